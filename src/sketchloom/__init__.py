@@ -1,0 +1,3 @@
+"""Sketch Loom: pictures in, layered cut files out."""
+
+__version__ = "0.1.0"

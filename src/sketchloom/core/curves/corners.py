@@ -1,0 +1,117 @@
+"""Corners of polylines, found on the sub-pixel points.
+
+A corner turns within the width of a pixel; a bend, however tight, spreads its turning
+along its length. Candidates are places where the direction turns by more than the bends
+on either side explain. A candidate is a corner when the lines before and after it meet
+closer to the boundary than a bend of the same turning could come.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.planar.junctions import Polylines
+
+TURN_RAD = np.radians(24.0)
+"""Least turning of a corner beyond what the bends beside it explain."""
+_MEETING_PX = 0.62
+"""A right-angled corner drawn with a box filter comes within 0.4 px of its point; a bend
+of radius r and turning a stays r (1 / cos(a / 2) - 1) away."""
+_CLEAR_PX = 1.3
+_FARTHEST_TIP_PX = 4.0
+_SMALLEST_LOOP = 16
+"""A loop of fewer points is under 5 px across: a dot, whose corners no pixel shows."""
+_SPAN = 3
+_SIDE = 4
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Corners:
+    """Corners of polylines.
+
+    ``index`` (K,) points that are corners, ascending; ``xy`` (K, 2) their places;
+    ``clear_px`` (K,) how far from the corner pixels mix both of its sides, so that points
+    there say nothing.
+    """
+
+    index: np.ndarray
+    xy: np.ndarray
+    clear_px: np.ndarray
+
+
+def _none():
+    return Corners(np.empty(0, np.intp), np.empty((0, 2)), np.empty(0))
+
+
+def find_corners(lines: Polylines) -> Corners:
+    """Find the corners inside arcs; ends of open arcs are not looked at."""
+    xy, starts, closed = lines.xy, lines.starts, lines.closed
+    if len(xy) == 0:
+        return _none()
+    at = lambda k: ragged.neighbour(starts, closed, k)  # noqa: E731
+    strength = _turning(xy, at)
+    strongest = strength.copy()
+    for k in range(-_SPAN, _SPAN + 1):
+        strongest = np.maximum(strongest, strength[at(k)])
+    arc = ragged.owner(starts)
+    local = np.arange(len(xy)) - starts[arc]
+    length = np.diff(starts)[arc]
+    away = np.where(closed[arc], _SPAN, np.minimum(local, length - 1 - local))
+    index = np.flatnonzero((strength > TURN_RAD) & (strength >= strongest) & (away >= 2)
+                           & (length >= np.where(closed[arc], _SMALLEST_LOOP, 6)))
+    index = index[np.diff(index, prepend=-10) > 1]
+    return _meet(xy, at, index)
+
+
+def _turning(xy, at):
+    """Turning at each point that the bends beside it do not explain, rad, (N,)."""
+    chord = xy[at(1)] - xy[at(-1)]
+    heading = np.arctan2(chord[:, 1], chord[:, 0])
+    turn = lambda a, b: (heading[b] - heading[a] + np.pi) % (2 * np.pi) - np.pi  # noqa: E731
+    steps = [turn(at(k - 1), at(k)) for k in range(-_SPAN - 3, _SPAN + 4)]
+    middle = np.abs(sum(steps[4:-3]))
+    before, after = np.abs(sum(steps[:3])), np.abs(sum(steps[-3:]))
+    bend = np.minimum(before, after) * (2 * _SPAN / 3.0)
+    return middle - bend
+
+
+def _meet(xy, at, index):
+    """Keep candidates whose sides meet on the boundary."""
+    if len(index) == 0:
+        return _none()
+    sides = [[np.stack([at(sign * (k + skip))[index] for k in range(_SIDE)]) for skip in (2, 3)] for sign in (-1, 1)]
+    chords = [xy[near[-1]] - xy[near[0]] for near, _ in sides]
+    cosine = -(chords[0] * chords[1]).sum(1) / np.maximum(
+        np.hypot(*chords[0].T) * np.hypot(*chords[1].T), 1e-9)
+    half = 0.5 * np.arccos(np.clip(-cosine, -1, 1))  # half the angle between the sides
+    tip = half < np.radians(40)
+    normals, means = zip(*(_line(np.where(tip[:, None], xy[far], xy[near])) for near, far in sides))
+    system = np.stack(normals, axis=1)
+    value = np.stack([(n * m).sum(1) for n, m in zip(normals, means)], axis=1)
+    parallel = np.abs(np.linalg.det(system)) < np.sin(TURN_RAD) * 0.6
+    system[parallel] = np.eye(2)
+    meeting = np.linalg.solve(system, value[..., None])[..., 0]
+    # the boundary of a tip ends where the tip is about a pixel wide
+    retreat = np.minimum(0.5 / np.tan(np.maximum(half, 0.05)), _FARTHEST_TIP_PX)
+    allowed = np.maximum(_MEETING_PX, retreat + 0.4)
+    good = ~parallel & (_distance_to_polyline(xy, at, index, meeting) < allowed)
+    clear = np.maximum(_CLEAR_PX, retreat + 0.8)
+    return Corners(index[good], meeting[good], clear[good])
+
+
+def _distance_to_polyline(xy, at, index, place):
+    near = np.stack([xy[at(k)[index]] for k in range(-2, 3)])
+    legs = np.diff(near, axis=0)
+    along = ((place - near[:-1]) * legs).sum(-1) / np.maximum((legs * legs).sum(-1), 1e-9)
+    foot = near[:-1] + np.clip(along, 0, 1)[..., None] * legs
+    return np.hypot(*np.moveaxis(place - foot, -1, 0)).min(0)
+
+
+def _line(points):
+    """Unit normal and mean of the total-least-squares lines through (k, n, 2) points."""
+    mean = points.mean(0)
+    spread = points - mean
+    xx, yy, xy = (spread[..., 0] ** 2).sum(0), (spread[..., 1] ** 2).sum(0), (spread[..., 0] * spread[..., 1]).sum(0)
+    along = 0.5 * np.arctan2(2 * xy, xx - yy)
+    return np.stack([-np.sin(along), np.cos(along)], -1), mean

@@ -1,0 +1,109 @@
+"""Fitted arcs: cubics end to end, and what can be measured on them in closed form."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core import ragged
+
+_GAUSS_X, _GAUSS_W = np.polynomial.legendre.leggauss(12)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class CurveSet:
+    """Cubics of all arcs, px.
+
+    ``controls`` (S, 4, 2); ``straight`` (S,) bool, segments that are lines (their handles
+    lie at the thirds); ``starts`` (A + 1,) offsets of the arcs. Each segment begins where
+    the one before ends, bit for bit; closed arcs end where they began.
+    """
+
+    controls: np.ndarray
+    straight: np.ndarray
+    starts: np.ndarray
+
+
+def line_controls(start, end) -> np.ndarray:
+    """(n, 4, 2) cubics that run straight from ``start`` to ``end``."""
+    third = (end - start) / 3.0
+    return np.stack([start, start + third, end - third, end], axis=-2)
+
+
+def evaluate(controls, t) -> np.ndarray:
+    """Points of cubics: ``controls`` (..., 4, 2) and ``t`` (...) broadcast to (..., 2)."""
+    t = np.asarray(t)[..., None]
+    s = 1.0 - t
+    c0, c1, c2, c3 = (controls[..., i, :] for i in range(4))
+    return s * s * s * c0 + 3 * s * s * t * c1 + 3 * s * t * t * c2 + t * t * t * c3
+
+
+def segment_lengths(controls) -> np.ndarray:
+    """Arc lengths, (S,), by 12-point Gauss-Legendre quadrature of the speed."""
+    t = 0.5 * (_GAUSS_X + 1.0)
+    legs = np.diff(controls, axis=1) * 3.0
+    speed = (
+        legs[:, None, 0] * ((1 - t) ** 2)[:, None]
+        + legs[:, None, 1] * (2 * t * (1 - t))[:, None]
+        + legs[:, None, 2] * (t * t)[:, None]
+    )
+    return 0.5 * np.hypot(speed[..., 0], speed[..., 1]) @ _GAUSS_W
+
+
+def segment_areas(controls) -> np.ndarray:
+    """Share of each cubic in the ring area, (x dy - y dx) / 2 integrated, (S,).
+
+    Green's theorem; the weights are the exact integrals of Bernstein products.
+    """
+    x, y = controls[..., 0], controls[..., 1]
+    cross = lambda i, j: x[:, i] * y[:, j] - x[:, j] * y[:, i]  # noqa: E731
+    return (
+        6 * cross(0, 1) + 3 * cross(0, 2) + cross(0, 3) + 3 * cross(1, 2) + 3 * cross(1, 3) + 6 * cross(2, 3)
+    ) / 20.0
+
+
+def arc_lengths(curves: CurveSet) -> np.ndarray:
+    """Length of each arc, (A,) px."""
+    return ragged.reduce_pieces(np.add, segment_lengths(curves.controls), curves.starts)
+
+
+def arc_areas(curves: CurveSet) -> np.ndarray:
+    """Share of each arc in the ring areas beside it, (A,) px^2; added right, taken left."""
+    return ragged.reduce_pieces(np.add, segment_areas(curves.controls), curves.starts)
+
+
+def face_areas(curves: CurveSet, left, right, face_count: int) -> np.ndarray:
+    """Exact area of every face, (F,) px^2, from the arcs around it."""
+    share = arc_areas(curves)
+    inner = left >= 0
+    return np.bincount(right, share, face_count) - np.bincount(left[inner], share[inner], face_count)
+
+
+def bounds(controls) -> tuple[float, float, float, float]:
+    """Tight box (x0, y0, x1, y1) of cubics, from the roots of their derivatives."""
+    legs = np.diff(controls, axis=1)
+    a = legs[:, 0] - 2 * legs[:, 1] + legs[:, 2]
+    b = 2 * (legs[:, 1] - legs[:, 0])
+    c = legs[:, 0]
+    with np.errstate(divide="ignore", invalid="ignore"):
+        root = np.sqrt(b * b - 4 * a * c)
+        candidates = np.stack([(-b + root) / (2 * a), (-b - root) / (2 * a), -c / b])
+    candidates = np.where((candidates > 0) & (candidates < 1), candidates, 0.0)
+    points = [controls[:, [0, 3]].reshape(-1, 2)]
+    for axis in (0, 1):
+        points.append(evaluate(controls[None], candidates[..., axis]).reshape(-1, 2))
+    every = np.concatenate(points)
+    return (*every.min(0), *every.max(0))
+
+
+def flatten(controls, straight, tolerance: float) -> tuple[np.ndarray, np.ndarray]:
+    """Polyline points of segments within a distance.
+
+    Returns ``xy`` (N, 2), without each segment's last point, and ``starts`` (S + 1,).
+    The number of chords follows from the largest second difference of the control points.
+    """
+    second = np.abs(np.diff(controls, n=2, axis=1)).sum(-1).max(1) if len(controls) else np.zeros(0)
+    chords = np.where(straight, 1, np.ceil(np.sqrt(0.75 * second / tolerance))).astype(np.intp)
+    starts = ragged.lengths_to_starts(np.maximum(chords, 1))
+    segment = ragged.owner(starts)
+    t = (np.arange(starts[-1]) - starts[segment]) / np.maximum(chords, 1)[segment]
+    return evaluate(controls[segment], t), starts

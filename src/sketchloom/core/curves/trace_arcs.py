@@ -1,0 +1,173 @@
+"""From polylines of arcs to fitted curves: breaks, tangents, cubics."""
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.corners import find_corners
+from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
+from sketchloom.core.planar.junctions import Polylines
+from sketchloom.core.planar.planar_map import PlanarMap
+from sketchloom.core.progress import QUIET
+
+DEFAULT_TOLERANCE_PX = 0.12
+_LOOP_BREAKS = 4
+_RUN_ON = np.cos(np.radians(32.0))
+"""Two arcs of a junction run on into each other when they turn by less than this."""
+
+
+def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_TOLERANCE_PX, *,
+             progress=QUIET) -> CurveSet:
+    """Fit every arc once, for both faces beside it.
+
+    Parameters
+    ----------
+    planar : gives which arcs meet at which node.
+    lines : the arcs' sub-pixel polylines.
+    tolerance_px : greatest distance of a boundary point from its curve, > 0.
+
+    Returns
+    -------
+    CurveSet
+        One or more cubics an arc, in the arcs' order and direction.
+
+    Raises
+    ------
+    GeometryError : points that are not finite. Cancelled : the caller asked to stop.
+    """
+    points, starts, is_break, is_corner = _with_breaks(lines)
+    first, last, arc = _spans_between(starts, is_break)
+    closed = lines.closed[arc]
+    # where a closed loop without corners meets itself it runs on like anywhere else
+    ring_first, ring_last = starts[arc], starts[arc + 1] - 1
+    wraps = closed & ~is_corner[ring_first]
+    smooth_first = ~is_corner[first] & (closed & ((first != ring_first) | wraps))
+    smooth_last = ~is_corner[last] & (closed & ((last != ring_last) | wraps))
+    leave = end_tangent(points, first, last)
+    arrive = end_tangent(points, last, first)
+    _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
+    at_start = ~closed & (first == ring_first)
+    at_end = ~closed & (last == ring_last)
+    _run_through_nodes(planar, arc, at_start, at_end, leave, arrive, smooth_first, smooth_last)
+    spans = Spans(first, last, leave, arrive, smooth_first, smooth_last)
+    fitted = fit_spans(points, spans, tolerance_px, progress=progress)
+    arc_of = np.searchsorted(starts, fitted.spans.first, side="right") - 1
+    return CurveSet(fitted.controls, fitted.straight, np.searchsorted(arc_of, np.arange(len(starts))))
+
+
+def _with_breaks(lines):
+    """Points with corners put in place; loops turned to begin at a break and closed.
+
+    Returns points, starts, and for each point whether curves end there and whether with a
+    corner.
+    """
+    corners = find_corners(lines)
+    xy = lines.xy.copy()
+    count = len(xy)
+    corner = np.zeros(count, bool)
+    corner[corners.index] = True
+    xy[corners.index] = corners.xy
+    keep = np.ones(count, bool)
+    for k in (-4, -3, -2, -1, 1, 2, 3, 4):
+        near = ragged.neighbour(lines.starts, lines.closed, k)[corners.index]
+        close = np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
+        keep[near[close]] = False
+    lengths = np.diff(lines.starts)
+    ends = np.concatenate([lines.starts[:-1][lengths > 0], lines.starts[1:][lengths > 0] - 1])
+    open_end = ends[~lines.closed[ragged.owner(lines.starts)[ends]]]
+    keep[open_end] = True
+    keep[corners.index] = True
+    brk = corner.copy()
+    brk[open_end] = True
+    return _turn_loops(lines, xy, keep, brk, corner)
+
+
+def _turn_loops(lines, xy, keep, brk, corner):
+    arc = ragged.owner(lines.starts)[keep]
+    xy, brk, corner = xy[keep], brk[keep], corner[keep]
+    starts = np.searchsorted(arc, np.arange(len(lines.starts)))
+    lengths = np.diff(starts)
+    breaks = ragged.reduce_pieces(np.add, corner.astype(np.intp), starts, empty=0)
+    local = np.arange(len(xy)) - starts[arc]
+    first_corner = ragged.reduce_pieces(np.minimum, np.where(corner, local, len(xy)), starts, empty=0)
+    turn = np.where(lines.closed & (breaks > 0), first_corner, 0)
+    # loops without corners: even breaks
+    smooth_loop = lines.closed & (breaks == 0)
+    quarter = (local * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
+    before = ((local - 1) * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
+    brk |= smooth_loop[arc] & (quarter != before)
+    # a loop with one corner needs one more break to have a chord
+    lone = lines.closed & (breaks == 1)
+    opposite = (first_corner + lengths // 2) % np.maximum(lengths, 1)
+    brk |= lone[arc] & (local == opposite[arc])
+
+    out = ragged.lengths_to_starts(lengths + lines.closed)
+    out_arc = ragged.owner(out)
+    out_local = np.arange(out[-1]) - out[out_arc]
+    source = starts[out_arc] + (out_local + turn[out_arc]) % np.maximum(lengths, 1)[out_arc]
+    return xy[source], out, brk[source], corner[source]
+
+
+def _spans_between(starts, is_break):
+    at = np.flatnonzero(is_break)
+    arc = np.searchsorted(starts, at, side="right") - 1
+    same = arc[:-1] == arc[1:]
+    return at[:-1][same], at[1:][same], arc[:-1][same]
+
+
+def _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive):
+    """One tangent for both spans at the smooth breaks of loops, seen from both sides."""
+    at_seam = smooth_first & (first == starts[arc])
+    inner = smooth_first & ~at_seam
+    tangent = local_tangent(points, first, starts[arc], starts[arc + 1] - 1)
+    leave[inner] = tangent[inner]
+    arrive[:-1][inner[1:]] = -tangent[1:][inner[1:]]
+    seam = np.flatnonzero(at_seam)
+    if len(seam) == 0:
+        return
+    # the seam's neighbours lie at both ends of the ring: lay them out in a row
+    reach = 6
+    ring = arc[seam]
+    size = starts[ring + 1] - starts[ring] - 1
+    offset = np.arange(-reach, reach + 1)
+    row = points[starts[ring][:, None] + offset % size[:, None]].reshape(-1, 2)
+    width = 2 * reach + 1
+    begin = np.arange(len(seam)) * width
+    half = np.minimum(reach, size // 3)
+    shared = local_tangent(row, begin + reach, begin + reach - half, begin + reach + half)
+    leave[seam] = shared
+    closing = np.searchsorted(last, starts[ring + 1] - 1)
+    arrive[closing] = -shared
+
+
+def _run_through_nodes(planar, arc, at_start, at_end, leave, arrive, smooth_first, smooth_last):
+    """Give the two arcs of a junction that are most nearly collinear one tangent."""
+    begin, end = np.flatnonzero(at_start), np.flatnonzero(at_end)
+    node = np.concatenate([planar.start_node[arc[begin]], planar.end_node[arc[end]]])
+    span = np.concatenate([begin, end])
+    is_end = np.concatenate([np.zeros(len(begin), bool), np.ones(len(end), bool)])
+    direction = np.concatenate([leave[begin], arrive[end]])
+    table = np.full((len(planar.node_xy), 4), -1, np.intp)
+    order = np.argsort(node, kind="stable")
+    slot = np.arange(len(node)) - np.searchsorted(node[order], node[order])
+    table[node[order], slot] = order
+    pairs = [(0, 1), (0, 2), (1, 2), (0, 3), (1, 3), (2, 3)]
+    cosine = np.stack([
+        np.where((table[:, i] >= 0) & (table[:, j] >= 0),
+                 (direction[table[:, i]] * direction[table[:, j]]).sum(1), 1.0)
+        for i, j in pairs
+    ])
+    best = cosine.argmin(0)
+    chosen = np.flatnonzero((cosine.min(0) < -_RUN_ON) & (planar.node_degree > 2))
+    if len(chosen) == 0:
+        return
+    pair = np.array(pairs)[best[chosen]]
+    one, two = table[chosen, pair[:, 0]], table[chosen, pair[:, 1]]
+    shared = direction[one] - direction[two]
+    shared /= np.hypot(shared[:, 0], shared[:, 1])[:, None]
+    for ends, value in ((one, shared), (two, -shared)):
+        leaving, arriving = ends[~is_end[ends]], ends[is_end[ends]]
+        leave[span[leaving]] = value[~is_end[ends]]
+        arrive[span[arriving]] = value[is_end[ends]]
+        smooth_first[span[leaving]] = True
+        smooth_last[span[arriving]] = True
