@@ -10,9 +10,14 @@ from sketchloom.core.errors import GeometryError
 from sketchloom.core.progress import QUIET
 
 _REPARAMETRISE = 4
-_STRAIGHT_RMS = 0.25
-"""Root mean square deviation of a line, as a share of the tolerance: a shallow bend misses
-its chord all along and fails, a single pulled point does not."""
+_RUN = 7
+"""Points over which a distance is averaged: renderers count coverage in coarse steps and
+scanners add grain, both of which change from point to point; a curve that misses its
+outline misses it for a while."""
+_SINGLE_POINT = 3.5
+"""A single point may lie this many tolerances away."""
+_STRAIGHT_SHARE = 0.7
+"""A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
 _STRAIGHT_KINK = np.cos(np.radians(4.0))
 
 
@@ -53,13 +58,14 @@ class FittedSpans:
 
 
 def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
-    """Fit each span with few cubics, no point farther than the tolerance from its curve.
+    """Fit each span with few cubics that stay within the tolerance of the points.
 
     Parameters
     ----------
     points : (N, 2) float64 px, all spans end to end.
     spans : the runs to fit. Neighbouring spans share their end points.
-    tolerance_px : greatest distance allowed, > 0.
+    tolerance_px : greatest distance allowed, > 0, averaged over a run of seven points;
+        single points may lie three and a half times as far away.
 
     Returns
     -------
@@ -131,11 +137,34 @@ def _fit_level(points, spans, tolerance):
     controls[bent], parameter = _least_squares(xy, starts, spans.pick(bent), begin[bent], end[bent])
     run = ragged.owner(starts)
     gap = xy - evaluate(controls[bent][run], parameter)
-    squared = (gap * gap).sum(1)
-    error[bent] = np.sqrt(ragged.reduce_pieces(np.maximum, squared, starts))
-    at_worst = squared >= (ragged.reduce_pieces(np.maximum, squared, starts))[run]
+    along = _heading(controls[bent][run], parameter)
+    across = gap[:, 0] * along[:, 1] - gap[:, 1] * along[:, 0]
+    miss = _miss(across, np.hypot(gap[:, 0], gap[:, 1]), starts)
+    error[bent] = ragged.reduce_pieces(np.maximum, miss, starts)
+    at_worst = miss >= error[bent][run]
     worst[bent] = ragged.reduce_pieces(np.minimum, np.where(at_worst, index, len(points)), starts, empty=0)
     return controls, straight, error, worst
+
+
+def _miss(across, distance, starts):
+    """How far the curve misses at each point: the mean of a run, or a share of a lone distance."""
+    run = ragged.owner(starts)
+    half = _RUN // 2
+    reach = np.minimum(half, np.minimum(np.arange(len(run)) - starts[run], starts[run + 1] - 1 - np.arange(len(run))))
+    total = np.concatenate([[0.0], np.cumsum(across)])
+    at = np.arange(len(run))
+    mean = (total[at + reach + 1] - total[at - reach]) / (2 * reach + 1)
+    # near the ends the run is short and says no more than a single point does
+    weight = (2 * reach + 1) / _RUN
+    return np.maximum(np.abs(mean) * weight, distance / _SINGLE_POINT)
+
+
+def _heading(controls, t):
+    """Unit direction of cubics at their parameters."""
+    legs = np.diff(controls, axis=1)
+    s = 1.0 - t
+    first = (s * s)[:, None] * legs[:, 0] + (2 * s * t)[:, None] * legs[:, 1] + (t * t)[:, None] * legs[:, 2]
+    return _unit(first, controls[:, 3] - controls[:, 0])
 
 
 def _straight(xy, starts, run, spans, begin, end, tolerance):
@@ -143,15 +172,14 @@ def _straight(xy, starts, run, spans, begin, end, tolerance):
     length = np.maximum(np.hypot(chord[:, 0], chord[:, 1]), 1e-12)
     unit = chord / length[:, None]
     away = (xy - begin[run])
-    across = np.abs(away[:, 0] * unit[run, 1] - away[:, 1] * unit[run, 0])
+    across = away[:, 0] * unit[run, 1] - away[:, 1] * unit[run, 0]
     along = (away * unit[run]).sum(1)
-    beyond = np.maximum(-along, along - length[run])
-    worst = ragged.reduce_pieces(np.maximum, np.maximum(across, beyond), starts)
-    rms = np.sqrt(ragged.reduce_pieces(np.add, across * across, starts) / np.diff(starts))
+    beyond = np.maximum(np.maximum(-along, along - length[run]), 0)
+    miss = ragged.reduce_pieces(np.maximum, _miss(across, np.hypot(across, beyond), starts), starts)
     kink_first = spans.smooth_first & ((unit * spans.leave).sum(1) < _STRAIGHT_KINK)
     kink_last = spans.smooth_last & ((-unit * spans.arrive).sum(1) < _STRAIGHT_KINK)
     short = spans.last - spans.first == 1
-    return short | ((worst <= tolerance) & (rms <= _STRAIGHT_RMS * tolerance) & ~kink_first & ~kink_last)
+    return short | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
 
 
 def _least_squares(xy, starts, spans, begin, end):
@@ -218,7 +246,7 @@ def _split(points, spans, worst):
     return Spans.join([before, after])
 
 
-def local_tangent(points, at, first, last, reach: int = 6) -> np.ndarray:
+def local_tangent(points, at, first, last, reach: int = 9) -> np.ndarray:
     """Unit direction of the run of points through ``at``, (K, 2).
 
     The slope of the least-squares line over as many points on both sides as the run has,
@@ -236,7 +264,7 @@ def local_tangent(points, at, first, last, reach: int = 6) -> np.ndarray:
     return _unit(slope.sum(1), points[last] - points[first])
 
 
-def end_tangent(points, at, towards, reach: int = 8) -> np.ndarray:
+def end_tangent(points, at, towards, reach: int = 12) -> np.ndarray:
     """Unit direction in which the run leaves ``at`` on its way to ``towards``, (K, 2).
 
     From the least-squares parabola held at the end point, over ``reach`` points.

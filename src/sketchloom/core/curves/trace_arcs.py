@@ -10,7 +10,7 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
 
-DEFAULT_TOLERANCE_PX = 0.12
+DEFAULT_TOLERANCE_PX = 0.1
 _LOOP_BREAKS = 4
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
@@ -24,7 +24,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ----------
     planar : gives which arcs meet at which node.
     lines : the arcs' sub-pixel polylines.
-    tolerance_px : greatest distance of a boundary point from its curve, > 0.
+    tolerance_px : greatest distance of the boundary from its curve, > 0, as in ``fit_spans``.
 
     Returns
     -------
@@ -126,7 +126,7 @@ def _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_
     if len(seam) == 0:
         return
     # the seam's neighbours lie at both ends of the ring: lay them out in a row
-    reach = 6
+    reach = 9
     ring = arc[seam]
     size = starts[ring + 1] - starts[ring] - 1
     offset = np.arange(-reach, reach + 1)
@@ -134,7 +134,7 @@ def _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_
     width = 2 * reach + 1
     begin = np.arange(len(seam)) * width
     half = np.minimum(reach, size // 3)
-    shared = local_tangent(row, begin + reach, begin + reach - half, begin + reach + half)
+    shared = local_tangent(row, begin + reach, begin + reach - half, begin + reach + half, reach)
     leave[seam] = shared
     closing = np.searchsorted(last, starts[ring + 1] - 1)
     arrive[closing] = -shared

@@ -1,0 +1,7 @@
+"""``python -m sketchloom``."""
+
+import sys
+
+from sketchloom.cli import main
+
+sys.exit(main())

@@ -1,0 +1,195 @@
+"""Words on the command line."""
+
+import argparse
+import sys
+import time
+from dataclasses import replace
+from pathlib import Path
+
+from sketchloom import __version__
+from sketchloom.core.errors import AppError, ExportError, PictureError, ProjectError, SettingError
+from sketchloom.core.units import parse_length_mm
+
+DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
+_START = time.perf_counter()
+
+_ABOUT = """Pictures in, clean layered cut files out.
+
+  loom [FILE ...]               open pictures or projects in the window
+  loom demo                     start with the demo projects
+  loom trace INPUT ... --out OUT.svg
+  loom screenshots              redraw docs/screenshots from the demo projects
+  loom test, loom bench         from a checkout only
+"""
+
+
+def main(words=None) -> int:
+    """Run the command; returns the exit code."""
+    words = list(sys.argv[1:] if words is None else words)
+    if words[:1] == ["trace"]:
+        return _trace(words[1:])
+    if words[:1] in (["-h"], ["--help"]):
+        sys.stdout.write(_ABOUT)
+        return DONE
+    if words[:1] == ["--version"]:
+        sys.stdout.write(f"Sketch Loom {__version__}\n")
+        return DONE
+    unknown = [w for w in words if w.startswith("-")]
+    if unknown:
+        return _complain(f"{unknown[0]} is not a word this command knows; loom --help lists them.", WRONG_WORDS)
+    from sketchloom.app import start
+
+    if words[:1] == ["demo"]:
+        return start.run([], demo=True)
+    if words[:1] == ["screenshots"]:
+        return start.screenshots(Path(words[1]) if len(words) > 1 else None)
+    return start.run(words)
+
+
+def _complain(text: str, code: int) -> int:
+    sys.stderr.write(f"loom: {text}\n")
+    return code
+
+
+class _Parser(argparse.ArgumentParser):
+    def error(self, message):
+        sys.stderr.write(f"loom trace: {message}\n")
+        sys.exit(WRONG_WORDS)
+
+
+def _parser():
+    p = _Parser(prog="loom trace", description="Trace pictures into layered SVG without a window.",
+                allow_abbrev=False)
+    p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
+    p.add_argument("--out", metavar="OUT.svg", help="the file to write")
+    p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
+    p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
+    p.add_argument("--mode", choices=("colour", "tone"), help="default: chosen from the picture")
+    p.add_argument("--colours", default="auto", metavar="auto|N", help="1 to 24")
+    p.add_argument("--threshold", default="auto", metavar="auto|0-255", help="cut-off of the tone reading")
+    p.add_argument("--layering", choices=("stacked", "fitted"), default="stacked")
+    size = p.add_mutually_exclusive_group()
+    size.add_argument("--width", metavar="120mm|4.7in")
+    size.add_argument("--height", metavar="120mm|4.7in")
+    p.add_argument("--min-feature", default="1mm", metavar="1mm", help="regions under it go to a neighbour")
+    p.add_argument("--keep-background", action="store_true")
+    p.add_argument("--report", metavar="REPORT.json")
+    p.add_argument("--quiet", action="store_true")
+    return p
+
+
+def _recipe(options):
+    """The recipe the words ask for; SettingError names the word that is off."""
+    from sketchloom.recipe import MAX_COLOURS, Recipe
+
+    whole = lambda name, text, low, high: _whole(name, text, low, high)  # noqa: E731
+    recipe = Recipe(
+        reading=options.mode or "auto",
+        colours=whole("--colours", options.colours, 1, MAX_COLOURS),
+        cut_off=whole("--threshold", options.threshold, 0, 255),
+        layering=options.layering,
+        ground="keep" if options.keep_background else "auto",
+        smallest_mm=0.0 if options.min_feature in ("0", "0mm", "0in") else parse_length_mm(options.min_feature),
+    )
+    # a cut-off or a number of colours says which reading is meant
+    if options.mode is None and recipe.cut_off is not None:
+        recipe = replace(recipe, reading="tone")
+    elif options.mode is None and recipe.colours is not None:
+        recipe = replace(recipe, reading="colour")
+    for side in ("width", "height"):
+        text = getattr(options, side)
+        if text is not None:
+            recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
+    return recipe
+
+
+def _whole(name, text, low, high):
+    if text == "auto":
+        return None
+    try:
+        value = int(text)
+    except ValueError:
+        value = None
+    if value is None or not low <= value <= high:
+        raise SettingError(name, f"auto or a whole number from {low} to {high}", text)
+    return value
+
+
+def _trace(words) -> int:
+    options = _parser().parse_args(words)
+    if options.out and (len(options.inputs) > 1 or options.per_layer):
+        return _complain("--out takes one file; with several inputs or --per-layer name a folder with --out-dir.",
+                         WRONG_WORDS)
+    if bool(options.out) == bool(options.out_dir):
+        return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
+    if options.report and len(options.inputs) > 1:
+        return _complain("--report takes one input.", WRONG_WORDS)
+    try:
+        recipe = _recipe(options)
+    except SettingError as error:
+        return _complain(str(error), WRONG_WORDS)
+    code = DONE
+    for path in options.inputs:
+        try:
+            _trace_one(path, recipe, options)
+        except (PictureError, ProjectError) as error:
+            code = max(code, _complain(str(error), UNREADABLE))
+        except ExportError as error:
+            code = max(code, _complain(str(error), UNWRITABLE))
+        except AppError as error:
+            code = max(code, _complain(f"{path}: {error}", UNREADABLE))
+        except MemoryError:
+            code = max(code, _complain(f"{path}: does not fit into memory; use a smaller copy.", UNREADABLE))
+    return code
+
+
+def _trace_one(path, recipe, options):
+    from sketchloom import release, report
+    from sketchloom.core.formats.atomic import write_whole
+    from sketchloom.core.picture.decode import decode, read_bytes
+    from sketchloom.pipeline import Pipeline, require_traceable
+
+    began = time.perf_counter()
+    picture = decode(read_bytes(path), str(path))
+    timings = {"decode": time.perf_counter() - began}
+    work = Pipeline().evaluate(picture, recipe, progress=_Line(path, options.quiet))
+    require_traceable(work, path)
+    timings.update(work.timings_s)
+    writing = time.perf_counter()
+    stem = Path(path).stem
+    if options.per_layer:
+        written = release.write_layers(work, options.out_dir, stem)
+    elif options.out:
+        written = release.write_svg(work, options.out)
+    else:
+        written = release.write_svg(work, Path(options.out_dir) / f"{release.safe_stem(stem)}.svg")
+    timings["write"] = time.perf_counter() - writing
+    timings["total"] = time.perf_counter() - _START
+    if options.report:
+        write_whole(options.report, report.to_bytes(report.report_of(work, str(path), timings)))
+    if not options.quiet:
+        _summary(work, written)
+
+
+def _summary(work, written):
+    width, height = work.size_mm
+    names = ", ".join(str(p) for p in written)
+    sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
+    for finding in work.findings:
+        where = f" [{finding.layer}]" if finding.layer else ""
+        sys.stderr.write(f"  {finding.severity}{where}: {finding.message}\n")
+
+
+class _Line:
+    """Progress on one line of a terminal."""
+
+    def __init__(self, path, quiet):
+        self.name = Path(path).name
+        self.on = not quiet and sys.stderr.isatty()
+
+    def step(self, done, total, label):
+        if self.on:
+            sys.stderr.write(f"\r\033[K{self.name}: {label} ({done + 1} of {total})\r")
+            sys.stderr.flush()
+            if done + 1 == total:
+                sys.stderr.write("\033[K")

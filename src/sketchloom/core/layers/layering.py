@@ -1,0 +1,97 @@
+"""From colours to sheets: which faces each sheet carries, and what it costs to cut."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.layers.outline import Outline, outline_of
+from sketchloom.core.layers.width import Widths, local_widths
+from sketchloom.core.planar.cracks import OUTSIDE
+from sketchloom.core.planar.planar_map import PlanarMap
+
+STACKED, FITTED = "stacked", "fitted"
+WIDTH_LIMIT_MM = 8.0
+"""Widths above this are no one's worry and are not looked for."""
+
+
+@dataclass(frozen=True, slots=True)
+class LayerPlan:
+    """A layer before it is cut: its colours (labels) and how it is to be called and shown."""
+
+    key: str
+    name: str
+    hex: str
+    labels: tuple[int, ...]
+    left_out: bool = False
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Layer:
+    """A sheet to cut, with its figures."""
+
+    plan: LayerPlan
+    outline: Outline
+    cut_length_mm: float
+    area_mm2: float
+    widths: Widths
+    min_feature_mm: float | None
+
+
+def colour_boundaries(planar: PlanarMap, arc_length, label_of_face, count: int) -> np.ndarray:
+    """(count + 1, count + 1) boundary length between labels; label -1 and outside come last."""
+    labels = np.append(label_of_face, -1)
+    one, two = labels[planar.left], labels[planar.right]
+    one, two = np.where(one < 0, count, one), np.where(two < 0, count, two)
+    matrix = np.zeros((count + 1, count + 1))
+    np.add.at(matrix, (one, two), arc_length)
+    matrix = matrix + matrix.T
+    np.fill_diagonal(matrix, 0.0)
+    return matrix
+
+
+def ground_faces(planar: PlanarMap, ground_label: int | None, everywhere: bool) -> np.ndarray:
+    """(F,) bool: faces of the ground, all of its colour or only those at the picture's edge."""
+    if ground_label is None:
+        return np.zeros(planar.face_count, bool)
+    of_ground = planar.face_label == ground_label
+    if everywhere:
+        return of_ground
+    touching = np.zeros(planar.face_count, bool)
+    touching[planar.right[planar.left == OUTSIDE]] = True
+    return of_ground & touching
+
+
+def face_depths(planar: PlanarMap, plans, ground) -> np.ndarray:
+    """(F,) position of each face's layer in the order, -1 on ground and in layers left out."""
+    depth_of_label = np.full(int(planar.face_label.max()) + 1, -1)
+    for depth, plan in enumerate(plans):
+        if not plan.left_out:
+            known = [label for label in plan.labels if label < len(depth_of_label)]
+            depth_of_label[known] = depth
+    depth = depth_of_label[planar.face_label]
+    return np.where(ground, -1, depth)
+
+
+def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str, mm_per_px: float,
+               *, with_widths: bool = True) -> tuple[Layer, ...]:
+    """The sheets of a design, base first.
+
+    Stacked: sheet k is solid wherever depth k or more is seen. Fitted: sheet k is just what
+    is seen of it. Layers left out, and layers nothing is left of, give no sheet.
+    """
+    layers = []
+    for k, plan in enumerate(plans):
+        inside = depth >= k if layering == STACKED else depth == k
+        if plan.left_out or not (depth == k).any():
+            continue
+        outline = outline_of(planar, curves, inside)
+        limit_px = WIDTH_LIMIT_MM / mm_per_px
+        none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+        widths = local_widths(outline, limit_px) if with_widths else none
+        narrowest = widths.narrowest()
+        layers.append(Layer(
+            plan, outline, outline.length_px() * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2,
+            widths, None if narrowest is None else narrowest * mm_per_px,
+        ))
+    return tuple(layers)

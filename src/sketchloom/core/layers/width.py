@@ -1,0 +1,111 @@
+"""Local width of shapes, by the largest ball that touches the outline from inside.
+
+Method: the shrinking ball (Ma, Bae, Choi 2012, "3D medial axis point approximation using
+nearest neighbors and the normal field"). A ball that touches at two nearly opposite places
+measures the width there; one that touches two sides of a corner does not.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.spatial import cKDTree
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.curveset import evaluate, segment_lengths
+from sketchloom.core.layers.outline import Outline
+
+MAX_SAMPLES = 24_000
+_OPPOSITE = 2 * np.sin(np.radians(70))
+"""Feet seen from the ball's centre at least 140 degrees apart: sides that face each other."""
+_TIP = 8.0
+"""Feet nearer to each other along the outline than this many widths lie on the two sides of
+a tip, whose width goes to nothing by design; a neck or a stroke has a longer way round."""
+_ROUNDS = 24
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Widths:
+    """Local widths along an outline, px.
+
+    ``xy`` (K, 2) middles of the ball's two feet and ``width`` (K,) where sides face each
+    other; ``ring`` (K,) the ring it was met on.
+    """
+
+    xy: np.ndarray
+    width: np.ndarray
+    ring: np.ndarray
+
+    def narrowest(self) -> float | None:
+        return float(self.width.min()) if len(self.width) else None
+
+
+def local_widths(outline: Outline, limit_px: float, spacing_px: float = 0.5) -> Widths:
+    """Measure the width of a shape wherever it is under ``limit_px``.
+
+    A compact piece without facing sides (a dot) is measured by its largest inner ball.
+    """
+    xy, normal, ring, place = _samples(outline, spacing_px)
+    if len(xy) == 0:
+        return Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+    radius, other = _shrink(xy, normal, 0.5 * limit_px)
+    foot = xy[other]
+    chord = np.hypot(*(xy - foot).T)
+    width = 2.0 * radius
+    rings = len(outline.area_px)
+    round_way = np.zeros(rings)
+    np.maximum.at(round_way, ring, place)
+    way = np.abs(place - place[other])
+    way = np.where(ring == ring[other], np.minimum(way, round_way[ring] - way), np.inf)
+    facing = (radius < 0.4999 * limit_px) & (chord >= _OPPOSITE * radius) & (way > _TIP * width)
+    widest = np.zeros(rings)
+    np.maximum.at(widest, ring, width)
+    has = np.zeros(rings, bool)
+    has[ring[facing]] = True
+    dot = (outline.area_px > 0) & ~has & (widest < 0.999 * limit_px) & (widest > 0)
+    of_dot = dot[ring] & (width >= widest[ring])
+    use = facing | of_dot
+    middle = np.where(facing[:, None], 0.5 * (xy + foot), xy + radius[:, None] * normal)
+    return Widths(middle[use], width[use], ring[use])
+
+
+def _samples(outline, spacing):
+    length = segment_lengths(outline.controls) if len(outline.controls) else np.zeros(0)
+    spacing = max(spacing, length.sum() / MAX_SAMPLES)
+    count = np.maximum(np.ceil(length / spacing), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    segment = ragged.owner(starts)
+    t = (np.arange(starts[-1]) - starts[segment] + 0.5) / count[segment]
+    controls = outline.controls[segment]
+    xy = evaluate(controls, t)
+    ahead = evaluate(controls, np.minimum(t + 1e-4, 1)) - evaluate(controls, np.maximum(t - 1e-4, 0))
+    size = np.hypot(ahead[:, 0], ahead[:, 1])
+    good = size > 1e-12
+    normal = np.stack([-ahead[good, 1], ahead[good, 0]], -1) / size[good, None]
+    # how far along its ring each sample lies
+    travelled = np.concatenate([[0.0], np.cumsum(length)])
+    ring = ragged.owner(outline.starts)[segment[good]]
+    place = travelled[segment[good]] + t[good] * length[segment[good]] - travelled[outline.starts[ring]]
+    return xy[good], normal, ring, place
+
+
+def _shrink(xy, normal, largest):
+    """Radius of the inner ball touching each sample, and the sample that is its other foot."""
+    tree = cKDTree(xy)
+    radius = np.full(len(xy), float(largest))
+    foot = np.arange(len(xy))
+    open_ = np.arange(len(xy))
+    for _ in range(_ROUNDS):
+        centre = xy[open_] + radius[open_, None] * normal[open_]
+        distance, near = tree.query(centre)
+        gap = xy[near] - xy[open_]
+        depth = (gap * normal[open_]).sum(1)
+        inside = (distance < radius[open_] * (1 - 1e-6)) & (depth > 1e-9)
+        open_, near, gap, depth = open_[inside], near[inside], gap[inside], depth[inside]
+        if len(open_) == 0:
+            break
+        smaller = (gap * gap).sum(1) / (2 * depth)
+        foot[open_] = near
+        shrunk = smaller < radius[open_] * (1 - 1e-4)
+        radius[open_] = np.minimum(smaller, radius[open_])
+        open_ = open_[shrunk]
+    return radius, foot

@@ -1,0 +1,160 @@
+"""From a file's bytes to a picture. The header is read and judged before any pixel is."""
+
+import io
+import stat
+import warnings
+from pathlib import Path
+
+import numpy as np
+from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
+
+from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.picture.picture import Picture, frozen_array
+
+MAX_PIXELS = 120_000_000
+MAX_FILE_BYTES = 512 * 1024 * 1024
+SMALLEST_SIDE_PX = 8
+FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF")
+SUFFIXES = (".png", ".jpg", ".jpeg", ".webp", ".bmp", ".tif", ".tiff")
+_WANTED = "Open a PNG, JPEG, WebP, BMP or TIFF picture."
+_SRGB = ImageCms.createProfile("sRGB")
+
+Image.MAX_IMAGE_PIXELS = None  # this module checks the header itself, with its own limit
+
+
+def read_bytes(path) -> bytes:
+    """The bytes of a picture file; raises PictureError with a sentence when it cannot be read."""
+    path = Path(path)
+    try:
+        status = path.stat()
+        if stat.S_ISDIR(status.st_mode):
+            raise PictureError(path, "is a folder, not a picture.", "Name the pictures in it.")
+        if not stat.S_ISREG(status.st_mode):
+            raise PictureError(path, "is not an ordinary file.", _WANTED)
+        if status.st_size > MAX_FILE_BYTES:
+            raise ImageTooLargeError(path, f"has {status.st_size / 2**20:.0f} MB; at most "
+                                     f"{MAX_FILE_BYTES // 2**20} MB are read.", "Save a smaller copy.")
+        data = path.read_bytes()
+    except FileNotFoundError:
+        raise PictureError(path, "there is no such file.", "Check the name and the folder.") from None
+    except PermissionError:
+        raise PictureError(path, "this file may not be read.", "Check its permissions.") from None
+    except OSError as error:
+        raise PictureError(path, f"cannot be read ({error.strerror}).") from None
+    if not data:
+        raise PictureError(path, "the file is empty.", "Copy or download it again.")
+    return data
+
+
+def decode(data: bytes, name: str) -> Picture:
+    """Decode a picture, turn it upright and bring it to sRGB.
+
+    Parameters
+    ----------
+    data : the bytes of a PNG, JPEG, WebP, BMP or TIFF file, from anywhere.
+    name : the file as the user knows it, for messages.
+
+    Raises
+    ------
+    ImageTooLargeError : the header claims more than 120 megapixels; nothing was decoded.
+    PictureError : the bytes are no such picture, are damaged, or show nothing.
+    """
+    with warnings.catch_warnings():
+        warnings.simplefilter("ignore")
+        image = _open(data, name)
+        try:
+            image.load()
+            image = ImageOps.exif_transpose(image)
+            return _to_picture(image, Path(name).name)
+        except PictureError:
+            raise
+        except MemoryError:
+            raise ImageTooLargeError(name, "does not fit into memory.", "Save a smaller copy.") from None
+        except Exception as error:  # decoders raise whatever they like on damaged data
+            raise PictureError(name, f"the picture is damaged or cut short ({_short(error)}).",
+                               "Copy or export it again.") from None
+
+
+def _open(data, name):
+    try:
+        image = Image.open(io.BytesIO(data), formats=FORMATS)
+        width, height = image.size
+    except UnidentifiedImageError:
+        raise PictureError(name, "this is not a picture the program reads.", _WANTED) from None
+    except Exception as error:
+        raise PictureError(name, f"the picture's header is damaged ({_short(error)}).",
+                           "Copy or export it again.") from None
+    if width * height > MAX_PIXELS:
+        raise ImageTooLargeError(
+            name, f"claims {width} × {height} px, {width * height / 1e6:,.0f} megapixels; at most "
+            f"{MAX_PIXELS / 1e6:.0f} are opened.", "Save a smaller copy.")
+    if min(width, height) < SMALLEST_SIDE_PX:
+        raise PictureError(name, f"is {width} × {height} px; a picture to trace needs at least "
+                           f"{SMALLEST_SIDE_PX} px on each side.", "Use a larger version.")
+    return image
+
+
+def _short(error) -> str:
+    text = str(error).splitlines()[0] if str(error) else type(error).__name__
+    return text[:90].rstrip(". ")
+
+
+def _to_picture(image, name):
+    notes = []
+    dpi = _dpi(image)
+    image = _plain_depth(image)
+    if image.mode == "P" or "transparency" in image.info:
+        image = image.convert("RGBA" if "transparency" in image.info else "RGB")
+    alpha = None
+    if image.mode in ("RGBA", "LA", "PA", "RGBa", "La"):
+        if image.mode != "RGBA":
+            image = image.convert("RGBA")
+        alpha = np.asarray(image.getchannel("A"))
+        alpha = None if alpha.min() == 255 else frozen_array(alpha)
+        image = _with_info(image.convert("RGB"), image)
+    rgb = np.asarray(_to_srgb(image, notes))
+    if alpha is not None and alpha.max() < 16:
+        raise PictureError(name, "every pixel is transparent; there is nothing to trace.",
+                           "Export the picture with its colours.")
+    return Picture(frozen_array(rgb), alpha, dpi, name, tuple(notes))
+
+
+def _with_info(image, source):
+    image.info.update(source.info)
+    return image
+
+
+def _plain_depth(image):
+    """Deeper than 8 bits a channel: scaled to 8."""
+    if image.mode.startswith("I;16") or image.mode in ("I", "F"):
+        values = np.asarray(image).astype(np.float64)
+        if not np.isfinite(values).all():
+            raise ValueError("not every pixel is a number")
+        top = 65535.0 if image.mode != "F" else max(1.0, float(values.max()))
+        scaled = np.clip(np.rint(values * (255.0 / top)), 0, 255).astype(np.uint8)
+        return _with_info(Image.fromarray(scaled), image)
+    if image.mode == "1":
+        return _with_info(image.convert("L"), image)
+    return image
+
+
+def _to_srgb(image, notes):
+    profile = image.info.get("icc_profile")
+    if profile:
+        try:
+            source = ImageCms.ImageCmsProfile(io.BytesIO(profile))
+            return ImageCms.profileToProfile(image, source, _SRGB, outputMode="RGB",
+                                             renderingIntent=ImageCms.Intent.RELATIVE_COLORIMETRIC)
+        except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
+            notes.append("The colour profile in the file could not be used; colours are read as sRGB.")
+    elif image.mode == "CMYK":
+        notes.append("The file has ink colours without a profile; colours on screen are an estimate.")
+    return image if image.mode == "RGB" else image.convert("RGB")
+
+
+def _dpi(image):
+    try:
+        x, y = (float(v) for v in image.info.get("dpi", (0, 0)))
+    except (TypeError, ValueError, ZeroDivisionError):
+        return None
+    return x if 10 <= x <= 4800 and abs(x - y) <= 0.02 * x else None

@@ -1,0 +1,135 @@
+"""What a picture can give, measured before it is traced."""
+
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+
+from sketchloom.core.colour import srgb_to_lab
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.preflight.findings import NOTE, WARN, Finding
+from sketchloom.core.segment.palette import ColourTree, flat_limit, local_range, noise_level
+
+COMFORTABLE_PX_PER_MM = 3.0
+"""About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
+_JUDGED_PX = 1400
+_STRONG_EDGE = 48
+_LEAST_CONTRAST_NOISE = 0.62
+
+
+@dataclass(frozen=True, slots=True)
+class Fitness:
+    """Figures of a picture.
+
+    ``flat_share`` of pixels with quiet surroundings; ``shaded_share`` of pixels that change
+    without an edge nearby; ``edge_width_px`` typical width of the change across an edge;
+    ``noise`` range within flat areas (0 to 255); ``chroma`` 95th percentile in CIELAB;
+    ``is_noise`` when neighbouring pixels have nothing to do with each other. Places are the
+    picture's worst ones, px.
+    """
+
+    flat_share: float
+    shaded_share: float
+    edge_width_px: float
+    noise: float
+    chroma: float
+    is_noise: bool
+    shaded_at: tuple[float, float]
+    soft_at: tuple[float, float]
+
+
+def measure(picture: Picture) -> Fitness:
+    """Measure a picture; larger ones by their middle part at full resolution plus an overview."""
+    view, x0, y0 = _window(picture.field)
+    spread = local_range(view)
+    noise = noise_level(spread)
+    flat = spread <= flat_limit(noise)
+    edge = spread >= _STRONG_EDGE
+    near_edge = cv2.dilate(edge.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
+    shaded = ~flat & ~near_edge
+    busy = ~flat & near_edge
+    # an antialiased edge keeps the local range high over three to four pixels
+    core = _edge_core(view, edge)
+    width = float(busy.sum() / max(core.sum(), 1))
+    overview = picture.reduced(160)
+    lab = srgb_to_lab(overview.rgb if overview.alpha is None else overview.rgb[overview.alpha > 127])
+    chroma = np.hypot(lab[..., 1], lab[..., 2])
+    return Fitness(
+        float(flat.mean()), float(shaded.mean()), width, noise,
+        float(np.percentile(chroma, 95)) if chroma.size else 0.0, _is_noise(picture, flat),
+        _densest(shaded, x0, y0), _densest(busy & ~core, x0, y0),
+    )
+
+
+def _window(field):
+    height, width = field.shape[:2]
+    x0, y0 = max(0, (width - _JUDGED_PX) // 2), max(0, (height - _JUDGED_PX) // 2)
+    return field[y0:y0 + _JUDGED_PX, x0:x0 + _JUDGED_PX], x0, y0
+
+
+def _edge_core(view, edge):
+    """One pixel across each edge: where the gradient is largest along its own direction."""
+    grey = view[..., :3].astype(np.float32).sum(-1)
+    gx, gy = cv2.Sobel(grey, cv2.CV_32F, 1, 0), cv2.Sobel(grey, cv2.CV_32F, 0, 1)
+    size = np.hypot(gx, gy)
+    horizontal = np.abs(gx) >= np.abs(gy)
+    before = np.where(horizontal, np.roll(size, 1, 1), np.roll(size, 1, 0))
+    after = np.where(horizontal, np.roll(size, -1, 1), np.roll(size, -1, 0))
+    return edge & (size >= before) & (size > after)
+
+
+def _is_noise(picture, flat) -> bool:
+    """White noise loses half its deviation when 2 x 2 pixels are averaged; pictures do not."""
+    if flat.mean() > 0.02 or picture.alpha is not None:
+        return False
+    grey = picture.grey[:2 * (picture.height // 2), :2 * (picture.width // 2)].astype(np.float32)
+    quarter = grey.reshape(grey.shape[0] // 2, 2, grey.shape[1] // 2, 2).mean((1, 3))
+    return bool(quarter.std() < _LEAST_CONTRAST_NOISE * grey.std())
+
+
+def _densest(mask, x0, y0) -> tuple[float, float]:
+    density = cv2.boxFilter(mask.astype(np.float32), cv2.CV_32F, (31, 31), normalize=False)
+    y, x = np.unravel_index(int(density.argmax()), density.shape)
+    return float(x + x0) + 0.5, float(y + y0) + 0.5
+
+
+def proposed_reading(fitness: Fitness, tree: ColourTree) -> str:
+    """``tone`` for ink on paper, ``colour`` for the rest.
+
+    Ink on paper has hardly any colour and either two tones or shading in place of flat greys.
+    """
+    if tree.transparent:
+        return "colour"
+    colourless = fitness.chroma < 14
+    few = tree.proposed <= 2 or fitness.noise > 3 or fitness.shaded_share > 0.05
+    return "tone" if colourless and few else "colour"
+
+
+def judge(fitness: Fitness, picture: Picture, mm_per_px: float) -> tuple[Finding, ...]:
+    """Findings on the picture itself, for the size wanted."""
+    found = [Finding("source.decoded", NOTE, note) for note in picture.notes]
+    density = 1.0 / mm_per_px
+    if density < COMFORTABLE_PX_PER_MM:
+        good_for = picture.width / COMFORTABLE_PX_PER_MM
+        found.append(Finding(
+            "source.small", WARN, f"{density:.1f} pixels per mm at this size; clean curves want "
+            f"{COMFORTABLE_PX_PER_MM:.0f}. The picture is good for about {good_for:.0f} mm in width: "
+            "find a larger copy or cut it smaller."))
+    if fitness.is_noise:
+        found.append(Finding("source.noise_only", WARN, "Neighbouring pixels have nothing in common; "
+                             "there is no area in this picture to cut."))
+        return tuple(found)
+    if fitness.shaded_share > 0.04:
+        found.append(Finding(
+            "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
+            "Its edges will follow steps of tone: use fewer colours, or a flat version.",
+            x_px=fitness.shaded_at[0], y_px=fitness.shaded_at[1]))
+    if fitness.edge_width_px > 5.5:
+        found.append(Finding(
+            "source.soft", NOTE, f"Edges are about {fitness.edge_width_px:.0f} pixels soft: enlarged or "
+            "out of focus. Details finer than that are gone.", x_px=fitness.soft_at[0], y_px=fitness.soft_at[1]))
+    if fitness.noise > 3:
+        found.append(Finding(
+            "source.noise", NOTE, f"Flat areas vary by {fitness.noise:.0f} of 255: compression or grain. "
+            "Specks under the smallest detail are cleaned away; an uncompressed copy is better."))
+    return tuple(found)

@@ -1,0 +1,38 @@
+"""Findings: what may go wrong, where, how badly, with codes that stay the same."""
+
+from dataclasses import dataclass
+
+NOTE, WARN, STOP = "note", "warn", "stop"
+
+CODES = {
+    "source.small": "the picture has few pixels for the wanted size",
+    "source.shaded": "part of the picture is shading rather than flat colour",
+    "source.soft": "edges are soft or blurred",
+    "source.noise": "compression noise or grain",
+    "source.noise_only": "the picture holds no area a person would cut",
+    "source.decoded": "something had to be assumed while opening the file",
+    "trace.small_details": "regions under the smallest detail were given to a neighbour",
+    "trace.one_colour": "the whole picture is one colour",
+    "trace.colour_unused": "a palette colour has no region left",
+    "layer.thin": "a shape is narrower than the smallest width",
+    "layer.order_estimated": "the order is good but not proven best",
+    "layer.empty": "nothing is left to cut",
+    "size.over_carrier": "a layer does not fit the carrier",
+}
+"""Every code with what it means. Codes are never renamed: scripts rely on them."""
+
+
+@dataclass(frozen=True, slots=True)
+class Finding:
+    """One finding. ``x_px``, ``y_px`` in picture coordinates, None when it has no place."""
+
+    code: str
+    severity: str
+    message: str
+    layer: str | None = None
+    x_px: float | None = None
+    y_px: float | None = None
+
+    def __post_init__(self):
+        if self.code not in CODES:
+            raise KeyError(self.code)

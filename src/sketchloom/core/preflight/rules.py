@@ -1,0 +1,77 @@
+"""Rules over finished layers that yield findings."""
+
+import numpy as np
+
+from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
+from sketchloom.core.units import MM_PER_IN
+
+CARRIER_MM = 11.5 * MM_PER_IN
+"""A 12 in carrier cuts about 11.5 in across (trade)."""
+LONG_CARRIER_MM = 23.5 * MM_PER_IN
+"""A 12 x 24 in carrier, with the same half inch kept free (trade)."""
+_PLACES = 5
+
+
+def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order):
+    """Findings of a design: small details, thin places, oversize layers.
+
+    Parameters
+    ----------
+    layers : finished layers. ``dropped`` (K, 3) as of ``merge_small``. ``entries`` the
+        palette, ``faces_of_label`` how many faces each entry has.
+    """
+    found = []
+    if len(dropped):
+        largest = dropped[dropped[:, 2].argmax()]
+        found.append(Finding(
+            "trace.small_details", NOTE,
+            f"{len(dropped)} {'region' if len(dropped) == 1 else 'regions'} under {smallest_mm:g} mm went to a "
+            "neighbour. Lower the smallest detail to keep more.",
+            x_px=float(largest[0]), y_px=float(largest[1])))
+    for number, entry in enumerate(entries):
+        if faces_of_label[number] == 0:
+            found.append(Finding("trace.colour_unused", NOTE, f"The colour {entry.hex} has no region left; "
+                                 "all of its areas are under the smallest detail."))
+    if not layers:
+        found.append(Finding("layer.empty", STOP, "Nothing is left to cut. Put a layer back in, keep the "
+                             "ground, or choose more colours."))
+    if not exact_order:
+        found.append(Finding("layer.order_estimated", NOTE, "More than 16 colours: the proposed order is "
+                             "good, but not proven to cut least."))
+    for layer in layers:
+        found += _thin(layer, thin_mm, mm_per_px)
+        found += _oversize(layer, mm_per_px)
+    return tuple(found)
+
+
+def _thin(layer, thin_mm, mm_per_px):
+    """The narrowest place of each stretch under the limit, worst first."""
+    widths = layer.widths
+    under = np.flatnonzero(widths.width * mm_per_px < thin_mm)
+    found = []
+    order = under[np.argsort(widths.width[under], kind="stable")]
+    while len(order) and len(found) < _PLACES:
+        worst = order[0]
+        x, y = widths.xy[worst]
+        found.append(Finding(
+            "layer.thin", WARN, f"Only {widths.width[worst] * mm_per_px:.2f} mm wide here, under "
+            f"{thin_mm:g} mm; it may tear in cutting or weeding.", layer.plan.name, float(x), float(y)))
+        away = np.hypot(*(widths.xy[order] - widths.xy[worst]).T) * mm_per_px
+        order = order[away > max(4.0, 3 * thin_mm)]
+    return found
+
+
+def _oversize(layer, mm_per_px):
+    points = layer.outline.controls[:, [0, 3]].reshape(-1, 2)
+    low, high = points.min(0), points.max(0)
+    width, height = (high - low) * mm_per_px
+    short, long = min(width, height), max(width, height)
+    if short <= CARRIER_MM and long <= LONG_CARRIER_MM:
+        if long > CARRIER_MM:
+            return [Finding("size.over_carrier", NOTE, f"{width:.0f} × {height:.0f} mm is over a 12 in carrier "
+                            f"(cuts {CARRIER_MM:.0f} mm); it fits a 12 × 24 in one.", layer.plan.name,
+                            float(high[0]), float(high[1]))]
+        return []
+    return [Finding("size.over_carrier", WARN, f"{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which "
+                    f"cuts {CARRIER_MM:.0f} × {LONG_CARRIER_MM:.0f} mm at most. Make the work smaller or divide "
+                    "this layer.", layer.plan.name, float(high[0]), float(high[1]))]

@@ -1,0 +1,240 @@
+"""From pixels to labels: flat pixels are trusted, uncertain ones choose among them."""
+
+import cv2
+import numpy as np
+
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.planar.cracks import face_image
+from sketchloom.core.planar.planar_map import build_map, shared_lengths
+from sketchloom.core.segment.palette import flat_limit, local_range, mixture_mask
+
+_ROWS = 256
+_AROUND = np.ones((5, 5), np.uint8)
+
+
+def palette_field(palette, has_alpha: bool) -> np.ndarray:
+    """Palette entries as field values; with alpha one more entry, transparent, at the end."""
+    palette = np.asarray(palette, np.float32).reshape(-1, 3)
+    if not has_alpha:
+        return palette
+    opaque = np.column_stack([palette, np.full(len(palette), 255, np.float32)])
+    return np.vstack([opaque, np.zeros((1, 4), np.float32)])
+
+
+def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
+    """Label image of a picture in given colours.
+
+    Parameters
+    ----------
+    picture : the picture.
+    palette : (n, 3) sRGB colours, n >= 1.
+    noise : local range within flat areas, from the colour tree.
+
+    Returns
+    -------
+    (H, W) uint8
+        Palette numbers; n stands for transparent ground.
+
+    Notes
+    -----
+    A pixel is trusted when its surroundings are flat or when it is no mixture of what lies
+    on opposite sides of it. Others take the nearest colour among the trusted labels within
+    two pixels, so a mixture of two neighbours is never given to a third colour elsewhere.
+    """
+    field = picture.field
+    values = palette_field(palette, picture.alpha is not None)
+    labels = nearest(field, values)
+    spread = local_range(field)
+    y, x = np.nonzero(spread > flat_limit(noise))
+    unsure = mixture_mask(field, y, x, noise)
+    y, x = y[unsure], x[unsure]
+    if len(y) == 0:
+        return labels
+    allowed = np.zeros((len(y), len(values)), bool)
+    doubtful = np.zeros(labels.shape, bool)
+    doubtful[y, x] = True
+    for k in range(len(values)):
+        sure = ((labels == k) & ~doubtful).astype(np.uint8)
+        allowed[:, k] = cv2.dilate(sure, _AROUND)[y, x] > 0
+    distance = ((field[y, x, None, :] - values[None]) ** 2).sum(-1)
+    allowed[~allowed.any(1)] = True
+    labels[y, x] = np.where(allowed, distance, np.inf).argmin(1)
+    return _dissolve_fringes(labels, values, spread <= flat_limit(noise), field)
+
+
+def nearest(field, values) -> np.ndarray:
+    """(H, W) uint8 number of the nearest value of each pixel, a band of rows at a time."""
+    height, width, channels = field.shape
+    out = np.empty((height, width), np.uint8)
+    half = 0.5 * (values * values).sum(1)
+    for top in range(0, height, _ROWS):
+        rows = field[top:top + _ROWS].reshape(-1, channels).astype(np.float32)
+        out[top:top + _ROWS] = (rows @ values.T - half).argmax(1).reshape(-1, width)
+    return out
+
+
+def _dissolve_fringes(labels, values, flat, field):
+    """Give back regions that are nothing but the soft edge between two others.
+
+    Such a region has no flat pixel and its colour lies between those of its two main
+    neighbours.
+    """
+    planar = build_map(labels)
+    count = planar.face_count
+    solid = np.bincount(planar.faces[flat], minlength=count)
+    suspects = np.flatnonzero(solid == 0)
+    if len(suspects) == 0:
+        return labels
+    shared = shared_lengths(planar).tocsr()
+    first, second = _two_longest(shared, suspects, count)
+    good = (first >= 0) & (second >= 0)
+    suspects, first, second = suspects[good], first[good], second[good]
+    own, a, b = (values[planar.face_label[f]] for f in (suspects, first, second))
+    line = b - a
+    length2 = np.maximum((line * line).sum(1), 1.0)
+    t = ((own - a) * line).sum(1) / length2
+    off = np.sqrt((((own - a) - t[:, None] * line) ** 2).sum(1))
+    between = (t > 0.08) & (t < 0.92) & (off < 0.28 * np.sqrt(length2))
+    target = np.full((count, 2), -1)
+    target[suspects[between]] = np.stack([first[between], second[between]], -1)
+    y, x = np.nonzero((target[:, 0] >= 0)[planar.faces])
+    if len(y) == 0:
+        return labels
+    pair = planar.face_label[target[planar.faces[y, x]]]
+    distance = ((field[y, x, None, :] - values[pair]) ** 2).sum(-1)
+    labels = labels.copy()
+    labels[y, x] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
+    return labels
+
+
+def _two_longest(shared, rows, outside):
+    """The two neighbours with most boundary, of different faces, for each row; -1 if missing."""
+    part = shared[rows].tocoo()
+    use = part.col != outside
+    row, col, value = part.row[use], part.col[use], part.data[use]
+    order = np.lexsort((col, -value, row))
+    row, col = row[order], col[order]
+    begins = np.searchsorted(row, np.arange(len(rows)))
+    size = np.diff(np.append(begins, len(row)))
+    padded = np.append(col, [-1, -1])
+    first = np.where(size > 0, padded[np.minimum(begins, len(col))], -1)
+    second = np.where(size > 1, padded[np.minimum(begins + 1, len(col))], -1)
+    return first, second
+
+
+def join_diagonals(labels, field, values) -> np.ndarray:
+    """Let strokes that run diagonally hang together.
+
+    Where four pixels meet as a checkerboard, areas touch in a point only and a thin stroke
+    would fall into crumbs. The diagonal whose pixels are surer of their label is joined by
+    giving it the other pixel that comes nearest to its colour.
+    """
+    labels = labels.copy()
+    for _ in range(3):
+        a, b = labels[:-1, :-1], labels[:-1, 1:]
+        c, d = labels[1:, :-1], labels[1:, 1:]
+        y, x = np.nonzero((a == d) & (a != b) & (a != c))
+        y2, x2 = np.nonzero((b == c) & (b != a) & (b != d))
+        if len(y) + len(y2) == 0:
+            break
+        own = np.concatenate([a[y, x], b[y2, x2]])
+        # the two pixels that may give way: right upper and left lower, or left upper and right lower
+        one = np.concatenate([np.stack([y, x + 1], -1), np.stack([y2, x2], -1)])
+        two = np.concatenate([np.stack([y + 1, x], -1), np.stack([y2 + 1, x2 + 1], -1)])
+        cost = np.stack([_reluctance(p, own, labels, field, values) for p in (one, two)])
+        give = np.where((cost[0] <= cost[1])[:, None], one, two)
+        least = cost.min(0)
+        # the same checkerboard can be joined either way: the easier one is done
+        both = np.concatenate([y * labels.shape[1] + x, y2 * labels.shape[1] + x2])
+        order = np.lexsort((least, both))
+        chosen = order[np.diff(both[order], prepend=-1) != 0]
+        labels[give[chosen, 0], give[chosen, 1]] = own[chosen]
+    return labels
+
+
+def _reluctance(place, own, labels, field, values):
+    """How much farther a pixel's colour is from the new label than from its own."""
+    pixel = field[place[:, 0], place[:, 1]].astype(np.float32)
+    away = lambda label: ((pixel - values[label]) ** 2).sum(1)  # noqa: E731
+    return away(own) - away(labels[place[:, 0], place[:, 1]])
+
+
+def merge_small(labels, least_area_px: float) -> tuple[np.ndarray, np.ndarray]:
+    """Give every region under an area to the neighbour with the longest shared boundary.
+
+    Parameters
+    ----------
+    labels : (H, W) integer label image.
+    least_area_px : regions of fewer pixels are given away.
+
+    Returns
+    -------
+    labels : a new label image without such regions (one region always stays).
+    dropped : (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
+        given away, as it was before.
+
+    Notes
+    -----
+    All small regions move at once and follow their choices to the end; where two chose each
+    other, the larger stays. Rounds repeat until no small region is left.
+    """
+    labels = np.array(labels)
+    dropped = []
+    for turn in range(64):
+        faces, face_label = face_image(labels)
+        area = np.bincount(faces.ravel(), minlength=len(face_label))
+        small = area < least_area_px
+        if len(area) == 1 or not small.any():
+            break
+        if turn == 0:
+            dropped = _centres(faces, area, np.flatnonzero(small))
+        pairs, length = _neighbours(faces)
+        target = _without_chains(_longest(pairs, length, area, small), area)
+        labels = face_label[target][faces]
+    return labels, np.asarray(dropped).reshape(-1, 3)
+
+
+def _centres(faces, area, which):
+    number = np.full(len(area), -1)
+    number[which] = np.arange(len(which))
+    y, x = np.nonzero((number >= 0)[faces])
+    k = number[faces[y, x]]
+    n = area[which]
+    return np.stack([np.bincount(k, x + 0.5) / n, np.bincount(k, y + 0.5) / n, n], -1)
+
+
+def _neighbours(faces):
+    """Pairs of touching faces, both ways, and the cracks they share."""
+    count = int(faces.max()) + 1
+    codes = []
+    for one, two in ((faces[:, 1:], faces[:, :-1]), (faces[1:], faces[:-1])):
+        differs = one != two
+        a, b = one[differs].astype(np.int64), two[differs].astype(np.int64)
+        codes += [a * count + b, b * count + a]
+    code, length = np.unique(np.concatenate(codes), return_counts=True)
+    return np.stack(np.divmod(code, count), -1), length
+
+
+def _longest(pairs, length, area, small):
+    """For each small face the neighbour with most boundary (then larger, then lower number)."""
+    target = np.arange(len(area))
+    use = small[pairs[:, 0]]
+    row, col, shared = pairs[use, 0], pairs[use, 1], length[use]
+    order = np.lexsort((col, -area[col], -shared, row))
+    first = order[np.diff(row[order], prepend=-1) != 0]
+    target[row[first]] = col[first]
+    return target
+
+
+def _without_chains(target, area):
+    """Follow choices to their end; where two chose each other, the larger stays."""
+    own = np.arange(len(target))
+    mutual = (target[target] == own) & (target != own)
+    stays = mutual & ((area > area[target]) | ((area == area[target]) & (own < target)))
+    target = np.where(stays, own, target)
+    for _ in range(32):
+        further = target[target]
+        if np.array_equal(further, target):
+            break
+        target = further
+    return target

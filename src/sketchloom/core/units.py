@@ -1,0 +1,29 @@
+"""Lengths as people write them."""
+
+import re
+
+from sketchloom.core.errors import SettingError
+
+MM_PER_IN = 25.4
+"""CSS Values and Units, W3C: 1 in = 25.4 mm = 96 px."""
+_PER_UNIT_MM = {"mm": 1.0, "cm": 10.0, "in": MM_PER_IN, '"': MM_PER_IN, "″": MM_PER_IN}
+_LENGTH = re.compile(r"^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(mm|cm|in|\"|″)?\s*$", re.IGNORECASE)
+
+
+def parse_length_mm(text: str, default_unit: str = "mm") -> float:
+    """Millimetres of a length such as ``120mm``, ``4.7 in`` or ``12,5 cm``.
+
+    A bare number is in ``default_unit``. Raises SettingError when it is not a length above 0.
+    """
+    match = _LENGTH.match(text)
+    value = float(match[1].replace(",", ".")) if match else 0.0
+    if value <= 0:
+        raise SettingError("A length", 'a number above 0 with mm, cm or in, such as "120 mm"', text)
+    return value * _PER_UNIT_MM[(match[2] or default_unit).lower()]
+
+
+def format_length(mm: float, unit: str = "mm", digits: int | None = None) -> str:
+    """A length in ``mm`` or ``in`` with its unit, to about a tenth of a millimetre."""
+    value = mm / _PER_UNIT_MM[unit]
+    places = digits if digits is not None else (1 if unit == "mm" else 2)
+    return f"{value:,.{places}f} {unit}".replace(",", "\u202f")

@@ -1,0 +1,387 @@
+"""Evaluates a recipe on a picture, stage by stage, and keeps what a change does not touch."""
+
+import time
+from collections import OrderedDict
+from dataclasses import dataclass, field
+from hashlib import blake2b
+
+import numpy as np
+
+from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.curves import trace_arcs
+from sketchloom.core.curves.curveset import CurveSet, arc_lengths
+from sketchloom.core.errors import PictureError
+from sketchloom.core.layers import layering, order
+from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.picture import fitness
+from sketchloom.core.picture.fitness import Fitness
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.planar import junctions, subpixel
+from sketchloom.core.planar.planar_map import PlanarMap, build_map
+from sketchloom.core.preflight import rules
+from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.progress import QUIET
+from sketchloom.core.segment import labels as labelling
+from sketchloom.core.segment import palette as palettes
+from sketchloom.core.segment import tone
+from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.units import MM_PER_IN
+from sketchloom.recipe import PaletteEntry, Recipe
+
+DEFAULT_LONG_SIDE_MM = 120.0
+_BELIEVED_DPI = 150
+_KEPT = 48
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Segmentation:
+    """Labels of a reading. ``labels`` (H, W); ``entries`` the palette, label by label;
+    ``ground_label`` or None; ``cut_off`` in tone reading; ``dropped`` (K, 3) regions under
+    the smallest detail as x, y, area in px."""
+
+    labels: np.ndarray
+    entries: tuple[PaletteEntry, ...]
+    ground_label: int | None
+    cut_off: int | None
+    dropped: np.ndarray
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Traced:
+    """The planar map with its curves; ``label_length_px`` per arc."""
+
+    planar: PlanarMap
+    curves: CurveSet
+    arc_length_px: np.ndarray
+
+
+@dataclass(frozen=True, eq=False)
+class Work:
+    """Everything that follows from a picture and a recipe."""
+
+    picture: Picture
+    recipe: Recipe
+    reading: str
+    fitness: Fitness
+    tree: ColourTree
+    segmentation: Segmentation
+    traced: Traced
+    ground: np.ndarray
+    depth: np.ndarray
+    plans: tuple[LayerPlan, ...]
+    layers: tuple[Layer, ...]
+    proposed_order: order.DepthOrder
+    order_length_mm: float
+    mm_per_px: float
+    findings: tuple[Finding, ...]
+    timings_s: dict = field(default_factory=dict)
+
+    @property
+    def size_mm(self) -> tuple[float, float]:
+        return self.picture.width * self.mm_per_px, self.picture.height * self.mm_per_px
+
+
+def mm_per_pixel(recipe: Recipe, picture: Picture) -> float:
+    """Scale of the work: the size asked for, else the file's resolution, else 120 mm."""
+    if recipe.size_mm is not None:
+        side = picture.width if recipe.size_side == "width" else picture.height
+        return recipe.size_mm / side
+    if picture.dpi is not None and picture.dpi >= _BELIEVED_DPI:
+        return MM_PER_IN / picture.dpi
+    return DEFAULT_LONG_SIDE_MM / max(picture.width, picture.height)
+
+
+class Pipeline:
+    """Evaluates recipes; each stage's result is kept by what it depends on."""
+
+    def __init__(self):
+        self._kept: OrderedDict = OrderedDict()
+
+    def evaluate(self, picture: Picture, recipe: Recipe, *, progress=QUIET, with_widths: bool = True) -> Work:
+        """Run what the recipe needs and was not run before.
+
+        Raises
+        ------
+        Cancelled : the caller asked to stop between two stages.
+        """
+        run = _Run(self, picture, recipe, progress)
+        return run.work(with_widths)
+
+    def keep(self, key, make):
+        """The result kept under a key, made when there is none."""
+        if key in self._kept:
+            self._kept.move_to_end(key)
+            return self._kept[key]
+        value = make()
+        self._kept[key] = value
+        while len(self._kept) > _KEPT:
+            self._kept.popitem(last=False)
+        return value
+
+
+class _Run:
+    """One evaluation: stages in order, timed."""
+
+    STAGES = ("prepare", "segment", "planar", "curves", "layers")
+
+    def __init__(self, pipeline, picture, recipe, progress):
+        self.keep, self.picture, self.recipe, self.progress = pipeline.keep, picture, recipe, progress
+        self.source = _digest(picture)
+        self.mm_per_px = mm_per_pixel(recipe, picture)
+        self.timings: dict = {}
+
+    def _stage(self, name, label):
+        self.progress.step(self.STAGES.index(name), len(self.STAGES), label)
+        return _Timer(self.timings, name)
+
+    def work(self, with_widths):
+        recipe, picture = self.recipe, self.picture
+        with self._stage("prepare", "Judging the picture"):
+            fit = self.keep(("fitness", self.source), lambda: fitness.measure(picture))
+            tree = self.keep(("tree", self.source), lambda: palettes.find_colours(picture))
+        reading = fitness.proposed_reading(fit, tree) if recipe.reading == "auto" else recipe.reading
+        with self._stage("segment", "Finding regions"):
+            segmentation, key = self._segment(reading, tree)
+        traced = self._trace(reading, segmentation, key)
+        with self._stage("layers", "Cutting layers"):
+            result = self._layers(segmentation, traced, key, with_widths)
+        ground, depth, plans, layers, proposed, length = result
+        found = fitness.judge(fit, picture, self.mm_per_px) + rules.check_layers(
+            layers, segmentation.dropped, segmentation.entries, np.bincount(
+                traced.planar.face_label, minlength=len(segmentation.entries)),
+            recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, proposed.exact)
+        return Work(picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
+                    proposed, length, self.mm_per_px, found, self.timings)
+
+    # -- segment ---------------------------------------------------------------------
+
+    def _segment(self, reading, tree):
+        least = np.pi / 4 * (self.recipe.smallest_mm / self.mm_per_px) ** 2
+        # a hair's difference in size must not run everything again
+        least = float(np.floor(least))
+        if reading == "tone":
+            cut_off = self.recipe.cut_off
+            if cut_off is None:
+                cut_off = self.keep(("otsu", self.source), lambda: tone.otsu_threshold(self.picture.grey))
+            raw_key = ("tone", self.source, cut_off, self.recipe.dark_is_ink)
+            raw = lambda: tone.ink_labels(self.picture.grey, cut_off, self.recipe.dark_is_ink)  # noqa: E731
+            entries = self._tone_entries(cut_off)
+        else:
+            cut_off = None
+            entries = self._entries(tree)
+            raw_key = ("colour", self.source, entries)
+            raw = lambda: self._colour_labels(entries, tree.noise)  # noqa: E731
+        key = ("clean", raw_key, least)
+        labels, dropped = self.keep(key, lambda: self._clean(self.keep(raw_key, raw), entries, least, reading))
+        if reading == "tone":
+            ground = tone.PAPER
+        elif self.picture.alpha is not None:
+            ground = len(entries)
+        else:
+            ground = _ground_label(labels)
+        return Segmentation(labels, entries, ground, cut_off, dropped), key
+
+    def _tone_entries(self, cut_off):
+        grey = self.keep(("histogram", self.source), lambda: np.bincount(self.picture.grey.ravel(), minlength=256))
+        level = np.arange(256)
+        ink = (level <= cut_off) == self.recipe.dark_is_ink
+        shades = []
+        for side in (ink, ~ink):
+            count = np.where(side, grey, 0)
+            half = np.searchsorted(np.cumsum(count), 0.5 * count.sum()) if count.sum() else (0 if side is ink else 255)
+            shades.append(to_hex([half] * 3))
+        if shades[0] == shades[1]:
+            shades[1] = "#ffffff" if shades[0] != "#ffffff" else "#000000"
+        return tuple(PaletteEntry((shade,)) for shade in shades)
+
+    def _entries(self, tree):
+        if self.recipe.palette is not None:
+            return self.recipe.palette
+        count = self.recipe.colours or tree.proposed
+        return tuple(PaletteEntry((h,)) for h in dict.fromkeys(to_hex(c) for c in tree.palette(count)))
+
+    def _colour_labels(self, entries, noise):
+        samples = [from_hex(s) for entry in entries for s in entry.samples]
+        owner = [i for i, entry in enumerate(entries) for _ in entry.samples] + [len(entries)]
+        return np.array(owner, np.uint8)[labelling.colour_labels(self.picture, np.array(samples), noise)]
+
+    def _clean(self, raw, entries, least, reading):
+        if reading == "tone":
+            field = self.picture.grey[..., None]
+        else:
+            field = self.picture.field
+        values = _field_values(entries, field.shape[-1])
+        return labelling.merge_small(labelling.join_diagonals(raw, field, values), least)
+
+    # -- planar map and curves -------------------------------------------------------
+
+    def _trace(self, reading, segmentation, key):
+        with self._stage("planar", "Drawing the map"):
+            planar, lines = self.keep(("planar", key), lambda: self._map(reading, segmentation))
+        with self._stage("curves", "Fitting curves"):
+            def make():
+                curves = trace_arcs.fit_arcs(planar, lines, progress=_Within(self.progress, 3, len(self.STAGES)))
+                return Traced(planar, curves, arc_lengths(curves))
+            return self.keep(("curves", key), make)
+
+    def _map(self, reading, segmentation):
+        planar = build_map(segmentation.labels)
+        if reading == "tone":
+            field = self.picture.grey[..., None]
+            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels))
+        else:
+            field = self.picture.field
+            levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
+        points = subpixel.boundary_points(planar, field, levels)
+        nodes = junctions.place_nodes(planar, points)
+        return planar, junctions.join_polylines(planar, points, nodes)
+
+    # -- layers ----------------------------------------------------------------------
+
+    def _layers(self, segmentation, traced, key, with_widths):
+        recipe, planar = self.recipe, traced.planar
+        ground_label = None if recipe.ground == "keep" and self.picture.alpha is None else segmentation.ground_label
+        everywhere = self._everywhere(segmentation)
+        ground = layering.ground_faces(planar, ground_label, everywhere)
+        groups = self._groups(segmentation, planar, ground)
+        group_of_label = np.full(max(len(segmentation.entries), int(planar.face_label.max())) + 1, -1)
+        for number, (_, labels) in enumerate(groups):
+            group_of_label[list(labels)] = number
+        of_face = np.where(ground, -1, group_of_label[planar.face_label])
+        left_out = np.array([recipe.edit_of(k).left_out for k, _ in groups] + [True])
+        seen = np.where(left_out[of_face], -1, of_face)
+        boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
+        area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
+        proposed = order.best_order(boundary, area)
+        chosen = self._order(groups, proposed)
+        plans = self._plans(groups, chosen)
+        depth = layering.face_depths(planar, plans, ground)
+        layer_key = ("layers", key, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, with_widths)
+        layers = self.keep(layer_key, lambda: layering.cut_layers(
+            planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=with_widths))
+        length = order.stacked_length(boundary, chosen) * self.mm_per_px
+        return ground, depth, plans, layers, proposed, length
+
+    def _everywhere(self, segmentation):
+        """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
+        if self.recipe.ground == "auto":
+            return self.picture.alpha is not None or len(segmentation.entries) <= 2
+        return self.recipe.ground == "everywhere" or self.picture.alpha is not None
+
+    def _groups(self, segmentation, planar, ground):
+        """Layer keys with their labels: palette entries that still have faces, merged as asked."""
+        alive = np.bincount(planar.face_label[~ground], minlength=len(segmentation.entries) + 1)
+        keys = [e.hex for e in segmentation.entries]
+        groups = {keys[i]: [i] for i in range(len(keys)) if alive[i]}
+        for key in list(groups):
+            into, seen = key, {key}
+            while (further := self.recipe.edit_of(into).merged_into) in groups and further not in seen:
+                seen.add(further)
+                into = further
+            if into != key:
+                groups[into] = groups[into] + groups.pop(key)
+        return [(key, tuple(sorted(labels))) for key, labels in groups.items()]
+
+    def _order(self, groups, proposed):
+        """The user's order; layers it does not know stand where they were proposed."""
+        keys = [key for key, _ in groups]
+        if not self.recipe.order:
+            return proposed.order
+        wanted = _match_keys(self.recipe.order, keys)
+        chosen = [keys.index(k) for k in wanted]
+        for place, number in enumerate(proposed.order):
+            if number not in chosen:
+                chosen.insert(min(place, len(chosen)), number)
+        return tuple(chosen)
+
+    def _plans(self, groups, chosen):
+        plans, used = [], {}
+        for number in chosen:
+            key, labels = groups[number]
+            edit = self.recipe.edit_of(key)
+            shown = edit.hex or key
+            name = edit.name or colour_name(from_hex(shown))
+            used[name] = used.get(name, 0) + 1
+            if used[name] > 1 and not edit.name:
+                name = f"{name} {used[name]}"
+            plans.append(LayerPlan(key, name, shown, labels, edit.left_out))
+        return tuple(plans)
+
+
+def _match_keys(wanted, keys):
+    """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
+    left = list(keys)
+    found = []
+    for key in wanted:
+        if key in left:
+            left.remove(key)
+            found.append(key)
+    for place, key in enumerate(wanted):
+        if key in found or not left:
+            continue
+        try:
+            lab = srgb_to_lab(from_hex(key))
+        except ValueError:
+            continue
+        gap = [float(ciede2000(lab, srgb_to_lab(from_hex(k)))) for k in left]
+        if min(gap) < 10:
+            near = left.pop(int(np.argmin(gap)))
+            found.insert(min(place, len(found)), near)
+    return found
+
+
+def _field_values(entries, channels):
+    colours = np.array([from_hex(e.hex) for e in entries])
+    if channels == 1:
+        return colours[:, :1].astype(np.float32)
+    return labelling.palette_field(colours, channels == 4)
+
+
+def _ground_label(labels):
+    """The label that most of the picture's border has, if it has at least a third of it."""
+    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
+    count = np.bincount(edge)
+    return int(count.argmax()) if count.max() >= len(edge) / 3 else None
+
+
+def _digest(picture):
+    """Content key of a picture, worked out once."""
+    cached = picture.__dict__.get("_digest")
+    if cached is None:
+        alpha = b"" if picture.alpha is None else np.ascontiguousarray(picture.alpha)
+        state = blake2b(np.ascontiguousarray(picture.rgb), digest_size=16)
+        state.update(alpha)
+        cached = f"{picture.width}x{picture.height}:{state.hexdigest()}"
+        picture.__dict__["_digest"] = cached
+    return cached
+
+
+class _Timer:
+    def __init__(self, timings, name):
+        self.timings, self.name = timings, name
+
+    def __enter__(self):
+        self.begin = time.perf_counter()
+
+    def __exit__(self, *_):
+        self.timings[self.name] = self.timings.get(self.name, 0.0) + time.perf_counter() - self.begin
+
+
+class _Within:
+    """Passes steps of an inner loop on as the outer stage, so that cancelling reaches it."""
+
+    def __init__(self, progress, done, total):
+        self.progress, self.done, self.total = progress, done, total
+
+    def step(self, done, total, label):
+        self.progress.step(self.done, self.total, label)
+
+
+def require_traceable(work: Work, path) -> None:
+    """Raise PictureError when a picture shows nothing that could be cut."""
+    if work.fitness.is_noise:
+        raise PictureError(path, "looks like noise: neighbouring pixels have nothing in common, so there is no "
+                           "area to cut.", "Use a picture with drawn shapes.")
+    if work.traced.planar.face_count == 1 and work.recipe.ground != "keep":
+        raise PictureError(path, "is one flat colour; there is nothing to trace.",
+                           "Use a picture with drawn shapes, or keep the background.")

@@ -1,0 +1,61 @@
+"""The JSON report of a trace."""
+
+import json
+import resource
+
+from sketchloom import __version__
+from sketchloom.pipeline import Work
+
+_SOURCE_CODES = "source."
+
+
+def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
+    """Plain data of a report; see docs/formats.md for its keys."""
+    picture = work.picture
+    entries = work.segmentation.entries
+    labels = work.traced.planar.face_label
+    area = [float(work.traced.planar.face_area_px[labels == i].sum()) for i in range(len(entries))]
+    whole = float(picture.width * picture.height)
+    return {
+        "source": {
+            "file": source_file,
+            "width_px": picture.width,
+            "height_px": picture.height,
+            "dpi": picture.dpi,
+            "mode": work.reading,
+            "fitness": [
+                {"code": f.code, "severity": f.severity, "message": f.message}
+                for f in work.findings if f.code.startswith(_SOURCE_CODES)
+            ],
+        },
+        "palette": [{"hex": e.hex, "share": round(a / whole, 6)} for e, a in zip(entries, area)],
+        "cells": work.traced.planar.face_count,
+        "layers": [
+            {
+                "name": layer.plan.name,
+                "hex": layer.plan.hex,
+                "pieces": layer.outline.pieces,
+                "holes": layer.outline.holes,
+                "segments": layer.outline.segments,
+                "cut_length_mm": round(layer.cut_length_mm, 3),
+                "area_mm2": round(layer.area_mm2, 3),
+                "min_feature_mm": None if layer.min_feature_mm is None else round(layer.min_feature_mm, 3),
+            }
+            for layer in work.layers
+        ],
+        "findings": [
+            {
+                "code": f.code, "severity": f.severity, "layer": f.layer, "message": f.message,
+                "x_mm": None if f.x_px is None else round(f.x_px * work.mm_per_px, 3),
+                "y_mm": None if f.y_px is None else round(f.y_px * work.mm_per_px, 3),
+            }
+            for f in work.findings
+        ],
+        "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
+        "peak_memory_mb": round(resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024, 1),
+        "version": __version__,
+    }
+
+
+def to_bytes(report: dict) -> bytes:
+    return (json.dumps(report, indent=2, ensure_ascii=False, allow_nan=False) + "\n").encode()
