@@ -2,7 +2,7 @@
 
 import time
 from collections import OrderedDict
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from hashlib import blake2b
 
 import numpy as np
@@ -80,6 +80,17 @@ class Work:
     def size_mm(self) -> tuple[float, float]:
         return self.picture.width * self.mm_per_px, self.picture.height * self.mm_per_px
 
+    def label_shares(self) -> list[float]:
+        """Share of the picture that each palette entry has."""
+        planar = self.traced.planar
+        area = np.bincount(planar.face_label, planar.face_area_px, len(self.segmentation.entries))
+        return (area / planar.faces.size).tolist()
+
+    def tone_bars(self) -> tuple[list[float], int]:
+        """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
+        count = np.sqrt(np.bincount(self.picture.grey.ravel(), minlength=256))
+        return (count / max(float(count.max()), 1.0)).tolist(), self.segmentation.cut_off
+
 
 def mm_per_pixel(recipe: Recipe, picture: Picture) -> float:
     """Scale of the work: the size asked for, else the file's resolution, else 120 mm."""
@@ -106,6 +117,14 @@ class Pipeline:
         """
         run = _Run(self, picture, recipe, progress)
         return run.work(with_widths)
+
+    def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
+        """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
+        same = replace(recipe, size_mm=mm_per_pixel(recipe, picture) * picture.width, size_side="width")
+        tree = self._kept.get(("tree", _digest(picture)))
+        if tree is None or recipe.palette is not None:
+            return same
+        return replace(same, palette=_proposed_entries(tree, recipe))
 
     def keep(self, key, make):
         """The result kept under a key, made when there is none."""
@@ -197,8 +216,7 @@ class _Run:
     def _entries(self, tree):
         if self.recipe.palette is not None:
             return self.recipe.palette
-        count = self.recipe.colours or tree.proposed
-        return tuple(PaletteEntry((h,)) for h in dict.fromkeys(to_hex(c) for c in tree.palette(count)))
+        return _proposed_entries(tree, self.recipe)
 
     def _colour_labels(self, entries, noise):
         samples = [from_hex(s) for entry in entries for s in entry.samples]
@@ -308,6 +326,11 @@ class _Run:
         return tuple(plans)
 
 
+def _proposed_entries(tree, recipe):
+    colours = tree.palette(recipe.colours or tree.proposed)
+    return tuple(PaletteEntry((h,)) for h in dict.fromkeys(to_hex(c) for c in colours))
+
+
 def _match_keys(wanted, keys):
     """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
     left = list(keys)
@@ -385,3 +408,9 @@ def require_traceable(work: Work, path) -> None:
     if work.traced.planar.face_count == 1 and work.recipe.ground != "keep":
         raise PictureError(path, "is one flat colour; there is nothing to trace.",
                            "Use a picture with drawn shapes, or keep the background.")
+
+
+def segmentation_settings(recipe: Recipe) -> tuple:
+    """The settings that regions and curves depend on; others change only what is made of them."""
+    return (recipe.reading, recipe.colours, recipe.palette, recipe.cut_off, recipe.dark_is_ink,
+            recipe.smallest_mm, recipe.size_mm, recipe.size_side)

@@ -13,9 +13,6 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
     """Plain data of a report; see docs/formats.md for its keys."""
     picture = work.picture
     entries = work.segmentation.entries
-    labels = work.traced.planar.face_label
-    area = [float(work.traced.planar.face_area_px[labels == i].sum()) for i in range(len(entries))]
-    whole = float(picture.width * picture.height)
     return {
         "source": {
             "file": source_file,
@@ -28,7 +25,7 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
                 for f in work.findings if f.code.startswith(_SOURCE_CODES)
             ],
         },
-        "palette": [{"hex": e.hex, "share": round(a / whole, 6)} for e, a in zip(entries, area)],
+        "palette": [{"hex": e.hex, "share": round(share, 6)} for e, share in zip(entries, work.label_shares())],
         "cells": work.traced.planar.face_count,
         "layers": [
             {

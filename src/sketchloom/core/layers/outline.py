@@ -71,6 +71,13 @@ def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
     return _without_needless_nodes(Outline(controls, curves.straight[segment], ring_starts, area))
 
 
+def face_outline(planar: PlanarMap, curves: CurveSet, face: int) -> Outline:
+    """The outline of one face."""
+    inside = np.zeros(planar.face_count, bool)
+    inside[face] = True
+    return outline_of(planar, curves, inside)
+
+
 def _rings(planar, arc, forward):
     """Order the boundary arcs ring by ring; offsets of the rings."""
     slots = np.full((len(planar.node_xy), 4), -1, np.intp)

@@ -8,7 +8,7 @@ import numpy as np
 from sketchloom.core.colour import srgb_to_lab
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.preflight.findings import NOTE, WARN, Finding
-from sketchloom.core.segment.palette import ColourTree, flat_limit, local_range, noise_level
+from sketchloom.core.segment.palette import ColourTree, flat_limit, noise_level
 
 COMFORTABLE_PX_PER_MM = 3.0
 """About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
@@ -41,7 +41,7 @@ class Fitness:
 def measure(picture: Picture) -> Fitness:
     """Measure a picture; larger ones by their middle part at full resolution plus an overview."""
     view, x0, y0 = _window(picture.field)
-    spread = local_range(view)
+    spread, _, _ = _window(picture.local_range)
     noise = noise_level(spread)
     flat = spread <= flat_limit(noise)
     edge = spread >= _STRONG_EDGE
@@ -69,7 +69,7 @@ def _window(field):
 
 def _edge_core(view, edge):
     """One pixel across each edge: where the gradient is largest along its own direction."""
-    grey = view[..., :3].astype(np.float32).sum(-1)
+    grey = cv2.transform(view[..., :3].astype(np.float32), np.ones((1, 3), np.float32))
     gx, gy = cv2.Sobel(grey, cv2.CV_32F, 1, 0), cv2.Sobel(grey, cv2.CV_32F, 0, 1)
     size = np.hypot(gx, gy)
     horizontal = np.abs(gx) >= np.abs(gy)

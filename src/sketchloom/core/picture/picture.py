@@ -58,6 +58,16 @@ class Picture:
         alpha = self.alpha.astype(np.uint16)
         return frozen_array(((grey * alpha + 255 * (255 - alpha) + 127) // 255).astype(np.uint8))
 
+    @cached_property
+    def local_range(self) -> np.ndarray:
+        """(H, W) uint8: largest change of any channel of the field within 3 x 3 pixels."""
+        kernel = np.ones((3, 3), np.uint8)
+        spread = cv2.subtract(cv2.dilate(self.field, kernel), cv2.erode(self.field, kernel))
+        largest = spread[..., 0].copy()
+        for channel in range(1, spread.shape[-1]):
+            np.maximum(largest, spread[..., channel], out=largest)
+        return frozen_array(largest)
+
     def reduced(self, longest_px: int) -> "Picture":
         """The picture with its longer side at most ``longest_px``, by area averaging."""
         scale = longest_px / max(self.width, self.height)

@@ -6,7 +6,7 @@ import numpy as np
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.planar.planar_map import build_map, shared_lengths
-from sketchloom.core.segment.palette import flat_limit, local_range, mixture_mask
+from sketchloom.core.segment.palette import flat_limit, mixture_mask
 
 _ROWS = 256
 _AROUND = np.ones((5, 5), np.uint8)
@@ -44,7 +44,7 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
     field = picture.field
     values = palette_field(palette, picture.alpha is not None)
     labels = nearest(field, values)
-    spread = local_range(field)
+    spread = picture.local_range
     y, x = np.nonzero(spread > flat_limit(noise))
     unsure = mixture_mask(field, y, x, noise)
     y, x = y[unsure], x[unsure]

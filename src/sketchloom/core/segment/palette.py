@@ -9,7 +9,6 @@ gives the palette for every number of colours at once.
 
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 
 from sketchloom.core.colour import ciede2000, srgb_to_lab
@@ -56,13 +55,6 @@ class ColourTree:
         return self.colours[kept[np.argsort(-weight, kind="stable")]]
 
 
-def local_range(field) -> np.ndarray:
-    """(H, W) uint8: largest change of any channel within 3 x 3 pixels."""
-    kernel = np.ones((3, 3), np.uint8)
-    spread = cv2.subtract(cv2.dilate(field, kernel), cv2.erode(field, kernel))
-    return spread.max(axis=2)
-
-
 def noise_level(spread) -> float:
     """Typical local range of flat areas: the lower quartile's median of what is not zero."""
     histogram = np.bincount(spread.ravel(), minlength=256).astype(float)
@@ -79,7 +71,7 @@ def flat_limit(noise: float) -> float:
 
 def find_colours(picture: Picture) -> ColourTree:
     """Find the colours of a picture and the order in which they merge."""
-    spread = local_range(picture.field)
+    spread = picture.local_range
     noise = noise_level(spread)
     flat = spread <= flat_limit(noise)
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)

@@ -1,0 +1,1 @@
+"""Draws the demo pictures of the Tidewalk Lantern Night."""

@@ -1,0 +1,70 @@
+"""The window's actions: their words, icons and keys, in one table."""
+
+from PySide6.QtCore import QCoreApplication
+from PySide6.QtGui import QAction, QKeySequence
+
+from sketchloom.app import theme
+
+
+def _tr(text: str) -> str:
+    return QCoreApplication.translate("Actions", text)
+
+
+# name, words, icon, keys, whether it is a switch
+TABLE = (
+    ("open", "Open…", "folder-open", ("Ctrl+O",), False),
+    ("paste", "Paste a picture", "clipboard", ("Ctrl+V",), False),
+    ("save", "Save the project", "device-floppy", ("Ctrl+S",), False),
+    ("save_as", "Save the project as…", "", ("Ctrl+Shift+S",), False),
+    ("write", "Write cut files…", "file-export", ("Ctrl+E",), False),
+    ("close", "Close the window", "", ("Ctrl+W",), False),
+    ("undo", "Undo", "arrow-back-up", ("Ctrl+Z",), False),
+    ("redo", "Redo", "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), False),
+    ("zoom_in", "Zoom in", "zoom-in", ("+", "="), False),
+    ("zoom_out", "Zoom out", "zoom-out", ("-",), False),
+    ("fit", "Fit to the bench", "maximize", ("F",), False),
+    ("true_size", "True size", "aspect-ratio", ("1",), False),
+    ("curtain", "Curtain between source and cut", "arrows-split-2", ("C",), True),
+    ("grid", "Grid", "ruler-2", ("R",), True),
+    ("ground", "Next ground behind the work", "contrast", ("B",), False),
+    ("units", "Switch between mm and inches", "", ("U",), False),
+    ("again", "Trace again", "refresh", ("F5",), False),
+    ("findings", "Fold or unfold the findings", "", ("Ctrl+L",), False),
+    ("help", "Help and keys", "help-circle", ("F1",), False),
+)
+
+MENUS = (
+    ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
+    ("Edit", ("undo", "redo", None, "again")),
+    ("View", ("zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "grid", "ground", "units", None, "findings")),
+    ("Help", ("help",)),
+)
+
+
+def build(window, handlers: dict) -> dict[str, QAction]:
+    """An action for each row of the table, connected to the handler of its name."""
+    made = {}
+    for name, words, icon, keys, switch in TABLE:
+        action = QAction(_tr(words), window)
+        if icon:
+            action.setIcon(theme.icon(icon, theme.INK))
+        action.setShortcuts([QKeySequence(k) for k in keys])
+        action.setToolTip(f"{_tr(words).rstrip('…')}  ({keys[0]})")
+        action.setCheckable(switch)
+        (action.toggled if switch else action.triggered).connect(handlers[name])
+        window.addAction(action)
+        made[name] = action
+    return made
+
+
+def fill_menus(bar, actions: dict, submenus: dict) -> None:
+    """The menu bar; names with @ are submenus the window fills."""
+    for title, names in MENUS:
+        menu = bar.addMenu(_tr(title))
+        for name in names:
+            if name is None:
+                menu.addSeparator()
+            elif name.startswith("@"):
+                menu.addMenu(submenus[name[1:]])
+            else:
+                menu.addAction(actions[name])

@@ -1,0 +1,359 @@
+"""The bench: the work at true scale between rulers, source and cut on either side of a curtain."""
+
+from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, QTimer, Signal
+from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPainterPath, QPen
+from PySide6.QtWidgets import QPushButton, QWidget
+
+from sketchloom.app import bench_paint, theme
+from sketchloom.app.bench_paint import RULER, SourceImage
+from sketchloom.app.paths import qt_path
+from sketchloom.app.view import View
+from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.units import format_length
+
+_WHEEL_STEP = 1.2
+_GRAB = 10
+
+
+class Bench(QWidget):
+    """Shows a work. Drag pans, the wheel zooms to the pointer, the curtain's handle drags."""
+
+    picked = Signal(str)
+    viewed = Signal()
+    cancelled = Signal()
+
+    def __init__(self, parent=None):
+        super().__init__(parent)
+        self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setAccessibleName(self.tr("Bench: the work at true scale"))
+        self.setMinimumSize(320, 260)
+        self._source: SourceImage | None = None
+        self._size_mm = (1.0, 1.0)
+        self._shown = None
+        self._index: RegionIndex | None = None
+        self._view = View()
+        self._fitted = True
+        self.curtain = 0.5
+        self.curtain_on = True
+        self.source_only = False
+        self.grid = False
+        self.ground = "middle"
+        self.unit = "mm"
+        self.picking = False
+        self.marks: tuple = ()
+        self.target = None
+        self.selected_key: str | None = None
+        self._pointer: QPointF | None = None
+        self._hover_face = -1
+        self._hover_path: QPainterPath | None = None
+        self._hover_text = ""
+        self._drag = None
+        self._cut = None
+        self._busy_text = ""
+        self._stop = QPushButton(self.tr("Cancel"), self)
+        self._stop.clicked.connect(self.cancelled)
+        self._stop.hide()
+        self._target_timer = QTimer(self, singleShot=True, interval=6000)
+        self._target_timer.timeout.connect(lambda: self.point_at(None))
+
+    # -- what is shown -----------------------------------------------------------------
+
+    def set_picture(self, picture, image: SourceImage) -> None:
+        """A new work begins: forget the old one."""
+        self._source = image
+        self._picture = picture
+        self._shown = self._index = self._cut = self._hover_path = None
+        self._hover_face, self._hover_text = -1, ""
+        self.marks, self.target = (), None
+        self._fitted = True
+        self.update()
+
+    def show_work(self, shown) -> None:
+        """Take a finished evaluation, coarse or exact."""
+        resized = self._size_mm != shown.work.size_mm
+        self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
+        self._index = shown.index
+        self._hover_face, self._hover_path = -1, None
+        if resized and self._fitted:
+            self.fit()
+        self._describe(self._pointer)
+        self.update()
+
+    @property
+    def is_busy(self) -> bool:
+        return bool(self._busy_text)
+
+    def set_busy(self, text: str) -> None:
+        """Show what is under way with a way to stop it; an empty text when nothing is."""
+        if text != self._busy_text:
+            self._busy_text = text
+            self._stop.setVisible(bool(text))
+            self._place_stop()
+            self.update()
+
+    def point_at(self, place_mm) -> None:
+        """Mark a place for a few seconds and bring it into view."""
+        self.target = place_mm
+        if place_mm is not None:
+            x, y = self._view.to_screen(*place_mm)
+            self._set_view(self._view.moved(self._middle().x() - x, self._middle().y() - y))
+            self._target_timer.start()
+        self.update()
+
+    # -- the view ----------------------------------------------------------------------
+
+    @property
+    def view(self) -> View:
+        return self._view
+
+    def fit(self) -> None:
+        self._set_view(View.fitting(*self._size_mm, RULER, RULER, self.width() - RULER, self.height() - RULER))
+        self._fitted = True
+
+    def true_size(self) -> None:
+        """One millimetre of the work is one of the screen, as far as the screen tells its size."""
+        dots = self.screen().physicalDotsPerInch() if self.screen() else 96.0
+        self.zoom(max(dots, 30.0) / 25.4 / self._view.scale)
+
+    def zoom(self, factor: float, at: QPointF | None = None) -> None:
+        at = at or self._middle()
+        self._set_view(self._view.zoomed(factor, at.x(), at.y()))
+
+    def pan(self, dx: float, dy: float) -> None:
+        self._set_view(self._view.moved(dx, dy))
+
+    def move_curtain(self, to: float) -> None:
+        self.curtain = min(max(to, 0.0), 1.0)
+        self.curtain_on = True
+        self.update()
+
+    def _middle(self):
+        return QPointF((self.width() + RULER) / 2, (self.height() + RULER) / 2)
+
+    def _set_view(self, view):
+        self._view, self._fitted, self._cut = view, False, None
+        self.update()
+        self.viewed.emit()
+
+    def _curtain_x(self) -> float:
+        return RULER + self.curtain * (self.width() - RULER)
+
+    # -- painting ----------------------------------------------------------------------
+
+    def paintEvent(self, _):
+        painter = QPainter(self)
+        painter.fillRect(self.rect(), QColor(theme.GROUNDS[self.ground]))
+        visible = QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER)
+        page = QRectF(self._view.x, self._view.y, self._size_mm[0] * self._view.scale,
+                      self._size_mm[1] * self._view.scale)
+        painter.save()
+        painter.setClipRect(visible)
+        if self._source is not None:
+            self._paint_work(painter, visible, page)
+        if self.grid:
+            bench_paint.paint_grid(painter, self.rect(), self._view, self.unit)
+        painter.setPen(QPen(QColor(255, 255, 255, 150) if self.ground == "dark" else QColor(40, 36, 30, 130), 1,
+                            Qt.PenStyle.DashLine))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawRect(page)
+        self._paint_overlays(painter)
+        painter.restore()
+        bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
+        self._paint_texts(painter)
+
+    def _paint_work(self, painter, visible, page):
+        split = self._curtain_x() if self.curtain_on else RULER
+        if self.source_only or self._shown is None:
+            split = self.width()
+        left = visible.intersected(QRectF(0, 0, split, self.height()))
+        self._source.paint(painter, page, left)
+        if split < self.width():
+            painter.save()
+            painter.setClipRect(visible.intersected(QRectF(split, 0, self.width(), self.height())))
+            painter.drawImage(0, 0, self._cut_image())
+            painter.restore()
+
+    def _cut_image(self):
+        if self._cut is None:
+            self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
+                                               self._shown.work.layers, self._shown.paths)
+        return self._cut
+
+    def _paint_overlays(self, painter):
+        painter.save()
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale, self._view.scale)
+        for path, dashed in ((self._hover_path, False), (self._selected_path(), True)):
+            if path is None:
+                continue
+            for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.5)):
+                pen = QPen(QColor(colour), width)
+                pen.setCosmetic(True)
+                if dashed and colour == theme.MADDER:
+                    pen.setDashPattern([5, 4])
+                painter.strokePath(path, pen)
+        painter.restore()
+        bench_paint.paint_marks(painter, self._view, self.marks, self.target)
+        if self.curtain_on and not self.source_only and self._shown is not None:
+            bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(), self.tr("source"), self.tr("cut"))
+
+    def _selected_path(self):
+        if self._shown is None or self.selected_key is None:
+            return None
+        for layer, path in zip(self._shown.work.layers, self._shown.paths):
+            if layer.plan.key == self.selected_key:
+                return path
+        return None
+
+    def _paint_texts(self, painter):
+        font = painter.font()
+        font.setPixelSize(13)
+        painter.setFont(font)
+        height = painter.fontMetrics().height() + 8
+        if self._hover_text:
+            bench_paint.chip(painter, self._hover_text, RULER + 10, self.height() - height - 10)
+        if self._busy_text:
+            bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
+        elif self._shown is not None and self._shown.coarse:
+            bench_paint.chip(painter, self.tr("rough preview"), RULER + 10, RULER + 10)
+
+    def _place_stop(self):
+        width = self.fontMetrics().horizontalAdvance(self._busy_text) + 40
+        self._stop.move(RULER + 10 + width, RULER + 6)
+        self._stop.adjustSize()
+        self._stop.raise_()
+
+    def resizeEvent(self, event):
+        super().resizeEvent(event)
+        self._cut = None
+        if self._fitted:
+            self.fit()
+
+    # -- pointer and keys ----------------------------------------------------------------
+
+    def keyPressEvent(self, event):
+        step = {Qt.Key.Key_Left: (40, 0), Qt.Key.Key_Right: (-40, 0), Qt.Key.Key_Up: (0, 40),
+                Qt.Key.Key_Down: (0, -40)}.get(event.key())
+        if step is not None and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.pan(*step)
+        elif event.text() in ("[", "]"):
+            self.move_curtain(self.curtain + (0.04 if event.text() == "]" else -0.04))
+        else:
+            super().keyPressEvent(event)
+
+    def wheelEvent(self, event):
+        pixels = event.pixelDelta()
+        if not pixels.isNull() and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.pan(pixels.x(), pixels.y())
+        else:
+            turns = (event.angleDelta().y() or event.angleDelta().x()) / 120.0
+            self.zoom(_WHEEL_STEP**turns, event.position())
+        event.accept()
+
+    def event(self, event):
+        if event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent):
+            if event.gestureType() == Qt.NativeGestureType.ZoomNativeGesture:
+                self.zoom(1.0 + event.value(), event.position())
+                return True
+        return super().event(event)
+
+    def mousePressEvent(self, event):
+        at = event.position()
+        if self.picking and event.button() == Qt.MouseButton.LeftButton:
+            self._pick(at)
+        elif self._on_curtain(at) and event.button() == Qt.MouseButton.LeftButton:
+            self._drag = "curtain"
+        elif event.button() in (Qt.MouseButton.LeftButton, Qt.MouseButton.MiddleButton):
+            self._drag = at
+            self.setCursor(Qt.CursorShape.ClosedHandCursor)
+
+    def mouseMoveEvent(self, event):
+        at = event.position()
+        self._pointer = at
+        if self._drag == "curtain":
+            self.move_curtain((at.x() - RULER) / max(self.width() - RULER, 1))
+        elif self._drag is not None:
+            self.pan(at.x() - self._drag.x(), at.y() - self._drag.y())
+            self._drag = at
+        else:
+            self._describe(at)
+            self._choose_cursor(at)
+        self.update()
+
+    def mouseReleaseEvent(self, event):
+        self._drag = None
+        self._choose_cursor(event.position())
+
+    def mouseDoubleClickEvent(self, _):
+        self.fit()
+
+    def leaveEvent(self, _):
+        self._pointer = None
+        self._describe(None)
+        self.update()
+
+    def set_picking(self, on: bool) -> None:
+        """While on, a click takes the picture's colour under the pointer."""
+        self.picking = on
+        self.source_only = on
+        self.setCursor(Qt.CursorShape.CrossCursor if on else Qt.CursorShape.ArrowCursor)
+        self.update()
+
+    def _on_curtain(self, at):
+        return (self.curtain_on and self._shown is not None and not self.source_only
+                and abs(at.x() - self._curtain_x()) <= _GRAB and at.y() > RULER)
+
+    def _choose_cursor(self, at):
+        if self.picking:
+            shape = Qt.CursorShape.CrossCursor
+        else:
+            shape = Qt.CursorShape.SplitHCursor if self._on_curtain(at) else Qt.CursorShape.ArrowCursor
+        if self.cursor().shape() != shape:
+            self.setCursor(QCursor(shape))
+
+    def _pick(self, at):
+        place = self._pixel_at(at)
+        if place is not None:
+            r, g, b = self._picture.rgb[place[1], place[0]]
+            self.picked.emit(f"#{r:02x}{g:02x}{b:02x}")
+
+    def _pixel_at(self, at):
+        mx, my = self._view.to_mm(at.x(), at.y())
+        x = int(mx / self._size_mm[0] * self._picture.width)
+        y = int(my / self._size_mm[1] * self._picture.height)
+        inside = 0 <= x < self._picture.width and 0 <= y < self._picture.height and mx >= 0 and my >= 0
+        return (x, y) if inside else None
+
+    def _describe(self, at):
+        """Find the region under the pointer and say what it is."""
+        text, face = "", -1
+        if at is not None and self._shown is not None and self._index is not None and not self.picking:
+            work = self._shown.work
+            mx, my = self._view.to_mm(at.x(), at.y())
+            region = self._index.at(mx / work.mm_per_px, my / work.mm_per_px)
+            if region is not None:
+                face = region.face
+                text = self._region_text(work, region)
+        if face != self._hover_face:
+            self._hover_face, self._hover_path = face, None
+            if face >= 0 and not self._shown.work.ground[face]:
+                traced = self._shown.work.traced
+                outline = face_outline(traced.planar, traced.curves, face)
+                self._hover_path = qt_path(outline, self._shown.work.mm_per_px)
+        if text != self._hover_text:
+            self._hover_text = text
+            self.setAccessibleDescription(text)
+
+    def _region_text(self, work, region):
+        if work.ground[region.face]:
+            return self.tr("ground, not cut")
+        size = " × ".join(format_length(v * work.mm_per_px, self.unit)
+                          for v in (region.width_px, region.height_px))
+        depth = int(work.depth[region.face])
+        plan = next((p for p in work.plans if region.label in p.labels), None)
+        if plan is None or depth < 0:
+            return self.tr("region left out · {0}").format(size)
+        return self.tr("region · {0} · layer {1} {2} · {3}").format(plan.hex, depth + 1, plan.name, size)

@@ -1,0 +1,190 @@
+"""Paints the bench's parts: source, cut, curtain, rulers, marks."""
+
+from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
+
+from sketchloom.app import theme
+from sketchloom.app.view import View, ruler_step
+from sketchloom.core.units import MM_PER_IN
+
+RULER = 24
+
+
+class SourceImage:
+    """The picture at several sizes, so that a distant view costs little."""
+
+    def __init__(self, picture):
+        if picture.alpha is None:
+            image = QImage(picture.rgb.data, picture.width, picture.height, 3 * picture.width,
+                           QImage.Format.Format_RGB888).copy()
+        else:
+            field = picture.field
+            image = QImage(field.data, picture.width, picture.height, 4 * picture.width,
+                           QImage.Format.Format_RGBA8888_Premultiplied).copy()
+        self.levels = [image]
+        while max(self.levels[-1].width(), self.levels[-1].height()) > 700:
+            last = self.levels[-1]
+            self.levels.append(last.scaled(max(1, last.width() // 2), max(1, last.height() // 2),
+                                           Qt.AspectRatioMode.IgnoreAspectRatio,
+                                           Qt.TransformationMode.SmoothTransformation))
+
+    def paint(self, painter: QPainter, target: QRectF, visible: QRectF) -> None:
+        """Draw the part of the picture that is visible."""
+        shown = target.intersected(visible)
+        if shown.isEmpty():
+            return
+        zoom = target.width() / self.levels[0].width()
+        level = 0
+        while level + 1 < len(self.levels) and zoom * 2 ** (level + 1) <= 1.0:
+            level += 1
+        image = self.levels[level]
+        sx, sy = image.width() / target.width(), image.height() / target.height()
+        part = QRectF((shown.x() - target.x()) * sx, (shown.y() - target.y()) * sy,
+                      shown.width() * sx, shown.height() * sy)
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform, zoom < 3)
+        painter.drawImage(shown, image, part)
+
+
+def render_cut(size, ratio, view: View, layers, paths) -> QImage:
+    """The layers as an image of the visible area, base first."""
+    image = QImage(size * ratio, QImage.Format.Format_ARGB32_Premultiplied)
+    image.setDevicePixelRatio(ratio)
+    image.fill(Qt.GlobalColor.transparent)
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.translate(view.x, view.y)
+    painter.scale(view.scale, view.scale)
+    for layer, path in zip(layers, paths):
+        painter.fillPath(path, QColor(layer.plan.hex))
+    painter.end()
+    return image
+
+
+def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> None:
+    """Rulers along the top and the left edge, in mm or inches."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing, False)
+    painter.fillRect(QRectF(0, 0, rect.width(), RULER), QColor(theme.LINEN_LIGHT))
+    painter.fillRect(QRectF(0, 0, RULER, rect.height()), QColor(theme.LINEN_LIGHT))
+    unit_mm = MM_PER_IN if unit == "in" else 1.0
+    step = ruler_step(view.scale, unit_mm)
+    font = painter.font()
+    font.setPixelSize(11)
+    painter.setFont(font)
+    painter.setPen(QPen(QColor(theme.INK), 1))
+    parts = 5 if unit == "mm" else 4
+    for vertical in (False, True):
+        origin = view.y if vertical else view.x
+        extent = rect.height() if vertical else rect.width()
+        first = int((RULER - origin) / (view.scale * unit_mm * step)) - 1
+        last = int((extent - origin) / (view.scale * unit_mm * step)) + 1
+        for i in range(first * parts, last * parts + 1):
+            at = origin + i / parts * step * unit_mm * view.scale
+            if at < RULER:
+                continue
+            long = i % parts == 0
+            tick = 9 if long else 4
+            if vertical:
+                painter.drawLine(QPointF(RULER - tick, at), QPointF(RULER, at))
+            else:
+                painter.drawLine(QPointF(at, RULER - tick), QPointF(at, RULER))
+            if long:
+                _ruler_number(painter, vertical, at, f"{i / parts * step:g}")
+    _paint_pointer(painter, pointer)
+    painter.fillRect(QRectF(0, 0, RULER, RULER), QColor(theme.LINEN_DEEP))
+    painter.drawText(QRectF(0, 0, RULER, RULER), Qt.AlignmentFlag.AlignCenter, unit)
+    painter.setPen(QPen(QColor(theme.LINE), 1))
+    painter.drawLine(QPointF(0, RULER), QPointF(rect.width(), RULER))
+    painter.drawLine(QPointF(RULER, 0), QPointF(RULER, rect.height()))
+
+
+def _ruler_number(painter, vertical, at, text):
+    if vertical:
+        painter.save()
+        painter.translate(11, at - 3)
+        painter.rotate(-90)
+        painter.drawText(QPointF(0, 0), text)
+        painter.restore()
+    else:
+        painter.drawText(QPointF(at + 3, 11), text)
+
+
+def _paint_pointer(painter, pointer):
+    if pointer is None:
+        return
+    painter.setPen(QPen(QColor(theme.MADDER), 1))
+    painter.drawLine(QPointF(pointer.x(), 0), QPointF(pointer.x(), RULER))
+    painter.drawLine(QPointF(0, pointer.y()), QPointF(RULER, pointer.y()))
+    painter.setPen(QPen(QColor(theme.INK), 1))
+
+
+def paint_grid(painter: QPainter, rect, view: View, unit: str) -> None:
+    """Lines at the labelled marks of the rulers."""
+    unit_mm = MM_PER_IN if unit == "in" else 1.0
+    gap = ruler_step(view.scale, unit_mm) * unit_mm * view.scale
+    pen = QPen(QColor(127, 120, 110, 110), 1)
+    painter.setPen(pen)
+    x = view.x % gap
+    while x < rect.width():
+        painter.drawLine(QPointF(x, 0), QPointF(x, rect.height()))
+        x += gap
+    y = view.y % gap
+    while y < rect.height():
+        painter.drawLine(QPointF(0, y), QPointF(rect.width(), y))
+        y += gap
+
+
+def paint_curtain(painter: QPainter, rect, x: float, source_text: str, cut_text: str) -> None:
+    """The line between source and cut, its handle and which side is which."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor(theme.LINEN_LIGHT), 3))
+    painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
+    painter.setPen(QPen(QColor(theme.INK), 1))
+    painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
+    middle = rect.height() * 0.5
+    knob = QRectF(x - 9, middle - 22, 18, 44)
+    painter.setBrush(QColor(theme.WOAD))
+    painter.setPen(QPen(QColor("#ffffff"), 1.5))
+    painter.drawRoundedRect(knob, 9, 9)
+    painter.setBrush(QColor("#ffffff"))
+    painter.setPen(Qt.PenStyle.NoPen)
+    for side in (-1, 1):
+        painter.drawPolygon(QPolygonF([QPointF(x + side * 6, middle), QPointF(x + side * 2, middle - 4),
+                                       QPointF(x + side * 2, middle + 4)]))
+    font = painter.font()
+    font.setPixelSize(12)
+    painter.setFont(font)
+    for text, left in ((source_text, True), (cut_text, False)):
+        chip(painter, text, x - 12 if left else x + 12, RULER + 10, anchor_right=left)
+
+
+def chip(painter: QPainter, text: str, x: float, y: float, anchor_right: bool = False) -> QRectF:
+    """A small label on a solid ground."""
+    metrics = painter.fontMetrics()
+    width, height = metrics.horizontalAdvance(text) + 16, metrics.height() + 8
+    box = QRectF(x - width if anchor_right else x, y, width, height)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor(theme.LINE), 1))
+    painter.setBrush(QColor(theme.LINEN_LIGHT))
+    painter.drawRoundedRect(box, 4, 4)
+    painter.setPen(QColor(theme.INK))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+    return box
+
+
+def paint_marks(painter: QPainter, view: View, marks, target) -> None:
+    """Rings around small regions, and a larger one around the place a finding speaks of."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for colour, width in ((QColor("#ffffff"), 3.2), (QColor(theme.MADDER), 1.6)):
+        painter.setPen(QPen(colour, width))
+        for x_mm, y_mm, radius_mm in marks:
+            x, y = view.to_screen(x_mm, y_mm)
+            r = max(6.0, radius_mm * view.scale + 3)
+            painter.drawEllipse(QPointF(x, y), r, r)
+    if target is not None:
+        x, y = view.to_screen(*target)
+        for colour, width in ((QColor("#ffffff"), 6), (QColor(theme.MADDER), 3)):
+            painter.setPen(QPen(colour, width))
+            painter.drawEllipse(QPointF(x, y), 24, 24)
+            for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
+                painter.drawLine(QPointF(x + 18 * dx, y + 18 * dy), QPointF(x + 34 * dx, y + 34 * dy))

@@ -1,0 +1,36 @@
+"""The bar above the bench: history, zoom, and how the work is shown."""
+
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QToolButton
+
+from sketchloom.app import theme
+
+
+class BenchBar(QFrame):
+    """Buttons for the actions of the window, and the zoom in figures."""
+
+    def __init__(self, actions: dict):
+        super().__init__()
+        self.setObjectName("benchbar")
+        row = QHBoxLayout(self)
+        row.setContentsMargins(8, 4, 8, 4)
+        row.setSpacing(4)
+        for name in ("undo", "redo", None, "zoom_out", "zoom", "zoom_in", "fit", "true_size", None,
+                     "curtain", "grid", "ground"):
+            if name is None:
+                row.addSpacing(14)
+            elif name == "zoom":
+                self._zoom = QLabel("100 %")
+                self._zoom.setFixedWidth(66)
+                self._zoom.setAlignment(theme.CENTRE)
+                self._zoom.setToolTip(self.tr("100 % is true size"))
+                row.addWidget(self._zoom)
+            else:
+                part = QToolButton()
+                part.setDefaultAction(actions[name])
+                part.setFixedSize(34, 32)
+                part.setAccessibleName(actions[name].text())
+                row.addWidget(part)
+        row.addStretch(1)
+
+    def show_zoom(self, share: float) -> None:
+        self._zoom.setText(f"{share:.0%}".replace("%", " %") if share >= 0.1 else f"{share:.1%}".replace("%", " %"))

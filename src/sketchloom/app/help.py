@@ -1,0 +1,62 @@
+"""Help inside the application: the keys, and the first ten minutes."""
+
+from PySide6.QtCore import QCoreApplication, Qt
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowser, QVBoxLayout
+
+KEYS = (
+    ("Ctrl+O", "Open a picture or project"), ("Ctrl+V", "Paste a picture"), ("Ctrl+S", "Save the project"),
+    ("Ctrl+E", "Write the cut files"), ("Ctrl+Z, Ctrl+Shift+Z", "Undo, redo, as often as you like"),
+    ("Alt+1 … Alt+4", "Stages: Source, Trace, Layers, Release"),
+    ("Wheel, + and −", "Zoom to the pointer"), ("Drag, arrow keys, two fingers", "Pan"),
+    ("F", "Fit the work to the bench"), ("1", "True size"), ("R", "Grid on or off"),
+    ("C", "Curtain on or off"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),
+    ("B", "Change the ground behind the work"), ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
+    ("Ctrl+L", "Fold or unfold the findings"), ("Esc", "Cancel what runs; leave the picker"), ("F1", "This sheet"),
+)
+
+FIRST_STEPS = """
+<h3>From a picture to cut files</h3>
+<p><b>1. Source.</b> Drop a picture on the window, paste one, or press Open. Set the finished width: everything
+follows. The judgement says what the picture can give before you spend time on it.</p>
+<p><b>2. Trace.</b> The program picks the reading and the colours. Fewer colours are fewer sheets to cut and lay:
+lower the number until something you need disappears, then go one back. For ink on paper move the cut-off until the
+thin lines stand and the small openings stay open. The smallest detail decides what is too small to weed; ring what
+went to a neighbour with <i>Show</i>.</p>
+<p><b>3. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
+out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat.</p>
+<p><b>4. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
+<p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
+what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.</p>
+<p>Everything can be undone, and every change is kept: if the program ends without saving, the next start offers
+your work again.</p>
+"""
+
+
+def _tr(text: str) -> str:
+    return QCoreApplication.translate("Help", text)
+
+
+class HelpDialog(QDialog):
+    """A window that stays beside the work."""
+
+    def __init__(self, parent=None):
+        super().__init__(parent)
+        self.setWindowTitle(_tr("Help"))
+        self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        self.resize(620, 560)
+        tabs = QTabWidget()
+        tabs.addTab(_page(_tr(FIRST_STEPS)), _tr("First ten minutes"))
+        rows = "".join(f"<tr><td style='padding:3px 18px 3px 0'><b>{_tr(k)}</b></td><td>{_tr(v)}</td></tr>" for k, v in KEYS)
+        tabs.addTab(_page(f"<h3>{_tr('Keys')}</h3><table>{rows}</table>"), _tr("Keys"))
+        box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
+        box.rejected.connect(self.close)
+        layout = QVBoxLayout(self)
+        layout.addWidget(tabs)
+        layout.addWidget(box)
+
+
+def _page(html):
+    page = QTextBrowser()
+    page.setHtml(html)
+    page.setOpenLinks(False)
+    return page

@@ -1,0 +1,88 @@
+"""The stage rail: where the work stands, stage by stage, by shape and colour."""
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
+from PySide6.QtWidgets import QButtonGroup, QFrame, QToolButton, QVBoxLayout
+
+from sketchloom.app import theme
+
+UNTOUCHED, FINE, ATTENTION, BLOCKED = "untouched", "fine", "attention", "blocked"
+
+
+class StageButton(QToolButton):
+    """A stage with its state: a ring, a tick, a counted triangle or a barred square."""
+
+    def __init__(self, title: str, icon_name: str, shortcut: str):
+        super().__init__()
+        self.title, self.state, self.count = title, UNTOUCHED, 0
+        self.setText(title)
+        self.setIcon(theme.icon(icon_name, theme.INK))
+        self.setIconSize(QSize(26, 26))
+        self.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
+        self.setCheckable(True)
+        self.setFixedSize(78, 76)
+        self.setShortcut(shortcut)
+        self.setToolTip(f"{title}  ({shortcut})")
+        self.set_state(UNTOUCHED, 0)
+
+    def set_state(self, state: str, count: int) -> None:
+        self.state, self.count = state, count
+        words = {
+            UNTOUCHED: self.tr("not looked at yet"), FINE: self.tr("fine"),
+            ATTENTION: self.tr("{0} to look at").format(count), BLOCKED: self.tr("blocked"),
+        }
+        self.setAccessibleName(f"{self.title}: {words[state]}")
+        self.setToolTip(f"{self.title} · {words[state]}  ({self.shortcut().toString()})")
+        self.update()
+
+    def paintEvent(self, event):
+        super().paintEvent(event)
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        box = QRectF(self.width() - 25, 5, 18, 18)
+        if self.state == UNTOUCHED:
+            painter.setPen(QPen(QColor(theme.INK_SOFT), 1.5))
+            painter.drawEllipse(box.center(), 5, 5)
+        elif self.state == FINE:
+            painter.setPen(QPen(QColor(theme.MOSS), 2.4))
+            x, y = box.center().x(), box.center().y()
+            painter.drawPolyline(QPolygonF([QPointF(x - 5, y), QPointF(x - 1, y + 4), QPointF(x + 6, y - 5)]))
+        elif self.state == ATTENTION:
+            self._badge(painter, QPolygonF([box.bottomLeft(), box.bottomRight(), QPointF(box.center().x(), box.top())]),
+                        theme.WELD, box.translated(0, 3), str(min(self.count, 9)))
+        else:
+            self._badge(painter, QPolygonF(box), theme.MADDER, box, "×")
+
+    def _badge(self, painter, shape, colour, box, text):
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(QColor(colour))
+        painter.drawPolygon(shape)
+        font = painter.font()
+        font.setPixelSize(11)
+        font.setBold(True)
+        painter.setFont(font)
+        painter.setPen(QColor("#ffffff"))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
+class Rail(QFrame):
+    """The stages, visited in any order."""
+
+    chosen = Signal(int)
+
+    def __init__(self, stages, parent=None):
+        super().__init__(parent)
+        self.setObjectName("rail")
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(6, 8, 6, 8)
+        layout.setSpacing(6)
+        self.buttons = [StageButton(title, icon, f"Alt+{i + 1}") for i, (title, icon) in enumerate(stages)]
+        group = QButtonGroup(self)
+        for number, button in enumerate(self.buttons):
+            group.addButton(button, number)
+            layout.addWidget(button)
+        layout.addStretch(1)
+        group.idClicked.connect(self.chosen)
+
+    def choose(self, number: int) -> None:
+        self.buttons[number].setChecked(True)

@@ -1,0 +1,233 @@
+"""Layers stage: which sheet lies where, and what each choice costs."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QColor
+from PySide6.QtWidgets import QAbstractItemView, QColorDialog, QLineEdit, QListWidget, QListWidgetItem
+
+from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, swatch
+from sketchloom.core.units import format_length
+
+_KEY = Qt.ItemDataRole.UserRole
+_ROW_PX = 42
+
+
+class LayersPanel(Panel):
+    """Order, way of layering, and edits of single layers."""
+
+    change = Signal(object, str, str)
+    selected = Signal(object)
+
+    def __init__(self):
+        super().__init__("")
+        self.column.itemAt(0).widget().setText(self.tr("Layers"))
+        self._recipe, self._work = None, None
+        self._way = Choice((
+            ("stacked", self.tr("Stacked"), self.tr("A solid base, each sheet whole under what lies above")),
+            ("fitted", self.tr("Fitted"), self.tr("Each sheet cut to exactly what is seen of it")),
+        ), self.tr("Way of layering"))
+        self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
+        self._way_note = label("", "quiet")
+        self.add(self._way, self._way_note)
+        self._list = QListWidget()
+        self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
+        self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
+        self._list.setIconSize(QSize(22, 22))
+        self._list.model().rowsMoved.connect(self._take_order)
+        self._list.currentItemChanged.connect(lambda *_: self._show_current())
+        self.add(label(self.tr("Uppermost first. Drag to reorder, or Ctrl+↑ and Ctrl+↓."), "quiet"), self._list)
+        self._order = button(self.tr("Use the order of least cutting"), "arrow-bar-to-down")
+        self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
+        self._order_note = label("", "quiet")
+        self.add(self._order, self._order_note)
+        self._figures = Figures()
+        self.add(self._figures)
+        self._build_edits()
+        self.column.addStretch(1)
+
+    def _build_edits(self):
+        self.section(self.tr("Chosen layer"))
+        self._name = QLineEdit()
+        self._name.setAccessibleName(self.tr("Name of the layer"))
+        self._name.setMaxLength(60)
+        self._name.editingFinished.connect(self._rename)
+        self._colour = button(self.tr("Cut colour…"), tip=self.tr("The colour of the sheet this layer is cut from"))
+        self._colour.clicked.connect(self._recolour)
+        self._out = button(self.tr("Leave out"), "circle", checkable=True,
+                           tip=self.tr("No sheet for it: what it is laid on shows there"))
+        self._out.clicked.connect(lambda on: self._edit(self.tr("left out"), left_out=on))
+        self._base = button(self.tr("Make base"), "arrow-bar-to-down", self.tr("Move it under all others"))
+        self._base.clicked.connect(self._make_base)
+        self._merge = button(self.tr("Merge down"), "arrows-join-2", self.tr("One layer with the one below it"))
+        self._merge.clicked.connect(self._merge_down)
+        self._unmerge = button(self.tr("Part again"), "arrows-split-2", self.tr("Take apart what was merged"))
+        self._unmerge.clicked.connect(self._part)
+        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge))
+
+    # -- showing -----------------------------------------------------------------------
+
+    def show_document(self, document) -> None:
+        self._recipe = document.recipe
+        self._way.show_value(self._recipe.layering)
+
+    def show_work(self, work) -> None:
+        self._work = work
+        unit = work.recipe.unit
+        stacked = work.recipe.layering == "stacked"
+        self._way_note.setText(
+            self.tr("Forgiving to lay, thick, uses the most material.") if stacked else
+            self.tr("Thin and flat; needs exact laying, and a gap shows at once."))
+        self._fill(work, unit)
+        self._show_order(work, unit)
+        area = sum(x.area_mm2 for x in work.layers)
+        narrow = [x.min_feature_mm for x in work.layers if x.min_feature_mm is not None]
+        self._figures.show_values((
+            (self.tr("Sheets"), str(len(work.layers))),
+            (self.tr("Pieces to lay"), str(sum(x.outline.pieces for x in work.layers))),
+            (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
+            (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), unit, 0)),
+            (self.tr("Material"), self.tr("{0:.0f} cm²").format(area / 100)),
+            (self.tr("Narrowest place"), format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm")),
+        ))
+
+    def _fill(self, work, unit):
+        current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
+        layers = {layer.plan.key: layer for layer in work.layers}
+        self._list.blockSignals(True)
+        self._list.clear()
+        for place in range(len(work.plans) - 1, -1, -1):
+            plan = work.plans[place]
+            layer = layers.get(plan.key)
+            if layer is None:
+                figures = self.tr("left out") if plan.left_out else self.tr("nothing to cut")
+            else:
+                figures = self.tr("{0}, {1}").format(
+                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")), format_length(layer.cut_length_mm, unit, 0))
+            role = self.tr(" · base") if place == 0 else ""
+            item = QListWidgetItem(swatch(plan.hex), f"{place + 1}  {plan.name}{role}\n{figures}")
+            item.setData(_KEY, plan.key)
+            item.setSizeHint(QSize(0, _ROW_PX))
+            item.setToolTip(plan.name)
+            if layer is None:
+                item.setForeground(QColor("#5a5145"))
+            self._list.addItem(item)
+            if plan.key == current:
+                self._list.setCurrentItem(item)
+        self._list.blockSignals(False)
+        self._list.setFixedHeight(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX))
+        self._show_current()
+
+    def _show_order(self, work, unit):
+        best = work.proposed_order.length * work.mm_per_px
+        more = work.order_length_mm - best
+        self._order.setEnabled(bool(work.recipe.order))
+        if work.recipe.layering != "stacked":
+            text = self.tr("In a fitted work the order does not change the cutting.")
+        elif more > 0.5:
+            text = self.tr("This order cuts {0} more than the best.").format(format_length(more, unit, 0))
+        elif work.proposed_order.exact:
+            text = self.tr("No order cuts less than this one.")
+        else:
+            text = self.tr("A good order; with more than 16 colours it is not proven best.")
+        self._order_note.setText(text)
+
+    def _current(self):
+        item = self._list.currentItem()
+        key = item.data(_KEY) if item else None
+        return next((p for p in self._work.plans if p.key == key), None) if self._work else None
+
+    def _show_current(self):
+        plan = self._current()
+        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge):
+            part.setEnabled(plan is not None)
+        if plan is None:
+            self._name.setText("")
+            self._name.setPlaceholderText(self.tr("click a layer"))
+            self.selected.emit(None)
+            return
+        place = self._work.plans.index(plan)
+        if not self._name.hasFocus():
+            self._name.setText(plan.name)
+        self._colour.setIcon(swatch(plan.hex))
+        self._out.setChecked(plan.left_out)
+        self._base.setEnabled(place > 0)
+        self._merge.setEnabled(place > 0)
+        self._unmerge.setEnabled(any(e.merged_into == plan.key for e in self._recipe.layers))
+        self.selected.emit(plan.key)
+
+    def announce(self) -> None:
+        """Say again which layer is chosen."""
+        plan = self._current()
+        self.selected.emit(plan.key if plan else None)
+
+    def select(self, key: str) -> None:
+        for row in range(self._list.count()):
+            if self._list.item(row).data(_KEY) == key:
+                self._list.setCurrentRow(row)
+
+    # -- edits -------------------------------------------------------------------------
+
+    def _emit(self, what, **changes):
+        if self._recipe is not None:
+            self.change.emit(replace(self._recipe, **changes), what, "")
+
+    def _edit(self, what, **changes):
+        plan = self._current()
+        if plan is not None:
+            self.change.emit(self._recipe.with_edit(plan.key, **changes), what, "")
+
+    def _keys_from_base(self):
+        return tuple(self._list.item(r).data(_KEY) for r in range(self._list.count() - 1, -1, -1))
+
+    def _take_order(self, *_):
+        self._emit(self.tr("order"), order=self._keys_from_base())
+
+    def _move(self, key, to):
+        keys = [k for k in self._keys_from_base() if k != key]
+        keys.insert(max(0, min(to, len(keys))), key)
+        self._emit(self.tr("order"), order=tuple(keys))
+
+    def _make_base(self):
+        plan = self._current()
+        if plan is not None:
+            self._move(plan.key, 0)
+
+    def move_current(self, up: bool) -> None:
+        """Move the chosen layer one place up or down in the stack."""
+        plan = self._current()
+        if plan is not None:
+            self._move(plan.key, self._work.plans.index(plan) + (1 if up else -1))
+
+    def keyPressEvent(self, event):
+        if event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Up, Qt.Key.Key_Down):
+            self.move_current(event.key() == Qt.Key.Key_Up)
+        else:
+            super().keyPressEvent(event)
+
+    def _rename(self):
+        plan = self._current()
+        text = self._name.text().strip()
+        if plan is not None and text != plan.name:
+            self._edit(self.tr("layer name"), name=text or None)
+
+    def _recolour(self):
+        plan = self._current()
+        if plan is None:
+            return
+        colour = QColorDialog.getColor(QColor(plan.hex), self, self.tr("Cut colour of {0}").format(plan.name))
+        if colour.isValid():
+            self._edit(self.tr("cut colour"), hex=colour.name())
+
+    def _merge_down(self):
+        plan = self._current()
+        if plan is not None and (place := self._work.plans.index(plan)) > 0:
+            self._edit(self.tr("merged layers"), merged_into=self._work.plans[place - 1].key)
+
+    def _part(self):
+        plan = self._current()
+        recipe = self._recipe
+        for edit in recipe.layers:
+            if plan is not None and edit.merged_into == plan.key:
+                recipe = recipe.with_edit(edit.key, merged_into=None)
+        self.change.emit(recipe, self.tr("parted layers"), "")

@@ -1,0 +1,112 @@
+"""Release stage: what goes into which file, the cautions, and the writing itself."""
+
+from PySide6.QtCore import Qt, QUrl, Signal
+from PySide6.QtGui import QDesktopServices
+from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
+
+from sketchloom.app.widgets import Choice, Figures, Panel, button, label, swatch
+from sketchloom.core.units import format_length
+
+
+class ReleasePanel(Panel):
+    """Writing of files."""
+
+    write_wanted = Signal(bool, bool)
+
+    def __init__(self):
+        super().__init__("")
+        self.column.itemAt(0).widget().setText(self.tr("Release"))
+        self._folder = None
+        self._how = Choice((
+            ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
+            ("each", self.tr("A file per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
+        ), self.tr("Files"))
+        self._how.show_value("one")
+        self._per_layer = False
+        self._how.chosen.connect(self._choose)
+        self._report = QCheckBox(self.tr("Also write the report (JSON)"))
+        self._figures = Figures()
+        self._table = QTableWidget(0, 4)
+        self._table.setHorizontalHeaderLabels([self.tr("Layer"), self.tr("Pieces"), self.tr("Holes"), self.tr("Cutting")])
+        self._table.verticalHeader().hide()
+        self._table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+        self._table.setSelectionMode(QTableWidget.SelectionMode.NoSelection)
+        self._table.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+        self._table.setShowGrid(False)
+        self._table.setAccessibleName(self.tr("Layers that will be written"))
+        header = self._table.horizontalHeader()
+        header.setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
+        header.setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
+        self.add(self._how, self._figures, self._table, self._report)
+        self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
+        self._write.setObjectName("primary")
+        self._write.clicked.connect(self.ask)
+        self.add(self._write)
+        self._result = label("", "done")
+        self._result.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+        self._result.hide()
+        self._open = button(self.tr("Open the folder"), "folder-open")
+        self._open.clicked.connect(lambda: QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._folder))))
+        self._open.hide()
+        self.add(self._result, self._open)
+        self.section(self.tr("Before you cut"))
+        self.add(
+            label(self.tr("Blade: keep fingers and hair away from the moving head and store blades covered."), "caution"),
+            label(self.tr("Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, "
+                          "and never leave a running laser alone: fire."), "caution"),
+            label(self.tr("Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin "
+                          "from heat."), "caution"),
+            label(self.tr("Your machine's manual, local rules and trained people come first."), "quiet"))
+        self.column.addStretch(1)
+
+    def _choose(self, key):
+        self._per_layer = key == "each"
+
+    def ask(self) -> None:
+        """Ask for the files to be written as chosen."""
+        if self._write.isEnabled():
+            self.write_wanted.emit(self._per_layer, self._report.isChecked())
+
+    def show_document(self, document) -> None:
+        self._result.hide()
+        self._open.hide()
+
+    def show_work(self, work) -> None:
+        unit = work.recipe.unit
+        self._write.setEnabled(bool(work.layers))
+        self._figures.show_values((
+            (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
+            (self.tr("Layering"), self.tr("stacked") if work.recipe.layering == "stacked" else self.tr("fitted")),
+            (self.tr("Nodes"), str(sum(x.outline.segments for x in work.layers))),
+        ))
+        self._table.setRowCount(len(work.layers))
+        for row, layer in enumerate(work.layers):
+            texts = (f"{row + 1}  {layer.plan.name}", str(layer.outline.pieces), str(layer.outline.holes),
+                     format_length(layer.cut_length_mm, unit, 0))
+            for column, text in enumerate(texts):
+                item = QTableWidgetItem(text)
+                item.setToolTip(layer.plan.name)
+                if column:
+                    item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+                else:
+                    item.setIcon(swatch(layer.plan.hex, 18))
+                self._table.setItem(row, column, item)
+        self._table.setFixedHeight(min(34 + 31 * max(len(work.layers), 1), 300))
+
+    def show_written(self, files) -> None:
+        names = ", ".join(f.name for f in files[:4]) + (self.tr(" and {0} more").format(len(files) - 4)
+                                                        if len(files) > 4 else "")
+        self._folder = files[0].parent
+        self._say(self.tr("Written: {0}").format(names), "done")
+        self._open.show()
+
+    def show_trouble(self, text: str) -> None:
+        self._say(text, "trouble")
+        self._open.hide()
+
+    def _say(self, text, kind):
+        self._result.setObjectName(kind)
+        self._result.style().unpolish(self._result)
+        self._result.style().polish(self._result)
+        self._result.setText(text)
+        self._result.show()

@@ -1,0 +1,53 @@
+"""Starts the application."""
+
+import logging
+import os
+import signal
+import sys
+from pathlib import Path
+
+from PySide6.QtCore import QTimer
+from PySide6.QtWidgets import QApplication
+
+from sketchloom.app import store, theme
+from sketchloom.app.window import Window
+from sketchloom.demo_works import put_demo_projects
+
+FIRST_DEMO = "lighthouse"
+
+
+def application() -> QApplication:
+    """The one application object, with its look."""
+    app = QApplication.instance() or QApplication(sys.argv[:1])
+    app.setApplicationName("Sketch Loom")
+    app.setOrganizationName("sketch-loom")
+    app.setDesktopFileName("sketch-loom")
+    theme.apply(app)
+    return app
+
+
+def run(files, demo: bool = False) -> int:
+    """Open a window on each file, or one on the demo; returns when the last is closed."""
+    logging.basicConfig(level=logging.WARNING, format="%(name)s: %(message)s")
+    app = application()
+    windows = [Window() for _ in files] or [Window()]
+    for window in windows:
+        window.show()
+    windows[0].offer_recovery()
+    for window, path in zip(windows, files):
+        window.session.open_path(Path(path).resolve() if os.path.exists(path) else path)
+    if demo:
+        windows[0].session.open_path(put_demo_projects(store.data_folder() / "demo")[FIRST_DEMO])
+    # lets Python see Ctrl+C in the terminal while Qt waits
+    signal.signal(signal.SIGINT, lambda *_: app.closeAllWindows())
+    heartbeat = QTimer(interval=250)
+    heartbeat.timeout.connect(lambda: None)
+    heartbeat.start()
+    return app.exec()
+
+
+def screenshots(folder: Path | None) -> int:
+    """Redraw the pictures of the main views from the demo works."""
+    from sketchloom.app.screenshots import take_all
+
+    return take_all(folder)

@@ -1,0 +1,134 @@
+"""The look: a quiet workroom. Linen panels, ink text, natural dyes, one font, one icon set."""
+
+from functools import lru_cache
+from importlib.resources import files
+
+from PySide6.QtCore import QByteArray, QSize, Qt
+from PySide6.QtGui import QColor, QFont, QFontDatabase, QIcon, QPainter, QPalette, QPixmap
+from PySide6.QtSvg import QSvgRenderer
+from PySide6.QtWidgets import QApplication
+
+LINEN, LINEN_DEEP, LINEN_LIGHT = "#efe8da", "#e2d8c4", "#f8f4ea"
+INK, INK_SOFT = "#26221d", "#5a5145"
+MADDER, WOAD, WELD, MOSS = "#9c3a30", "#2d5273", "#8a6412", "#41662f"
+LINE = "#bfb29a"
+GROUNDS = {"light": "#d9d5cd", "middle": "#8f8b84", "dark": "#33312e"}
+CENTRE = Qt.AlignmentFlag.AlignCenter
+_FAMILY = "Lato"
+
+_SHEET = f"""
+QWidget {{ color: {INK}; }}
+QMainWindow, #panel, #rail, #findings {{ background: {LINEN}; }}
+QLabel#heading {{ font-size: 17px; font-weight: bold; }}
+QLabel#section {{ font-weight: bold; color: {INK}; padding-top: 6px; qproperty-indent: 0; }}
+QLabel#heading, QLabel#quiet {{ qproperty-indent: 0; }}
+QLabel#quiet {{ color: {INK_SOFT}; }}
+QLabel#caution {{ background: {LINEN_LIGHT}; border-left: 4px solid {WELD}; padding: 7px 8px; }}
+QLabel#trouble {{ background: #f3ddd6; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
+QLabel#done {{ background: #e3ead6; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
+QToolTip {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; padding: 4px; }}
+QPushButton, QToolButton {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px;
+    padding: 5px 10px; min-height: 20px; }}
+QToolButton {{ padding: 4px; }}
+QPushButton:hover, QToolButton:hover {{ background: #ffffff; border-color: {WOAD}; }}
+QPushButton:pressed, QToolButton:pressed {{ background: {LINEN_DEEP}; }}
+QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; }}
+QPushButton:disabled, QToolButton:disabled {{ color: #7d7466; background: {LINEN}; }}
+QPushButton#primary {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; font-weight: bold; padding: 8px 14px; }}
+QPushButton#primary:hover {{ background: #3b658a; }}
+QPushButton#primary:disabled {{ background: #b9b5ab; color: #4d483f; border-color: #b9b5ab; }}
+QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QSpinBox:focus,
+QSlider:focus {{ border: 2px solid {WOAD}; }}
+QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {LINE}; border-radius: 3px;
+    padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: #ffffff; }}
+QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
+QComboBox::drop-down {{ border: 0; width: 24px; }}
+QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
+#fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; }}
+QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
+QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
+QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
+QListWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
+QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
+QScrollBar:vertical {{ background: transparent; width: 10px; }}
+QScrollBar::handle:vertical {{ background: {LINE}; border-radius: 4px; min-height: 30px; }}
+QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
+QSlider::groove:horizontal {{ height: 4px; background: {LINE}; border-radius: 2px; }}
+QSlider::handle:horizontal {{ background: {WOAD}; width: 16px; height: 16px; margin: -6px 0; border-radius: 8px; }}
+QMenu {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; }}
+QMenu::item {{ padding: 5px 22px; }}
+QMenu::item:selected {{ background: {WOAD}; color: #ffffff; }}
+QMenuBar {{ background: {LINEN_DEEP}; }}
+QMenuBar::item {{ padding: 4px 10px; background: transparent; }}
+QMenuBar::item:selected {{ background: {WOAD}; color: #ffffff; }}
+QProgressBar {{ background: {LINEN_DEEP}; border: 0; border-radius: 3px; height: 6px; }}
+QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
+#rail QToolButton {{ border: 0; border-radius: 6px; background: transparent; padding: 6px 2px; }}
+#rail QToolButton:hover {{ background: {LINEN_LIGHT}; }}
+#rail QToolButton:checked {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; }}
+#rail QToolButton:focus {{ border: 2px solid {WOAD}; }}
+#benchbar {{ background: {LINEN}; border-bottom: 1px solid {LINE}; }}
+#benchbar QToolButton {{ border: 1px solid transparent; background: transparent; }}
+#benchbar QToolButton:hover {{ border-color: {WOAD}; background: #ffffff; }}
+#benchbar QToolButton:checked {{ background: #c9d6df; border-color: {WOAD}; }}
+#benchbar QToolButton:focus {{ border: 2px solid {WOAD}; }}
+#notice_trouble {{ background: #f3ddd6; border-bottom: 1px solid {LINE}; border-left: 5px solid {MADDER}; }}
+#notice_done {{ background: #e3ead6; border-bottom: 1px solid {LINE}; border-left: 5px solid {MOSS}; }}
+#notice_ask {{ background: #dfe7ec; border-bottom: 1px solid {LINE}; border-left: 5px solid {WOAD}; }}
+#welcome {{ background: {LINEN_LIGHT}; }}
+#tile {{ background: #ffffff; }}
+#link {{ border: 0; background: transparent; color: {WOAD}; text-align: left; }}
+#link:hover {{ text-decoration: underline; }}
+#link:focus {{ border: 2px solid {WOAD}; }}
+#drop {{ background: rgba(45, 82, 115, 200); color: #ffffff; font-size: 24px; border: 3px dashed #ffffff; }}
+#findings {{ border-top: 1px solid {LINE}; }}
+#panel {{ border-left: 1px solid {LINE}; }}
+#rail {{ border-right: 1px solid {LINE}; }}
+"""
+
+
+def apply(app: QApplication) -> None:
+    """Give an application the shipped font, colours and sheet."""
+    for name in ("Lato-Regular.ttf", "Lato-Bold.ttf"):
+        QFontDatabase.addApplicationFontFromData(QByteArray(_data("fonts", name)))
+    font = QFont(_FAMILY)
+    font.setPixelSize(14)
+    app.setStyle("Fusion")
+    app.setFont(font)
+    palette = QPalette()
+    for role, colour in (
+        (QPalette.ColorRole.Window, LINEN), (QPalette.ColorRole.WindowText, INK), (QPalette.ColorRole.Base, "#ffffff"),
+        (QPalette.ColorRole.AlternateBase, LINEN_LIGHT), (QPalette.ColorRole.Text, INK),
+        (QPalette.ColorRole.Button, LINEN_LIGHT), (QPalette.ColorRole.ButtonText, INK),
+        (QPalette.ColorRole.Highlight, WOAD), (QPalette.ColorRole.HighlightedText, "#ffffff"),
+        (QPalette.ColorRole.PlaceholderText, INK_SOFT), (QPalette.ColorRole.ToolTipBase, LINEN_LIGHT),
+        (QPalette.ColorRole.ToolTipText, INK),
+    ):
+        palette.setColor(role, QColor(colour))
+    app.setPalette(palette)
+    arrow = str(files("sketchloom").joinpath("data", "icons", "chevron-down.svg")).replace("\\", "/")
+    app.setStyleSheet(_SHEET.replace("@ARROW@", arrow))
+    app.setWindowIcon(icon("stack-2", WOAD))
+
+
+def _data(*parts) -> bytes:
+    return files("sketchloom").joinpath("data", *parts).read_bytes()
+
+
+@lru_cache(maxsize=256)
+def icon(name: str, colour: str = INK, checked: str | None = None) -> QIcon:
+    """A shipped icon in one colour; ``checked`` for its colour on a pressed button."""
+    made = QIcon(_pixmap(name, colour))
+    if checked:
+        made.addPixmap(_pixmap(name, checked), QIcon.Mode.Normal, QIcon.State.On)
+    return made
+
+
+def _pixmap(name, colour, size=48):
+    text = _data("icons", f"{name}.svg").replace(b"currentColor", colour.encode())
+    pixmap = QPixmap(QSize(size, size))
+    pixmap.fill(Qt.GlobalColor.transparent)
+    painter = QPainter(pixmap)
+    QSvgRenderer(QByteArray(text)).render(painter)
+    painter.end()
+    return pixmap

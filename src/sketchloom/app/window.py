@@ -1,0 +1,455 @@
+"""The window: rail, bench, settings and findings around one session."""
+
+from pathlib import Path
+
+from PySide6.QtCore import QEvent, QSettings, Qt
+from PySide6.QtGui import QGuiApplication
+from PySide6.QtWidgets import (
+    QApplication, QFileDialog, QHBoxLayout, QLineEdit, QMainWindow, QMenu, QStackedWidget, QVBoxLayout, QWidget,
+)
+
+from sketchloom.app import actions as action_table
+from sketchloom.app import store, theme
+from sketchloom.app.bench import Bench
+from sketchloom.app.benchbar import BenchBar
+from sketchloom.app.findings_line import FindingsLine
+from sketchloom.app.help import HelpDialog
+from sketchloom.app.notice import Notices
+from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
+from sketchloom.app.session import Session, png_bytes
+from sketchloom.app.stages.layers import LayersPanel
+from sketchloom.app.stages.release import ReleasePanel
+from sketchloom.app.stages.source import SourcePanel
+from sketchloom.app.stages.trace import TracePanel
+from sketchloom.app.welcome import DropHint, Welcome
+from sketchloom.core.preflight.findings import STOP, WARN
+from sketchloom.demo_works import DEMOS, demo, put_demo_projects
+from sketchloom.opening import READABLE
+from sketchloom.project import SUFFIX
+
+SOURCE, TRACE, LAYERS, RELEASE = range(4)
+_PREFIXES = (("source.",), ("trace.",), ("layer.",), ("size.",))
+_GROUNDS = ("middle", "dark", "light")
+PANEL_WIDTH = 356
+
+
+class Window(QMainWindow):
+    """The main window."""
+
+    def __init__(self):
+        super().__init__()
+        self.setAcceptDrops(True)
+        self.setMinimumSize(980, 620)
+        self.resize(1280, 800)
+        self.session = Session(self)
+        self.stage = SOURCE
+        self._visited = {SOURCE}
+        self._mend_words = {
+            "source.small": self.tr("Use that width"), "source.shaded": self.tr("Use fewer colours"),
+            "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
+            "size.over_carrier": self.tr("Make it fit"),
+        }
+        self._build()
+        self._connect()
+        self._show_stage(SOURCE)
+        self._show_nothing()
+
+    # -- building ------------------------------------------------------------------------
+
+    def _build(self):
+        self.actions_by_name = action_table.build(self, self._handlers())
+        self._recent_menu, self._demo_menu = QMenu(self.tr("Open recent"), self), QMenu(self.tr("Open a demo"), self)
+        self._recent_menu.aboutToShow.connect(self._fill_recent)
+        for one in DEMOS:
+            self._demo_menu.addAction(one.title).triggered.connect(lambda _=False, k=one.key: self.open_demo(k))
+        action_table.fill_menus(self.menuBar(), self.actions_by_name,
+                                {"recent": self._recent_menu, "demo": self._demo_menu})
+        self.rail = Rail((
+            (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Layers"), "stack-2"),
+            (self.tr("Release"), "file-export")))
+        self.bar = BenchBar(self.actions_by_name)
+        self.notices = Notices()
+        self.bench, self.welcome = Bench(), Welcome(DEMOS)
+        self.middle = QStackedWidget()
+        self.middle.addWidget(self.welcome)
+        self.middle.addWidget(self.bench)
+        self.findings = FindingsLine()
+        self.panels = (SourcePanel(), TracePanel(), LayersPanel(), ReleasePanel())
+        self.settings = QStackedWidget()
+        self.settings.setObjectName("panel")
+        self.settings.setFixedWidth(PANEL_WIDTH)
+        for panel in self.panels:
+            self.settings.addWidget(panel)
+        self.drop_hint = DropHint(self)
+        self._arrange()
+
+    def _arrange(self):
+        centre = QVBoxLayout()
+        centre.setContentsMargins(0, 0, 0, 0)
+        centre.setSpacing(0)
+        for part in (self.notices, self.bar, self.middle):
+            centre.addWidget(part, 1 if part is self.middle else 0)
+        upper = QHBoxLayout()
+        upper.setContentsMargins(0, 0, 0, 0)
+        upper.setSpacing(0)
+        upper.addWidget(self.rail)
+        upper.addLayout(centre, 1)
+        upper.addWidget(self.settings)
+        whole = QVBoxLayout()
+        whole.setContentsMargins(0, 0, 0, 0)
+        whole.setSpacing(0)
+        whole.addLayout(upper, 1)
+        whole.addWidget(self.findings)
+        body = QWidget()
+        body.setLayout(whole)
+        self.setCentralWidget(body)
+
+    def _handlers(self):
+        return {
+            "open": self.ask_open, "paste": self.paste, "save": self.save, "save_as": self.ask_save_as,
+            "write": self._write_from_keys, "close": self.close,
+            "undo": lambda: self._with_document("undo"), "redo": lambda: self._with_document("redo"),
+            "zoom_in": lambda: self.bench.zoom(1.25), "zoom_out": lambda: self.bench.zoom(0.8),
+            "fit": lambda: self.bench.fit(), "true_size": lambda: self.bench.true_size(),
+            "curtain": lambda on: self._set_on_bench("curtain_on", on), "grid": lambda on: self._set_on_bench("grid", on),
+            "ground": self._next_ground, "units": self._switch_units, "again": lambda: self.session.evaluate(),
+            "findings": lambda: self.findings.toggle(), "help": self.show_help,
+        }
+
+    def _connect(self):
+        session, bench = self.session, self.bench
+        source, trace, layers, release = self.panels
+        self.rail.chosen.connect(self._show_stage)
+        session.opened.connect(self._show_opened)
+        session.changed.connect(self._show_document)
+        session.shown.connect(self._show_work)
+        session.busy.connect(self._show_busy)
+        session.trouble.connect(self._show_trouble)
+        session.saved.connect(lambda path: self._say("save", "done", self.tr("Saved: {0}").format(path)))
+        session.written.connect(release.show_written)
+        session.set_aside.connect(self._show_set_aside)
+        session.stopped.connect(self._show_stopped)
+        for panel in (source, trace, layers):
+            panel.change.connect(session.change)
+        source.open_wanted.connect(self.ask_open)
+        source.paste_wanted.connect(self.paste)
+        trace.pick_wanted.connect(bench.set_picking)
+        trace.show_small.connect(self._show_small)
+        layers.selected.connect(self._select_layer)
+        release.write_wanted.connect(self.ask_write)
+        bench.picked.connect(trace.take_colour)
+        bench.cancelled.connect(session.cancel)
+        bench.viewed.connect(self._show_zoom)
+        self.findings.go_to.connect(self.go_to)
+        self.findings.mend.connect(session.mend)
+        welcome = self.welcome
+        welcome.open_wanted.connect(self.ask_open)
+        welcome.paste_wanted.connect(self.paste)
+        welcome.file_wanted.connect(session.open_path)
+        welcome.demo_wanted.connect(self.open_demo)
+        QApplication.instance().installEventFilter(self)
+
+    # -- opening ---------------------------------------------------------------------------
+
+    def ask_open(self) -> None:
+        names = " ".join(f"*{s}" for s in READABLE)
+        path, _ = QFileDialog.getOpenFileName(self, self.tr("Open a picture or project"), self._last_folder(),
+                                              self.tr("Pictures and projects ({0})").format(names))
+        if path:
+            self.session.open_path(path)
+
+    def open_demo(self, key: str) -> None:
+        """Open the user's own copy of a demo project."""
+        try:
+            self.session.open_path(put_demo_projects(store.data_folder() / "demo")[demo(key).key])
+        except (OSError, ValueError) as error:
+            self._show_trouble("open", self.tr("The demo could not be copied: {0}").format(error))
+
+    def paste(self) -> None:
+        """Open what the clipboard holds: a picture, or a file."""
+        held = QGuiApplication.clipboard().mimeData()
+        files = [u.toLocalFile() for u in held.urls() if u.isLocalFile()]
+        if files:
+            self.session.open_path(files[0])
+        elif held.hasImage():
+            self.session.open_bytes(png_bytes(QGuiApplication.clipboard().image()), self.tr("pasted picture.png"))
+        else:
+            self._show_trouble("open", self.tr("The clipboard holds no picture. Copy one first."))
+
+    def offer_recovery(self) -> None:
+        """Offer works that were left unsaved."""
+        for found in store.left_behind()[:3]:
+            self._offer(found, self.tr("“{0}” was left unsaved the last time.").format(
+                found.path.stem if found.path else found.project.source_name))
+
+    def _offer(self, found, text):
+        topic = str(found.folder)
+        self._say(topic, "ask", text, (
+            (self.tr("Go on with it"), lambda: self.session.open_recovered(found)),
+            (self.tr("Discard"), lambda: store.discard(found.folder))))
+
+    def _show_set_aside(self, name, folder):
+        found = store.read_copy(folder) if folder else None
+        if found is not None:
+            self._offer(found, self.tr("Unsaved “{0}” was set aside and is kept.").format(name))
+
+    def dragEnterEvent(self, event):
+        if event.mimeData().hasUrls() or event.mimeData().hasImage():
+            event.acceptProposedAction()
+            self.drop_hint.setGeometry(self.middle.geometry().translated(self.middle.parentWidget().pos()))
+            self.drop_hint.show()
+            self.drop_hint.raise_()
+
+    def dragLeaveEvent(self, _):
+        self.drop_hint.hide()
+
+    def dropEvent(self, event):
+        self.drop_hint.hide()
+        files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        if files:
+            self.session.open_path(files[0])
+            event.acceptProposedAction()
+        elif event.mimeData().hasImage():
+            self.session.open_bytes(png_bytes(event.mimeData().imageData()), self.tr("dropped picture.png"))
+            event.acceptProposedAction()
+
+    # -- keeping and writing -----------------------------------------------------------------
+
+    def save(self) -> None:
+        document = self.session.document
+        if document is None:
+            return
+        if document.path is None:
+            self.ask_save_as()
+        else:
+            self.session.save(document.path)
+
+    def ask_save_as(self) -> None:
+        document = self.session.document
+        if document is None:
+            return
+        start = str(Path(self._last_folder()) / (document.name + SUFFIX))
+        path, _ = QFileDialog.getSaveFileName(self, self.tr("Save the project"), start,
+                                              self.tr("Sketch Loom projects (*{0})").format(SUFFIX))
+        if path:
+            self.session.save(path if path.endswith(SUFFIX) else path + SUFFIX)
+
+    def ask_write(self, per_layer: bool, with_report: bool) -> None:
+        name = self.session.document.name
+        if per_layer:
+            target = QFileDialog.getExistingDirectory(self, self.tr("Folder for one file per layer"), self._last_folder())
+        else:
+            target, _ = QFileDialog.getSaveFileName(self, self.tr("Write the cut file"),
+                                                    str(Path(self._last_folder()) / f"{name}.svg"),
+                                                    self.tr("Layered SVG (*.svg)"))
+            if target and not target.lower().endswith(".svg"):
+                target += ".svg"
+        if target:
+            QSettings().setValue("folder", str(Path(target).parent if not per_layer else target))
+            self.session.write(target, per_layer, with_report)
+
+    def _write_from_keys(self):
+        if self.session.document is not None:
+            self._show_stage(RELEASE)
+            self.panels[RELEASE].ask()
+
+    def closeEvent(self, event):
+        """Nothing is lost and nothing is asked: unsaved work is offered at the next start."""
+        QSettings().setValue("geometry", self.saveGeometry())
+        QApplication.instance().removeEventFilter(self)
+        self.session.close()
+        event.accept()
+
+    def _last_folder(self):
+        document = self.session.document
+        kept = QSettings().value("folder", "")
+        if document is not None and document.path is not None:
+            return str(document.path.parent)
+        return kept or str(Path.home())
+
+    # -- showing -----------------------------------------------------------------------------
+
+    def _show_stage(self, number):
+        self.stage = number
+        self._visited.add(number)
+        self.rail.choose(number)
+        self.settings.setCurrentIndex(number)
+        if number != TRACE:
+            self.bench.marks = ()
+            self.bench.set_picking(False)
+        self.bench.selected_key = None
+        if number == LAYERS:
+            self.panels[LAYERS].announce()
+        self.bench.update()
+        self._show_states()
+
+    def _show_nothing(self):
+        self.middle.setCurrentWidget(self.welcome)
+        self.settings.hide()
+        self.bar.hide()
+        self.findings.hide()
+        self.welcome.show_recent(store.recent_files())
+        for panel in self.panels:
+            panel.setEnabled(False)
+        self._enable()
+        self.setWindowTitle("Sketch Loom")
+
+    def _show_opened(self, document, image):
+        self.middle.setCurrentWidget(self.bench)
+        for part in (self.settings, self.bar, self.findings):
+            part.show()
+        self.bench.set_picture(document.picture, image)
+        self.notices.drop("open")
+        self.notices.drop("evaluate")
+        for panel in self.panels:
+            panel.setEnabled(True)
+        self.findings.show_findings((), {})
+        self.bench.setFocus()
+
+    def _show_document(self):
+        document = self.session.document
+        self.bench.unit = document.recipe.unit
+        self.notices.drop("evaluate")
+        self.notices.drop("stopped")
+        for panel in self.panels:
+            panel.show_document(document)
+        self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
+        self._enable()
+
+    def _show_work(self, shown):
+        self.bench.show_work(shown)
+        if shown.coarse:
+            return
+        for panel in self.panels:
+            panel.show_work(shown.work)
+        self.findings.show_findings(shown.work.findings, self._mend_words)
+        self._show_states()
+        self._show_small(self.panels[TRACE].shows_small())
+        self._enable()
+
+    def _show_states(self):
+        work = self.session.latest.work if self.session.latest is not None else None
+        for number, prefixes in enumerate(_PREFIXES):
+            found = [f for f in (work.findings if work else ()) if f.code.startswith(prefixes)]
+            count = sum(f.severity == WARN for f in found)
+            if work is None or number not in self._visited:
+                state = UNTOUCHED
+            elif any(f.severity == STOP for f in found) or (number == RELEASE and not work.layers):
+                state = BLOCKED
+            else:
+                state = ATTENTION if count else FINE
+            self.rail.buttons[number].set_state(state, count)
+
+    def _show_busy(self, text):
+        self.bench.set_busy(text)
+        self.welcome.show_busy(text)
+
+    def _show_trouble(self, topic, text):
+        if topic == "write":
+            self._show_stage(RELEASE)
+            self.panels[RELEASE].show_trouble(text)
+        else:
+            self._say(topic, "trouble", text)
+
+    def _show_stopped(self):
+        self._say("stopped", "ask", self.tr("Stopped. The bench shows the result before this change."),
+                  ((self.tr("Trace again"), self.session.evaluate),))
+
+    def _say(self, topic, kind, text, actions=()):
+        self.notices.say(topic, kind, text, actions)
+
+    def _show_small(self, on):
+        work = self.session.work
+        if on and work is not None:
+            scale = work.mm_per_px
+            self.bench.marks = tuple((x * scale, y * scale, (area / 3.1416) ** 0.5 * scale)
+                                     for x, y, area in work.segmentation.dropped.tolist())
+        else:
+            self.bench.marks = ()
+        self.bench.update()
+
+    def _show_zoom(self):
+        screen = self.bench.screen()
+        true_scale = max(screen.physicalDotsPerInch() if screen else 96.0, 30.0) / 25.4
+        self.bar.show_zoom(self.bench.view.scale / true_scale)
+
+    def go_to(self, finding) -> None:
+        """Bring a finding's place and stage into view."""
+        stage = next((n for n, p in enumerate(_PREFIXES) if finding.code.startswith(p)), self.stage)
+        self._show_stage(stage)
+        work = self.session.work
+        if work is not None and finding.x_px is not None:
+            self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
+
+    def _select_layer(self, key):
+        self.bench.selected_key = key if self.stage == LAYERS else None
+        self.bench.update()
+
+    def _enable(self):
+        document = self.session.document
+        on = document is not None
+        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "curtain", "grid", "ground",
+                     "units", "again"):
+            self.actions_by_name[name].setEnabled(on)
+        for name in ("undo", "redo"):
+            what = getattr(document, f"{name}_text")() if on else None
+            action = self.actions_by_name[name]
+            action.setEnabled(what is not None)
+            word = self.tr("Undo") if name == "undo" else self.tr("Redo")
+            action.setText(f"{word}: {what}" if what else word)
+        curtain = self.actions_by_name["curtain"]
+        curtain.blockSignals(True)
+        curtain.setChecked(self.bench.curtain_on)
+        curtain.blockSignals(False)
+
+    # -- small handlers ------------------------------------------------------------------------
+
+    def _with_document(self, verb):
+        if self.session.document is not None:
+            getattr(self.session.document, verb)()
+
+    def _set_on_bench(self, name, on):
+        setattr(self.bench, name, on)
+        self.bench.update()
+
+    def _next_ground(self):
+        self.bench.ground = _GROUNDS[(_GROUNDS.index(self.bench.ground) + 1) % len(_GROUNDS)]
+        self.bench.update()
+
+    def _switch_units(self):
+        if self.session.document is not None:
+            self.panels[SOURCE].switch_unit()
+
+    def _fill_recent(self):
+        self._recent_menu.clear()
+        for path in store.recent_files():
+            self._recent_menu.addAction(f"{path.name}   {path.parent}").triggered.connect(
+                lambda _=False, p=path: self.session.open_path(p))
+        if self._recent_menu.isEmpty():
+            self._recent_menu.addAction(self.tr("Nothing yet")).setEnabled(False)
+
+    def show_help(self) -> None:
+        HelpDialog(self).show()
+
+    def eventFilter(self, watched, event):
+        """O held down shows the source alone, wherever the focus is."""
+        kind = event.type()
+        if kind in (QEvent.Type.KeyPress, QEvent.Type.KeyRelease) and event.key() == Qt.Key.Key_O \
+                and not event.modifiers() and self.isActiveWindow() \
+                and not isinstance(QApplication.focusWidget(), QLineEdit):
+            if not event.isAutoRepeat() and not self.bench.picking:
+                self.bench.source_only = kind == QEvent.Type.KeyPress
+                self.bench.update()
+            return True
+        return super().eventFilter(watched, event)
+
+    def keyPressEvent(self, event):
+        if event.key() == Qt.Key.Key_Escape:
+            if self.bench.picking:
+                self.panels[TRACE].stop_picking()
+            elif self.session.background.busy or self.bench.is_busy:
+                self.session.cancel()
+            else:
+                self.bench.point_at(None)
+        else:
+            super().keyPressEvent(event)

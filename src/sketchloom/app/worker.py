@@ -1,0 +1,147 @@
+"""Evaluates recipes away from the window: the latest request wins, older answers are dropped."""
+
+import logging
+import threading
+from dataclasses import dataclass
+
+from PySide6.QtCore import QObject, Signal
+from PySide6.QtGui import QPainterPath
+
+from sketchloom.app.paths import qt_path
+from sketchloom.core.errors import AppError, Cancelled
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.pipeline import Pipeline, Work, segmentation_settings
+from sketchloom.recipe import Recipe
+
+COARSE_PX = 360
+_log = logging.getLogger(__name__)
+
+
+@dataclass(frozen=True, slots=True)
+class Request:
+    """One evaluation wanted."""
+
+    number: int
+    picture: Picture
+    recipe: Recipe
+
+
+@dataclass(frozen=True, eq=False)
+class Shown:
+    """A finished work with its paths in mm, layer by layer.
+
+    ``coarse``: from a reduced picture, without ``index``, which tells what lies where.
+    """
+
+    number: int
+    work: Work
+    paths: tuple[QPainterPath, ...]
+    coarse: bool
+    index: RegionIndex | None
+
+
+class Evaluator(QObject):
+    """A worker thread with room for one waiting request."""
+
+    ready = Signal(object)
+    failed = Signal(int, str)
+    progressed = Signal(int, int, str)
+    idle = Signal()
+
+    def __init__(self, parent=None):
+        super().__init__(parent)
+        self._condition = threading.Condition()
+        self._waiting: Request | None = None
+        self._number = 0
+        self._stopped_at = 0
+        self._ending = False
+        self._exact, self._coarse = Pipeline(), Pipeline()
+        self._last_settings = None
+        self._thread = threading.Thread(target=self._run, name="evaluator", daemon=True)
+        self._thread.start()
+
+    def request(self, picture: Picture, recipe: Recipe) -> int:
+        """Ask for an evaluation; whatever runs for an older request is stopped."""
+        with self._condition:
+            self._number += 1
+            self._waiting = Request(self._number, picture, recipe)
+            self._condition.notify()
+            return self._number
+
+    def cancel(self) -> None:
+        """Stop what runs and forget what waits."""
+        with self._condition:
+            self._waiting = None
+            self._stopped_at = self._number
+
+    def close(self) -> None:
+        """End the thread and wait for it."""
+        with self._condition:
+            self._ending = True
+            self._waiting = None
+            self._stopped_at = self._number
+            self._condition.notify()
+        self._thread.join(10)
+
+    def is_current(self, number: int) -> bool:
+        return number == self._number
+
+    def _run(self):
+        while True:
+            with self._condition:
+                while self._waiting is None and not self._ending:
+                    self._condition.wait()
+                if self._ending:
+                    return
+                request, self._waiting = self._waiting, None
+            try:
+                self._evaluate(request)
+            except Cancelled:
+                _log.debug("request %d was overtaken", request.number)
+            except AppError as error:
+                self.failed.emit(request.number, str(error))
+            except MemoryError:
+                self.failed.emit(request.number, "There is not enough memory for this picture. Use a smaller copy.")
+            except Exception:
+                _log.exception("evaluation failed")
+                self.failed.emit(request.number, "Something went wrong inside the program; the work itself is safe. "
+                                 "Undo the last change and try another setting.")
+            with self._condition:
+                if self._waiting is None and not self._ending:
+                    self.idle.emit()
+
+    def _evaluate(self, request):
+        watch = _Watch(self, request.number)
+        settings = (id(request.picture), *segmentation_settings(request.recipe))
+        large = max(request.picture.width, request.picture.height) > COARSE_PX * 1.5
+        if large and settings != self._last_settings:
+            # the key must say that the exact result is still to come, should this be overtaken
+            self._last_settings = None
+            reduced = self._coarse.keep(("reduced", id(request.picture)),
+                                        lambda: (request.picture, request.picture.reduced(COARSE_PX)))[1]
+            recipe = self._exact.for_reduced(request.picture, request.recipe)
+            work = self._coarse.evaluate(reduced, recipe, progress=watch, with_widths=False)
+            self._emit(request, work, coarse=True)
+        work = self._exact.evaluate(request.picture, request.recipe, progress=watch)
+        self._last_settings = settings
+        self._emit(request, work, coarse=False)
+
+    def _emit(self, request, work, coarse):
+        paths = tuple(qt_path(layer.outline, work.mm_per_px) for layer in work.layers)
+        index = None if coarse else self._exact.keep(
+            ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
+        if self.is_current(request.number):
+            self.ready.emit(Shown(request.number, work, paths, coarse, index))
+
+
+class _Watch:
+    """Progress that ends an overtaken evaluation."""
+
+    def __init__(self, evaluator, number):
+        self.evaluator, self.number = evaluator, number
+
+    def step(self, done, total, label):
+        if self.number != self.evaluator._number or self.number <= self.evaluator._stopped_at:
+            raise Cancelled("A newer change replaced this one.")
+        self.evaluator.progressed.emit(done, total, label)

@@ -1,0 +1,48 @@
+"""Findings that the program can mend: the recipe that no longer has them."""
+
+from dataclasses import replace
+
+from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.preflight.rules import CARRIER_MM
+from sketchloom.pipeline import Work
+from sketchloom.recipe import MIN_SIZE_MM, Recipe
+
+MENDABLE = ("source.small", "source.shaded", "trace.colour_unused", "layer.empty", "size.over_carrier")
+_FEWER_COLOURS = 6
+
+
+def mended(finding: Finding, work: Work) -> Recipe | None:
+    """The recipe with a finding mended, None when there is nothing to change."""
+    recipe = work.recipe
+    match finding.code:
+        case "source.small":
+            changed = _with_width(work, work.picture.width / COMFORTABLE_PX_PER_MM)
+        case "source.shaded":
+            count = min(_FEWER_COLOURS, max(2, len(work.segmentation.entries) - 1))
+            changed = replace(recipe, reading="colour", colours=count, palette=None)
+        case "trace.colour_unused":
+            used = {int(label) for label in work.traced.planar.face_label}
+            kept = tuple(e for i, e in enumerate(work.segmentation.entries) if i in used)
+            changed = replace(recipe, palette=kept, colours=None) if kept else recipe
+        case "layer.empty":
+            changed = replace(recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in recipe.layers))
+        case "size.over_carrier":
+            changed = _with_width(work, work.size_mm[0] * CARRIER_MM / max(_extent_mm(work)))
+        case _:
+            changed = recipe
+    return None if changed == recipe else changed
+
+
+def _with_width(work, width_mm):
+    return replace(work.recipe, size_mm=max(round(width_mm - 0.05, 1), MIN_SIZE_MM), size_side="width")
+
+
+def _extent_mm(work):
+    """Width and height of the largest layer; the base holds all others in a stack."""
+    widest = highest = 0.0
+    for layer in work.layers:
+        ends = layer.outline.controls[:, [0, 3]].reshape(-1, 2)
+        size = (ends.max(0) - ends.min(0)) * work.mm_per_px
+        widest, highest = max(widest, float(size[0])), max(highest, float(size[1]))
+    return widest, highest
