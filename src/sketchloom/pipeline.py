@@ -108,15 +108,16 @@ class Pipeline:
     def __init__(self):
         self._kept: OrderedDict = OrderedDict()
 
-    def evaluate(self, picture: Picture, recipe: Recipe, *, progress=QUIET, with_widths: bool = True) -> Work:
+    def evaluate(self, picture: Picture, recipe: Recipe, *, progress=QUIET, rough: bool = False) -> Work:
         """Run what the recipe needs and was not run before.
+
+        ``rough`` leaves the boundaries as they were found, unfitted, and the widths unmeasured.
 
         Raises
         ------
         Cancelled : the caller asked to stop between two stages.
         """
-        run = _Run(self, picture, recipe, progress)
-        return run.work(with_widths)
+        return _Run(self, picture, recipe, progress, rough).work()
 
     def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
         """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
@@ -143,7 +144,8 @@ class _Run:
 
     STAGES = ("prepare", "segment", "planar", "curves", "layers")
 
-    def __init__(self, pipeline, picture, recipe, progress):
+    def __init__(self, pipeline, picture, recipe, progress, rough):
+        self.rough = rough
         self.keep, self.picture, self.recipe, self.progress = pipeline.keep, picture, recipe, progress
         self.source = _digest(picture)
         self.mm_per_px = mm_per_pixel(recipe, picture)
@@ -153,7 +155,7 @@ class _Run:
         self.progress.step(self.STAGES.index(name), len(self.STAGES), label)
         return _Timer(self.timings, name)
 
-    def work(self, with_widths):
+    def work(self):
         recipe, picture = self.recipe, self.picture
         with self._stage("prepare", "Judging the picture"):
             fit = self.keep(("fitness", self.source), lambda: fitness.measure(picture))
@@ -163,7 +165,7 @@ class _Run:
             segmentation, key = self._segment(reading, tree)
         traced = self._trace(reading, segmentation, key)
         with self._stage("layers", "Cutting layers"):
-            result = self._layers(segmentation, traced, key, with_widths)
+            result = self._layers(segmentation, traced, key)
         ground, depth, plans, layers, proposed, length = result
         found = fitness.judge(fit, picture, self.mm_per_px) + rules.check_layers(
             layers, segmentation.dropped, segmentation.entries, np.bincount(
@@ -238,9 +240,12 @@ class _Run:
             planar, lines = self.keep(("planar", key), lambda: self._map(reading, segmentation))
         with self._stage("curves", "Fitting curves"):
             def make():
-                curves = trace_arcs.fit_arcs(planar, lines, progress=_Within(self.progress, 3, len(self.STAGES)))
+                if self.rough:
+                    curves = trace_arcs.chords(lines)
+                else:
+                    curves = trace_arcs.fit_arcs(planar, lines, progress=_Within(self.progress, 3, len(self.STAGES)))
                 return Traced(planar, curves, arc_lengths(curves))
-            return self.keep(("curves", key), make)
+            return self.keep(("curves", key, self.rough), make)
 
     def _map(self, reading, segmentation):
         planar = build_map(segmentation.labels)
@@ -256,7 +261,7 @@ class _Run:
 
     # -- layers ----------------------------------------------------------------------
 
-    def _layers(self, segmentation, traced, key, with_widths):
+    def _layers(self, segmentation, traced, key):
         recipe, planar = self.recipe, traced.planar
         ground_label = None if recipe.ground == "keep" and self.picture.alpha is None else segmentation.ground_label
         everywhere = self._everywhere(segmentation)
@@ -274,9 +279,9 @@ class _Run:
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
-        layer_key = ("layers", key, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, with_widths)
+        layer_key = ("layers", key, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, self.rough)
         layers = self.keep(layer_key, lambda: layering.cut_layers(
-            planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=with_widths))
+            planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=not self.rough))
         length = order.stacked_length(boundary, chosen) * self.mm_per_px
         return ground, depth, plans, layers, proposed, length
 

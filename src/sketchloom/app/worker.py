@@ -14,7 +14,7 @@ from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.pipeline import Pipeline, Work, segmentation_settings
 from sketchloom.recipe import Recipe
 
-COARSE_PX = 360
+COARSE_PX = 300
 _log = logging.getLogger(__name__)
 
 
@@ -121,7 +121,7 @@ class Evaluator(QObject):
             reduced = self._coarse.keep(("reduced", id(request.picture)),
                                         lambda: (request.picture, request.picture.reduced(COARSE_PX)))[1]
             recipe = self._exact.for_reduced(request.picture, request.recipe)
-            work = self._coarse.evaluate(reduced, recipe, progress=watch, with_widths=False)
+            work = self._coarse.evaluate(reduced, recipe, progress=watch, rough=True)
             self._emit(request, work, coarse=True)
         work = self._exact.evaluate(request.picture, request.recipe, progress=watch)
         self._last_settings = settings

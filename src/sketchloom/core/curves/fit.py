@@ -5,17 +5,11 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core import ragged
-from sketchloom.core.curves.curveset import evaluate, line_controls
+from sketchloom.core.curves.curveset import line_controls
+from sketchloom.core.curves.least_squares import averaged, fit_runs, misses
 from sketchloom.core.errors import GeometryError
 from sketchloom.core.progress import QUIET
 
-_REPARAMETRISE = 4
-_RUN = 7
-"""Points over which a distance is averaged: renderers count coverage in coarse steps and
-scanners add grain, both of which change from point to point; a curve that misses its
-outline misses it for a while."""
-_SINGLE_POINT = 3.5
-"""A single point may lie this many tolerances away."""
 _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
 _STRAIGHT_KINK = np.cos(np.radians(4.0))
@@ -134,37 +128,12 @@ def _fit_level(points, spans, tolerance):
         return controls, straight, error, worst
     inside, starts = ragged.take(starts, bent)
     xy, index = xy[inside], index[inside]
-    controls[bent], parameter = _least_squares(xy, starts, spans.pick(bent), begin[bent], end[bent])
-    run = ragged.owner(starts)
-    gap = xy - evaluate(controls[bent][run], parameter)
-    along = _heading(controls[bent][run], parameter)
-    across = gap[:, 0] * along[:, 1] - gap[:, 1] * along[:, 0]
-    miss = _miss(across, np.hypot(gap[:, 0], gap[:, 1]), starts)
-    error[bent] = ragged.reduce_pieces(np.maximum, miss, starts)
-    at_worst = miss >= error[bent][run]
-    worst[bent] = ragged.reduce_pieces(np.minimum, np.where(at_worst, index, len(points)), starts, empty=0)
+    controls[bent], parameter = fit_runs(xy, starts, spans.leave[bent], spans.arrive[bent])
+    miss = misses(controls[bent], xy, parameter, starts)
+    error[bent] = np.maximum.reduceat(miss, starts[:-1])
+    at_worst = miss >= np.repeat(error[bent], np.diff(starts))
+    worst[bent] = np.minimum.reduceat(np.where(at_worst, index, len(points)), starts[:-1])
     return controls, straight, error, worst
-
-
-def _miss(across, distance, starts):
-    """How far the curve misses at each point: the mean of a run, or a share of a lone distance."""
-    run = ragged.owner(starts)
-    half = _RUN // 2
-    reach = np.minimum(half, np.minimum(np.arange(len(run)) - starts[run], starts[run + 1] - 1 - np.arange(len(run))))
-    total = np.concatenate([[0.0], np.cumsum(across)])
-    at = np.arange(len(run))
-    mean = (total[at + reach + 1] - total[at - reach]) / (2 * reach + 1)
-    # near the ends the run is short and says no more than a single point does
-    weight = (2 * reach + 1) / _RUN
-    return np.maximum(np.abs(mean) * weight, distance / _SINGLE_POINT)
-
-
-def _heading(controls, t):
-    """Unit direction of cubics at their parameters."""
-    legs = np.diff(controls, axis=1)
-    s = 1.0 - t
-    first = (s * s)[:, None] * legs[:, 0] + (2 * s * t)[:, None] * legs[:, 1] + (t * t)[:, None] * legs[:, 2]
-    return _unit(first, controls[:, 3] - controls[:, 0])
 
 
 def _straight(xy, starts, run, spans, begin, end, tolerance):
@@ -175,61 +144,11 @@ def _straight(xy, starts, run, spans, begin, end, tolerance):
     across = away[:, 0] * unit[run, 1] - away[:, 1] * unit[run, 0]
     along = (away * unit[run]).sum(1)
     beyond = np.maximum(np.maximum(-along, along - length[run]), 0)
-    miss = ragged.reduce_pieces(np.maximum, _miss(across, np.hypot(across, beyond), starts), starts)
+    miss = ragged.reduce_pieces(np.maximum, averaged(across, np.hypot(across, beyond), starts), starts)
     kink_first = spans.smooth_first & ((unit * spans.leave).sum(1) < _STRAIGHT_KINK)
     kink_last = spans.smooth_last & ((-unit * spans.arrive).sum(1) < _STRAIGHT_KINK)
     short = spans.last - spans.first == 1
     return short | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
-
-
-def _least_squares(xy, starts, spans, begin, end):
-    """Handles along the end tangents that fit best; parameters by Newton's rule."""
-    run = ragged.owner(starts)
-    step = np.hypot(*np.diff(xy, axis=0, prepend=xy[:1]).T)
-    step[starts[:-1]] = 0.0
-    travelled = np.cumsum(step)
-    travelled -= travelled[starts[:-1]][run]
-    length = np.maximum(travelled[starts[1:] - 1], 1e-12)
-    t = travelled / length[run]
-    for _ in range(_REPARAMETRISE):
-        controls = _handles(xy, t, starts, run, spans, begin, end, length)
-        t = _newton(controls[run], xy, t)
-    return _handles(xy, t, starts, run, spans, begin, end, length), t
-
-
-def _handles(xy, t, starts, run, spans, begin, end, length):
-    s = 1.0 - t
-    b1, b2 = 3 * s * s * t, 3 * s * t * t
-    fixed = (s * s * s + b1)[:, None] * begin[run] + (b2 + t * t * t)[:, None] * end[run]
-    rest = xy - fixed
-    leave, arrive = spans.leave[run], spans.arrive[run]
-    total = lambda v: ragged.reduce_pieces(np.add, v, starts)  # noqa: E731
-    c11, c22 = total(b1 * b1), total(b2 * b2)
-    c12 = total(b1 * b2) * (spans.leave * spans.arrive).sum(1)
-    x1 = total(b1 * (rest * leave).sum(1))
-    x2 = total(b2 * (rest * arrive).sum(1))
-    det = c11 * c22 - c12 * c12
-    safe = np.where(det > 1e-9 * c11 * c22, det, 1.0)
-    alpha, beta = (x1 * c22 - x2 * c12) / safe, (x2 * c11 - x1 * c12) / safe
-    chord = np.hypot(*(end - begin).T)
-    low, high = 0.02 * chord, length
-    wrong = (det <= 1e-9 * c11 * c22) | (alpha < low) | (beta < low) | (alpha > high) | (beta > high)
-    alpha = np.where(wrong, length / 3.0, alpha)
-    beta = np.where(wrong, length / 3.0, beta)
-    return np.stack([begin, begin + alpha[:, None] * spans.leave, end + beta[:, None] * spans.arrive, end], axis=1)
-
-
-def _newton(controls, xy, t):
-    """One step of Newton's rule towards the foot of each point on its curve."""
-    legs = np.diff(controls, axis=1) * 3.0
-    bends = np.diff(legs, axis=1) * 2.0
-    s = 1.0 - t
-    gap = evaluate(controls, t) - xy
-    first = (s * s)[:, None] * legs[:, 0] + (2 * s * t)[:, None] * legs[:, 1] + (t * t)[:, None] * legs[:, 2]
-    second = s[:, None] * bends[:, 0] + t[:, None] * bends[:, 1]
-    slope = (first * first).sum(1) + (gap * second).sum(1)
-    move = (gap * first).sum(1) / np.where(slope > 1e-9, slope, np.inf)
-    return np.clip(t - np.clip(move, -0.1, 0.1), 0.0, 1.0)
 
 
 def _split(points, spans, worst):

@@ -4,7 +4,7 @@ import numpy as np
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.corners import find_corners
-from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -53,6 +53,17 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     fitted = fit_spans(points, spans, tolerance_px, progress=progress)
     arc_of = np.searchsorted(starts, fitted.spans.first, side="right") - 1
     return CurveSet(fitted.controls, fitted.straight, np.searchsorted(arc_of, np.arange(len(starts))))
+
+
+def chords(lines: Polylines) -> CurveSet:
+    """The polylines themselves as straight segments: no fitting, for a quick look."""
+    lengths = np.diff(lines.starts)
+    segments = ragged.lengths_to_starts(np.where(lines.closed, lengths, np.maximum(lengths - 1, 0)))
+    arc = ragged.owner(segments)
+    local = np.arange(segments[-1]) - segments[arc]
+    begin = lines.xy[lines.starts[arc] + local]
+    end = lines.xy[lines.starts[arc] + (local + 1) % np.maximum(lengths, 1)[arc]]
+    return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), segments)
 
 
 def _with_breaks(lines):

@@ -39,10 +39,11 @@ class Widths:
         return float(self.width.min()) if len(self.width) else None
 
 
-def local_widths(outline: Outline, limit_px: float, spacing_px: float = 0.5) -> Widths:
+def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> Widths:
     """Measure the width of a shape wherever it is under ``limit_px``.
 
     A compact piece without facing sides (a dot) is measured by its largest inner ball.
+    Feet lie at samples, so a width w reads at most ``hypot(w, spacing / 2)``.
     """
     xy, normal, ring, place = _samples(outline, spacing_px)
     if len(xy) == 0:
@@ -56,7 +57,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 0.5) -> 
     np.maximum.at(round_way, ring, place)
     way = np.abs(place - place[other])
     way = np.where(ring == ring[other], np.minimum(way, round_way[ring] - way), np.inf)
-    facing = (radius < 0.4999 * limit_px) & (chord >= _OPPOSITE * radius) & (way > _TIP * width)
+    facing = (radius < 0.4999 * limit_px) & (chord >= _OPPOSITE * radius) & (way > _TIP * width + 6 * spacing_px)
     widest = np.zeros(rings)
     np.maximum.at(widest, ring, width)
     has = np.zeros(rings, bool)
@@ -96,7 +97,7 @@ def _shrink(xy, normal, largest):
     open_ = np.arange(len(xy))
     for _ in range(_ROUNDS):
         centre = xy[open_] + radius[open_, None] * normal[open_]
-        distance, near = tree.query(centre)
+        distance, near = tree.query(centre, workers=-1)
         gap = xy[near] - xy[open_]
         depth = (gap * normal[open_]).sum(1)
         inside = (distance < radius[open_] * (1 - 1e-6)) & (depth > 1e-9)

@@ -21,7 +21,7 @@ _SEED_DELTA = 2.3
 _SAME_COST = 2.0
 _LEAST_SHARE = 0.0004
 _THIN_DELTA = 14.0
-_SAMPLE = 60_000
+_SAMPLE = 20_000
 
 
 @dataclass(frozen=True, slots=True, eq=False)

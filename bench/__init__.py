@@ -1,0 +1,1 @@
+"""Benchmarks: speed, memory and exactness (``speed``), and closeness to drawn truth (``quality``)."""

@@ -1,0 +1,142 @@
+"""Exactness on a circle, speed and memory of the main job, in the command and in the window."""
+
+import json
+import os
+import subprocess
+import sys
+import tempfile
+from pathlib import Path
+
+import numpy as np
+from PIL import Image
+
+from bench import drawing
+from bench.table import Row
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.planar import subpixel
+from sketchloom.core.planar.planar_map import build_map
+from sketchloom.core.segment import tone
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+
+_SOURCES = Path(__file__).resolve().parents[1]
+
+
+def rows() -> list[Row]:
+    return [*_circle(), *_command(), *_window(), *_memory()]
+
+
+def _circle():
+    rms, worst, cubics = [], [], []
+    for x, y in ((128.0, 128.0), (128.31, 127.77), (128.5, 128.12)):
+        grey = drawing.circle(256, 100.0, x, y)
+        labels = tone.ink_labels(grey, 127)
+        planar = build_map(labels)
+        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(grey, labels))
+        points = subpixel.boundary_points(planar, grey[..., None], levels)
+        rms.append(np.sqrt(np.mean((np.hypot(*(points.xy - (x, y)).T) - 100.0) ** 2)))
+        picture = Picture(frozen_array(np.repeat(grey[..., None], 3, 2)))
+        work = Pipeline().evaluate(picture, Recipe(reading="tone", size_mm=100.0, smallest_mm=0.5))
+        outline = work.layers[0].outline
+        dense = evaluate(outline.controls[:, None], np.linspace(0, 1, 65)[None])
+        worst.append(np.abs(np.hypot(*np.moveaxis(dense - (x, y), -1, 0)) - 100.0).max())
+        cubics.append(outline.segments)
+    return [Row("points of a circle of radius 100 px before fitting, RMS", max(rms), 0.05, "px", "worst of 3 places"),
+            Row("the same circle after fitting, worst distance", max(worst), 0.06, "px"),
+            Row("cubics of the fitted circle", max(cubics), 8, "")]
+
+
+def _environment():
+    return {**os.environ, "PYTHONPATH": str(_SOURCES / "src"), "QT_QPA_PLATFORM": "offscreen"}
+
+
+def _run(words):
+    """Report of one headless trace in a process of its own, and how long the process took."""
+    with tempfile.TemporaryDirectory() as folder:
+        report = Path(folder) / "report.json"
+        code = ("import subprocess, sys, time; begin = time.perf_counter(); "
+                "subprocess.run(sys.argv[1:], check=True); print(time.perf_counter() - begin)")
+        command = [sys.executable, "-m", "sketchloom", "trace", *words, "--out", str(Path(folder) / "out.svg"),
+                   "--report", str(report), "--quiet"]
+        took = float(subprocess.run([sys.executable, "-c", code, *command], env=_environment(), check=True,
+                                    capture_output=True, text=True).stdout)
+        return json.loads(report.read_text()), took
+
+
+def _picture(folder, pixels):
+    path = Path(folder) / "picture.png"
+    Image.fromarray(pixels).save(path)
+    return path
+
+
+def _command():
+    with tempfile.TemporaryDirectory() as folder:
+        path = _picture(folder, drawing.flat_picture(1024, 1024, 6, 40))
+        took = min(_run([str(path)])[1] for _ in range(3))
+    return [Row("trace of a 1024 px six-colour picture, start to exit", took, 3.0, "s", "best of 3")]
+
+
+def _memory():
+    with tempfile.TemporaryDirectory() as folder:
+        path = _picture(folder, drawing.flat_picture(4000, 3000, 8, 120))
+        report, took = _run([str(path), "--colours", "8"])
+    peak = report["peak_memory_mb"] / 1024
+    return [Row("memory for 12 megapixels, 8 colours", peak, 2.0, "GB", f"whole command {took:.1f} s")]
+
+
+_IN_WINDOW = """
+import json, sys, time
+begin = time.perf_counter()
+from sketchloom.app import start
+from sketchloom.app.window import Window
+from dataclasses import replace
+from PySide6.QtCore import QEventLoop
+app = start.application()
+window = Window()
+window.show()
+window.session.open_path(sys.argv[1])
+loop = QEventLoop()
+window.session.shown.connect(loop.quit)
+def until(done):
+    while not done():
+        loop.exec()  # sleeps, as a window at rest does
+until(lambda: window.session.work is not None)
+app.processEvents()
+usable = time.perf_counter() - begin
+session = window.session
+coarse, exact = [], []
+for count in (5, 4, 6, 3, 5, 6, 4):
+    seen = {}
+    def note(shown):
+        seen.setdefault("coarse" if shown.coarse else "exact", time.perf_counter())
+    session.shown.connect(note)
+    t = time.perf_counter()
+    session.change(replace(session.document.recipe, reading="colour", colours=count, palette=None), "colours")
+    until(lambda: "exact" in seen)
+    session.shown.disconnect(note)
+    coarse.append(seen.get("coarse", seen["exact"]) - t)
+    exact.append(seen["exact"] - t)
+coarse.sort(); exact.sort()
+print(json.dumps([usable, coarse[len(coarse) // 2], exact[len(exact) // 2]]))
+session.document.drop_recovery()
+window.close()
+"""
+
+
+def _window():
+    with tempfile.TemporaryDirectory() as folder:
+        environment = {**_environment(), "XDG_DATA_HOME": folder, "XDG_CONFIG_HOME": folder}
+        demo = _SOURCES / "src" / "sketchloom" / "data" / "demo" / "lighthouse-badge.png"
+        six = _picture(folder, drawing.flat_picture(1024, 1024, 6, 40))
+        usable = _measure([str(demo)], environment)[0]
+        _, coarse, exact = _measure([str(six)], environment)
+    return [Row("window usable after start with the demo picture", usable, 3.0, "s", "offscreen, to the exact result"),
+            Row("colour count changed in the window, to the coarse result", coarse, 0.1, "s", "median of 7"),
+            Row("the same, to the exact result", exact, 0.5, "s", "median of 7")]
+
+
+def _measure(words, environment):
+    done = subprocess.run([sys.executable, "-c", _IN_WINDOW, *words], env=environment, check=True,
+                          capture_output=True, text=True)
+    return json.loads(done.stdout.splitlines()[-1])
