@@ -86,14 +86,27 @@ def chain_order(successor) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
     return walk.astype(np.intp), np.append(begins, n), loop_of[component[walk[begins]]]
 
 
-def neighbour(starts, closed, offset: int) -> np.ndarray:
-    """Index of the element ``offset`` places on within its piece.
+class Neighbours:
+    """Finds the element so many places on within its piece.
 
     Closed pieces wrap around; open ones stop at their ends.
     """
-    lengths = np.diff(starts)
-    piece = owner(starts)
-    local = np.arange(starts[-1]) - starts[piece] + offset
-    wrapped = np.mod(local, np.maximum(lengths, 1)[piece])
-    clipped = np.clip(local, 0, (lengths - 1)[piece])
-    return starts[piece] + np.where(np.asarray(closed)[piece], wrapped, clipped)
+
+    def __init__(self, starts, closed):
+        lengths = np.diff(starts)
+        self._first = np.repeat(starts[:-1], lengths)
+        self._local = np.arange(starts[-1]) - self._first
+        self._length = np.repeat(lengths, lengths)
+        self._closed = np.repeat(np.asarray(closed, bool), lengths)
+
+    def __call__(self, offset: int) -> np.ndarray:
+        """(n,) index of the element ``offset`` places on from each."""
+        at = self._local + offset
+        if offset == 0:
+            return at + self._first
+        over = at >= self._length if offset > 0 else at < 0
+        # only few elements lie near an end
+        near = np.flatnonzero(over)
+        last = self._length[near]
+        at[near] = np.where(self._closed[near], np.mod(at[near], last), 0 if offset < 0 else last - 1)
+        return at + self._first

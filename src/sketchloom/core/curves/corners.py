@@ -49,7 +49,7 @@ def find_corners(lines: Polylines) -> Corners:
     xy, starts, closed = lines.xy, lines.starts, lines.closed
     if len(xy) == 0:
         return _none()
-    at = lambda k: ragged.neighbour(starts, closed, k)  # noqa: E731
+    at = ragged.Neighbours(starts, closed)
     strength = _turning(xy, at)
     strongest = strength.copy()
     for k in range(-_SPAN, _SPAN + 1):

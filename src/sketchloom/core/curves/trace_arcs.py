@@ -79,8 +79,9 @@ def _with_breaks(lines):
     corner[corners.index] = True
     xy[corners.index] = corners.xy
     keep = np.ones(count, bool)
+    at = ragged.Neighbours(lines.starts, lines.closed)
     for k in (-4, -3, -2, -1, 1, 2, 3, 4):
-        near = ragged.neighbour(lines.starts, lines.closed, k)[corners.index]
+        near = at(k)[corners.index]
         close = np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
         keep[near[close]] = False
     lengths = np.diff(lines.starts)

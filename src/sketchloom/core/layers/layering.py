@@ -13,6 +13,7 @@ from sketchloom.core.planar.planar_map import PlanarMap
 STACKED, FITTED = "stacked", "fitted"
 WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
+_WIDTH_SPACING_MM = 0.2
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,8 +88,9 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
             continue
         outline = outline_of(planar, curves, inside)
         limit_px = WIDTH_LIMIT_MM / mm_per_px
+        spacing_px = min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
         none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
-        widths = local_widths(outline, limit_px) if with_widths else none
+        widths = local_widths(outline, limit_px, spacing_px) if with_widths else none
         narrowest = widths.narrowest()
         layers.append(Layer(
             plan, outline, outline.length_px() * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2,

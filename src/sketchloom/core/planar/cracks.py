@@ -81,36 +81,35 @@ def find_cracks(faces) -> Cracks:
     """All cracks of a face image, those along the picture's border among them."""
     height, width = faces.shape
     across = width + 1
+    flat = faces.ravel()
     # horizontal cracks lie between a pixel and the one above it, vertical ones left of it
-    above = np.full((height + 1, width), OUTSIDE, np.int32)
-    above[1:] = faces
-    below = np.full((height + 1, width), OUTSIDE, np.int32)
-    below[:-1] = faces
-    y, x = np.nonzero(above != below)
-    up, down = above[y, x], below[y, x]
-    east = up < down
-    start = (y * across + x).astype(np.intp)
-    tail_h = np.where(east, start, start + 1)
-    head_h = np.where(east, start + 1, start)
-    heading_h = np.where(east, EAST, WEST).astype(np.int8)
-    left_h, right_h = np.minimum(up, down), np.maximum(up, down)
+    at = np.flatnonzero(faces[1:] != faces[:-1])
+    y, x = np.divmod(at, width)
+    rim = np.arange(width)
+    none = np.full(width, OUTSIDE, np.int32)
+    up = np.concatenate([none, flat[at], faces[-1]])
+    down = np.concatenate([faces[0], flat[at + width], none])
+    start = np.concatenate([rim, (y + 1) * across + x, height * across + rim])
+    horizontal = _directed(start, up, down, EAST, 1)
 
-    before = np.full((height, width + 1), OUTSIDE, np.int32)
-    before[:, 1:] = faces
-    after = np.full((height, width + 1), OUTSIDE, np.int32)
-    after[:, :-1] = faces
-    y, x = np.nonzero(before != after)
-    west, east_face = before[y, x], after[y, x]
-    south = east_face < west
-    start = (y * across + x).astype(np.intp)
-    tail_v = np.where(south, start, start + across)
-    head_v = np.where(south, start + across, start)
-    heading_v = np.where(south, SOUTH, NORTH).astype(np.int8)
-    left_v, right_v = np.minimum(west, east_face), np.maximum(west, east_face)
+    at = np.flatnonzero(faces[:, 1:] != faces[:, :-1])
+    y, x = np.divmod(at, width - 1) if width > 1 else (at, at)
+    rim = np.arange(height) * across
+    none = np.full(height, OUTSIDE, np.int32)
+    west = np.concatenate([none, flat[y * width + x], faces[:, -1]])
+    east = np.concatenate([faces[:, 0], flat[y * width + x + 1], none])
+    start = np.concatenate([rim, y * across + x + 1, rim + width])
+    vertical = _directed(start, east, west, SOUTH, across)
+    return Cracks(width, height, *(np.concatenate(pair) for pair in zip(horizontal, vertical)))
 
-    join = lambda a, b: np.concatenate([a, b])  # noqa: E731
-    return Cracks(
-        width, height,
-        join(tail_h, tail_v), join(head_h, head_v), join(heading_h, heading_v),
-        join(left_h, left_v), join(right_h, right_v),
-    )
+
+def _directed(start, on_left, on_right, along, step):
+    """Cracks from ``start`` along a heading, turned round where the lower face is on the right.
+
+    ``on_left``, ``on_right`` are the faces beside a crack that runs along the heading.
+    """
+    ahead = on_left < on_right
+    tail = np.where(ahead, start, start + step)
+    head = np.where(ahead, start + step, start)
+    heading = np.where(ahead, along, along + 2).astype(np.int8)
+    return tail, head, heading, np.minimum(on_left, on_right), np.maximum(on_left, on_right)

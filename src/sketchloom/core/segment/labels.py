@@ -5,10 +5,10 @@ import numpy as np
 
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
-from sketchloom.core.planar.planar_map import build_map, shared_lengths
 from sketchloom.core.segment.palette import flat_limit, mixture_mask
 
 _ROWS = 256
+_UNDECIDED = 255
 _AROUND = np.ones((5, 5), np.uint8)
 
 
@@ -45,7 +45,7 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
     values = palette_field(palette, picture.alpha is not None)
     labels = nearest(field, values)
     spread = picture.local_range
-    y, x = np.nonzero(spread > flat_limit(noise))
+    y, x = _places(spread > flat_limit(noise))
     unsure = mixture_mask(field, y, x, noise)
     y, x = y[unsure], x[unsure]
     if len(y) == 0:
@@ -56,21 +56,54 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
     for k in range(len(values)):
         sure = ((labels == k) & ~doubtful).astype(np.uint8)
         allowed[:, k] = cv2.dilate(sure, _AROUND)[y, x] > 0
-    distance = ((field[y, x, None, :] - values[None]) ** 2).sum(-1)
+    distance = 0.5 * (values * values).sum(1) - field[y, x].astype(np.float32) @ values.T
     allowed[~allowed.any(1)] = True
     labels[y, x] = np.where(allowed, distance, np.inf).argmin(1)
     return _dissolve_fringes(labels, values, spread <= flat_limit(noise), field)
 
 
 def nearest(field, values) -> np.ndarray:
-    """(H, W) uint8 number of the nearest value of each pixel, a band of rows at a time."""
+    """(H, W) uint8 number of the nearest value of each pixel.
+
+    Colour space is cut into cells of eight levels a side. A cell that lies wholly nearest to
+    one value answers for its pixels by table; pixels of other cells are measured.
+    """
     height, width, channels = field.shape
+    if channels != 3 or height * width < 4096:
+        return _measured(field.reshape(-1, channels), values).reshape(height, width)
+    table = _cell_table(values)
     out = np.empty((height, width), np.uint8)
-    half = 0.5 * (values * values).sum(1)
     for top in range(0, height, _ROWS):
-        rows = field[top:top + _ROWS].reshape(-1, channels).astype(np.float32)
-        out[top:top + _ROWS] = (rows @ values.T - half).argmax(1).reshape(-1, width)
+        rows = field[top:top + _ROWS]
+        code = (rows[..., 0] >> 3).astype(np.int32) << 10
+        code |= (rows[..., 1] >> 3).astype(np.int32) << 5
+        code |= rows[..., 2] >> 3
+        label = table[code]
+        open_ = np.flatnonzero(label == _UNDECIDED)
+        if len(open_):
+            label.ravel()[open_] = _measured(rows.reshape(-1, 3)[open_], values)
+        out[top:top + _ROWS] = label
     return out
+
+
+def _measured(pixels, values):
+    half = 0.5 * (values * values).sum(1)
+    return (pixels.astype(np.float32) @ values.T - half).argmax(1).astype(np.uint8)
+
+
+def _cell_table(values):
+    """Nearest value of each of the 32^3 cells, _UNDECIDED where its corners may differ."""
+    axis = np.arange(32, dtype=np.float32) * 8 + 3.5
+    half = 0.5 * (values * values).sum(1)
+    score = ((axis[:, None] * values[:, 0])[:, None, None] + (axis[:, None] * values[:, 1])[None, :, None]
+             + (axis[:, None] * values[:, 2])[None, None] - half)
+    label = score.argmax(-1)
+    if len(values) > 1:
+        best, second = np.partition(score, -2, axis=-1)[..., [-1, -2]].transpose(3, 0, 1, 2)
+        # within a cell, 3.5 levels from its middle each way, scores differ by at most this much
+        spread = 3.5 * max(float(np.abs(a - b).sum()) for a in values for b in values)
+        label[best - second <= spread] = _UNDECIDED
+    return label.astype(np.uint8).ravel()
 
 
 def _dissolve_fringes(labels, values, flat, field):
@@ -79,17 +112,17 @@ def _dissolve_fringes(labels, values, flat, field):
     Such a region has no flat pixel and its colour lies between those of its two main
     neighbours.
     """
-    planar = build_map(labels)
-    count = planar.face_count
-    solid = np.bincount(planar.faces[flat], minlength=count)
+    faces, face_label = face_image(labels)
+    count = len(face_label)
+    solid = np.bincount(faces[flat], minlength=count)
     suspects = np.flatnonzero(solid == 0)
     if len(suspects) == 0:
         return labels
-    shared = shared_lengths(planar).tocsr()
-    first, second = _two_longest(shared, suspects, count)
+    pairs, length = _neighbours(faces)
+    first, second = _two_longest(pairs, length, suspects, count)
     good = (first >= 0) & (second >= 0)
     suspects, first, second = suspects[good], first[good], second[good]
-    own, a, b = (values[planar.face_label[f]] for f in (suspects, first, second))
+    own, a, b = (values[face_label[f]] for f in (suspects, first, second))
     line = b - a
     length2 = np.maximum((line * line).sum(1), 1.0)
     t = ((own - a) * line).sum(1) / length2
@@ -97,21 +130,23 @@ def _dissolve_fringes(labels, values, flat, field):
     between = (t > 0.08) & (t < 0.92) & (off < 0.28 * np.sqrt(length2))
     target = np.full((count, 2), -1)
     target[suspects[between]] = np.stack([first[between], second[between]], -1)
-    y, x = np.nonzero((target[:, 0] >= 0)[planar.faces])
-    if len(y) == 0:
+    at = np.flatnonzero((target[:, 0] >= 0)[faces])
+    if len(at) == 0:
         return labels
-    pair = planar.face_label[target[planar.faces[y, x]]]
+    y, x = np.divmod(at, labels.shape[1])
+    pair = face_label[target[faces[y, x]]]
     distance = ((field[y, x, None, :] - values[pair]) ** 2).sum(-1)
     labels = labels.copy()
     labels[y, x] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
     return labels
 
 
-def _two_longest(shared, rows, outside):
+def _two_longest(pairs, length, rows, count):
     """The two neighbours with most boundary, of different faces, for each row; -1 if missing."""
-    part = shared[rows].tocoo()
-    use = part.col != outside
-    row, col, value = part.row[use], part.col[use], part.data[use]
+    number = np.full(count, -1)
+    number[rows] = np.arange(len(rows))
+    use = number[pairs[:, 0]] >= 0
+    row, col, value = number[pairs[use, 0]], pairs[use, 1], length[use]
     order = np.lexsort((col, -value, row))
     row, col = row[order], col[order]
     begins = np.searchsorted(row, np.arange(len(rows)))
@@ -133,8 +168,9 @@ def join_diagonals(labels, field, values) -> np.ndarray:
     for _ in range(3):
         a, b = labels[:-1, :-1], labels[:-1, 1:]
         c, d = labels[1:, :-1], labels[1:, 1:]
-        y, x = np.nonzero((a == d) & (a != b) & (a != c))
-        y2, x2 = np.nonzero((b == c) & (b != a) & (b != d))
+        differs = (a != b) & (c != d)
+        y, x = _places(differs & (a == d) & (a != c))
+        y2, x2 = _places(differs & (b == c) & (b != d))
         if len(y) + len(y2) == 0:
             break
         own = np.concatenate([a[y, x], b[y2, x2]])
@@ -150,6 +186,10 @@ def join_diagonals(labels, field, values) -> np.ndarray:
         chosen = order[np.diff(both[order], prepend=-1) != 0]
         labels[give[chosen, 0], give[chosen, 1]] = own[chosen]
     return labels
+
+
+def _places(mask):
+    return np.divmod(np.flatnonzero(mask), mask.shape[1])
 
 
 def _reluctance(place, own, labels, field, values):
@@ -197,7 +237,7 @@ def merge_small(labels, least_area_px: float) -> tuple[np.ndarray, np.ndarray]:
 def _centres(faces, area, which):
     number = np.full(len(area), -1)
     number[which] = np.arange(len(which))
-    y, x = np.nonzero((number >= 0)[faces])
+    y, x = _places((number >= 0)[faces])
     k = number[faces[y, x]]
     n = area[which]
     return np.stack([np.bincount(k, x + 0.5) / n, np.bincount(k, y + 0.5) / n, n], -1)
@@ -209,7 +249,9 @@ def _neighbours(faces):
     codes = []
     for one, two in ((faces[:, 1:], faces[:, :-1]), (faces[1:], faces[:-1])):
         differs = one != two
-        a, b = one[differs].astype(np.int64), two[differs].astype(np.int64)
+        at = np.flatnonzero(differs)
+        y, x = np.divmod(at, differs.shape[1])
+        a, b = one[y, x].astype(np.int64), two[y, x].astype(np.int64)
         codes += [a * count + b, b * count + a]
     code, length = np.unique(np.concatenate(codes), return_counts=True)
     return np.stack(np.divmod(code, count), -1), length

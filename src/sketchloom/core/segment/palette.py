@@ -9,6 +9,7 @@ gives the palette for every number of colours at once.
 
 from dataclasses import dataclass
 
+import cv2
 import numpy as np
 
 from sketchloom.core.colour import ciede2000, srgb_to_lab
@@ -127,23 +128,27 @@ def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
     Of the four directions the one with the greatest contrast decides. A stroke, thin as it
     may be, lies outside the line between its two sides and is no mixture.
     """
-    height, width = field.shape[:2]
-    here = field[y, x].astype(np.float32)
+    framed = cv2.copyMakeBorder(field, 2, 2, 2, 2, cv2.BORDER_REPLICATE)
+    across = framed.shape[1]
+    framed = framed.reshape(-1, field.shape[2])
+    at = (y + 2) * across + x + 2
+    here = framed[at].astype(np.float32)
     best = np.zeros(len(y), np.float32)
     mixed = np.zeros(len(y), bool)
-    slack = 12.0 + 1.5 * noise
-    for dy, dx in ((0, 2), (2, 0), (2, 2), (2, -2)):
-        one = field[np.clip(y - dy, 0, height - 1), np.clip(x - dx, 0, width - 1)].astype(np.float32)
-        two = field[np.clip(y + dy, 0, height - 1), np.clip(x + dx, 0, width - 1)].astype(np.float32)
-        line = two - one
-        length2 = (line * line).sum(1)
-        t = ((here - one) * line).sum(1) / np.maximum(length2, 1.0)
-        rest = here - one - np.clip(t, 0, 1)[:, None] * line
-        off = np.sqrt((rest * rest).sum(1))
+    slack = np.float32(12.0 + 1.5 * noise)
+    dot = lambda a, b: np.einsum("ij,ij->i", a, b)  # noqa: E731
+    for step in (2, 2 * across, 2 * across + 2, 2 * across - 2):
+        one = framed[at - step].astype(np.float32)
+        line = framed[at + step] - one
+        from_one = here - one
+        length2 = dot(line, line)
+        t = dot(from_one, line) / np.maximum(length2, 1.0)
+        rest = from_one - np.clip(t, 0, 1)[:, None] * line
+        off = np.sqrt(dot(rest, rest))
         is_mix = (t > 0.04) & (t < 0.96) & (off < slack + 0.06 * np.sqrt(length2)) & (length2 > (2 * slack) ** 2)
         stronger = length2 > best
-        mixed = np.where(stronger, is_mix, mixed)
-        best = np.maximum(best, length2)
+        np.copyto(mixed, is_mix, where=stronger)
+        np.maximum(best, length2, out=best)
     return mixed
 
 
