@@ -101,9 +101,11 @@ window.session.shown.connect(loop.quit)
 def until(done):
     while not done():
         loop.exec()  # sleeps, as a window at rest does
-until(lambda: window.session.work is not None)
+until(lambda: window.session.latest is not None)
 app.processEvents()
 usable = time.perf_counter() - begin
+until(lambda: window.session.work is not None)
+finished = time.perf_counter() - begin
 session = window.session
 coarse, exact = [], []
 for count in (5, 4, 3, 2, 1):  # none was seen before, so nothing is at hand
@@ -118,7 +120,7 @@ for count in (5, 4, 3, 2, 1):  # none was seen before, so nothing is at hand
     coarse.append(seen.get("coarse", seen["exact"]) - t)
     exact.append(seen["exact"] - t)
 coarse.sort(); exact.sort()
-print(json.dumps([usable, coarse[len(coarse) // 2], exact[len(exact) // 2]]))
+print(json.dumps([usable, finished, coarse[len(coarse) // 2], exact[len(exact) // 2]]))
 session.document.drop_recovery()
 window.close()
 """
@@ -129,9 +131,9 @@ def _window():
         environment = {**_environment(), "XDG_DATA_HOME": folder, "XDG_CONFIG_HOME": folder}
         demo = _SOURCES / "src" / "sketchloom" / "data" / "demo" / "lighthouse-badge.png"
         six = _picture(folder, drawing.flat_picture(1024, 1024, 6, 40))
-        usable = _measure([str(demo)], environment)[0]
-        _, coarse, exact = _measure([str(six)], environment)
-    return [Row("window usable after start with the demo picture", usable, 3.0, "s", "offscreen, to the exact result"),
+        usable, finished = _measure([str(demo)], environment)[:2]
+        _, _, coarse, exact = _measure([str(six)], environment)
+    return [Row("window usable after start with the demo picture", usable, 3.0, "s", f"picture, controls and figures there; exact result {finished:.1f} s"),
             Row("colour count changed in the window, to the coarse result", coarse, 0.1, "s", "median of 5"),
             Row("the same, to the exact result", exact, 0.5, "s", "median of 5")]
 

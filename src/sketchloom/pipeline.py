@@ -5,6 +5,7 @@ from collections import OrderedDict
 from dataclasses import dataclass, field, replace
 from hashlib import blake2b
 
+import cv2
 import numpy as np
 
 from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab, to_hex
@@ -24,6 +25,7 @@ from sketchloom.core.progress import QUIET
 from sketchloom.core.segment import labels as labelling
 from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
+from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.recipe import PaletteEntry, Recipe
@@ -35,15 +37,22 @@ _KEPT = 48
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Segmentation:
-    """Labels of a reading. ``labels`` (H, W); ``entries`` the palette, label by label;
-    ``ground_label`` or None; ``cut_off`` in tone reading; ``dropped`` (K, 3) regions under
-    the smallest detail as x, y, area in px."""
+    """Labels of a reading. ``regions``: the label image and its faces; ``entries`` the palette,
+    label by label; ``ground_label`` or None; ``cut_off`` in tone reading."""
 
-    labels: np.ndarray
+    regions: Cleaned
     entries: tuple[PaletteEntry, ...]
     ground_label: int | None
     cut_off: int | None
-    dropped: np.ndarray
+
+    @property
+    def labels(self) -> np.ndarray:
+        return self.regions.labels
+
+    @property
+    def dropped(self) -> np.ndarray:
+        """(K, 3) regions under the smallest detail as x, y, area in px."""
+        return self.regions.dropped
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -74,6 +83,7 @@ class Work:
     order_length_mm: float
     mm_per_px: float
     findings: tuple[Finding, ...]
+    rough: bool = False
     timings_s: dict = field(default_factory=dict)
 
     @property
@@ -172,14 +182,14 @@ class _Run:
                 traced.planar.face_label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, proposed.exact)
         return Work(picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
-                    proposed, length, self.mm_per_px, found, self.timings)
+                    proposed, length, self.mm_per_px, found, self.rough, self.timings)
 
     # -- segment ---------------------------------------------------------------------
 
     def _segment(self, reading, tree):
         least = np.pi / 4 * (self.recipe.smallest_mm / self.mm_per_px) ** 2
         # a hair's difference in size must not run everything again
-        least = float(np.floor(least))
+        least = max(float(np.floor(least)), CRUMB_PX)
         if reading == "tone":
             cut_off = self.recipe.cut_off
             if cut_off is None:
@@ -193,14 +203,14 @@ class _Run:
             raw_key = ("colour", self.source, entries)
             raw = lambda: self._colour_labels(entries, tree.noise)  # noqa: E731
         key = ("clean", raw_key, least)
-        labels, dropped = self.keep(key, lambda: self._clean(self.keep(raw_key, raw), entries, least, reading))
+        regions = self.keep(key, lambda: self._clean(self.keep(raw_key, raw), entries, least, reading))
         if reading == "tone":
             ground = tone.PAPER
         elif self.picture.alpha is not None:
             ground = len(entries)
         else:
-            ground = _ground_label(labels)
-        return Segmentation(labels, entries, ground, cut_off, dropped), key
+            ground = _ground_label(regions.labels)
+        return Segmentation(regions, entries, ground, cut_off), key
 
     def _tone_entries(self, cut_off):
         grey = self.keep(("histogram", self.source), lambda: np.bincount(self.picture.grey.ravel(), minlength=256))
@@ -223,7 +233,9 @@ class _Run:
     def _colour_labels(self, entries, noise):
         samples = [from_hex(s) for entry in entries for s in entry.samples]
         owner = [i for i, entry in enumerate(entries) for _ in entry.samples] + [len(entries)]
-        return np.array(owner, np.uint8)[labelling.colour_labels(self.picture, np.array(samples), noise)]
+        uncertain = self.keep(("uncertain", self.source), lambda: labelling.uncertain_pixels(self.picture, noise))
+        labels = labelling.colour_labels(self.picture, np.array(samples), noise, uncertain)
+        return cv2.LUT(labels, np.pad(np.array(owner, np.uint8), (0, 256 - len(owner))))
 
     def _clean(self, raw, entries, least, reading):
         if reading == "tone":
@@ -231,7 +243,7 @@ class _Run:
         else:
             field = self.picture.field
         values = _field_values(entries, field.shape[-1])
-        return labelling.merge_small(labelling.join_diagonals(raw, field, values), least)
+        return merge_small(labelling.join_diagonals(raw, field, values), least)
 
     # -- planar map and curves -------------------------------------------------------
 
@@ -248,7 +260,8 @@ class _Run:
             return self.keep(("curves", key, self.rough), make)
 
     def _map(self, reading, segmentation):
-        planar = build_map(segmentation.labels)
+        regions = segmentation.regions
+        planar = build_map(regions.labels, regions.faces, regions.face_label)
         if reading == "tone":
             field = self.picture.grey[..., None]
             levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels))

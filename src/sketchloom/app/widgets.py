@@ -194,6 +194,11 @@ class Figures(QFrame):
             self._rows[name].setText(text)
 
 
+def nodes_text(work) -> str:
+    """Number of nodes; a rough result has none yet."""
+    return "…" if work.rough else str(sum(layer.outline.segments for layer in work.layers))
+
+
 def counted(number: int, one: str, many: str) -> str:
     """A number with its noun."""
     return one if number == 1 else many.format(number)

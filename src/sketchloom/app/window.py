@@ -318,10 +318,10 @@ class Window(QMainWindow):
 
     def _show_work(self, shown):
         self.bench.show_work(shown)
-        if shown.coarse:
-            return
         for panel in self.panels:
             panel.show_work(shown.work)
+        if shown.coarse:
+            return
         self.findings.show_findings(shown.work.findings, self._mend_words)
         self._show_states()
         self._show_small(self.panels[TRACE].shows_small())

@@ -4,7 +4,7 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
-from sketchloom.app.widgets import Choice, Figures, Panel, button, label, swatch
+from sketchloom.app.widgets import Choice, Figures, Panel, button, label, nodes_text, swatch
 from sketchloom.core.units import format_length
 
 
@@ -77,7 +77,7 @@ class ReleasePanel(Panel):
         self._figures.show_values((
             (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
             (self.tr("Layering"), self.tr("stacked") if work.recipe.layering == "stacked" else self.tr("fitted")),
-            (self.tr("Nodes"), str(sum(x.outline.segments for x in work.layers))),
+            (self.tr("Nodes"), nodes_text(work)),
         ))
         self._table.setRowCount(len(work.layers))
         for row, layer in enumerate(work.layers):

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, label, swatch
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, label, nodes_text, swatch
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom import palette_edits
 from sketchloom.core.units import format_length
@@ -169,7 +169,7 @@ class TracePanel(Panel):
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
-            (self.tr("Nodes"), str(sum(x.outline.segments for x in work.layers))),
+            (self.tr("Nodes"), nodes_text(work)),
             (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), recipe.unit, 0)),
         ))
 

@@ -12,7 +12,7 @@ from sketchloom.core.segment.palette import ColourTree, flat_limit, noise_level
 
 COMFORTABLE_PX_PER_MM = 3.0
 """About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
-_JUDGED_PX = 1400
+_JUDGED_PX = 1200
 _STRONG_EDGE = 48
 _LEAST_CONTRAST_NOISE = 0.62
 
@@ -56,7 +56,7 @@ def measure(picture: Picture) -> Fitness:
     chroma = np.hypot(lab[..., 1], lab[..., 2])
     return Fitness(
         float(flat.mean()), float(shaded.mean()), width, noise,
-        float(np.percentile(chroma, 95)) if chroma.size else 0.0, _is_noise(picture, flat),
+        float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0, _is_noise(picture, flat),
         _densest(shaded, x0, y0), _densest(busy & ~core, x0, y0),
     )
 
@@ -71,11 +71,16 @@ def _edge_core(view, edge):
     """One pixel across each edge: where the gradient is largest along its own direction."""
     grey = cv2.transform(view[..., :3].astype(np.float32), np.ones((1, 3), np.float32))
     gx, gy = cv2.Sobel(grey, cv2.CV_32F, 1, 0), cv2.Sobel(grey, cv2.CV_32F, 0, 1)
-    size = np.hypot(gx, gy)
-    horizontal = np.abs(gx) >= np.abs(gy)
-    before = np.where(horizontal, np.roll(size, 1, 1), np.roll(size, 1, 0))
-    after = np.where(horizontal, np.roll(size, -1, 1), np.roll(size, -1, 0))
-    return edge & (size >= before) & (size > after)
+    at = np.flatnonzero(edge)
+    height, width = edge.shape
+    along_x = np.abs(gx.ravel()[at]) >= np.abs(gy.ravel()[at])
+    size = cv2.magnitude(gx, gy).ravel()
+    step = np.where(along_x, 1, width)
+    here = size[at]
+    peak = (here >= size[np.maximum(at - step, 0)]) & (here > size[np.minimum(at + step, size.size - 1)])
+    core = np.zeros(height * width, bool)
+    core[at[peak]] = True
+    return core.reshape(height, width)
 
 
 def _is_noise(picture, flat) -> bool:

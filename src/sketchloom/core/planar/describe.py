@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.ndimage import find_objects
 
+from sketchloom.core import ragged
 from sketchloom.core.planar.planar_map import PlanarMap
 
 
@@ -24,7 +24,15 @@ class RegionIndex:
 
     def __init__(self, planar: PlanarMap):
         self._planar = planar
-        self._boxes = find_objects(planar.faces + 1)
+        arc = ragged.owner(planar.arc_starts)
+        y, x = np.divmod(planar.vertex, planar.width + 1)
+        faces = np.concatenate([planar.right[arc], planar.left[arc]])
+        xy = np.tile(np.stack([x, y], -1), (2, 1))[faces >= 0]
+        faces = faces[faces >= 0]
+        self._low = np.full((planar.face_count, 2), planar.width + planar.height)
+        self._high = np.zeros((planar.face_count, 2), np.intp)
+        np.minimum.at(self._low, faces, xy)
+        np.maximum.at(self._high, faces, xy)
 
     def at(self, x_px: float, y_px: float) -> Region | None:
         """The region under a point, None outside the picture."""
@@ -33,6 +41,5 @@ class RegionIndex:
         if not (0 <= x < planar.width and 0 <= y < planar.height):
             return None
         face = int(planar.faces[y, x])
-        rows, cols = self._boxes[face]
-        return Region(face, int(planar.face_label[face]), float(cols.stop - cols.start),
-                      float(rows.stop - rows.start), float(planar.face_area_px[face]))
+        width, height = (self._high[face] - self._low[face]).tolist()
+        return Region(face, int(planar.face_label[face]), float(width), float(height), float(planar.face_area_px[face]))

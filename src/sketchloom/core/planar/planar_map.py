@@ -74,12 +74,13 @@ class PlanarMap:
         return nodes - self.arc_count + (self.face_count + 1) - 1 - components
 
 
-def build_map(labels) -> PlanarMap:
+def build_map(labels, faces=None, face_label=None) -> PlanarMap:
     """Build the planar map of a label image.
 
     Parameters
     ----------
     labels : (H, W) integer label image.
+    faces, face_label : what ``face_image`` gives for it, when that is at hand.
 
     Returns
     -------
@@ -90,7 +91,8 @@ def build_map(labels) -> PlanarMap:
     ------
     GeometryError : the image is empty or not two-dimensional.
     """
-    faces, face_label = face_image(labels)
+    if faces is None:
+        faces, face_label = face_image(labels)
     cracks = find_cracks(faces)
     height, width = faces.shape
     vertices = (width + 1) * (height + 1)

@@ -5,6 +5,7 @@ import numpy as np
 
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
+from sketchloom.core.segment.merging import neighbours
 from sketchloom.core.segment.palette import flat_limit, mixture_mask
 
 _ROWS = 256
@@ -21,7 +22,14 @@ def palette_field(palette, has_alpha: bool) -> np.ndarray:
     return np.vstack([opaque, np.zeros((1, 4), np.float32)])
 
 
-def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
+def uncertain_pixels(picture: Picture, noise: float = 0.0) -> np.ndarray:
+    """Flat indices of the pixels that are a mixture of what lies on opposite sides of them."""
+    y, x = _places(picture.local_range > flat_limit(noise))
+    unsure = mixture_mask(picture.field, y, x, noise)
+    return y[unsure] * picture.width + x[unsure]
+
+
+def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None) -> np.ndarray:
     """Label image of a picture in given colours.
 
     Parameters
@@ -29,6 +37,7 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
     picture : the picture.
     palette : (n, 3) sRGB colours, n >= 1.
     noise : local range within flat areas, from the colour tree.
+    uncertain : what ``uncertain_pixels`` gave, when it is at hand.
 
     Returns
     -------
@@ -44,22 +53,18 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0) -> np.ndarray:
     field = picture.field
     values = palette_field(palette, picture.alpha is not None)
     labels = nearest(field, values)
-    spread = picture.local_range
-    y, x = _places(spread > flat_limit(noise))
-    unsure = mixture_mask(field, y, x, noise)
-    y, x = y[unsure], x[unsure]
-    if len(y) == 0:
+    at = uncertain_pixels(picture, noise) if uncertain is None else uncertain
+    if len(at) == 0:
         return labels
-    allowed = np.zeros((len(y), len(values)), bool)
-    doubtful = np.zeros(labels.shape, bool)
-    doubtful[y, x] = True
+    trusted = labels.copy()
+    trusted.ravel()[at] = _UNDECIDED
+    allowed = np.empty((len(at), len(values)), bool)
     for k in range(len(values)):
-        sure = ((labels == k) & ~doubtful).astype(np.uint8)
-        allowed[:, k] = cv2.dilate(sure, _AROUND)[y, x] > 0
-    distance = 0.5 * (values * values).sum(1) - field[y, x].astype(np.float32) @ values.T
+        allowed[:, k] = cv2.dilate(cv2.compare(trusted, k, cv2.CMP_EQ), _AROUND).ravel()[at]
+    distance = 0.5 * (values * values).sum(1) - field.reshape(-1, field.shape[2])[at].astype(np.float32) @ values.T
     allowed[~allowed.any(1)] = True
-    labels[y, x] = np.where(allowed, distance, np.inf).argmin(1)
-    return _dissolve_fringes(labels, values, spread <= flat_limit(noise), field)
+    labels.ravel()[at] = np.where(allowed, distance, np.inf).argmin(1)
+    return _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
 
 
 def nearest(field, values) -> np.ndarray:
@@ -118,7 +123,7 @@ def _dissolve_fringes(labels, values, flat, field):
     suspects = np.flatnonzero(solid == 0)
     if len(suspects) == 0:
         return labels
-    pairs, length = _neighbours(faces)
+    pairs, length = neighbours(faces)
     first, second = _two_longest(pairs, length, suspects, count)
     good = (first >= 0) & (second >= 0)
     suspects, first, second = suspects[good], first[good], second[good]
@@ -197,86 +202,3 @@ def _reluctance(place, own, labels, field, values):
     pixel = field[place[:, 0], place[:, 1]].astype(np.float32)
     away = lambda label: ((pixel - values[label]) ** 2).sum(1)  # noqa: E731
     return away(own) - away(labels[place[:, 0], place[:, 1]])
-
-
-def merge_small(labels, least_area_px: float) -> tuple[np.ndarray, np.ndarray]:
-    """Give every region under an area to the neighbour with the longest shared boundary.
-
-    Parameters
-    ----------
-    labels : (H, W) integer label image.
-    least_area_px : regions of fewer pixels are given away.
-
-    Returns
-    -------
-    labels : a new label image without such regions (one region always stays).
-    dropped : (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
-        given away, as it was before.
-
-    Notes
-    -----
-    All small regions move at once and follow their choices to the end; where two chose each
-    other, the larger stays. Rounds repeat until no small region is left.
-    """
-    labels = np.array(labels)
-    dropped = []
-    for turn in range(64):
-        faces, face_label = face_image(labels)
-        area = np.bincount(faces.ravel(), minlength=len(face_label))
-        small = area < least_area_px
-        if len(area) == 1 or not small.any():
-            break
-        if turn == 0:
-            dropped = _centres(faces, area, np.flatnonzero(small))
-        pairs, length = _neighbours(faces)
-        target = _without_chains(_longest(pairs, length, area, small), area)
-        labels = face_label[target][faces]
-    return labels, np.asarray(dropped).reshape(-1, 3)
-
-
-def _centres(faces, area, which):
-    number = np.full(len(area), -1)
-    number[which] = np.arange(len(which))
-    y, x = _places((number >= 0)[faces])
-    k = number[faces[y, x]]
-    n = area[which]
-    return np.stack([np.bincount(k, x + 0.5) / n, np.bincount(k, y + 0.5) / n, n], -1)
-
-
-def _neighbours(faces):
-    """Pairs of touching faces, both ways, and the cracks they share."""
-    count = int(faces.max()) + 1
-    codes = []
-    for one, two in ((faces[:, 1:], faces[:, :-1]), (faces[1:], faces[:-1])):
-        differs = one != two
-        at = np.flatnonzero(differs)
-        y, x = np.divmod(at, differs.shape[1])
-        a, b = one[y, x].astype(np.int64), two[y, x].astype(np.int64)
-        codes += [a * count + b, b * count + a]
-    code, length = np.unique(np.concatenate(codes), return_counts=True)
-    return np.stack(np.divmod(code, count), -1), length
-
-
-def _longest(pairs, length, area, small):
-    """For each small face the neighbour with most boundary (then larger, then lower number)."""
-    target = np.arange(len(area))
-    use = small[pairs[:, 0]]
-    row, col, shared = pairs[use, 0], pairs[use, 1], length[use]
-    order = np.lexsort((col, -area[col], -shared, row))
-    first = order[np.diff(row[order], prepend=-1) != 0]
-    target[row[first]] = col[first]
-    return target
-
-
-def _without_chains(target, area):
-    """Follow choices to their end; where two chose each other, the larger stays."""
-    own = np.arange(len(target))
-    mutual = (target[target] == own) & (target != own)
-    stays = mutual & ((area > area[target]) | ((area == area[target]) & (own < target)))
-    target = np.where(stays, own, target)
-    for _ in range(32):
-        further = target[target]
-        if np.array_equal(further, target):
-            break
-        target = further
-    return target

@@ -23,6 +23,7 @@ _SAME_COST = 2.0
 _LEAST_SHARE = 0.0004
 _THIN_DELTA = 14.0
 _SAMPLE = 20_000
+_VOTERS = 400_000
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -77,7 +78,11 @@ def find_colours(picture: Picture) -> ColourTree:
     flat = spread <= flat_limit(noise)
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)
     transparent = picture.alpha is not None and bool((picture.alpha < 128).any())
-    colours, weights = _seeds(picture.rgb[opaque], max(_SEED_DELTA, 0.3 * noise))
+    at = np.flatnonzero(opaque)
+    # an odd step takes pixels of every row and column in turn
+    step = max(1, len(at) // _VOTERS) | 1
+    colours, weights = _seeds(picture.rgb.reshape(-1, 3)[at[::step]], max(_SEED_DELTA, 0.3 * noise))
+    weights *= step
     enough = weights >= max(9.0, _LEAST_SHARE * flat.size)
     if enough.any():
         colours, weights = colours[enough], weights[enough]

@@ -1,0 +1,147 @@
+"""Regions under the smallest detail go to a neighbour.
+
+The pixels are looked at once, for the graph of touching faces; all merging happens on the
+graph, and the pixels get their final face in one step at the end.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.sparse import csr_array
+from scipy.sparse.csgraph import connected_components
+
+from sketchloom.core.planar.cracks import face_image
+
+CRUMB_PX = 4
+"""Fewer pixels than this are no detail of any picture, only crumbs of its pixel grid."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Cleaned:
+    """A label image without small regions.
+
+    ``labels`` (H, W); ``faces`` (H, W) int32 and ``face_label`` (F,) as of ``face_image``;
+    ``dropped`` (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
+    given away, as it was before, crumbs left out.
+    """
+
+    labels: np.ndarray
+    faces: np.ndarray
+    face_label: np.ndarray
+    dropped: np.ndarray
+
+
+def merge_small(labels, least_area_px: float) -> Cleaned:
+    """Give every region under an area to the neighbour with the longest shared boundary.
+
+    Parameters
+    ----------
+    labels : (H, W) integer label image.
+    least_area_px : regions of fewer pixels are given away (one region always stays).
+
+    Notes
+    -----
+    All small regions move at once and follow their choices to the end; where two chose each
+    other, the larger stays. Regions of one label that come to touch become one. Rounds
+    repeat until no small region is left.
+    """
+    labels = np.asarray(labels)
+    faces, face_label = face_image(labels)
+    area = np.bincount(faces.ravel(), minlength=len(face_label))
+    small = area < least_area_px
+    if not small.any() or len(area) == 1:
+        return Cleaned(labels, faces, face_label, np.empty((0, 3)))
+    dropped = _centres(faces, area, np.flatnonzero(small & (area >= CRUMB_PX)))
+    pairs, length = neighbours(faces)
+    group = np.arange(len(area))
+    while len(area) > 1 and small.any():
+        target = _without_chains(_longest(pairs, length, area, small), area)
+        joined = _one_label(target, face_label, pairs)
+        # a group takes the label of the face that took the others in
+        label = np.empty(joined.max() + 1, face_label.dtype)
+        label[joined] = face_label[target]
+        area = np.bincount(joined, area).astype(np.intp)
+        pairs, length = _gathered(joined[pairs], length, len(area))
+        group, face_label = joined[group], label
+        small = area < least_area_px
+    order = _by_first_pixel(group)
+    faces = order[group].astype(np.int32)[faces]
+    final = np.empty_like(face_label)
+    final[order] = face_label
+    return Cleaned(final[faces], faces, final, dropped)
+
+
+def _centres(faces, area, which):
+    number = np.full(len(area), -1)
+    number[which] = np.arange(len(which))
+    y, x = np.divmod(np.flatnonzero((number >= 0)[faces]), faces.shape[1])
+    k = number[faces[y, x]]
+    n = area[which]
+    return np.stack([np.bincount(k, x + 0.5, len(n)) / n, np.bincount(k, y + 0.5, len(n)) / n, n], -1)
+
+
+def neighbours(faces) -> tuple[np.ndarray, np.ndarray]:
+    """Pairs (P, 2) of touching faces, both ways round, and the cracks each pair shares (P,)."""
+    height, width = faces.shape
+    flat = faces.ravel()
+    at = np.flatnonzero(faces[1:] != faces[:-1])
+    one, two = [flat[at]], [flat[at + width]]
+    if width > 1:
+        y, x = np.divmod(np.flatnonzero(faces[:, 1:] != faces[:, :-1]), width - 1)
+        one.append(flat[y * width + x])
+        two.append(flat[y * width + x + 1])
+    a, b = np.concatenate(one).astype(np.int64), np.concatenate(two).astype(np.int64)
+    return _gathered(np.stack([np.concatenate([a, b]), np.concatenate([b, a])], -1), None, int(flat.max()) + 1)
+
+
+def _gathered(pairs, length, count):
+    """Equal pairs as one with their lengths added; pairs of a face with itself left out."""
+    apart = pairs[:, 0] != pairs[:, 1]
+    code = pairs[apart, 0].astype(np.int64) * count + pairs[apart, 1]
+    code, where, crossings = np.unique(code, return_inverse=True, return_counts=True)
+    total = crossings if length is None else np.bincount(where, length[apart], len(code))
+    return np.stack(np.divmod(code, count), -1), total
+
+
+def _longest(pairs, length, area, small):
+    """For each small face the neighbour with most boundary (then larger, then lower number)."""
+    target = np.arange(len(area))
+    use = small[pairs[:, 0]]
+    row, col, shared = pairs[use, 0], pairs[use, 1], length[use]
+    order = np.lexsort((col, -area[col], -shared, row))
+    first = order[np.diff(row[order], prepend=-1) != 0]
+    target[row[first]] = col[first]
+    return target
+
+
+def _without_chains(target, area):
+    """Follow choices to their end; where two chose each other, the larger stays."""
+    own = np.arange(len(target))
+    mutual = (target[target] == own) & (target != own)
+    stays = mutual & ((area > area[target]) | ((area == area[target]) & (own < target)))
+    target = np.where(stays, own, target)
+    for _ in range(32):
+        further = target[target]
+        if np.array_equal(further, target):
+            break
+        target = further
+    return target
+
+
+def _one_label(target, face_label, pairs):
+    """Groups of faces that are one region now: moved to one face, or touching with one label."""
+    label = face_label[target]
+    same = label[pairs[:, 0]] == label[pairs[:, 1]]
+    count = len(target)
+    rows = np.concatenate([np.arange(count), pairs[same, 0]])
+    cols = np.concatenate([target, pairs[same, 1]])
+    graph = csr_array((np.ones(len(rows), np.int8), (rows, cols)), shape=(count, count))
+    return connected_components(graph, directed=False)[1]
+
+
+def _by_first_pixel(group):
+    """Rank of each group by its lowest face, which is the one met first."""
+    groups, first = np.unique(group, return_index=True)
+    order = np.empty(len(groups), np.intp)
+    order[np.argsort(first, kind="stable")] = np.arange(len(groups))
+    return order
