@@ -41,8 +41,8 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     # where a closed loop without corners meets itself it runs on like anywhere else
     ring_first, ring_last = starts[arc], starts[arc + 1] - 1
     wraps = closed & ~is_corner[ring_first]
-    smooth_first = ~is_corner[first] & (closed & ((first != ring_first) | wraps))
-    smooth_last = ~is_corner[last] & (closed & ((last != ring_last) | wraps))
+    smooth_first = ~is_corner[first] & ((first != ring_first) | wraps)
+    smooth_last = ~is_corner[last] & ((last != ring_last) | wraps)
     leave = end_tangent(points, first, last)
     arrive = end_tangent(points, last, first)
     _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
@@ -112,6 +112,12 @@ def _turn_loops(lines, xy, keep, brk, corner):
     lone = lines.closed & (breaks == 1)
     opposite = (first_corner + lengths // 2) % np.maximum(lengths, 1)
     brk |= lone[arc] & (local == opposite[arc])
+
+    # so does an arc that comes back to the node it left
+    full = np.flatnonzero(lengths > 2)
+    returns = np.zeros(len(lengths), bool)
+    returns[full] = ~lines.closed[full] & (xy[starts[full]] == xy[starts[full + 1] - 1]).all(1)
+    brk |= (returns & (breaks == 0))[arc] & (local == (lengths // 2)[arc])
 
     out = ragged.lengths_to_starts(lengths + lines.closed)
     out_arc = ragged.owner(out)

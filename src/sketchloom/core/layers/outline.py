@@ -15,21 +15,23 @@ class Outline:
     """Rings of cubics with the inside on the right.
 
     ``controls`` (S, 4, 2) px, ring by ring; ``straight`` (S,); ``starts`` (R + 1,) offsets
-    of the rings; ``area_px`` (R,) signed, positive for outer rings, negative for holes.
+    of the rings; ``area_px`` (R,) signed, positive for outer rings, negative for holes;
+    ``hole`` (R,) bool, from the pixels, right even where a ring is smaller than a pixel.
     """
 
     controls: np.ndarray
     straight: np.ndarray
     starts: np.ndarray
     area_px: np.ndarray
+    hole: np.ndarray
 
     @property
     def pieces(self) -> int:
-        return int((self.area_px > 0).sum())
+        return int((~self.hole).sum())
 
     @property
     def holes(self) -> int:
-        return int((self.area_px <= 0).sum())
+        return int(self.hole.sum())
 
     @property
     def segments(self) -> int:
@@ -59,6 +61,8 @@ def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
     forward = right[arc]
     order, starts = _rings(planar, arc, forward)
     arc, forward = arc[order], forward[order]
+    lattice = planar.lattice_areas()[arc] * np.where(forward, 1.0, -1.0)
+    hole = ragged.reduce_pieces(np.add, lattice, starts) < 0
     segment, arc_starts = ragged.take(curves.starts, arc)
     owner = ragged.owner(arc_starts)
     backward = ~forward[owner]
@@ -68,7 +72,7 @@ def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
     controls[backward] = controls[backward, ::-1]
     ring_starts = arc_starts[starts]
     area = ragged.reduce_pieces(np.add, curveset.segment_areas(controls), ring_starts)
-    return _without_needless_nodes(Outline(controls, curves.straight[segment], ring_starts, area))
+    return _without_needless_nodes(Outline(controls, curves.straight[segment], ring_starts, area, hole))
 
 
 def face_outline(planar: PlanarMap, curves: CurveSet, face: int) -> Outline:
@@ -121,4 +125,4 @@ def _without_needless_nodes(outline):
     controls[at - 1] = curveset.line_controls(controls[at - 1, 0], controls[at, 3])
     stay = ~joined
     starts = ragged.lengths_to_starts(np.bincount(ring[stay], minlength=len(outline.area_px)))
-    return Outline(controls[stay], outline.straight[stay], starts, outline.area_px)
+    return Outline(controls[stay], outline.straight[stay], starts, outline.area_px, outline.hole)

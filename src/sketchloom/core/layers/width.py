@@ -62,7 +62,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     np.maximum.at(widest, ring, width)
     has = np.zeros(rings, bool)
     has[ring[facing]] = True
-    dot = (outline.area_px > 0) & ~has & (widest < 0.999 * limit_px) & (widest > 0)
+    dot = ~outline.hole & ~has & (widest < 0.999 * limit_px) & (widest > 0)
     of_dot = dot[ring] & (width >= widest[ring])
     use = facing | of_dot
     middle = np.where(facing[:, None], 0.5 * (xy + foot), xy + radius[:, None] * normal)

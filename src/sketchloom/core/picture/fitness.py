@@ -15,6 +15,7 @@ COMFORTABLE_PX_PER_MM = 3.0
 _JUDGED_PX = 1200
 _STRONG_EDGE = 48
 _LEAST_CONTRAST_NOISE = 0.62
+_DRIFT = 4
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,7 +47,7 @@ def measure(picture: Picture) -> Fitness:
     flat = spread <= flat_limit(noise)
     edge = spread >= _STRONG_EDGE
     near_edge = cv2.dilate(edge.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
-    shaded = ~flat & ~near_edge
+    shaded = (~flat | _drifts(view, edge)) & ~near_edge
     busy = ~flat & near_edge
     # an antialiased edge keeps the local range high over three to four pixels
     core = _edge_core(view, edge)
@@ -55,7 +56,7 @@ def measure(picture: Picture) -> Fitness:
     lab = srgb_to_lab(overview.rgb if overview.alpha is None else overview.rgb[overview.alpha > 127])
     chroma = np.hypot(lab[..., 1], lab[..., 2])
     return Fitness(
-        float(flat.mean()), float(shaded.mean()), width, noise,
+        float((flat & ~shaded).mean()), float(shaded.mean()), width, noise,
         float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0, _is_noise(picture, flat),
         _densest(shaded, x0, y0), _densest(busy & ~core, x0, y0),
     )
@@ -65,6 +66,21 @@ def _window(field):
     height, width = field.shape[:2]
     x0, y0 = max(0, (width - _JUDGED_PX) // 2), max(0, (height - _JUDGED_PX) // 2)
     return field[y0:y0 + _JUDGED_PX, x0:x0 + _JUDGED_PX], x0, y0
+
+
+def _drifts(view, edge):
+    """Where colour changes slowly: too little from pixel to pixel, plainly over sixteen.
+
+    Means of 8 x 8 pixels hold hardly any grain; cells near an edge are left out.
+    """
+    height, width = edge.shape
+    size = (max(1, width // 8), max(1, height // 8))
+    means = cv2.resize(np.ascontiguousarray(view), size, interpolation=cv2.INTER_AREA)
+    kernel = np.ones((3, 3), np.uint8)
+    change = cv2.subtract(cv2.dilate(means, kernel), cv2.erode(means, kernel)).max(axis=2)
+    edged = cv2.dilate(cv2.resize(edge.astype(np.uint8) * 255, size, interpolation=cv2.INTER_AREA), kernel) > 0
+    slow = ((change >= _DRIFT) & ~edged).astype(np.uint8)
+    return cv2.resize(slow, (width, height), interpolation=cv2.INTER_NEAREST) > 0
 
 
 def _edge_core(view, edge):

@@ -88,13 +88,17 @@ def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polyline
         distance = np.hypot(*(points.xy - nodes[node]).T)
         limit = np.where(junction[node], np.where(lengths[arc] > 5, _NEAR_PX, 0.7), 0.3)
         keep &= planar.closed[arc] | (distance >= limit)
-    # a closed loop too small to have kept three points falls back on its pixel corners
+    # a loop too small to have kept three points, its node among them, falls back on its pixel corners
     kept = np.bincount(arc[keep], minlength=planar.arc_count)
-    bare = np.flatnonzero(planar.closed & (kept < 3))
+    through_node = ~planar.closed & (planar.start_node == planar.end_node)
+    bare = np.flatnonzero((planar.closed & (kept < 3)) | (through_node & (kept < 2)))
     keep[np.isin(arc, bare)] = False
     corner_index, _ = ragged.take(planar.arc_starts, bare)
-    y, x = np.divmod(planar.vertex[corner_index], planar.width + 1)
     corner_arc = np.repeat(bare, np.diff(planar.arc_starts)[bare])
+    # an arc through a node has its node already
+    inner = planar.closed[corner_arc] | (corner_index != planar.arc_starts[corner_arc])
+    corner_index, corner_arc = corner_index[inner], corner_arc[inner]
+    y, x = np.divmod(planar.vertex[corner_index], planar.width + 1)
 
     open_arcs = np.flatnonzero(~planar.closed)
     owners = np.concatenate([open_arcs, arc[keep], corner_arc, open_arcs])

@@ -7,7 +7,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core import ragged
-from sketchloom.core.planar.cracks import OUTSIDE, face_image, find_cracks
+from sketchloom.core.planar.cracks import OUTSIDE, STEP, face_image, find_cracks
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -63,6 +63,16 @@ class PlanarMap:
     @property
     def arc_count(self) -> int:
         return len(self.left)
+
+    def lattice_areas(self) -> np.ndarray:
+        """Share of each arc's cracks in the ring areas beside it, (A,) px^2; added right, taken left.
+
+        Whole pixels: the sign of a ring's sum says piece or hole beyond any doubt.
+        """
+        y, x = np.divmod(self.vertex, self.width + 1)
+        step = STEP[self.heading]
+        share = np.concatenate([[0], np.cumsum(x * step[:, 1] - y * step[:, 0])])
+        return 0.5 * np.diff(share[self.arc_starts])
 
     def euler_excess(self) -> int:
         """V - E + F - 1 - C, zero for every planar subdivision (F counts the outside)."""

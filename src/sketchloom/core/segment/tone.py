@@ -5,6 +5,9 @@ import numpy as np
 
 INK, PAPER = 0, 1
 _LOCAL_PX = 41
+_FEW = 4.0
+"""So many clean pixels weigh as much as what is taken in their place."""
+_ALONG = np.ones((7, 7), np.uint8)
 
 
 def otsu_threshold(grey) -> int:
@@ -39,20 +42,32 @@ def local_levels(grey, labels) -> np.ndarray:
     """Values of ink and of paper around every pixel, (2, H, W, 1) float32.
 
     The mean of the clean pixels of each label (those whose neighbours share it) in a box
-    around the pixel; where a box holds none, the mean over the picture. Uneven light then
-    moves both levels and leaves the boundary where it is.
+    around the pixel. Uneven light then moves both levels and leaves the boundary where it
+    is. A stroke too thin for clean pixels is as dark as the darkest pixels along it.
     """
-    grey = grey.astype(np.float32)
+    dark_ink = _mean(grey, labels == INK) <= _mean(grey, labels == PAPER)
+    values = grey.astype(np.float32)
     images = []
     for label in (INK, PAPER):
         mask = (labels == label).astype(np.uint8)
         clean = cv2.erode(mask, np.ones((3, 3), np.uint8)).astype(np.float32)
-        if not clean.any():
-            clean = mask.astype(np.float32)
-        size = (_LOCAL_PX, _LOCAL_PX)
-        total = cv2.boxFilter(grey * clean, cv2.CV_32F, size, normalize=False)
-        weight = cv2.boxFilter(clean, cv2.CV_32F, size, normalize=False)
-        mean = float((grey * clean).sum() / max(clean.sum(), 1.0))
-        # thin strokes have few clean pixels nearby: pull gently towards the overall mean
-        images.append((total + 4.0 * mean) / (weight + 4.0))
+        total, weight = _boxed(values * clean), _boxed(clean)
+        if (label == INK) == dark_ink:
+            extreme = cv2.erode(grey, _ALONG)
+        else:
+            extreme = cv2.dilate(grey, _ALONG)
+        mask = mask.astype(np.float32)
+        around, count = _boxed(extreme.astype(np.float32) * mask), _boxed(mask)
+        overall = _mean(grey, clean > 0) if clean.any() else _mean(extreme, mask > 0)
+        spare = (around + overall) / (count + 1.0)
+        images.append((total + _FEW * spare) / (weight + _FEW))
     return np.stack(images)[..., None]
+
+
+def _mean(grey, mask) -> float:
+    count = int(mask.sum())
+    return float(grey[mask].sum(dtype=np.int64)) / count if count else 0.0
+
+
+def _boxed(values):
+    return cv2.boxFilter(values, cv2.CV_32F, (_LOCAL_PX, _LOCAL_PX), normalize=False)

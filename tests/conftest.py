@@ -1,0 +1,26 @@
+"""Shared by all tests: no monitor, no traces in the home folder, no thread left over."""
+
+import os
+import threading
+
+import pytest
+from hypothesis import settings
+
+os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True)
+settings.load_profile("ours")
+
+
+@pytest.fixture(autouse=True)
+def own_folders(tmp_path, monkeypatch):
+    """Every test has data and settings folders of its own."""
+    monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
+    monkeypatch.setenv("XDG_CONFIG_HOME", str(tmp_path / "config"))
+
+
+@pytest.fixture(autouse=True)
+def no_thread_left():
+    """A test that leaves a thread of ours running has not cleaned up."""
+    yield
+    left = [t.name for t in threading.enumerate() if t.name in ("evaluator", "background")]
+    assert not left
