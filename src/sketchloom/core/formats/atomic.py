@@ -18,6 +18,8 @@ def write_whole(path, data: bytes) -> None:
     path = Path(path)
     if path.is_dir():
         raise ExportError(path, "is a folder; give the name of a file in it.")
+    if path.exists() and not path.is_file():
+        raise ExportError(path, "is a device, not a file; give the name of a file.")
     parent = path.parent
     if not parent.is_dir():
         raise ExportError(path, f"the folder {parent} does not exist.")

@@ -65,7 +65,7 @@ def decode(data: bytes, name: str) -> Picture:
         try:
             image.load()
             image = ImageOps.exif_transpose(image)
-            return _to_picture(image, Path(name).name)
+            return _to_picture(image, name)
         except PictureError:
             raise
         except MemoryError:
@@ -116,7 +116,7 @@ def _to_picture(image, name):
     if alpha is not None and alpha.max() < 16:
         raise PictureError(name, "every pixel is transparent; there is nothing to trace.",
                            "Export the picture with its colours.")
-    return Picture(frozen_array(rgb), alpha, dpi, name, tuple(notes))
+    return Picture(frozen_array(rgb), alpha, dpi, Path(name).name, tuple(notes))
 
 
 def _with_info(image, source):

@@ -1,0 +1,161 @@
+"""The headless main job as a script would call it."""
+
+import json
+import os
+import subprocess
+import sys
+from pathlib import Path
+
+import numpy as np
+import pytest
+from PIL import Image
+
+import shapes
+from sketchloom import cli
+from sketchloom.demo_works import demo
+
+ROOT = Path(__file__).resolve().parents[1]
+
+
+@pytest.fixture
+def badge(tmp_path):
+    path = tmp_path / "badge.png"
+    cover = shapes.cover_of(shapes.disc(60, 60, 40), 120)
+    path.write_bytes(shapes.png(shapes.colour_of(cover, (181, 72, 60), (255, 255, 255))))
+    return path
+
+
+def run(*words):
+    return cli.main(["trace", *map(str, words)])
+
+
+def test_a_process_of_its_own(badge, tmp_path):
+    out, report = tmp_path / "out.svg", tmp_path / "report.json"
+    done = subprocess.run([sys.executable, "-m", "sketchloom", "trace", badge, "--out", out, "--report", report,
+                           "--width", "4in", "--quiet"], capture_output=True, text=True,
+                          env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
+    assert (done.returncode, done.stdout, done.stderr) == (0, "", "")
+    plain = json.loads(report.read_text())
+    assert set(plain) == {"source", "palette", "cells", "layers", "findings", "timings_s", "peak_memory_mb", "version"}
+    assert plain["source"]["mode"] == "colour" and plain["source"]["width_px"] == 120
+    (layer,) = plain["layers"]
+    assert set(layer) == {"name", "hex", "pieces", "holes", "segments", "cut_length_mm", "area_mm2", "min_feature_mm"}
+    assert (layer["pieces"], layer["holes"], layer["hex"]) == (1, 0, "#b5483c")
+    # 40 px of 120 px at 4 in across
+    assert layer["area_mm2"] == pytest.approx(np.pi * (40 / 120 * 101.6) ** 2, rel=3e-3)
+    assert set(plain["timings_s"]) == {"decode", "prepare", "segment", "planar", "curves", "layers", "write", "total"}
+    assert 'width="101.6mm"' in out.read_text()
+
+
+def test_trace_needs_no_qt(badge, tmp_path):
+    code = ("import sys; sys.modules['PySide6'] = None\nfrom sketchloom.cli import main\n"
+            "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))")
+    done = subprocess.run([sys.executable, "-c", code, badge, tmp_path / "o.svg"], capture_output=True, text=True,
+                          env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
+    assert (done.returncode, done.stderr) == (0, "")
+
+
+def test_options(badge, tmp_path):
+    out, report = tmp_path / "o.svg", tmp_path / "r.json"
+    layers = lambda *words: (run(badge, "--out", out, "--report", report, "--quiet", *words),  # noqa: E731
+                             json.loads(report.read_text())["layers"])[1]
+    assert len(layers("--keep-background")) == 2
+    assert [x["hex"] for x in layers("--colours", "2")] == ["#b5483c"]
+    assert len(layers("--threshold", "160")) == 1
+    assert json.loads(report.read_text())["source"]["mode"] == "tone"
+    # the disc is 40 mm of 60 mm: it goes when nothing under 50 mm is kept
+    assert run(badge, "--out", out, "--width", "60mm", "--min-feature", "50mm", "--quiet") == cli.UNREADABLE
+
+
+def test_several_inputs_and_one_file_a_layer(badge, tmp_path):
+    other = tmp_path / "other.png"
+    other.write_bytes(badge.read_bytes())
+    folder = tmp_path / "out"
+    folder.mkdir()
+    assert run(badge, other, "--out-dir", folder, "--quiet") == 0
+    assert sorted(p.name for p in folder.iterdir()) == ["badge.svg", "other.svg"]
+    assert run(badge, "--out-dir", folder, "--per-layer", "--keep-background", "--quiet") == 0
+    assert len(list(folder.glob("badge-0*.svg"))) == 2
+
+
+@pytest.mark.parametrize("words, why", [
+    ([], "required"), (["a.png"], "--out"), (["a.png", "--out", "o.svg", "--out-dir", "d"], "--out-dir"),
+    (["a.png", "b.png", "--out", "o.svg"], "--out takes one"), (["a.png", "--out", "o.svg", "--colours", "0"], "1 to 24"),
+    (["a.png", "--out", "o.svg", "--colours", "many"], "whole number"), (["a.png", "--out", "o.svg", "--width", "5ft"], "length"),
+    (["a.png", "--out", "o.svg", "--width", "1mm"], "between 2.0 and"),
+    (["a.png", "--out", "o.svg", "--threshold", "256"], "0 to 255"), (["a.png", "--out", "o.svg", "--nonsense"], "nonsense"),
+    (["a.png", "--out", "o.svg", "--width", "5mm", "--height", "5mm"], "not allowed"),
+])
+def test_wrong_words_end_with_2(words, why, capsys):
+    try:
+        code = run(*words)
+    except SystemExit as stop:
+        code = stop.code
+    assert code == cli.WRONG_WORDS
+    assert why in capsys.readouterr().err
+
+
+def bad_inputs(folder):
+    whole = shapes.png(np.random.default_rng(0).integers(0, 255, (64, 64, 3), dtype=np.uint8))
+    jpeg = folder / "whole.jpg"
+    Image.open(demo("boat").picture_path).resize((200, 200)).save(jpeg)
+    cases = {
+        "empty.png": b"", "text.png": b"I am no picture\n", "cut.png": whole[: len(whole) // 2],
+        "cut.jpg": jpeg.read_bytes()[:900], "dot.png": shapes.png(np.zeros((1, 1, 3), np.uint8)),
+        "flat.png": shapes.png(np.full((50, 50, 3), 200, np.uint8)),
+        "clear.png": shapes.png(np.zeros((50, 50, 4), np.uint8)),
+        "noise.png": shapes.png(np.random.default_rng(1).integers(0, 255, (200, 200, 3), dtype=np.uint8)),
+    }
+    for name, data in cases.items():
+        (folder / name).write_bytes(data)
+    return [*cases, "missing.png", "."]
+
+
+def test_bad_inputs_end_with_3_and_one_sentence(tmp_path, capsys):
+    source, out = tmp_path / "in", tmp_path / "out"
+    source.mkdir()
+    out.mkdir()
+    for name in bad_inputs(source):
+        assert run(source / name, "--out", out / "o.svg") == cli.UNREADABLE, name
+        said = capsys.readouterr().err.strip()
+        assert "Traceback" not in said and "\n" not in said and str(source) in said, said
+        assert len(said) > len(str(source / name)) + 20
+    assert list(out.iterdir()) == []
+
+
+def test_unwritable_outputs_end_with_4(badge, tmp_path, capsys):
+    for target in (tmp_path, tmp_path / "none" / "o.svg", "/proc/o.svg"):
+        assert run(badge, "--out", target, "--quiet") == cli.UNWRITABLE
+    assert run(badge, "--out-dir", tmp_path / "none", "--quiet") == cli.UNWRITABLE
+    assert "Traceback" not in capsys.readouterr().err
+
+
+def test_a_device_is_no_output(badge, capsys):
+    assert run(badge, "--out", "/dev/null", "--quiet") == cli.UNWRITABLE
+    assert "device" in capsys.readouterr().err and Path("/dev/null").is_char_device()
+
+
+def test_no_room_on_the_disk(badge, tmp_path):
+    """The system refuses to write more than 200 bytes to a file, as a full disk would."""
+    out = tmp_path / "o.svg"
+    out.write_text("before")
+    code = ("import resource, signal, sys\nfrom sketchloom.cli import main\nsignal.signal(signal.SIGXFSZ, signal.SIG_IGN)\n"
+            "resource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
+            "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))")
+    done = subprocess.run([sys.executable, "-B", "-c", code, badge, out], capture_output=True, text=True,
+                          env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
+    assert done.returncode == cli.UNWRITABLE and "could not be written" in done.stderr and "Traceback" not in done.stderr
+    assert out.read_text() == "before" and list(tmp_path.glob(".*.part")) == []
+
+
+def test_one_bad_input_among_good_ones_stops_no_other(badge, tmp_path):
+    folder = tmp_path / "out"
+    folder.mkdir()
+    assert run(tmp_path / "none.png", badge, "--out-dir", folder, "--quiet") == cli.UNREADABLE
+    assert [p.name for p in folder.iterdir()] == ["badge.svg"]
+
+
+def test_words_of_the_command_itself(capsys):
+    assert cli.main(["--version"]) == 0 and "Sketch Loom" in capsys.readouterr().out
+    assert cli.main(["--help"]) == 0 and "loom trace" in capsys.readouterr().out
+    assert cli.main(["--nonsense"]) == cli.WRONG_WORDS

@@ -1,0 +1,151 @@
+"""Written files, read back by readers that are not ours."""
+
+import io
+import re
+import xml.etree.ElementTree as ET
+
+import numpy as np
+import pytest
+import resvg_py
+import svgelements
+from PIL import Image
+
+import shapes
+from sketchloom import release
+from sketchloom.core.errors import ExportError
+from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.formats.svg import layer_id
+from sketchloom.core.picture.decode import decode
+from sketchloom.demo_works import demo
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import LayerEdit, Recipe
+
+SVG = "{http://www.w3.org/2000/svg}"
+INK, PAPER = (181, 72, 60), (243, 234, 215)
+
+
+@pytest.fixture(scope="module")
+def lighthouse():
+    one = demo("lighthouse")
+    picture = decode(one.picture_path.read_bytes(), one.file_name)
+    return Pipeline().evaluate(picture, one.recipe)
+
+
+def rendered(svg: bytes, size: int) -> np.ndarray:
+    # the renderer rounds a page in mm to whole pixels first, so the page is given in pixels here
+    svg = re.sub(rb'width="[\d.]+mm" height="[\d.]+mm"', f'width="{size}" height="{size}"'.encode(), svg, count=1)
+    png = bytes(resvg_py.svg_to_bytes(svg_string=svg.decode(), width=size, height=size))
+    return np.asarray(Image.open(io.BytesIO(png)).convert("RGBA")).astype(int)
+
+
+def test_a_general_renderer_shows_the_source_again(lighthouse):
+    """resvg draws our file; where it paints, it must be the picture. The ground is left out."""
+    source = lighthouse.picture.rgb.astype(int)
+    out = rendered(release.whole_svg(lighthouse), source.shape[0])
+    alpha = out[..., 3:] / 255
+    mixed = out[..., :3] * alpha + 255 * (1 - alpha)
+    off = np.abs(mixed - source).max(2)
+    # edges may lie a few hundredths of a pixel apart; whole pixels must not
+    assert (off > 60).mean() < 2e-4
+    assert (off > 25).mean() < 3e-3
+
+
+@pytest.mark.parametrize("layering", ["stacked", "fitted"])
+def test_both_ways_show_the_same_picture(lighthouse, layering):
+    from dataclasses import replace
+    work = Pipeline().evaluate(lighthouse.picture, replace(lighthouse.recipe, layering=layering))
+    stacked, other = (rendered(release.whole_svg(w), 600) for w in (lighthouse, work))
+    # fitted layers meet edge to edge: a renderer lets a trace of the ground through between them
+    assert (np.abs(stacked - other).max(2) > 90).mean() < 1e-3
+
+
+def test_structure_is_what_the_contract_says(lighthouse):
+    root = ET.fromstring(release.whole_svg(lighthouse))
+    assert root.tag == SVG + "svg" and root.get("width") == "110mm" and root.get("viewBox") == "0 0 110 110"
+    allowed = {SVG + tag for tag in ("svg", "title", "g", "path")}
+    assert {e.tag for e in root.iter()} == allowed
+    assert not any("transform" in e.attrib or "style" in e.attrib for e in root.iter())
+    groups = root.findall(SVG + "g")
+    assert len(groups) == len(lighthouse.layers) == 6
+    for number, (group, layer) in enumerate(zip(groups, lighthouse.layers), 1):
+        assert group.get("id").startswith(f"layer-{number:02d}-")
+        assert group.find(SVG + "title").text == layer.plan.name
+        (path,) = group.findall(SVG + "path")
+        assert path.get("fill-rule") == "evenodd" and re.fullmatch("#[0-9a-f]{6}", path.get("fill"))
+        assert path.get("stroke") is None
+        data = path.get("d")
+        assert data.count("M") == data.count("Z") == layer.outline.pieces + layer.outline.holes
+        drawn = data.count("C") + data.count("L")
+        closing = sum(1 for ring in data.split("Z")[:-1] if not _ends_at_start(ring))
+        assert drawn + closing == layer.outline.segments
+        assert not re.search(r"\.\d{4}", data)
+
+
+def _ends_at_start(ring):
+    numbers = re.findall(r"-?[\d.]+", ring)
+    return numbers[:2] == numbers[-2:]
+
+
+@pytest.mark.parametrize("unit, size_mm", [("mm", 120.0), ("in", 7 * 25.4)])
+def test_size_and_area_in_mm_by_an_independent_reader(unit, size_mm):
+    """svgelements reads sizes at 96 px an inch (W3C); a disc of known radius is drawn."""
+    cover = shapes.cover_of(shapes.disc(80, 80, 60), 160)
+    picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=size_mm, unit=unit))
+    document = svgelements.SVG.parse(io.StringIO(release.whole_svg(work).decode()))
+    to_mm = 25.4 / 96
+    assert float(document.width) * to_mm == pytest.approx(size_mm, abs=0.002)
+    (path,) = list(document.select(lambda e: isinstance(e, svgelements.Path)))
+    x0, y0, x1, y1 = (v * to_mm for v in path.bbox())
+    scale = size_mm / 160
+    assert (x1 - x0, y1 - y0) == pytest.approx((120 * scale, 120 * scale), abs=0.2 * scale)
+    points = np.array([path.point(t) for t in np.linspace(0, 1, 2000)]) * to_mm
+    assert shapes.shoelace(points) == pytest.approx(np.pi * (60 * scale) ** 2, rel=2e-3)
+    assert work.layers[0].area_mm2 == pytest.approx(shapes.shoelace(points), rel=2e-3)
+
+
+def test_one_file_a_layer_lines_up(lighthouse, tmp_path):
+    files = release.write_layers(lighthouse, tmp_path, "badge")
+    assert [f.name for f in files] == sorted(f.name for f in files) and len(files) == 6
+    whole = ET.fromstring(release.whole_svg(lighthouse))
+    for file, group in zip(files, whole.findall(SVG + "g")):
+        root = ET.parse(file).getroot()
+        assert root.get("viewBox") == whole.get("viewBox")
+        assert root.find(f"{SVG}g/{SVG}path").get("d") == group.find(SVG + "path").get("d")
+
+
+@pytest.mark.parametrize("name", ["<b>&", "a\x00\x1bb", "Größe", "…", "x" * 60, "]]>"])
+def test_any_layer_name_gives_sound_xml(name):
+    cover = shapes.cover_of(shapes.disc(20, 20, 12), 40)
+    picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
+    recipe = Recipe(reading="colour", layers=(LayerEdit("#b5483c", name=name),))
+    root = ET.fromstring(release.whole_svg(Pipeline().evaluate(picture, recipe)))
+    assert re.fullmatch(r"layer-01-[a-z0-9-]+", root.find(SVG + "g").get("id"))
+    assert layer_id(3, name).startswith("layer-03-")
+
+
+def test_nothing_left_is_not_written(tmp_path):
+    cover = shapes.cover_of(shapes.disc(20, 20, 12), 40)
+    picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", layers=(LayerEdit("#b5483c", left_out=True),)))
+    with pytest.raises(ExportError, match="nothing is left to cut"):
+        release.write_svg(work, tmp_path / "a.svg")
+    assert list(tmp_path.glob("*.svg")) == []
+
+
+def test_a_failed_write_leaves_what_was_there(tmp_path, monkeypatch):
+    target = tmp_path / "out.svg"
+    target.write_text("before")
+    monkeypatch.setattr("os.fsync", lambda _: (_ for _ in ()).throw(OSError(28, "No space left on device")))
+    with pytest.raises(ExportError, match="No space left"):
+        write_whole(target, b"after")
+    assert target.read_text() == "before" and [p.name for p in tmp_path.glob("*.part")] == []
+
+
+def test_a_written_file_has_ordinary_permissions_and_keeps_those_it_had(tmp_path):
+    fresh, old = tmp_path / "a", tmp_path / "b"
+    write_whole(fresh, b"x")
+    old.write_text("y")
+    old.chmod(0o640)
+    write_whole(old, b"z")
+    assert fresh.stat().st_mode & 0o777 == 0o644 and old.stat().st_mode & 0o777 == 0o640
