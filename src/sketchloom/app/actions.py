@@ -29,6 +29,10 @@ TABLE = (
     ("ground", "Next ground behind the work", "contrast", ("B",), False),
     ("units", "Switch between mm and inches", "", ("U",), False),
     ("again", "Trace again", "refresh", ("F5",), False),
+    ("stage_0", "Source", "", ("Alt+1",), False),
+    ("stage_1", "Trace", "", ("Alt+2",), False),
+    ("stage_2", "Layers", "", ("Alt+3",), False),
+    ("stage_3", "Release", "", ("Alt+4",), False),
     ("findings", "Fold or unfold the findings", "", ("Ctrl+L",), False),
     ("help", "Help and keys", "help-circle", ("F1",), False),
 )
@@ -36,7 +40,7 @@ TABLE = (
 MENUS = (
     ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
     ("Edit", ("undo", "redo", None, "again")),
-    ("View", ("zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "grid", "ground", "units", None, "findings")),
+    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "grid", "ground", "units", None, "findings")),
     ("Help", ("help",)),
 )
 
@@ -51,10 +55,15 @@ def build(window, handlers: dict) -> dict[str, QAction]:
         action.setShortcuts([QKeySequence(k) for k in keys])
         action.setToolTip(f"{_tr(words).rstrip('…')}  ({keys[0]})")
         action.setCheckable(switch)
-        (action.toggled if switch else action.triggered).connect(handlers[name])
+        (action.toggled if switch else action.triggered).connect(_plain(handlers[name], switch))
         window.addAction(action)
         made[name] = action
     return made
+
+
+def _plain(handler, switch):
+    """What a triggered action says about being checked is no argument of its handler."""
+    return handler if switch else lambda *_: handler()
 
 
 def fill_menus(bar, actions: dict, submenus: dict) -> None:

@@ -21,8 +21,7 @@ class StageButton(QToolButton):
         self.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         self.setCheckable(True)
         self.setFixedSize(78, 76)
-        self.setShortcut(shortcut)
-        self.setToolTip(f"{title}  ({shortcut})")
+        self.keys = shortcut
         self.set_state(UNTOUCHED, 0)
 
     def set_state(self, state: str, count: int) -> None:
@@ -32,7 +31,7 @@ class StageButton(QToolButton):
             ATTENTION: self.tr("{0} to look at").format(count), BLOCKED: self.tr("blocked"),
         }
         self.setAccessibleName(f"{self.title}: {words[state]}")
-        self.setToolTip(f"{self.title} · {words[state]}  ({self.shortcut().toString()})")
+        self.setToolTip(f"{self.title} · {words[state]}  ({self.keys})")
         self.update()
 
     def paintEvent(self, event):

@@ -113,6 +113,7 @@ class Window(QMainWindow):
             "fit": lambda: self.bench.fit(), "true_size": lambda: self.bench.true_size(),
             "curtain": lambda on: self._set_on_bench("curtain_on", on), "grid": lambda on: self._set_on_bench("grid", on),
             "ground": self._next_ground, "units": self._switch_units, "again": lambda: self.session.evaluate(),
+            **{f"stage_{n}": lambda n=n: self._show_stage(n) for n in range(4)},
             "findings": lambda: self.findings.toggle(), "help": self.show_help,
         }
 
@@ -168,10 +169,10 @@ class Window(QMainWindow):
     def paste(self) -> None:
         """Open what the clipboard holds: a picture, or a file."""
         held = QGuiApplication.clipboard().mimeData()
-        files = [u.toLocalFile() for u in held.urls() if u.isLocalFile()]
+        files = [u.toLocalFile() for u in held.urls() if u.isLocalFile()] if held else []
         if files:
             self.session.open_path(files[0])
-        elif held.hasImage():
+        elif held and held.hasImage():
             self.session.open_bytes(png_bytes(QGuiApplication.clipboard().image()), self.tr("pasted picture.png"))
         else:
             self._show_trouble("open", self.tr("The clipboard holds no picture. Copy one first."))

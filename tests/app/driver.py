@@ -1,0 +1,97 @@
+"""Drives the real window: waits for it, clicks, types, looks up its parts."""
+
+import time
+
+from PySide6.QtCore import QEventLoop, QPoint, QPointF, Qt, QTimer
+from PySide6.QtGui import QWheelEvent
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QAbstractButton, QApplication
+
+from sketchloom.app import start
+from sketchloom.app.window import Window
+
+
+def pause(ms: int = 1) -> None:
+    """Let events be handled for a while; other threads run meanwhile, as in the real program."""
+    loop = QEventLoop()
+    QTimer.singleShot(ms, loop.quit)
+    loop.exec()
+
+
+def wait(done, seconds=30.0, what="the window"):
+    """Let the window work until something holds."""
+    end = time.monotonic() + seconds
+    while not done():
+        if time.monotonic() > end:
+            raise AssertionError(f"waited {seconds} s for {what}")
+        pause(10)
+
+
+class Driver:
+    """A window as a person has it before them."""
+
+    def __init__(self):
+        start.application()
+        self.window = Window()
+        self.window.show()
+        self.window.activateWindow()
+        wait(lambda: self.window.windowHandle().isExposed())
+
+    @property
+    def session(self):
+        return self.window.session
+
+    @property
+    def work(self):
+        return self.session.work
+
+    def open(self, path):
+        before = self.session.document
+        self.session.open_path(path)
+        wait(lambda: self.session.document is not before, what=f"opening {path}")
+        return self.settled()
+
+    def settled(self):
+        """The exact result of what is set now."""
+        wait(lambda: self.work is not None, what="the exact result")
+        pause(20)
+        return self.work
+
+    def button(self, text, inside=None) -> QAbstractButton:
+        def seen():
+            return [b for b in (inside or self.window).findChildren(QAbstractButton)
+                    if b.isVisible() and b.text().startswith(text)]
+        wait(seen, 2.0, f"a button {text!r}")
+        return seen()[0]
+
+    def click(self, text, inside=None):
+        part = self.button(text, inside)
+        assert part.isEnabled(), f"{text!r} cannot be clicked"
+        QTest.mouseClick(part, Qt.MouseButton.LeftButton)
+        pause()
+
+    def key(self, *keys):
+        for key in keys:
+            QTest.keySequence(self.window, key)
+        pause()
+
+    def type_into(self, field, text):
+        field.setFocus()
+        field.selectAll()
+        QTest.keyClicks(field, text)
+        QTest.keyClick(field, Qt.Key.Key_Return)
+
+    def at_mm(self, x, y) -> QPoint:
+        sx, sy = self.window.bench.view.to_screen(x, y)
+        return QPoint(round(sx), round(sy))
+
+    def wheel(self, at, turns):
+        bench = self.window.bench
+        event = QWheelEvent(QPointF(at), QPointF(bench.mapToGlobal(at)), QPoint(), QPoint(0, round(120 * turns)),
+                            Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier, Qt.ScrollPhase.NoScrollPhase, False)
+        QApplication.sendEvent(bench, event)
+
+    def close(self):
+        self.window.close()
+        self.window.deleteLater()
+        pause()

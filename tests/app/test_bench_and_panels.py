@@ -1,0 +1,242 @@
+"""Bench, panels, findings and help: what a hand does to them."""
+
+import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QAbstractButton, QComboBox, QLabel, QLineEdit, QListWidget, QSlider
+
+from app.driver import pause, wait
+from sketchloom.app import theme
+from sketchloom.app.rail import ATTENTION, UNTOUCHED
+from sketchloom.app.view import View, ruler_step
+from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.demo_works import DEMOS
+
+
+def test_before_anything_is_open(driver):
+    window = driver.window
+    assert window.welcome.isVisible() and not window.settings.isVisible()
+    driver.button("Lighthouse badge")
+    driver.click("Kingfisher sketch")
+    wait(lambda: driver.session.document is not None)
+    assert driver.settled().reading == "tone" and window.bench.isVisible()
+
+
+def test_every_demo_opens_and_gives_layers(driver):
+    for one in DEMOS:
+        driver.window.open_demo(one.key)
+        wait(lambda name=one.file_name: driver.session.document is not None
+             and driver.session.document.picture.name == name)
+        assert driver.settled().layers, one.key
+
+
+def test_hover_says_what_it_is(lighthouse):
+    bench = lighthouse.window.bench
+    bench.move_curtain(0.0)
+    # the middle of the tower's first white stripe is foam, in a badge 120 mm wide by default
+    scale = lighthouse.work.size_mm[0] / 1000
+    QTest.mouseMove(bench, lighthouse.at_mm(500 * scale, 400 * scale))
+    pause(20)
+    text = bench.accessibleDescription()
+    assert text.startswith("region · #f3ead7 · layer") and "cream" in text and text.endswith("mm")
+    QTest.mouseMove(bench, lighthouse.at_mm(5 * scale, 5 * scale))
+    pause(20)
+    assert bench.accessibleDescription() == "ground, not cut"
+
+
+def test_the_wheel_zooms_to_the_pointer_and_a_drag_pans(lighthouse):
+    bench = lighthouse.window.bench
+    at = lighthouse.at_mm(30, 40)
+    before = bench.view.scale
+    lighthouse.wheel(at, 3)
+    assert bench.view.scale == pytest.approx(before * 1.2**3)
+    assert bench.view.to_mm(at.x(), at.y()) == pytest.approx((30, 40), abs=0.2)
+    x = bench.view.x
+    start = at
+    bench.move_curtain(0.95)
+    QTest.mousePress(bench, Qt.MouseButton.LeftButton, pos=start)
+    QTest.mouseMove(bench, start + type(start)(25, 10))
+    QTest.mouseRelease(bench, Qt.MouseButton.LeftButton, pos=start + type(start)(25, 10))
+    assert bench.view.x == pytest.approx(x + 25)
+    lighthouse.key("F")
+    assert bench.view.scale == pytest.approx(before)
+    lighthouse.key("1")
+    assert lighthouse.window.bar._zoom.text() == "100 %"
+
+
+def test_keys_of_the_bench(lighthouse):
+    bench, window = lighthouse.window.bench, lighthouse.window
+    bench.setFocus()
+    lighthouse.key("C")
+    assert not bench.curtain_on
+    lighthouse.key("C", "R")
+    assert bench.curtain_on and bench.grid
+    seen = [bench.ground]
+    for _ in range(3):
+        lighthouse.key("B")
+        seen.append(bench.ground)
+    assert len(set(seen)) == 3 and seen[0] == seen[3]
+    at = bench.curtain
+    QTest.keyClicks(bench, "]]")
+    assert bench.curtain == pytest.approx(at + 0.08)
+    QTest.keyPress(bench, Qt.Key.Key_O)
+    assert bench.source_only or not window.isActiveWindow()
+    QTest.keyRelease(bench, Qt.Key.Key_O)
+    assert not bench.source_only
+    y = bench.view.y
+    QTest.keyClick(bench, Qt.Key.Key_Down)
+    assert bench.view.y == y - 40
+
+
+def test_picking_a_colour_from_the_picture(lighthouse):
+    lighthouse.key("Alt+2")
+    panel = lighthouse.window.panels[TRACE]
+    rows = [panel._palette.item(r).data(Qt.ItemDataRole.UserRole) for r in range(panel._palette.count())]
+    panel._palette.setCurrentRow(rows.index("#d9c6a0"))
+    lighthouse.click("Pick")
+    bench = lighthouse.window.bench
+    scale = lighthouse.work.size_mm[0] / 1000
+    QTest.mouseClick(bench, Qt.MouseButton.LeftButton, pos=lighthouse.at_mm(500 * scale, 30 * scale + 15 * scale))
+    work = lighthouse.settled()
+    assert "#d9c6a0" not in [e.hex for e in work.segmentation.entries]
+    assert not bench.picking and len(work.segmentation.entries) == 6
+    lighthouse.click("Forget my colour edits")
+    assert len(lighthouse.settled().segmentation.entries) == 7
+
+
+def test_merging_and_splitting_colours(lighthouse):
+    lighthouse.key("Alt+2")
+    panel = lighthouse.window.panels[TRACE]
+    for row in range(panel._palette.count()):
+        item = panel._palette.item(row)
+        item.setSelected(item.data(Qt.ItemDataRole.UserRole) in ("#d9c6a0", "#f3ead7"))
+    lighthouse.click("Merge")
+    work = lighthouse.settled()
+    assert len(work.segmentation.entries) == 6 and len(work.layers) == 5
+    panel._palette.clearSelection()
+    for row in range(panel._palette.count()):
+        if "(+1)" in panel._palette.item(row).text():
+            panel._palette.item(row).setSelected(True)
+    lighthouse.click("Split")
+    assert len(lighthouse.settled().layers) == 6
+
+
+def test_dragging_a_layer_in_the_list(lighthouse):
+    lighthouse.key("Alt+3")
+    layers = lighthouse.window.panels[LAYERS]
+    before = [p.key for p in lighthouse.work.plans]
+    model = layers._list.model()
+    model.moveRow(layers._list.rootIndex(), 0, layers._list.rootIndex(), layers._list.count())
+    after = [p.key for p in lighthouse.settled().plans]
+    assert after == [before[-1], *before[:-1]]
+    layers.select(after[0])
+    layers.setFocus()
+    QTest.keyClick(layers, Qt.Key.Key_Up, Qt.KeyboardModifier.ControlModifier)
+    assert [p.key for p in lighthouse.settled().plans][1] == after[0]
+
+
+def test_layer_edits(lighthouse):
+    lighthouse.key("Alt+3")
+    layers = lighthouse.window.panels[LAYERS]
+    key = lighthouse.work.plans[2].key
+    layers.select(key)
+    lighthouse.type_into(layers._name, "roofs")
+    assert lighthouse.settled().plans[2].name == "roofs"
+    lighthouse.click("Leave out")
+    assert len(lighthouse.settled().layers) == 5
+    lighthouse.click("Leave out")
+    below = lighthouse.settled().plans[1].key
+    layers.select(key)
+    lighthouse.click("Merge down")
+    assert key not in [p.key for p in lighthouse.settled().plans]
+    layers.select(below)
+    lighthouse.click("Part again")
+    assert len(lighthouse.settled().layers) == 6
+
+
+def test_a_wrong_length_is_marked_and_nothing_changes(lighthouse):
+    field = lighthouse.window.panels[SOURCE].findChildren(QLineEdit)[0]
+    before = lighthouse.session.document.recipe
+    lighthouse.type_into(field, "five")
+    assert field.property("wrong") == "true" and "number above 0" in field.toolTip()
+    lighthouse.type_into(field, "1 mm")
+    assert "Between" in field.toolTip() and lighthouse.session.document.recipe == before
+
+
+def test_findings_lead_to_their_place_and_are_mended(lighthouse):
+    field = lighthouse.window.panels[SOURCE].findChildren(QLineEdit)[0]
+    lighthouse.type_into(field, "600 mm")
+    work = lighthouse.settled()
+    codes = {f.code for f in work.findings}
+    assert {"source.small", "size.over_carrier"} <= codes
+    rail = lighthouse.window.rail.buttons
+    assert rail[SOURCE].state == ATTENTION and rail[LAYERS].state == UNTOUCHED
+    lighthouse.key("Ctrl+L")
+    line = lighthouse.window.findings
+    pause(20)
+    lighthouse.click("Go there", line)
+    assert lighthouse.window.bench.target is not None
+    lighthouse.click("Make it fit", line)
+    assert "size.over_carrier" not in {f.code for f in lighthouse.settled().findings}
+
+
+def test_cancelling_says_so_and_offers_to_go_on(lighthouse):
+    lighthouse.session.change(lighthouse.session.document.recipe.with_edit("#e3ae4a", left_out=True), "x")
+    lighthouse.session.cancel()
+    assert "Stopped" in lighthouse.window.notices.text_of("stopped")
+    lighthouse.click("Trace again")
+    assert len(lighthouse.settled().layers) == 5
+
+
+def test_help(lighthouse):
+    lighthouse.key("F1")
+    dialogs = [w for w in lighthouse.window.findChildren(object) if type(w).__name__ == "HelpDialog"]
+    assert dialogs and dialogs[0].isVisible() and not dialogs[0].isModal()
+    dialogs[0].close()
+
+
+def test_everything_a_hand_can_reach_has_a_name(lighthouse):
+    for stage in range(4):
+        lighthouse.window._show_stage(stage)
+        for kind in (QAbstractButton, QLineEdit, QSlider, QComboBox, QListWidget):
+            for part in lighthouse.window.findChildren(kind):
+                if part.isVisible() and part.objectName() not in ("qt_spinbox_lineedit", "ScrollLeftButton"):
+                    named = part.accessibleName() or getattr(part, "text", str)()
+                    assert named or part.toolTip(), (stage, kind.__name__, part.objectName(), part.parent())
+
+
+def test_nothing_is_cut_off_at_1280_by_800(lighthouse):
+    for stage in (SOURCE, TRACE, LAYERS, RELEASE):
+        lighthouse.window._show_stage(stage)
+        pause(20)
+        for part in lighthouse.window.panels[stage].findChildren(QAbstractButton):
+            if part.isVisible() and part.text():
+                assert part.width() >= part.minimumSizeHint().width(), part.text()
+        for part in lighthouse.window.panels[stage].findChildren(QLabel):
+            if part.isVisible() and part.text() and not part.wordWrap():
+                assert part.width() >= part.sizeHint().width(), part.text()
+
+
+def luminance(hex_):
+    """WCAG 2.1, relative luminance."""
+    parts = [int(hex_[i:i + 2], 16) / 255 for i in (1, 3, 5)]
+    r, g, b = (p / 12.92 if p <= 0.03928 else ((p + 0.055) / 1.055) ** 2.4 for p in parts)
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b
+
+
+@pytest.mark.parametrize("front, back", [
+    (theme.INK, theme.LINEN), (theme.INK_SOFT, theme.LINEN), (theme.INK, theme.LINEN_DEEP), ("#ffffff", theme.WOAD),
+    ("#ffffff", theme.MADDER), ("#ffffff", theme.WELD), (theme.WOAD, theme.LINEN_LIGHT), (theme.INK_SOFT, theme.LINEN_LIGHT)])
+def test_contrast_is_at_least_4_5(front, back):
+    """WCAG 2.1, 1.4.3: 4.5 to 1 for text."""
+    light, dark = sorted((luminance(front), luminance(back)), reverse=True)
+    assert (light + 0.05) / (dark + 0.05) >= 4.5
+
+
+def test_views_and_rulers():
+    view = View.fitting(100, 50, 24, 24, 800, 600)
+    zoomed = view.zoomed(1.7, 300, 200)
+    assert zoomed.to_mm(300, 200) == pytest.approx(view.to_mm(300, 200))
+    assert View(4.0, 1e5, 0).zoomed(1e9, 0, 0).scale == 4000.0
+    for scale in (0.05, 0.4, 3, 11, 90, 2000):
+        assert 60 <= ruler_step(scale, 1.0) * scale <= 400 or scale in (0.05, 2000)
