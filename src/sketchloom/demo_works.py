@@ -35,7 +35,7 @@ DEMOS = (
     Demo("panel", "Lantern panel", "Line art with many enclosed regions", "lantern-panel.png",
          Recipe(size_mm=180.0, smallest_mm=0.8)),
     Demo("boat", "Paper boat", "Like a photograph: all shading", "paper-boat.jpg",
-         Recipe(reading="colour", colours=6, size_mm=160.0, smallest_mm=3.0)),
+         Recipe(reading="colour", colours=6, ground="keep", size_mm=160.0, smallest_mm=4.0)),
 )
 
 

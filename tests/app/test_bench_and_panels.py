@@ -197,7 +197,7 @@ def test_help(lighthouse):
 
 def test_everything_a_hand_can_reach_has_a_name(lighthouse):
     for stage in range(4):
-        lighthouse.window._show_stage(stage)
+        lighthouse.window.show_stage(stage)
         for kind in (QAbstractButton, QLineEdit, QSlider, QComboBox, QListWidget):
             for part in lighthouse.window.findChildren(kind):
                 if part.isVisible() and part.objectName() not in ("qt_spinbox_lineedit", "ScrollLeftButton"):
@@ -207,7 +207,7 @@ def test_everything_a_hand_can_reach_has_a_name(lighthouse):
 
 def test_nothing_is_cut_off_at_1280_by_800(lighthouse):
     for stage in (SOURCE, TRACE, LAYERS, RELEASE):
-        lighthouse.window._show_stage(stage)
+        lighthouse.window.show_stage(stage)
         pause(20)
         for part in lighthouse.window.panels[stage].findChildren(QAbstractButton):
             if part.isVisible() and part.text():

@@ -121,6 +121,10 @@ class Bench(QWidget):
         at = at or self._middle()
         self._set_view(self._view.zoomed(factor, at.x(), at.y()))
 
+    def place_of(self, x_mm: float, y_mm: float) -> QPointF:
+        """Where a place of the work lies on the bench."""
+        return QPointF(*self._view.to_screen(x_mm, y_mm))
+
     def pan(self, dx: float, dy: float) -> None:
         self._set_view(self._view.moved(dx, dy))
 

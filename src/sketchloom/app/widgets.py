@@ -215,7 +215,9 @@ def swatch(hex_colour: str, size: int = 22) -> QIcon:
     painter.setBrush(QColor(hex_colour))
     painter.drawRoundedRect(1, 1, size - 2, size - 2, 4, 4)
     painter.end()
-    return QIcon(pixmap)
+    made = QIcon(pixmap)
+    made.addPixmap(pixmap, QIcon.Mode.Selected)  # a chosen row must not tint the colour
+    return made
 
 
 def clear(layout) -> None:

@@ -51,7 +51,7 @@ class Window(QMainWindow):
         }
         self._build()
         self._connect()
-        self._show_stage(SOURCE)
+        self.show_stage(SOURCE)
         self._show_nothing()
 
     # -- building ------------------------------------------------------------------------
@@ -113,14 +113,14 @@ class Window(QMainWindow):
             "fit": lambda: self.bench.fit(), "true_size": lambda: self.bench.true_size(),
             "curtain": lambda on: self._set_on_bench("curtain_on", on), "grid": lambda on: self._set_on_bench("grid", on),
             "ground": self._next_ground, "units": self._switch_units, "again": lambda: self.session.evaluate(),
-            **{f"stage_{n}": lambda n=n: self._show_stage(n) for n in range(4)},
+            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(4)},
             "findings": lambda: self.findings.toggle(), "help": self.show_help,
         }
 
     def _connect(self):
         session, bench = self.session, self.bench
         source, trace, layers, release = self.panels
-        self.rail.chosen.connect(self._show_stage)
+        self.rail.chosen.connect(self.show_stage)
         session.opened.connect(self._show_opened)
         session.changed.connect(self._show_document)
         session.shown.connect(self._show_work)
@@ -251,7 +251,7 @@ class Window(QMainWindow):
 
     def _write_from_keys(self):
         if self.session.document is not None:
-            self._show_stage(RELEASE)
+            self.show_stage(RELEASE)
             self.panels[RELEASE].ask()
 
     def closeEvent(self, event):
@@ -270,7 +270,8 @@ class Window(QMainWindow):
 
     # -- showing -----------------------------------------------------------------------------
 
-    def _show_stage(self, number):
+    def show_stage(self, number: int) -> None:
+        """Turn to a stage; any order will do."""
         self.stage = number
         self._visited.add(number)
         self.rail.choose(number)
@@ -347,7 +348,7 @@ class Window(QMainWindow):
 
     def _show_trouble(self, topic, text):
         if topic == "write":
-            self._show_stage(RELEASE)
+            self.show_stage(RELEASE)
             self.panels[RELEASE].show_trouble(text)
         else:
             self._say(topic, "trouble", text)
@@ -377,7 +378,7 @@ class Window(QMainWindow):
     def go_to(self, finding) -> None:
         """Bring a finding's place and stage into view."""
         stage = next((n for n, p in enumerate(_PREFIXES) if finding.code.startswith(p)), self.stage)
-        self._show_stage(stage)
+        self.show_stage(stage)
         work = self.session.work
         if work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))

@@ -36,7 +36,7 @@ class LayersPanel(Panel):
         self._list.setIconSize(QSize(22, 22))
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
-        self.add(label(self.tr("Uppermost first. Drag to reorder, or Ctrl+↑ and Ctrl+↓."), "quiet"), self._list)
+        self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
         self._order = button(self.tr("Use the order of least cutting"), "arrow-bar-to-down")
         self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
         self._order_note = label("", "quiet")

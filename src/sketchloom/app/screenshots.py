@@ -1,0 +1,91 @@
+"""``loom screenshots``: drives the real window with the demo works and keeps a picture of each main view."""
+
+import os
+import tempfile
+from pathlib import Path
+
+from PySide6.QtCore import QEventLoop, QTimer
+from PySide6.QtWidgets import QApplication
+
+from sketchloom.app import start
+from sketchloom.app.help import HelpDialog
+from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE, Window
+from sketchloom.demo_works import demo, put_demo_projects
+
+_PATIENCE_MS = 60_000
+
+
+def take_all(folder: Path | None) -> int:
+    """Rewrite the pictures; returns the exit code."""
+    root = os.environ.get("LOOM_ROOT")
+    folder = folder or (Path(root) / "docs" / "screenshots" if root else Path("screenshots"))
+    folder.mkdir(parents=True, exist_ok=True)
+    with tempfile.TemporaryDirectory() as private:
+        os.environ["XDG_DATA_HOME"] = os.environ["XDG_CONFIG_HOME"] = private
+        app = start.application()
+        _Camera(app, folder, put_demo_projects(Path(private) / "Tidewalk Lantern Night")).take()
+    return 0
+
+
+class _Camera:
+    """A window and what is done to it before each picture."""
+
+    def __init__(self, app: QApplication, folder: Path, projects):
+        self.app, self.folder, self.projects = app, folder, projects
+        self.window = Window()
+        self.window.show()
+
+    def take(self) -> None:
+        window = self.window
+        self._keep("welcome")
+        self._open("lighthouse")
+        self._stage(SOURCE, "source")
+        self._stage(TRACE, "trace-colour")
+        window.bench.move_curtain(0.25)
+        self._stage(LAYERS, "layers", lambda: window.panels[LAYERS].select("#b5483c"))
+        window.findings.toggle()
+        self._stage(RELEASE, "release-and-findings")
+        window.findings.toggle()
+        self._open("kingfisher")
+        window.bench.move_curtain(0.5)
+        self._stage(TRACE, "trace-tone")
+        self._open("panel")
+        window.bench.zoom(6.0, window.bench.place_of(118.0, 70.0))
+        self._stage(TRACE, "zoomed")
+        self._open("boat")
+        self._stage(SOURCE, "shaded-picture")
+        window.show_help()
+        for dialog in window.findChildren(HelpDialog):
+            self._pause()
+            dialog.grab().save(str(self.folder / "help.png"))
+            dialog.close()
+        window.session.document.drop_recovery()
+        window.close()
+
+    def _open(self, key):
+        self.window.session.open_path(self.projects[key])
+        self._until(lambda: self.window.session.document is not None
+                    and self.window.session.document.picture.name == demo(key).file_name
+                    and self.window.session.work is not None)
+
+    def _stage(self, number, name, before=None):
+        self.window.show_stage(number)
+        if before is not None:
+            before()
+        self._keep(name)
+
+    def _keep(self, name):
+        self._pause()
+        self.window.grab().save(str(self.folder / f"{name}.png"))
+
+    def _pause(self, ms=150):
+        loop = QEventLoop()
+        QTimer.singleShot(ms, loop.quit)
+        loop.exec()
+
+    def _until(self, done):
+        for _ in range(_PATIENCE_MS // 50):
+            if done():
+                return
+            self._pause(50)
+        raise TimeoutError("The demo work was not traced in time.")
