@@ -1,0 +1,160 @@
+"""Colours that only thin strokes have, told apart from soft edges and from compression.
+
+A thin stroke has no flat pixel. Its colour is found among the pixels that are no mixture of
+what lies on opposite sides of them.
+"""
+
+import cv2
+import numpy as np
+
+from sketchloom.core.colour import ciede2000, srgb_to_lab
+from sketchloom.core.segment.modes import seeds as find_seeds
+
+_THIN_DELTA = 14.0
+_SAMPLE = 20_000
+_AROUND = np.ones((11, 11), np.uint8)
+_MOST_KNOWN = 16
+_NOISY_SHARE = 0.0007
+_SMALL_SHARE = 0.02
+_INSIDE = np.ones((9, 9), np.uint8)
+_TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
+"""Luma and colour differences of JPEG (ITU-T T.871)."""
+
+
+def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
+    """Which pixels look like a mixture of what lies two pixels away on opposite sides.
+
+    Of the four directions the one with the greatest contrast decides. A stroke, thin as it
+    may be, lies outside the line between its two sides and is no mixture.
+    """
+    framed = cv2.copyMakeBorder(field, 2, 2, 2, 2, cv2.BORDER_REPLICATE)
+    across = framed.shape[1]
+    framed = framed.reshape(-1, field.shape[2])
+    at = (y + 2) * across + x + 2
+    here = framed[at].astype(np.float32)
+    best = np.zeros(len(y), np.float32)
+    mixed = np.zeros(len(y), bool)
+    slack = np.float32(12.0 + 1.5 * noise)
+    dot = lambda a, b: np.einsum("ij,ij->i", a, b)  # noqa: E731
+    for step in (2, 2 * across, 2 * across + 2, 2 * across - 2):
+        one = framed[at - step].astype(np.float32)
+        line = framed[at + step] - one
+        from_one = here - one
+        length2 = dot(line, line)
+        t = dot(from_one, line) / np.maximum(length2, 1.0)
+        rest = from_one - np.clip(t, 0, 1)[:, None] * line
+        off = np.sqrt(dot(rest, rest))
+        is_mix = (t > 0.04) & (t < 0.96) & (off < slack + 0.06 * np.sqrt(length2)) & (length2 > (2 * slack) ** 2)
+        stronger = length2 > best
+        np.copyto(mixed, is_mix, where=stronger)
+        np.maximum(best, length2, out=best)
+    return mixed
+
+
+def thin_colours(picture, busy, colours, noise):
+    """Colours that only thin strokes have: extremes among busy pixels that are no mixture."""
+    none = np.empty((0, 3)), np.empty(0)
+    y, x = np.nonzero(busy)
+    if len(y) == 0 or len(y) > 0.5 * busy.size:
+        return none  # shading everywhere: there is no stroke to tell apart
+    thinning = max(1, len(y) // _SAMPLE)
+    y, x = y[::thinning], x[::thinning]
+    stroke = ~mixture_mask(picture.field, y, x, noise)
+    if picture.alpha is not None:
+        stroke &= picture.alpha[y, x] >= 200
+    y, x = y[stroke], x[stroke]
+    if noise > 0 and len(colours) and len(y):
+        drawn = ~_bled(picture.rgb, ~busy, y, x, np.asarray(colours)[:_MOST_KNOWN], noise)
+        y, x = y[drawn], x[drawn]
+    pixels = picture.rgb[y, x].astype(float)
+    least = max(24.0, 0.001 * busy.size) / thinning
+    known = np.asarray(colours)
+    if len(known) == 0:
+        known = np.array([[255.0, 255.0, 255.0]])
+    found, weights = [], []
+    lab = srgb_to_lab(pixels)
+    for _ in range(6):
+        away = ciede2000(lab[:, None], srgb_to_lab(known)[None]).min(1) if len(pixels) else np.empty(0)
+        far = away > _THIN_DELTA
+        if far.sum() < least:
+            break
+        seeds, votes = find_seeds(pixels[far].astype(np.uint8), 7.0)
+        gap = ciede2000(srgb_to_lab(seeds)[:, None], srgb_to_lab(known)[None]).min(1)
+        pick = np.argmax(gap * np.sqrt(votes))
+        if votes[pick] * thinning < (16 if noise == 0 else _NOISY_SHARE * busy.size):
+            break
+        found.append(seeds[pick])
+        weights.append(votes[pick] * thinning)
+        # what lies between the new colour and a known one is its own soft edge
+        explained = ~far
+        for other in known:
+            line = seeds[pick] - other
+            t = np.clip((pixels - other) @ line / max(line @ line, 1.0), 0, 1.15)
+            explained |= np.hypot(*np.moveaxis(pixels - other - t[:, None] * line, -1, 0)[:2]) < 24 + noise
+        known = np.concatenate([known, seeds[pick][None]])
+        pixels, lab = pixels[~explained], lab[~explained]
+    return (np.array(found), np.array(weights)) if found else none
+
+
+def bled_modes(rgb, flat, colours, share, noise) -> np.ndarray:
+    """(K,) bool: small modes most of whose pixels are only bled edges of larger ones.
+
+    Parameters
+    ----------
+    rgb : (H, W, 3). flat : (H, W) bool. colours : (K, 3), the largest first. share : (K,) of
+        the picture. noise : as of the colour tree.
+    """
+    bled = np.zeros(len(colours), bool)
+    owner = _owners(rgb, flat, colours)
+    for k in range(1, len(colours)):
+        mine = (owner == k).astype(np.uint8)
+        # a drawn area has an inside; what runs along an edge has none
+        if share[k] > _SMALL_SHARE or cv2.erode(mine, _INSIDE, borderValue=0).sum() > 0.1 * mine.sum():
+            continue
+        at = np.flatnonzero(owner == k)
+        at = at[:: max(1, len(at) // 400)]
+        y, x = np.divmod(at, flat.shape[1])
+        larger = np.flatnonzero(~bled[:k])[:_MOST_KNOWN]
+        seen = np.where(np.isin(owner, larger), owner, -1)
+        number = np.full(len(colours) + 1, -1)
+        number[larger] = np.arange(len(larger))
+        bled[k] = _mixed(rgb, number[seen], y, x, colours[larger], noise).mean() > 0.7 if len(at) else True
+    return bled
+
+
+def _owners(rgb, flat, colours):
+    """(H, W) nearest colour of each flat pixel, -1 elsewhere."""
+    values = colours.astype(np.float32)
+    owner = (rgb.reshape(-1, 3).astype(np.float32) @ values.T - 0.5 * (values * values).sum(1)).argmax(1)
+    return np.where(flat, owner.reshape(flat.shape), -1)
+
+
+def _bled(rgb, flat, y, x, colours, noise):
+    return _mixed(rgb, _owners(rgb, flat, colours), y, x, colours, noise)
+
+
+def _mixed(rgb, owner, y, x, colours, noise):
+    """Which pixels are what compression makes of the edge between two colours near them.
+
+    Luma is kept sharp and the colour differences are blurred, so both are mixtures of the
+    two sides, though not in the same proportion; rings overshoot a little.
+    """
+    ycc, known = rgb[y, x] @ _TO_YCC.T, colours @ _TO_YCC.T
+    near = np.stack([cv2.dilate((owner == k).astype(np.uint8), _AROUND)[y, x] > 0 for k in range(len(known))])
+    slack = 14.0 + 1.5 * noise
+    mixed = np.zeros(len(y), bool)
+    for i in range(len(known)):
+        mixed |= near[i] & (np.abs(ycc - known[i]).max(1) < 6.0 + 1.2 * noise)
+        for j in range(i):
+            here = np.flatnonzero(near[i] & near[j] & ~mixed)
+            if len(here) == 0:
+                continue
+            low, high = sorted((known[i, 0], known[j, 0]))
+            over = 0.15 * (high - low) + slack
+            luma = (ycc[here, 0] > low - over) & (ycc[here, 0] < high + over)
+            line = known[j, 1:] - known[i, 1:]
+            from_i = ycc[here, 1:] - known[i, 1:]
+            along = from_i @ line / max(line @ line, 1.0)
+            off = np.hypot(*(from_i - np.clip(along, -0.1, 1.1)[:, None] * line).T)
+            mixed[here] |= luma & (off < slack)
+    return mixed
