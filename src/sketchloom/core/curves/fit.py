@@ -22,6 +22,7 @@ class Spans:
     ``first``, ``last`` (K,) indices into the points, both belonging to the span.
     ``leave``, ``arrive`` (K, 2) unit tangents at the ends, each pointing into the span.
     ``smooth_first``, ``smooth_last`` (K,) bool: the curve runs on there without a corner.
+    ``line`` (K,) bool: known to be straight.
     """
 
     first: np.ndarray
@@ -30,6 +31,7 @@ class Spans:
     arrive: np.ndarray
     smooth_first: np.ndarray
     smooth_last: np.ndarray
+    line: np.ndarray
 
     def __len__(self):
         return len(self.first)
@@ -103,7 +105,7 @@ def _ordered(parts):
     spans = Spans.join([p[0] for p in parts]) if parts else None
     if spans is None:
         empty = np.empty(0, np.intp)
-        spans = Spans(empty, empty, np.empty((0, 2)), np.empty((0, 2)), empty.astype(bool), empty.astype(bool))
+        spans = Spans(empty, empty, np.empty((0, 2)), np.empty((0, 2)), *[empty.astype(bool)] * 3)
         return FittedSpans(spans, np.empty((0, 4, 2)), np.empty(0, bool))
     order = np.argsort(spans.first, kind="stable")
     controls = np.concatenate([p[1] for p in parts])[order]
@@ -148,7 +150,7 @@ def _straight(xy, starts, run, spans, begin, end, tolerance):
     kink_first = spans.smooth_first & ((unit * spans.leave).sum(1) < _STRAIGHT_KINK)
     kink_last = spans.smooth_last & ((-unit * spans.arrive).sum(1) < _STRAIGHT_KINK)
     short = spans.last - spans.first == 1
-    return short | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
+    return short | spans.line | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
 
 
 def _split(points, spans, worst):
@@ -160,8 +162,8 @@ def _split(points, spans, worst):
     at = np.clip(worst, spans.first + margin, spans.last - margin)
     tangent = local_tangent(points, at, spans.first, spans.last)
     smooth = np.ones(len(spans), bool)
-    before = Spans(spans.first, at, spans.leave, -tangent, spans.smooth_first, smooth)
-    after = Spans(at, spans.last, tangent, spans.arrive, smooth, spans.smooth_last)
+    before = Spans(spans.first, at, spans.leave, -tangent, spans.smooth_first, smooth, ~smooth)
+    after = Spans(at, spans.last, tangent, spans.arrive, smooth, spans.smooth_last, ~smooth)
     return Spans.join([before, after])
 
 
@@ -217,7 +219,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
     for turn in range(rounds):
         spans = fitted.spans
         joined = (spans.last[:-1] == spans.first[1:]) & spans.smooth_last[:-1] & spans.smooth_first[1:]
-        joined &= ~(fitted.straight[:-1] & fitted.straight[1:])
+        joined &= ~(fitted.straight[:-1] & fitted.straight[1:]) & ~spans.line[:-1] & ~spans.line[1:]
         pair = _alternate(joined, turn % 2)
         if len(pair) == 0:
             if turn % 2:
@@ -225,7 +227,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
             continue
         progress.step(turn, rounds, "Joining curves")
         one = Spans(spans.first[pair], spans.last[pair + 1], spans.leave[pair], spans.arrive[pair + 1],
-                    spans.smooth_first[pair], spans.smooth_last[pair + 1])
+                    spans.smooth_first[pair], spans.smooth_last[pair + 1], np.zeros(len(pair), bool))
         controls, straight, error, _ = _fit_level(points, one, tolerance)
         good = straight | (error <= tolerance)
         if not good.any():

@@ -6,12 +6,14 @@ from sketchloom.core import ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
+from sketchloom.core.curves.straights import scatter_of, straight_runs
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
 _LOOP_BREAKS = 4
+BREAK, CORNER, LINE = np.int8(1), np.int8(2), np.int8(4)
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
 
@@ -35,8 +37,9 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ------
     GeometryError : points that are not finite. Cancelled : the caller asked to stop.
     """
-    points, starts, is_break, is_corner = _with_breaks(lines)
-    first, last, arc = _spans_between(starts, is_break)
+    points, starts, marks = _with_breaks(lines, tolerance_px)
+    is_corner = marks & CORNER > 0
+    first, last, arc = _spans_between(starts, marks & BREAK > 0)
     closed = lines.closed[arc]
     # where a closed loop without corners meets itself it runs on like anywhere else
     ring_first, ring_last = starts[arc], starts[arc + 1] - 1
@@ -46,10 +49,12 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     leave = end_tangent(points, first, last)
     arrive = end_tangent(points, last, first)
     _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
+    forced = marks[first] & LINE > 0
+    _follow_lines(points, first, last, arc, forced, wraps, smooth_first, smooth_last, leave, arrive)
     at_start = ~closed & (first == ring_first)
     at_end = ~closed & (last == ring_last)
-    _run_through_nodes(planar, arc, at_start, at_end, leave, arrive, smooth_first, smooth_last)
-    spans = Spans(first, last, leave, arrive, smooth_first, smooth_last)
+    _run_through_nodes(planar, arc, at_start & ~forced, at_end & ~forced, leave, arrive, smooth_first, smooth_last)
+    spans = Spans(first, last, leave, arrive, smooth_first, smooth_last, forced)
     fitted = fit_spans(points, spans, tolerance_px, progress=progress)
     arc_of = np.searchsorted(starts, fitted.spans.first, side="right") - 1
     return CurveSet(fitted.controls, fitted.straight, np.searchsorted(arc_of, np.arange(len(starts))))
@@ -66,18 +71,25 @@ def chords(lines: Polylines) -> CurveSet:
     return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), segments)
 
 
-def _with_breaks(lines):
-    """Points with corners put in place; loops turned to begin at a break and closed.
+def _with_breaks(lines, tolerance):
+    """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
 
-    Returns points, starts, and for each point whether curves end there and whether with a
-    corner.
+    Returns points, starts, and marks for each point: BREAK where curves end, CORNER where
+    they end with a corner, LINE where a straight run begins.
     """
     corners = find_corners(lines)
     xy = lines.xy.copy()
     count = len(xy)
-    corner = np.zeros(count, bool)
-    corner[corners.index] = True
+    marks = np.zeros(count, np.int8)
+    marks[corners.index] = BREAK | CORNER
     xy[corners.index] = corners.xy
+    moved = Polylines(xy, lines.starts, lines.closed)
+    runs = straight_runs(moved, marks > 0, tolerance, scatter_of(lines))
+    xy[runs.first], xy[runs.last] = runs.begin, runs.end
+    marks[runs.first] |= BREAK | LINE
+    marks[runs.last] |= BREAK
+    marks[runs.last[runs.meets]] |= CORNER
+
     keep = np.ones(count, bool)
     at = ragged.Neighbours(lines.starts, lines.closed)
     for k in (-4, -3, -2, -1, 1, 2, 3, 4):
@@ -87,43 +99,74 @@ def _with_breaks(lines):
     lengths = np.diff(lines.starts)
     ends = np.concatenate([lines.starts[:-1][lengths > 0], lines.starts[1:][lengths > 0] - 1])
     open_end = ends[~lines.closed[ragged.owner(lines.starts)[ends]]]
-    keep[open_end] = True
-    keep[corners.index] = True
-    brk = corner.copy()
-    brk[open_end] = True
-    return _turn_loops(lines, xy, keep, brk, corner)
+    marks[open_end] |= BREAK
+    keep[marks > 0] = True
+    return _turn_loops(lines, xy, keep, marks)
 
 
-def _turn_loops(lines, xy, keep, brk, corner):
+def _turn_loops(lines, xy, keep, marks):
     arc = ragged.owner(lines.starts)[keep]
-    xy, brk, corner = xy[keep], brk[keep], corner[keep]
+    xy, marks = xy[keep], marks[keep]
     starts = np.searchsorted(arc, np.arange(len(lines.starts)))
     lengths = np.diff(starts)
-    breaks = ragged.reduce_pieces(np.add, corner.astype(np.intp), starts, empty=0)
+    seam = marks & (CORNER | LINE) > 0
+    breaks = ragged.reduce_pieces(np.add, (marks & BREAK > 0).astype(np.intp), starts, empty=0)
     local = np.arange(len(xy)) - starts[arc]
-    first_corner = ragged.reduce_pieces(np.minimum, np.where(corner, local, len(xy)), starts, empty=0)
-    turn = np.where(lines.closed & (breaks > 0), first_corner, 0)
-    # loops without corners: even breaks
+    first_seam = ragged.reduce_pieces(np.minimum, np.where(seam, local, len(xy)), starts, empty=0)
+    turn = np.where(lines.closed & (breaks > 0), first_seam, 0)
+    brk = marks & BREAK > 0
+    # loops without breaks: even ones
     smooth_loop = lines.closed & (breaks == 0)
     quarter = (local * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
     before = ((local - 1) * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
     brk |= smooth_loop[arc] & (quarter != before)
-    # a loop with one corner needs one more break to have a chord
+    # a loop with one break needs one more to have a chord
     lone = lines.closed & (breaks == 1)
-    opposite = (first_corner + lengths // 2) % np.maximum(lengths, 1)
+    opposite = (first_seam + lengths // 2) % np.maximum(lengths, 1)
     brk |= lone[arc] & (local == opposite[arc])
-
     # so does an arc that comes back to the node it left
     full = np.flatnonzero(lengths > 2)
     returns = np.zeros(len(lengths), bool)
     returns[full] = ~lines.closed[full] & (xy[starts[full]] == xy[starts[full + 1] - 1]).all(1)
-    brk |= (returns & (breaks == 0))[arc] & (local == (lengths // 2)[arc])
+    brk |= (returns & (breaks == 2))[arc] & (local == (lengths // 2)[arc])
+    marks = marks | (brk * BREAK).astype(np.int8)
 
     out = ragged.lengths_to_starts(lengths + lines.closed)
     out_arc = ragged.owner(out)
     out_local = np.arange(out[-1]) - out[out_arc]
     source = starts[out_arc] + (out_local + turn[out_arc]) % np.maximum(lengths, 1)[out_arc]
-    return xy[source], out, brk[source], corner[source]
+    out_marks = marks[source]
+    # the closing copy of a loop's first point ends a span and begins none
+    closing = out[1:][lines.closed & (lengths > 0)] - 1
+    out_marks[closing] &= ~np.int8(LINE)
+    return xy[source], out, out_marks
+
+
+def _follow_lines(points, first, last, arc, forced, wraps, smooth_first, smooth_last, leave, arrive):
+    """Curves leave a straight run in its direction."""
+    line = np.flatnonzero(forced)
+    chord = points[last[line]] - points[first[line]]
+    unit = chord / np.maximum(np.hypot(*chord.T), 1e-12)[:, None]
+    leave[line], arrive[line] = unit, -unit
+    count = len(first)
+    follows = np.full(count, -1)
+    same = np.flatnonzero(arc[1:] == arc[:-1])
+    follows[same] = same + 1
+    ring_begin = np.flatnonzero(np.diff(arc, prepend=-1))
+    ring_end = np.append(ring_begin[1:], count) - 1
+    round_ = wraps[ring_begin]
+    follows[ring_end[round_]] = ring_begin[round_]
+    after = follows[line]
+    use = (after >= 0) & smooth_last[line]
+    free = use & ~forced[after]
+    leave[after[free]] = unit[free]
+    before = np.full(count, -1)
+    known = np.flatnonzero(follows >= 0)
+    before[follows[known]] = known
+    ahead = before[line]
+    use = (ahead >= 0) & smooth_first[line]
+    free = use & ~forced[ahead]
+    arrive[ahead[free]] = -unit[free]
 
 
 def _spans_between(starts, is_break):

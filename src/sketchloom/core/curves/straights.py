@@ -1,0 +1,251 @@
+"""Straight runs inside arcs, found before anything is fitted.
+
+Where an outline goes from a line into a curve there is no corner, and a fit that does not
+know of the line divides the two in the wrong place. A run is straight where a window of
+points shows no bow beyond what the points' own scatter explains; the window is so long
+that only circles of more than about 700 px look straight in it, and a whole run must keep
+to its line.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.least_squares import averaged
+from sketchloom.core.planar.junctions import Polylines
+
+_LONG, _SHORT = 7, 3
+_GAP = 2
+_SNAP = 6
+_LEAST_BOW_PX = 0.035
+_LEAST_LENGTH_PX = 10.0
+_SHARE = 0.7
+"""A line keeps closer than a cubic must, as everywhere in the fit."""
+_MEETING = np.sin(np.radians(4.0))
+_MEETING_GAP, _MEETING_PX = 4, 1.5
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Runs:
+    """Straight runs: ``first``, ``last`` (K,) point indices, ``begin``, ``end`` (K, 2) their
+    places on the line, and ``meets`` (K,) bool: the run ends where the next begins, in a
+    corner too blunt to be found as one."""
+
+    first: np.ndarray
+    last: np.ndarray
+    begin: np.ndarray
+    end: np.ndarray
+    meets: np.ndarray
+
+
+def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float) -> Runs:
+    """Find the straight runs of all arcs.
+
+    Parameters
+    ----------
+    lines : arcs as polylines, about one point a pixel.
+    is_corner : (N,) bool, points that are corners.
+    tolerance_px : as of the fit. scatter_px : typical distance of a point from its outline.
+    """
+    view = _View(lines, is_corner)
+    limit = max(_LEAST_BOW_PX, 2.5 * scatter_px)
+    flag = (view.bow(_LONG) < limit) & (view.bow(_SHORT) < limit) & ~view.barred(_LONG)
+    flag = view.closed_up(flag)
+    first, last = view.runs(flag)
+    first, last = view.reach(first, -_LONG), view.reach(last, _LONG)
+    return _accepted(lines, view, first, last, tolerance_px)
+
+
+class _View:
+    """Points of all arcs with a margin, so that windows run round closed arcs."""
+
+    def __init__(self, lines, is_corner):
+        self.lines = lines
+        lengths = np.diff(lines.starts)
+        self.arc = np.repeat(np.arange(len(lengths)), lengths)
+        self.local = np.arange(len(lines.xy)) - lines.starts[self.arc]
+        ends = np.zeros(len(lines.xy), bool)
+        full = np.flatnonzero((lengths > 0) & ~lines.closed)
+        ends[lines.starts[full]] = ends[lines.starts[full + 1] - 1] = True
+        self.bar = is_corner | ends
+        margin = _LONG
+        ext_starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
+        ext_arc = ragged.owner(ext_starts)
+        at = np.arange(ext_starts[-1]) - ext_starts[ext_arc] - margin
+        size = np.maximum(lengths[ext_arc], 1)
+        at = np.where(lines.closed[ext_arc], np.mod(at, size), np.clip(at, 0, size - 1))
+        self.source = lines.starts[ext_arc] + at
+        self.centre = ext_starts[self.arc] + margin + self.local
+        self.x, self.y = np.ascontiguousarray(lines.xy[self.source].T)
+
+    def bow(self, half):
+        """Height of the bow over ``2 * half + 1`` points around each, px: the least-squares parabola's."""
+        if len(self.x) == 0:
+            return np.zeros(0)
+        k = np.arange(-half, half + 1.0)
+        weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[2] * half * half
+        bx = np.convolve(self.x, weights, "same")[self.centre]
+        by = np.convolve(self.y, weights, "same")[self.centre]
+        tx = self.x[self.centre + half] - self.x[self.centre - half]
+        ty = self.y[self.centre + half] - self.y[self.centre - half]
+        return np.abs(bx * ty - by * tx) / np.maximum(np.hypot(tx, ty), 1e-9)
+
+    def barred(self, half):
+        """Windows with a corner or an open end inside."""
+        if len(self.x) == 0:
+            return np.zeros(0, bool)
+        inside = np.convolve(self.bar[self.source].astype(np.float32), np.ones(2 * half - 1, np.float32), "same")
+        return inside[self.centre] > 0.5
+
+    def closed_up(self, flag):
+        """Short gaps in a run are scatter."""
+        at = ragged.Neighbours(self.lines.starts, self.lines.closed)
+        grown = flag.copy()
+        for k in range(1, _GAP + 1):
+            grown |= flag[at(k)] | flag[at(-k)]
+        kept = grown.copy()
+        for k in range(1, _GAP + 1):
+            kept &= grown[at(k)] & grown[at(-k)]
+        return kept | flag
+
+    def runs(self, flag):
+        """First and last points of the stretches of flagged points; those without end are left out."""
+        at = ragged.Neighbours(self.lines.starts, self.lines.closed)
+        index = np.arange(len(flag))
+        before, after = at(-1), at(1)
+        first = np.flatnonzero(flag & (~flag[before] | (before == index)))
+        last = np.flatnonzero(flag & (~flag[after] | (after == index)))
+        # in a closed arc the last stretch may run over the seam: its end then comes first
+        arcs = np.arange(len(self.lines.starts) - 1)
+        a, b = np.searchsorted(self.arc[first], arcs), np.searchsorted(self.arc[last], arcs)
+        has = np.flatnonzero(np.diff(np.append(a, len(first))) > 0)
+        over = has[last[b[has]] < first[a[has]]]
+        stop = np.append(b, len(last))
+        for arc in over:
+            last[b[arc]:stop[arc + 1]] = np.roll(last[b[arc]:stop[arc + 1]], -1)
+        return first, last
+
+    def reach(self, index, offset):
+        """Points ``offset`` places on, drawn to a corner or an open end close by."""
+        arc = self.arc[index]
+        moved = self.moved(index, arc, offset)
+        found = np.zeros(len(index), bool)
+        sign = 1 if offset > 0 else -1
+        from_here = moved
+        for k in range(_SNAP + 1):
+            ahead = self.moved(from_here, arc, sign * k)
+            hit = self.bar[ahead] & ~found
+            found |= hit
+            moved = np.where(hit, ahead, moved)
+        return moved
+
+    def moved(self, index, arc, offset):
+        start = self.lines.starts[arc]
+        size = self.lines.starts[arc + 1] - start
+        at = index - start + offset
+        return start + np.where(self.lines.closed[arc], np.mod(at, size), np.clip(at, 0, size - 1))
+
+
+def _accepted(lines, view, first, last, tolerance):
+    """Runs that keep to their line as a whole, parted where two overlap."""
+    if len(first) == 0:
+        return Runs(first, last, np.empty((0, 2)), np.empty((0, 2)), np.empty(0, bool))
+    mean, unit, good = _lines_through(lines, view, first, last, tolerance)
+    first, last, mean, unit = first[good], last[good], mean[good], unit[good]
+    begin, end = _foot(lines.xy[first], mean, unit), _foot(lines.xy[last], mean, unit)
+    begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
+    meets = np.zeros(len(first), bool)
+    keep = np.ones(len(first), bool)
+    length = _size(lines, view, first, last)
+    for i, j in _neighbouring(view.arc[first]):
+        gap = _gap(lines, view, last[i], first[j])
+        if not (keep[i] and keep[j]) or gap > _MEETING_GAP or (gap == 0 and view.bar[last[i]]):
+            continue
+        place = _meeting(mean[i], unit[i], mean[j], unit[j])
+        middle = view.moved(last[i], view.arc[first[i]], gap // 2)
+        if place is None or np.hypot(*(place - lines.xy[middle])) > _MEETING_PX:
+            keep[j if length[j] < length[i] else i] = False
+            continue
+        last[i] = first[j] = middle
+        end[i] = begin[j] = place
+        meets[i] = True
+    return Runs(first[keep], last[keep], begin[keep], end[keep], meets[keep])
+
+
+def _meeting(mean_a, unit_a, mean_b, unit_b):
+    """Where two lines meet; None when they are one line, or nearly."""
+    cross = unit_a[0] * unit_b[1] - unit_a[1] * unit_b[0]
+    if abs(cross) < _MEETING:
+        return None
+    apart = mean_b - mean_a
+    return mean_a + (apart[0] * unit_b[1] - apart[1] * unit_b[0]) / cross * unit_a
+
+
+def _gap(lines, view, last, first):
+    """Points from a run's last to the next one's first, negative where they overlap."""
+    arc = view.arc[last]
+    if not lines.closed[arc]:
+        return int(first - last)
+    size = int(lines.starts[arc + 1] - lines.starts[arc])
+    gap = int(first - last) % size
+    return gap if gap <= size // 2 else gap - size
+
+
+def _size(lines, view, first, last):
+    """Points from first on to last, round closed arcs."""
+    arc = view.arc[first]
+    size = lines.starts[arc + 1] - lines.starts[arc]
+    return np.where(lines.closed[arc], np.mod(last - first, size), last - first)
+
+
+def _neighbouring(arc):
+    """Pairs of runs that follow each other in one arc, the last and the first among them."""
+    starts = np.flatnonzero(np.diff(arc, prepend=-1))
+    stops = np.append(starts[1:], len(arc))
+    for a, b in zip(starts.tolist(), stops.tolist()):
+        if b - a > 1:
+            for k in range(a, b):
+                yield k, k + 1 if k + 1 < b else a
+
+
+def _lines_through(lines, view, first, last, tolerance):
+    """Mean and direction of each run's line, and whether the run keeps to it."""
+    size = _size(lines, view, first, last) + 1
+    starts = ragged.lengths_to_starts(size)
+    run = ragged.owner(starts)
+    index = view.moved(first[run], view.arc[first[run]], np.arange(starts[-1]) - starts[run])
+    xy = lines.xy[index]
+    # next to a corner the points are drawn aside
+    inner = ~(view.bar[index])
+    weight = inner.astype(float)
+    total = np.maximum(np.add.reduceat(weight, starts[:-1]), 1e-9)
+    mean = np.stack([np.add.reduceat(weight * xy[:, c], starts[:-1]) for c in (0, 1)], -1) / total[:, None]
+    dx, dy = (xy - mean[run]).T
+    xx, yy, xy_ = (np.add.reduceat(weight * v, starts[:-1]) for v in (dx * dx, dy * dy, dx * dy))
+    along = 0.5 * np.arctan2(2 * xy_, xx - yy)
+    unit = np.stack([np.cos(along), np.sin(along)], -1)
+    unit *= np.sign(((lines.xy[last] - lines.xy[first]) * unit).sum(1))[:, None]
+    across = (dx * unit[run, 1] - dy * unit[run, 0]) * weight
+    miss = np.maximum.reduceat(averaged(across, np.abs(across), starts), starts[:-1])
+    length = np.hypot(*(lines.xy[last] - lines.xy[first]).T)
+    return mean, unit, (miss <= _SHARE * tolerance) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT)
+
+
+def _foot(points, mean, unit):
+    return mean + ((points - mean) * unit).sum(1)[:, None] * unit
+
+
+def scatter_of(lines: Polylines) -> float:
+    """Typical scatter of points about a smooth outline, px: what a parabola through seven does not explain."""
+    if len(lines.xy) < 16:
+        return 0.0
+    at = ragged.Neighbours(lines.starts, lines.closed)
+    k = np.arange(-_SHORT, _SHORT + 1.0)
+    weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[0]
+    smooth = sum(w * lines.xy[at(int(i))] for w, i in zip(weights, k))
+    tangent = lines.xy[at(2)] - lines.xy[at(-2)]
+    gap = lines.xy - smooth
+    across = np.abs(gap[:, 0] * tangent[:, 1] - gap[:, 1] * tangent[:, 0])
+    across /= np.maximum(np.hypot(tangent[:, 0], tangent[:, 1]), 1e-9)
+    return float(np.median(across))
