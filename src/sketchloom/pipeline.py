@@ -173,7 +173,7 @@ class _Run:
         reading = fitness.proposed_reading(fit, tree) if recipe.reading == "auto" else recipe.reading
         with self._stage("segment", "Finding regions"):
             segmentation, key = self._segment(reading, tree)
-        traced = self._trace(reading, segmentation, key)
+        traced = self._trace(reading, segmentation, key, tree.noise, fit.blur_px if reading == "tone" else 0.0)
         with self._stage("layers", "Cutting layers"):
             result = self._layers(segmentation, traced, key)
         ground, depth, plans, layers, proposed, length = result
@@ -247,7 +247,7 @@ class _Run:
 
     # -- planar map and curves -------------------------------------------------------
 
-    def _trace(self, reading, segmentation, key):
+    def _trace(self, reading, segmentation, key, noise, blur):
         with self._stage("planar", "Drawing the map"):
             planar, lines = self.keep(("planar", key), lambda: self._map(reading, segmentation))
         with self._stage("curves", "Fitting curves"):
@@ -255,7 +255,9 @@ class _Run:
                 if self.rough:
                     curves = trace_arcs.chords(lines)
                 else:
-                    curves = trace_arcs.fit_arcs(planar, lines, progress=_Within(self.progress, 3, len(self.STAGES)))
+                    tolerance = trace_arcs.fitting_tolerance(lines, noise > 0)
+                    curves = trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=blur,
+                                                 progress=_Within(self.progress, 3, len(self.STAGES)))
                 return Traced(planar, curves, arc_lengths(curves))
             return self.keep(("curves", key, self.rough), make)
 

@@ -30,6 +30,11 @@ def run(files, demo: bool = False) -> int:
     """Open a window on each file, or one on the demo; returns when the last is closed."""
     logging.basicConfig(level=logging.WARNING, format="%(name)s: %(message)s")
     app = application()
+    # Ctrl+C in the terminal closes as the window's button does; the timer lets Python see it
+    signal.signal(signal.SIGINT, lambda *_: QTimer.singleShot(0, app.closeAllWindows))
+    heartbeat = QTimer(interval=250)
+    heartbeat.timeout.connect(lambda: None)
+    heartbeat.start()
     windows = [Window() for _ in files] or [Window()]
     for window in windows:
         window.show()
@@ -38,11 +43,6 @@ def run(files, demo: bool = False) -> int:
         window.session.open_path(Path(path).resolve() if os.path.exists(path) else path)
     if demo:
         windows[0].session.open_path(put_demo_projects(store.data_folder() / "demo")[FIRST_DEMO])
-    # lets Python see Ctrl+C in the terminal while Qt waits
-    signal.signal(signal.SIGINT, lambda *_: app.closeAllWindows())
-    heartbeat = QTimer(interval=250)
-    heartbeat.timeout.connect(lambda: None)
-    heartbeat.start()
     return app.exec()
 
 

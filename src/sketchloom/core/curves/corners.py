@@ -24,6 +24,9 @@ _SMALLEST_LOOP = 16
 """A loop of fewer points is under 5 px across: a dot, whose corners no pixel shows."""
 _SPAN = 3
 _SIDE = 4
+_ROUNDED_PX = 0.8
+"""Blurred by a Gaussian of 1 px, a right-angled corner's outline passes 0.77 px from its point
+(each of two crossed edges is at 0.707 there)."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -44,43 +47,50 @@ def _none():
     return Corners(np.empty(0, np.intp), np.empty((0, 2)), np.empty(0))
 
 
-def find_corners(lines: Polylines) -> Corners:
-    """Find the corners inside arcs; ends of open arcs are not looked at."""
+def find_corners(lines: Polylines, blur_px: float = 0.0) -> Corners:
+    """Find the corners inside arcs; ends of open arcs are not looked at.
+
+    ``blur_px``: standard deviation of the picture's blur beyond its pixels; it rounds
+    corners, so sides are looked for farther away and may meet farther off.
+    """
     xy, starts, closed = lines.xy, lines.starts, lines.closed
     if len(xy) == 0:
         return _none()
     at = ragged.Neighbours(starts, closed)
-    strength = _turning(xy, at)
+    span = _SPAN + int(round(blur_px))
+    strength = _turning(xy, at, span)
     strongest = strength.copy()
-    for k in range(-_SPAN, _SPAN + 1):
+    for k in range(-span, span + 1):
         strongest = np.maximum(strongest, strength[at(k)])
     arc = ragged.owner(starts)
     local = np.arange(len(xy)) - starts[arc]
     length = np.diff(starts)[arc]
-    away = np.where(closed[arc], _SPAN, np.minimum(local, length - 1 - local))
+    away = np.where(closed[arc], span, np.minimum(local, length - 1 - local))
     index = np.flatnonzero((strength > TURN_RAD) & (strength >= strongest) & (away >= 2)
                            & (length >= np.where(closed[arc], _SMALLEST_LOOP, 6)))
     index = index[np.diff(index, prepend=-10) > 1]
-    return _meet(xy, at, index)
+    return _meet(xy, at, index, blur_px)
 
 
-def _turning(xy, at):
+def _turning(xy, at, span):
     """Turning at each point that the bends beside it do not explain, rad, (N,)."""
     chord = xy[at(1)] - xy[at(-1)]
     heading = np.arctan2(chord[:, 1], chord[:, 0])
     turn = lambda a, b: (heading[b] - heading[a] + np.pi) % (2 * np.pi) - np.pi  # noqa: E731
-    steps = [turn(at(k - 1), at(k)) for k in range(-_SPAN - 3, _SPAN + 4)]
+    steps = [turn(at(k - 1), at(k)) for k in range(-span - 3, span + 4)]
     middle = np.abs(sum(steps[4:-3]))
     before, after = np.abs(sum(steps[:3])), np.abs(sum(steps[-3:]))
-    bend = np.minimum(before, after) * (2 * _SPAN / 3.0)
+    bend = np.minimum(before, after) * (2 * span / 3.0)
     return middle - bend
 
 
-def _meet(xy, at, index):
+def _meet(xy, at, index, blur):
     """Keep candidates whose sides meet on the boundary."""
     if len(index) == 0:
         return _none()
-    sides = [[np.stack([at(sign * (k + skip))[index] for k in range(_SIDE)]) for skip in (2, 3)] for sign in (-1, 1)]
+    farther = int(np.ceil(1.5 * blur))
+    sides = [[np.stack([at(sign * (k + skip))[index] for k in range(_SIDE + farther)])
+              for skip in (2 + farther, 3 + farther)] for sign in (-1, 1)]
     chords = [xy[near[-1]] - xy[near[0]] for near, _ in sides]
     cosine = -(chords[0] * chords[1]).sum(1) / np.maximum(
         np.hypot(*chords[0].T) * np.hypot(*chords[1].T), 1e-9)
@@ -94,9 +104,10 @@ def _meet(xy, at, index):
     meeting = np.linalg.solve(system, value[..., None])[..., 0]
     # the boundary of a tip ends where the tip is about a pixel wide
     retreat = np.minimum(0.5 / np.tan(np.maximum(half, 0.05)), _FARTHEST_TIP_PX)
-    allowed = np.maximum(_MEETING_PX, retreat + 0.4)
+    retreat = np.minimum(retreat + _ROUNDED_PX * blur / np.tan(np.maximum(half, 0.2)), _FARTHEST_TIP_PX + 2 * blur)
+    allowed = np.maximum(_MEETING_PX + _ROUNDED_PX * blur, retreat + 0.4)
     good = ~parallel & (_distance_to_polyline(xy, at, index, meeting) < allowed)
-    clear = np.maximum(_CLEAR_PX, retreat + 0.8)
+    clear = np.maximum(_CLEAR_PX + 1.5 * blur, retreat + 0.8)
     return Corners(index[good], meeting[good], clear[good])
 
 

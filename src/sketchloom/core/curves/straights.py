@@ -15,7 +15,10 @@ from sketchloom.core import ragged
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 
-_LONG, _SHORT = 7, 3
+_SHORTEST, _LONGEST, _SHORT = 7, 20, 3
+_PER_SCATTER = 13.4
+"""A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
+hangs together from point to point (half as much again); this is two and a half times that."""
 _GAP = 2
 _SNAP = 6
 _LEAST_BOW_PX = 0.035
@@ -48,19 +51,32 @@ def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: 
     is_corner : (N,) bool, points that are corners.
     tolerance_px : as of the fit. scatter_px : typical distance of a point from its outline.
     """
-    view = _View(lines, is_corner)
-    limit = max(_LEAST_BOW_PX, 2.5 * scatter_px)
-    flag = (view.bow(_LONG) < limit) & (view.bow(_SHORT) < limit) & ~view.barred(_LONG)
+    half = _half_window(scatter_px)
+    view = _View(lines, is_corner, half)
+    flag = ~view.barred(half)
+    for reach in (half, _SHORT):
+        flag &= view.bow(reach) < max(_LEAST_BOW_PX, _PER_SCATTER * scatter_px / np.sqrt(2 * reach + 1))
     flag = view.closed_up(flag)
     first, last = view.runs(flag)
-    first, last = view.reach(first, -_LONG), view.reach(last, _LONG)
-    return _accepted(lines, view, first, last, tolerance_px)
+    # one lucky window among many is no run
+    several = _size(lines, view, first, last) >= half // 3
+    first, last = first[several], last[several]
+    first, last = view.reach(first, -half), view.reach(last, half)
+    return _accepted(lines, view, first, last, tolerance_px, scatter_px)
+
+
+def _half_window(scatter):
+    """Points on either side so that a circle of 700 px shows its bow above the scatter."""
+    for half in range(_SHORTEST, _LONGEST):
+        if half * half / 1400.0 >= 12.0 * scatter / np.sqrt(2 * half + 1):
+            return half
+    return _LONGEST
 
 
 class _View:
     """Points of all arcs with a margin, so that windows run round closed arcs."""
 
-    def __init__(self, lines, is_corner):
+    def __init__(self, lines, is_corner, margin):
         self.lines = lines
         lengths = np.diff(lines.starts)
         self.arc = np.repeat(np.arange(len(lengths)), lengths)
@@ -69,7 +85,6 @@ class _View:
         full = np.flatnonzero((lengths > 0) & ~lines.closed)
         ends[lines.starts[full]] = ends[lines.starts[full + 1] - 1] = True
         self.bar = is_corner | ends
-        margin = _LONG
         ext_starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
         ext_arc = ragged.owner(ext_starts)
         at = np.arange(ext_starts[-1]) - ext_starts[ext_arc] - margin
@@ -147,11 +162,11 @@ class _View:
         return start + np.where(self.lines.closed[arc], np.mod(at, size), np.clip(at, 0, size - 1))
 
 
-def _accepted(lines, view, first, last, tolerance):
+def _accepted(lines, view, first, last, tolerance, scatter):
     """Runs that keep to their line as a whole, parted where two overlap."""
     if len(first) == 0:
         return Runs(first, last, np.empty((0, 2)), np.empty((0, 2)), np.empty(0, bool))
-    mean, unit, good = _lines_through(lines, view, first, last, tolerance)
+    mean, unit, good = _lines_through(lines, view, first, last, tolerance, scatter)
     first, last, mean, unit = first[good], last[good], mean[good], unit[good]
     begin, end = _foot(lines.xy[first], mean, unit), _foot(lines.xy[last], mean, unit)
     begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
@@ -209,7 +224,7 @@ def _neighbouring(arc):
                 yield k, k + 1 if k + 1 < b else a
 
 
-def _lines_through(lines, view, first, last, tolerance):
+def _lines_through(lines, view, first, last, tolerance, scatter):
     """Mean and direction of each run's line, and whether the run keeps to it."""
     size = _size(lines, view, first, last) + 1
     starts = ragged.lengths_to_starts(size)
@@ -227,9 +242,20 @@ def _lines_through(lines, view, first, last, tolerance):
     unit = np.stack([np.cos(along), np.sin(along)], -1)
     unit *= np.sign(((lines.xy[last] - lines.xy[first]) * unit).sum(1))[:, None]
     across = (dx * unit[run, 1] - dy * unit[run, 0]) * weight
+    bow = _bows(dx * unit[run, 0] + dy * unit[run, 1], across, weight, starts, run)
+    certain = np.maximum(_LEAST_BOW_PX, _PER_SCATTER * scatter / np.sqrt(total))
     miss = np.maximum.reduceat(averaged(across, np.abs(across), starts), starts[:-1])
     length = np.hypot(*(lines.xy[last] - lines.xy[first]).T)
-    return mean, unit, (miss <= _SHARE * tolerance) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT)
+    return mean, unit, (miss <= _SHARE * tolerance) & (bow <= certain) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT)
+
+
+def _bows(along, across, weight, starts, run):
+    """Height of each run's bow, px: a long gentle arc is straight in every window, not as a whole."""
+    total = lambda v: np.add.reduceat(v, starts[:-1])  # noqa: E731
+    half = np.maximum(np.maximum.reduceat(np.abs(along), starts[:-1]), 1e-9)
+    square = (along / half[run]) ** 2
+    square -= (total(weight * square) / np.maximum(total(weight), 1e-9))[run]
+    return np.abs(total(weight * square * across)) / np.maximum(total(weight * square * square), 1e-9)
 
 
 def _foot(points, mean, unit):

@@ -12,14 +12,26 @@ from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
+_PER_SCATTER, _LARGEST_TOLERANCE_PX = 7.0, 0.45
 _LOOP_BREAKS = 4
 BREAK, CORNER, LINE = np.int8(1), np.int8(2), np.int8(4)
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
 
 
+def fitting_tolerance(lines: Polylines, noisy: bool) -> float:
+    """Distance, px, within which curves should keep to the boundary points.
+
+    Grain and compression push points aside over lengths of several pixels; a curve that
+    followed them would be no closer to the drawing, only bumpier.
+    """
+    if not noisy:
+        return DEFAULT_TOLERANCE_PX
+    return float(np.clip(DEFAULT_TOLERANCE_PX + _PER_SCATTER * scatter_of(lines), DEFAULT_TOLERANCE_PX, _LARGEST_TOLERANCE_PX))
+
+
 def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_TOLERANCE_PX, *,
-             progress=QUIET) -> CurveSet:
+             blur_px: float = 0.0, progress=QUIET) -> CurveSet:
     """Fit every arc once, for both faces beside it.
 
     Parameters
@@ -27,6 +39,8 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     planar : gives which arcs meet at which node.
     lines : the arcs' sub-pixel polylines.
     tolerance_px : greatest distance of the boundary from its curve, > 0, as in ``fit_spans``.
+
+    blur_px : standard deviation of the picture's blur, which rounds corners.
 
     Returns
     -------
@@ -37,7 +51,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ------
     GeometryError : points that are not finite. Cancelled : the caller asked to stop.
     """
-    points, starts, marks = _with_breaks(lines, tolerance_px)
+    points, starts, marks = _with_breaks(lines, tolerance_px, blur_px)
     is_corner = marks & CORNER > 0
     first, last, arc = _spans_between(starts, marks & BREAK > 0)
     closed = lines.closed[arc]
@@ -71,13 +85,13 @@ def chords(lines: Polylines) -> CurveSet:
     return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), segments)
 
 
-def _with_breaks(lines, tolerance):
+def _with_breaks(lines, tolerance, blur):
     """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
 
     Returns points, starts, and marks for each point: BREAK where curves end, CORNER where
     they end with a corner, LINE where a straight run begins.
     """
-    corners = find_corners(lines)
+    corners = find_corners(lines, blur)
     xy = lines.xy.copy()
     count = len(xy)
     marks = np.zeros(count, np.int8)
@@ -92,7 +106,8 @@ def _with_breaks(lines, tolerance):
 
     keep = np.ones(count, bool)
     at = ragged.Neighbours(lines.starts, lines.closed)
-    for k in (-4, -3, -2, -1, 1, 2, 3, 4):
+    reach = 4 + int(np.ceil(3 * blur))
+    for k in (*range(-reach, 0), *range(1, reach + 1)):
         near = at(k)[corners.index]
         close = np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
         keep[near[close]] = False

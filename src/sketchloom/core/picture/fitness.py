@@ -39,6 +39,15 @@ class Fitness:
     soft_at: tuple[float, float]
 
 
+    @property
+    def blur_px(self) -> float:
+        """Standard deviation of the blur beyond the pixels' own, 0 for clean edges.
+
+        Measured: antialiased edges are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7.
+        """
+        return float(np.clip((self.edge_width_px - 4.0) / 1.3, 0.0, 2.5)) if self.noise > 0 else 0.0
+
+
 def measure(picture: Picture) -> Fitness:
     """Measure a picture; larger ones by their middle part at full resolution plus an overview."""
     view, x0, y0 = _window(picture.field)
@@ -85,7 +94,7 @@ def _drifts(view, edge):
 
 def _edge_core(view, edge):
     """One pixel across each edge: where the gradient is largest along its own direction."""
-    grey = cv2.transform(view[..., :3].astype(np.float32), np.ones((1, 3), np.float32))
+    grey = cv2.transform(view.astype(np.float32), np.ones((1, view.shape[-1]), np.float32))
     gx, gy = cv2.Sobel(grey, cv2.CV_32F, 1, 0), cv2.Sobel(grey, cv2.CV_32F, 0, 1)
     at = np.flatnonzero(edge)
     height, width = edge.shape
