@@ -12,6 +12,8 @@ from sketchloom.core.progress import QUIET
 
 _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
+_TURNING_STEP = 8
+_TURN_OF_A_CUBIC = np.radians(100.0)
 _STRAIGHT_KINK = np.cos(np.radians(4.0))
 
 
@@ -84,7 +86,7 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     if np.any(spans.last <= spans.first):
         raise GeometryError("A span to fit has fewer than two points.")
     points = np.array(points, float)
-    fitted = _divide(points, spans, tolerance_px, progress)
+    fitted = _divide(points, _presplit(points, spans), tolerance_px, progress)
     return _merge_back(points, fitted, tolerance_px, progress)
 
 
@@ -153,6 +155,61 @@ def _straight(xy, starts, run, spans, begin, end, tolerance):
     return short | spans.line | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
 
 
+def _presplit(points, spans):
+    """Divide runs that turn too far for one cubic into parts that turn alike.
+
+    Turning is counted between chords of eight points, over which scatter hardly shows.
+    """
+    size = spans.last - spans.first
+    steps = np.where(spans.line, 0, size // _TURNING_STEP)
+    long = np.flatnonzero(steps >= 3)
+    if len(long) == 0:
+        return spans
+    starts = ragged.lengths_to_starts(steps[long] + 1)
+    run = ragged.owner(starts)
+    index = spans.first[long][run] + (np.arange(starts[-1]) - starts[run]) * _TURNING_STEP
+    chord = points[index[1:]] - points[index[:-1]]
+    heading = np.arctan2(chord[:, 1], chord[:, 0])
+    turn = np.abs((np.diff(heading) + np.pi) % (2 * np.pi) - np.pi)
+    # turn k lies at point k + 1; those that reach into the next run do not count
+    within = (run[2:] == run[:-2])
+    total = np.zeros(len(index))
+    total[1:-1] = np.cumsum(np.where(within, turn, 0.0))
+    total[-1] = total[-2] if len(total) > 1 else 0.0
+    before = total[starts[:-1]]
+    whole = total[starts[1:] - 1] - before
+    parts = np.minimum((whole / _TURN_OF_A_CUBIC).astype(np.intp) + 1, steps[long] // 2)
+    cuts = ragged.lengths_to_starts(parts - 1)
+    if cuts[-1] == 0:
+        return spans
+    of = ragged.owner(cuts)
+    share = (np.arange(cuts[-1]) - cuts[of] + 1) / parts[of]
+    wanted = before[of] + share * whole[of]
+    # runs are told apart by whole numbers, so one search serves them all
+    base = (whole.max() + 1.0) * 2
+    found = np.searchsorted(total - before[run] + base * run, wanted - before[of] + base * of)
+    at = np.clip(index[np.minimum(found, len(index) - 1)], spans.first[long][of] + 3, spans.last[long][of] - 3)
+    return _cut_at(points, spans, long[of], at)
+
+
+def _cut_at(points, spans, of, at):
+    """Spans divided at points, ``at`` ascending within each span ``of``, one tangent on both sides."""
+    fresh = np.concatenate([[True], (of[1:] != of[:-1]) | (at[1:] > at[:-1] + 3)])
+    of, at = of[fresh], at[fresh]
+    tangent = local_tangent(points, at, spans.first[of], spans.last[of])
+    smooth, no = np.ones(len(at), bool), np.zeros(len(at), bool)
+    order = np.argsort(np.concatenate([spans.first, at]), kind="stable")
+    join = lambda a, b: np.concatenate([a, b])[order]  # noqa: E731
+    first = join(spans.first, at)
+    last = join(spans.last, spans.last[of])
+    inner = np.append((first[1:] < last[:-1]) & (last[1:] == last[:-1]), False)
+    last[inner] = first[1:][inner[:-1]]
+    leave, smooth_first = join(spans.leave, tangent), join(spans.smooth_first, smooth)
+    arrive, smooth_last = join(spans.arrive, spans.arrive[of]), join(spans.smooth_last, spans.smooth_last[of])
+    arrive[inner], smooth_last[inner] = -leave[1:][inner[:-1]], True
+    return Spans(first, last, leave, arrive, smooth_first, smooth_last, join(spans.line, no))
+
+
 def _split(points, spans, worst):
     """Two spans for each, divided near the worst point, with one tangent for both."""
     if len(spans) == 0:
@@ -216,10 +273,12 @@ def _unit(vector, fallback):
 
 def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
     """Replace smooth neighbours by one cubic wherever it stays within the tolerance."""
+    refused = np.zeros(len(points), bool)  # a pair that did not join will not once it has grown
     for turn in range(rounds):
         spans = fitted.spans
         joined = (spans.last[:-1] == spans.first[1:]) & spans.smooth_last[:-1] & spans.smooth_first[1:]
         joined &= ~(fitted.straight[:-1] & fitted.straight[1:]) & ~spans.line[:-1] & ~spans.line[1:]
+        joined &= ~refused[spans.last[:-1]]
         pair = _alternate(joined, turn % 2)
         if len(pair) == 0:
             if turn % 2:
@@ -230,6 +289,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
                     spans.smooth_first[pair], spans.smooth_last[pair + 1], np.zeros(len(pair), bool))
         controls, straight, error, _ = _fit_level(points, one, tolerance)
         good = straight | (error <= tolerance)
+        refused[spans.last[pair[~good]]] = True
         if not good.any():
             continue
         stay = np.ones(len(spans), bool)

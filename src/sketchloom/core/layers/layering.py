@@ -1,5 +1,6 @@
 """From colours to sheets: which faces each sheet carries, and what it costs to cut."""
 
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 
 import numpy as np
@@ -14,6 +15,7 @@ STACKED, FITTED = "stacked", "fitted"
 WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
 _WIDTH_SPACING_MM = 0.2
+_THREADS = 2
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,19 +83,23 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
     Stacked: sheet k is solid wherever depth k or more is seen. Fitted: sheet k is just what
     is seen of it. Layers left out, and layers nothing is left of, give no sheet.
     """
-    layers = []
+    cut = []
     for k, plan in enumerate(plans):
         inside = depth >= k if layering == STACKED else depth == k
-        if plan.left_out or not (depth == k).any():
-            continue
-        outline = outline_of(planar, curves, inside)
-        limit_px = WIDTH_LIMIT_MM / mm_per_px
-        spacing_px = min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
-        none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
-        widths = local_widths(outline, limit_px, spacing_px) if with_widths else none
-        narrowest = widths.narrowest()
-        layers.append(Layer(
-            plan, outline, outline.length_px() * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2,
-            widths, None if narrowest is None else narrowest * mm_per_px,
-        ))
-    return tuple(layers)
+        if not plan.left_out and (depth == k).any():
+            cut.append((plan, outline_of(planar, curves, inside)))
+    limit_px = WIDTH_LIMIT_MM / mm_per_px
+    spacing_px = min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
+    if with_widths:
+        # most of the time goes into tree look-ups, which leave the other core free
+        with ThreadPoolExecutor(_THREADS) as pool:
+            widths = list(pool.map(lambda pair: local_widths(pair[1], limit_px, spacing_px), cut))
+    else:
+        widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
+    return tuple(_layer(plan, outline, w, mm_per_px) for (plan, outline), w in zip(cut, widths))
+
+
+def _layer(plan, outline, widths, mm_per_px):
+    narrowest = widths.narrowest()
+    return Layer(plan, outline, outline.length_px() * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2, widths,
+                 None if narrowest is None else narrowest * mm_per_px)

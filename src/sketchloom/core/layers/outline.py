@@ -38,7 +38,7 @@ class Outline:
         return len(self.controls)
 
     def length_px(self) -> float:
-        return float(curveset.segment_lengths(self.controls).sum())
+        return float(curveset.segment_lengths(self.controls, self.straight).sum())
 
 
 def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
@@ -61,7 +61,7 @@ def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
     forward = right[arc]
     order, starts = _rings(planar, arc, forward)
     arc, forward = arc[order], forward[order]
-    lattice = planar.lattice_areas()[arc] * np.where(forward, 1.0, -1.0)
+    lattice = planar.lattice_area[arc] * np.where(forward, 1.0, -1.0)
     hole = ragged.reduce_pieces(np.add, lattice, starts) < 0
     segment, arc_starts = ragged.take(curves.starts, arc)
     owner = ragged.owner(arc_starts)

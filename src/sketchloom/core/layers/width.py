@@ -21,6 +21,7 @@ _TIP = 8.0
 """Feet nearer to each other along the outline than this many widths lie on the two sides of
 a tip, whose width goes to nothing by design; a neck or a stroke has a longer way round."""
 _ROUNDS = 24
+_NARROW_SHARE = 0.4
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -40,19 +41,29 @@ class Widths:
 
 
 def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> Widths:
-    """Measure the width of a shape wherever it is under ``limit_px``.
+    """Measure the width of a shape where it is narrow.
 
-    A compact piece without facing sides (a dot) is measured by its largest inner ball.
+    Looked for up to a share of ``limit_px`` first; where nothing is that narrow, up to all
+    of it. The narrowest place is right either way. A compact piece without facing sides (a dot) is measured by its largest inner ball.
     Feet lie at samples, so a width w reads at most ``hypot(w, spacing / 2)``.
     """
     xy, normal, ring, place = _samples(outline, spacing_px)
     if len(xy) == 0:
         return Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
-    radius, other = _shrink(xy, normal, 0.5 * limit_px)
+    tree = cKDTree(xy)
+    for limit in (_NARROW_SHARE * limit_px, limit_px):
+        found = _under(tree, xy, normal, ring, place, outline.hole, limit, spacing_px)
+        if len(found.width):
+            break
+    return found
+
+
+def _under(tree, xy, normal, ring, place, hole, limit_px, spacing_px):
+    radius, other = _shrink(tree, xy, normal, 0.5 * limit_px)
     foot = xy[other]
     chord = np.hypot(*(xy - foot).T)
     width = 2.0 * radius
-    rings = len(outline.area_px)
+    rings = len(hole)
     round_way = np.zeros(rings)
     np.maximum.at(round_way, ring, place)
     way = np.abs(place - place[other])
@@ -62,7 +73,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     np.maximum.at(widest, ring, width)
     has = np.zeros(rings, bool)
     has[ring[facing]] = True
-    dot = ~outline.hole & ~has & (widest < 0.999 * limit_px) & (widest > 0)
+    dot = ~hole & ~has & (widest < 0.999 * limit_px) & (widest > 0)
     of_dot = dot[ring] & (width >= widest[ring])
     use = facing | of_dot
     middle = np.where(facing[:, None], 0.5 * (xy + foot), xy + radius[:, None] * normal)
@@ -70,7 +81,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
 
 
 def _samples(outline, spacing):
-    length = segment_lengths(outline.controls) if len(outline.controls) else np.zeros(0)
+    length = segment_lengths(outline.controls, outline.straight) if len(outline.controls) else np.zeros(0)
     spacing = max(spacing, length.sum() / MAX_SAMPLES)
     count = np.maximum(np.ceil(length / spacing), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(count)
@@ -89,15 +100,16 @@ def _samples(outline, spacing):
     return xy[good], normal, ring, place
 
 
-def _shrink(xy, normal, largest):
+def _shrink(tree, xy, normal, largest):
     """Radius of the inner ball touching each sample, and the sample that is its other foot."""
-    tree = cKDTree(xy)
     radius = np.full(len(xy), float(largest))
     foot = np.arange(len(xy))
     open_ = np.arange(len(xy))
     for _ in range(_ROUNDS):
         centre = xy[open_] + radius[open_, None] * normal[open_]
-        distance, near = tree.query(centre, workers=-1)
+        # nothing farther than the largest ball can be inside one; beyond it the tree answers with its size
+        distance, near = tree.query(centre, distance_upper_bound=float(radius[open_].max()) * (1 - 1e-6))
+        near = np.minimum(near, len(xy) - 1)
         gap = xy[near] - xy[open_]
         depth = (gap * normal[open_]).sum(1)
         inside = (distance < radius[open_] * (1 - 1e-6)) & (depth > 1e-9)

@@ -30,6 +30,8 @@ class PlanarMap:
     vertex : (M,) intp lattice vertices at the tail of each crack, arc by arc.
     heading : (M,) int8 lattice direction of each crack.
     arc_starts : (A + 1,) offsets into ``vertex`` and ``heading``.
+    lattice_area : (A,) share of each arc's cracks in the ring areas beside it, px^2; added
+        right, taken left. The sign of a ring's sum says piece or hole beyond any doubt.
     """
 
     faces: np.ndarray
@@ -47,6 +49,7 @@ class PlanarMap:
     vertex: np.ndarray
     heading: np.ndarray
     arc_starts: np.ndarray
+    lattice_area: np.ndarray
 
     @property
     def width(self) -> int:
@@ -63,16 +66,6 @@ class PlanarMap:
     @property
     def arc_count(self) -> int:
         return len(self.left)
-
-    def lattice_areas(self) -> np.ndarray:
-        """Share of each arc's cracks in the ring areas beside it, (A,) px^2; added right, taken left.
-
-        Whole pixels: the sign of a ring's sum says piece or hole beyond any doubt.
-        """
-        y, x = np.divmod(self.vertex, self.width + 1)
-        step = STEP[self.heading]
-        share = np.concatenate([[0], np.cumsum(x * step[:, 1] - y * step[:, 0])])
-        return 0.5 * np.diff(share[self.arc_starts])
 
     def euler_excess(self) -> int:
         """V - E + F - 1 - C, zero for every planar subdivision (F counts the outside)."""
@@ -137,7 +130,15 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
         vertex=cracks.tail[order],
         heading=cracks.heading[order],
         arc_starts=arc_starts,
+        lattice_area=_lattice_areas(cracks.tail[order], cracks.heading[order], arc_starts, width),
     )
+
+
+def _lattice_areas(vertex, heading, arc_starts, width):
+    y, x = np.divmod(vertex, width + 1)
+    step = STEP[heading]
+    share = np.concatenate([[0], np.cumsum(x * step[:, 1] - y * step[:, 0])])
+    return 0.5 * np.diff(share[arc_starts])
 
 
 def shared_lengths(planar: PlanarMap, values=None) -> csr_array:

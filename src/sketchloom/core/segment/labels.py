@@ -11,6 +11,7 @@ from sketchloom.core.segment.thin import mixture_mask
 
 _ROWS = 256
 _UNDECIDED = 255
+_FEW_PIXELS = 120_000
 _AROUND = np.ones((5, 5), np.uint8)
 
 
@@ -75,7 +76,7 @@ def nearest(field, values) -> np.ndarray:
     one value answers for its pixels by table; pixels of other cells are measured.
     """
     height, width, channels = field.shape
-    if channels != 3 or height * width < 4096:
+    if channels != 3 or height * width < _FEW_PIXELS:
         return _measured(field.reshape(-1, channels), values).reshape(height, width)
     table = _cell_table(values)
     out = np.empty((height, width), np.uint8)
