@@ -50,7 +50,7 @@ class Bench(QWidget):
         self._hover_path: QPainterPath | None = None
         self._hover_text = ""
         self._drag = None
-        self._cut = None
+        self._cut = self._seen = None  # the cut and the source as last painted
         self._busy_text = ""
         self._stop = QPushButton(self.tr("Cancel"), self)
         self._stop.clicked.connect(self.cancelled)
@@ -64,7 +64,7 @@ class Bench(QWidget):
         """A new work begins: forget the old one."""
         self._source = image
         self._picture = picture
-        self._shown = self._index = self._cut = self._hover_path = None
+        self._shown = self._index = self._cut = self._seen = self._hover_path = None
         self._hover_face, self._hover_text = -1, ""
         self.marks, self.target = (), None
         self._fitted = True
@@ -73,6 +73,8 @@ class Bench(QWidget):
     def show_work(self, shown) -> None:
         """Take a finished evaluation, coarse or exact."""
         resized = self._size_mm != shown.work.size_mm
+        if resized:
+            self._seen = None
         self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
         self._index = shown.index
         self._hover_face, self._hover_path = -1, None
@@ -137,7 +139,8 @@ class Bench(QWidget):
         return QPointF((self.width() + RULER) / 2, (self.height() + RULER) / 2)
 
     def _set_view(self, view):
-        self._view, self._fitted, self._cut = view, False, None
+        self._view, self._fitted = view, False
+        self._cut = self._seen = None
         self.update()
         self.viewed.emit()
 
@@ -171,8 +174,12 @@ class Bench(QWidget):
         split = self._curtain_x() if self.curtain_on else RULER
         if self.source_only or self._shown is None:
             split = self.width()
-        left = visible.intersected(QRectF(0, 0, split, self.height()))
-        self._source.paint(painter, page, left)
+        painter.save()
+        painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
+        if self._seen is None:
+            self._seen = bench_paint.render_source(self.size(), self.devicePixelRatioF(), self._source, page)
+        painter.drawImage(0, 0, self._seen)
+        painter.restore()
         if split < self.width():
             painter.save()
             painter.setClipRect(visible.intersected(QRectF(split, 0, self.width(), self.height())))
@@ -182,7 +189,8 @@ class Bench(QWidget):
     def _cut_image(self):
         if self._cut is None:
             self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
-                                               self._shown.work.layers, self._shown.paths)
+                                               self._shown.work.layers, self._shown.paths,
+                                               smooth=not self._shown.coarse)
         return self._cut
 
     def _paint_overlays(self, painter):
@@ -232,7 +240,7 @@ class Bench(QWidget):
 
     def resizeEvent(self, event):
         super().resizeEvent(event)
-        self._cut = None
+        self._cut = self._seen = None
         if self._fitted:
             self.fit()
 

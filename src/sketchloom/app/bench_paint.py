@@ -45,13 +45,27 @@ class SourceImage:
         painter.drawImage(shown, image, part)
 
 
-def render_cut(size, ratio, view: View, layers, paths) -> QImage:
-    """The layers as an image of the visible area, base first."""
+def _blank(size, ratio) -> QImage:
     image = QImage(size * ratio, QImage.Format.Format_ARGB32_Premultiplied)
     image.setDevicePixelRatio(ratio)
     image.fill(Qt.GlobalColor.transparent)
+    return image
+
+
+def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
+    """The picture as an image of the visible area."""
+    image = _blank(size, ratio)
     painter = QPainter(image)
-    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    source.paint(painter, target, QRectF(0, 0, size.width(), size.height()))
+    painter.end()
+    return image
+
+
+def render_cut(size, ratio, view: View, layers, paths, smooth: bool = True) -> QImage:
+    """The layers as an image of the visible area, base first."""
+    image = _blank(size, ratio)
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing, smooth)
     painter.translate(view.x, view.y)
     painter.scale(view.scale, view.scale)
     for layer, path in zip(layers, paths):

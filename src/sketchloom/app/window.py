@@ -44,6 +44,7 @@ class Window(QMainWindow):
         self.session = Session(self)
         self.stage = SOURCE
         self._visited = {SOURCE}
+        self._shown_in: set[int] = set()
         self._mend_words = {
             "source.small": self.tr("Use that width"), "source.shaded": self.tr("Use fewer colours"),
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
@@ -275,6 +276,7 @@ class Window(QMainWindow):
         self.stage = number
         self._visited.add(number)
         self.rail.choose(number)
+        self._fill_panel()
         self.settings.setCurrentIndex(number)
         if number != TRACE:
             self.bench.marks = ()
@@ -320,14 +322,21 @@ class Window(QMainWindow):
 
     def _show_work(self, shown):
         self.bench.show_work(shown)
-        for panel in self.panels:
-            panel.show_work(shown.work)
+        self._shown_in = set()
+        self._fill_panel()
         if shown.coarse:
             return
         self.findings.show_findings(shown.work.findings, self._mend_words)
         self._show_states()
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
+
+    def _fill_panel(self):
+        """Bring the panel that is seen up to date; the others when they are turned to."""
+        latest = self.session.latest
+        if latest is not None and self.stage not in self._shown_in:
+            self._shown_in.add(self.stage)
+            self.panels[self.stage].show_work(latest.work)
 
     def _show_states(self):
         work = self.session.latest.work if self.session.latest is not None else None

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
 from sketchloom.core.planar.planar_map import PlanarMap
 
 
@@ -24,15 +23,16 @@ class RegionIndex:
 
     def __init__(self, planar: PlanarMap):
         self._planar = planar
-        arc = ragged.owner(planar.arc_starts)
         y, x = np.divmod(planar.vertex, planar.width + 1)
-        faces = np.concatenate([planar.right[arc], planar.left[arc]])
-        xy = np.tile(np.stack([x, y], -1), (2, 1))[faces >= 0]
-        faces = faces[faces >= 0]
+        low = np.stack([np.minimum.reduceat(v, planar.arc_starts[:-1]) for v in (x, y)], -1)
+        high = np.stack([np.maximum.reduceat(v, planar.arc_starts[:-1]) for v in (x, y)], -1)
+        # an arc's last vertex is not its own, but it is the first of another arc of the face
         self._low = np.full((planar.face_count, 2), planar.width + planar.height)
         self._high = np.zeros((planar.face_count, 2), np.intp)
-        np.minimum.at(self._low, faces, xy)
-        np.maximum.at(self._high, faces, xy)
+        for faces in (planar.left, planar.right):
+            beside = faces >= 0
+            np.minimum.at(self._low, faces[beside], low[beside])
+            np.maximum.at(self._high, faces[beside], high[beside])
 
     def at(self, x_px: float, y_px: float) -> Region | None:
         """The region under a point, None outside the picture."""
