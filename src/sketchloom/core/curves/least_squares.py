@@ -9,8 +9,8 @@ import numpy as np
 
 from sketchloom.core import ragged
 
-THINNED = 40
-_REPARAMETRISE = 4
+THINNED = 24
+_REPARAMETRISE = 3
 _RUN = 7
 """Points over which a distance is averaged: renderers count coverage in coarse steps and
 scanners add grain, both of which change from point to point; a curve that misses its

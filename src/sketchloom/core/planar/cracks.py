@@ -64,17 +64,18 @@ def face_image(labels) -> tuple[np.ndarray, np.ndarray]:
     height, width = labels.shape
     begins = np.ones((height, width), bool)
     np.not_equal(labels[:, 1:], labels[:, :-1], out=begins[:, 1:])
-    run = (np.cumsum(begins.ravel(), dtype=np.int32) - 1).reshape(height, width)
-    joint = (begins[1:] | begins[:-1]) & (labels[1:] == labels[:-1])
-    upper, lower = run[:-1][joint], run[1:][joint]
-    count = int(run[-1, -1]) + 1
+    run = np.cumsum(begins.ravel(), dtype=np.int32)
+    run -= 1
+    joint = np.flatnonzero((begins[1:] | begins[:-1]) & (labels[1:] == labels[:-1]))
+    upper, lower = run[joint], run[joint + width]
+    count = int(run[-1]) + 1
     graph = csr_array((np.ones(len(upper), np.int8), (upper, lower)), shape=(count, count))
     faces, face_of_run = connected_components(graph, directed=False)
     run_label = labels.ravel()[np.flatnonzero(begins.ravel())]
     # csgraph numbers components by their lowest run, hence in reading order
     face_label = np.empty(faces, labels.dtype)
     face_label[face_of_run] = run_label
-    return face_of_run.astype(np.int32)[run], face_label
+    return np.take(face_of_run.astype(np.int32), run).reshape(height, width), face_label
 
 
 def find_cracks(faces) -> Cracks:
