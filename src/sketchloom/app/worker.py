@@ -14,7 +14,7 @@ from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.pipeline import Pipeline, Work, segmentation_settings
 from sketchloom.recipe import Recipe
 
-COARSE_PX = 200
+COARSE_PX = 180
 _log = logging.getLogger(__name__)
 
 

@@ -106,6 +106,8 @@ def _shrink(tree, xy, normal, largest):
     foot = np.arange(len(xy))
     open_ = np.arange(len(xy))
     for _ in range(_ROUNDS):
+        if len(open_) == 0:
+            break
         centre = xy[open_] + radius[open_, None] * normal[open_]
         # nothing farther than the largest ball can be inside one; beyond it the tree answers with its size
         distance, near = tree.query(centre, distance_upper_bound=float(radius[open_].max()) * (1 - 1e-6))
@@ -114,8 +116,6 @@ def _shrink(tree, xy, normal, largest):
         depth = (gap * normal[open_]).sum(1)
         inside = (distance < radius[open_] * (1 - 1e-6)) & (depth > 1e-9)
         open_, near, gap, depth = open_[inside], near[inside], gap[inside], depth[inside]
-        if len(open_) == 0:
-            break
         smaller = (gap * gap).sum(1) / (2 * depth)
         foot[open_] = near
         shrunk = smaller < radius[open_] * (1 - 1e-4)
