@@ -33,6 +33,7 @@ from sketchloom.recipe import PaletteEntry, Recipe
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
 _KEPT = 48
+_SMOOTHER = 1.6
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -89,6 +90,12 @@ class Work:
     @property
     def size_mm(self) -> tuple[float, float]:
         return self.picture.width * self.mm_per_px, self.picture.height * self.mm_per_px
+
+    @property
+    def worst_deviation_mm(self) -> float:
+        """Greatest distance of the curves from the boundary points, averaged over seven of them."""
+        miss = self.traced.curves.miss_px
+        return float(miss.max(initial=0.0)) * self.mm_per_px
 
     def label_shares(self) -> list[float]:
         """Share of the picture that each palette entry has."""
@@ -255,11 +262,12 @@ class _Run:
                 if self.rough:
                     curves = trace_arcs.chords(lines)
                 else:
-                    tolerance = trace_arcs.fitting_tolerance(lines, noise > 0)
+                    tolerance = trace_arcs.fitting_tolerance(lines, noise > 0) * _SMOOTHER**self.recipe.smoothness
                     curves = trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=blur,
+                                                 recognise=self.recipe.exact_shapes,
                                                  progress=_Within(self.progress, 3, len(self.STAGES)))
                 return Traced(planar, curves, arc_lengths(curves))
-            return self.keep(("curves", key, self.rough), make)
+            return self.keep(("curves", key, self.rough, self.recipe.smoothness, self.recipe.exact_shapes), make)
 
     def _map(self, reading, segmentation):
         regions = segmentation.regions
@@ -294,7 +302,7 @@ class _Run:
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
-        layer_key = ("layers", key, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, self.rough)
+        layer_key = ("layers", key, self.recipe.smoothness, self.recipe.exact_shapes, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, self.rough)
         layers = self.keep(layer_key, lambda: layering.cut_layers(
             planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=not self.rough))
         length = order.stacked_length(boundary, chosen) * self.mm_per_px

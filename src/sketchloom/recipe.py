@@ -14,6 +14,8 @@ SIDES = ("width", "height")
 MAX_COLOURS = 24
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
+TRUEST, SMOOTHEST = -2, 3
+"""Steps of smoothness, from true to the pixels to clean sweeps."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +50,8 @@ class Recipe:
     ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``thin_mm``: narrower shapes become findings.
+    ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
+    half as much less. ``exact_shapes``: circles and ellipses become exact ones.
     """
 
     reading: str = "auto"
@@ -60,6 +64,8 @@ class Recipe:
     size_side: str = "width"
     smallest_mm: float = 1.0
     thin_mm: float = 0.8
+    smoothness: int = 0
+    exact_shapes: bool = True
     layering: str = "stacked"
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
@@ -77,8 +83,10 @@ class Recipe:
         _within("size_mm", self.size_mm, MIN_SIZE_MM, MAX_SIZE_MM, (int, float))
         _within("smallest_mm", self.smallest_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
         _within("thin_mm", self.thin_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
-        if type(self.dark_is_ink) is not bool:
-            raise SettingError("dark_is_ink", "true or false", self.dark_is_ink)
+        _within("smoothness", self.smoothness, TRUEST, SMOOTHEST, int, optional=False)
+        for name in ("dark_is_ink", "exact_shapes"):
+            if type(getattr(self, name)) is not bool:
+                raise SettingError(name, "true or false", getattr(self, name))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
             raise SettingError("palette", f"1 to {MAX_COLOURS} colours", len(self.palette))
         for entry in self.palette or ():

@@ -36,7 +36,7 @@ def test_circle(x, y, r, reading):
     layer = traced(shapes.disc(x, y, r), reading=reading)
     assert layer.area_mm2 == pytest.approx(np.pi * r * r, rel=2e-3 if r > 10 else 6e-3)
     assert layer.cut_length_mm == pytest.approx(2 * np.pi * r, rel=2e-3)
-    assert np.abs(np.hypot(*(dense(layer) - (x, y)).T) - r).max() < (0.08 if r > 10 else 0.13)
+    assert np.abs(np.hypot(*(dense(layer) - (x, y)).T) - r).max() < 0.05
     assert layer.outline.segments <= 8
     assert (layer.outline.pieces, layer.outline.holes) == (1, 0)
 

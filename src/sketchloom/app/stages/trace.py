@@ -5,7 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor, QPainter
 from PySide6.QtWidgets import (
-    QAbstractItemView, QComboBox, QHBoxLayout, QListWidget, QListWidgetItem, QSizePolicy, QVBoxLayout, QWidget,
+    QAbstractItemView, QCheckBox, QComboBox, QHBoxLayout, QListWidget, QListWidgetItem, QSizePolicy, QVBoxLayout, QWidget,
 )
 
 from sketchloom.app import theme
@@ -13,7 +13,7 @@ from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Pan
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom import palette_edits
 from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_COLOURS, MAX_DETAIL_MM, PaletteEntry
+from sketchloom.recipe import MAX_COLOURS, MAX_DETAIL_MM, SMOOTHEST, TRUEST, PaletteEntry
 
 _DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
 
@@ -137,6 +137,12 @@ class TracePanel(Panel):
         self._small.toggled.connect(self.show_small)
         self._detail.put_beside_name(self._detail_edit)
         self.add(self._detail, self._small)
+        self.section(self.tr("Outlines"))
+        self._smooth = NamedSlider(self.tr("Smoothness"), TRUEST, SMOOTHEST)
+        self._smooth.moved.connect(lambda v: self._emit(self.tr("smoothness"), "smoothness", smoothness=v))
+        self._exact = QCheckBox(self.tr("Make circles and ellipses exact"))
+        self._exact.clicked.connect(lambda on: self._emit(self.tr("exact shapes"), exact_shapes=on))
+        self.add(self._smooth, self._exact)
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
@@ -165,11 +171,17 @@ class TracePanel(Panel):
         else:
             self._show_palette(work)
         self._show_detail(work)
+        words = (self.tr("true to the pixels"), self.tr("close"), self.tr("balanced"), self.tr("smooth"),
+                 self.tr("smoother"), self.tr("clean sweeps"))
+        self._smooth.show_value(recipe.smoothness, words[recipe.smoothness - TRUEST])
+        self._exact.setChecked(recipe.exact_shapes)
         self._figures.show_values((
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Nodes"), nodes_text(work)),
+            (self.tr("Farthest from the picture"), "…" if work.rough else format_length(
+                work.worst_deviation_mm, recipe.unit, 3)),
             (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), recipe.unit, 0)),
         ))
 

@@ -14,12 +14,14 @@ class CurveSet:
     """Cubics of all arcs, px.
 
     ``controls`` (S, 4, 2); ``straight`` (S,) bool, segments that are lines (their handles
-    lie at the thirds); ``starts`` (A + 1,) offsets of the arcs. Each segment begins where
+    lie at the thirds); ``miss_px`` (S,) by how much each misses the boundary points, averaged
+    over seven of them; ``starts`` (A + 1,) offsets of the arcs. Each segment begins where
     the one before ends, bit for bit; closed arcs end where they began.
     """
 
     controls: np.ndarray
     straight: np.ndarray
+    miss_px: np.ndarray
     starts: np.ndarray
 
 

@@ -48,11 +48,13 @@ class Spans:
 
 @dataclass(frozen=True, slots=True, eq=False)
 class FittedSpans:
-    """``spans`` in ascending order of their first point, their cubics and which are lines."""
+    """``spans`` in ascending order of their first point, their cubics, which are lines, and by
+    how much each misses its points, px."""
 
     spans: Spans
     controls: np.ndarray
     straight: np.ndarray
+    miss: np.ndarray
 
 
 def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
@@ -97,7 +99,7 @@ def _divide(points, spans, tolerance, progress):
         progress.step(level, level + 1, "Fitting curves")
         controls, straight, error, worst = _fit_level(points, spans, tolerance)
         good = straight | (error <= tolerance) | (spans.last - spans.first < 4)
-        done.append((spans.pick(good), controls[good], straight[good]))
+        done.append((spans.pick(good), controls[good], straight[good], error[good]))
         spans = _split(points, spans.pick(~good), worst[~good])
         level += 1
     return _ordered(done)
@@ -108,11 +110,10 @@ def _ordered(parts):
     if spans is None:
         empty = np.empty(0, np.intp)
         spans = Spans(empty, empty, np.empty((0, 2)), np.empty((0, 2)), *[empty.astype(bool)] * 3)
-        return FittedSpans(spans, np.empty((0, 4, 2)), np.empty(0, bool))
+        return FittedSpans(spans, np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0))
     order = np.argsort(spans.first, kind="stable")
-    controls = np.concatenate([p[1] for p in parts])[order]
-    straight = np.concatenate([p[2] for p in parts])[order]
-    return FittedSpans(spans.pick(order), controls, straight)
+    controls, straight, miss = (np.concatenate([p[k] for p in parts])[order] for k in (1, 2, 3))
+    return FittedSpans(spans.pick(order), controls, straight, miss)
 
 
 def _fit_level(points, spans, tolerance):
@@ -122,10 +123,9 @@ def _fit_level(points, spans, tolerance):
     index = np.arange(starts[-1]) - starts[run] + spans.first[run]
     xy = points[index]
     begin, end = points[spans.first], points[spans.last]
-    straight = _straight(xy, starts, run, spans, begin, end, tolerance)
+    straight, error = _straight(xy, starts, run, spans, begin, end, tolerance)
 
     controls = line_controls(begin, end)
-    error = np.zeros(len(spans))
     worst = spans.first + 1
     bent = np.flatnonzero(~straight)
     if len(bent) == 0:
@@ -152,7 +152,7 @@ def _straight(xy, starts, run, spans, begin, end, tolerance):
     kink_first = spans.smooth_first & ((unit * spans.leave).sum(1) < _STRAIGHT_KINK)
     kink_last = spans.smooth_last & ((-unit * spans.arrive).sum(1) < _STRAIGHT_KINK)
     short = spans.last - spans.first == 1
-    return short | spans.line | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last)
+    return short | spans.line | ((miss <= _STRAIGHT_SHARE * tolerance) & ~kink_first & ~kink_last), miss
 
 
 def _presplit(points, spans):
@@ -295,8 +295,8 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
         stay = np.ones(len(spans), bool)
         stay[pair[good]] = stay[pair[good] + 1] = False
         fitted = _ordered([
-            (spans.pick(stay), fitted.controls[stay], fitted.straight[stay]),
-            (one.pick(good), controls[good], straight[good]),
+            (spans.pick(stay), fitted.controls[stay], fitted.straight[stay], fitted.miss[stay]),
+            (one.pick(good), controls[good], straight[good], error[good]),
         ])
     return fitted
 

@@ -6,13 +6,14 @@ from sketchloom.core import ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
+from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.straights import scatter_of, straight_runs
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
-_PER_SCATTER, _LARGEST_TOLERANCE_PX = 7.0, 0.45
+_PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
 _LOOP_BREAKS = 4
 BREAK, CORNER, LINE = np.int8(1), np.int8(2), np.int8(4)
 _RUN_ON = np.cos(np.radians(32.0))
@@ -31,7 +32,7 @@ def fitting_tolerance(lines: Polylines, noisy: bool) -> float:
 
 
 def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_TOLERANCE_PX, *,
-             blur_px: float = 0.0, progress=QUIET) -> CurveSet:
+             blur_px: float = 0.0, recognise: bool = True, progress=QUIET) -> CurveSet:
     """Fit every arc once, for both faces beside it.
 
     Parameters
@@ -41,6 +42,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     tolerance_px : greatest distance of the boundary from its curve, > 0, as in ``fit_spans``.
 
     blur_px : standard deviation of the picture's blur, which rounds corners.
+    recognise : whether loops that are circles or ellipses become exact ones.
 
     Returns
     -------
@@ -51,9 +53,12 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ------
     GeometryError : points that are not finite. Cancelled : the caller asked to stop.
     """
-    points, starts, marks = _with_breaks(lines, tolerance_px, blur_px)
+    points, starts, marks, plain = _with_breaks(lines, tolerance_px, blur_px)
+    loops = exact_loops(lines, plain & recognise, tolerance_px)
     is_corner = marks & CORNER > 0
     first, last, arc = _spans_between(starts, marks & BREAK > 0)
+    to_fit = ~np.isin(arc, loops.arc)
+    first, last, arc = first[to_fit], last[to_fit], arc[to_fit]
     closed = lines.closed[arc]
     # where a closed loop without corners meets itself it runs on like anywhere else
     ring_first, ring_last = starts[arc], starts[arc + 1] - 1
@@ -71,7 +76,17 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     spans = Spans(first, last, leave, arrive, smooth_first, smooth_last, forced)
     fitted = fit_spans(points, spans, tolerance_px, progress=progress)
     arc_of = np.searchsorted(starts, fitted.spans.first, side="right") - 1
-    return CurveSet(fitted.controls, fitted.straight, np.searchsorted(arc_of, np.arange(len(starts))))
+    return _put_together(fitted, arc_of, loops, len(starts) - 1)
+
+
+def _put_together(fitted, arc_of, loops, arcs):
+    """Fitted spans and exact loops in the order of the arcs."""
+    owner = np.concatenate([arc_of, np.repeat(loops.arc, 4)])
+    order = np.argsort(owner, kind="stable")
+    controls = np.concatenate([fitted.controls, loops.controls.reshape(-1, 4, 2)])[order]
+    straight = np.concatenate([fitted.straight, np.zeros(4 * len(loops.arc), bool)])[order]
+    miss = np.concatenate([fitted.miss, np.repeat(loops.miss, 4)])[order]
+    return CurveSet(controls, straight, miss, np.searchsorted(owner[order], np.arange(arcs + 1)))
 
 
 def chords(lines: Polylines) -> CurveSet:
@@ -89,14 +104,14 @@ def chords(lines: Polylines) -> CurveSet:
     local = np.arange(segments[-1]) - segments[arc]
     begin = xy[starts[arc] + local]
     end = xy[starts[arc] + (local + 1) % np.maximum(lengths, 1)[arc]]
-    return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), segments)
+    return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), np.zeros(len(arc)), segments)
 
 
 def _with_breaks(lines, tolerance, blur):
     """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
 
-    Returns points, starts, and marks for each point: BREAK where curves end, CORNER where
-    they end with a corner, LINE where a straight run begins.
+    Returns points, starts, marks for each point (BREAK where curves end, CORNER where they
+    end with a corner, LINE where a straight run begins), and which loops have no mark.
     """
     corners = find_corners(lines, blur)
     xy = lines.xy.copy()
@@ -123,7 +138,8 @@ def _with_breaks(lines, tolerance, blur):
     open_end = ends[~lines.closed[ragged.owner(lines.starts)[ends]]]
     marks[open_end] |= BREAK
     keep[marks > 0] = True
-    return _turn_loops(lines, xy, keep, marks)
+    marked = ragged.reduce_pieces(np.maximum, marks, lines.starts, empty=0) > 0
+    return *_turn_loops(lines, xy, keep, marks), lines.closed & ~marked
 
 
 def _turn_loops(lines, xy, keep, marks):
