@@ -5,6 +5,7 @@ import os
 import subprocess
 import sys
 import tempfile
+from contextlib import contextmanager
 from pathlib import Path
 
 import numpy as np
@@ -51,7 +52,7 @@ def _environment():
     return {**os.environ, "PYTHONPATH": str(_SOURCES / "src"), "QT_QPA_PLATFORM": "offscreen"}
 
 
-def _run(words):
+def run_trace(words):
     """Report of one headless trace in a process of its own, and how long the process took."""
     with tempfile.TemporaryDirectory() as folder:
         report = Path(folder) / "report.json"
@@ -64,23 +65,24 @@ def _run(words):
         return json.loads(report.read_text()), took
 
 
-def _picture(folder, pixels):
-    path = Path(folder) / "picture.png"
-    Image.fromarray(pixels).save(path)
-    return path
+@contextmanager
+def saved(pixels):
+    """A picture file that is there for a while."""
+    with tempfile.TemporaryDirectory() as folder:
+        path = Path(folder) / "picture.png"
+        Image.fromarray(pixels).save(path)
+        yield path
 
 
 def _command():
-    with tempfile.TemporaryDirectory() as folder:
-        path = _picture(folder, drawing.flat_picture(1024, 1024, 6, 40))
-        took = min(_run([str(path)])[1] for _ in range(3))
+    with saved(drawing.flat_picture(1024, 1024, 6, 40)) as path:
+        took = min(run_trace([str(path)])[1] for _ in range(3))
     return [Row("trace of a 1024 px six-colour picture, start to exit", took, 3.0, "s", "best of 3")]
 
 
 def _memory():
-    with tempfile.TemporaryDirectory() as folder:
-        path = _picture(folder, drawing.flat_picture(4000, 3000, 8, 120))
-        report, took = _run([str(path), "--colours", "8"])
+    with saved(drawing.flat_picture(4000, 3000, 8, 120)) as path:
+        report, took = run_trace([str(path), "--colours", "8"])
     peak = report["peak_memory_mb"] / 1024
     return [Row("memory for 12 megapixels, 8 colours", peak, 2.0, "GB", f"whole command {took:.1f} s")]
 
@@ -127,10 +129,9 @@ window.close()
 
 
 def _window():
-    with tempfile.TemporaryDirectory() as folder:
+    with tempfile.TemporaryDirectory() as folder, saved(drawing.flat_picture(1024, 1024, 6, 40)) as six:
         environment = {**_environment(), "XDG_DATA_HOME": folder, "XDG_CONFIG_HOME": folder}
         demo = _SOURCES / "src" / "sketchloom" / "data" / "demo" / "lighthouse-badge.png"
-        six = _picture(folder, drawing.flat_picture(1024, 1024, 6, 40))
         usable, finished = _measure([str(demo)], environment)[:2]
         _, _, coarse, exact = _measure([str(six)], environment)
     return [Row("window usable after start with the demo picture", usable, 3.0, "s", f"picture, controls and figures there; exact result {finished:.1f} s"),

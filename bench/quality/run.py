@@ -153,9 +153,16 @@ def keep(results, path) -> None:
     Path(path).write_text(json.dumps(plain, indent=0))
 
 
-if __name__ == "__main__":
-    picked = {int(w) for w in sys.argv[1:] if w.isdigit()} or None
-    found = run(aside=True if "aside" in sys.argv else None if "all" in sys.argv else False,
-                with_chain="chain" in sys.argv, conditions=picked, every=4 if "quick" in sys.argv else 1)
+def main(words) -> None:
+    """``python -m bench.quality.run [numbers of conditions] [all | aside] [chain] [quick] [FILE.json]``."""
+    picked = {int(w) for w in words if w.isdigit()} or None
+    found = run(aside=True if "aside" in words else None if "all" in words else False, with_chain="chain" in words,
+                conditions=picked, every=4 if "quick" in words else 1)
     show(found)
-    keep(found, "/tmp/quality.json")
+    for word in words:
+        if word.endswith(".json"):
+            keep(found, word)
+
+
+if __name__ == "__main__":
+    main(sys.argv[1:])
