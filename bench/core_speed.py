@@ -35,7 +35,7 @@ def _page(page):
 
     def ours():
         planar = build_map(labels)
-        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(page, labels))
+        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(page, labels), tone.LEVEL_STEP)
         points = subpixel.boundary_points(planar, page[..., None], levels)
         lines = junctions.join_polylines(planar, points, junctions.place_nodes(planar, points))
         trace_arcs.fit_arcs(planar, lines)

@@ -34,7 +34,7 @@ def _circle():
         grey = drawing.circle(256, 100.0, x, y)
         labels = tone.ink_labels(grey, 127)
         planar = build_map(labels)
-        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(grey, labels))
+        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(grey, labels), tone.LEVEL_STEP)
         points = subpixel.boundary_points(planar, grey[..., None], levels)
         rms.append(np.sqrt(np.mean((np.hypot(*(points.xy - (x, y)).T) - 100.0) ** 2)))
         picture = Picture(frozen_array(np.repeat(grey[..., None], 3, 2)))

@@ -274,7 +274,7 @@ class _Run:
         planar = build_map(regions.labels, regions.faces, regions.face_label)
         if reading == "tone":
             field = self.picture.grey[..., None]
-            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels))
+            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels), tone.LEVEL_STEP)
         else:
             field = self.picture.field
             levels = subpixel.FaceLevels(subpixel.face_means(planar, field))

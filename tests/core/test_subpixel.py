@@ -12,7 +12,7 @@ from sketchloom.core.segment import tone
 def points_of(grey):
     labels = tone.ink_labels(grey, 127)
     planar = build_map(labels)
-    levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(grey, labels))
+    levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(grey, labels), tone.LEVEL_STEP)
     return planar, subpixel.boundary_points(planar, grey[..., None], levels)
 
 
@@ -57,7 +57,8 @@ def test_uneven_light_leaves_the_boundary_where_it_is():
     grey = np.rint((20 + 215 * (1 - cover)) * light).astype(np.uint8)
     _, points = points_of(grey)
     away = np.hypot(*(points.xy - 64).T) - 40
-    assert np.abs(away).max() < 0.08 and abs(away.mean()) < 0.02
+    # the light falls by 30 % within 128 px and levels are kept for blocks of 4 px
+    assert np.abs(away).max() < 0.1 and abs(away.mean()) < 0.02
 
 
 def test_three_colours_meet_in_one_point():

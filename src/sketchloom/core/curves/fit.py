@@ -123,7 +123,7 @@ def _fit_level(points, spans, tolerance):
     index = np.arange(starts[-1]) - starts[run] + spans.first[run]
     xy = points[index]
     begin, end = points[spans.first], points[spans.last]
-    straight, error = _straight(xy, starts, run, spans, begin, end, tolerance)
+    straight, error = _straight(xy, starts, spans, begin, end, tolerance)
 
     controls = line_controls(begin, end)
     worst = spans.first + 1
@@ -140,14 +140,14 @@ def _fit_level(points, spans, tolerance):
     return controls, straight, error, worst
 
 
-def _straight(xy, starts, run, spans, begin, end, tolerance):
+def _straight(xy, starts, spans, begin, end, tolerance):
     chord = end - begin
     length = np.maximum(np.hypot(chord[:, 0], chord[:, 1]), 1e-12)
     unit = chord / length[:, None]
-    away = (xy - begin[run])
-    across = away[:, 0] * unit[run, 1] - away[:, 1] * unit[run, 0]
-    along = (away * unit[run]).sum(1)
-    beyond = np.maximum(np.maximum(-along, along - length[run]), 0)
+    ux, uy, bx, by, size = np.repeat(np.stack([*unit.T, *begin.T, length]), np.diff(starts), axis=1)
+    x, y = xy[:, 0] - bx, xy[:, 1] - by
+    across, along = x * uy - y * ux, x * ux + y * uy
+    beyond = np.maximum(np.maximum(-along, along - size), 0)
     miss = ragged.reduce_pieces(np.maximum, averaged(across, np.hypot(across, beyond), starts), starts)
     kink_first = spans.smooth_first & ((unit * spans.leave).sum(1) < _STRAIGHT_KINK)
     kink_last = spans.smooth_last & ((-unit * spans.arrive).sum(1) < _STRAIGHT_KINK)

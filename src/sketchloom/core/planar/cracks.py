@@ -64,18 +64,19 @@ def face_image(labels) -> tuple[np.ndarray, np.ndarray]:
     height, width = labels.shape
     begins = np.ones((height, width), bool)
     np.not_equal(labels[:, 1:], labels[:, :-1], out=begins[:, 1:])
-    run = np.cumsum(begins.ravel(), dtype=np.int32)
-    run -= 1
+    first = np.flatnonzero(begins)
     joint = np.flatnonzero((begins[1:] | begins[:-1]) & (labels[1:] == labels[:-1]))
-    upper, lower = run[joint], run[joint + width]
-    count = int(run[-1]) + 1
+    upper = np.searchsorted(first, joint, side="right") - 1
+    lower = np.searchsorted(first, joint + width, side="right") - 1
+    count = len(first)
     graph = csr_array((np.ones(len(upper), np.int8), (upper, lower)), shape=(count, count))
     faces, face_of_run = connected_components(graph, directed=False)
-    run_label = labels.ravel()[np.flatnonzero(begins.ravel())]
+    run_label = labels.ravel()[first]
     # csgraph numbers components by their lowest run, hence in reading order
     face_label = np.empty(faces, labels.dtype)
     face_label[face_of_run] = run_label
-    return np.take(face_of_run.astype(np.int32), run).reshape(height, width), face_label
+    faces_of_pixels = np.repeat(face_of_run.astype(np.int32), np.diff(first, append=labels.size))
+    return faces_of_pixels.reshape(height, width), face_label
 
 
 def find_cracks(faces) -> Cracks:

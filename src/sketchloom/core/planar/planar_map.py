@@ -98,16 +98,18 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
         faces, face_label = face_image(labels)
     cracks = find_cracks(faces)
     height, width = faces.shape
-    vertices = (width + 1) * (height + 1)
-    degree = np.bincount(cracks.tail, minlength=vertices) + np.bincount(cracks.head, minlength=vertices)
+    # few vertices of the lattice have a crack: they are numbered among themselves
+    used, number = np.unique(np.concatenate([cracks.tail, cracks.head]), return_inverse=True)
+    tail, head = number[:len(cracks.tail)], number[len(cracks.tail):]
+    degree = np.bincount(number, minlength=len(used))
     corners = np.array([0, width, height * (width + 1), height * (width + 1) + width])
     is_node = degree > 2
-    is_node[corners] = True
+    is_node[np.searchsorted(used, corners)] = True
 
-    leaving = np.full(vertices, -1, np.intp)
-    leaving[cracks.tail] = np.arange(len(cracks.tail))
-    successor = leaving[cracks.head]
-    successor[is_node[cracks.head]] = -1
+    leaving = np.full(len(used), -1, np.intp)
+    leaving[tail] = np.arange(len(tail))
+    successor = leaving[head]
+    successor[is_node[head]] = -1
     order, arc_starts, closed = ragged.chain_order(successor)
 
     first, last = order[arc_starts[:-1]], order[arc_starts[1:] - 1]
@@ -126,7 +128,7 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
         start_heading=cracks.heading[first],
         end_heading=((cracks.heading[last] + 2) % 4).astype(np.int8),
         node_xy=cracks.xy(nodes),
-        node_degree=degree[nodes].astype(np.int8),
+        node_degree=degree[np.searchsorted(used, nodes)].astype(np.int8),
         vertex=cracks.tail[order],
         heading=cracks.heading[order],
         arc_starts=arc_starts,

@@ -49,13 +49,19 @@ class FaceLevels:
 
 @dataclass(frozen=True, slots=True, eq=False)
 class LocalLevels:
-    """A value image for each label: right under uneven light."""
+    """A value image for each label: right under uneven light.
+
+    ``images`` (labels, H / step, W / step, C) float32: light changes slowly.
+    """
 
     face_label: np.ndarray
-    images: np.ndarray  # (labels, H, W, C) float32
+    images: np.ndarray
+    step: int = 1
 
     def __call__(self, faces, x, y):
-        return self.images[self.face_label[faces], y, x]
+        height, width = self.images.shape[1:3]
+        return self.images[self.face_label[faces], np.minimum(y // self.step, height - 1),
+                           np.minimum(x // self.step, width - 1)]
 
 
 @dataclass(frozen=True, slots=True, eq=False)

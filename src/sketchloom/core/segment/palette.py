@@ -22,6 +22,7 @@ _SAME_COST = 2.0
 _TWO_DELTA = 1.9
 """Two separate colours this far apart stay two; 2.3 is one just noticeable difference in
 CIELAB (Mahy, Van Eycken, Oosterlinck 1994)."""
+_LARGE_PX = 3_000_000
 _FAINT, _QUIET = 14, 32
 _MUCH_FAINT = 0.5
 _LEAST_SHARE = 0.0004
@@ -82,7 +83,8 @@ def flat_limit(noise: float) -> float:
 def find_colours(picture: Picture) -> ColourTree:
     """Find the colours of a picture and the order in which they merge."""
     spread = picture.local_range
-    noise = noise_level(spread)
+    thinned = slice(None, None, 2 if spread.size > _LARGE_PX else 1)
+    noise = noise_level(spread[thinned, thinned])
     flat = spread <= flat_limit(noise)
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)
     transparent = picture.alpha is not None and bool((picture.alpha < 128).any())

@@ -5,6 +5,7 @@ import numpy as np
 
 INK, PAPER = 0, 1
 _LOCAL_PX = 41
+LEVEL_STEP = 4
 _FEW = 4.0
 """So many clean pixels weigh as much as what is taken in their place."""
 _ALONG = np.ones((7, 7), np.uint8)
@@ -39,35 +40,35 @@ def ink_labels(grey, cut_off: int, dark_is_ink: bool = True) -> np.ndarray:
 
 
 def local_levels(grey, labels) -> np.ndarray:
-    """Values of ink and of paper around every pixel, (2, H, W, 1) float32.
+    """Values of ink and of paper around every block of LEVEL_STEP pixels, (2, h, w, 1) float32.
 
     The mean of the clean pixels of each label (those whose neighbours share it) in a box
-    around the pixel. Uneven light then moves both levels and leaves the boundary where it
+    around the block. Uneven light then moves both levels and leaves the boundary where it
     is. A stroke too thin for clean pixels is as dark as the darkest pixels along it.
     """
     dark_ink = _mean(grey, labels == INK) <= _mean(grey, labels == PAPER)
-    values = grey.astype(np.float32)
     images = []
     for label in (INK, PAPER):
-        mask = (labels == label).astype(np.uint8)
-        clean = cv2.erode(mask, np.ones((3, 3), np.uint8)).astype(np.float32)
-        total, weight = _boxed(values * clean), _boxed(clean)
-        if (label == INK) == dark_ink:
-            extreme = cv2.erode(grey, _ALONG)
-        else:
-            extreme = cv2.dilate(grey, _ALONG)
-        mask = mask.astype(np.float32)
-        around, count = _boxed(extreme.astype(np.float32) * mask), _boxed(mask)
+        mask = cv2.compare(labels, label, cv2.CMP_EQ)
+        clean = cv2.erode(mask, np.ones((3, 3), np.uint8))
+        extreme = (cv2.erode if (label == INK) == dark_ink else cv2.dilate)(grey, _ALONG)
+        total, weight = _around(cv2.bitwise_and(grey, clean)), _around(clean) / 255.0
+        spare, count = _around(cv2.bitwise_and(extreme, mask)), _around(mask) / 255.0
         overall = _mean(grey, clean > 0) if clean.any() else _mean(extreme, mask > 0)
-        spare = (around + overall) / (count + 1.0)
-        images.append((total + _FEW * spare) / (weight + _FEW))
+        images.append((total + _FEW * (spare + overall) / (count + 1.0)) / (weight + _FEW))
     return np.stack(images)[..., None]
 
 
 def _mean(grey, mask) -> float:
-    count = int(mask.sum())
-    return float(grey[mask].sum(dtype=np.int64)) / count if count else 0.0
+    return float(cv2.mean(grey, mask.astype(np.uint8))[0])
 
 
-def _boxed(values):
-    return cv2.boxFilter(values, cv2.CV_32F, (_LOCAL_PX, _LOCAL_PX), normalize=False)
+def _around(values):
+    """Sum over a box of about _LOCAL_PX pixels, block by block."""
+    height, width = values.shape
+    size = (-(-width // LEVEL_STEP), -(-height // LEVEL_STEP))
+    framed = cv2.copyMakeBorder(values, 0, size[1] * LEVEL_STEP - height, 0, size[0] * LEVEL_STEP - width,
+                                cv2.BORDER_REPLICATE)
+    means = cv2.resize(framed, size, interpolation=cv2.INTER_AREA).astype(np.float32)
+    box = _LOCAL_PX // LEVEL_STEP | 1
+    return cv2.boxFilter(means, cv2.CV_32F, (box, box), normalize=False) * LEVEL_STEP**2
