@@ -1,0 +1,90 @@
+"""Palettes: what is a colour of the picture and what is not."""
+
+import io
+
+import numpy as np
+import pytest
+from PIL import Image
+
+import shapes
+from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.picture.decode import decode
+from sketchloom.core.segment.palette import find_colours, noise_level
+
+WHITE, NAVY, RED = (255, 255, 255), (30, 53, 87), (181, 72, 60)
+
+
+def painted(parts, ground=WHITE, size=240):
+    pixels = np.zeros((size, size, 3)) + np.array(ground)
+    for inside, colour in parts:
+        cover = shapes.cover_of(inside, size)[..., None]
+        pixels = pixels * (1 - cover) + np.array(colour) * cover
+    return np.rint(pixels).astype(np.uint8)
+
+
+def found(pixels, quality=None):
+    if quality is not None:
+        buffer = io.BytesIO()
+        Image.fromarray(pixels).save(buffer, "JPEG", quality=quality)
+        pixels = np.asarray(Image.open(buffer).convert("RGB"))
+    tree = find_colours(shapes.picture(pixels))
+    return tree.palette(tree.proposed)
+
+
+def matched(have, wanted):
+    gap = ciede2000(srgb_to_lab(np.array(wanted, float))[:, None], srgb_to_lab(have)[None])
+    return len(have) == len(wanted) and (gap.min(1) < 5).all()
+
+
+DISCS = [(shapes.disc(90, 100, 60), NAVY), (shapes.disc(170, 150, 45), RED)]
+
+
+def test_fringes_are_never_colours():
+    assert matched(found(painted(DISCS)), [WHITE, NAVY, RED])
+
+
+@pytest.mark.parametrize("quality", [90, 60, 40])
+def test_compression_makes_no_colours(quality):
+    assert matched(found(painted(DISCS), quality), [WHITE, NAVY, RED])
+
+
+def test_near_shades_of_real_areas_stay_apart():
+    near = (240, 240, 240)
+    assert matched(found(painted([*DISCS, (shapes.disc(60, 200, 30), near)])), [WHITE, NAVY, RED, near])
+
+
+def test_a_small_compact_colour_is_kept():
+    """0.3 % of the area is a disc of 7.4 px radius in 240 x 240."""
+    gold = (227, 174, 74)
+    assert matched(found(painted([*DISCS, (shapes.disc(90, 100, 7.4), gold)])), [WHITE, NAVY, RED, gold])
+
+
+def test_a_colour_of_thin_strokes_only_is_found():
+    stroke = lambda x, y: (np.abs(y - 200 - 0.1 * x) < 0.9) & (x > 20) & (x < 220)  # noqa: E731
+    assert matched(found(painted([*DISCS, (stroke, (10, 120, 60))])), [WHITE, NAVY, RED, (10, 120, 60)])
+
+
+def test_a_gradient_is_not_a_hundred_colours():
+    ramp = np.zeros((200, 300, 3), np.uint8) + np.linspace(40, 220, 300).astype(np.uint8)[None, :, None]
+    assert len(found(ramp)) <= 12
+
+
+def test_every_count_comes_from_one_tree():
+    tree = find_colours(shapes.picture(painted(DISCS)))
+    sets = [{tuple(c) for c in tree.palette(n)} for n in range(1, len(tree.colours) + 1)]
+    assert [len(s) for s in sets] == list(range(1, len(sets) + 1))
+    assert all(small <= large for small, large in zip(sets[:-1], sets[1:]))
+
+
+def test_noise_is_told_from_clean_edges():
+    clean = shapes.picture(painted(DISCS))
+    assert noise_level(clean.local_range) == 0.0
+    rng = np.random.default_rng(1)
+    grainy = np.clip(painted(DISCS) + rng.normal(0, 4, (240, 240, 1)), 0, 255).astype(np.uint8)
+    assert noise_level(shapes.picture(grainy).local_range) > 5
+
+
+def test_the_same_bytes_give_the_same_palette():
+    data = shapes.png(painted(DISCS))
+    one, two = (find_colours(decode(data, "a")).colours for _ in range(2))
+    assert one.tobytes() == two.tobytes() and from_hex("#b5483c").tolist() in one.round().tolist()
