@@ -173,6 +173,9 @@ def _visible(shapes, boundary):
     count, corners = 0, []
     for shape in shapes:
         for line in shape.segments:
+            if len(line) == 2:  # a part of a line may be seen
+                parts = max(2, int(np.hypot(*(line[1] - line[0])) / _CHORD_PX))
+                line = line[0] + np.linspace(0, 1, parts + 1)[:, None] * (line[1] - line[0])
             steps = np.concatenate([line[:-1], line[1:]]).reshape(2, -1, 2).mean(0)
             lengths = np.hypot(*np.diff(line, axis=0).T)
             on = shapely.dwithin(boundary, shapely.points(steps), 2e-3)
