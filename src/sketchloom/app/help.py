@@ -21,7 +21,8 @@ follows. The judgement says what the picture can give before you spend time on i
 <p><b>2. Trace.</b> The program picks the reading and the colours. Fewer colours are fewer sheets to cut and lay:
 lower the number until something you need disappears, then go one back. For ink on paper move the cut-off until the
 thin lines stand and the small openings stay open. The smallest detail decides what is too small to weed; ring what
-went to a neighbour with <i>Show</i>.</p>
+went to a neighbour with <i>Show</i>. <i>Outlines</i> says how far curves may keep from the pixels: fewer nodes are
+cleaner sweeps and a calmer blade.</p>
 <p><b>3. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
 out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat.</p>
 <p><b>4. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>

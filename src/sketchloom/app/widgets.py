@@ -149,18 +149,20 @@ class NamedSlider(QWidget):
         self.slider.setMinimumHeight(26)
         self.slider.valueChanged.connect(self.moved)
         grid.addWidget(label(name), 0, 0)
-        grid.addWidget(self.value_label, 0, 1)
-        grid.addWidget(self.slider, 1, 0, 1, 2)
+        grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
+        grid.addWidget(self.slider, 1, 0, 1, 3)
+        grid.setColumnStretch(0, 1)
         if auto_text:
-            self.auto_button = button(auto_text, checkable=True)
+            self.auto_button = button(self.tr("Auto"), tip=auto_text, checkable=True)
+            self.auto_button.setAccessibleName(auto_text)
             self.auto_button.clicked.connect(lambda: self.auto.emit())
-            grid.addWidget(self.auto_button, 2, 0, 1, 2)
+            grid.addWidget(self.auto_button, 0, 2)
 
     def put_beside_name(self, part: QWidget) -> None:
         """A field in the place of the value in words."""
         self.value_label.hide()
         part.setFixedWidth(104)
-        self.layout().addWidget(part, 0, 1, Qt.AlignmentFlag.AlignRight)
+        self.layout().addWidget(part, 0, 1, 1, 2, Qt.AlignmentFlag.AlignRight)
 
     def show_value(self, value: int, text: str, is_auto: bool | None = None) -> None:
         self.slider.blockSignals(True)

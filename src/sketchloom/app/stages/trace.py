@@ -79,8 +79,7 @@ class TracePanel(Panel):
         self._palette = QListWidget()
         self._palette.setAccessibleName(self.tr("Palette"))
         self._palette.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
-        self._palette.setMinimumHeight(150)
-        self._palette.setMaximumHeight(210)
+        self._palette.setFixedHeight(168)
         self._palette.itemSelectionChanged.connect(self._enable_edits)
         self._pick = button(self.tr("Pick"), "color-picker",
                             self.tr("Replace the chosen colour by one clicked in the picture"), checkable=True)
@@ -118,7 +117,6 @@ class TracePanel(Panel):
         self.add(self._tone)
 
     def _build_rest(self):
-        self.section(self.tr("Ground"))
         self._ground = QComboBox()
         self._ground.setAccessibleName(self.tr("Ground"))
         for key, text in (("auto", self.tr("Leave out, found for me")),
@@ -126,9 +124,8 @@ class TracePanel(Panel):
                           ("everywhere", self.tr("Leave out everywhere")), ("keep", self.tr("Keep as a layer"))):
             self._ground.addItem(text, key)
         self._ground.activated.connect(lambda i: self._emit(self.tr("ground"), ground=self._ground.itemData(i)))
-        self.add(self._ground)
-        self.section(self.tr("Smallest detail"))
-        self._detail = NamedSlider(self.tr("Keep what is over"), 0, len(_DETAILS_MM) - 1)
+        self.add((label(self.tr("Ground")), self._ground))
+        self._detail = NamedSlider(self.tr("Smallest detail kept"), 0, len(_DETAILS_MM) - 1)
         self._detail.moved.connect(
             lambda i: self._emit(self.tr("smallest detail"), "smallest", smallest_mm=_DETAILS_MM[i]))
         self._detail_edit = LengthEdit(self.tr("Smallest detail"), 0.01, MAX_DETAIL_MM)
@@ -137,8 +134,7 @@ class TracePanel(Panel):
         self._small.toggled.connect(self.show_small)
         self._detail.put_beside_name(self._detail_edit)
         self.add(self._detail, self._small)
-        self.section(self.tr("Outlines"))
-        self._smooth = NamedSlider(self.tr("Smoothness"), TRUEST, SMOOTHEST)
+        self._smooth = NamedSlider(self.tr("Outlines"), TRUEST, SMOOTHEST)
         self._smooth.moved.connect(lambda v: self._emit(self.tr("smoothness"), "smoothness", smoothness=v))
         self._exact = QCheckBox(self.tr("Make circles and ellipses exact"))
         self._exact.clicked.connect(lambda on: self._emit(self.tr("exact shapes"), exact_shapes=on))

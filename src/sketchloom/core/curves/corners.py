@@ -24,6 +24,8 @@ _SMALLEST_LOOP = 16
 """A loop of fewer points is under 5 px across: a dot, whose corners no pixel shows."""
 _SPAN = 3
 _SIDE = 4
+_FROM_END = 4
+"""Nearer to a junction a third colour pulls points aside, which looks like a corner."""
 _ROUNDED_PX = 0.8
 """Blurred by a Gaussian of 1 px, a right-angled corner's outline passes 0.77 px from its point
 (each of two crossed edges is at 0.707 there)."""
@@ -65,8 +67,8 @@ def find_corners(lines: Polylines, blur_px: float = 0.0) -> Corners:
     arc = ragged.owner(starts)
     local = np.arange(len(xy)) - starts[arc]
     length = np.diff(starts)[arc]
-    away = np.where(closed[arc], span, np.minimum(local, length - 1 - local))
-    index = np.flatnonzero((strength > TURN_RAD) & (strength >= strongest) & (away >= 2)
+    away = np.where(closed[arc], 9, np.minimum(local, length - 1 - local))
+    index = np.flatnonzero((strength > TURN_RAD) & (strength >= strongest) & (away >= _FROM_END)
                            & (length >= np.where(closed[arc], _SMALLEST_LOOP, 6)))
     index = index[np.diff(index, prepend=-10) > 1]
     return _meet(xy, at, index, blur_px)

@@ -10,7 +10,7 @@ from sketchloom.core.planar.subpixel import BoundaryPoints
 
 _NEAR_PX, _FAR_PX = 1.5, 6.5
 _POINTS = 7
-_LARGEST_MOVE_PX = 1.0
+_LARGEST_MOVE_PX = 2.5
 _PRIOR = 0.02
 """Weight of the lattice corner against arcs that meet there, for nearly parallel arcs."""
 
@@ -86,7 +86,7 @@ def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polyline
     lengths = np.diff(points.starts)
     for node in (start, end):
         distance = np.hypot(*(points.xy - nodes[node]).T)
-        limit = np.where(junction[node], np.where(lengths[arc] > 5, _NEAR_PX, 0.7), 0.3)
+        limit = np.where(junction[node], np.where(lengths[arc] > 8, 2.2, np.where(lengths[arc] > 5, _NEAR_PX, 0.7)), 0.3)
         keep &= planar.closed[arc] | (distance >= limit)
     # a loop too small to have kept three points, its node among them, falls back on its pixel corners
     kept = np.bincount(arc[keep], minlength=planar.arc_count)
