@@ -55,7 +55,8 @@ class Document(QObject):
     @property
     def is_worth_keeping(self) -> bool:
         """Whether something would be lost if this work were closed now."""
-        return not self.is_saved and (self._at > 0 or self.has_no_file or self._recovered)
+        fresh_picture = self._at == 0 and self.path is None and not self.has_no_file and not self._recovered
+        return not self.is_saved and not fresh_picture
 
     @property
     def recovery_folder(self) -> Path | None:

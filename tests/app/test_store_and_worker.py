@@ -1,0 +1,165 @@
+"""Files kept for the user, the document's history, and the two workers."""
+
+import json
+import threading
+from dataclasses import replace
+
+import pytest
+from PySide6.QtWidgets import QApplication
+
+import shapes
+from app.driver import pause, wait
+from sketchloom.app import start, store
+from sketchloom.app.background import Background
+from sketchloom.app.document import Document
+from sketchloom.app.notice import Notices
+from sketchloom.app.worker import Evaluator
+from sketchloom.core.errors import ExportError
+from sketchloom.opening import open_bytes
+from sketchloom.recipe import Recipe
+
+
+@pytest.fixture(autouse=True)
+def application():
+    start.application()
+
+
+@pytest.fixture
+def opened():
+    cover = shapes.cover_of(shapes.disc(40, 40, 25), 80)
+    return open_bytes(shapes.png(shapes.colour_of(cover, (30, 53, 87), (255, 255, 255))), "disc.png")
+
+
+def document_of(opened):
+    return Document(opened.project, opened.picture)
+
+
+def test_recent_files_are_those_that_exist_latest_first(tmp_path):
+    files = [tmp_path / f"{k}.png" for k in range(15)]
+    for file in files:
+        file.touch()
+        store.remember(file)
+    store.remember(files[3])
+    files[14].unlink()
+    recent = store.recent_files()
+    assert recent[0] == files[3] and len(recent) <= 12 and files[14] not in recent
+    (store.data_folder() / "recent.json").write_text("{nonsense")
+    assert store.recent_files() == []
+
+
+def test_history_has_no_end_and_forgets_what_was_undone(opened):
+    document = document_of(opened)
+    for k in range(300):
+        document.change(replace(document.recipe, smallest_mm=0.1 + k / 10), f"step {k}")
+    assert document.undo_text() == "step 299"
+    for _ in range(300):
+        document.undo()
+    assert document.recipe == Recipe() and document.undo_text() is None and document.redo_text() == "step 0"
+    document.redo()
+    document.change(replace(document.recipe, unit="in"), "unit")
+    assert document.redo_text() is None
+    document.drop_recovery()
+
+
+def test_saved_is_known_through_undo_and_redo(opened, tmp_path):
+    document = document_of(opened)
+    document.change(replace(document.recipe, unit="in"), "unit")
+    document.save(tmp_path / "a.sloom", None)
+    assert document.is_saved and not document.is_worth_keeping
+    document.undo()
+    assert not document.is_saved and document.is_worth_keeping
+    document.redo()
+    assert document.is_saved
+    document.undo()
+    document.change(replace(document.recipe, layering="fitted"), "other")
+    document.undo()
+    assert not document.is_saved  # what was saved can no longer be reached
+    document.drop_recovery()
+
+
+def test_a_recovery_copy_that_cannot_be_written_is_said(opened, monkeypatch):
+    document, said = document_of(opened), []
+    document.trouble.connect(said.append)
+    monkeypatch.setattr(store, "write_whole", lambda *a: (_ for _ in ()).throw(ExportError("x", "no room.")))
+    document.change(replace(document.recipe, unit="in"), "unit")
+    document.write_recovery()
+    assert len(said) == 1 and "no room" in said[0]
+
+
+@pytest.mark.parametrize("harm", ["state", "source", "recipe"])
+def test_a_damaged_copy_is_passed_over(opened, harm):
+    document = document_of(opened)
+    document.change(replace(document.recipe, unit="in"), "unit")
+    document.keep_for_next_start()
+    (folder,) = (store.data_folder() / "recovery").iterdir()
+    assert len(store.left_behind()) == 1
+    if harm == "state":
+        (folder / "state.json").write_text("{")
+    elif harm == "source":
+        (folder / "source").unlink()
+    else:
+        plain = json.loads((folder / "state.json").read_text())
+        plain["recipe"]["colours"] = 999
+        (folder / "state.json").write_text(json.dumps(plain))
+    assert store.left_behind() == []
+
+
+def test_the_copy_of_a_running_program_is_not_offered(opened):
+    document = document_of(opened)
+    document.change(replace(document.recipe, unit="in"), "unit")
+    document.write_recovery()
+    assert store.left_behind() == []
+    document.drop_recovery()
+
+
+def test_only_the_newest_request_is_answered(opened):
+    evaluator, seen = Evaluator(), []
+    evaluator.ready.connect(lambda shown: seen.append(shown.number))
+    numbers = [evaluator.request(opened.picture, Recipe(size_mm=50.0 + k)) for k in range(6)]
+    wait(lambda: numbers[-1] in seen)
+    pause(50)
+    assert seen == sorted(seen) and seen[-1] == numbers[-1] and len(seen) <= 3
+    evaluator.close()
+
+
+def test_a_failure_inside_is_a_sentence_and_the_worker_goes_on(opened, monkeypatch):
+    evaluator, failed, ready = Evaluator(), [], []
+    evaluator.failed.connect(lambda number, text: failed.append(text))
+    evaluator.ready.connect(ready.append)
+    real = evaluator._exact.evaluate
+    monkeypatch.setattr(evaluator._exact, "evaluate", lambda *a, **k: 1 / 0)
+    evaluator.request(opened.picture, Recipe())
+    wait(lambda: failed)
+    assert "the work itself is safe" in failed[0] and "ZeroDivision" not in failed[0]
+    monkeypatch.setattr(evaluator._exact, "evaluate", real)
+    evaluator.request(opened.picture, Recipe())
+    wait(lambda: ready)
+    evaluator.close()
+
+
+def test_background_work_answers_once_and_can_be_forgotten():
+    background, got, gate = Background(), [], threading.Event()
+    background.run("one", lambda: 41 + 1, got.append, got.append)
+    wait(lambda: got)
+    assert got == [42] and not background.busy
+    background.run("two", lambda: (_ for _ in ()).throw(ExportError("f", "no.")), got.append, got.append)
+    wait(lambda: len(got) == 2)
+    assert got[1] == "f: no."
+    background.run("three", lambda: gate.wait(5), got.append, got.append)
+    background.forget()
+    gate.set()
+    background.close()
+    pause(30)
+    assert len(got) == 2
+
+
+def test_a_notice_replaces_the_one_before_on_its_topic():
+    notices, clicked = Notices(), []
+    notices.show()
+    notices.say("open", "trouble", "first")
+    notices.say("open", "ask", "second", (("Do it", lambda: clicked.append(1)),))
+    assert notices.text_of("open") == "second"
+    notices.drop("open")
+    QApplication.processEvents()
+    assert notices.text_of("open") is None and not clicked
+    notices.deleteLater()

@@ -1,0 +1,86 @@
+"""Junctions where several colours meet, and the rules that yield findings."""
+
+import numpy as np
+import pytest
+
+import shapes
+from sketchloom.core.planar import junctions, subpixel
+from sketchloom.core.planar.planar_map import build_map
+from sketchloom.core.preflight import rules
+from sketchloom.core.preflight.findings import CODES, STOP, WARN
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+
+
+def wedges(angles, centre, size=64):
+    """A picture of sectors that meet in a point, one colour each."""
+    covers = []
+    for a, b in zip(angles, np.roll(angles, -1)):
+        covers.append(shapes.cover_of(
+            lambda x, y, a=a, b=b: np.mod(np.arctan2(y - centre[1], x - centre[0]) - a, 2 * np.pi) < np.mod(b - a, 2 * np.pi), size))
+    colours = np.array([[255, 40, 30], [20, 200, 60], [40, 60, 255], [240, 220, 30]])[:len(covers)]
+    pixels = sum(c[..., None] * colour for c, colour in zip(covers, colours))
+    return np.rint(pixels).astype(np.uint8), np.argmax(covers, axis=0).astype(np.uint8)
+
+
+@pytest.mark.parametrize("angles", [np.radians([10, 130, 250]), np.radians([0, 95, 200]), np.radians([20, 75, 190])])
+@pytest.mark.parametrize("centre", [(32.0, 32.0), (31.4, 32.7)])
+def test_three_sectors_meet_where_they_were_drawn(angles, centre):
+    pixels, labels = wedges(angles, centre)
+    planar = build_map(labels)
+    points = subpixel.boundary_points(planar, pixels, subpixel.FaceLevels(subpixel.face_means(planar, pixels)))
+    nodes = junctions.place_nodes(planar, points)
+    inner = (planar.node_degree >= 3) & (planar.node_xy > 2).all(1) & (planar.node_xy < 62).all(1)
+    assert inner.sum() == 1
+    np.testing.assert_allclose(nodes[inner][0], centre, atol=0.15)
+
+
+def test_nodes_on_the_border_stay_on_it():
+    pixels, labels = wedges(np.radians([10, 130, 250]), (32.0, 32.0))
+    planar = build_map(labels)
+    points = subpixel.boundary_points(planar, pixels, subpixel.FaceLevels(subpixel.face_means(planar, pixels)))
+    nodes = junctions.place_nodes(planar, points)
+    for axis, limit in ((0, 0), (0, 64), (1, 0), (1, 64)):
+        on = planar.node_xy[:, axis] == limit
+        assert (nodes[on, axis] == limit).all()
+
+
+def test_a_band_across_a_tower_is_straight_from_side_to_side():
+    """Both ends of the band lie on slanted sides; its two outlines are single lines at the right height."""
+    pixels = np.zeros((200, 160, 3)) + 255.0
+    tower = shapes.cover_of(shapes.polygon([(60, 10), (100, 10), (120, 190), (40, 190)]), 200)[:, :160, None]
+    band = shapes.cover_of(lambda x, y: (y > 80) & (y < 117.5) & (x > 0), 200)[:, :160, None]
+    pixels = pixels * (1 - tower) + tower * (band * np.array([181, 72, 60]) + (1 - band) * np.array([30, 53, 87]))
+    work = Pipeline().evaluate(shapes.picture(np.rint(pixels).astype(np.uint8)),
+                               Recipe(reading="colour", size_mm=160.0, layering="fitted"))
+    red = next(x for x in work.layers if x.plan.hex == "#b5483c")
+    assert red.outline.segments == 4 and red.outline.straight.all()
+    assert sorted(red.outline.controls[:, 0, 1].round(1).tolist()) == pytest.approx([80, 80, 117.5, 117.5], abs=0.15)
+
+
+def test_every_finding_of_a_hard_case_has_a_known_code_and_a_place_where_it_has_one():
+    stroke = lambda x, y: (np.abs(y - 60) < 1.4) & (x > 20) & (x < 140)  # noqa: E731
+    cover = shapes.cover_of(stroke, 160)
+    work = Pipeline().evaluate(shapes.picture(shapes.colour_of(cover, (30, 53, 87), (255, 255, 255))),
+                               Recipe(reading="colour", size_mm=20.0, smallest_mm=0.0))
+    assert {f.code for f in work.findings} <= set(CODES)
+    (thin, *_) = [f for f in work.findings if f.code == "layer.thin"]
+    assert thin.severity == WARN and 20 < thin.x_px < 140 and thin.y_px == pytest.approx(60, abs=1)
+    # 2.8 px at 0.125 mm a pixel, placed to a tenth of a pixel on either side
+    assert float(thin.message.split()[1]) == pytest.approx(0.35, abs=0.025)
+
+
+@pytest.mark.parametrize("size_mm, said", [(250, None), (320, "fits a 12 × 24 in one"), (700, "does not fit")])
+def test_carriers(size_mm, said):
+    """A 12 in carrier cuts about 11.5 in, 292 mm; the long one twice that (trade)."""
+    wide = lambda x, y: (x > 2) & (x < 158) & (y > 50) & (y < 110)  # noqa: E731
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(wide, 160), (30, 53, 87), (255, 255, 255)))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=float(size_mm)))
+    found = [f.message for f in work.findings if f.code == "size.over_carrier"]
+    assert (not found) if said is None else (len(found) == 1 and said in found[0])
+    assert rules.CARRIER_MM == pytest.approx(292.1)
+
+
+def test_nothing_left_stops():
+    found = rules.check_layers((), np.empty((0, 3)), (), np.empty(0, int), 1.0, 0.8, 0.1, True)
+    assert [f.severity for f in found] == [STOP]
