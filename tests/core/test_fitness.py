@@ -69,3 +69,17 @@ def test_the_demo_pictures_are_judged_as_they_were_drawn():
     assert told["lighthouse"] == told["panel"] == set()
     assert "source.noise" in told["kingfisher"] and "source.shaded" not in told["kingfisher"]
     assert "source.shaded" in told["boat"]
+
+
+@pytest.mark.parametrize("noise", [0.0, 3.0])
+def test_drawn_greys_are_colours_and_ink_is_not(noise):
+    """Three flat greys are three sheets; the same drawing in one ink is a tone picture."""
+    rng = np.random.default_rng(1)
+    pixels = np.full((300, 300, 3), 255.0)
+    for inside, grey in ((shapes.disc(120, 150, 80), 99), (shapes.disc(200, 150, 60), 211), (shapes.disc(120, 150, 30), 33)):
+        cover = shapes.cover_of(inside, 300)[..., None]
+        pixels = pixels * (1 - cover) + grey * cover
+    for picture, wanted in ((pixels, "colour"), (np.where(pixels < 240, 30.0, 255.0), "tone")):
+        grainy = np.clip(picture + rng.normal(0, noise, (300, 300, 1)), 0, 255).astype(np.uint8)
+        seen = shapes.picture(grainy)
+        assert fitness.proposed_reading(fitness.measure(seen), find_colours(seen)) == wanted

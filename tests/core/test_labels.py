@@ -97,3 +97,17 @@ def test_uncertain_pixels_lie_on_soft_edges_only():
     mask[at] = 1
     edge = cv2.dilate((picture.local_range > 0).astype(np.uint8), np.ones((3, 3), np.uint8)).ravel()
     assert 100 < mask.sum() < 2500 and not (mask & (1 - edge)).any()
+
+
+def test_bled_strips_go_back_and_dark_hairlines_stay():
+    """A brown strip between yellow and white is what compression makes; a dark line between them is drawn."""
+    pixels = np.zeros((60, 90, 3), np.uint8) + np.array(WHITE, np.uint8)
+    pixels[:, :44] = (255, 177, 46)
+    values = labelling.palette_field([WHITE, (255, 177, 46), (226, 170, 120), (40, 30, 30)], False)
+    for number, stays in ((2, False), (3, True)):
+        labels = np.where(np.arange(90)[None] < 44, 1, 0).repeat(60, 0).astype(np.uint8)
+        labels[:, 43:45] = number
+        field = pixels.copy()
+        field[:, 43:45] = values[number]
+        out = labelling._dissolve_bleeding(labels, values, field, 9.0)
+        assert (out == number).any() == stays

@@ -7,7 +7,7 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 from sketchloom.core.segment.palette import flat_limit
-from sketchloom.core.segment.thin import mixture_mask
+from sketchloom.core.segment.thin import mixture_mask, to_ycc
 
 _ROWS = 256
 _UNDECIDED = 255
@@ -66,7 +66,8 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None)
     distance = 0.5 * (values * values).sum(1) - field.reshape(-1, field.shape[2])[at].astype(np.float32) @ values.T
     allowed[~allowed.any(1)] = True
     labels.ravel()[at] = np.where(allowed, distance, np.inf).argmin(1)
-    return _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
+    labels = _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
+    return _dissolve_bleeding(labels, values, field, noise) if noise > 0 else labels
 
 
 def nearest(field, values) -> np.ndarray:
@@ -145,6 +146,51 @@ def _dissolve_fringes(labels, values, flat, field):
     distance = ((field[y, x, None, :] - values[pair]) ** 2).sum(-1)
     labels = labels.copy()
     labels[y, x] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
+    return labels
+
+
+def _dissolve_bleeding(labels, values, field, noise):
+    """Give back what compression has bled along the edge between two regions.
+
+    Such a strip has no inside, its luma lies between those of its two main neighbours, and
+    its colour differences near the way from one to the other. A drawn hairline is darker or
+    lighter than both of its sides.
+    """
+    faces, face_label = face_image(labels)
+    count = len(face_label)
+    inside = np.ones(faces.shape, bool)
+    for one, two, a, b in ((faces[:, 1:], faces[:, :-1], np.s_[:, 1:], np.s_[:, :-1]), (faces[1:], faces[:-1], np.s_[1:], np.s_[:-1])):
+        same = one == two
+        inside[a] &= same
+        inside[b] &= same
+    area = np.bincount(faces.ravel(), minlength=count)
+    core = np.bincount(faces[inside], minlength=count)
+    suspects = np.flatnonzero(core <= 0.12 * area)
+    pairs, length = neighbours(faces)
+    first, second = _two_longest(pairs, length, suspects, count)
+    good = (first >= 0) & (second >= 0)
+    suspects, first, second = suspects[good], first[good], second[good]
+    if len(suspects) == 0:
+        return labels
+    own, a, b = (to_ycc(values[face_label[f]][:, :3]) for f in (suspects, first, second))
+    slack = 8.0 + noise
+    low, high = np.minimum(a[:, 0], b[:, 0]) - slack, np.maximum(a[:, 0], b[:, 0]) + slack
+    line, from_a = b[:, 1:] - a[:, 1:], own[:, 1:] - a[:, 1:]
+    t = np.clip((from_a * line).sum(1) / np.maximum((line * line).sum(1), 1.0), 0, 1)
+    off = np.hypot(*(from_a - t[:, None] * line).T)
+    bled = (own[:, 0] > low) & (own[:, 0] < high) & (off < 2.5 * slack)
+    target = np.full((count, 2), -1)
+    target[suspects[bled]] = np.stack([first[bled], second[bled]], -1)
+    # where a strip's neighbour is itself a strip, the pixels keep to what is solid
+    solid = target[:, 0] < 0
+    at = np.flatnonzero((~solid)[faces])
+    if len(at) == 0:
+        return labels
+    pair = face_label[target[faces.ravel()[at]]]
+    pixels = field.reshape(-1, field.shape[2])[at].astype(np.float32)
+    distance = ((pixels[:, None] - values[pair]) ** 2).sum(-1)
+    labels = labels.copy()
+    labels.ravel()[at] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
     return labels
 
 

@@ -21,6 +21,11 @@ _TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0
 """Luma and colour differences of JPEG (ITU-T T.871)."""
 
 
+def to_ycc(rgb) -> np.ndarray:
+    """(..., 3) luma and colour differences, ITU-T T.871, of sRGB values."""
+    return np.asarray(rgb, float) @ _TO_YCC.T
+
+
 def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
     """Which pixels look like a mixture of what lies two pixels away on opposite sides.
 
