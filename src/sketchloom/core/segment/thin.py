@@ -14,6 +14,7 @@ _THIN_DELTA = 14.0
 _SAMPLE = 10_000
 _AROUND = np.ones((11, 11), np.uint8)
 _MOST_KNOWN = 16
+_MOST_MODES = 80
 _NOISY_SHARE = 0.0007
 _SMALL_SHARE = 0.02
 _INSIDE = np.ones((9, 9), np.uint8)
@@ -123,7 +124,10 @@ def bled_modes(rgb, flat, colours, share, noise) -> np.ndarray:
         the picture. noise : as of the colour tree.
     """
     bled = np.zeros(len(colours), bool)
+    if len(colours) > _MOST_MODES:
+        return bled  # shading: its steps are no edges
     owner = _owners(rgb, flat, colours)
+    around = [cv2.dilate((owner == k).astype(np.uint8), _AROUND) for k in range(min(len(colours), _MOST_KNOWN))]
     for k in range(1, len(colours)):
         mine = (owner == k).astype(np.uint8)
         # a drawn area has an inside; what runs along an edge has none
@@ -132,11 +136,9 @@ def bled_modes(rgb, flat, colours, share, noise) -> np.ndarray:
         at = np.flatnonzero(owner == k)
         at = at[:: max(1, len(at) // 400)]
         y, x = np.divmod(at, flat.shape[1])
-        larger = np.flatnonzero(~bled[:k])[:_MOST_KNOWN]
-        seen = np.where(np.isin(owner, larger), owner, -1)
-        number = np.full(len(colours) + 1, -1)
-        number[larger] = np.arange(len(larger))
-        bled[k] = _mixed(rgb, number[seen], y, x, colours[larger], noise).mean() > 0.7 if len(at) else True
+        larger = np.flatnonzero(~bled[:min(k, _MOST_KNOWN)])
+        near = np.stack([around[j][y, x] > 0 for j in larger])
+        bled[k] = _mixed(rgb, near, y, x, colours[larger], noise).mean() > 0.7 if len(at) else True
     return bled
 
 
@@ -148,17 +150,18 @@ def _owners(rgb, flat, colours):
 
 
 def _bled(rgb, flat, y, x, colours, noise):
-    return _mixed(rgb, _owners(rgb, flat, colours), y, x, colours, noise)
+    owner = _owners(rgb, flat, colours)
+    near = np.stack([cv2.dilate((owner == k).astype(np.uint8), _AROUND)[y, x] > 0 for k in range(len(colours))])
+    return _mixed(rgb, near, y, x, colours, noise)
 
 
-def _mixed(rgb, owner, y, x, colours, noise):
+def _mixed(rgb, near, y, x, colours, noise):
     """Which pixels are what compression makes of the edge between two colours near them.
 
     Luma is kept sharp and the colour differences are blurred, so both are mixtures of the
     two sides, though not in the same proportion; rings overshoot a little.
     """
     ycc, known = rgb[y, x] @ _TO_YCC.T, colours @ _TO_YCC.T
-    near = np.stack([cv2.dilate((owner == k).astype(np.uint8), _AROUND)[y, x] > 0 for k in range(len(known))])
     slack = 14.0 + 1.5 * noise
     mixed = np.zeros(len(y), bool)
     for i in range(len(known)):
