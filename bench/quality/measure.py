@@ -8,7 +8,7 @@ from scipy.spatial import cKDTree
 
 from bench.quality.truth import Truth
 from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
-from sketchloom.core.curves.curveset import evaluate, segment_lengths
+from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.planar.cracks import OUTSIDE
 
 _STEP_PX = 0.25
@@ -146,7 +146,3 @@ def colour_score(work, truth: Truth, ground):
 
 def tiny_pieces(work) -> int:
     return int((work.traced.planar.face_area_px < 4).sum())
-
-
-def total_length(work) -> float:
-    return float(segment_lengths(work.traced.curves.controls).sum())

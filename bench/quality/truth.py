@@ -6,8 +6,6 @@ import numpy as np
 import shapely
 import svgelements
 
-from sketchloom.core.colour import from_hex
-
 _CHORD_PX = 0.5
 _SNAP_PX = 1e-6
 _CORNER = np.radians(28)
@@ -185,7 +183,3 @@ def _visible(shapes, boundary):
             corners.append(shape.corners[on])
     found = np.concatenate(corners) if corners else np.empty((0, 2))
     return count, np.unique(np.round(found, 3), axis=0)
-
-
-def parse_colour(text: str) -> tuple[int, int, int]:
-    return tuple(int(v) for v in from_hex(text))
