@@ -4,7 +4,9 @@ import argparse
 import sys
 import time
 from dataclasses import replace
+from importlib import import_module
 from pathlib import Path
+from threading import Thread
 
 from sketchloom import __version__
 from sketchloom.core.errors import AppError, ExportError, PictureError, ProjectError, SettingError
@@ -144,13 +146,20 @@ def _trace(words) -> int:
 
 
 def _trace_one(path, recipe, options):
-    from sketchloom import release, report
-    from sketchloom.core.formats.atomic import write_whole
+    # the libraries load while the picture is decoded
+    loading = Thread(target=import_module, args=("sketchloom.pipeline",))
+    loading.start()
     from sketchloom.core.picture.decode import decode, read_bytes
-    from sketchloom.pipeline import Pipeline, require_traceable
 
     began = time.perf_counter()
-    picture = decode(read_bytes(path), str(path))
+    try:
+        picture = decode(read_bytes(path), str(path))
+    finally:
+        loading.join()
+    from sketchloom import release, report
+    from sketchloom.core.formats.atomic import write_whole
+    from sketchloom.pipeline import Pipeline, require_traceable
+
     timings = {"decode": time.perf_counter() - began}
     work = Pipeline().evaluate(picture, recipe, progress=_Line(path, options.quiet))
     require_traceable(work, path)

@@ -8,6 +8,7 @@ from hashlib import blake2b
 import cv2
 import numpy as np
 
+from sketchloom.core import parallel
 from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.curves import trace_arcs
 from sketchloom.core.curves.curveset import CurveSet, arc_lengths
@@ -105,7 +106,7 @@ class Work:
 
     def tone_bars(self) -> tuple[list[float], int]:
         """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
-        count = np.sqrt(np.bincount(self.picture.grey.ravel(), minlength=256))
+        count = np.sqrt(tone.tones(self.picture.grey))
         return (count / max(float(count.max()), 1.0)).tolist(), self.segmentation.cut_off
 
 
@@ -175,8 +176,10 @@ class _Run:
     def work(self):
         recipe, picture = self.recipe, self.picture
         with self._stage("prepare", "Judging the picture"):
-            fit = self.keep(("fitness", self.source), lambda: fitness.measure(picture))
-            tree = self.keep(("tree", self.source), lambda: palettes.find_colours(picture))
+            picture.local_range  # both need it
+            fit, tree = parallel.in_threads(lambda work: work(), (
+                lambda: self.keep(("fitness", self.source), lambda: fitness.measure(picture)),
+                lambda: self.keep(("tree", self.source), lambda: palettes.find_colours(picture))))
         reading = fitness.proposed_reading(fit, tree) if recipe.reading == "auto" else recipe.reading
         with self._stage("segment", "Finding regions"):
             segmentation, key = self._segment(reading, tree)
@@ -220,7 +223,7 @@ class _Run:
         return Segmentation(regions, entries, ground, cut_off), key
 
     def _tone_entries(self, cut_off):
-        grey = self.keep(("histogram", self.source), lambda: np.bincount(self.picture.grey.ravel(), minlength=256))
+        grey = self.keep(("histogram", self.source), lambda: tone.tones(self.picture.grey))
         level = np.arange(256)
         ink = (level <= cut_off) == self.recipe.dark_is_ink
         shades = []
@@ -271,7 +274,7 @@ class _Run:
 
     def _map(self, reading, segmentation):
         regions = segmentation.regions
-        planar = build_map(regions.labels, regions.faces, regions.face_label)
+        planar = build_map(regions.labels, regions.faces, regions.face_label, regions.face_area)
         if reading == "tone":
             field = self.picture.grey[..., None]
             levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels), tone.LEVEL_STEP)

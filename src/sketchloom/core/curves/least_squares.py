@@ -115,20 +115,40 @@ def power_form(controls) -> np.ndarray:
 def _along(controls, counts, t):
     """Places and first derivatives of points on their cubics, and the coefficients used."""
     c = np.repeat(power_form(controls), counts, axis=2)
-    px, py = ((k[3] * t + k[2]) * t + k[1] for k in c)
-    place = (px * t + c[0, 0], py * t + c[1, 0])
-    slope = tuple((3 * k[3] * t + 2 * k[2]) * t + k[1] for k in c)
+    # Horner's rule for the cubic and for its derivative side by side, both coordinates at once
+    place = c[:, 3] * t
+    slope = place.copy()
+    place += c[:, 2]
+    slope += place
+    slope *= t
+    place *= t
+    place += c[:, 1]
+    slope += place
+    place *= t
+    place += c[:, 0]
     return place, slope, c
 
 
 def newton(controls, counts, x, y, t) -> np.ndarray:
     """One step of Newton's rule towards the foot of each point on its cubic."""
-    (px, py), (dx, dy), c = _along(controls, counts, t)
-    gx, gy = px - x, py - y
-    bend = gx * (6 * c[0, 3] * t + 2 * c[0, 2]) + gy * (6 * c[1, 3] * t + 2 * c[1, 2])
-    slope = dx * dx + dy * dy + bend
-    move = (gx * dx + gy * dy) / np.where(slope > 1e-9, slope, np.inf)
-    return np.clip(t - np.clip(move, -0.1, 0.1), 0.0, 1.0)
+    gap, slope, c = _along(controls, counts, t)
+    gap[0] -= x
+    gap[1] -= y
+    turn = c[:, 3]
+    turn *= 3 * t
+    turn += c[:, 2]
+    turn *= gap
+    gap *= slope
+    slope *= slope
+    fall = turn.sum(0)
+    fall *= 2
+    fall += slope.sum(0)
+    fall[fall <= 1e-9] = np.inf
+    move = gap.sum(0)
+    move /= fall
+    np.clip(move, -0.1, 0.1, out=move)
+    np.subtract(t, move, out=move)
+    return np.clip(move, 0.0, 1.0, out=move)
 
 
 def misses(controls, xy, t, starts) -> np.ndarray:

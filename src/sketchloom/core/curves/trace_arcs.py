@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core import parallel, ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
@@ -15,6 +15,8 @@ from sketchloom.core.progress import QUIET
 DEFAULT_TOLERANCE_PX = 0.1
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
 _LOOP_BREAKS = 4
+_PART_POINTS = 100_000
+"""Smaller parts spend their time on the calls, larger ones leave cores idle."""
 BREAK, CORNER, LINE = np.int8(1), np.int8(2), np.int8(4)
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
@@ -53,40 +55,74 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ------
     GeometryError : points that are not finite. Cancelled : the caller asked to stop.
     """
-    points, starts, marks, plain = _with_breaks(lines, tolerance_px, blur_px)
-    loops = exact_loops(lines, plain & recognise, tolerance_px)
-    is_corner = marks & CORNER > 0
-    first, last, arc = _spans_between(starts, marks & BREAK > 0)
-    to_fit = ~np.isin(arc, loops.arc)
-    first, last, arc = first[to_fit], last[to_fit], arc[to_fit]
-    closed = lines.closed[arc]
-    # where a closed loop without corners meets itself it runs on like anywhere else
-    ring_first, ring_last = starts[arc], starts[arc + 1] - 1
-    wraps = closed & ~is_corner[ring_first]
-    smooth_first = ~is_corner[first] & ((first != ring_first) | wraps)
-    smooth_last = ~is_corner[last] & ((last != ring_last) | wraps)
-    leave = end_tangent(points, first, last)
-    arrive = end_tangent(points, last, first)
-    _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
-    forced = marks[first] & LINE > 0
-    _follow_lines(points, first, last, arc, forced, wraps, smooth_first, smooth_last, leave, arrive)
-    at_start = ~closed & (first == ring_first)
-    at_end = ~closed & (last == ring_last)
-    _run_through_nodes(planar, arc, at_start & ~forced, at_end & ~forced, leave, arrive, smooth_first, smooth_last)
-    spans = Spans(first, last, leave, arrive, smooth_first, smooth_last, forced)
-    fitted = fit_spans(points, spans, tolerance_px, progress=progress)
-    arc_of = np.searchsorted(starts, fitted.spans.first, side="right") - 1
-    return _put_together(fitted, arc_of, loops, len(starts) - 1)
+    cuts = parallel.even_cuts(lines.starts, _PART_POINTS)
+    parts = [_Part(lines.part(a, b), a) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
+    scatter = scatter_of(lines)
+    parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
+    # junctions join arcs of all parts
+    joined = {name: np.concatenate([getattr(p, name) for p in parts]) for name in _AT_NODES} if parts else {}
+    if parts:
+        _run_through_nodes(planar, **joined)
+    sizes = np.cumsum([len(p.arc) for p in parts])[:-1]
+    for name in _AT_NODES:
+        for part, values in zip(parts, np.split(joined[name], sizes) if parts else ()):
+            setattr(part, name, values)
+    parallel.in_threads(lambda part: part.fit(tolerance_px, progress), parts)
+    return _put_together(parts, planar.arc_count)
 
 
-def _put_together(fitted, arc_of, loops, arcs):
+_AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "smooth_last")
+
+
+class _Part:
+    """A group of neighbouring arcs, worked on by itself except where junctions join it to others."""
+
+    def __init__(self, lines, first_arc):
+        self.lines, self.first_arc = lines, first_arc
+
+    def divide(self, tolerance, blur, scatter, recognise):
+        """Find corners, straight runs and exact loops, and the tangents at the ends of what is to be fitted."""
+        lines = self.lines
+        points, starts, marks, plain = _with_breaks(lines, tolerance, blur, scatter)
+        self.loops = exact_loops(lines, plain & recognise, tolerance)
+        is_corner = marks & CORNER > 0
+        first, last, arc = _spans_between(starts, marks & BREAK > 0)
+        to_fit = ~np.isin(arc, self.loops.arc)
+        first, last, arc = first[to_fit], last[to_fit], arc[to_fit]
+        closed = lines.closed[arc]
+        # where a closed loop without corners meets itself it runs on like anywhere else
+        ring_first, ring_last = starts[arc], starts[arc + 1] - 1
+        wraps = closed & ~is_corner[ring_first]
+        smooth_first = ~is_corner[first] & ((first != ring_first) | wraps)
+        smooth_last = ~is_corner[last] & ((last != ring_last) | wraps)
+        leave = end_tangent(points, first, last)
+        arrive = end_tangent(points, last, first)
+        _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
+        line = marks[first] & LINE > 0
+        _follow_lines(points, first, last, arc, line, wraps, smooth_first, smooth_last, leave, arrive)
+        self.points, self.starts, self.first, self.last, self.line = points, starts, first, last, line
+        self.arc, self.leave, self.arrive = arc + self.first_arc, leave, arrive
+        self.smooth_first, self.smooth_last = smooth_first, smooth_last
+        self.at_start = ~closed & (first == ring_first) & ~line
+        self.at_end = ~closed & (last == ring_last) & ~line
+
+    def fit(self, tolerance, progress):
+        spans = Spans(self.first, self.last, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
+        self.fitted = fit_spans(self.points, spans, tolerance, progress=progress)
+        self.owner = np.searchsorted(self.starts, self.fitted.spans.first, side="right") - 1 + self.first_arc
+
+
+def _put_together(parts, arcs):
     """Fitted spans and exact loops in the order of the arcs."""
-    owner = np.concatenate([arc_of, np.repeat(loops.arc, 4)])
+    both = lambda of_fit, of_loops: np.concatenate([f(p) for p in parts for f in (of_fit, of_loops)])  # noqa: E731
+    if not parts:
+        return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(arcs + 1, np.intp))
+    owner = both(lambda p: p.owner, lambda p: np.repeat(p.loops.arc + p.first_arc, 4))
     order = np.argsort(owner, kind="stable")
-    controls = np.concatenate([fitted.controls, loops.controls.reshape(-1, 4, 2)])[order]
-    straight = np.concatenate([fitted.straight, np.zeros(4 * len(loops.arc), bool)])[order]
-    miss = np.concatenate([fitted.miss, np.repeat(loops.miss, 4)])[order]
-    return CurveSet(controls, straight, miss, np.searchsorted(owner[order], np.arange(arcs + 1)))
+    controls = both(lambda p: p.fitted.controls, lambda p: p.loops.controls.reshape(-1, 4, 2))
+    straight = both(lambda p: p.fitted.straight, lambda p: np.zeros(4 * len(p.loops.arc), bool))
+    miss = both(lambda p: p.fitted.miss, lambda p: np.repeat(p.loops.miss, 4))
+    return CurveSet(controls[order], straight[order], miss[order], np.searchsorted(owner[order], np.arange(arcs + 1)))
 
 
 def chords(lines: Polylines) -> CurveSet:
@@ -107,7 +143,7 @@ def chords(lines: Polylines) -> CurveSet:
     return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), np.zeros(len(arc)), segments)
 
 
-def _with_breaks(lines, tolerance, blur):
+def _with_breaks(lines, tolerance, blur, scatter):
     """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
 
     Returns points, starts, marks for each point (BREAK where curves end, CORNER where they
@@ -120,7 +156,7 @@ def _with_breaks(lines, tolerance, blur):
     marks[corners.index] = BREAK | CORNER
     xy[corners.index] = corners.xy
     moved = Polylines(xy, lines.starts, lines.closed)
-    runs = straight_runs(moved, marks > 0, tolerance, scatter_of(lines))
+    runs = straight_runs(moved, marks > 0, tolerance, scatter)
     xy[runs.first], xy[runs.last] = runs.begin, runs.end
     marks[runs.first] |= BREAK | LINE
     marks[runs.last] |= BREAK

@@ -40,6 +40,29 @@ class Cracks:
         return np.stack([x, y], axis=-1).astype(np.float64)
 
 
+@dataclass(frozen=True, slots=True, eq=False)
+class RowRuns:
+    """Runs of equal pixels in the rows of a label image, in reading order.
+
+    ``face`` (R,) the face of each run, ``length`` (R,) its pixels, ``first`` (R,) the flat
+    index of its first; ``face_label`` (F,) the label of each face; ``shape`` of the image.
+    """
+
+    first: np.ndarray
+    length: np.ndarray
+    face: np.ndarray
+    face_label: np.ndarray
+    shape: tuple[int, int]
+
+    def areas(self) -> np.ndarray:
+        """(F,) pixels of each face."""
+        return np.bincount(self.face, self.length, len(self.face_label)).astype(np.intp)
+
+    def paint(self, values) -> np.ndarray:
+        """(H, W) image with one value a face."""
+        return np.repeat(values[self.face], self.length).reshape(self.shape)
+
+
 def face_image(labels) -> tuple[np.ndarray, np.ndarray]:
     """Number the connected areas of equal label.
 
@@ -51,6 +74,13 @@ def face_image(labels) -> tuple[np.ndarray, np.ndarray]:
     -------
     faces : (H, W) int32, face numbers in order of their first pixel in reading order.
     face_label : (F,) the label of each face.
+    """
+    runs = face_runs(labels)
+    return runs.paint(np.arange(len(runs.face_label), dtype=np.int32)), runs.face_label
+
+
+def face_runs(labels) -> RowRuns:
+    """The faces of a label image, (H, W), as runs of its rows.
 
     Notes
     -----
@@ -75,8 +105,7 @@ def face_image(labels) -> tuple[np.ndarray, np.ndarray]:
     # csgraph numbers components by their lowest run, hence in reading order
     face_label = np.empty(faces, labels.dtype)
     face_label[face_of_run] = run_label
-    faces_of_pixels = np.repeat(face_of_run.astype(np.int32), np.diff(first, append=labels.size))
-    return faces_of_pixels.reshape(height, width), face_label
+    return RowRuns(first, np.diff(first, append=labels.size), face_of_run, face_label, labels.shape)
 
 
 def find_cracks(faces) -> Cracks:

@@ -27,6 +27,11 @@ class Polylines:
     starts: np.ndarray
     closed: np.ndarray
 
+    def part(self, first: int, stop: int) -> "Polylines":
+        """The arcs from ``first`` up to ``stop``."""
+        starts = self.starts[first:stop + 1]
+        return Polylines(self.xy[starts[0]:starts[-1]], starts - starts[0], self.closed[first:stop])
+
 
 def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
     """Meet the arcs of every junction in one point, (N, 2) px.

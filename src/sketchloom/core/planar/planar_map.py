@@ -7,7 +7,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core import ragged
-from sketchloom.core.planar.cracks import OUTSIDE, STEP, face_image, find_cracks
+from sketchloom.core.planar.cracks import OUTSIDE, STEP, face_runs, find_cracks
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -77,13 +77,13 @@ class PlanarMap:
         return nodes - self.arc_count + (self.face_count + 1) - 1 - components
 
 
-def build_map(labels, faces=None, face_label=None) -> PlanarMap:
+def build_map(labels, faces=None, face_label=None, face_area=None) -> PlanarMap:
     """Build the planar map of a label image.
 
     Parameters
     ----------
     labels : (H, W) integer label image.
-    faces, face_label : what ``face_image`` gives for it, when that is at hand.
+    faces, face_label, face_area : the face image, and label and pixels of each face, when they are at hand.
 
     Returns
     -------
@@ -95,16 +95,22 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
     GeometryError : the image is empty or not two-dimensional.
     """
     if faces is None:
-        faces, face_label = face_image(labels)
+        runs = face_runs(labels)
+        face_label, face_area = runs.face_label, runs.areas()
+        faces = runs.paint(np.arange(len(face_label), dtype=np.int32))
     cracks = find_cracks(faces)
     height, width = faces.shape
     # few vertices of the lattice have a crack: they are numbered among themselves
-    used, number = np.unique(np.concatenate([cracks.tail, cracks.head]), return_inverse=True)
-    tail, head = number[:len(cracks.tail)], number[len(cracks.tail):]
-    degree = np.bincount(number, minlength=len(used))
+    is_used = np.zeros((height + 1) * (width + 1), bool)
+    is_used[cracks.tail] = is_used[cracks.head] = True
+    used = np.flatnonzero(is_used)
+    number = np.empty(len(is_used), np.int32)
+    number[used] = np.arange(len(used))
+    tail, head = number[cracks.tail], number[cracks.head]
+    degree = np.bincount(tail, minlength=len(used)) + np.bincount(head, minlength=len(used))
     corners = np.array([0, width, height * (width + 1), height * (width + 1) + width])
     is_node = degree > 2
-    is_node[np.searchsorted(used, corners)] = True
+    is_node[number[corners]] = True
 
     leaving = np.full(len(used), -1, np.intp)
     leaving[tail] = np.arange(len(tail))
@@ -119,7 +125,7 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
     return PlanarMap(
         faces=faces,
         face_label=face_label,
-        face_area_px=np.bincount(faces.ravel(), minlength=len(face_label)),
+        face_area_px=face_area,
         left=cracks.left[first],
         right=cracks.right[first],
         start_node=numbered[:arcs],
@@ -128,7 +134,7 @@ def build_map(labels, faces=None, face_label=None) -> PlanarMap:
         start_heading=cracks.heading[first],
         end_heading=((cracks.heading[last] + 2) % 4).astype(np.int8),
         node_xy=cracks.xy(nodes),
-        node_degree=degree[np.searchsorted(used, nodes)].astype(np.int8),
+        node_degree=degree[number[nodes]].astype(np.int8),
         vertex=cracks.tail[order],
         heading=cracks.heading[order],
         arc_starts=arc_starts,

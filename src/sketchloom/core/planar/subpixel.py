@@ -14,7 +14,7 @@ from typing import Protocol
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core import parallel, ragged
 from sketchloom.core.planar.cracks import OUTSIDE, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -28,6 +28,7 @@ _TO_LEFT = np.array([[0, -1], [1, 0], [0, 1], [-1, 0]])
 _LARGEST_SHIFT_PX = 1.5
 _TANGENT_STEPS = 4
 _MANY_PIXELS = 20_000
+_PART_CRACKS = 100_000
 
 
 class Levels(Protocol):
@@ -129,14 +130,20 @@ def boundary_points(planar: PlanarMap, field, levels: Levels) -> BoundaryPoints:
     arc = ragged.owner(planar.arc_starts)
     inner = planar.left[arc] != OUTSIDE
     keep = np.flatnonzero(inner & _lies_along(planar, arc))
-    arc, heading = arc[keep], planar.heading[keep]
-    tail_y, tail_x = np.divmod(planar.vertex[keep], planar.width + 1)
+    parts = np.array_split(keep, max(len(keep) // _PART_CRACKS, 1))
+    placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, arc[cracks], cracks), parts)
+    starts = np.searchsorted(arc[keep], np.arange(planar.arc_count + 1))
+    return BoundaryPoints(np.concatenate(placed), starts)
+
+
+def _placed(planar, field, levels, arc, cracks):
+    """(M, 2) where the boundary runs at the cracks named."""
+    heading = planar.heading[cracks]
+    tail_y, tail_x = np.divmod(planar.vertex[cracks], planar.width + 1)
     tail = np.stack([tail_x, tail_y], axis=-1)
     shift = _shifts(planar, field, levels, arc, heading, tail)
     middle = tail + 0.5 * STEP[heading]
-    xy = middle + shift[:, None] * _TO_LEFT[heading]
-    starts = np.searchsorted(arc, np.arange(planar.arc_count + 1))
-    return BoundaryPoints(xy, starts)
+    return middle + shift[:, None] * _TO_LEFT[heading]
 
 
 def _lies_along(planar, arc):
@@ -186,18 +193,20 @@ class _Sides:
         Shares are (2 * REACH_PX - 1, M); the run is counted up to REACH_PX + 1.
         """
         faces, width, height = self.planar.faces, self.planar.width, self.planar.height
+        pixels, faces = self.field.reshape(-1, self.field.shape[2]), faces.ravel()
         steps = 2 * REACH_PX - 1
-        share = np.zeros((steps, len(face)))
+        share = np.empty((steps, len(face)))
         run = np.zeros(len(face), np.intp)
         beyond = np.full(len(face), -1, np.int32)
         running = np.ones(len(face), bool)
         for i in range(steps):
             x, y = at[:, 0] + i * outwards[:, 0], at[:, 1] + i * outwards[:, 1]
             inside = (x >= 0) & (y >= 0) & (x < width) & (y < height)
-            x, y = np.clip(x, 0, width - 1), np.clip(y, 0, height - 1)
-            share[i] = np.clip((self.line * (self.field[y, x] - self.a)).sum(1), 0.0, 1.0)
+            pixel = np.clip(y, 0, height - 1) * width + np.clip(x, 0, width - 1)
+            mixed = np.einsum("ij,ij->i", self.line, pixels[pixel] - self.a)
+            np.clip(mixed, 0.0, 1.0, out=share[i])
             if i <= REACH_PX:
-                here = faces[y, x]
+                here = faces[pixel]
                 ends = running & ~(inside & (here == face))
                 beyond[ends & inside] = here[ends & inside]
                 running &= ~ends

@@ -10,7 +10,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
-from sketchloom.core.planar.cracks import face_image
+from sketchloom.core.planar.cracks import face_runs
 
 CRUMB_PX = 4
 """Fewer pixels than this are no detail of any picture, only crumbs of its pixel grid."""
@@ -21,13 +21,14 @@ class Cleaned:
     """A label image without small regions.
 
     ``labels`` (H, W); ``faces`` (H, W) int32 and ``face_label`` (F,) as of ``face_image``;
-    ``dropped`` (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
+    ``face_area`` (F,) in pixels; ``dropped`` (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
     given away, as it was before, crumbs left out.
     """
 
     labels: np.ndarray
     faces: np.ndarray
     face_label: np.ndarray
+    face_area: np.ndarray
     dropped: np.ndarray
 
 
@@ -46,12 +47,13 @@ def merge_small(labels, least_area_px: float) -> Cleaned:
     repeat until no small region is left.
     """
     labels = np.asarray(labels)
-    faces, face_label = face_image(labels)
-    area = np.bincount(faces.ravel(), minlength=len(face_label))
+    runs = face_runs(labels)
+    face_label, area = runs.face_label, runs.areas()
+    faces = runs.paint(np.arange(len(area), dtype=np.int32))
     small = area < least_area_px
     if not small.any() or len(area) == 1:
-        return Cleaned(labels, faces, face_label, np.empty((0, 3)))
-    dropped = _centres(faces, area, np.flatnonzero(small & (area >= CRUMB_PX)))
+        return Cleaned(labels, faces, face_label, area, np.empty((0, 3)))
+    dropped = _centres(runs, area, np.flatnonzero(small & (area >= CRUMB_PX)))
     pairs, length = neighbours(faces)
     group = np.arange(len(area))
     while len(area) > 1 and small.any():
@@ -65,19 +67,20 @@ def merge_small(labels, least_area_px: float) -> Cleaned:
         group, face_label = joined[group], label
         small = area < least_area_px
     order = _by_first_pixel(group)
-    faces = order[group].astype(np.int32)[faces]
-    final = np.empty_like(face_label)
-    final[order] = face_label
-    return Cleaned(final[faces], faces, final, dropped)
+    final, final_area = np.empty_like(face_label), np.empty_like(area)
+    final[order], final_area[order] = face_label, area
+    return Cleaned(runs.paint(face_label[group]), runs.paint(order[group].astype(np.int32)), final, final_area, dropped)
 
 
-def _centres(faces, area, which):
+def _centres(runs, area, which):
     number = np.full(len(area), -1)
     number[which] = np.arange(len(which))
-    y, x = np.divmod(np.flatnonzero((number >= 0)[faces]), faces.shape[1])
-    k = number[faces[y, x]]
-    n = area[which]
-    return np.stack([np.bincount(k, x + 0.5, len(n)) / n, np.bincount(k, y + 0.5, len(n)) / n, n], -1)
+    k = number[runs.face]
+    of = np.flatnonzero(k >= 0)
+    k, size, n = k[of], runs.length[of], area[which]
+    y, x = np.divmod(runs.first[of], runs.shape[1])
+    return np.stack([np.bincount(k, size * (x + 0.5 * size), len(n)) / n,
+                     np.bincount(k, size * (y + 0.5), len(n)) / n, n], -1)
 
 
 def neighbours(faces) -> tuple[np.ndarray, np.ndarray]:
@@ -98,8 +101,16 @@ def _gathered(pairs, length, count):
     """Equal pairs as one with their lengths added; pairs of a face with itself left out."""
     apart = pairs[:, 0] != pairs[:, 1]
     code = pairs[apart, 0].astype(np.int64) * count + pairs[apart, 1]
-    code, where, crossings = np.unique(code, return_inverse=True, return_counts=True)
-    total = crossings if length is None else np.bincount(where, length[apart], len(code))
+    weight = None if length is None else length[apart]
+    if count * count <= 4 * len(code):
+        total = np.bincount(code, weight)
+        code = np.flatnonzero(total)
+        total = total[code]
+    elif weight is None:
+        code, total = np.unique(code, return_counts=True)
+    else:
+        code, where = np.unique(code, return_inverse=True)
+        total = np.bincount(where, weight, len(code))
     return np.stack(np.divmod(code, count), -1), total
 
 

@@ -14,6 +14,7 @@ import numpy as np
 from sketchloom.core.colour import ciede2000, srgb_to_lab
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
+from sketchloom.core.segment.tone import tones
 from sketchloom.core.segment.thin import bled_modes, thin_colours
 
 MAX_COLOURS = 24
@@ -67,7 +68,7 @@ def noise_level(spread) -> float:
     Antialiased edges alone give few small ranges for each large one. Compression rings and
     grain give many; then their median is the level. A wide empty ground does not count.
     """
-    histogram = np.bincount(spread.ravel(), minlength=256).astype(float)
+    histogram = tones(spread).astype(float)
     faint, more = histogram[1:_FAINT].sum(), histogram[_FAINT:].sum()
     if faint < max(_MUCH_FAINT * more, 0.01 * spread.size):
         return 0.0

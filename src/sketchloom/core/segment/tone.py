@@ -3,6 +3,8 @@
 import cv2
 import numpy as np
 
+from sketchloom.core import parallel
+
 INK, PAPER = 0, 1
 _LOCAL_PX = 41
 LEVEL_STEP = 4
@@ -22,7 +24,7 @@ def otsu_threshold(grey) -> int:
     ----------
     Otsu 1979, "A threshold selection method from gray-level histograms".
     """
-    count = np.bincount(np.asarray(grey).ravel(), minlength=256).astype(float)
+    count = tones(np.asarray(grey)).astype(float)
     level = np.arange(256)
     low = np.cumsum(count)
     high = low[-1] - low
@@ -33,10 +35,14 @@ def otsu_threshold(grey) -> int:
     return int(np.nanargmax(np.where(np.isfinite(between), between, -1.0)))
 
 
+def tones(grey) -> np.ndarray:
+    """(256,) how many pixels have each level of a uint8 array; to seven digits in very large ones."""
+    return cv2.calcHist([grey.reshape(len(grey), -1)], [0], None, [256], [0, 256]).ravel().astype(np.intp)
+
+
 def ink_labels(grey, cut_off: int, dark_is_ink: bool = True) -> np.ndarray:
     """(H, W) uint8: INK where the picture is at or under the cut-off, or above it."""
-    dark = grey <= cut_off
-    return np.where(dark == dark_is_ink, INK, PAPER).astype(np.uint8)
+    return (grey > cut_off if dark_is_ink else grey <= cut_off).view(np.uint8)
 
 
 def local_levels(grey, labels) -> np.ndarray:
@@ -46,29 +52,37 @@ def local_levels(grey, labels) -> np.ndarray:
     around the block. Uneven light then moves both levels and leaves the boundary where it
     is. A stroke too thin for clean pixels is as dark as the darkest pixels along it.
     """
-    dark_ink = _mean(grey, labels == INK) <= _mean(grey, labels == PAPER)
-    images = []
-    for label in (INK, PAPER):
-        mask = cv2.compare(labels, label, cv2.CMP_EQ)
+    masks = [cv2.compare(labels, label, cv2.CMP_EQ) for label in (INK, PAPER)]
+    # sums of blocks tell the overall means as well
+    whole = [(_blocks(cv2.bitwise_and(grey, mask)), _blocks(mask) / 255.0) for mask in masks]
+    dark_ink = _ratio(*whole[INK]) <= _ratio(*whole[PAPER])
+
+    def levels_of(label):
+        mask, count = masks[label], whole[label][1]
         clean = cv2.erode(mask, np.ones((3, 3), np.uint8))
-        extreme = (cv2.erode if (label == INK) == dark_ink else cv2.dilate)(grey, _ALONG)
-        total, weight = _around(cv2.bitwise_and(grey, clean)), _around(clean) / 255.0
-        spare, count = _around(cv2.bitwise_and(extreme, mask)), _around(mask) / 255.0
-        overall = _mean(grey, clean > 0) if clean.any() else _mean(extreme, mask > 0)
-        images.append((total + _FEW * (spare + overall) / (count + 1.0)) / (weight + _FEW))
-    return np.stack(images)[..., None]
+        extreme = cv2.bitwise_and((cv2.erode if (label == INK) == dark_ink else cv2.dilate)(grey, _ALONG), mask)
+        total, weight, spare = _blocks(cv2.bitwise_and(grey, clean)), _blocks(clean) / 255.0, _blocks(extreme)
+        overall = _ratio(total, weight) if weight.any() else _ratio(spare, count)
+        return (_around(total) + _FEW * (_around(spare) + overall) / (_around(count) + 1.0)) / (_around(weight) + _FEW)
+
+    return np.stack(parallel.in_threads(levels_of, (INK, PAPER)))[..., None]
 
 
-def _mean(grey, mask) -> float:
-    return float(cv2.mean(grey, mask.astype(np.uint8))[0])
+def _ratio(total, weight) -> float:
+    return float(total.sum(dtype=float) / max(weight.sum(dtype=float), 1.0))
 
 
-def _around(values):
-    """Sum over a box of about _LOCAL_PX pixels, block by block."""
+def _blocks(values):
+    """Sum over every block of LEVEL_STEP x LEVEL_STEP pixels."""
     height, width = values.shape
     size = (-(-width // LEVEL_STEP), -(-height // LEVEL_STEP))
-    framed = cv2.copyMakeBorder(values, 0, size[1] * LEVEL_STEP - height, 0, size[0] * LEVEL_STEP - width,
-                                cv2.BORDER_REPLICATE)
-    means = cv2.resize(framed, size, interpolation=cv2.INTER_AREA).astype(np.float32)
+    if (width, height) != (size[0] * LEVEL_STEP, size[1] * LEVEL_STEP):
+        values = cv2.copyMakeBorder(values, 0, size[1] * LEVEL_STEP - height, 0, size[0] * LEVEL_STEP - width,
+                                    cv2.BORDER_REPLICATE)
+    return cv2.resize(values, size, interpolation=cv2.INTER_AREA).astype(np.float32) * LEVEL_STEP**2
+
+
+def _around(blocks):
+    """Sum over a box of about _LOCAL_PX pixels around each block."""
     box = _LOCAL_PX // LEVEL_STEP | 1
-    return cv2.boxFilter(means, cv2.CV_32F, (box, box), normalize=False) * LEVEL_STEP**2
+    return cv2.boxFilter(blocks, cv2.CV_32F, (box, box), normalize=False)

@@ -1,0 +1,37 @@
+"""Work on independent parts of large arrays, on as many cores as there are.
+
+What the parts are follows from the data alone, never from the machine, so that the results
+are the same bytes everywhere.
+"""
+
+import os
+from concurrent.futures import ThreadPoolExecutor
+
+import numpy as np
+
+THREADS = min(4, os.cpu_count() or 1)
+
+
+def in_threads(work, parts) -> list:
+    """``work`` of every part, in order; NumPy and OpenCV leave other threads room while they compute.
+
+    An exception of one part is raised when its turn comes, after the others have ended.
+    """
+    parts = list(parts)
+    if len(parts) < 2 or THREADS < 2:
+        return [work(part) for part in parts]
+    with ThreadPoolExecutor(THREADS) as pool:
+        return list(pool.map(work, parts))
+
+
+def even_cuts(starts, size: int) -> np.ndarray:
+    """Borders of groups of neighbouring pieces with about ``size`` elements each.
+
+    ``starts`` are offsets as in ``ragged``; the result begins with 0, ends with the number of
+    pieces and ascends strictly, so no group is without a piece (unless there are none at all).
+    """
+    pieces = len(starts) - 1
+    groups = max(int(starts[-1]) // size, 1)
+    wanted = np.linspace(0, starts[-1], groups + 1)[1:-1]
+    inner = np.searchsorted(starts, wanted)
+    return np.unique(np.concatenate([[0], np.clip(inner, 0, pieces), [pieces]]))
