@@ -21,6 +21,7 @@ _PER_SCATTER = 13.4
 hangs together from point to point (half as much again); this is two and a half times that."""
 _GAP = 2
 _SNAP = 6
+_DRAWN_IN = 5
 _LEAST_BOW_PX = 0.035
 _LEAST_LENGTH_PX = 10.0
 _SHARE = 0.7
@@ -32,14 +33,16 @@ _MEETING_GAP, _MEETING_PX = 4, 1.5
 @dataclass(frozen=True, slots=True, eq=False)
 class Runs:
     """Straight runs: ``first``, ``last`` (K,) point indices, ``begin``, ``end`` (K, 2) their
-    places on the line, and ``meets`` (K,) bool: the run ends where the next begins, in a
-    corner too blunt to be found as one."""
+    places on the line, ``meets`` (K,) bool: the run ends where the next begins, in a corner
+    too blunt to be found as one; ``mean``, ``unit`` (K, 2) a point and the direction of the line."""
 
     first: np.ndarray
     last: np.ndarray
     begin: np.ndarray
     end: np.ndarray
     meets: np.ndarray
+    mean: np.ndarray
+    unit: np.ndarray
 
 
 def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float) -> Runs:
@@ -165,9 +168,9 @@ class _View:
 def _accepted(lines, view, first, last, tolerance, scatter):
     """Runs that keep to their line as a whole, parted where two overlap."""
     if len(first) == 0:
-        return Runs(first, last, np.empty((0, 2)), np.empty((0, 2)), np.empty(0, bool))
-    mean, unit, good = _lines_through(lines, view, first, last, tolerance, scatter)
-    first, last, mean, unit = first[good], last[good], mean[good], unit[good]
+        none = np.empty((0, 2))
+        return Runs(first, last, none, none, np.empty(0, bool), none, none)
+    first, last, mean, unit = _that_keep(lines, view, first, last, tolerance, scatter)
     begin, end = _foot(lines.xy[first], mean, unit), _foot(lines.xy[last], mean, unit)
     begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
     meets = np.zeros(len(first), bool)
@@ -185,7 +188,27 @@ def _accepted(lines, view, first, last, tolerance, scatter):
         last[i] = first[j] = middle
         end[i] = begin[j] = place
         meets[i] = True
-    return Runs(first[keep], last[keep], begin[keep], end[keep], meets[keep])
+    return Runs(*(v[keep] for v in (first, last, begin, end, meets, mean, unit)))
+
+
+def _that_keep(lines, view, first, last, tolerance, scatter):
+    """Runs that keep to their line, those that reach into a bend drawn in until they do."""
+    first, last = first.copy(), last.copy()
+    count = len(first)
+    mean, unit, good = np.zeros((count, 2)), np.zeros((count, 2)), np.zeros(count, bool)
+    open_ = np.arange(count)
+    for _ in range(_DRAWN_IN + 1):
+        mean[open_], unit[open_], good[open_] = _lines_through(lines, view, first[open_], last[open_], tolerance, scatter)
+        open_ = open_[~good[open_]]
+        # ends at corners stay
+        at_first, at_last = view.bar[first[open_]], view.bar[last[open_]]
+        open_ = open_[~(at_first & at_last) & (_size(lines, view, first[open_], last[open_]) > 2 * _SHORT + 3)]
+        if len(open_) == 0:
+            break
+        arc = view.arc[first[open_]]
+        inward = np.where(view.bar[first[open_]], 0, 1), np.where(view.bar[last[open_]], 0, -1)
+        first[open_], last[open_] = view.moved(first[open_], arc, inward[0]), view.moved(last[open_], arc, inward[1])
+    return first[good], last[good], mean[good], unit[good]
 
 
 def _meeting(mean_a, unit_a, mean_b, unit_b):

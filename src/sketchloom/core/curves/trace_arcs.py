@@ -5,6 +5,7 @@ import numpy as np
 from sketchloom.core import parallel, ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import CurveSet, line_controls
+from sketchloom.core.curves.exact_runs import round_corners, settled, with_corners
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
 from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.straights import scatter_of, straight_runs
@@ -17,7 +18,8 @@ _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
 _LOOP_BREAKS = 4
 _PART_POINTS = 100_000
 """Smaller parts spend their time on the calls, larger ones leave cores idle."""
-BREAK, CORNER, LINE = np.int8(1), np.int8(2), np.int8(4)
+BREAK, CORNER, LINE, ROUND = 1, 2, 4, 3
+"""Bits of the marks; from bit ROUND on they hold the number of a round corner, counted from one."""
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
 
@@ -44,7 +46,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     tolerance_px : greatest distance of the boundary from its curve, > 0, as in ``fit_spans``.
 
     blur_px : standard deviation of the picture's blur, which rounds corners.
-    recognise : whether loops that are circles or ellipses become exact ones.
+    recognise : whether circles, ellipses, level lines and round corners between lines are made exact.
 
     Returns
     -------
@@ -83,7 +85,7 @@ class _Part:
     def divide(self, tolerance, blur, scatter, recognise):
         """Find corners, straight runs and exact loops, and the tangents at the ends of what is to be fitted."""
         lines = self.lines
-        points, starts, marks, plain = _with_breaks(lines, tolerance, blur, scatter)
+        points, starts, marks, plain, self.rounds = _with_breaks(lines, tolerance, blur, scatter, recognise)
         self.loops = exact_loops(lines, plain & recognise, tolerance)
         is_corner = marks & CORNER > 0
         first, last, arc = _spans_between(starts, marks & BREAK > 0)
@@ -100,29 +102,41 @@ class _Part:
         _share_loop_tangents(points, starts, arc, first, last, smooth_first, smooth_last, leave, arrive)
         line = marks[first] & LINE > 0
         _follow_lines(points, first, last, arc, line, wraps, smooth_first, smooth_last, leave, arrive)
-        self.points, self.starts, self.first, self.last, self.line = points, starts, first, last, line
-        self.arc, self.leave, self.arrive = arc + self.first_arc, leave, arrive
-        self.smooth_first, self.smooth_last = smooth_first, smooth_last
-        self.at_start = ~closed & (first == ring_first) & ~line
-        self.at_end = ~closed & (last == ring_last) & ~line
+        number = np.where(line, 0, marks[first] >> ROUND)
+        made = np.flatnonzero(number)
+        self.round_number, self.round_first, self.round_arc = number[made] - 1, first[made], arc[made]
+        free = number == 0
+        self.points, self.starts, self.first, self.last, self.line = points, starts, first[free], last[free], line[free]
+        self.arc, self.leave, self.arrive = arc[free] + self.first_arc, leave[free], arrive[free]
+        self.smooth_first, self.smooth_last = smooth_first[free], smooth_last[free]
+        self.at_start = (~closed & (first == ring_first) & ~line)[free]
+        self.at_end = (~closed & (last == ring_last) & ~line)[free]
 
     def fit(self, tolerance, progress):
         spans = Spans(self.first, self.last, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
         self.fitted = fit_spans(self.points, spans, tolerance, progress=progress)
-        self.owner = np.searchsorted(self.starts, self.fitted.spans.first, side="right") - 1 + self.first_arc
+        arc = np.searchsorted(self.starts, self.fitted.spans.first, side="right") - 1
+        cubics, starts = self.rounds.cubics()
+        piece, starts = ragged.take(starts, self.round_number)
+        of = ragged.owner(starts)
+        four = np.repeat(self.loops.arc, 4)
+        join = lambda *parts: np.concatenate(parts)  # noqa: E731
+        self.owner = join(arc, four, self.round_arc[of]) + self.first_arc
+        self.place = join(self.fitted.spans.first, np.zeros_like(four), self.round_first[of])
+        self.controls = join(self.fitted.controls, self.loops.controls.reshape(-1, 4, 2), cubics[piece])
+        self.straight = np.pad(self.fitted.straight, (0, len(four) + len(piece)))
+        self.miss = join(self.fitted.miss, np.repeat(self.loops.miss, 4), self.rounds.miss[self.round_number][of])
 
 
 def _put_together(parts, arcs):
-    """Fitted spans and exact loops in the order of the arcs."""
-    both = lambda of_fit, of_loops: np.concatenate([f(p) for p in parts for f in (of_fit, of_loops)])  # noqa: E731
+    """Fitted spans, exact loops and round corners in the order of the arcs."""
     if not parts:
         return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(arcs + 1, np.intp))
-    owner = both(lambda p: p.owner, lambda p: np.repeat(p.loops.arc + p.first_arc, 4))
-    order = np.argsort(owner, kind="stable")
-    controls = both(lambda p: p.fitted.controls, lambda p: p.loops.controls.reshape(-1, 4, 2))
-    straight = both(lambda p: p.fitted.straight, lambda p: np.zeros(4 * len(p.loops.arc), bool))
-    miss = both(lambda p: p.fitted.miss, lambda p: np.repeat(p.loops.miss, 4))
-    return CurveSet(controls[order], straight[order], miss[order], np.searchsorted(owner[order], np.arange(arcs + 1)))
+    every = lambda name: np.concatenate([getattr(p, name) for p in parts])  # noqa: E731
+    owner = every("owner")
+    order = np.lexsort((every("place"), owner))
+    return CurveSet(every("controls")[order], every("straight")[order], every("miss")[order],
+                    np.searchsorted(owner[order], np.arange(arcs + 1)))
 
 
 def chords(lines: Polylines) -> CurveSet:
@@ -143,21 +157,27 @@ def chords(lines: Polylines) -> CurveSet:
     return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), np.zeros(len(arc)), segments)
 
 
-def _with_breaks(lines, tolerance, blur, scatter):
+def _with_breaks(lines, tolerance, blur, scatter, recognise):
     """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
 
     Returns points, starts, marks for each point (BREAK where curves end, CORNER where they
-    end with a corner, LINE where a straight run begins), and which loops have no mark.
+    end with a corner, LINE where a straight run begins), which loops have no mark, and the
+    round corners.
     """
     corners = find_corners(lines, blur)
     xy = lines.xy.copy()
     count = len(xy)
-    marks = np.zeros(count, np.int8)
+    marks = np.zeros(count, np.int32)
     marks[corners.index] = BREAK | CORNER
     xy[corners.index] = corners.xy
     moved = Polylines(xy, lines.starts, lines.closed)
     runs = straight_runs(moved, marks > 0, tolerance, scatter)
+    if recognise:
+        runs = settled(moved, runs, marks > 0, tolerance)
+    rounds = round_corners(moved, runs, marks if recognise else np.ones(count), tolerance)
+    runs = with_corners(runs, rounds)
     xy[runs.first], xy[runs.last] = runs.begin, runs.end
+    marks[rounds.first] |= (np.arange(len(rounds.first)) + 1) << ROUND
     marks[runs.first] |= BREAK | LINE
     marks[runs.last] |= BREAK
     marks[runs.last[runs.meets]] |= CORNER
@@ -175,7 +195,7 @@ def _with_breaks(lines, tolerance, blur, scatter):
     marks[open_end] |= BREAK
     keep[marks > 0] = True
     marked = ragged.reduce_pieces(np.maximum, marks, lines.starts, empty=0) > 0
-    return *_turn_loops(lines, xy, keep, marks), lines.closed & ~marked
+    return *_turn_loops(lines, xy, keep, marks), lines.closed & ~marked, rounds
 
 
 def _turn_loops(lines, xy, keep, marks):
@@ -203,7 +223,7 @@ def _turn_loops(lines, xy, keep, marks):
     returns = np.zeros(len(lengths), bool)
     returns[full] = ~lines.closed[full] & (xy[starts[full]] == xy[starts[full + 1] - 1]).all(1)
     brk |= (returns & (breaks == 2))[arc] & (local == (lengths // 2)[arc])
-    marks = marks | (brk * BREAK).astype(np.int8)
+    marks = marks | brk * BREAK
 
     out = ragged.lengths_to_starts(lengths + lines.closed)
     out_arc = ragged.owner(out)
@@ -212,7 +232,7 @@ def _turn_loops(lines, xy, keep, marks):
     out_marks = marks[source]
     # the closing copy of a loop's first point ends a span and begins none
     closing = out[1:][lines.closed & (lengths > 0)] - 1
-    out_marks[closing] &= ~np.int8(LINE)
+    out_marks[closing] &= BREAK | CORNER
     return xy[source], out, out_marks
 
 
