@@ -15,9 +15,11 @@ from sketchloom.core.planar.junctions import Polylines
 
 TURN_RAD = np.radians(24.0)
 """Least turning of a corner beyond what the bends beside it explain."""
-_MEETING_PX = 0.62
-"""A right-angled corner drawn with a box filter comes within 0.4 px of its point; a bend
-of radius r and turning a stays r (1 / cos(a / 2) - 1) away."""
+_SLACK_PX, _SLACK_PER_SCATTER, _MOST_SLACK_PX = 0.1, 4.0, 0.4
+_CUT_SHARE, _MOST_CUT_PX = 0.7, 0.35
+"""A right-angled corner comes within 0.4 px of its point when a box filter draws it, and within
+0.9 px as a polyline through its last clean points; blunter ones nearer. A bend of radius r and
+turning a stays r (1 / cos(a / 2) - 1) away, which is more."""
 _CLEAR_PX = 1.3
 _FARTHEST_TIP_PX = 4.0
 _SMALLEST_LOOP = 16
@@ -49,11 +51,12 @@ def _none():
     return Corners(np.empty(0, np.intp), np.empty((0, 2)), np.empty(0))
 
 
-def find_corners(lines: Polylines, blur_px: float = 0.0) -> Corners:
+def find_corners(lines: Polylines, blur_px: float = 0.0, scatter_px: float = 0.0) -> Corners:
     """Find the corners inside arcs; ends of open arcs are not looked at.
 
     ``blur_px``: standard deviation of the picture's blur beyond its pixels; it rounds
-    corners, so sides are looked for farther away and may meet farther off.
+    corners, so sides are looked for farther away and may meet farther off. ``scatter_px``: of
+    the points, which may hide how near the sides come.
     """
     xy, starts, closed = lines.xy, lines.starts, lines.closed
     if len(xy) == 0:
@@ -71,7 +74,7 @@ def find_corners(lines: Polylines, blur_px: float = 0.0) -> Corners:
     index = np.flatnonzero((strength > TURN_RAD) & (strength >= strongest) & (away >= _FROM_END)
                            & (length >= np.where(closed[arc], _SMALLEST_LOOP, 6)))
     index = index[np.diff(index, prepend=-10) > 1]
-    return _meet(xy, at, index, blur_px)
+    return _meet(xy, at, index, blur_px, scatter_px)
 
 
 def _turning(xy, at, span):
@@ -86,7 +89,7 @@ def _turning(xy, at, span):
     return middle - bend
 
 
-def _meet(xy, at, index, blur):
+def _meet(xy, at, index, blur, scatter):
     """Keep candidates whose sides meet on the boundary."""
     if len(index) == 0:
         return _none()
@@ -107,7 +110,8 @@ def _meet(xy, at, index, blur):
     # the boundary of a tip ends where the tip is about a pixel wide
     retreat = np.minimum(0.5 / np.tan(np.maximum(half, 0.05)), _FARTHEST_TIP_PX)
     retreat = np.minimum(retreat + _ROUNDED_PX * blur / np.tan(np.maximum(half, 0.2)), _FARTHEST_TIP_PX + 2 * blur)
-    allowed = np.maximum(_MEETING_PX + _ROUNDED_PX * blur, retreat + 0.4)
+    slack = min(_SLACK_PX + _SLACK_PER_SCATTER * scatter, _MOST_SLACK_PX)
+    allowed = retreat + np.minimum(_CUT_SHARE * retreat, _MOST_CUT_PX) + slack
     good = ~parallel & (_distance_to_polyline(xy, at, index, meeting) < allowed)
     clear = np.maximum(_CLEAR_PX + 1.5 * blur, retreat + 0.8)
     return Corners(index[good], meeting[good], clear[good])

@@ -142,8 +142,9 @@ def _fit_level(points, spans, tolerance):
 
 def _straight(xy, starts, spans, begin, end, tolerance):
     chord = end - begin
-    length = np.maximum(np.hypot(chord[:, 0], chord[:, 1]), 1e-12)
-    unit = chord / length[:, None]
+    length = np.hypot(chord[:, 0], chord[:, 1])
+    # a run that comes back to its begin has no direction, and any will do to find that it is not straight
+    unit = np.where((length > 1e-9)[:, None], chord / np.maximum(length, 1e-9)[:, None], [1.0, 0.0])
     ux, uy, bx, by, size = np.repeat(np.stack([*unit.T, *begin.T, length]), np.diff(starts), axis=1)
     x, y = xy[:, 0] - bx, xy[:, 1] - by
     across, along = x * uy - y * ux, x * ux + y * uy

@@ -27,7 +27,8 @@ _LEAST_LENGTH_PX = 10.0
 _SHARE = 0.7
 """A line keeps closer than a cubic must, as everywhere in the fit."""
 _MEETING = np.sin(np.radians(4.0))
-_MEETING_GAP, _MEETING_PX = 4, 1.5
+_MEETING_GAP = 4
+_ROUND_TURN = np.radians(25.0)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -45,7 +46,7 @@ class Runs:
     unit: np.ndarray
 
 
-def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float) -> Runs:
+def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float, blur_px: float = 0.0) -> Runs:
     """Find the straight runs of all arcs.
 
     Parameters
@@ -53,6 +54,7 @@ def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: 
     lines : arcs as polylines, about one point a pixel.
     is_corner : (N,) bool, points that are corners.
     tolerance_px : as of the fit. scatter_px : typical distance of a point from its outline.
+    blur_px : standard deviation of the picture's blur, which rounds corners.
     """
     half = _half_window(scatter_px)
     view = _View(lines, is_corner, half)
@@ -65,7 +67,7 @@ def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: 
     several = _size(lines, view, first, last) >= half // 3
     first, last = first[several], last[several]
     first, last = view.reach(first, -half), view.reach(last, half)
-    return _accepted(lines, view, first, last, tolerance_px, scatter_px)
+    return _accepted(lines, view, first, last, tolerance_px, scatter_px, blur_px)
 
 
 def _half_window(scatter):
@@ -165,7 +167,7 @@ class _View:
         return start + np.where(self.lines.closed[arc], np.mod(at, size), np.clip(at, 0, size - 1))
 
 
-def _accepted(lines, view, first, last, tolerance, scatter):
+def _accepted(lines, view, first, last, tolerance, scatter, blur):
     """Runs that keep to their line as a whole, parted where two overlap."""
     if len(first) == 0:
         none = np.empty((0, 2))
@@ -176,18 +178,29 @@ def _accepted(lines, view, first, last, tolerance, scatter):
     meets = np.zeros(len(first), bool)
     keep = np.ones(len(first), bool)
     length = _size(lines, view, first, last)
-    for i, j in _neighbouring(view.arc[first]):
+    for i, j in _neighbouring(view.arc[first], lines.closed):
         gap = _gap(lines, view, last[i], first[j])
         if not (keep[i] and keep[j]) or gap > _MEETING_GAP or (gap == 0 and view.bar[last[i]]):
             continue
+        arc = view.arc[first[i]]
         place = _meeting(mean[i], unit[i], mean[j], unit[j])
-        middle = view.moved(last[i], view.arc[first[i]], gap // 2)
-        if place is None or np.hypot(*(place - lines.xy[middle])) > _MEETING_PX:
+        half = None if place is None else _half_round(
+            place, lines.xy[view.moved(last[i], arc, np.arange(min(gap, 0) - 3, max(gap, 0) + 4))],
+            unit[i] @ unit[j], scatter, blur)
+        # what would be left of both runs, in points
+        left_i, left_j = length[i] + gap // 2 - (half or 0), length[j] + gap - gap // 2 - (half or 0)
+        if half is None or min(left_i, left_j) < _SHORT:
             keep[j if length[j] < length[i] else i] = False
             continue
-        last[i] = first[j] = middle
-        end[i] = begin[j] = place
-        meets[i] = True
+        middle = view.moved(last[i], arc, gap // 2)
+        length[i], length[j] = left_i, left_j
+        last[i], first[j] = view.moved(middle, arc, -half), view.moved(middle, arc, half)
+        if half:
+            end[i] = _foot(lines.xy[last[i]][None], mean[i], unit[[i]])[0]
+            begin[j] = _foot(lines.xy[first[j]][None], mean[j], unit[[j]])[0]
+        else:
+            end[i] = begin[j] = place
+            meets[i] = True
     return Runs(*(v[keep] for v in (first, last, begin, end, meets, mean, unit)))
 
 
@@ -209,6 +222,22 @@ def _that_keep(lines, view, first, last, tolerance, scatter):
         inward = np.where(view.bar[first[open_]], 0, 1), np.where(view.bar[last[open_]], 0, -1)
         first[open_], last[open_] = view.moved(first[open_], arc, inward[0]), view.moved(last[open_], arc, inward[1])
     return first[good], last[good], mean[good], unit[good]
+
+
+def _half_round(place, outline, cosine, scatter, blur):
+    """Points from the middle of the outline between two runs to either of them.
+
+    0: they meet in a corner at ``place``; more: in a round corner, whose circle touches both
+    so far away; None: they do not meet at all.
+    """
+    turn = float(np.arccos(np.clip(cosine, -1.0, 1.0)))
+    away = float(np.hypot(*(place - outline).T).min())
+    blunt = np.tan(min(0.5 * turn, 1.4))
+    if away <= min((0.85 + 0.8 * blur) * blunt, 3.0) + min(0.1 + 4.0 * scatter, 0.4):
+        return 0
+    radius = away / (1 / np.cos(min(0.5 * turn, 1.5)) - 1)
+    half = int(round(0.5 * turn * radius))
+    return half if turn >= _ROUND_TURN and half > 0 else None
 
 
 def _meeting(mean_a, unit_a, mean_b, unit_b):
@@ -237,14 +266,16 @@ def _size(lines, view, first, last):
     return np.where(lines.closed[arc], np.mod(last - first, size), last - first)
 
 
-def _neighbouring(arc):
-    """Pairs of runs that follow each other in one arc, the last and the first among them."""
+def _neighbouring(arc, closed):
+    """Pairs of runs that follow each other in one arc; in closed arcs the last and the first among them."""
     starts = np.flatnonzero(np.diff(arc, prepend=-1))
     stops = np.append(starts[1:], len(arc))
     for a, b in zip(starts.tolist(), stops.tolist()):
         if b - a > 1:
-            for k in range(a, b):
-                yield k, k + 1 if k + 1 < b else a
+            for k in range(a, b - 1):
+                yield k, k + 1
+            if closed[arc[a]]:
+                yield b - 1, a
 
 
 def _lines_through(lines, view, first, last, tolerance, scatter):

@@ -164,14 +164,14 @@ def _with_breaks(lines, tolerance, blur, scatter, recognise):
     end with a corner, LINE where a straight run begins), which loops have no mark, and the
     round corners.
     """
-    corners = find_corners(lines, blur)
+    corners = find_corners(lines, blur, scatter)
     xy = lines.xy.copy()
     count = len(xy)
     marks = np.zeros(count, np.int32)
     marks[corners.index] = BREAK | CORNER
     xy[corners.index] = corners.xy
     moved = Polylines(xy, lines.starts, lines.closed)
-    runs = straight_runs(moved, marks > 0, tolerance, scatter)
+    runs = straight_runs(moved, marks > 0, tolerance, scatter, blur)
     if recognise:
         runs = settled(moved, runs, marks > 0, tolerance)
     rounds = round_corners(moved, runs, marks if recognise else np.ones(count), tolerance)
