@@ -3,23 +3,20 @@
 import numpy as np
 
 from sketchloom.core import parallel, ragged
-from sketchloom.core.curves.corners import find_corners
+from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
 from sketchloom.core.curves.curveset import CurveSet, line_controls
-from sketchloom.core.curves.exact_runs import round_corners, settled, with_corners
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
 from sketchloom.core.curves.loops import exact_loops
-from sketchloom.core.curves.straights import scatter_of, straight_runs
+from sketchloom.core.curves.mending import Spliced, without_crossings
+from sketchloom.core.curves.straights import scatter_of
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
-_LOOP_BREAKS = 4
 _PART_POINTS = 100_000
 """Smaller parts spend their time on the calls, larger ones leave cores idle."""
-BREAK, CORNER, LINE, ROUND = 1, 2, 4, 3
-"""Bits of the marks; from bit ROUND on they hold the number of a round corner, counted from one."""
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
 
@@ -57,20 +54,22 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     ------
     GeometryError : points that are not finite. Cancelled : the caller asked to stop.
     """
+    scatter = scatter_of(lines)
     cuts = parallel.even_cuts(lines.starts, _PART_POINTS)
     parts = [_Part(lines.part(a, b), a) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
-    scatter = scatter_of(lines)
+    if not parts:
+        return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(1, np.intp))
     parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
     # junctions join arcs of all parts
-    joined = {name: np.concatenate([getattr(p, name) for p in parts]) for name in _AT_NODES} if parts else {}
-    if parts:
-        _run_through_nodes(planar, **joined)
+    joined = {name: np.concatenate([getattr(p, name) for p in parts]) for name in _AT_NODES}
+    _run_through_nodes(planar, **joined)
     sizes = np.cumsum([len(p.arc) for p in parts])[:-1]
     for name in _AT_NODES:
-        for part, values in zip(parts, np.split(joined[name], sizes) if parts else ()):
+        for part, values in zip(parts, np.split(joined[name], sizes)):
             setattr(part, name, values)
     parallel.in_threads(lambda part: part.fit(tolerance_px, progress), parts)
-    return _put_together(parts, planar.arc_count)
+    spliced = _put_together(parts, planar)
+    return without_crossings(spliced, tolerance_px, progress=progress).curves(planar.arc_count)
 
 
 _AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "smooth_last")
@@ -85,8 +84,10 @@ class _Part:
     def divide(self, tolerance, blur, scatter, recognise):
         """Find corners, straight runs and exact loops, and the tangents at the ends of what is to be fitted."""
         lines = self.lines
-        points, starts, marks, plain, self.rounds = _with_breaks(lines, tolerance, blur, scatter, recognise)
-        self.loops = exact_loops(lines, plain & recognise, tolerance)
+        broken = with_breaks(lines, tolerance, blur, scatter, recognise)
+        points, starts, marks, self.rounds = broken.points, broken.starts, broken.marks, broken.rounds
+        self.base = None if lines.base is None else lines.base[broken.source]
+        self.loops = exact_loops(lines, broken.plain & recognise, tolerance)
         is_corner = marks & CORNER > 0
         first, last, arc = _spans_between(starts, marks & BREAK > 0)
         to_fit = ~np.isin(arc, self.loops.arc)
@@ -104,7 +105,7 @@ class _Part:
         _follow_lines(points, first, last, arc, line, wraps, smooth_first, smooth_last, leave, arrive)
         number = np.where(line, 0, marks[first] >> ROUND)
         made = np.flatnonzero(number)
-        self.round_number, self.round_first, self.round_arc = number[made] - 1, first[made], arc[made]
+        self.round_number, self.round_ends, self.round_arc = number[made] - 1, (first[made], last[made]), arc[made]
         free = number == 0
         self.points, self.starts, self.first, self.last, self.line = points, starts, first[free], last[free], line[free]
         self.arc, self.leave, self.arrive = arc[free] + self.first_arc, leave[free], arrive[free]
@@ -122,21 +123,35 @@ class _Part:
         four = np.repeat(self.loops.arc, 4)
         join = lambda *parts: np.concatenate(parts)  # noqa: E731
         self.owner = join(arc, four, self.round_arc[of]) + self.first_arc
-        self.place = join(self.fitted.spans.first, np.zeros_like(four), self.round_first[of])
+        self.segment_first = join(self.fitted.spans.first, self.starts[four], self.round_ends[0][of])
+        self.segment_last = join(self.fitted.spans.last, self.starts[four + 1] - 1, self.round_ends[1][of])
         self.controls = join(self.fitted.controls, self.loops.controls.reshape(-1, 4, 2), cubics[piece])
         self.straight = np.pad(self.fitted.straight, (0, len(four) + len(piece)))
         self.miss = join(self.fitted.miss, np.repeat(self.loops.miss, 4), self.rounds.miss[self.round_number][of])
 
 
-def _put_together(parts, arcs):
-    """Fitted spans, exact loops and round corners in the order of the arcs."""
-    if not parts:
-        return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(arcs + 1, np.intp))
+def _put_together(parts, planar):
+    """Fitted spans, exact loops and round corners in the order of the arcs, with their points."""
     every = lambda name: np.concatenate([getattr(p, name) for p in parts])  # noqa: E731
-    owner = every("owner")
-    order = np.lexsort((every("place"), owner))
-    return CurveSet(every("controls")[order], every("straight")[order], every("miss")[order],
-                    np.searchsorted(owner[order], np.arange(arcs + 1)))
+    offset = ragged.lengths_to_starts([len(p.points) for p in parts])
+    shifted = lambda name: np.concatenate([getattr(p, name) + o for p, o in zip(parts, offset)])  # noqa: E731
+    owner, first = every("owner"), shifted("segment_first")
+    order = np.lexsort((first, owner))
+    starts = np.append(np.concatenate([p.starts[:-1] + o for p, o in zip(parts, offset)]), offset[-1])
+    return Spliced(every("controls")[order], every("straight")[order], every("miss")[order], owner[order],
+                   first[order], shifted("segment_last")[order], every("points"),
+                   None if parts[0].base is None else every("base"), starts, _moving_together(planar, starts))
+
+
+def _moving_together(planar, starts):
+    """(N,) number shared by points that are one place: ends of arcs at a node, seams of loops; -1 elsewhere."""
+    group = np.full(starts[-1], -1)
+    arcs = np.flatnonzero(np.diff(starts) > 0)
+    first, last = starts[arcs], starts[arcs + 1] - 1
+    closed = planar.closed[arcs]
+    group[first] = np.where(closed, len(planar.node_xy) + arcs, planar.start_node[arcs])
+    group[last] = np.where(closed, len(planar.node_xy) + arcs, planar.end_node[arcs])
+    return group
 
 
 def chords(lines: Polylines) -> CurveSet:
@@ -155,85 +170,6 @@ def chords(lines: Polylines) -> CurveSet:
     begin = xy[starts[arc] + local]
     end = xy[starts[arc] + (local + 1) % np.maximum(lengths, 1)[arc]]
     return CurveSet(line_controls(begin, end), np.ones(len(arc), bool), np.zeros(len(arc)), segments)
-
-
-def _with_breaks(lines, tolerance, blur, scatter, recognise):
-    """Points with corners and ends of lines put in place; loops turned to begin at a break and closed.
-
-    Returns points, starts, marks for each point (BREAK where curves end, CORNER where they
-    end with a corner, LINE where a straight run begins), which loops have no mark, and the
-    round corners.
-    """
-    corners = find_corners(lines, blur, scatter)
-    xy = lines.xy.copy()
-    count = len(xy)
-    marks = np.zeros(count, np.int32)
-    marks[corners.index] = BREAK | CORNER
-    xy[corners.index] = corners.xy
-    moved = Polylines(xy, lines.starts, lines.closed)
-    runs = straight_runs(moved, marks > 0, tolerance, scatter, blur)
-    if recognise:
-        runs = settled(moved, runs, marks > 0, tolerance)
-    rounds = round_corners(moved, runs, marks if recognise else np.ones(count), tolerance)
-    runs = with_corners(runs, rounds)
-    xy[runs.first], xy[runs.last] = runs.begin, runs.end
-    marks[rounds.first] |= (np.arange(len(rounds.first)) + 1) << ROUND
-    marks[runs.first] |= BREAK | LINE
-    marks[runs.last] |= BREAK
-    marks[runs.last[runs.meets]] |= CORNER
-
-    keep = np.ones(count, bool)
-    at = ragged.Neighbours(lines.starts, lines.closed)
-    reach = 4 + int(np.ceil(3 * blur))
-    for k in (*range(-reach, 0), *range(1, reach + 1)):
-        near = at(k)[corners.index]
-        close = np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
-        keep[near[close]] = False
-    lengths = np.diff(lines.starts)
-    ends = np.concatenate([lines.starts[:-1][lengths > 0], lines.starts[1:][lengths > 0] - 1])
-    open_end = ends[~lines.closed[ragged.owner(lines.starts)[ends]]]
-    marks[open_end] |= BREAK
-    keep[marks > 0] = True
-    marked = ragged.reduce_pieces(np.maximum, marks, lines.starts, empty=0) > 0
-    return *_turn_loops(lines, xy, keep, marks), lines.closed & ~marked, rounds
-
-
-def _turn_loops(lines, xy, keep, marks):
-    arc = ragged.owner(lines.starts)[keep]
-    xy, marks = xy[keep], marks[keep]
-    starts = np.searchsorted(arc, np.arange(len(lines.starts)))
-    lengths = np.diff(starts)
-    seam = marks & (CORNER | LINE) > 0
-    breaks = ragged.reduce_pieces(np.add, (marks & BREAK > 0).astype(np.intp), starts, empty=0)
-    local = np.arange(len(xy)) - starts[arc]
-    first_seam = ragged.reduce_pieces(np.minimum, np.where(seam, local, len(xy)), starts, empty=0)
-    turn = np.where(lines.closed & (breaks > 0), first_seam, 0)
-    brk = marks & BREAK > 0
-    # loops without breaks: even ones
-    smooth_loop = lines.closed & (breaks == 0)
-    quarter = (local * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
-    before = ((local - 1) * _LOOP_BREAKS) // np.maximum(lengths[arc], 1)
-    brk |= smooth_loop[arc] & (quarter != before)
-    # a loop with one break needs one more to have a chord
-    lone = lines.closed & (breaks == 1)
-    opposite = (first_seam + lengths // 2) % np.maximum(lengths, 1)
-    brk |= lone[arc] & (local == opposite[arc])
-    # so does an arc that comes back to the node it left
-    full = np.flatnonzero(lengths > 2)
-    returns = np.zeros(len(lengths), bool)
-    returns[full] = ~lines.closed[full] & (xy[starts[full]] == xy[starts[full + 1] - 1]).all(1)
-    brk |= (returns & (breaks == 2))[arc] & (local == (lengths // 2)[arc])
-    marks = marks | brk * BREAK
-
-    out = ragged.lengths_to_starts(lengths + lines.closed)
-    out_arc = ragged.owner(out)
-    out_local = np.arange(out[-1]) - out[out_arc]
-    source = starts[out_arc] + (out_local + turn[out_arc]) % np.maximum(lengths, 1)[out_arc]
-    out_marks = marks[source]
-    # the closing copy of a loop's first point ends a span and begins none
-    closing = out[1:][lines.closed & (lengths > 0)] - 1
-    out_marks[closing] &= BREAK | CORNER
-    return xy[source], out, out_marks
 
 
 def _follow_lines(points, first, last, arc, forced, wraps, smooth_first, smooth_last, leave, arrive):
@@ -299,6 +235,8 @@ def _run_through_nodes(planar, arc, at_start, at_end, leave, arrive, smooth_firs
     """Give the two arcs of a junction that are most nearly collinear one tangent."""
     begin, end = np.flatnonzero(at_start), np.flatnonzero(at_end)
     node = np.concatenate([planar.start_node[arc[begin]], planar.end_node[arc[end]]])
+    if len(node) == 0:
+        return
     span = np.concatenate([begin, end])
     is_end = np.concatenate([np.zeros(len(begin), bool), np.ones(len(end), bool)])
     direction = np.concatenate([leave[begin], arrive[end]])

@@ -20,17 +20,21 @@ class Polylines:
     """Arcs as polylines, px.
 
     ``xy`` (N, 2), ``starts`` (A + 1,). Open arcs begin and end with their nodes; closed
-    arcs hold each point once.
+    arcs hold each point once. ``base`` (N, 2) the place in the pixel grid that each point was
+    found from: the middle of its crack, or its node's lattice corner.
     """
 
     xy: np.ndarray
     starts: np.ndarray
     closed: np.ndarray
+    base: np.ndarray | None = None
 
     def part(self, first: int, stop: int) -> "Polylines":
         """The arcs from ``first`` up to ``stop``."""
         starts = self.starts[first:stop + 1]
-        return Polylines(self.xy[starts[0]:starts[-1]], starts - starts[0], self.closed[first:stop])
+        inside = slice(starts[0], starts[-1])
+        base = None if self.base is None else self.base[inside]
+        return Polylines(self.xy[inside], starts - starts[0], self.closed[first:stop], base)
 
 
 def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
@@ -111,6 +115,10 @@ def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polyline
         nodes[planar.start_node[open_arcs]], points.xy[keep],
         np.stack([x, y], -1).astype(float), nodes[planar.end_node[open_arcs]],
     ])
+    base = np.concatenate([
+        planar.node_xy[planar.start_node[open_arcs]], points.middle[keep],
+        np.stack([x, y], -1).astype(float), planar.node_xy[planar.end_node[open_arcs]],
+    ])
     order = np.argsort(owners, kind="stable")
     starts = np.searchsorted(owners[order], np.arange(planar.arc_count + 1))
-    return Polylines(xy[order], starts, planar.closed)
+    return Polylines(xy[order], starts, planar.closed, base[order])

@@ -69,11 +69,13 @@ class LocalLevels:
 class BoundaryPoints:
     """Sub-pixel points, arc by arc, nodes not included.
 
-    ``xy`` (N, 2) float64 px; ``starts`` (A + 1,) offsets. Border arcs have none.
+    ``xy`` (N, 2) float64 px; ``starts`` (A + 1,) offsets; ``middle`` (N, 2) the middles of the
+    cracks. Border arcs have none.
     """
 
     xy: np.ndarray
     starts: np.ndarray
+    middle: np.ndarray
 
 
 def face_means(planar: PlanarMap, field) -> np.ndarray:
@@ -133,17 +135,18 @@ def boundary_points(planar: PlanarMap, field, levels: Levels) -> BoundaryPoints:
     parts = np.array_split(keep, max(len(keep) // _PART_CRACKS, 1))
     placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, arc[cracks], cracks), parts)
     starts = np.searchsorted(arc[keep], np.arange(planar.arc_count + 1))
-    return BoundaryPoints(np.concatenate(placed), starts)
+    xy, middle = (np.concatenate(values) for values in zip(*placed))
+    return BoundaryPoints(xy, starts, middle)
 
 
 def _placed(planar, field, levels, arc, cracks):
-    """(M, 2) where the boundary runs at the cracks named."""
+    """Where the boundary runs at the cracks named, (M, 2), and their middles."""
     heading = planar.heading[cracks]
     tail_y, tail_x = np.divmod(planar.vertex[cracks], planar.width + 1)
     tail = np.stack([tail_x, tail_y], axis=-1)
     shift = _shifts(planar, field, levels, arc, heading, tail)
     middle = tail + 0.5 * STEP[heading]
-    return middle + shift[:, None] * _TO_LEFT[heading]
+    return middle + shift[:, None] * _TO_LEFT[heading], middle
 
 
 def _lies_along(planar, arc):

@@ -1,0 +1,82 @@
+"""Chords that cross, found among many."""
+
+import numpy as np
+
+from sketchloom.core import parallel, ragged
+
+_CELL_PX = 4.0
+_PAIRS_AT_ONCE = 400_000
+
+
+def crossing_chords(begin, end) -> np.ndarray:
+    """Pairs of chords that cross, (K, 2); those that share an end point only touch.
+
+    Parameters
+    ----------
+    begin, end : (N, 2) px. Chords are sorted into the cells of a square grid, and only those of
+        one cell are compared.
+    """
+    if len(begin) < 2:
+        return np.empty((0, 2), np.intp)
+    begin, end, source = _in_pieces(begin, end)
+    chord, starts = _by_cell(begin, end)
+    # all pairs within each cell: every entry with those after it
+    later = np.repeat(starts[1:], np.diff(starts)) - np.arange(len(chord)) - 1
+    total = np.cumsum(later)
+    cuts = np.searchsorted(total, np.arange(_PAIRS_AT_ONCE, total[-1], _PAIRS_AT_ONCE)) + 1
+    parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)]))
+    low, high = np.minimum(begin, end).T.copy(), np.maximum(begin, end).T.copy()
+    found = parallel.in_threads(lambda part: _crossing_pairs(chord, later, *part, begin, end, low, high), parts)
+    return source[np.concatenate(found)]
+
+
+def _in_pieces(begin, end):
+    """Long chords in pieces that fit a cell, and the chord each is a piece of."""
+    pieces = np.maximum(np.ceil(np.abs(end - begin).max(1) / _CELL_PX), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(pieces)
+    of = ragged.owner(starts)
+    share = (np.arange(starts[-1]) - starts[of]) / pieces[of]
+    from_ = begin[of] + share[:, None] * (end - begin)[of]
+    to = np.roll(from_, -1, axis=0)
+    to[starts[1:] - 1] = end
+    return from_, to, of
+
+
+def _by_cell(begin, end):
+    """Chords cell by cell, each in every cell it may pass (at most four), and the cells' offsets."""
+    low = np.floor(np.minimum(begin, end) / _CELL_PX).astype(np.int64)
+    high = np.floor(np.maximum(begin, end) / _CELL_PX).astype(np.int64)
+    low_all = low.min(0)
+    across = int(high[:, 0].max() - low_all[0]) + 2
+    cells, chords = [], []
+    for dx in (0, 1):
+        for dy in (0, 1):
+            cell = low + (dx, dy)
+            use = np.flatnonzero((cell <= high).all(1))
+            cells.append((cell[use, 1] - low_all[1]) * across + cell[use, 0] - low_all[0])
+            chords.append(use)
+    cell, chord = np.concatenate(cells), np.concatenate(chords)
+    order = np.argsort(cell, kind="stable")
+    cell = cell[order]
+    return chord[order], np.append(np.flatnonzero(np.diff(cell, prepend=cell[0] - 1)), len(cell))
+
+
+def _crossing_pairs(chord, later, first, stop, begin, end, low, high):
+    """Pairs (n, 2) of chords that cross, of entries ``first`` to ``stop`` with those after them."""
+    count = later[first:stop]
+    starts = ragged.lengths_to_starts(count)
+    one = np.repeat(np.arange(first, stop), count)
+    two = chord[one + 1 + np.arange(starts[-1]) - np.repeat(starts[:-1], count)]
+    one = chord[one]
+    # boxes first: most pairs of a cell are far from touching
+    for axis in (0, 1):
+        near = (low[axis][one] <= high[axis][two]) & (low[axis][two] <= high[axis][one])
+        one, two = one[near], two[near]
+    a, b, c, d = begin[one], end[one], begin[two], end[two]
+    cross = (_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0)
+    return np.stack([one[cross], two[cross]], -1)
+
+
+def _side(a, b, p):
+    """On which side of the line through a and b each p lies; exactly 0 where p is a or b."""
+    return (b[:, 0] - a[:, 0]) * (p[:, 1] - a[:, 1]) - (b[:, 1] - a[:, 1]) * (p[:, 0] - a[:, 0])

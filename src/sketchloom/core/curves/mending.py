@@ -1,0 +1,160 @@
+"""Curves that cross are fitted again, closer to their points, until none do."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.crossings import crossings
+from sketchloom.core.curves.curveset import CurveSet, line_controls
+from sketchloom.core.curves.fit import Spans, fit_spans
+from sketchloom.core.curves.chords import crossing_chords
+from sketchloom.core.progress import QUIET
+
+_ROUNDS = (0.35, 0.35, 0.1, 0.1, 0.0, 0.0, 0.0, 0.0)
+"""Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
+_PULLED_BACK = (0.5, 0.2, 0.0)
+_BESIDE = 2
+_NEAR_PX = 8.0
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Spliced:
+    """Segments with the points they were fitted to, in the order of arcs and points.
+
+    ``controls`` (S, 4, 2), ``straight``, ``miss`` (S,) as of a CurveSet; ``arc`` (S,);
+    ``first``, ``last`` (S,) the points from and to which a segment was fitted; pieces of one exact shape
+    share them. ``points`` (N, 2) and ``starts`` (A + 1,) of the arcs' points, closed arcs with
+    their first point repeated; ``base`` (N, 2) their places in the pixel grid, or None;
+    ``together`` (N,) number shared by points that are one place, -1 elsewhere.
+    """
+
+    controls: np.ndarray
+    straight: np.ndarray
+    miss: np.ndarray
+    arc: np.ndarray
+    first: np.ndarray
+    last: np.ndarray
+    points: np.ndarray
+    base: np.ndarray | None
+    starts: np.ndarray
+    together: np.ndarray
+
+    def curves(self, arcs: int) -> CurveSet:
+        return CurveSet(self.controls, self.straight, self.miss, np.searchsorted(self.arc, np.arange(arcs + 1)))
+
+
+def without_crossings(spliced: Spliced, tolerance_px: float, *, progress=QUIET) -> Spliced:
+    """Segments of which no two cross.
+
+    Notes
+    -----
+    A curve may leave its points by the tolerance, so where an area is thinner than that its
+    two sides can cross. Only the segments that do are fitted again, between the same ends and
+    tangents. Where the points themselves cross, they are pulled back towards the pixels they
+    were found from, which cannot.
+    """
+    crossing = _crossing(spliced)
+    for number, share in enumerate(_ROUNDS):
+        if not crossing.any():
+            break
+        progress.step(number, len(_ROUNDS), "Parting curves that cross")
+        if number > 0 and spliced.base is not None:
+            spliced, moved = _untangled(spliced, crossing)
+            crossing |= moved
+        spliced, fresh = _refitted(spliced, crossing, share * tolerance_px)
+        # only what has changed, or lies beside it, can cross now
+        crossing = _crossing(spliced, _beside(spliced.controls, fresh))
+    return spliced
+
+
+def _crossing(spliced, among=slice(None)):
+    """(S,) bool: segments that cross another or themselves, with all pieces of their shape."""
+    found = np.zeros(len(spliced.arc), bool)
+    number = np.arange(len(found))[among]
+    pairs = crossings(spliced.controls[number], spliced.straight[number])
+    found[number[pairs.ravel()]] = True
+    return _with_all_pieces(spliced, found)
+
+
+def _beside(controls, fresh):
+    """(S,) bool: segments whose box comes near that of a segment marked."""
+    low = np.floor(controls.min(1) / _NEAR_PX).astype(np.intp)
+    high = np.floor(controls.max(1) / _NEAR_PX).astype(np.intp) + 1
+    origin = low.min(0)
+    low, high = low - origin, high - origin
+    mask = np.zeros((high[:, 1].max(), high[:, 0].max()), np.int32)
+    for (x0, y0), (x1, y1) in zip(low[fresh].tolist(), high[fresh].tolist()):
+        mask[y0:y1, x0:x1] = 1
+    total = np.pad(mask.cumsum(0).cumsum(1), ((1, 0), (1, 0)))
+    return (total[high[:, 1], high[:, 0]] - total[low[:, 1], high[:, 0]] - total[high[:, 1], low[:, 0]]
+            + total[low[:, 1], low[:, 0]]) > 0
+
+
+def _with_all_pieces(spliced, found):
+    shape = _shapes(spliced)
+    return np.logical_or.reduceat(found, shape[:-1])[ragged.owner(shape)] if len(found) else found
+
+
+def _shapes(spliced):
+    """Offsets of the runs of segments that share their points."""
+    fresh = (np.diff(spliced.first, prepend=-1) != 0) | (np.diff(spliced.arc, prepend=-1) != 0)
+    return np.append(np.flatnonzero(fresh), len(spliced.arc))
+
+
+def _refitted(spliced, which, tolerance):
+    """The segments marked fitted again, for tolerance 0 their points joined; and which are new."""
+    shape = _shapes(spliced)
+    chosen = np.flatnonzero(which[shape[:-1]])
+    head, tail = shape[chosen], shape[chosen + 1] - 1
+    first, last, arc = spliced.first[head], spliced.last[head], spliced.arc[head]
+    if tolerance > 0:
+        leave = _direction(spliced.controls[head, 1] - spliced.controls[head, 0])
+        arrive = _direction(spliced.controls[tail, 2] - spliced.controls[tail, 3])
+        yes, no = np.ones(len(first), bool), np.zeros(len(first), bool)
+        fitted = fit_spans(spliced.points, Spans(first, last, leave, arrive, yes, yes, no), tolerance)
+        controls, straight, miss = fitted.controls, fitted.straight, fitted.miss
+        new_first, new_last = fitted.spans.first, fitted.spans.last
+    else:
+        legs = ragged.lengths_to_starts(last - first)
+        new_first = np.arange(legs[-1]) + np.repeat(first - legs[:-1], last - first)
+        new_last = new_first + 1
+        controls = line_controls(spliced.points[new_first], spliced.points[new_last])
+        straight, miss = np.ones(len(new_first), bool), np.zeros(len(new_first))
+    new_arc = np.searchsorted(spliced.starts, new_first, side="right") - 1
+    stay = ~which
+    mixed = lambda old, new: np.concatenate([old[stay], new])  # noqa: E731
+    first, arc = mixed(spliced.first, new_first), mixed(spliced.arc, new_arc)
+    order = np.lexsort((first, arc))
+    return replace(
+        spliced, controls=mixed(spliced.controls, controls)[order], straight=mixed(spliced.straight, straight)[order],
+        miss=mixed(spliced.miss, miss)[order], arc=arc[order], first=first[order],
+        last=mixed(spliced.last, new_last)[order]), (order >= stay.sum())
+
+
+def _direction(vector):
+    size = np.hypot(vector[:, 0], vector[:, 1])[:, None]
+    return np.where(size > 1e-12, vector / np.maximum(size, 1e-12), [1.0, 0.0])
+
+
+def _untangled(spliced, crossing):
+    """Points of crossing segments pulled back as far as they cross, and the segments that feel it."""
+    points = spliced.points.copy()
+    legs = np.unique(np.concatenate([np.arange(a, b) for a, b in zip(spliced.first[crossing], spliced.last[crossing])]))
+    moved = np.zeros(len(points), bool)
+    for share in _PULLED_BACK:
+        pairs = legs[crossing_chords(points[legs], points[legs + 1]).ravel()]
+        if len(pairs) == 0:
+            break
+        tangled = np.zeros(len(points), bool)
+        arc = np.searchsorted(spliced.starts, pairs, side="right") - 1
+        for k in range(-_BESIDE, _BESIDE + 2):
+            tangled[np.clip(pairs + k, spliced.starts[arc], spliced.starts[arc + 1] - 1)] = True
+        # what is one place moves as one
+        shared = np.unique(spliced.together[tangled])
+        tangled |= np.isin(spliced.together, shared[shared >= 0])
+        points[tangled] = spliced.base[tangled] + share * (spliced.points[tangled] - spliced.base[tangled])
+        moved |= tangled
+    count = np.concatenate([[0], np.cumsum(moved)])
+    feels = count[spliced.last + 1] > count[spliced.first]
+    return replace(spliced, points=points), _with_all_pieces(spliced, feels)
