@@ -13,6 +13,7 @@ _ROWS = 256
 _UNDECIDED = 255
 _FEW_PIXELS = 120_000
 _AROUND = np.ones((5, 5), np.uint8)
+_OVERSHOOT = 0.2
 
 
 def palette_field(palette, has_alpha: bool) -> np.ndarray:
@@ -178,7 +179,9 @@ def _dissolve_bleeding(labels, values, field, noise):
     line, from_a = b[:, 1:] - a[:, 1:], own[:, 1:] - a[:, 1:]
     t = np.clip((from_a * line).sum(1) / np.maximum((line * line).sum(1), 1.0), 0, 1)
     off = np.hypot(*(from_a - t[:, None] * line).T)
-    bled = (own[:, 0] > low) & (own[:, 0] < high) & (off < 2.5 * slack)
+    over = _OVERSHOOT * np.abs(a[:, 0] - b[:, 0])
+    ringing = (own[:, 0] > low - over) & (own[:, 0] < high + over) & _in_patches(face_label, suspects, first, second, pairs, length)
+    bled = (((own[:, 0] > low) & (own[:, 0] < high)) | ringing) & (off < 2.5 * slack)
     target = np.full((count, 2), -1)
     target[suspects[bled]] = np.stack([first[bled], second[bled]], -1)
     # where a strip's neighbour is itself a strip, the pixels keep to what is solid
@@ -192,6 +195,25 @@ def _dissolve_bleeding(labels, values, field, noise):
     labels = labels.copy()
     labels.ravel()[at] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
     return labels
+
+
+def _in_patches(face_label, suspects, first, second, pairs, length):
+    """Strips that line less than half of the edge between the labels beside them.
+
+    Ringing comes and goes from block to block; a drawn outline runs along.
+    """
+    count = int(face_label.max()) + 1
+    contact = np.bincount(face_label[pairs[:, 0]].astype(np.intp) * count + face_label[pairs[:, 1]], length, count * count)
+    one, two, own = (face_label[f].astype(np.intp) for f in (first, second, suspects))
+    direct = contact[one * count + two]
+    key = (own * count + np.minimum(one, two)) * count + np.maximum(one, two)
+    number = np.full(len(face_label), -1)
+    number[suspects] = np.arange(len(suspects))
+    of = number[pairs[:, 0]]
+    along = np.bincount(of[of >= 0], length[of >= 0], len(suspects)) / 2
+    _, where = np.unique(key, return_inverse=True)
+    lined = np.bincount(where, along)[where]
+    return lined < direct
 
 
 def _two_longest(pairs, length, rows, count):

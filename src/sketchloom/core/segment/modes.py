@@ -6,6 +6,8 @@ from sketchloom.core.colour import ciede2000, srgb_to_lab
 
 _SEED_LIMIT = 160
 _PLAIN_SHARE, _PLAIN_SHARE_NOISY = 0.0008, 0.003
+_VALLEY, _VALLEY_NOISY = 0.1, 0.2
+"""Pixels between two colours, as a share of those of the rarer one; compression fills valleys."""
 _MOST_PLAIN = 40
 _NEAR_DELTA = 20.0
 _VALLEY_SAMPLE = 60_000
@@ -54,7 +56,7 @@ def separated(pixels, colours, weights, size, noise):
     """
     count = len(colours)
     apart = np.zeros((count, count), bool)
-    share = _PLAIN_SHARE if noise == 0 else _PLAIN_SHARE_NOISY
+    share, valley = (_PLAIN_SHARE, _VALLEY) if noise == 0 else (_PLAIN_SHARE_NOISY, _VALLEY_NOISY)
     plain = np.flatnonzero(weights >= share * size)[:_MOST_PLAIN]
     if len(plain) < 2 or len(pixels) == 0:
         return apart
@@ -73,5 +75,5 @@ def separated(pixels, colours, weights, size, noise):
             along = np.concatenate([(own[i] - values[i]) @ line, (own[j] - values[i]) @ line]) / (line @ line)
             between = int(((along > 0.3) & (along < 0.7)).sum())
             low, high = int((along <= 0.3).sum()), int((along >= 0.7).sum())
-            apart[plain[i], plain[j]] = between <= 0.1 * min(low, high)
+            apart[plain[i], plain[j]] = between <= valley * min(low, high)
     return apart | apart.T
