@@ -14,6 +14,7 @@ _UNDECIDED = 255
 _FEW_PIXELS = 120_000
 _AROUND = np.ones((5, 5), np.uint8)
 _OVERSHOOT = 0.2
+_SPECK_PX = 200
 
 
 def palette_field(palette, has_alpha: bool) -> np.ndarray:
@@ -166,13 +167,16 @@ def _dissolve_bleeding(labels, values, field, noise):
         inside[b] &= same
     area = np.bincount(faces.ravel(), minlength=count)
     core = np.bincount(faces[inside], minlength=count)
-    suspects = np.flatnonzero(core <= 0.12 * area)
+    speck = (core <= 0.4 * area) & (area <= _SPECK_PX)
+    suspects = np.flatnonzero((core <= 0.12 * area) | speck)
     pairs, length = neighbours(faces)
     first, second = _two_longest(pairs, length, suspects, count)
-    good = (first >= 0) & (second >= 0)
+    good = first >= 0
     suspects, first, second = suspects[good], first[good], second[good]
     if len(suspects) == 0:
         return labels
+    between = second >= 0
+    second = np.where(between, second, first)
     own, a, b = (to_ycc(values[face_label[f]][:, :3]) for f in (suspects, first, second))
     slack = 8.0 + noise
     low, high = np.minimum(a[:, 0], b[:, 0]) - slack, np.maximum(a[:, 0], b[:, 0]) + slack
@@ -181,9 +185,14 @@ def _dissolve_bleeding(labels, values, field, noise):
     off = np.hypot(*(from_a - t[:, None] * line).T)
     over = _OVERSHOOT * np.abs(a[:, 0] - b[:, 0])
     ringing = (own[:, 0] > low - over) & (own[:, 0] < high + over) & _in_patches(face_label, suspects, first, second, pairs, length)
-    bled = (((own[:, 0] > low) & (own[:, 0] < high)) | ringing) & (off < 2.5 * slack)
+    bled = (((own[:, 0] > low) & (own[:, 0] < high)) | ringing) & (off < 2.5 * slack) & between
+    bled &= core[suspects] <= 0.12 * area[suspects]
     target = np.full((count, 2), -1)
     target[suspects[bled]] = np.stack([first[bled], second[bled]], -1)
+    # a speck that differs from a neighbour by no more than the grain is grain
+    for beside, value in ((second, b), (first, a)):
+        faint = speck[suspects] & (np.abs(own - value).max(1) < slack)
+        target[suspects[faint]] = beside[faint][:, None]
     # where a strip's neighbour is itself a strip, the pixels keep to what is solid
     solid = target[:, 0] < 0
     at = np.flatnonzero((~solid)[faces])
