@@ -6,7 +6,7 @@ import numpy as np
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.corners import find_corners
-from sketchloom.core.curves.exact_runs import RoundCorners, round_corners, settled, with_corners
+from sketchloom.core.curves.exact_runs import RoundCorners, round_corners, settled, squared, with_corners
 from sketchloom.core.curves.straights import straight_runs
 from sketchloom.core.planar.junctions import Polylines
 
@@ -33,8 +33,12 @@ class Broken:
     rounds: RoundCorners
 
 
-def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise) -> Broken:
-    """Divide the polylines of arcs. ``recognise``: level lines and round corners are made exact."""
+def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise, axes=None) -> Broken:
+    """Divide the polylines of arcs.
+
+    ``recognise``: level lines and round corners are made exact. ``axes``: for halves of symmetric
+    outlines, a point and the direction of each one's axis.
+    """
     corners = find_corners(lines, blur, scatter)
     xy = lines.xy.copy()
     count = len(xy)
@@ -43,6 +47,8 @@ def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise) -> Broken
     xy[corners.index] = corners.xy
     moved = Polylines(xy, lines.starts, lines.closed)
     runs = straight_runs(moved, marks > 0, tolerance, scatter, blur)
+    if axes is not None:
+        runs = squared(moved, runs, *axes)
     if recognise:
         runs = settled(moved, runs, marks > 0, tolerance)
     rounds = round_corners(moved, runs, marks if recognise else np.ones(count), tolerance)

@@ -15,6 +15,7 @@ from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.curves.straights import Runs
 
 _SNAP_RAD = np.radians(1.0)
+_SQUARE_RAD = np.radians(2.0)
 _SNAP_SHARE = 0.5
 """A level line takes this share of the tolerance at most; the rest is left for its points."""
 _CORNER_MOVE_PX = 0.75
@@ -108,6 +109,25 @@ def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
     kept = runs.end[before[~near]]
     end[before[~near]] = begin[after[~near]] = kept
     return replace(runs, begin=begin, end=end, unit=unit)
+
+
+def squared(lines, runs: Runs, centre, axis) -> Runs:
+    """Runs of half outlines that end on the axis of symmetry almost square to it, made exactly square.
+
+    ``centre``, ``axis`` (A, 2): a point and the direction of each half's axis.
+    """
+    unit, begin, end = runs.unit.copy(), runs.begin.copy(), runs.end.copy()
+    arc = np.searchsorted(lines.starts, runs.first, side="right") - 1
+    along, middle = axis[arc], centre[arc]
+    across = np.stack([-along[:, 1], along[:, 0]], -1)
+    square = np.abs((unit * along).sum(1)) <= np.sin(_SQUARE_RAD)
+    unit[square] = (across * np.sign((across * unit).sum(1))[:, None])[square]
+    on_axis = middle + ((runs.mean - middle) * along).sum(1)[:, None] * along
+    for here, there, index in ((begin, end, runs.first), (end, begin, runs.last)):
+        use = square & _open_end(lines, index)
+        here[use] = on_axis[use]
+        there[use] = _foot(there[use], runs.mean[use], unit[use])
+    return replace(runs, unit=unit, begin=begin, end=end)
 
 
 def _levelled(runs, tolerance, free):

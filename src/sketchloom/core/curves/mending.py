@@ -24,8 +24,8 @@ class Spliced:
 
     ``controls`` (S, 4, 2), ``straight``, ``miss`` (S,) as of a CurveSet; ``arc`` (S,);
     ``first``, ``last`` (S,) the points from and to which a segment was fitted; pieces of one exact shape
-    share them. ``points`` (N, 2) and ``starts`` (A + 1,) of the arcs' points, closed arcs with
-    their first point repeated; ``base`` (N, 2) their places in the pixel grid, or None;
+    share them. ``points`` (N, 2) in rings with offsets ``starts`` (R + 1,), closed ones with their
+    first point repeated; ``ring_arc`` (R,) the arc of each; ``base`` (N, 2) their places in the pixel grid, or None;
     ``together`` (N,) number shared by points that are one place, -1 elsewhere.
     """
 
@@ -38,6 +38,7 @@ class Spliced:
     points: np.ndarray
     base: np.ndarray | None
     starts: np.ndarray
+    ring_arc: np.ndarray
     together: np.ndarray
 
     def curves(self, arcs: int) -> CurveSet:
@@ -121,7 +122,7 @@ def _refitted(spliced, which, tolerance):
         new_last = new_first + 1
         controls = line_controls(spliced.points[new_first], spliced.points[new_last])
         straight, miss = np.ones(len(new_first), bool), np.zeros(len(new_first))
-    new_arc = np.searchsorted(spliced.starts, new_first, side="right") - 1
+    new_arc = spliced.ring_arc[np.searchsorted(spliced.starts, new_first, side="right") - 1]
     stay = ~which
     mixed = lambda old, new: np.concatenate([old[stay], new])  # noqa: E731
     first, arc = mixed(spliced.first, new_first), mixed(spliced.arc, new_arc)
@@ -147,9 +148,9 @@ def _untangled(spliced, crossing):
         if len(pairs) == 0:
             break
         tangled = np.zeros(len(points), bool)
-        arc = np.searchsorted(spliced.starts, pairs, side="right") - 1
+        ring = np.searchsorted(spliced.starts, pairs, side="right") - 1
         for k in range(-_BESIDE, _BESIDE + 2):
-            tangled[np.clip(pairs + k, spliced.starts[arc], spliced.starts[arc + 1] - 1)] = True
+            tangled[np.clip(pairs + k, spliced.starts[ring], spliced.starts[ring + 1] - 1)] = True
         # what is one place moves as one
         shared = np.unique(spliced.together[tangled])
         tangled |= np.isin(spliced.together, shared[shared >= 0])

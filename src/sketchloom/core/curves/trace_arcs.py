@@ -9,6 +9,7 @@ from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tang
 from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.mending import Spliced, without_crossings
 from sketchloom.core.curves.straights import scatter_of
+from sketchloom.core.curves.symmetry import mirrored, symmetric_halves
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
@@ -43,7 +44,8 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     tolerance_px : greatest distance of the boundary from its curve, > 0, as in ``fit_spans``.
 
     blur_px : standard deviation of the picture's blur, which rounds corners.
-    recognise : whether circles, ellipses, level lines and round corners between lines are made exact.
+    recognise : whether circles, ellipses, symmetric loops, level lines and round corners between
+        lines are made exact.
 
     Returns
     -------
@@ -56,10 +58,14 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     """
     scatter = scatter_of(lines)
     cuts = parallel.even_cuts(lines.starts, _PART_POINTS)
-    parts = [_Part(lines.part(a, b), a) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
+    parts = [_Part(lines.part(a, b), np.arange(a, b)) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
     if not parts:
         return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(1, np.intp))
-    parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
+    found = parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
+    halves = [_Mirrored(h, part.arcs[h.arc]) for h, part in zip(found, parts) if len(h)]
+    for half in halves:
+        half.divide(tolerance_px, blur_px, scatter, recognise)
+    parts += halves
     # junctions join arcs of all parts
     joined = {name: np.concatenate([getattr(p, name) for p in parts]) for name in _AT_NODES}
     _run_through_nodes(planar, **joined)
@@ -76,22 +82,39 @@ _AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "sm
 
 
 class _Part:
-    """A group of neighbouring arcs, worked on by itself except where junctions join it to others."""
+    """A group of arcs, worked on by itself except where junctions join it to others."""
 
-    def __init__(self, lines, first_arc):
-        self.lines, self.first_arc = lines, first_arc
+    axes = None
+
+    def __init__(self, lines, arcs):
+        self.lines, self.arcs = lines, arcs
 
     def divide(self, tolerance, blur, scatter, recognise):
-        """Find corners, straight runs and exact loops, and the tangents at the ends of what is to be fitted."""
+        """Find corners, straight runs and exact loops, and the tangents at the ends of what is to be fitted.
+
+        Returns the halves of symmetric loops, which are fitted by themselves.
+        """
         lines = self.lines
-        broken = with_breaks(lines, tolerance, blur, scatter, recognise)
-        points, starts, marks, self.rounds = broken.points, broken.starts, broken.marks, broken.rounds
+        broken = with_breaks(lines, tolerance, blur, scatter, recognise, self.axes)
+        self.points, self.starts, self.rounds = broken.points, broken.starts, broken.rounds
         self.base = None if lines.base is None else lines.base[broken.source]
         self.loops = exact_loops(lines, broken.plain & recognise, tolerance)
+        first, last, arc = _spans_between(self.starts, broken.marks & BREAK > 0)
+        halves = self._symmetric(broken, first, arc, tolerance, blur, scatter, recognise)
+        to_fit = ~np.isin(arc, np.concatenate([self.loops.arc, halves.arc]))
+        self._tangents(broken.marks, first[to_fit], last[to_fit], arc[to_fit])
+        return halves
+
+    def _symmetric(self, broken, first, arc, tolerance, blur, scatter, recognise):
+        """Halves of the loops that are symmetric and not made of lines and round corners alone."""
+        free = np.bincount(arc, broken.marks[first] & LINE == 0, len(self.arcs)) - np.bincount(
+            arc, broken.marks[first] >> ROUND > 0, len(self.arcs)) > 0
+        free[self.loops.arc] = False
+        return symmetric_halves(self.lines, free & recognise, tolerance, blur, scatter)
+
+    def _tangents(self, marks, first, last, arc):
+        points, starts, lines = self.points, self.starts, self.lines
         is_corner = marks & CORNER > 0
-        first, last, arc = _spans_between(starts, marks & BREAK > 0)
-        to_fit = ~np.isin(arc, self.loops.arc)
-        first, last, arc = first[to_fit], last[to_fit], arc[to_fit]
         closed = lines.closed[arc]
         # where a closed loop without corners meets itself it runs on like anywhere else
         ring_first, ring_last = starts[arc], starts[arc + 1] - 1
@@ -107,27 +130,82 @@ class _Part:
         made = np.flatnonzero(number)
         self.round_number, self.round_ends, self.round_arc = number[made] - 1, (first[made], last[made]), arc[made]
         free = number == 0
-        self.points, self.starts, self.first, self.last, self.line = points, starts, first[free], last[free], line[free]
-        self.arc, self.leave, self.arrive = arc[free] + self.first_arc, leave[free], arrive[free]
+        self.first, self.last, self.line = first[free], last[free], line[free]
+        self.arc, self.leave, self.arrive = self.arcs[arc[free]], leave[free], arrive[free]
         self.smooth_first, self.smooth_last = smooth_first[free], smooth_last[free]
         self.at_start = (~closed & (first == ring_first) & ~line)[free]
         self.at_end = (~closed & (last == ring_last) & ~line)[free]
 
     def fit(self, tolerance, progress):
         spans = Spans(self.first, self.last, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
-        self.fitted = fit_spans(self.points, spans, tolerance, progress=progress)
-        arc = np.searchsorted(self.starts, self.fitted.spans.first, side="right") - 1
+        fitted = fit_spans(self.points, spans, tolerance, progress=progress)
+        arc = np.searchsorted(self.starts, fitted.spans.first, side="right") - 1
         cubics, starts = self.rounds.cubics()
         piece, starts = ragged.take(starts, self.round_number)
         of = ragged.owner(starts)
         four = np.repeat(self.loops.arc, 4)
         join = lambda *parts: np.concatenate(parts)  # noqa: E731
-        self.owner = join(arc, four, self.round_arc[of]) + self.first_arc
-        self.segment_first = join(self.fitted.spans.first, self.starts[four], self.round_ends[0][of])
-        self.segment_last = join(self.fitted.spans.last, self.starts[four + 1] - 1, self.round_ends[1][of])
-        self.controls = join(self.fitted.controls, self.loops.controls.reshape(-1, 4, 2), cubics[piece])
-        self.straight = np.pad(self.fitted.straight, (0, len(four) + len(piece)))
-        self.miss = join(self.fitted.miss, np.repeat(self.loops.miss, 4), self.rounds.miss[self.round_number][of])
+        self.owner = self.arcs[join(arc, four, self.round_arc[of])]
+        self.segment_first = join(fitted.spans.first, self.starts[four], self.round_ends[0][of])
+        self.segment_last = join(fitted.spans.last, self.starts[four + 1] - 1, self.round_ends[1][of])
+        self.controls = join(fitted.controls, self.loops.controls.reshape(-1, 4, 2), cubics[piece])
+        self.straight = np.pad(fitted.straight, (0, len(four) + len(piece)))
+        self.miss = join(fitted.miss, np.repeat(self.loops.miss, 4), self.rounds.miss[self.round_number][of])
+
+
+class _Mirrored(_Part):
+    """Halves of symmetric loops: fitted as open arcs, then completed by their mirror images."""
+
+    def __init__(self, halves, arcs):
+        super().__init__(halves.lines, arcs)
+        self.halves = halves
+        self.axes = halves.centre, halves.axis
+
+    def divide(self, tolerance, blur, scatter, recognise):
+        super().divide(tolerance, blur, scatter, recognise)
+        # the ends lie on the axis, not at nodes; without a corner the outline crosses it squarely
+        for ends, smooth, towards, corner in ((self.at_start, self.smooth_first, self.leave, 0),
+                                              (self.at_end, self.smooth_last, self.arrive, 1)):
+            end = np.flatnonzero(ends)
+            half = np.searchsorted(self.arcs, self.arc[end])
+            axis = self.halves.axis[half]
+            square = np.stack([-axis[:, 1], axis[:, 0]], -1)
+            square *= np.sign((square * towards[end]).sum(1))[:, None]
+            plain = ~self.halves.corner[half, corner]
+            towards[end[plain]], smooth[end[plain]] = square[plain], True
+            ends[:] = False
+
+    def fit(self, tolerance, progress):
+        super().fit(tolerance, progress)
+        count = np.diff(self.starts)
+        order = np.lexsort((self.segment_first, self.owner))
+        half = np.searchsorted(self.arcs, self.owner[order])
+        centre, axis = self.halves.centre[half][:, None], self.halves.axis[half][:, None]
+        mine = self.controls[order]
+        image = mirrored(mine, centre, axis)[:, ::-1].copy()
+        # the halves meet bit for bit
+        begins = np.append(np.flatnonzero(np.diff(half, prepend=-1)), len(half))
+        image[begins[1:] - 1, 0] = mine[begins[1:] - 1, 3]
+        image[begins[:-1], 3] = mine[begins[:-1], 0]
+        starts = ragged.lengths_to_starts(2 * count - 1)
+        shift = (starts[:-1] - self.starts[:-1])[half]
+        first, last = self.segment_first[order] + shift, self.segment_last[order] + shift
+        turn = (2 * starts[:-1] + 2 * count - 2)[half]
+        # a line that crosses the axis squarely is one with its image
+        ends = begins[1:] - 1
+        one = ends[self.straight[order][ends] & ~self.halves.corner[half[ends], 1]]
+        mine[one], last[one] = line_controls(mine[one, 0], image[one, 3]), (turn - first)[one]
+        keep = np.ones(len(half), bool)
+        keep[one] = False
+        twice = lambda values: np.concatenate([values[order], values[order][keep]])  # noqa: E731
+        self.owner, self.straight, self.miss = twice(self.owner), twice(self.straight), twice(self.miss)
+        self.controls = np.concatenate([mine, image[keep]])
+        self.segment_first = np.concatenate([first, (turn - last)[keep]])
+        self.segment_last = np.concatenate([last, (turn - first)[keep]])
+        self.points = np.concatenate([
+            np.concatenate([p, mirrored(p[-2::-1], c, a)]) for p, c, a in zip(
+                np.split(self.points, self.starts[1:-1]), self.halves.centre, self.halves.axis)])
+        self.starts = starts
 
 
 def _put_together(parts, planar):
@@ -138,19 +216,21 @@ def _put_together(parts, planar):
     owner, first = every("owner"), shifted("segment_first")
     order = np.lexsort((first, owner))
     starts = np.append(np.concatenate([p.starts[:-1] + o for p, o in zip(parts, offset)]), offset[-1])
+    ring_arc = every("arcs")
+    base = None if parts[0].base is None else np.concatenate([p.points if p.base is None else p.base for p in parts])
     return Spliced(every("controls")[order], every("straight")[order], every("miss")[order], owner[order],
-                   first[order], shifted("segment_last")[order], every("points"),
-                   None if parts[0].base is None else every("base"), starts, _moving_together(planar, starts))
+                   first[order], shifted("segment_last")[order], every("points"), base, starts, ring_arc,
+                   _moving_together(planar, starts, ring_arc))
 
 
-def _moving_together(planar, starts):
+def _moving_together(planar, starts, ring_arc):
     """(N,) number shared by points that are one place: ends of arcs at a node, seams of loops; -1 elsewhere."""
     group = np.full(starts[-1], -1)
-    arcs = np.flatnonzero(np.diff(starts) > 0)
-    first, last = starts[arcs], starts[arcs + 1] - 1
+    rings = np.flatnonzero(np.diff(starts) > 0)
+    first, last, arcs = starts[rings], starts[rings + 1] - 1, ring_arc[rings]
     closed = planar.closed[arcs]
-    group[first] = np.where(closed, len(planar.node_xy) + arcs, planar.start_node[arcs])
-    group[last] = np.where(closed, len(planar.node_xy) + arcs, planar.end_node[arcs])
+    group[first] = np.where(closed, len(planar.node_xy) + rings, planar.start_node[arcs])
+    group[last] = np.where(closed, len(planar.node_xy) + rings, planar.end_node[arcs])
     return group
 
 

@@ -1,0 +1,217 @@
+"""Closed outlines that are their own mirror image, made exactly so.
+
+A drawn heart is one half and its mirror image; traced side by side, its halves would differ
+by a hair. Which turn and shift of the mirrored outline comes nearest to itself is read from
+the Fourier transform of its points (the correlation of a curve with its own mirror image);
+the axis is then refined on all points. Only one half is fitted, to the mean of both.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.corners import find_corners
+from sketchloom.core.curves.least_squares import averaged
+from sketchloom.core.planar.junctions import Polylines
+
+_LEAST_POINTS = 48
+_SAMPLES = 128
+_LIKE = 0.998
+_STEPS = 4
+_UPRIGHT = np.radians(2.0)
+_SNAP_SHARE = 0.25
+_NEAR_AXIS_PX = 6.0
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Halves:
+    """One half of each symmetric loop.
+
+    ``arc`` (K,); ``lines`` the halves as open polylines from axis to axis, in the loop's sense;
+    ``centre``, ``axis`` (K, 2) a point and the direction of each axis; ``corner`` (K, 2) bool:
+    the outline has a corner where it crosses the axis, at the half's begin and end.
+    """
+
+    arc: np.ndarray
+    lines: Polylines
+    centre: np.ndarray
+    axis: np.ndarray
+    corner: np.ndarray
+
+    def __len__(self):
+        return len(self.arc)
+
+
+def mirrored(points, centre, axis) -> np.ndarray:
+    """Points (..., 2) reflected in lines through ``centre`` along the unit vectors ``axis``."""
+    normal = np.stack([-axis[..., 1], axis[..., 0]], -1)
+    away = ((points - centre) * normal).sum(-1, keepdims=True)
+    return points - 2 * away * normal
+
+
+def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: float = 0.0,
+                     scatter_px: float = 0.0) -> Halves:
+    """Find the loops that are symmetric within the tolerance.
+
+    Parameters
+    ----------
+    lines : arcs as polylines. candidate : (A,) bool, closed arcs to look at.
+    tolerance_px : greatest distance between an outline and its mirror image, averaged as in the fit.
+    blur_px, scatter_px : as of ``find_corners``.
+    """
+    arcs = np.flatnonzero(candidate & lines.closed & (np.diff(lines.starts) >= _LEAST_POINTS))
+    found = []
+    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs)):
+        points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]
+        half = next((h for h in (_half(points, *g, tolerance_px) for g in guesses) if h is not None), None)
+        if half is not None:
+            found.append((arc, *half))
+    if not found:
+        none = np.empty((0, 2))
+        return Halves(np.empty(0, np.intp), Polylines(none, np.zeros(1, np.intp), np.empty(0, bool)), none, none, np.empty((0, 2), bool))
+    arc, halves, centre, axis = zip(*found)
+    ended = [_ends(h, c, a, blur_px, scatter_px) for h, c, a in zip(halves, centre, axis)]
+    halves, corner = zip(*ended)
+    starts = ragged.lengths_to_starts([len(h) for h in halves])
+    return Halves(np.array(arc), Polylines(np.concatenate(halves), starts, np.zeros(len(halves), bool)),
+                  np.array(centre), np.array(axis), np.array(corner))
+
+
+def _guesses(lines, arcs):
+    """For each loop up to two axes to try: centre, angle, and the place on the loop, 0 to 1, where it crosses."""
+    if len(arcs) == 0:
+        return []
+    index, starts = ragged.take(lines.starts, arcs)
+    xy = lines.xy[index]
+    way, total = _ways(xy, starts)
+    run = ragged.owner(starts)
+    # runs are told apart by whole numbers, so one interpolation serves them all
+    wanted = (np.arange(_SAMPLES) / _SAMPLES)[None] + 2.0 * np.arange(len(arcs))[:, None]
+    place = np.insert(way / total[run] + 2.0 * run, starts[1:], 1.0 + 2.0 * np.arange(len(arcs)))
+    x, y = (np.interp(wanted, place, np.insert(xy[:, c], starts[1:], xy[starts[:-1], c])) for c in (0, 1))
+    z = x + 1j * y
+    centre = z.mean(1, keepdims=True)
+    z = z - centre
+    like = np.fft.ifft(np.fft.fft(z, axis=1) ** 2, axis=1) / np.maximum((np.abs(z) ** 2).sum(1, keepdims=True), 1e-12)
+    out = []
+    for row, c in zip(like, centre[:, 0]):
+        strength = np.abs(row)
+        peak = (strength >= _LIKE) & (strength >= np.roll(strength, 1)) & (strength >= np.roll(strength, -1))
+        shift = np.flatnonzero(peak)
+        angle = 0.5 * np.angle(row[shift])
+        lean = np.minimum(np.abs(np.abs(angle) - np.pi / 2), 2 * np.abs(angle))  # upright first, then level
+        order = np.lexsort((-strength[shift], np.where(lean < _UPRIGHT, lean > np.abs(np.abs(angle) - np.pi / 2), 2)))
+        out.append([(np.array([c.real, c.imag]), angle[k], shift[k] / _SAMPLES) for k in order[:2]])
+    return out
+
+
+def _ways(xy, starts):
+    """Way along its loop at each point, and the loops' lengths."""
+    follow = np.arange(len(xy)) + 1
+    follow[starts[1:] - 1] = starts[:-1]
+    step = np.hypot(*(xy[follow] - xy).T)
+    travelled = np.concatenate([[0.0], np.cumsum(step)])
+    run = ragged.owner(starts)
+    return travelled[:-1] - travelled[starts[:-1]][run], travelled[starts[1:]] - travelled[starts[:-1]]
+
+
+def _half(points, centre, angle, shift, tolerance):
+    """Half of a loop as the mean of both, its axis; None when the loop is not symmetric."""
+    way, total = _ways(points, np.array([0, len(points)]))
+    total = float(total[0])
+    crossing = shift * total  # a point so far along lies opposite the one at crossing - way
+    for step in range(_STEPS):
+        axis = np.array([np.cos(angle), np.sin(angle)])
+        image = mirrored(points, centre, axis)
+        away, normal, slip = _apart(points, way, total, image, crossing - way)
+        if step == _STEPS - 1:
+            break
+        arm = image - centre
+        across = np.array([-axis[1], axis[0]])
+        by_turn = 2 * (normal[:, 1] * arm[:, 0] - normal[:, 0] * arm[:, 1])
+        by_shift = 2 * (normal @ across)
+        # corners match badly and must not count
+        use = np.abs(away) <= 3 * np.median(np.abs(away)) + 0.05
+        (turn, move), *_ = np.linalg.lstsq(np.stack([by_turn, by_shift], -1)[use], -away[use], rcond=None)
+        angle, centre = angle + turn, centre + move * across
+        crossing += float(np.median(slip))
+        angle = _level(angle, points, tolerance)
+    miss = averaged(away, np.abs(away), np.array([0, len(points)])).max()
+    if miss > tolerance:
+        return None
+    mean = points - 0.5 * away[:, None] * mirrored(normal, np.zeros(2), axis)
+    begin = (0.5 * crossing) % total
+    # a straight line across the axis is best at the half's end, where it joins its image as one
+    if _bulge(mean, way, total, begin, axis) < _bulge(mean, way, total, begin + 0.5 * total, axis):
+        begin = (begin + 0.5 * total) % total
+    local = (way - begin) % total
+    inside = np.flatnonzero((local > 0.3) & (local < 0.5 * total - 0.3))
+    inside = inside[np.argsort(local[inside])]
+    ends = [_on_axis(points, way, total, place, centre, axis) for place in (begin, begin + 0.5 * total)]
+    return np.concatenate([ends[:1], mean[inside], ends[1:]]), centre, axis
+
+
+def _bulge(points, way, total, place, axis):
+    """How far points near a place on the loop spread along the axis, px."""
+    near = np.abs((way - place + 0.5 * total) % total - 0.5 * total) < _NEAR_AXIS_PX
+    return np.ptp(points[near] @ axis) if near.any() else 0.0
+
+
+def _level(angle, points, tolerance):
+    """An axis that is upright or level within the tolerance is exactly so."""
+    size = np.ptp(points, axis=0).max()
+    nearest = np.round(angle / (np.pi / 2)) * (np.pi / 2)
+    return nearest if abs(angle - nearest) * size <= _SNAP_SHARE * tolerance else angle
+
+
+def _apart(points, way, total, image, at):
+    """Signed distance of mirrored points from the outline, its normals there, and the slip along it."""
+    count = len(points)
+    guess = np.searchsorted(way, np.mod(at, total), side="right") - 1
+    best = np.full(count, np.inf)
+    out = np.zeros(count), np.zeros((count, 2)), np.zeros(count)
+    for k in range(-2, 3):
+        one = points[(guess + k) % count]
+        leg = points[(guess + k + 1) % count] - one
+        length = np.maximum(np.hypot(*leg.T), 1e-9)
+        unit = leg / length[:, None]
+        gap = image - one
+        along = (gap * unit).sum(1)
+        normal = np.stack([-unit[:, 1], unit[:, 0]], -1)
+        across = (gap * normal).sum(1)
+        distance = np.hypot(across, np.maximum(np.maximum(-along, along - length), 0))
+        nearer = distance < best
+        best[nearer] = distance[nearer]
+        out[0][nearer], out[1][nearer] = across[nearer], normal[nearer]
+        place = way[(guess + k) % count] + along
+        out[2][nearer] = ((place - at + 0.5 * total) % total - 0.5 * total)[nearer]
+    return out
+
+
+def _on_axis(points, way, total, place, centre, axis):
+    closed = np.append(way, total)
+    at = np.array([np.interp(place % total, closed, np.append(points[:, c], points[0, c])) for c in (0, 1)])
+    return centre + ((at - centre) @ axis) * axis
+
+
+def _ends(half, centre, axis, blur, scatter):
+    """The half with corners on the axis put in place, and whether there are any."""
+    other = mirrored(half[-2:0:-1], centre, axis)
+    loop = np.concatenate([half, other])
+    corners = find_corners(Polylines(loop, np.array([0, len(loop)]), np.array([True])), blur, scatter)
+    size, last = len(loop), len(half) - 1
+    found = []
+    for end, place in ((0, 0), (1, last)):
+        gap = np.abs((corners.index - place + size // 2) % size - size // 2)
+        near = np.flatnonzero(gap <= 2)
+        found.append(len(near) > 0)
+        if len(near):
+            tip = centre + ((corners.xy[near[0]] - centre) @ axis) * axis
+            keep = np.hypot(*(half - tip).T) >= corners.clear_px[near[0]]
+            keep[[0, -1]] = True
+            half = half.copy()
+            half[0 if end == 0 else -1] = tip
+            if keep.sum() >= 4:
+                half = half[keep]
+    return half, np.array(found)
