@@ -16,9 +16,11 @@ from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 
 _LEAST_POINTS = 48
-_SAMPLES = 128
-_LIKE = 0.998
+_SAMPLES = 512
+_APART, _SLIP = 3.0, 0.35
+"""Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
 _STEPS = 4
+_FEW = 160
 _UPRIGHT = np.radians(2.0)
 _SNAP_SHARE = 0.25
 _NEAR_AXIS_PX = 6.0
@@ -62,7 +64,7 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
     """
     arcs = np.flatnonzero(candidate & lines.closed & (np.diff(lines.starts) >= _LEAST_POINTS))
     found = []
-    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs)):
+    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px)):
         points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]
         half = next((h for h in (_half(points, *g, tolerance_px) for g in guesses) if h is not None), None)
         if half is not None:
@@ -78,7 +80,7 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
                   np.array(centre), np.array(axis), np.array(corner))
 
 
-def _guesses(lines, arcs):
+def _guesses(lines, arcs, tolerance):
     """For each loop up to two axes to try: centre, angle, and the place on the loop, 0 to 1, where it crosses."""
     if len(arcs) == 0:
         return []
@@ -93,11 +95,14 @@ def _guesses(lines, arcs):
     z = x + 1j * y
     centre = z.mean(1, keepdims=True)
     z = z - centre
-    like = np.fft.ifft(np.fft.fft(z, axis=1) ** 2, axis=1) / np.maximum((np.abs(z) ** 2).sum(1, keepdims=True), 1e-12)
+    like = np.fft.ifft(np.fft.fft(z, axis=1) ** 2, axis=1)
+    # root mean square of the distance from the mirror image, for the best turn at every shift
+    apart = np.sqrt(np.maximum(2 * ((np.abs(z) ** 2).sum(1, keepdims=True) - np.abs(like)), 0) / _SAMPLES)
+    limit = _APART * tolerance + _SLIP * total / _SAMPLES
     out = []
-    for row, c in zip(like, centre[:, 0]):
+    for row, away, c, most in zip(like, apart, centre[:, 0], limit):
         strength = np.abs(row)
-        peak = (strength >= _LIKE) & (strength >= np.roll(strength, 1)) & (strength >= np.roll(strength, -1))
+        peak = (away <= most) & (strength >= np.roll(strength, 1)) & (strength >= np.roll(strength, -1))
         shift = np.flatnonzero(peak)
         angle = 0.5 * np.angle(row[shift])
         lean = np.minimum(np.abs(np.abs(angle) - np.pi / 2), 2 * np.abs(angle))  # upright first, then level
@@ -121,12 +126,17 @@ def _half(points, centre, angle, shift, tolerance):
     way, total = _ways(points, np.array([0, len(points)]))
     total = float(total[0])
     crossing = shift * total  # a point so far along lies opposite the one at crossing - way
+    few = slice(None, None, max(1, len(points) // _FEW))
     for step in range(_STEPS):
+        last = step == _STEPS - 1
+        use = slice(None) if last else few
         axis = np.array([np.cos(angle), np.sin(angle)])
-        image = mirrored(points, centre, axis)
-        away, normal, slip = _apart(points, way, total, image, crossing - way)
-        if step == _STEPS - 1:
+        image = mirrored(points[use], centre, axis)
+        away, normal, slip = _apart(points, way, total, image, crossing - way[use])
+        if last:
             break
+        if step and np.quantile(np.abs(away), 0.8) > 2 * tolerance + 0.1:
+            return None
         arm = image - centre
         across = np.array([-axis[1], axis[0]])
         by_turn = 2 * (normal[:, 1] * arm[:, 0] - normal[:, 0] * arm[:, 1])
@@ -167,10 +177,10 @@ def _level(angle, points, tolerance):
 
 def _apart(points, way, total, image, at):
     """Signed distance of mirrored points from the outline, its normals there, and the slip along it."""
-    count = len(points)
+    count, asked = len(points), len(image)
     guess = np.searchsorted(way, np.mod(at, total), side="right") - 1
-    best = np.full(count, np.inf)
-    out = np.zeros(count), np.zeros((count, 2)), np.zeros(count)
+    best = np.full(asked, np.inf)
+    out = np.zeros(asked), np.zeros((asked, 2)), np.zeros(asked)
     for k in range(-2, 3):
         one = points[(guess + k) % count]
         leg = points[(guess + k + 1) % count] - one

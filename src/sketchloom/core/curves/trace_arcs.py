@@ -177,35 +177,47 @@ class _Mirrored(_Part):
 
     def fit(self, tolerance, progress):
         super().fit(tolerance, progress)
-        count = np.diff(self.starts)
-        order = np.lexsort((self.segment_first, self.owner))
-        half = np.searchsorted(self.arcs, self.owner[order])
-        centre, axis = self.halves.centre[half][:, None], self.halves.axis[half][:, None]
-        mine = self.controls[order]
-        image = mirrored(mine, centre, axis)[:, ::-1].copy()
-        # the halves meet bit for bit
-        begins = np.append(np.flatnonzero(np.diff(half, prepend=-1)), len(half))
-        image[begins[1:] - 1, 0] = mine[begins[1:] - 1, 3]
-        image[begins[:-1], 3] = mine[begins[:-1], 0]
-        starts = ragged.lengths_to_starts(2 * count - 1)
-        shift = (starts[:-1] - self.starts[:-1])[half]
-        first, last = self.segment_first[order] + shift, self.segment_last[order] + shift
-        turn = (2 * starts[:-1] + 2 * count - 2)[half]
-        # a line that crosses the axis squarely is one with its image
-        ends = begins[1:] - 1
-        one = ends[self.straight[order][ends] & ~self.halves.corner[half[ends], 1]]
-        mine[one], last[one] = line_controls(mine[one, 0], image[one, 3]), (turn - first)[one]
-        keep = np.ones(len(half), bool)
-        keep[one] = False
-        twice = lambda values: np.concatenate([values[order], values[order][keep]])  # noqa: E731
-        self.owner, self.straight, self.miss = twice(self.owner), twice(self.straight), twice(self.miss)
-        self.controls = np.concatenate([mine, image[keep]])
-        self.segment_first = np.concatenate([first, (turn - last)[keep]])
-        self.segment_last = np.concatenate([last, (turn - first)[keep]])
-        self.points = np.concatenate([
-            np.concatenate([p, mirrored(p[-2::-1], c, a)]) for p, c, a in zip(
-                np.split(self.points, self.starts[1:-1]), self.halves.centre, self.halves.axis)])
+        points = np.split(self.points, self.starts[1:-1])
+        rings = [self._completed(k, points[k]) for k in range(len(self.arcs))]
+        names = ("owner", "controls", "straight", "miss", "segment_first", "segment_last", "points")
+        starts = ragged.lengths_to_starts([len(ring[-1]) for ring in rings])
+        for name, values in zip(names, zip(*rings)):
+            setattr(self, name, np.concatenate([v + o if name.startswith("segment") else v for v, o in zip(values, starts)]))
         self.starts = starts
+
+    def _completed(self, k, points):
+        """One half with its mirror image: segments, their points' numbers within the loop, and the points."""
+        centre, axis, corner = self.halves.centre[k], self.halves.axis[k], self.halves.corner[k]
+        mine = np.flatnonzero(self.owner == self.arcs[k])
+        mine = mine[np.argsort(self.segment_first[mine], kind="stable")]
+        controls, straight, miss = self.controls[mine].copy(), self.straight[mine], self.miss[mine]
+        image = mirrored(controls, centre, axis)[::-1, ::-1].copy()
+        image[0, 0], image[-1, 3] = controls[-1, 3], controls[0, 0]  # the halves meet bit for bit
+        first, last = self.segment_first[mine] - self.starts[k], self.segment_last[mine] - self.starts[k]
+        round_ = 2 * (len(points) - 1)
+        firsts, lasts = np.concatenate([first, round_ - last[::-1]]), np.concatenate([last, round_ - first[::-1]])
+        every = np.concatenate([controls, image])
+        straight, miss = np.concatenate([straight, straight[::-1]]), np.concatenate([miss, miss[::-1]])
+        points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis)])
+        # a line that crosses the axis squarely is one with its image
+        if straight[len(mine) - 1] and not corner[1]:
+            every, straight, miss, firsts, lasts = _one_line(len(mine) - 1, every, straight, miss, firsts, lasts)
+        if straight[0] and not corner[0] and len(every) > 2:
+            turn = lasts[0]
+            every, straight, miss = (np.roll(v, -1, axis=0) for v in (every, straight, miss))
+            firsts, lasts = np.roll(firsts, -1) - turn, np.roll(lasts, -1) - turn
+            firsts[-1], lasts[-1] = round_ - turn, round_
+            every, straight, miss, firsts, lasts = _one_line(len(every) - 2, every, straight, miss, firsts, lasts)
+            points = np.roll(points, -turn, axis=0)
+        return (np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts,
+                np.concatenate([points, points[:1]]))
+
+
+def _one_line(at, controls, straight, miss, first, last):
+    """Segments with that at ``at`` and the one after it joined to one line."""
+    controls, last = controls.copy(), last.copy()
+    controls[at], last[at] = line_controls(controls[at, 0], controls[at + 1, 3]), last[at + 1]
+    return (*(np.delete(v, at + 1, axis=0) for v in (controls, straight, miss, first)), np.delete(last, at + 1))
 
 
 def _put_together(parts, planar):
