@@ -101,3 +101,26 @@ def gallery() -> dict[str, np.ndarray]:
         "touching at a point": touching, "holes touching at a point": ring_touch, "on the border": border,
         "three meet": np.array([[0, 0, 1], [0, 2, 1], [2, 2, 2]]), "four meet": np.array([[0, 1], [2, 3]]),
     }
+
+
+def rounded_rectangle(x, y, w, h, r, turn=0.0):
+    """Inside of a rounded rectangle, turned about its middle."""
+    c, s = np.cos(turn), np.sin(turn)
+
+    def inside(px, py):
+        dx, dy = px - (x + w / 2), py - (y + h / 2)
+        ax, ay = np.abs(dx * c + dy * s) - (w / 2 - r), np.abs(dy * c - dx * s) - (h / 2 - r)
+        return (np.hypot(np.maximum(ax, 0), np.maximum(ay, 0)) <= r) & (np.maximum(ax, ay) <= r)
+
+    return inside
+
+
+def polygon_of(inside, size, sub=8):
+    """The shape as a polygon of the contour between its samples, by a general library."""
+    import shapely
+    from skimage.measure import find_contours
+
+    at = (np.arange(size * sub) + 0.5) / sub
+    mask = np.broadcast_to(inside(at[None, :], at[:, None]), (size * sub, size * sub)).astype(float)
+    longest = max(find_contours(mask, 0.5), key=len)
+    return shapely.Polygon((longest[:, ::-1] + 0.5) / sub)

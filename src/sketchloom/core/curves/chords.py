@@ -18,16 +18,21 @@ def crossing_chords(begin, end) -> np.ndarray:
     """
     if len(begin) < 2:
         return np.empty((0, 2), np.intp)
-    begin, end, source = _in_pieces(begin, end)
-    chord, starts = _by_cell(begin, end)
+    from_, to, source = _in_pieces(begin, end)
+    chord, starts = _by_cell(from_, to)
     # all pairs within each cell: every entry with those after it
     later = np.repeat(starts[1:], np.diff(starts)) - np.arange(len(chord)) - 1
     total = np.cumsum(later)
     cuts = np.searchsorted(total, np.arange(_PAIRS_AT_ONCE, total[-1], _PAIRS_AT_ONCE)) + 1
     parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)]))
-    low, high = np.minimum(begin, end).T.copy(), np.maximum(begin, end).T.copy()
-    found = parallel.in_threads(lambda part: _crossing_pairs(chord, later, *part, begin, end, low, high), parts)
-    return source[np.concatenate(found)]
+    low, high = np.minimum(from_, to).T.copy(), np.maximum(from_, to).T.copy()
+    near = parallel.in_threads(lambda part: _near_pairs(chord, later, *part, low, high), parts)
+    pairs = np.sort(source[np.concatenate(near)], axis=1)
+    pairs = np.unique(pairs[:, 0] * len(begin) + pairs[:, 1])
+    one, two = np.divmod(pairs, len(begin))
+    a, b, c, d = begin[one], end[one], begin[two], end[two]
+    cross = (_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0)
+    return np.stack([one[cross], two[cross]], -1)
 
 
 def _in_pieces(begin, end):
@@ -61,20 +66,17 @@ def _by_cell(begin, end):
     return chord[order], np.append(np.flatnonzero(np.diff(cell, prepend=cell[0] - 1)), len(cell))
 
 
-def _crossing_pairs(chord, later, first, stop, begin, end, low, high):
-    """Pairs (n, 2) of chords that cross, of entries ``first`` to ``stop`` with those after them."""
+def _near_pairs(chord, later, first, stop, low, high):
+    """Pairs (n, 2) of pieces whose boxes touch, of entries ``first`` to ``stop`` with those after them."""
     count = later[first:stop]
     starts = ragged.lengths_to_starts(count)
     one = np.repeat(np.arange(first, stop), count)
     two = chord[one + 1 + np.arange(starts[-1]) - np.repeat(starts[:-1], count)]
     one = chord[one]
-    # boxes first: most pairs of a cell are far from touching
     for axis in (0, 1):
         near = (low[axis][one] <= high[axis][two]) & (low[axis][two] <= high[axis][one])
         one, two = one[near], two[near]
-    a, b, c, d = begin[one], end[one], begin[two], end[two]
-    cross = (_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0)
-    return np.stack([one[cross], two[cross]], -1)
+    return np.stack([one, two], -1)
 
 
 def _side(a, b, p):

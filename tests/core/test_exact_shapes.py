@@ -1,0 +1,135 @@
+"""Rounded rectangles, level lines and symmetric outlines become exact, and only within the tolerance."""
+
+import numpy as np
+import pytest
+import shapely
+
+import shapes
+from sketchloom.core.curves import symmetry
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.curves.exact_runs import RoundCorners
+from sketchloom.core.planar.junctions import Polylines
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+
+INK, PAPER = (30, 53, 87), (250, 248, 240)
+
+
+def outline(inside, size=160, **settings):
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(inside, size), INK, PAPER))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=float(size), smallest_mm=1.0, **settings))
+    assert len(work.layers) == 1
+    return work.layers[0].outline
+
+
+def nearest_turns(controls):
+    """Turn of each cubic, rad, from its end tangents."""
+    a, b = controls[:, 1] - controls[:, 0], controls[:, 3] - controls[:, 2]
+    return np.arctan2(a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0], (a * b).sum(1))
+
+
+@pytest.mark.parametrize("w, h, r", [(100.4, 60.2, 14.3), (90.0, 90.0, 5.0), (110.7, 41.1, 3.0), (80.3, 70.2, 24.1)])
+def test_a_rounded_rectangle_is_four_level_lines_and_four_equal_corners(w, h, r):
+    """Area w h - (4 - pi) r^2, length 2 (w + h) - (8 - 2 pi) r (textbook)."""
+    x, y = 24.3, 27.6
+    got = outline(shapes.rounded_rectangle(x, y, w, h, r))
+    assert got.segments == 8 and got.straight.sum() == 4
+    lines = got.controls[got.straight]
+    level = np.abs(lines[:, 3] - lines[:, 0]).min(1)
+    assert (level == 0).all()
+    bends = got.controls[~got.straight]
+    assert np.abs(nearest_turns(bends)) == pytest.approx(np.pi / 2, abs=1e-9)
+    radius = np.abs(bends[:, 3] - bends[:, 0])
+    assert np.ptp(radius) < 1e-9
+    assert radius.mean() == pytest.approx(r, abs=0.12)
+    assert got.area_px.sum() == pytest.approx(w * h - (4 - np.pi) * r * r, rel=1.5e-3)
+    assert got.length_px() == pytest.approx(2 * (w + h) - (8 - 2 * np.pi) * r, rel=1e-3)
+
+
+def test_turned_and_pill_shaped_ones_too():
+    got = outline(shapes.rounded_rectangle(30.2, 50.4, 100, 50, 12.0, turn=0.3))
+    assert got.segments == 8 and got.straight.sum() == 4
+    pill = outline(shapes.rounded_rectangle(22.3, 50.4, 110.0, 48.6, 24.3))
+    # a half turn is two cubics
+    assert pill.segments == 6 and pill.straight.sum() == 2
+    assert pill.area_px.sum() == pytest.approx(110.0 * 48.6 - (4 - np.pi) * 24.3**2, rel=1.5e-3)
+
+
+def test_exact_shapes_can_be_switched_off():
+    shape = shapes.rounded_rectangle(24.3, 27.6, 100.4, 60.2, 14.3, turn=0.0006)
+    on, off = outline(shape), outline(shape, exact_shapes=False)
+    level = lambda got: (np.abs(got.controls[got.straight][:, 3] - got.controls[got.straight][:, 0]).min(1) == 0).sum()  # noqa: E731
+    assert level(on) == 4 and level(off) == 0
+
+
+def test_a_lean_that_shows_stays():
+    """At 1.5 degrees an edge of 100 px rises by 2.6 px: no edge may become level."""
+    got = outline(shapes.rounded_rectangle(28.3, 40.6, 100.4, 60.2, 8.0, turn=np.radians(1.5)))
+    chord = got.controls[got.straight][:, 3] - got.controls[got.straight][:, 0]
+    lean = np.degrees(np.arctan2(np.abs(chord).min(1), np.abs(chord).max(1)))
+    assert lean == pytest.approx(1.5, abs=0.1)
+
+
+def test_the_cubics_of_a_round_corner():
+    """A quarter circle's cubic leaves it by 2.73e-4 of the radius at most (facts of the field); pieces meet."""
+    start, centre = np.array([[10.0, 0.0]] * 3), np.zeros((3, 2))
+    turn = np.array([np.pi / 2, -np.pi, 0.4])
+    end = 10 * np.stack([np.cos(turn), np.sin(turn)], -1)
+    number = np.arange(3)
+    cubics, starts = RoundCorners(number, number, number, number, start, end, centre, turn, np.zeros(3)).cubics()
+    assert np.diff(starts).tolist() == [1, 2, 1]
+    dense = evaluate(cubics[:, None], np.linspace(0, 1, 200)[None])
+    assert np.abs(np.hypot(*np.moveaxis(dense, -1, 0)) - 10).max() < 10 * 2.8e-4
+    assert (cubics[1, 3] == cubics[2, 0]).all() and np.allclose(cubics[[0, 2, 3], 3], end)
+
+
+def heart(x, y, size, turn=0.0):
+    """A closed curve symmetric about one axis: an even sum of cosines in polar form with a dent."""
+    def inside(px, py):
+        c, s = np.cos(turn), np.sin(turn)
+        u, v = ((px - x) * c + (py - y) * s) / size, ((py - y) * c - (px - x) * s) / size
+        angle = np.arctan2(v, u)
+        return np.hypot(u, v) <= 0.7 + 0.18 * np.cos(angle) + 0.12 * np.cos(2 * angle) - 0.07 * np.cos(3 * angle)
+    return inside
+
+
+@pytest.mark.parametrize("turn", [0.0, np.pi / 2, 0.7])
+def test_a_symmetric_outline_is_its_own_mirror_image(turn):
+    got = outline(heart(80.3, 79.8, 70, turn))
+    inner = got.controls[:, 0]
+    direction = np.array([np.cos(turn), np.sin(turn)])
+    middle = got.controls.reshape(-1, 2).mean(0)
+    # the mirror image of every node is a node; the axis runs through the two nodes on it
+    on_axis = inner[np.argsort(np.abs((inner - middle) @ [-direction[1], direction[0]]))[:2]]
+    axis = on_axis[1] - on_axis[0]
+    axis /= np.hypot(*axis)
+    assert np.abs(axis @ direction) == pytest.approx(1.0, abs=1e-4)
+    image = symmetry.mirrored(inner, on_axis[0], axis)
+    gap = np.hypot(*np.moveaxis(image[:, None] - inner[None], -1, 0)).min(1)
+    assert gap.max() < 1e-9
+
+
+def test_what_is_not_symmetric_stays_so():
+    wide = heart(80.3, 79.8, 70)
+    lopsided = lambda px, py: wide(px, py) | ((px - 110) ** 2 + (py - 112) ** 2 <= 150)  # noqa: E731
+    work = outline(lopsided)
+    ring = evaluate(work.controls[:, None], np.linspace(0, 1, 16)[None]).reshape(-1, 2)
+    truth = shapes.polygon_of(lopsided, 160)
+    assert shapely.distance(truth.exterior, shapely.points(ring)).max() < 0.3
+
+
+def polyline(points):
+    return Polylines(points, np.array([0, len(points)]), np.array([True]))
+
+
+def test_halves_are_found_by_their_correlation():
+    t = np.linspace(0, 2 * np.pi, 400, endpoint=False)
+    r = 60 + 15 * np.cos(t) + 8 * np.cos(3 * t)
+    points = np.stack([100 + r * np.cos(t), 100 + r * np.sin(t)], -1)
+    found = symmetry.symmetric_halves(polyline(points), np.array([True]), 0.1)
+    assert len(found) == 1 and np.abs(found.axis[0]) == pytest.approx([1, 0])
+    assert not found.corner.any()
+    r = r + 3 * np.sin(2 * t)
+    points = np.stack([100 + r * np.cos(t), 100 + r * np.sin(t)], -1)
+    assert len(symmetry.symmetric_halves(polyline(points), np.array([True]), 0.1)) == 0
+    assert len(symmetry.symmetric_halves(polyline(points), np.array([False]), 9.0)) == 0
