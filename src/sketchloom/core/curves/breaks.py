@@ -46,7 +46,17 @@ def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise, axes=None
     marks[corners.index] = BREAK | CORNER
     xy[corners.index] = corners.xy
     moved = Polylines(xy, lines.starts, lines.closed)
-    runs = straight_runs(moved, marks > 0, tolerance, scatter, blur)
+    keep = np.ones(count, bool)
+    at = ragged.Neighbours(lines.starts, lines.closed)
+    reach = 4 + int(np.ceil(3 * blur))
+    for sign in (-1, 1):
+        close = np.zeros(len(corners.index), bool)
+        for k in range(reach, 0, -1):
+            near = at(sign * k)[corners.index]
+            # with a point, all between it and the corner go: some lie on the corner's other side
+            close |= np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
+            keep[near[close]] = False
+    runs = straight_runs(moved, marks > 0, tolerance, scatter, blur, ~keep)
     if axes is not None:
         runs = squared(moved, runs, *axes)
     if recognise:
@@ -59,13 +69,6 @@ def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise, axes=None
     marks[runs.last] |= BREAK
     marks[runs.last[runs.meets]] |= CORNER
 
-    keep = np.ones(count, bool)
-    at = ragged.Neighbours(lines.starts, lines.closed)
-    reach = 4 + int(np.ceil(3 * blur))
-    for k in (*range(-reach, 0), *range(1, reach + 1)):
-        near = at(k)[corners.index]
-        close = np.hypot(*(lines.xy[near] - corners.xy).T) < corners.clear_px
-        keep[near[close]] = False
     lengths = np.diff(lines.starts)
     ends = np.concatenate([lines.starts[:-1][lengths > 0], lines.starts[1:][lengths > 0] - 1])
     open_end = ends[~lines.closed[ragged.owner(lines.starts)[ends]]]

@@ -46,7 +46,8 @@ class Runs:
     unit: np.ndarray
 
 
-def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float, blur_px: float = 0.0) -> Runs:
+def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: float, blur_px: float = 0.0,
+                  unclear=None) -> Runs:
     """Find the straight runs of all arcs.
 
     Parameters
@@ -55,9 +56,10 @@ def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: 
     is_corner : (N,) bool, points that are corners.
     tolerance_px : as of the fit. scatter_px : typical distance of a point from its outline.
     blur_px : standard deviation of the picture's blur, which rounds corners.
+    unclear : (N,) bool, points so near to a corner that they say nothing of its sides.
     """
     half = _half_window(scatter_px)
-    view = _View(lines, is_corner, half)
+    view = _View(lines, is_corner, half, unclear)
     flag = ~view.barred(half)
     for reach in (half, _SHORT):
         flag &= view.bow(reach) < max(_LEAST_BOW_PX, _PER_SCATTER * scatter_px / np.sqrt(2 * reach + 1))
@@ -81,7 +83,7 @@ def _half_window(scatter):
 class _View:
     """Points of all arcs with a margin, so that windows run round closed arcs."""
 
-    def __init__(self, lines, is_corner, margin):
+    def __init__(self, lines, is_corner, margin, unclear=None):
         self.lines = lines
         lengths = np.diff(lines.starts)
         self.arc = np.repeat(np.arange(len(lengths)), lengths)
@@ -90,6 +92,7 @@ class _View:
         full = np.flatnonzero((lengths > 0) & ~lines.closed)
         ends[lines.starts[full]] = ends[lines.starts[full + 1] - 1] = True
         self.bar = is_corner | ends
+        self.mute = self.bar if unclear is None else self.bar | unclear
         ext_starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
         ext_arc = ragged.owner(ext_starts)
         at = np.arange(ext_starts[-1]) - ext_starts[ext_arc] - margin
@@ -115,7 +118,7 @@ class _View:
         """Windows with a corner or an open end inside."""
         if len(self.x) == 0:
             return np.zeros(0, bool)
-        inside = np.convolve(self.bar[self.source].astype(np.float32), np.ones(2 * half - 1, np.float32), "same")
+        inside = np.convolve(self.mute[self.source].astype(np.float32), np.ones(2 * half - 1, np.float32), "same")
         return inside[self.centre] > 0.5
 
     def closed_up(self, flag):
@@ -286,7 +289,7 @@ def _lines_through(lines, view, first, last, tolerance, scatter):
     index = view.moved(first[run], view.arc[first[run]], np.arange(starts[-1]) - starts[run])
     xy = lines.xy[index]
     # next to a corner the points are drawn aside
-    inner = ~(view.bar[index])
+    inner = ~view.mute[index]
     weight = inner.astype(float)
     total = np.maximum(np.add.reduceat(weight, starts[:-1]), 1e-9)
     mean = np.stack([np.add.reduceat(weight * xy[:, c], starts[:-1]) for c in (0, 1)], -1) / total[:, None]
