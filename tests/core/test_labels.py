@@ -111,3 +111,52 @@ def test_bled_strips_go_back_and_dark_hairlines_stay():
         field[:, 43:45] = values[number]
         out = labelling._dissolve_bleeding(labels, values, field, 9.0)
         assert (out == number).any() == stays
+
+
+def jpeg(pixels, quality):
+    buffer = io.BytesIO()
+    Image.fromarray(pixels).save(buffer, "JPEG", quality=quality)
+    return np.asarray(Image.open(buffer).convert("RGB"))
+
+
+SKY, DEEP, PALE = (0, 166, 235), (0, 116, 186), (244, 244, 244)
+
+
+def sky_and_deep(size=200):
+    """A light blue disc on white with a band of a deeper blue inside: ringing darkens the disc's rim."""
+    cover = shapes.cover_of(shapes.disc(100, 100, 80), size)
+    pixels = shapes.colour_of(cover, SKY, WHITE)
+    pixels[80:110, 40:160] = DEEP
+    return pixels
+
+
+def test_ringing_along_an_edge_is_not_the_deeper_shade_inside():
+    labels = labelling.colour_labels(shapes.picture(jpeg(sky_and_deep(), 40)), [WHITE, SKY, DEEP], noise=9.0)
+    labels = merge_small(labels, 6).labels  # crumbs go by themselves
+    band = np.zeros(labels.shape, bool)
+    band[74:116, 34:166] = True
+    assert (labels == 2)[78:112, 42:158].mean() > 0.8
+    assert not (labels == 2)[~band].any()
+
+
+def test_an_outline_a_little_darker_than_both_sides_stays_when_it_runs_along():
+    """Two pixels wide and all around: drawn, not rung."""
+    size = 200
+    pixels = shapes.colour_of(shapes.cover_of(shapes.disc(100, 100, 80), size), (0, 40, 120), WHITE)
+    inner = shapes.cover_of(shapes.disc(100, 100, 77.5), size)[..., None]
+    pixels = np.rint(pixels * (1 - inner) + np.array(SKY) * inner).astype(np.uint8)
+    labels = labelling.colour_labels(shapes.picture(jpeg(pixels, 60)), [WHITE, SKY, (0, 40, 120)], noise=7.0)
+    around = [(labels[int(100 + 78.7 * np.sin(a)) - 1:int(100 + 78.7 * np.sin(a)) + 2,
+                      int(100 + 78.7 * np.cos(a)) - 1:int(100 + 78.7 * np.cos(a)) + 2] == 2).any()
+              for a in np.linspace(0, 2 * np.pi, 90, endpoint=False)]
+    assert np.mean(around) > 0.95
+
+
+def test_faint_specks_of_compression_are_grain_and_clean_ones_are_drawn():
+    pixels = np.full((120, 120, 3), 244, np.uint8)
+    pixels[20:100, 20:50] = (190, 30, 60)
+    pixels[60:63, 80:86] = 255
+    clean = labelling.colour_labels(shapes.picture(pixels), [PALE, WHITE, (190, 30, 60)])
+    assert (clean == 1).sum() >= 10
+    noisy = labelling.colour_labels(shapes.picture(jpeg(pixels, 40)), [PALE, WHITE, (190, 30, 60)], noise=8.0)
+    assert not (noisy == 1).any()
