@@ -51,7 +51,8 @@ class Recipe:
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
-    half as much less. ``exact_shapes``: circles and ellipses become exact ones.
+    half as much less. ``exact_shapes``: circles, ellipses,
+    level lines, round corners and symmetric outlines become exact ones.
     """
 
     reading: str = "auto"

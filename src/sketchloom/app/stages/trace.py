@@ -136,7 +136,10 @@ class TracePanel(Panel):
         self.add(self._detail, self._small)
         self._smooth = NamedSlider(self.tr("Outlines"), TRUEST, SMOOTHEST)
         self._smooth.moved.connect(lambda v: self._emit(self.tr("smoothness"), "smoothness", smoothness=v))
-        self._exact = QCheckBox(self.tr("Make circles and ellipses exact"))
+        self._exact = QCheckBox(self.tr("Make regular shapes exact"))
+        self._exact.setToolTip(self.tr(
+            "Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close "
+            "to the picture as the curves do."))
         self._exact.clicked.connect(lambda on: self._emit(self.tr("exact shapes"), exact_shapes=on))
         self.add(self._smooth, self._exact)
         self.section(self.tr("What comes out"))
