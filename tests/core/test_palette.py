@@ -88,3 +88,20 @@ def test_the_same_bytes_give_the_same_palette():
     data = shapes.png(painted(DISCS))
     one, two = (find_colours(decode(data, "a")).colours for _ in range(2))
     assert one.tobytes() == two.tobytes() and from_hex("#b5483c").tolist() in one.round().tolist()
+
+
+@pytest.mark.parametrize("radius", [6, 9])
+def test_a_small_eye_is_kept_through_compression(radius):
+    """0.3 to 0.6 % of the picture, compact, far from every other colour; no pixel of it is flat."""
+    cover = shapes.cover_of(shapes.disc(100, 100, 80), 200)
+    pixels = shapes.colour_of(cover, (243, 173, 97), (255, 255, 255)).astype(float)
+    for x, ink in ((70.3, (33, 33, 33)), (128.8, (248, 49, 47))):
+        eye = shapes.cover_of(shapes.disc(x, 92.4, radius), 200)[..., None]
+        pixels = pixels * (1 - eye) + np.array(ink) * eye
+    buffer = io.BytesIO()
+    Image.fromarray(np.rint(pixels).astype(np.uint8)).save(buffer, "JPEG", quality=40)
+    tree = find_colours(shapes.picture(np.asarray(Image.open(buffer).convert("RGB"))))
+    found = srgb_to_lab(tree.palette(tree.proposed))
+    for ink in ((33, 33, 33), (248, 49, 47), (243, 173, 97), (255, 255, 255)):
+        assert ciede2000(found, srgb_to_lab(np.array(ink, float))).min() < 11  # tinted by its surroundings
+    assert tree.proposed <= 5

@@ -15,7 +15,7 @@ from sketchloom.core.colour import ciede2000, srgb_to_lab
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
 from sketchloom.core.segment.tone import tones
-from sketchloom.core.segment.thin import bled_modes, thin_colours
+from sketchloom.core.segment.thin import bled_modes, left_over, thin_colours
 
 MAX_COLOURS = 24
 _SEED_DELTA = 1.5
@@ -105,7 +105,10 @@ def find_colours(picture: Picture) -> ColourTree:
     thin, thin_weights = thin_colours(picture, ~flat, colours, noise)
     colours = np.concatenate([colours, thin])
     weights = np.concatenate([weights, thin_weights])
-    apart = np.pad(apart, (0, len(thin)))
+    if noise > 0:
+        left, left_weights = left_over(picture.rgb, flat, colours, noise)
+        colours, weights = np.concatenate([colours, left]), np.concatenate([weights, left_weights])
+    apart = np.pad(apart, (0, len(colours) - len(apart)))
     if len(colours) == 0:
         colours, weights = seeds(picture.rgb.reshape(-1, 3)[:: max(1, flat.size // _SAMPLE)], 6.0)
         colours, weights = colours[:MAX_COLOURS], weights[:MAX_COLOURS]

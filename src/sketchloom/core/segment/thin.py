@@ -17,6 +17,9 @@ _MOST_KNOWN = 16
 _MOST_MODES = 80
 _NOISY_SHARE = 0.0007
 _SMALL_SHARE = 0.02
+_CORE = np.ones((3, 3), np.uint8)
+_LARGE_PX = 3_000_000
+_LEFT_FAR, _LEFT_DELTA, _LEFT_PX, _LEFT_SHARE = 45.0, 18.0, 12, 0.0004
 _INSIDE = np.ones((9, 9), np.uint8)
 _TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
 """Luma and colour differences of JPEG (ITU-T T.871)."""
@@ -99,6 +102,32 @@ def thin_colours(picture, busy, colours, noise):
         known = np.concatenate([known, seeds[pick][None]])
         pixels, lab = pixels[~explained], lab[~explained]
     return (np.array(found), np.array(weights)) if found else none
+
+
+def left_over(rgb, flat, colours, noise):
+    """Colours of small areas that no known colour comes near, and their pixels.
+
+    Compression leaves an eye or a button no flat pixel, but its inside is far from everything
+    else. Strips along edges, which can be as far, are mixtures of their sides.
+    """
+    none = np.empty((0, 3)), np.empty(0)
+    if len(colours) == 0:
+        return none
+    step = 2 if flat.size > _LARGE_PX else 1
+    rgb, flat = np.ascontiguousarray(rgb[::step, ::step]), np.ascontiguousarray(flat[::step, ::step])
+    values = colours.astype(np.float32)
+    pixels = rgb.reshape(-1, 3).astype(np.float32)
+    away = (pixels * pixels).sum(1) - 2 * (pixels @ values.T - 0.5 * (values * values).sum(1)).max(1)
+    far = (away > (_LEFT_FAR + 2 * noise) ** 2).reshape(flat.shape).astype(np.uint8)
+    y, x = np.nonzero(cv2.erode(far, _CORE, borderValue=0))
+    if len(y):
+        drawn = ~_bled(rgb, flat, y, x, colours[:_MOST_KNOWN], noise)
+        y, x = y[drawn], x[drawn]
+    if len(y) == 0:
+        return none
+    found, votes = find_seeds(rgb[y, x], _LEFT_DELTA)
+    enough = votes >= max(_LEFT_PX, _LEFT_SHARE * flat.size)
+    return found[enough], votes[enough] * step * step
 
 
 def _far(lab, known):
