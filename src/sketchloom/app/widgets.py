@@ -187,7 +187,9 @@ class Figures(QFrame):
     def show_values(self, values) -> None:
         for row, (name, text) in enumerate(values):
             if name not in self._rows:
-                self._grid.addWidget(label(name, "quiet"), row, 0)
+                named = label(name, "quiet")
+                named.setAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop)
+                self._grid.addWidget(named, row, 0)
                 value = label("")
                 value.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignTop)
                 value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
