@@ -26,13 +26,12 @@ def crossing_chords(begin, end) -> np.ndarray:
     cuts = np.searchsorted(total, np.arange(_PAIRS_AT_ONCE, total[-1], _PAIRS_AT_ONCE)) + 1
     parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)]))
     low, high = np.minimum(from_, to).T.copy(), np.maximum(from_, to).T.copy()
-    near = parallel.in_threads(lambda part: _near_pairs(chord, later, *part, low, high), parts)
-    pairs = np.sort(source[np.concatenate(near)], axis=1)
-    pairs = np.unique(pairs[:, 0] * len(begin) + pairs[:, 1])
-    one, two = np.divmod(pairs, len(begin))
+    follows = np.append((to[:-1] == from_[1:]).all(1), False)
+    near = parallel.in_threads(lambda part: _near_pairs(chord, later, *part, low, high, follows), parts)
+    one, two = source[np.concatenate([n[0] for n in near])], source[np.concatenate([n[1] for n in near])]
     a, b, c, d = begin[one], end[one], begin[two], end[two]
-    cross = (_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0)
-    return np.stack([one[cross], two[cross]], -1)
+    cross = np.flatnonzero((_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0))
+    return np.unique(np.sort(np.stack([one[cross], two[cross]], -1), axis=1), axis=0)
 
 
 def _in_pieces(begin, end):
@@ -66,17 +65,22 @@ def _by_cell(begin, end):
     return chord[order], np.append(np.flatnonzero(np.diff(cell, prepend=cell[0] - 1)), len(cell))
 
 
-def _near_pairs(chord, later, first, stop, low, high):
-    """Pairs (n, 2) of pieces whose boxes touch, of entries ``first`` to ``stop`` with those after them."""
+def _near_pairs(chord, later, first, stop, low, high, follows):
+    """Pairs of pieces whose boxes touch, of entries ``first`` to ``stop`` with those after them.
+
+    Chords that follow each other share an end and cannot cross.
+    """
     count = later[first:stop]
     starts = ragged.lengths_to_starts(count)
     one = np.repeat(np.arange(first, stop), count)
     two = chord[one + 1 + np.arange(starts[-1]) - np.repeat(starts[:-1], count)]
     one = chord[one]
+    apart = ~((np.abs(one - two) == 1) & follows[np.minimum(one, two)])
+    one, two = one[apart], two[apart]
     for axis in (0, 1):
         near = (low[axis][one] <= high[axis][two]) & (low[axis][two] <= high[axis][one])
         one, two = one[near], two[near]
-    return np.stack([one, two], -1)
+    return one, two
 
 
 def _side(a, b, p):

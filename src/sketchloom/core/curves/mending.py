@@ -11,7 +11,7 @@ from sketchloom.core.curves.fit import Spans, fit_spans
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.progress import QUIET
 
-_ROUNDS = (0.35, 0.35, 0.1, 0.1, 0.0, 0.0, 0.0, 0.0)
+_ROUNDS = (0.35, 0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
 _PULLED_BACK = (0.5, 0.2, 0.0)
 _BESIDE = 2
@@ -80,8 +80,9 @@ def _crossing(spliced, among=slice(None)):
 
 def _beside(controls, fresh):
     """(S,) bool: segments whose box comes near that of a segment marked."""
-    low = np.floor(controls.min(1) / _NEAR_PX).astype(np.intp)
-    high = np.floor(controls.max(1) / _NEAR_PX).astype(np.intp) + 1
+    a, b, c, d = (controls[:, k] for k in range(4))
+    low = (np.minimum(np.minimum(a, b), np.minimum(c, d)) // _NEAR_PX).astype(np.intp)
+    high = (np.maximum(np.maximum(a, b), np.maximum(c, d)) // _NEAR_PX).astype(np.intp) + 1
     origin = low.min(0)
     low, high = low - origin, high - origin
     mask = np.zeros((high[:, 1].max(), high[:, 0].max()), np.int32)

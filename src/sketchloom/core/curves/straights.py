@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core import parallel, ragged
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 
@@ -19,6 +19,7 @@ _SHORTEST, _LONGEST, _SHORT = 7, 20, 3
 _PER_SCATTER = 13.4
 """A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
 hangs together from point to point (half as much again); this is two and a half times that."""
+_PART_POINTS = 100_000
 _GAP = 2
 _SNAP = 6
 _DRAWN_IN = 5
@@ -323,6 +324,12 @@ def scatter_of(lines: Polylines) -> float:
     """Typical scatter of points about a smooth outline, px: what a parabola through seven does not explain."""
     if len(lines.xy) < 16:
         return 0.0
+    cuts = parallel.even_cuts(lines.starts, _PART_POINTS).tolist()
+    return float(np.median(np.concatenate(
+        parallel.in_threads(_scatter, [lines.part(a, b) for a, b in zip(cuts[:-1], cuts[1:])]))))
+
+
+def _scatter(lines):
     at = ragged.Neighbours(lines.starts, lines.closed)
     k = np.arange(-_SHORT, _SHORT + 1.0)
     weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[0]
@@ -331,4 +338,4 @@ def scatter_of(lines: Polylines) -> float:
     gap = lines.xy - smooth
     across = np.abs(gap[:, 0] * tangent[:, 1] - gap[:, 1] * tangent[:, 0])
     across /= np.maximum(np.hypot(tangent[:, 0], tangent[:, 1]), 1e-9)
-    return float(np.median(across))
+    return across

@@ -16,7 +16,7 @@ from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 
 _LEAST_POINTS = 48
-_SAMPLES = 512
+_SAMPLES = 256
 _APART, _SLIP = 3.0, 0.35
 """Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
 _STEPS = 4
@@ -135,7 +135,7 @@ def _half(points, centre, angle, shift, tolerance):
         away, normal, slip = _apart(points, way, total, image, crossing - way[use])
         if last:
             break
-        if step and np.quantile(np.abs(away), 0.8) > 2 * tolerance + 0.1:
+        if np.quantile(np.abs(away), 0.8) > (2 * tolerance + 0.1 if step else 8 * tolerance + 2.0):
             return None
         arm = image - centre
         across = np.array([-axis[1], axis[0]])
