@@ -6,7 +6,7 @@ from test_planar import images, traced
 
 from sketchloom.core import parallel
 from sketchloom.core.curves import trace_arcs
-from sketchloom.core.curves.curveset import face_areas
+from sketchloom.core.curves.curveset import arc_lengths, face_areas
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
@@ -67,5 +67,8 @@ def test_parts_change_nothing_that_matters(monkeypatch):
     monkeypatch.setattr(trace_arcs, "_PART_POINTS", 1500)
     _, parts = fitted(patchwork(300))
     one, two = (face_areas(c, planar.left, planar.right, planar.face_count) for c in (whole, parts))
-    assert np.abs(one - two).max() < 2.0
+    length = arc_lengths(whole)
+    around = np.bincount(planar.right, length, planar.face_count) + np.bincount(
+        planar.left[planar.left >= 0], length[planar.left >= 0], planar.face_count)
+    assert (np.abs(one - two) < 0.1 * around).all()
     assert abs(len(whole.controls) - len(parts.controls)) <= 0.01 * len(whole.controls)

@@ -63,7 +63,7 @@ def find_corners(lines: Polylines, blur_px: float = 0.0, scatter_px: float = 0.0
         return _none()
     at = ragged.Neighbours(starts, closed)
     span = _SPAN + int(round(blur_px))
-    strength = _turning(xy, at, span)
+    strength = _turning(lines, at, span)
     strongest = strength.copy()
     for k in range(-span, span + 1):
         strongest = np.maximum(strongest, strength[at(k)])
@@ -77,16 +77,29 @@ def find_corners(lines: Polylines, blur_px: float = 0.0, scatter_px: float = 0.0
     return _meet(xy, at, index, blur_px, scatter_px)
 
 
-def _turning(xy, at, span):
+def _turning(lines, at, span):
     """Turning at each point that the bends beside it do not explain, rad, (N,)."""
+    xy = lines.xy
     chord = xy[at(1)] - xy[at(-1)]
     heading = np.arctan2(chord[:, 1], chord[:, 0])
-    turn = lambda a, b: (heading[b] - heading[a] + np.pi) % (2 * np.pi) - np.pi  # noqa: E731
-    steps = [turn(at(k - 1), at(k)) for k in range(-span - 3, span + 4)]
-    middle = np.abs(sum(steps[4:-3]))
-    before, after = np.abs(sum(steps[:3])), np.abs(sum(steps[-3:]))
-    bend = np.minimum(before, after) * (2 * span / 3.0)
-    return middle - bend
+    # arcs with a margin, so that sums over windows are differences of one running sum
+    margin = span + 4
+    lengths = np.diff(lines.starts)
+    starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
+    arc = ragged.owner(starts)
+    local = np.arange(starts[-1]) - starts[arc] - margin
+    size = lengths[arc]
+    local = np.where(lines.closed[arc], np.mod(local, size), np.clip(local, 0, size - 1))
+    along = heading[lines.starts[arc] + local]
+    step = np.empty(len(along))
+    step[0] = 0.0
+    np.subtract(along[1:], along[:-1], out=step[1:])
+    step -= 2 * np.pi * np.rint(step / (2 * np.pi))
+    total = np.cumsum(step)
+    here = np.arange(len(xy)) + np.repeat(starts[:-1] - lines.starts[:-1], lengths) + margin
+    over = lambda first, last: np.abs(total[here + last] - total[here + first - 1])  # noqa: E731
+    bend = np.minimum(over(-span - 3, -span - 1), over(span + 1, span + 3)) * (2 * span / 3.0)
+    return over(1 - span, span) - bend
 
 
 def _meet(xy, at, index, blur, scatter):

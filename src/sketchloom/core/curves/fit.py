@@ -132,7 +132,7 @@ def _fit_level(points, spans, tolerance):
         return controls, straight, error, worst
     inside, starts = ragged.take(starts, bent)
     xy, index = xy[inside], index[inside]
-    controls[bent], parameter = fit_runs(xy, starts, spans.leave[bent], spans.arrive[bent])
+    controls[bent], parameter = fit_runs(xy, starts, spans.leave[bent], spans.arrive[bent], tolerance)
     miss = misses(controls[bent], xy, parameter, starts)
     error[bent] = np.maximum.reduceat(miss, starts[:-1])
     at_worst = miss >= np.repeat(error[bent], np.diff(starts))

@@ -9,8 +9,9 @@ import numpy as np
 
 from sketchloom.core import ragged
 
-THINNED = 24
+THINNED = 12
 _REPARAMETRISE = 3
+_KEPT_ANYWAY, _DIVIDED_ANYWAY = 0.5, 6.0
 _RUN = 7
 """Points over which a distance is averaged: renderers count coverage in coarse steps and
 scanners add grain, both of which change from point to point; a curve that misses its
@@ -19,7 +20,7 @@ _SINGLE_POINT = 3.5
 """A single point may lie this many tolerances away."""
 
 
-def fit_runs(xy, starts, leave, arrive) -> tuple[np.ndarray, np.ndarray]:
+def fit_runs(xy, starts, leave, arrive, tolerance_px: float) -> tuple[np.ndarray, np.ndarray]:
     """Fit one cubic to each run.
 
     Parameters
@@ -27,6 +28,8 @@ def fit_runs(xy, starts, leave, arrive) -> tuple[np.ndarray, np.ndarray]:
     xy : (N, 2) float64 px, all runs end to end; the ends of a run are the ends of its cubic.
     starts : (K + 1,) offsets of the runs, each of two points or more.
     leave, arrive : (K, 2) unit tangents at the ends, both pointing into the run.
+    tolerance_px : runs that miss by much less or much more after the first round are not worth
+        further ones; they will be kept or divided anyway.
 
     Returns
     -------
@@ -44,11 +47,21 @@ def fit_runs(xy, starts, leave, arrive) -> tuple[np.ndarray, np.ndarray]:
     t_thin = place[thin]
     x, y = np.ascontiguousarray(xy[thin, 0]), np.ascontiguousarray(xy[thin, 1])
     counts = np.diff(thin_starts)
-    for _ in range(_REPARAMETRISE):
-        controls = _handles(x, y, t_thin, thin_starts, leave, arrive, ends, total)
-        t_thin = newton(controls, counts, x, y, t_thin)
+    controls = _handles(x, y, t_thin, thin_starts, leave, arrive, ends, total)
+    t_thin = newton(controls, counts, x, y, t_thin)
+    miss = misses(controls, np.stack([x, y], -1), t_thin, thin_starts)
+    miss = np.maximum.reduceat(miss, thin_starts[:-1])
+    open_ = np.flatnonzero((miss > _KEPT_ANYWAY * tolerance_px) & (miss < _DIVIDED_ANYWAY * tolerance_px))
+    if len(open_):
+        inside, some_starts = ragged.take(thin_starts, open_)
+        sx, sy, t = x[inside], y[inside], t_thin[inside]
+        some = leave[open_], arrive[open_], (ends[0][open_], ends[1][open_]), total[open_]
+        for _ in range(_REPARAMETRISE - 1):
+            t = newton(_handles(sx, sy, t, some_starts, *some), counts[open_], sx, sy, t)
+        t_thin[inside] = t
+    controls = _handles(x, y, t_thin, thin_starts, leave, arrive, ends, total)
     if len(thin) == len(xy):
-        return _handles(x, y, t_thin, thin_starts, leave, arrive, ends, total), t_thin
+        return controls, t_thin
     # runs are told apart by whole numbers, so one interpolation serves them all
     base = np.repeat(2.0 * np.arange(len(lengths)), lengths)
     t = np.interp(place + base, (place + base)[thin], t_thin + base[thin]) - base

@@ -11,7 +11,7 @@ from sketchloom.core.curves.fit import Spans, fit_spans
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.progress import QUIET
 
-_ROUNDS = (0.35, 0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
+_ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
 _PULLED_BACK = (0.5, 0.2, 0.0)
 _BESIDE = 2
