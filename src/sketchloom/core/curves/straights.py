@@ -19,7 +19,7 @@ _SHORTEST, _LONGEST, _SHORT = 7, 20, 3
 _PER_SCATTER = 13.4
 """A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
 hangs together from point to point (half as much again); this is two and a half times that."""
-_PART_POINTS = 100_000
+_PART_POINTS, _SCATTER_POINTS = 10_000, 100_000
 _GAP = 2
 _SNAP = 6
 _DRAWN_IN = 5
@@ -324,9 +324,10 @@ def scatter_of(lines: Polylines) -> float:
     """Typical scatter of points about a smooth outline, px: what a parabola through seven does not explain."""
     if len(lines.xy) < 16:
         return 0.0
+    # of a large drawing every so many arcs tell it as well
     cuts = parallel.even_cuts(lines.starts, _PART_POINTS).tolist()
-    return float(np.median(np.concatenate(
-        parallel.in_threads(_scatter, [lines.part(a, b) for a, b in zip(cuts[:-1], cuts[1:])]))))
+    every = max(1, len(lines.xy) // _SCATTER_POINTS)
+    return float(np.median(np.concatenate([_scatter(lines.part(a, b)) for a, b in list(zip(cuts[:-1], cuts[1:]))[::every]])))
 
 
 def _scatter(lines):
