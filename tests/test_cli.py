@@ -159,3 +159,47 @@ def test_words_of_the_command_itself(capsys):
     assert cli.main(["--version"]) == 0 and "Sketch Loom" in capsys.readouterr().out
     assert cli.main(["--help"]) == 0 and "loom trace" in capsys.readouterr().out
     assert cli.main(["--nonsense"]) == cli.WRONG_WORDS
+
+
+def wavy(path, size=240):
+    """A disc with a rim that wobbles by more than the grain of its pixels."""
+    def inside(x, y):
+        angle = np.arctan2(y - 120, x - 120)
+        return np.hypot(x - 120, y - 120) <= 80 + 1.2 * np.sin(23 * angle) + 3 * np.sin(7 * angle)
+    path.write_bytes(shapes.png(shapes.colour_of(shapes.cover_of(inside, size), (47, 111, 126), (255, 255, 255))))
+    return path
+
+
+def test_smoother_outlines_have_fewer_nodes(tmp_path):
+    picture, report = wavy(tmp_path / "wavy.png"), tmp_path / "r.json"
+    counts = []
+    for smoothness in (-2, 0, 3):
+        assert run(picture, "--out", tmp_path / "o.svg", "--report", report, "--quiet", "--smoothness", smoothness) == 0
+        counts.append(json.loads(report.read_text())["layers"][0]["segments"])
+    assert counts[0] > counts[1] > counts[2]
+
+
+def test_shapes_as_drawn_or_exact(tmp_path):
+    """A rounded rectangle a hair off level: levelled, or left as it is."""
+    path, out = tmp_path / "card.png", tmp_path / "o.svg"
+    inside = shapes.rounded_rectangle(24.3, 27.6, 100.4, 60.2, 14.3, turn=0.0006)
+    path.write_bytes(shapes.png(shapes.colour_of(shapes.cover_of(inside, 160), (30, 53, 87), (255, 255, 255))))
+    level = {}
+    for words in ((), ("--as-drawn",)):
+        assert run(path, "--out", out, "--width", "1600mm", "--quiet", *words) == 0
+        data = out.read_text().split(' d="')[1].split('"')[0]
+        runs = [[float(v) for v in p.split()] for p in data.replace("C", "|C").replace("L", "|L").replace("Z", "|").split("|")
+                if p.startswith("L") for p in [p[1:]]]
+        begins = data.replace("L", "|").replace("C", "|").replace("M", "|").replace("Z", "|").split("|")
+        ends = [tuple(float(v) for v in b.split()[-2:]) for b in begins if b.strip()]
+        at = [ends.index(tuple(r)) for r in runs]
+        level[words] = sum(min(abs(ends[k][0] - ends[k - 1][0]), abs(ends[k][1] - ends[k - 1][1])) == 0 for k in at)
+        assert len(runs) >= 3
+    assert level[()] == len(runs) and level[("--as-drawn",)] == 0
+
+
+@pytest.mark.parametrize("value", ["4", "-3", "1.5", "auto", "very"])
+def test_a_smoothness_out_of_range_is_said(badge, tmp_path, value, capsys):
+    assert run(badge, "--out", tmp_path / "o.svg", "--smoothness", value) == 2
+    said = capsys.readouterr().err
+    assert "--smoothness" in said and "-2 to 3" in said and "auto" not in said.replace(repr(value), "").replace(value, "")

@@ -74,6 +74,9 @@ def _parser():
     size.add_argument("--width", metavar="120mm|4.7in")
     size.add_argument("--height", metavar="120mm|4.7in")
     p.add_argument("--min-feature", default="1mm", metavar="1mm", help="regions under it go to a neighbour")
+    p.add_argument("--smoothness", default="0", metavar="-2..3", help="true to the pixels (-2) to clean sweeps (3)")
+    p.add_argument("--as-drawn", action="store_true",
+                   help="do not make circles, level lines, round corners and symmetric outlines exact")
     p.add_argument("--keep-background", action="store_true")
     p.add_argument("--report", metavar="REPORT.json")
     p.add_argument("--quiet", action="store_true")
@@ -82,15 +85,16 @@ def _parser():
 
 def _recipe(options):
     """The recipe the words ask for; SettingError names the word that is off."""
-    from sketchloom.recipe import MAX_COLOURS, Recipe
+    from sketchloom.recipe import MAX_COLOURS, SMOOTHEST, TRUEST, Recipe
 
-    whole = lambda name, text, low, high: _whole(name, text, low, high)  # noqa: E731
     recipe = Recipe(
         reading=options.mode or "auto",
-        colours=whole("--colours", options.colours, 1, MAX_COLOURS),
-        cut_off=whole("--threshold", options.threshold, 0, 255),
+        colours=_whole("--colours", options.colours, 1, MAX_COLOURS, auto=True),
+        cut_off=_whole("--threshold", options.threshold, 0, 255, auto=True),
         layering=options.layering,
         ground="keep" if options.keep_background else "auto",
+        smoothness=_whole("--smoothness", options.smoothness, TRUEST, SMOOTHEST),
+        exact_shapes=not options.as_drawn,
         smallest_mm=0.0 if options.min_feature in ("0", "0mm", "0in") else parse_length_mm(options.min_feature),
     )
     # a cut-off or a number of colours says which reading is meant
@@ -105,15 +109,16 @@ def _recipe(options):
     return recipe
 
 
-def _whole(name, text, low, high):
-    if text == "auto":
+def _whole(name, text, low, high, auto=False):
+    """A whole number between two others; with ``auto`` None for that word."""
+    if auto and text == "auto":
         return None
     try:
         value = int(text)
     except ValueError:
         value = None
     if value is None or not low <= value <= high:
-        raise SettingError(name, f"auto or a whole number from {low} to {high}", text)
+        raise SettingError(name, f"{'auto or ' if auto else ''}a whole number from {low} to {high}", text)
     return value
 
 
