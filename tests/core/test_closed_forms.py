@@ -114,3 +114,15 @@ def test_a_mirrored_or_turned_picture_gives_the_mirrored_or_turned_trace(how):
     assert one.area_mm2 == pytest.approx(two.area_mm2, rel=1e-3)
     gap = shapely.distance(shapely.LineString(turned(two, how, 160.0)), shapely.points(dense(one)))
     assert gap.max() < 0.1
+
+
+@pytest.mark.parametrize("wave, amplitude", [(60.0, 12.0), (110.0, 9.0), (140.0, 25.0)])
+def test_a_smooth_band_has_no_kinks(wave, amplitude):
+    """Where curves and straight pieces join on a smooth outline, they join in one direction."""
+    bend = lambda x: 80.4 + amplitude * np.sin(2 * np.pi * x / wave + 0.4)  # noqa: E731
+    controls = traced(lambda x, y: (np.abs(y - bend(x)) <= 11) & (x >= 12.3) & (x <= 147.6)).outline.controls
+    before, after = np.roll(controls, 1, axis=0), controls
+    one, two = before[:, 3] - before[:, 2], after[:, 1] - after[:, 0]
+    turn = np.degrees(np.abs(np.arctan2(one[:, 0] * two[:, 1] - one[:, 1] * two[:, 0], (one * two).sum(1))))
+    assert (turn > 30).sum() == 4  # the corners of the band's ends
+    assert np.sort(turn)[:-4].max() < 0.6

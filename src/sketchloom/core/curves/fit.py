@@ -14,7 +14,7 @@ _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
 _TURNING_STEP = 8
 _TURN_OF_A_CUBIC = np.radians(100.0)
-_STRAIGHT_KINK = np.cos(np.radians(4.0))
+_STRAIGHT_KINK = np.cos(np.radians(0.5))
 
 
 @dataclass(frozen=True, slots=True, eq=False)
