@@ -71,4 +71,4 @@ def test_parts_change_nothing_that_matters(monkeypatch):
     around = np.bincount(planar.right, length, planar.face_count) + np.bincount(
         planar.left[planar.left >= 0], length[planar.left >= 0], planar.face_count)
     assert (np.abs(one - two) < 0.1 * around).all()
-    assert abs(len(whole.controls) - len(parts.controls)) <= 0.01 * len(whole.controls)
+    assert abs(len(whole.controls) - len(parts.controls)) <= 0.03 * len(whole.controls)
