@@ -12,6 +12,7 @@ from sketchloom.core.progress import QUIET
 
 _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
+_FEW_MAY_MISS = 5.0
 _TURNING_STEP = 8
 _TURN_OF_A_CUBIC = np.radians(100.0)
 _STRAIGHT_KINK = np.cos(np.radians(0.5))
@@ -65,7 +66,8 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     points : (N, 2) float64 px, all spans end to end.
     spans : the runs to fit. Neighbouring spans share their end points.
     tolerance_px : greatest distance allowed, > 0, averaged over a run of seven points;
-        single points may lie three and a half times as far away.
+        single points may lie three and a half times as far away, and those of a run of fewer
+        than five points five times.
 
     Returns
     -------
@@ -98,7 +100,9 @@ def _divide(points, spans, tolerance, progress):
     while len(spans):
         progress.step(level, level + 1, "Fitting curves")
         controls, straight, error, worst = _fit_level(points, spans, tolerance)
-        good = straight | (error <= tolerance) | (spans.last - spans.first < 4)
+        # a handful of points may be missed by more: dividing them would follow their grain
+        few = (spans.last - spans.first < 4) & (error <= _FEW_MAY_MISS * tolerance)
+        good = straight | (error <= tolerance) | few
         done.append((spans.pick(good), controls[good], straight[good], error[good]))
         spans = _split(points, spans.pick(~good), worst[~good])
         level += 1
