@@ -15,7 +15,7 @@ from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 
-_LEAST_POINTS = 48
+_LEAST_POINTS, _LEAST_QUOTIENT = 48, 0.1
 _SAMPLES = 256
 _APART, _SLIP = 3.0, 0.35
 """Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
@@ -63,6 +63,7 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
     blur_px, scatter_px : as of ``find_corners``.
     """
     arcs = np.flatnonzero(candidate & lines.closed & (np.diff(lines.starts) >= _LEAST_POINTS))
+    arcs = arcs[_compact(lines, arcs)]
     found = []
     for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px)):
         points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]
@@ -78,6 +79,20 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
     starts = ragged.lengths_to_starts([len(h) for h in halves])
     return Halves(np.array(arc), Polylines(np.concatenate(halves), starts, np.zeros(len(halves), bool)),
                   np.array(centre), np.array(axis), np.array(corner))
+
+
+def _compact(lines, arcs):
+    """(K,) bool: loops that are no long strokes, by their isoperimetric quotient 4 pi A / L^2."""
+    if len(arcs) == 0:
+        return np.empty(0, bool)
+    index, starts = ragged.take(lines.starts, arcs)
+    xy = lines.xy[index]
+    follow = np.arange(len(xy)) + 1
+    follow[starts[1:] - 1] = starts[:-1]
+    x, y = (xy - np.repeat(xy[starts[:-1]], np.diff(starts), axis=0)).T
+    area = 0.5 * np.abs(np.add.reduceat(x * y[follow] - x[follow] * y, starts[:-1]))
+    length = np.add.reduceat(np.hypot(x[follow] - x, y[follow] - y), starts[:-1])
+    return 4 * np.pi * area >= _LEAST_QUOTIENT * length**2
 
 
 def _guesses(lines, arcs, tolerance):
