@@ -53,7 +53,7 @@ def test_no_two_arcs_of_a_random_map_cross(labels, tolerance):
 
 
 def _overlap(one, two):
-    """How far two lines that cross reach beyond each other."""
+    """How far from the nearest of their ends two lines cross, or how far apart they are at most if that is less."""
     met = shapely.get_coordinates(shapely.intersection(one, two))
     ends = np.array([*one.coords[:1], *one.coords[-1:], *two.coords[:1], *two.coords[-1:]])
     away = np.hypot(*np.moveaxis(met[:, None] - ends[None], -1, 0)).min()

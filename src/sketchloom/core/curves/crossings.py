@@ -3,8 +3,8 @@
 import numpy as np
 
 from sketchloom.core import ragged
-from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.chords import crossing_chords
+from sketchloom.core.curves.curveset import flatten
 
 _FLAT_PX = 0.02
 

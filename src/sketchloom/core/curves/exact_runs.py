@@ -12,7 +12,7 @@ import numpy as np
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.least_squares import averaged
-from sketchloom.core.curves.straights import Runs
+from sketchloom.core.curves.straights import Runs, foot_on
 
 _SNAP_RAD = np.radians(1.0)
 _SQUARE_RAD = np.radians(2.0)
@@ -95,7 +95,7 @@ def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
     unit = _levelled(runs, tolerance_px, free)
     begin, end = runs.begin.copy(), runs.end.copy()
     for place, index in ((begin, runs.first), (end, runs.last)):
-        foot = _foot(place, runs.mean, unit)
+        foot = foot_on(place, runs.mean, unit)
         move = free & (np.hypot(*(foot - place).T) <= _CORNER_MOVE_PX)
         place[move] = foot[move]
     before, after = _followers(lines, runs)
@@ -126,7 +126,7 @@ def squared(lines, runs: Runs, centre, axis) -> Runs:
     for here, there, index in ((begin, end, runs.first), (end, begin, runs.last)):
         use = square & _open_end(lines, index)
         here[use] = on_axis[use]
-        there[use] = _foot(there[use], runs.mean[use], unit[use])
+        there[use] = foot_on(there[use], runs.mean[use], unit[use])
     return replace(runs, unit=unit, begin=begin, end=end)
 
 
@@ -145,10 +145,6 @@ def _levelled(runs, tolerance, free):
 def _open_end(lines, index):
     arc = np.searchsorted(lines.starts, index, side="right") - 1
     return ~lines.closed[arc] & ((index == lines.starts[arc]) | (index == lines.starts[arc + 1] - 1))
-
-
-def _foot(points, mean, unit):
-    return mean + ((points - mean) * unit).sum(1)[:, None] * unit
 
 
 def _crossings(mean_a, unit_a, mean_b, unit_b):
@@ -188,7 +184,7 @@ def round_corners(lines, runs: Runs, marks, tolerance_px: float) -> RoundCorners
     that agree within the tolerance become their mean.
     """
     before, after = _followers(lines, runs)
-    size, arc, starts = _gap_points(lines, runs, before, after)
+    size, arc = _gap_points(lines, runs, before, after)
     ua, ub = runs.unit[before], runs.unit[after]
     turn = np.arctan2(ua[:, 0] * ub[:, 1] - ua[:, 1] * ub[:, 0], (ua * ub).sum(1))
     sweep = np.abs(turn)
@@ -234,10 +230,11 @@ def with_corners(runs: Runs, rounds: RoundCorners) -> Runs:
 
 
 def _gap_points(lines, runs, before, after):
+    """Points from each run to the next, and the arc they lie on."""
     arc = np.searchsorted(lines.starts, runs.first[before], side="right") - 1
     gap = runs.first[after] - runs.last[before]
     length = lines.starts[arc + 1] - lines.starts[arc]
-    return np.where(lines.closed[arc], np.mod(gap, length), gap), arc, lines.starts
+    return np.where(lines.closed[arc], np.mod(gap, length), gap), arc
 
 
 def _marked_between(lines, runs, before, arc, size, marks):

@@ -47,7 +47,7 @@ def exact_loops(lines: Polylines, candidate, tolerance_px: float) -> ExactLoops:
         return ExactLoops(arcs, np.empty((0, 4, 4, 2)), np.empty(0))
     index, starts = ragged.take(lines.starts, arcs)
     xy = lines.xy[index]
-    clockwise = _areas(xy, starts) > 0
+    clockwise = ring_areas(xy, starts) > 0
     centre, radius, away = _circles(xy, starts)
     miss = np.maximum.reduceat(averaged(away, np.abs(away), starts), starts[:-1])
     axes = np.stack([radius, radius], -1)
@@ -62,7 +62,8 @@ def exact_loops(lines: Polylines, candidate, tolerance_px: float) -> ExactLoops:
     return ExactLoops(arcs[keep], _cubics(centre[keep], axes[keep], turn[keep], clockwise[keep]), miss[keep])
 
 
-def _areas(xy, starts):
+def ring_areas(xy, starts) -> np.ndarray:
+    """Signed areas of closed polylines, (K,) px^2, positive clockwise (y down)."""
     lengths = np.diff(starts)
     follow = np.arange(len(xy)) + 1
     follow[starts[1:] - 1] = starts[:-1]

@@ -5,10 +5,10 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from sketchloom.core import ragged
+from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, fit_spans
-from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.progress import QUIET
 
 _ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
@@ -23,10 +23,11 @@ class Spliced:
     """Segments with the points they were fitted to, in the order of arcs and points.
 
     ``controls`` (S, 4, 2), ``straight``, ``miss`` (S,) as of a CurveSet; ``arc`` (S,);
-    ``first``, ``last`` (S,) the points from and to which a segment was fitted; pieces of one exact shape
-    share them. ``points`` (N, 2) in rings with offsets ``starts`` (R + 1,), closed ones with their
-    first point repeated; ``ring_arc`` (R,) the arc of each; ``base`` (N, 2) their places in the pixel grid, or None;
-    ``together`` (N,) number shared by points that are one place, -1 elsewhere.
+    ``first``, ``last`` (S,) the points from and to which a segment was fitted; pieces of one
+    exact shape share them. ``points`` (N, 2) in rings with offsets ``starts`` (R + 1,), closed
+    ones with their first point repeated; ``ring_arc`` (R,) the arc of each; ``base`` (N, 2) their
+    places in the pixel grid, or None; ``together`` (N,) number shared by points that are one
+    place, -1 elsewhere; ``pulled_px`` (N,) how far points were pulled back, None for not at all.
     """
 
     controls: np.ndarray
@@ -40,6 +41,7 @@ class Spliced:
     starts: np.ndarray
     ring_arc: np.ndarray
     together: np.ndarray
+    pulled_px: np.ndarray | None = None
 
     def curves(self, arcs: int) -> CurveSet:
         return CurveSet(self.controls, self.straight, self.miss, np.searchsorted(self.arc, np.arange(arcs + 1)))
@@ -109,7 +111,7 @@ def _refitted(spliced, which, tolerance):
     shape = _shapes(spliced)
     chosen = np.flatnonzero(which[shape[:-1]])
     head, tail = shape[chosen], shape[chosen + 1] - 1
-    first, last, arc = spliced.first[head], spliced.last[head], spliced.arc[head]
+    first, last = spliced.first[head], spliced.last[head]
     if tolerance > 0:
         leave = _direction(spliced.controls[head, 1] - spliced.controls[head, 0])
         arrive = _direction(spliced.controls[tail, 2] - spliced.controls[tail, 3])
@@ -123,6 +125,9 @@ def _refitted(spliced, which, tolerance):
         new_last = new_first + 1
         controls = line_controls(spliced.points[new_first], spliced.points[new_last])
         straight, miss = np.ones(len(new_first), bool), np.zeros(len(new_first))
+    if spliced.pulled_px is not None:
+        # a curve misses its outline by what its points were pulled aside, too
+        miss = miss + np.array([spliced.pulled_px[a:b + 1].max() for a, b in zip(new_first, new_last)])
     new_arc = spliced.ring_arc[np.searchsorted(spliced.starts, new_first, side="right") - 1]
     stay = ~which
     mixed = lambda old, new: np.concatenate([old[stay], new])  # noqa: E731
@@ -159,4 +164,7 @@ def _untangled(spliced, crossing):
         moved |= tangled
     count = np.concatenate([[0], np.cumsum(moved)])
     feels = count[spliced.last + 1] > count[spliced.first]
-    return replace(spliced, points=points), _with_all_pieces(spliced, feels)
+    pulled = np.hypot(*(points - spliced.points).T)
+    if spliced.pulled_px is not None:
+        pulled += spliced.pulled_px
+    return replace(spliced, points=points, pulled_px=pulled), _with_all_pieces(spliced, feels)

@@ -177,7 +177,7 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
         none = np.empty((0, 2))
         return Runs(first, last, none, none, np.empty(0, bool), none, none)
     first, last, mean, unit = _that_keep(lines, view, first, last, tolerance, scatter)
-    begin, end = _foot(lines.xy[first], mean, unit), _foot(lines.xy[last], mean, unit)
+    begin, end = foot_on(lines.xy[first], mean, unit), foot_on(lines.xy[last], mean, unit)
     begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
     meets = np.zeros(len(first), bool)
     keep = np.ones(len(first), bool)
@@ -200,8 +200,8 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
         length[i], length[j] = left_i, left_j
         last[i], first[j] = view.moved(middle, arc, -half), view.moved(middle, arc, half)
         if half:
-            end[i] = _foot(lines.xy[last[i]][None], mean[i], unit[[i]])[0]
-            begin[j] = _foot(lines.xy[first[j]][None], mean[j], unit[[j]])[0]
+            end[i] = foot_on(lines.xy[last[i]][None], mean[i], unit[[i]])[0]
+            begin[j] = foot_on(lines.xy[first[j]][None], mean[j], unit[[j]])[0]
         else:
             end[i] = begin[j] = place
             meets[i] = True
@@ -316,7 +316,8 @@ def _bows(along, across, weight, starts, run):
     return np.abs(total(weight * square * across)) / np.maximum(total(weight * square * square), 1e-9)
 
 
-def _foot(points, mean, unit):
+def foot_on(points, mean, unit) -> np.ndarray:
+    """Feet of points (K, 2) on lines through ``mean`` along ``unit``."""
     return mean + ((points - mean) * unit).sum(1)[:, None] * unit
 
 

@@ -13,6 +13,7 @@ import numpy as np
 from sketchloom.core import ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.least_squares import averaged
+from sketchloom.core.curves.loops import ring_areas
 from sketchloom.core.planar.junctions import Polylines
 
 _LEAST_POINTS, _LEAST_QUOTIENT = 48, 0.1
@@ -87,12 +88,8 @@ def _compact(lines, arcs):
         return np.empty(0, bool)
     index, starts = ragged.take(lines.starts, arcs)
     xy = lines.xy[index]
-    follow = np.arange(len(xy)) + 1
-    follow[starts[1:] - 1] = starts[:-1]
-    x, y = (xy - np.repeat(xy[starts[:-1]], np.diff(starts), axis=0)).T
-    area = 0.5 * np.abs(np.add.reduceat(x * y[follow] - x[follow] * y, starts[:-1]))
-    length = np.add.reduceat(np.hypot(x[follow] - x, y[follow] - y), starts[:-1])
-    return 4 * np.pi * area >= _LEAST_QUOTIENT * length**2
+    _, length = _ways(xy, starts)
+    return 4 * np.pi * np.abs(ring_areas(xy, starts)) >= _LEAST_QUOTIENT * length**2
 
 
 def _guesses(lines, arcs, tolerance):

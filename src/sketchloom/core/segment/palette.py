@@ -14,8 +14,8 @@ import numpy as np
 from sketchloom.core.colour import ciede2000, srgb_to_lab
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
-from sketchloom.core.segment.tone import tones
 from sketchloom.core.segment.thin import bled_modes, left_over, thin_colours
+from sketchloom.core.segment.tone import tones
 
 MAX_COLOURS = 24
 _SEED_DELTA = 1.5
