@@ -160,3 +160,15 @@ def test_faint_specks_of_compression_are_grain_and_clean_ones_are_drawn():
     assert (clean == 1).sum() >= 10
     noisy = labelling.colour_labels(shapes.picture(jpeg(pixels, 40)), [PALE, WHITE, (190, 30, 60)], noise=8.0)
     assert not (noisy == 1).any()
+
+
+def test_blurred_colour_at_an_edge_is_not_the_brown_that_the_picture_has_elsewhere():
+    """Compression halves the colour of a yellow edge and keeps its luma: nearer to brown than to yellow or white."""
+    size, yellow, brown = 240, (255, 176, 46), (225, 151, 71)
+    pixels = shapes.colour_of(shapes.cover_of(shapes.ellipse(110, 130, 95, 60, 0.7), size), yellow, WHITE)
+    block = np.zeros((size, size), bool)
+    block[10:40, 180:225] = True
+    pixels[block] = brown
+    labels = labelling.colour_labels(shapes.picture(jpeg(pixels, 40)), [WHITE, yellow, brown], noise=9.0)
+    assert not (labels == 2)[~cv2.dilate(block.astype(np.uint8), np.ones((9, 9), np.uint8)).astype(bool)].any()
+    assert (labels == 2)[block].mean() > 0.9

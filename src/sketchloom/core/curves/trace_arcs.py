@@ -16,7 +16,7 @@ from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
-_PART_POINTS = 100_000
+_PART_POINTS = 60_000
 """Smaller parts spend their time on the calls, larger ones leave cores idle."""
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
@@ -63,8 +63,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
         return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(1, np.intp))
     found = parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
     halves = [_Mirrored(h, part.arcs[h.arc]) for h, part in zip(found, parts) if len(h)]
-    for half in halves:
-        half.divide(tolerance_px, blur_px, scatter, recognise)
+    parallel.in_threads(lambda half: half.divide(tolerance_px, blur_px, scatter, recognise), halves)
     parts += halves
     # junctions join arcs of all parts
     joined = {name: np.concatenate([getattr(p, name) for p in parts]) for name in _AT_NODES}

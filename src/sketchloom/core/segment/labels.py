@@ -69,7 +69,11 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None)
     allowed[~allowed.any(1)] = True
     labels.ravel()[at] = np.where(allowed, distance, np.inf).argmin(1)
     labels = _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
-    return _dissolve_bleeding(labels, values, field, noise) if noise > 0 else labels
+    if noise > 0:
+        # a strip beside a strip is seen for what it is once that one has gone
+        for _ in range(2):
+            labels = _dissolve_bleeding(labels, values, field, noise)
+    return labels
 
 
 def nearest(field, values) -> np.ndarray:
@@ -180,13 +184,15 @@ def _dissolve_bleeding(labels, values, field, noise):
     own, a, b = (to_ycc(values[face_label[f]][:, :3]) for f in (suspects, first, second))
     slack = 8.0 + noise
     low, high = np.minimum(a[:, 0], b[:, 0]) - slack, np.maximum(a[:, 0], b[:, 0]) + slack
-    line, from_a = b[:, 1:] - a[:, 1:], own[:, 1:] - a[:, 1:]
-    t = np.clip((from_a * line).sum(1) / np.maximum((line * line).sum(1), 1.0), 0, 1)
-    off = np.hypot(*(from_a - t[:, None] * line).T)
+    off = _off_the_way(own, a, b)
     over = _OVERSHOOT * np.abs(a[:, 0] - b[:, 0])
     ringing = (own[:, 0] > low - over) & (own[:, 0] < high + over) & _in_patches(face_label, suspects, first, second, pairs, length)
     bled = (((own[:, 0] > low) & (own[:, 0] < high)) | ringing) & (off < 2.5 * slack) & between
     bled &= core[suspects] <= 0.12 * area[suspects]
+    # the colour it was given may be far from what its pixels are: blurred colour with the luma of one side
+    seen = to_ycc(_face_means(faces, field, suspects)[:, :3])
+    mixed = (seen[:, 0] > low) & (seen[:, 0] < high) & (_off_the_way(seen, a, b) < slack) & between
+    bled |= mixed & ((core[suspects] <= 0.12 * area[suspects]) | (np.abs(seen - own).max(1) > slack))
     target = np.full((count, 2), -1)
     target[suspects[bled]] = np.stack([first[bled], second[bled]], -1)
     # a speck that differs from a neighbour by no more than the grain is grain
@@ -204,6 +210,24 @@ def _dissolve_bleeding(labels, values, field, noise):
     labels = labels.copy()
     labels.ravel()[at] = np.take_along_axis(pair, distance.argmin(1)[:, None], 1)[:, 0]
     return labels
+
+
+def _off_the_way(own, a, b):
+    """How far colour differences, the last two of three columns, are from the way from a to b."""
+    line, from_a = b[:, 1:] - a[:, 1:], own[:, 1:] - a[:, 1:]
+    t = np.clip((from_a * line).sum(1) / np.maximum((line * line).sum(1), 1.0), 0, 1)
+    return np.hypot(*(from_a - t[:, None] * line).T)
+
+
+def _face_means(faces, field, which):
+    """(K, C) mean of the picture over each of some faces."""
+    number = np.full(int(faces.max()) + 1, -1)
+    number[which] = np.arange(len(which))
+    at = np.flatnonzero((number >= 0)[faces])
+    of = number[faces.ravel()[at]]
+    pixels = field.reshape(-1, field.shape[2])[at]
+    total = np.stack([np.bincount(of, pixels[:, c], len(which)) for c in range(field.shape[2])], -1)
+    return total / np.bincount(of, minlength=len(which))[:, None]
 
 
 def _in_patches(face_label, suspects, first, second, pairs, length):
