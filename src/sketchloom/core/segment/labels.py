@@ -15,6 +15,7 @@ _FEW_PIXELS = 120_000
 _AROUND = np.ones((5, 5), np.uint8)
 _OVERSHOOT = 0.2
 _SPECK_PX = 200
+_STRIPS_DEEP = 4
 
 
 def palette_field(palette, has_alpha: bool) -> np.ndarray:
@@ -71,8 +72,11 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None)
     labels = _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
     if noise > 0:
         # a strip beside a strip is seen for what it is once that one has gone
-        for _ in range(2):
-            labels = _dissolve_bleeding(labels, values, field, noise)
+        for _ in range(_STRIPS_DEEP):
+            before = labels
+            labels = _dissolve_bleeding(before, values, field, noise)
+            if labels is before or np.array_equal(labels, before):
+                break
     return labels
 
 
