@@ -115,9 +115,13 @@ def test_small_details_are_counted_and_found():
     work = Pipeline().evaluate(shapes.picture(pixels), replace(BASE, smallest_mm=2.0))
     found = [f for f in work.findings if f.code == "trace.small_details"]
     assert len(found) == 1 and found[0].message.startswith("1 region under 2 mm")
-    assert (found[0].x_px, found[0].y_px) == (22.0, 22.0)
+    assert (found[0].x_px, found[0].y_px) == (22.5, 21.5)
     kept = Pipeline().evaluate(shapes.picture(pixels), replace(BASE, smallest_mm=0.5))
     assert not [f for f in kept.findings if f.code == "trace.small_details"]
+    x, y, _ = work.segmentation.dropped[0].tolist()
+    back = Pipeline().evaluate(shapes.picture(pixels), replace(BASE, smallest_mm=2.0, kept=((x / 400, y / 400),)))
+    assert len(back.segmentation.dropped) == 0
+    assert back.traced.planar.face_count == work.traced.planar.face_count + 1
 
 
 def test_tone_pushed_to_the_ends(target):

@@ -18,6 +18,7 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import PlanarMap, build_map
 from sketchloom.core.preflight import rules
@@ -25,27 +26,31 @@ from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.progress import QUIET
 from sketchloom.core.segment import labels as labelling
 from sketchloom.core.segment import palette as palettes
-from sketchloom.core.segment import tone
+from sketchloom.core.segment import local_tone, tone
+from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
 from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.units import MM_PER_IN
-from sketchloom.recipe import PaletteEntry, Recipe
+from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, PaletteEntry, Recipe
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
 _KEPT = 48
 _SMOOTHER = 1.6
+_NO_SHIFT = 128
 
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Segmentation:
     """Labels of a reading. ``regions``: the label image and its faces; ``entries`` the palette,
-    label by label; ``ground_label`` or None; ``cut_off`` in tone reading."""
+    label by label; ``ground_label`` or None; ``cut_off`` in tone reading and, unless it follows
+    the light, what all others would give as ``cut_offs``."""
 
     regions: Cleaned
     entries: tuple[PaletteEntry, ...]
     ground_label: int | None
     cut_off: int | None
+    cut_offs: CutOffs | None = None
 
     @property
     def labels(self) -> np.ndarray:
@@ -68,7 +73,7 @@ class Traced:
 
 @dataclass(frozen=True, eq=False)
 class Work:
-    """Everything that follows from a picture and a recipe."""
+    """Everything that follows from a picture and a recipe. ``picture`` is the prepared one."""
 
     picture: Picture
     recipe: Recipe
@@ -111,7 +116,7 @@ class Work:
 
 
 def mm_per_pixel(recipe: Recipe, picture: Picture) -> float:
-    """Scale of the work: the size asked for, else the file's resolution, else 120 mm."""
+    """Scale of the work on a prepared picture: the size asked for, else the file's resolution, else 120 mm."""
     if recipe.size_mm is not None:
         side = picture.width if recipe.size_side == "width" else picture.height
         return recipe.size_mm / side
@@ -139,8 +144,15 @@ class Pipeline:
 
     def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
         """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
-        same = replace(recipe, size_mm=mm_per_pixel(recipe, picture) * picture.width, size_side="width")
-        tree = self._kept.get(("tree", _digest(picture)))
+        width, height = prepared_size(picture, recipe.preparation)
+        if recipe.size_mm is None:
+            whole = self._kept.get(("prepared", _digest(picture), recipe.preparation))
+            scale = DEFAULT_LONG_SIDE_MM / max(width, height) if whole is None else mm_per_pixel(recipe, whole)
+        else:
+            scale = recipe.size_mm / (width if recipe.size_side == "width" else height)
+        same = replace(recipe, size_mm=min(max(scale * width, MIN_SIZE_MM), MAX_SIZE_MM), size_side="width")
+        whole = self._kept.get(("prepared", _digest(picture), recipe.preparation))
+        tree = None if whole is None else self._kept.get(("tree", _digest(whole)))
         if tree is None or recipe.palette is not None:
             return same
         return replace(same, palette=_proposed_entries(tree, recipe))
@@ -164,10 +176,13 @@ class _Run:
 
     def __init__(self, pipeline, picture, recipe, progress, rough):
         self.rough = rough
-        self.keep, self.picture, self.recipe, self.progress = pipeline.keep, picture, recipe, progress
-        self.source = _digest(picture)
-        self.mm_per_px = mm_per_pixel(recipe, picture)
+        self.keep, self.recipe, self.progress = pipeline.keep, recipe, progress
         self.timings: dict = {}
+        with self._stage("prepare", "Preparing the picture"):
+            self.picture = self.keep(("prepared", _digest(picture), recipe.preparation),
+                                     lambda: prepared(picture, recipe.preparation))
+        self.source = _digest(self.picture)
+        self.mm_per_px = mm_per_pixel(recipe, self.picture)
 
     def _stage(self, name, label):
         self.progress.step(self.STAGES.index(name), len(self.STAGES), label)
@@ -201,18 +216,16 @@ class _Run:
         # a hair's difference in size must not run everything again
         least = max(float(np.floor(least)), CRUMB_PX)
         if reading == "tone":
-            cut_off = self.recipe.cut_off
-            if cut_off is None:
-                cut_off = self.keep(("otsu", self.source), lambda: tone.otsu_threshold(self.picture.grey))
-            raw_key = ("tone", self.source, cut_off, self.recipe.dark_is_ink)
-            raw = lambda: tone.ink_labels(self.picture.grey, cut_off, self.recipe.dark_is_ink)  # noqa: E731
+            cut_off, cut_offs = self._cut_off()
+            raw_key = ("tone", self.source, cut_off, self.recipe.dark_is_ink, self.recipe.local_cut_off, self.recipe.silhouette)
+            raw = lambda: self._tone_labels(cut_off)  # noqa: E731
             entries = self._tone_entries(cut_off)
         else:
-            cut_off = None
+            cut_off = cut_offs = None
             entries = self._entries(tree)
             raw_key = ("colour", self.source, entries)
             raw = lambda: self._colour_labels(entries, tree.noise)  # noqa: E731
-        key = ("clean", raw_key, least)
+        key = ("clean", raw_key, least, self.recipe.kept)
         regions = self.keep(key, lambda: self._clean(self.keep(raw_key, raw), entries, least, reading))
         if reading == "tone":
             ground = tone.PAPER
@@ -220,7 +233,20 @@ class _Run:
             ground = len(entries)
         else:
             ground = _ground_label(regions.labels)
-        return Segmentation(regions, entries, ground, cut_off), key
+        return Segmentation(regions, entries, ground, cut_off, cut_offs), key
+
+    def _cut_off(self):
+        """The cut-off and what all give; one that follows the light has a shift instead, 128 for none."""
+        wanted = self.recipe.cut_off
+        if self.recipe.local_cut_off:
+            return (_NO_SHIFT if wanted is None else wanted), None
+        all_of_them = self.keep(("cut-offs", self.source), lambda: count_cut_offs(self.picture.grey))
+        return (all_of_them.proposed if wanted is None else wanted), all_of_them
+
+    def _tone_labels(self, cut_off):
+        make = local_tone.local_labels if self.recipe.local_cut_off else tone.ink_labels
+        labels = make(self.picture.grey, cut_off, self.recipe.dark_is_ink)
+        return local_tone.silhouette(labels) if self.recipe.silhouette else labels
 
     def _tone_entries(self, cut_off):
         grey = self.keep(("histogram", self.source), lambda: tone.tones(self.picture.grey))
@@ -253,7 +279,9 @@ class _Run:
         else:
             field = self.picture.field
         values = _field_values(entries, field.shape[-1])
-        return merge_small(labelling.join_diagonals(raw, field, values), least)
+        size = np.array([self.picture.width, self.picture.height])
+        keep = np.floor(np.array(self.recipe.kept).reshape(-1, 2) * size).astype(int)
+        return merge_small(labelling.join_diagonals(raw, field, values), least, keep.tolist())
 
     # -- planar map and curves -------------------------------------------------------
 
@@ -443,5 +471,6 @@ def require_traceable(work: Work, path) -> None:
 
 def segmentation_settings(recipe: Recipe) -> tuple:
     """The settings that regions and curves depend on; others change only what is made of them."""
-    return (recipe.reading, recipe.colours, recipe.palette, recipe.cut_off, recipe.dark_is_ink,
+    return (recipe.page, recipe.page_dpi, recipe.preparation, recipe.local_cut_off, recipe.silhouette, recipe.kept,
+            recipe.reading, recipe.colours, recipe.palette, recipe.cut_off, recipe.dark_is_ink,
             recipe.smallest_mm, recipe.size_mm, recipe.size_side)

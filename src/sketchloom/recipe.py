@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, fields
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.errors import SettingError
+from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 
 READINGS = ("auto", "colour", "tone")
 GROUNDS = ("auto", "touching", "everywhere", "keep")
@@ -14,6 +15,7 @@ SIDES = ("width", "height")
 MAX_COLOURS = 24
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
+MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 
@@ -47,6 +49,9 @@ class LayerEdit:
 class Recipe:
     """Settings and edits. None means that the program proposes the value.
 
+    ``page`` of a document, from 0, and ``page_dpi`` it is drawn with. ``local_cut_off``: the cut-off
+    follows the light. ``silhouette``: whatever ink encloses is ink. ``kept``: small details to keep
+    all the same, each by a place in it, as shares of the prepared picture's width and height.
     ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``thin_mm``: narrower shapes become findings.
@@ -55,11 +60,17 @@ class Recipe:
     level lines, round corners and symmetric outlines become exact ones.
     """
 
+    page: int = 0
+    page_dpi: int = 300
+    preparation: Preparation = PLAIN
     reading: str = "auto"
     colours: int | None = None
     palette: tuple[PaletteEntry, ...] | None = None
     cut_off: int | None = None
     dark_is_ink: bool = True
+    local_cut_off: bool = False
+    silhouette: bool = False
+    kept: tuple[tuple[float, float], ...] = ()
     ground: str = "auto"
     size_mm: float | None = None
     size_side: str = "width"
@@ -85,7 +96,11 @@ class Recipe:
         _within("smallest_mm", self.smallest_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
         _within("thin_mm", self.thin_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
         _within("smoothness", self.smoothness, TRUEST, SMOOTHEST, int, optional=False)
-        for name in ("dark_is_ink", "exact_shapes"):
+        _within("page", self.page, 0, MAX_PAGES - 1, int, optional=False)
+        _within("page_dpi", self.page_dpi, MIN_PAGE_DPI, MAX_PAGE_DPI, int, optional=False)
+        for place in self.kept:
+            _place("kept", place)
+        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette"):
             if type(getattr(self, name)) is not bool:
                 raise SettingError(name, "true or false", getattr(self, name))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
@@ -112,6 +127,11 @@ def _one_of(name, value, allowed):
         raise SettingError(name, "one of " + ", ".join(allowed), value)
 
 
+def _place(name, place):
+    if not (isinstance(place, tuple) and len(place) == 2 and all(type(v) in (int, float) and 0 <= v <= 1 for v in place)):
+        raise SettingError(name, "places as two shares between 0 and 1", place)
+
+
 def _within(name, value, low, high, kind, optional=True):
     if value is None and optional:
         return
@@ -126,6 +146,8 @@ def to_json(recipe: Recipe) -> dict:
         if f.name != "unknown":
             plain[f.name] = getattr(recipe, f.name)
     plain["palette"] = None if recipe.palette is None else [list(e.samples) for e in recipe.palette]
+    plain["preparation"] = dataclasses.asdict(recipe.preparation)
+    plain["kept"] = [list(place) for place in recipe.kept]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
     return plain
@@ -141,6 +163,9 @@ def from_json(data, where: str = "$") -> Recipe:
         values["palette"] = tuple(
             PaletteEntry(_texts(entry, f"{where}.palette[{i}]"))
             for i, entry in enumerate(_list(values["palette"], f"{where}.palette")))
+    if "preparation" in values:
+        values["preparation"] = _preparation(values["preparation"], f"{where}.preparation")
+    values["kept"] = tuple(_numbers(p, f"{where}.kept[{i}]", 2) for i, p in enumerate(_list(values.get("kept", []), f"{where}.kept")))
     values["order"] = _texts(values.get("order", []), f"{where}.order")
     values["layers"] = tuple(
         _edit(e, f"{where}.layers[{i}]") for i, e in enumerate(_list(values.get("layers", []), f"{where}.layers")))
@@ -158,6 +183,24 @@ def _texts(value, where):
         if not isinstance(text, str) or len(text) > 200:
             raise SettingError(f"{where}[{i}]", "a short text", text)
     return tuple(value)
+
+
+def _numbers(value, where, count):
+    if not isinstance(value, list) or len(value) != count or not all(type(v) in (int, float) for v in value):
+        raise SettingError(where, f"{count} numbers", value)
+    return tuple(value)
+
+
+def _preparation(value, where):
+    if not isinstance(value, dict):
+        raise SettingError(where, "an object", type(value).__name__)
+    known = {f.name for f in fields(Preparation)}
+    steps = {k: v for k, v in value.items() if k in known}
+    if steps.get("crop") is not None:
+        steps["crop"] = _numbers(steps["crop"], f"{where}.crop", 4)
+    if steps.get("page") is not None:
+        steps["page"] = tuple(_numbers(p, f"{where}.page[{i}]", 2) for i, p in enumerate(_list(steps["page"], f"{where}.page")))
+    return Preparation(**steps)
 
 
 def _edit(value, where):

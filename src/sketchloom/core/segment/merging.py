@@ -21,8 +21,8 @@ class Cleaned:
     """A label image without small regions.
 
     ``labels`` (H, W); ``faces`` (H, W) int32 and ``face_label`` (F,) as of ``face_image``;
-    ``face_area`` (F,) in pixels; ``dropped`` (K, 3) float: x, y (px, mean of the pixels) and area (px^2) of each region
-    given away, as it was before, crumbs left out.
+    ``face_area`` (F,) in pixels; ``dropped`` (K, 3) float: x, y (px, a place in it) and area (px^2) of each region
+    given away, as it was before, crumbs left out; ``dropped_label`` (K,) its label then.
     """
 
     labels: np.ndarray
@@ -30,15 +30,17 @@ class Cleaned:
     face_label: np.ndarray
     face_area: np.ndarray
     dropped: np.ndarray
+    dropped_label: np.ndarray
 
 
-def merge_small(labels, least_area_px: float) -> Cleaned:
+def merge_small(labels, least_area_px: float, keep=()) -> Cleaned:
     """Give every region under an area to the neighbour with the longest shared boundary.
 
     Parameters
     ----------
     labels : (H, W) integer label image.
     least_area_px : regions of fewer pixels are given away (one region always stays).
+    keep : (N, 2) pixels, x and y; the regions they lie in stay whatever their size.
 
     Notes
     -----
@@ -50,10 +52,15 @@ def merge_small(labels, least_area_px: float) -> Cleaned:
     runs = face_runs(labels)
     face_label, area = runs.face_label, runs.areas()
     faces = runs.paint(np.arange(len(area), dtype=np.int32))
-    small = area < least_area_px
+    stays = np.zeros(len(area), bool)
+    for x, y in keep:
+        if 0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]:
+            stays[faces[y, x]] = True
+    small = (area < least_area_px) & ~stays
     if not small.any() or len(area) == 1:
-        return Cleaned(labels, faces, face_label, area, np.empty((0, 3)))
-    dropped = _centres(runs, area, np.flatnonzero(small & (area >= CRUMB_PX)))
+        return Cleaned(labels, faces, face_label, area, np.empty((0, 3)), np.empty(0, face_label.dtype))
+    gone = np.flatnonzero(small & (area >= CRUMB_PX))
+    dropped, dropped_label = _places(runs, area, gone), face_label[gone]
     pairs, length = neighbours(faces)
     group = np.arange(len(area))
     while len(area) > 1 and small.any():
@@ -65,22 +72,27 @@ def merge_small(labels, least_area_px: float) -> Cleaned:
         area = np.bincount(joined, area).astype(np.intp)
         pairs, length = _gathered(joined[pairs], length, len(area))
         group, face_label = joined[group], label
-        small = area < least_area_px
+        stays = np.bincount(joined, stays, len(area)) > 0
+        small = (area < least_area_px) & ~stays
     order = _by_first_pixel(group)
     final, final_area = np.empty_like(face_label), np.empty_like(area)
     final[order], final_area[order] = face_label, area
-    return Cleaned(runs.paint(face_label[group]), runs.paint(order[group].astype(np.int32)), final, final_area, dropped)
+    return Cleaned(runs.paint(face_label[group]), runs.paint(order[group].astype(np.int32)), final, final_area, dropped,
+                   dropped_label)
 
 
-def _centres(runs, area, which):
+def _places(runs, area, which):
+    """Middle of each face's longest row of pixels, the one nearest to its mean height, and its area."""
     number = np.full(len(area), -1)
     number[which] = np.arange(len(which))
     k = number[runs.face]
     of = np.flatnonzero(k >= 0)
     k, size, n = k[of], runs.length[of], area[which]
     y, x = np.divmod(runs.first[of], runs.shape[1])
-    return np.stack([np.bincount(k, size * (x + 0.5 * size), len(n)) / n,
-                     np.bincount(k, size * (y + 0.5), len(n)) / n, n], -1)
+    mean_y = np.bincount(k, size * (y + 0.5), len(n)) / np.maximum(n, 1)
+    order = np.lexsort((np.abs(y + 0.5 - mean_y[k]), -size, k))
+    best = order[np.diff(k[order], prepend=-1) != 0]
+    return np.stack([x[best] + size[best] // 2 + 0.5, y[best] + 0.5, n], -1)
 
 
 def neighbours(faces) -> tuple[np.ndarray, np.ndarray]:

@@ -1,0 +1,144 @@
+"""All 256 cut-offs of a tone picture at once: what each would give, and which are good.
+
+Counting is by the 2 x 2 quads of pixels: sorted, the four tones of a quad tell for every cut-off
+at once how many of its pixels are ink.
+"""
+
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+
+from sketchloom.core.segment.tone import otsu_threshold
+
+_ROWS = 2048
+_TRIVIAL = 0.0004
+_SLACK = 0.03
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Stretch:
+    """Cut-offs ``first`` to ``last`` give the same drawing, nearly; ``best`` is the one to take."""
+
+    first: int
+    last: int
+    best: int
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class CutOffs:
+    """What each cut-off 0 to 255 gives: ink is at or under it.
+
+    ``euler`` (256,) pieces of ink less holes in them (ink hangs together over corners, paper
+    does not); ``edge_px`` (256,) length of the boundary along the pixels' sides; ``ink``
+    (256,) share of the pixels; ``stretches`` the stable ones, the best first, never none.
+    """
+
+    euler: np.ndarray
+    edge_px: np.ndarray
+    ink: np.ndarray
+    stretches: tuple[Stretch, ...]
+
+    @property
+    def proposed(self) -> int:
+        return self.stretches[0].best
+
+    def restlessness(self) -> np.ndarray:
+        """(256,) 0 to 1: how much the drawing changes from one cut-off to the next, for showing."""
+        change = _change(self.euler, self.edge_px)
+        return np.sqrt(change / max(float(change.max()), 1e-9))
+
+
+def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+    """For every cut-off how many quads have one, two beside each other, two diagonal, and three ink pixels.
+
+    Parameters
+    ----------
+    grey : (H, W) uint8. A frame of paper is laid around it.
+
+    Returns
+    -------
+    four arrays (256,)
+
+    References
+    ----------
+    Gray 1971, "Local properties of binary images in two dimensions".
+    """
+    totals = np.zeros((6, 257))
+    height = grey.shape[0]
+    for top in range(-1, height, _ROWS):
+        totals[:, :256] += _of_rows(_framed(grey, top, min(top + _ROWS, height)))
+    low, second, third, high, diagonal_from, diagonal_to = np.cumsum(totals[:, :256], axis=1)
+    one, two, three = low - second, second - third, third - high
+    diagonal = diagonal_from - diagonal_to
+    return one, two - diagonal, diagonal, three
+
+
+def _framed(grey, top, bottom):
+    """Rows ``top`` to ``bottom`` (both counted) as 16 bit, paper beyond the picture: never ink."""
+    height, width = grey.shape
+    part = np.full((bottom - top + 1, width + 2), 256, np.uint16)
+    a, b = max(top, 0), min(bottom + 1, height)
+    part[a - top:b - top, 1:-1] = grey[a:b]
+    return part
+
+
+def _of_rows(rows):
+    """Histograms (6, 256) of the sorted tones of all quads of some rows, the last two of diagonal quads only."""
+    a, b, c, d = rows[:-1, :-1], rows[:-1, 1:], rows[1:, :-1], rows[1:, 1:]
+    low1, high1, low2, high2 = cv2.min(a, b), cv2.max(a, b), cv2.min(c, d), cv2.max(c, d)
+    low, high = cv2.min(low1, low2), cv2.max(high1, high2)
+    between, also = cv2.max(low1, low2), cv2.min(high1, high2)
+    second, third = cv2.min(between, also), cv2.max(between, also)
+    # the two darkest lie on a diagonal when all of one diagonal is darker than all of the other
+    falling, rising = cv2.max(a, d), cv2.max(b, c)
+    crossed = cv2.bitwise_or(cv2.compare(falling, cv2.min(b, c), cv2.CMP_LT), cv2.compare(rising, cv2.min(a, d), cv2.CMP_LT))
+    return np.stack([_histogram(v) for v in (low, second, third, high)]
+                    + [_histogram(v, crossed) for v in (second, third)])
+
+
+def _histogram(values, mask=None):
+    return cv2.calcHist([values], [0], mask, [256], [0, 256]).ravel()
+
+
+def count_cut_offs(grey) -> CutOffs:
+    """Count what all cut-offs give and find the stable stretches.
+
+    A picture's own cut-offs are where nothing comes or goes: between the tones of ink and those
+    of paper the number of pieces and holes stands still, and the boundary is shortest there as
+    grain does not reach so far. The stretch is judged by its length and its quiet.
+    """
+    one, beside, diagonal, three = quad_counts(grey)
+    euler = np.rint((one - three - 2 * diagonal) / 4).astype(np.intp)
+    edge = (one + three + 2 * diagonal + beside).astype(float)
+    ink = np.cumsum(np.bincount(np.ascontiguousarray(grey).ravel(), minlength=256)) / grey.size
+    return CutOffs(euler, edge, ink, _stretches(euler, edge, ink, otsu_threshold(grey)))
+
+
+def _change(euler, edge):
+    """(256,) how far pieces, holes and boundary differ between the cut-offs on either side, as a share."""
+    def slope(values):
+        padded = np.pad(values.astype(float), 1, mode="edge")
+        return np.abs(padded[2:] - padded[:-2])
+    scale = np.maximum(np.abs(euler), 4.0)
+    return slope(euler) / scale + 0.5 * slope(edge) / np.maximum(edge, 16.0)
+
+
+def _stretches(euler, edge, ink, fallback):
+    usable = (ink > _TRIVIAL) & (ink < 1 - _TRIVIAL) & (edge > 0)
+    change = _change(euler, edge)
+    if not usable.any():
+        return (Stretch(fallback, fallback, fallback),)
+    least = float(np.min(change[usable]))
+    quiet = usable & (change <= max(2.5 * least, least + _SLACK))
+    # one restless level in between does not end a stretch
+    quiet[1:-1] |= quiet[:-2] & quiet[2:] & usable[1:-1]
+    step = np.diff(np.concatenate([[0], quiet.view(np.int8), [0]]))
+    begins, ends = np.flatnonzero(step == 1), np.flatnonzero(step == -1) - 1
+    found = []
+    for first, last in zip(begins.tolist(), ends.tolist()):
+        inside = slice(first, last + 1)
+        worth = (last - first + 1) / (0.02 + float(change[inside].mean()))
+        found.append((worth, Stretch(first, last, (first + last) // 2)))
+    found.sort(key=lambda pair: -pair[0])
+    return tuple(stretch for _, stretch in found[:6])
