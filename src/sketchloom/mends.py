@@ -3,12 +3,14 @@
 from dataclasses import replace
 
 from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.picture.preparing.preparation import MAX_STEP
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM
 from sketchloom.pipeline import Work
 from sketchloom.recipe import MIN_SIZE_MM, Recipe
 
-MENDABLE = ("source.small", "source.shaded", "trace.colour_unused", "layer.empty", "size.over_carrier")
+MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
+            "source.noise", "source.pale", "source.frame", "source.texture", "trace.colour_unused", "layer.empty", "size.over_carrier")
 _FEWER_COLOURS = 6
 
 
@@ -21,6 +23,8 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
         case "source.shaded":
             count = min(_FEWER_COLOURS, max(2, len(work.segmentation.entries) - 1))
             changed = replace(recipe, reading="colour", colours=count, palette=None)
+        case code if code in _STEPS:
+            changed = replace(recipe, preparation=_STEPS[code](recipe.preparation, work))
         case "trace.colour_unused":
             used = {int(label) for label in work.traced.planar.face_label}
             kept = tuple(e for i, e in enumerate(work.segmentation.entries) if i in used)
@@ -32,6 +36,34 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
         case _:
             changed = recipe
     return None if changed == recipe else changed
+
+
+def _straightened(steps, work):
+    return replace(steps, turn_deg=round(_within_half_turn(steps.turn_deg - work.faults.skew_deg), 2))
+
+
+def _within_half_turn(degrees):
+    return (degrees + 180.0) % 360.0 - 180.0
+
+
+def _cropped(steps, work):
+    """The inner part of what is shown, in shares of what the present crop was taken from."""
+    x0, y0, x1, y1 = steps.crop or (0.0, 0.0, 1.0, 1.0)
+    a, b, c, d = work.faults.frame
+    return replace(steps, crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0)))
+
+
+_STEPS = {
+    "source.page": lambda steps, work: replace(steps, page=work.faults.page),
+    "source.skew": _straightened,
+    "source.light": lambda steps, work: replace(steps, level_light=True),
+    "source.screen": lambda steps, work: replace(steps, descreen=True),
+    "source.blocks": lambda steps, work: replace(steps, denoise=min(steps.denoise + 1, MAX_STEP)),
+    "source.noise": lambda steps, work: replace(steps, denoise=min(steps.denoise + 1, MAX_STEP)),
+    "source.pale": lambda steps, work: replace(steps, lift_pencil=min(steps.lift_pencil + 1, MAX_STEP)),
+    "source.frame": _cropped,
+    "source.texture": lambda steps, work: replace(steps, level_light=True, denoise=min(steps.denoise + 1, MAX_STEP)),
+}
 
 
 def _with_width(work, width_mm):

@@ -15,7 +15,9 @@ from sketchloom.core.curves.curveset import CurveSet, arc_lengths
 from sketchloom.core.errors import PictureError
 from sketchloom.core.layers import layering, order
 from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.picture import faults as fault_finding
 from sketchloom.core.picture import fitness
+from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
@@ -90,6 +92,7 @@ class Work:
     order_length_mm: float
     mm_per_px: float
     findings: tuple[Finding, ...]
+    faults: Faults
     rough: bool = False
     timings_s: dict = field(default_factory=dict)
 
@@ -192,9 +195,11 @@ class _Run:
         recipe, picture = self.recipe, self.picture
         with self._stage("prepare", "Judging the picture"):
             picture.local_range  # both need it
-            fit, tree = parallel.in_threads(lambda work: work(), (
+            fit, tree, faults = parallel.in_threads(lambda work: work(), (
                 lambda: self.keep(("fitness", self.source), lambda: fitness.measure(picture)),
-                lambda: self.keep(("tree", self.source), lambda: palettes.find_colours(picture))))
+                lambda: self.keep(("tree", self.source), lambda: palettes.find_colours(picture)),
+                lambda: fault_finding.NONE if self.rough else self.keep(
+                    ("faults", self.source), lambda: fault_finding.find_faults(picture))))
         reading = fitness.proposed_reading(fit, tree) if recipe.reading == "auto" else recipe.reading
         with self._stage("segment", "Finding regions"):
             segmentation, key = self._segment(reading, tree)
@@ -202,12 +207,12 @@ class _Run:
         with self._stage("layers", "Cutting layers"):
             result = self._layers(segmentation, traced, key)
         ground, depth, plans, layers, proposed, length = result
-        found = fitness.judge(fit, picture, self.mm_per_px) + rules.check_layers(
+        found = fitness.judge(fit, faults, picture, self.mm_per_px) + rules.check_layers(
             layers, segmentation.dropped, segmentation.entries, np.bincount(
                 traced.planar.face_label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, proposed.exact)
         return Work(picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
-                    proposed, length, self.mm_per_px, found, self.rough, self.timings)
+                    proposed, length, self.mm_per_px, found, faults, self.rough, self.timings)
 
     # -- segment ---------------------------------------------------------------------
 

@@ -5,6 +5,7 @@ import numpy as np
 import pytest
 
 import shapes
+from sketchloom.core.picture.faults import NONE
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.segment.palette import find_colours
@@ -20,7 +21,7 @@ def badge(size=300):
 
 def codes(pixels, mm_per_px=0.1):
     picture = shapes.picture(pixels)
-    return {f.code for f in fitness.judge(fitness.measure(picture), picture, mm_per_px)}
+    return {f.code for f in fitness.judge(fitness.measure(picture), NONE, picture, mm_per_px)}
 
 
 def test_a_clean_picture_has_no_findings():
@@ -65,7 +66,7 @@ def test_the_demo_pictures_are_judged_as_they_were_drawn():
     told = {}
     for one in DEMOS:
         picture = decode(one.picture_path.read_bytes(), one.file_name)
-        told[one.key] = {f.code for f in fitness.judge(fitness.measure(picture), picture, 0.12)}
+        told[one.key] = {f.code for f in fitness.judge(fitness.measure(picture), NONE, picture, 0.12)}
     assert told["lighthouse"] == told["panel"] == set()
     assert "source.noise" in told["kingfisher"] and "source.shaded" not in told["kingfisher"]
     assert "source.shaded" in told["boat"]

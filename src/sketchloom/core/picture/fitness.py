@@ -6,6 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.colour import srgb_to_lab
+from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.preflight.findings import NOTE, WARN, Finding
 from sketchloom.core.segment.palette import ColourTree, flat_limit, noise_level
@@ -38,7 +39,6 @@ class Fitness:
     is_noise: bool
     shaded_at: tuple[float, float]
     soft_at: tuple[float, float]
-
 
     @property
     def blur_px(self) -> float:
@@ -138,7 +138,7 @@ def proposed_reading(fitness: Fitness, tree: ColourTree) -> str:
     return "tone" if colourless and two_tones else "colour"
 
 
-def judge(fitness: Fitness, picture: Picture, mm_per_px: float) -> tuple[Finding, ...]:
+def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) -> tuple[Finding, ...]:
     """Findings on the picture itself, for the size wanted."""
     found = [Finding("source.decoded", NOTE, note) for note in picture.notes]
     density = 1.0 / mm_per_px
@@ -152,6 +152,7 @@ def judge(fitness: Fitness, picture: Picture, mm_per_px: float) -> tuple[Finding
         found.append(Finding("source.noise_only", WARN, "Neighbouring pixels have nothing in common; "
                              "there is no area in this picture to cut."))
         return tuple(found)
+    found += _of_faults(faults)
     if fitness.shaded_share > 0.04:
         found.append(Finding(
             "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
@@ -161,8 +162,37 @@ def judge(fitness: Fitness, picture: Picture, mm_per_px: float) -> tuple[Finding
         found.append(Finding(
             "source.soft", NOTE, f"Edges are about {fitness.edge_width_px:.0f} pixels soft: enlarged or "
             "out of focus. Details finer than that are gone.", x_px=fitness.soft_at[0], y_px=fitness.soft_at[1]))
-    if fitness.noise > 3:
+    if fitness.noise > 3 and not faults.blocks:
         found.append(Finding(
-            "source.noise", NOTE, f"Flat areas vary by {fitness.noise:.0f} of 255: compression or grain. "
-            "Specks under the smallest detail are cleaned away; an uncompressed copy is better."))
+            "source.noise", NOTE, f"Flat areas vary by {fitness.noise:.0f} of 255: grain. Specks under the smallest "
+            "detail are cleaned away; taking the grain out first gives calmer outlines."))
     return tuple(found)
+
+
+def _of_faults(faults):
+    found = []
+    if faults.page is not None:
+        found.append(Finding("source.page", WARN, "A page lies in the picture at a slant, with the table around it. "
+                             "Flatten it before anything else is judged."))
+    if faults.skew_deg is not None:
+        side = "clockwise" if faults.skew_deg > 0 else "anticlockwise"
+        found.append(Finding("source.skew", NOTE, f"Lines lean {abs(faults.skew_deg):.1f} degrees {side}."))
+    if faults.uneven_light is not None:
+        found.append(Finding("source.light", WARN, f"Paper is {faults.uneven_light:.0%} darker in places: one cut-off "
+                             "cannot suit all of it. Level the light, or let the cut-off follow it."))
+    if faults.screen_px is not None:
+        found.append(Finding("source.screen", WARN, f"A printing screen, a dot every {faults.screen_px:.1f} pixels: "
+                             "each dot would become a piece."))
+    if faults.blocks:
+        found.append(Finding("source.blocks", NOTE, "Compression has left blocks of 8 pixels and rings along edges. "
+                             "They are cleaned away as far as can be; an uncompressed copy is better."))
+    if faults.pale is not None:
+        found.append(Finding("source.pale", WARN, f"Ink is only {faults.pale:.0f} of 255 darker than paper; thin lines "
+                             "will break. Lift the pencil."))
+    if faults.frame is not None:
+        found.append(Finding("source.frame", NOTE, "A frame or page border runs around the picture and would be cut. "
+                             "Crop to what is inside it, unless it belongs to the design."))
+    if faults.texture is not None:
+        found.append(Finding("source.texture", NOTE, "Paper texture or a watermark under the drawing. Level the light "
+                             "and take the grain out, or move the cut-off away from it."))
+    return found

@@ -11,6 +11,7 @@ _VIEW_PX = 1400
 _PAGE_PX = 700
 _LARGEST_SKEW_DEG = 20.0
 _LEAST_PAGE = 0.15
+_LEAST_STEP = 24.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -170,8 +171,9 @@ def _fitted_sides(grey, corners):
         fine = np.where(bend < -1e-6, 0.5 * (left - right) / np.where(bend < -1e-6, bend, 1), 0.0)
         offset = away[0] + 0.25 + 0.5 * (centre + np.clip(fine, -1, 1))
         points = a + t[:, None] * (b - a) + offset[:, None] * across
-        good = middle > 0.3 * np.median(middle)
-        line = _line_through(points[good]) if good.sum() > 20 else None
+        # table on one side and paper on the other, nearly all along
+        good = (seen[:, -6:].mean(1) - seen[:, :6].mean(1) > _LEAST_STEP) & (middle > 0)
+        line = _line_through(points[good]) if good.mean() > 0.75 else None
         if line is None:
             return None
         lines.append(line)
