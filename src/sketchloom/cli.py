@@ -66,9 +66,22 @@ def _parser():
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
+    p.add_argument("--as-layers", action="store_true",
+                   help="the inputs are the layers of one work, the first lowest; they share one frame")
+    p.add_argument("--page", default="1", metavar="N", help="page of a PDF")
+    p.add_argument("--page-dpi", default="300", metavar="DPI", help="how finely a PDF page or an SVG is drawn")
+    p.add_argument("--straighten", action="store_true", help="level a scan by its own lines")
+    p.add_argument("--level-light", action="store_true", help="even out the light of a scan or photo")
+    p.add_argument("--flatten-page", action="store_true", help="find a page seen at a slant and flatten it")
+    p.add_argument("--descreen", action="store_true", help="take out the dots of a printed page")
+    p.add_argument("--denoise", default="0", metavar="0..3", help="take out grain, edges kept")
+    p.add_argument("--lift-pencil", default="0", metavar="0..3", help="pale strokes darker")
+    p.add_argument("--enlarge", default="1", metavar="1..4", help="a small picture larger, edges kept")
     p.add_argument("--mode", choices=("colour", "tone"), help="default: chosen from the picture")
     p.add_argument("--colours", default="auto", metavar="auto|N", help="1 to 24")
     p.add_argument("--threshold", default="auto", metavar="auto|0-255", help="cut-off of the tone reading")
+    p.add_argument("--local-threshold", action="store_true", help="the cut-off follows the light")
+    p.add_argument("--silhouette", action="store_true", help="all that ink encloses is ink")
     p.add_argument("--layering", choices=("stacked", "fitted"), default="stacked")
     size = p.add_mutually_exclusive_group()
     size.add_argument("--width", metavar="120mm|4.7in")
@@ -85,9 +98,17 @@ def _parser():
 
 def _recipe(options):
     """The recipe the words ask for; SettingError names the word that is off."""
-    from sketchloom.recipe import MAX_COLOURS, SMOOTHEST, TRUEST, Recipe
+    from sketchloom.core.picture.preparing.preparation import MAX_ENLARGED, MAX_STEP, Preparation
+    from sketchloom.recipe import MAX_COLOURS, MAX_PAGE_DPI, MAX_PAGES, MIN_PAGE_DPI, SMOOTHEST, TRUEST, Recipe
 
     recipe = Recipe(
+        page=_whole("--page", options.page, 1, MAX_PAGES) - 1,
+        page_dpi=_whole("--page-dpi", options.page_dpi, MIN_PAGE_DPI, MAX_PAGE_DPI),
+        preparation=Preparation(
+            descreen=options.descreen, level_light=options.level_light, denoise=_whole("--denoise", options.denoise, 0, MAX_STEP),
+            lift_pencil=_whole("--lift-pencil", options.lift_pencil, 0, MAX_STEP),
+            enlarge=_whole("--enlarge", options.enlarge, 1, MAX_ENLARGED)),
+        local_cut_off=options.local_threshold, silhouette=options.silhouette,
         reading=options.mode or "auto",
         colours=_whole("--colours", options.colours, 1, MAX_COLOURS, auto=True),
         cut_off=_whole("--threshold", options.threshold, 0, 255, auto=True),
@@ -98,7 +119,7 @@ def _recipe(options):
         smallest_mm=0.0 if options.min_feature in ("0", "0mm", "0in") else parse_length_mm(options.min_feature),
     )
     # a cut-off or a number of colours says which reading is meant
-    if options.mode is None and recipe.cut_off is not None:
+    if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
         recipe = replace(recipe, reading="tone")
     elif options.mode is None and recipe.colours is not None:
         recipe = replace(recipe, reading="colour")
@@ -124,21 +145,25 @@ def _whole(name, text, low, high, auto=False):
 
 def _trace(words) -> int:
     options = _parser().parse_args(words)
-    if options.out and (len(options.inputs) > 1 or options.per_layer):
+    alone = len(options.inputs) == 1 or options.as_layers
+    if options.as_layers and len(options.inputs) < 2:
+        return _complain("--as-layers takes two or more inputs.", WRONG_WORDS)
+    if options.out and (not alone or options.per_layer):
         return _complain("--out takes one file; with several inputs or --per-layer name a folder with --out-dir.",
                          WRONG_WORDS)
     if bool(options.out) == bool(options.out_dir):
         return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
-    if options.report and len(options.inputs) > 1:
+    if options.report and not alone:
         return _complain("--report takes one input.", WRONG_WORDS)
     try:
         recipe = _recipe(options)
     except SettingError as error:
         return _complain(str(error), WRONG_WORDS)
     code = DONE
-    for path in options.inputs:
+    for paths in ([options.inputs] if options.as_layers else [[path] for path in options.inputs]):
+        path = paths[0]
         try:
-            _trace_one(path, recipe, options)
+            _trace_one(paths, recipe, options)
         except (PictureError, ProjectError) as error:
             code = max(code, _complain(str(error), UNREADABLE))
         except ExportError as error:
@@ -150,17 +175,17 @@ def _trace(words) -> int:
     return code
 
 
-def _trace_one(path, recipe, options):
+def _trace_one(paths, recipe, options):
     # the libraries load while the picture is decoded
     loading = Thread(target=import_module, args=("sketchloom.pipeline",))
     loading.start()
-    from sketchloom.core.picture.decode import decode, read_bytes
-
+    path = paths[0]
     began = time.perf_counter()
     try:
-        picture = decode(read_bytes(path), str(path))
+        picture, recipe = _read(paths, recipe)
     finally:
         loading.join()
+    recipe = _with_found_steps(picture, recipe, options)
     from sketchloom import release, report
     from sketchloom.core.formats.atomic import write_whole
     from sketchloom.pipeline import Pipeline, require_traceable
@@ -183,6 +208,40 @@ def _trace_one(path, recipe, options):
         write_whole(options.report, report.to_bytes(report.report_of(work, str(path), timings)))
     if not options.quiet:
         _summary(work, written)
+
+
+def _read(paths, recipe):
+    """The picture, and the recipe with what several pictures say about their layers."""
+    from sketchloom.core.picture.decode import decode, read_bytes
+
+    pictures = [decode(read_bytes(path), str(path), recipe.page, recipe.page_dpi) for path in paths]
+    if len(paths) == 1:
+        return pictures[0], recipe
+    from sketchloom.composing import composed
+
+    made = composed(pictures, [Path(path).stem for path in paths])
+    return decode(made.png, str(paths[0])), replace(
+        recipe, reading="colour", palette=made.recipe.palette, order=made.recipe.order, layers=made.recipe.layers)
+
+
+def _with_found_steps(picture, recipe, options):
+    """The recipe with a page and a skew as they are found in the picture."""
+    if not (options.flatten_page or options.straighten):
+        return recipe
+    from sketchloom.core.picture.preparing import finding
+    from sketchloom.core.picture.preparing.preparation import Preparation, prepared
+
+    steps = recipe.preparation
+    if options.flatten_page:
+        page = finding.find_page(picture)
+        if page is None:
+            raise PictureError(picture.name, "no page with four corners was found in it.",
+                               "Leave out --flatten-page, or mark the corners in the window.")
+        steps = replace(steps, page=page)
+    if options.straighten:
+        skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)
+        steps = replace(steps, turn_deg=round(-skew.degrees, 2) if skew.sure > 0 else 0.0)
+    return replace(recipe, preparation=steps)
 
 
 def _summary(work, written):

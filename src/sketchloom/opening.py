@@ -1,28 +1,68 @@
-"""From a file to an open work, whatever kind of file it is."""
+"""From files to an open work, whatever kind they are."""
 
+import threading
+from collections import OrderedDict
 from dataclasses import dataclass
 from pathlib import Path
 
+from sketchloom import composing
 from sketchloom import project as projects
+from sketchloom.core.picture import documents
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
 from sketchloom.core.picture.picture import Picture
 from sketchloom.project import Project
 from sketchloom.recipe import Recipe
 
 READABLE = (projects.SUFFIX, *SUFFIXES)
+_PAGES_KEPT = 2
+
+
+class Pages:
+    """The pictures that a source gives: one, or the pages of a document as a recipe wants them.
+
+    May be asked from any thread.
+    """
+
+    def __init__(self, data: bytes, name: str, label: str | None = None):
+        self._data, self._name, self._label = data, name, label or name
+        self.is_document = documents.is_document(data)
+        self.count = documents.page_count(data, self._label) if self.is_document else 1
+        self._kept: OrderedDict = OrderedDict()
+        self._lock = threading.Lock()
+
+    def picture(self, recipe: Recipe) -> Picture:
+        """The picture a recipe is for, the same object as long as the same page is asked for.
+
+        Raises
+        ------
+        PictureError, ImageTooLargeError : with a sentence for the user.
+        """
+        key = (min(recipe.page, self.count - 1), recipe.page_dpi) if self.is_document else None
+        with self._lock:
+            if key not in self._kept:
+                self._kept[key] = decode(self._data, self._label, *(key or ()))
+                while len(self._kept) > _PAGES_KEPT:
+                    self._kept.popitem(last=False)
+            self._kept.move_to_end(key)
+            return self._kept[key]
 
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Opened:
     """A work as it was read. ``path`` is the project's file, None for a picture.
 
-    ``origin`` is the file that the user named, None when the picture came from elsewhere.
+    ``pages`` gives its picture for a recipe. ``origin`` is the file that the user named, None
+    when the picture came from elsewhere.
     """
 
     project: Project
-    picture: Picture
+    pages: Pages
     path: Path | None
     origin: Path | None
+
+    @property
+    def picture(self) -> Picture:
+        return self.pages.picture(self.project.recipe)
 
 
 def open_file(path) -> Opened:
@@ -34,17 +74,35 @@ def open_file(path) -> Opened:
     """
     path = Path(path)
     if path.suffix.lower() == projects.SUFFIX:
-        project = projects.load(path)
-        return Opened(project, decode(project.source, project.source_name), path, path)
+        return _opened(projects.load(path), path, path)
     data = read_bytes(path)
-    return Opened(Project(Recipe(), data, path.name), decode(data, str(path)), None, path)
+    return _opened(Project(Recipe(), data, path.name), None, path, str(path))
+
+
+def open_as_layers(paths) -> Opened:
+    """Several pictures of one frame as the layers of one work, the first lowest.
+
+    Raises
+    ------
+    PictureError : one cannot be read, or their frames differ.
+    """
+    paths = [Path(p) for p in paths]
+    pictures = [decode(read_bytes(path), str(path)) for path in paths]
+    made = composing.composed(pictures, [path.stem for path in paths])
+    return _opened(Project(made.recipe, made.png, f"{paths[0].stem} and {len(paths) - 1} more.png"), None, None)
 
 
 def open_bytes(data: bytes, name: str) -> Opened:
     """A picture that came as bytes, such as from the clipboard."""
-    return Opened(Project(Recipe(), data, name), decode(data, name), None, None)
+    return _opened(Project(Recipe(), data, name), None, None)
 
 
 def open_project(project: Project, path) -> Opened:
     """A project that is already read, such as a recovery copy."""
-    return Opened(project, decode(project.source, project.source_name), Path(path) if path else None, None)
+    return _opened(project, Path(path) if path else None, None)
+
+
+def _opened(project, path, origin, label=None):
+    opened = Opened(project, Pages(project.source, project.source_name, label), path, origin)
+    opened.picture  # what cannot be read is told now
+    return opened

@@ -23,7 +23,7 @@ _MAX_SETTINGS_BYTES = 8 * 2**20
 _MAX_PREVIEW_BYTES = 16 * 2**20
 _MAX_MEMBERS = 64
 _SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),
-                    (b"II", ".tif"), (b"MM", ".tif"))
+                    (b"II", ".tif"), (b"MM", ".tif"), (b"GIF8", ".gif"), (b"%PDF-", ".pdf"), (b"<", ".svg"))
 
 
 @dataclass(frozen=True, eq=False)

@@ -9,6 +9,7 @@ from app.driver import pause, wait
 from sketchloom.app import theme
 from sketchloom.app.rail import ATTENTION, UNTOUCHED
 from sketchloom.app.view import View, ruler_step
+from sketchloom.app.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.demo_works import DEMOS
 
@@ -155,7 +156,7 @@ def test_layer_edits(lighthouse):
 
 
 def test_a_wrong_length_is_marked_and_nothing_changes(lighthouse):
-    field = lighthouse.window.panels[SOURCE].findChildren(QLineEdit)[0]
+    field = lighthouse.window.panels[SOURCE].findChildren(LengthEdit)[0]
     before = lighthouse.session.document.recipe
     lighthouse.type_into(field, "five")
     assert field.property("wrong") == "true" and "number above 0" in field.toolTip()
@@ -164,7 +165,7 @@ def test_a_wrong_length_is_marked_and_nothing_changes(lighthouse):
 
 
 def test_findings_lead_to_their_place_and_are_mended(lighthouse):
-    field = lighthouse.window.panels[SOURCE].findChildren(QLineEdit)[0]
+    field = lighthouse.window.panels[SOURCE].findChildren(LengthEdit)[0]
     lighthouse.type_into(field, "600 mm")
     work = lighthouse.settled()
     codes = {f.code for f in work.findings}

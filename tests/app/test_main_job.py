@@ -7,11 +7,12 @@ import pytest
 from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication, QImage
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QFileDialog, QLineEdit
+from PySide6.QtWidgets import QApplication, QFileDialog
 
 from app.driver import Driver, wait
 from sketchloom import project as projects
 from sketchloom.app import store
+from sketchloom.app.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.demo_works import demo
 from sketchloom.opening import open_file
@@ -32,7 +33,7 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     work = driver.settled()
     assert len(work.layers) == 6 and not driver.window.drop_hint.isVisible()
 
-    width = driver.window.panels[SOURCE].findChildren(QLineEdit)[0]
+    width = driver.window.panels[SOURCE].findChildren(LengthEdit)[0]
     driver.type_into(width, "7in")
     assert driver.settled().size_mm == pytest.approx((177.8, 177.8))
 

@@ -11,6 +11,7 @@ import shapes
 from app.driver import pause, wait
 from sketchloom.app import start, store
 from sketchloom.app.background import Background
+from sketchloom.app.bench_paint import SourceImage
 from sketchloom.app.document import Document
 from sketchloom.app.notice import Notices
 from sketchloom.app.worker import Evaluator
@@ -31,7 +32,7 @@ def opened():
 
 
 def document_of(opened):
-    return Document(opened.project, opened.picture)
+    return Document(opened.project, opened.pages)
 
 
 def test_recent_files_are_those_that_exist_latest_first(tmp_path):
@@ -115,7 +116,7 @@ def test_the_copy_of_a_running_program_is_not_offered(opened):
 def test_only_the_newest_request_is_answered(opened):
     evaluator, seen = Evaluator(), []
     evaluator.ready.connect(lambda shown: seen.append(shown.number))
-    numbers = [evaluator.request(opened.picture, Recipe(size_mm=50.0 + k)) for k in range(6)]
+    numbers = [evaluator.request(opened.pages, Recipe(size_mm=50.0 + k), SourceImage(opened.picture)) for k in range(6)]
     wait(lambda: numbers[-1] in seen)
     pause(50)
     assert seen == sorted(seen) and seen[-1] == numbers[-1] and len(seen) <= 3
@@ -128,11 +129,11 @@ def test_a_failure_inside_is_a_sentence_and_the_worker_goes_on(opened, monkeypat
     evaluator.ready.connect(ready.append)
     real = evaluator._exact.evaluate
     monkeypatch.setattr(evaluator._exact, "evaluate", lambda *a, **k: 1 / 0)
-    evaluator.request(opened.picture, Recipe())
+    evaluator.request(opened.pages, Recipe(), SourceImage(opened.picture))
     wait(lambda: failed)
     assert "the work itself is safe" in failed[0] and "ZeroDivision" not in failed[0]
     monkeypatch.setattr(evaluator._exact, "evaluate", real)
-    evaluator.request(opened.picture, Recipe())
+    evaluator.request(opened.pages, Recipe(), SourceImage(opened.picture))
     wait(lambda: ready)
     evaluator.close()
 

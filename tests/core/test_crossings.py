@@ -6,7 +6,7 @@ import shapely
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.numpy import arrays
-from test_planar import traced
+from core.test_planar import traced
 
 from sketchloom.core import parallel
 from sketchloom.core.curves import curveset, mending

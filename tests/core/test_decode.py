@@ -105,7 +105,7 @@ def test_a_header_that_lies_is_refused():
 
 @pytest.mark.parametrize("data, why", [
     (b"hello, I am text", "not a picture"), (b"\x89PNG\r\n\x1a\n", "not a picture|damaged"),
-    (b"GIF89a" + b"\0" * 40, "not a picture"), (b"<svg/>", "not a picture"),
+    (b"GIF89a" + b"\0" * 40, "not a picture"), (b"<svg/>", "states no size"),
 ])
 def test_what_is_no_picture(data, why):
     with pytest.raises(PictureError, match=why):

@@ -2,7 +2,7 @@
 
 import numpy as np
 from hypothesis import given, settings
-from test_planar import images, traced
+from core.test_planar import images, traced
 
 from sketchloom.core import parallel
 from sketchloom.core.curves import trace_arcs

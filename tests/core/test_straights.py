@@ -2,7 +2,7 @@
 
 import numpy as np
 import pytest
-from test_curves import even, loop_of, open_line, rounded_rectangle
+from core.test_curves import even, loop_of, open_line, rounded_rectangle
 
 from sketchloom.core.curves import straights
 from sketchloom.core.curves.breaks import CORNER, LINE, ROUND, with_breaks

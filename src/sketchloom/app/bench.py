@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QPushButton, QWidget
 from sketchloom.app import bench_paint, theme
 from sketchloom.app.bench_paint import RULER, SourceImage
 from sketchloom.app.paths import qt_path
+from sketchloom.app.tools.tool import Frame
 from sketchloom.app.view import View
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.describe import RegionIndex
@@ -22,6 +23,7 @@ class Bench(QWidget):
     picked = Signal(str)
     viewed = Signal()
     cancelled = Signal()
+    tool_changed = Signal(object)
 
     def __init__(self, parent=None):
         super().__init__(parent)
@@ -42,6 +44,8 @@ class Bench(QWidget):
         self.ground = "middle"
         self.unit = "mm"
         self.picking = False
+        self.tool = None
+        self._original: SourceImage | None = None
         self.marks: tuple = ()
         self.target = None
         self.selected_key: str | None = None
@@ -62,7 +66,8 @@ class Bench(QWidget):
 
     def set_picture(self, picture, image: SourceImage) -> None:
         """A new work begins: forget the old one."""
-        self._source = image
+        self.set_tool(None)
+        self._source = self._original = image
         self._picture = picture
         self._shown = self._index = self._cut = self._seen = self._hover_path = None
         self._hover_face, self._hover_text = -1, ""
@@ -75,6 +80,8 @@ class Bench(QWidget):
         resized = self._size_mm != shown.work.size_mm
         if resized:
             self._seen = None
+        if shown.source is not None and shown.source is not self._source:
+            self._source, self._picture, self._seen = shown.source, shown.work.picture, None
         self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
         self._index = shown.index
         self._hover_face, self._hover_path = -1, None
@@ -153,8 +160,7 @@ class Bench(QWidget):
         painter = QPainter(self)
         painter.fillRect(self.rect(), QColor(theme.GROUNDS[self.ground]))
         visible = QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER)
-        page = QRectF(self._view.x, self._view.y, self._size_mm[0] * self._view.scale,
-                      self._size_mm[1] * self._view.scale)
+        page = self._page()
         painter.save()
         painter.setClipRect(visible)
         if self._source is not None:
@@ -166,18 +172,54 @@ class Bench(QWidget):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.drawRect(page)
         self._paint_overlays(painter)
+        if self.tool is not None:
+            painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+            self.tool.paint(painter, Frame(page))
         painter.restore()
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
         self._paint_texts(painter)
 
+    def _page(self) -> QRectF:
+        """Where the picture lies; as it came, it has the prepared one's width."""
+        width, height = self._size_mm
+        if self._shows_original():
+            first = self._original.levels[0]
+            height = width * first.height() / first.width()
+        return QRectF(self._view.x, self._view.y, width * self._view.scale, height * self._view.scale)
+
+    def _shows_original(self) -> bool:
+        return self.tool is not None and self.tool.wants_original and self._original is not None
+
+    def set_tool(self, tool) -> None:
+        """Take up a tool, or none; one that was held is put down."""
+        if tool is self.tool:
+            return
+        old, self.tool = self.tool, tool
+        if old is not None:
+            old.done.disconnect(self.put_down)
+            old.repaint.disconnect(self.update)
+        if tool is not None:
+            tool.done.connect(self.put_down)
+            tool.repaint.connect(self.update)
+        self._seen = None
+        self._hover_face, self._hover_path, self._hover_text = -1, None, ""
+        self.setCursor(Qt.CursorShape.ArrowCursor if tool is None else tool.cursor)
+        self.tool_changed.emit(tool)
+        self.update()
+
+    def put_down(self) -> None:
+        """Hold no tool."""
+        self.set_tool(None)
+
     def _paint_work(self, painter, visible, page):
         split = self._curtain_x() if self.curtain_on else RULER
-        if self.source_only or self._shown is None:
+        if self.source_only or self._shown is None or (self.tool is not None and self.tool.wants_source):
             split = self.width()
         painter.save()
         painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
         if self._seen is None:
-            self._seen = bench_paint.render_source(self.size(), self.devicePixelRatioF(), self._source, page)
+            shown = self._original if self._shows_original() else self._source
+            self._seen = bench_paint.render_source(self.size(), self.devicePixelRatioF(), shown, page)
         painter.drawImage(0, 0, self._seen)
         painter.restore()
         if split < self.width():
@@ -209,7 +251,7 @@ class Bench(QWidget):
                 painter.strokePath(path, pen)
         painter.restore()
         bench_paint.paint_marks(painter, self._view, self.marks, self.target)
-        if self.curtain_on and not self.source_only and self._shown is not None:
+        if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
             bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(), self.tr("source"), self.tr("cut"))
 
     def _selected_path(self):
@@ -225,8 +267,9 @@ class Bench(QWidget):
         font.setPixelSize(13)
         painter.setFont(font)
         height = painter.fontMetrics().height() + 8
-        if self._hover_text:
-            bench_paint.chip(painter, self._hover_text, RULER + 10, self.height() - height - 10)
+        text = self.tool.hint if self.tool is not None else self._hover_text
+        if text:
+            bench_paint.chip(painter, text, RULER + 10, self.height() - height - 10)
         if self._busy_text:
             bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
         elif self._shown is not None and self._shown.coarse:
@@ -247,6 +290,8 @@ class Bench(QWidget):
     # -- pointer and keys ----------------------------------------------------------------
 
     def keyPressEvent(self, event):
+        if self.tool is not None and self.tool.key(event.key()):
+            return
         step = {Qt.Key.Key_Left: (40, 0), Qt.Key.Key_Right: (-40, 0), Qt.Key.Key_Up: (0, 40),
                 Qt.Key.Key_Down: (0, -40)}.get(event.key())
         if step is not None and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
@@ -274,7 +319,10 @@ class Bench(QWidget):
 
     def mousePressEvent(self, event):
         at = event.position()
-        if self.picking and event.button() == Qt.MouseButton.LeftButton:
+        if self.tool is not None and event.button() == Qt.MouseButton.LeftButton:
+            self._drag = "tool"
+            self.tool.press(Frame(self._page()), at)
+        elif self.picking and event.button() == Qt.MouseButton.LeftButton:
             self._pick(at)
         elif self._on_curtain(at) and event.button() == Qt.MouseButton.LeftButton:
             self._drag = "curtain"
@@ -285,7 +333,9 @@ class Bench(QWidget):
     def mouseMoveEvent(self, event):
         at = event.position()
         self._pointer = at
-        if self._drag == "curtain":
+        if self.tool is not None and self._drag in (None, "tool"):
+            self.tool.move(Frame(self._page()), at, self._drag == "tool")
+        elif self._drag == "curtain":
             self.move_curtain((at.x() - RULER) / max(self.width() - RULER, 1))
         elif self._drag is not None:
             self.pan(at.x() - self._drag.x(), at.y() - self._drag.y())
@@ -296,11 +346,16 @@ class Bench(QWidget):
         self.update()
 
     def mouseReleaseEvent(self, event):
-        self._drag = None
+        drag, self._drag = self._drag, None
+        if drag == "tool" and self.tool is not None:
+            self.tool.release(Frame(self._page()), event.position())
         self._choose_cursor(event.position())
 
-    def mouseDoubleClickEvent(self, _):
-        self.fit()
+    def mouseDoubleClickEvent(self, event):
+        if self.tool is not None:
+            self.tool.double_click(Frame(self._page()), event.position())
+        else:
+            self.fit()
 
     def leaveEvent(self, _):
         self._pointer = None
@@ -315,11 +370,13 @@ class Bench(QWidget):
         self.update()
 
     def _on_curtain(self, at):
-        return (self.curtain_on and self._shown is not None and not self.source_only
+        return (self.curtain_on and self._shown is not None and not self.source_only and self.tool is None
                 and abs(at.x() - self._curtain_x()) <= _GRAB and at.y() > RULER)
 
     def _choose_cursor(self, at):
-        if self.picking:
+        if self.tool is not None:
+            shape = self.tool.cursor
+        elif self.picking:
             shape = Qt.CursorShape.CrossCursor
         else:
             shape = Qt.CursorShape.SplitHCursor if self._on_curtain(at) else Qt.CursorShape.ArrowCursor

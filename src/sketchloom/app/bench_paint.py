@@ -14,6 +14,7 @@ class SourceImage:
     """The picture at several sizes, so that a distant view costs little."""
 
     def __init__(self, picture):
+        self.picture = picture
         if picture.alpha is None:
             image = QImage(picture.rgb.data, picture.width, picture.height, 3 * picture.width,
                            QImage.Format.Format_RGB888).copy()

@@ -9,7 +9,7 @@ from sketchloom.app.store import RecoveryCopy, Recovered
 from sketchloom.core.errors import AppError
 from sketchloom import project as projects
 from sketchloom.project import Project
-from sketchloom.core.picture.picture import Picture
+from sketchloom.opening import Pages
 from sketchloom.recipe import Recipe
 
 AUTOSAVE_MS = 1000
@@ -22,9 +22,10 @@ class Document(QObject):
     changed = Signal()
     trouble = Signal(str)
 
-    def __init__(self, project: Project, picture: Picture, path=None, saved: bool = False, parent=None):
+    def __init__(self, project: Project, pages: Pages, path=None, saved: bool = False, parent=None):
         super().__init__(parent)
-        self.picture, self.path = picture, Path(path) if path else None
+        self.pages, self.path = pages, Path(path) if path else None
+        self.picture = pages.picture(project.recipe)
         self._source, self._source_name, self._unknown = project.source, project.source_name, project.unknown
         self._history: list[tuple[str, Recipe]] = [("", project.recipe)]
         self._at = 0

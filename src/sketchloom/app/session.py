@@ -43,6 +43,7 @@ class Session(QObject):
         super().__init__(parent)
         self.document: Document | None = None
         self.latest: Shown | None = None
+        self.image: SourceImage | None = None
         self.background = Background(self)
         self.evaluator = Evaluator(self)
         self.evaluator.ready.connect(self._take)
@@ -64,6 +65,15 @@ class Session(QObject):
 
     def open_bytes(self, data: bytes, name: str) -> None:
         self._open(self.tr("Opening {0}").format(name), lambda: opening.open_bytes(data, name))
+
+    def open_as_layers(self, paths) -> None:
+        """Open several pictures of one frame as the layers of one work."""
+        paths = [Path(p) for p in paths]
+        self._open(self.tr("Opening {0} pictures").format(len(paths)), lambda: opening.open_as_layers(paths))
+
+    def open_made(self, text: str, make) -> None:
+        """Open what ``make()``, called elsewhere, gives: the bytes of a picture and its name."""
+        self._open(text, lambda: opening.open_bytes(*make()))
 
     def open_recovered(self, recovered: store.Recovered) -> None:
         """Go on with a work that was left unsaved."""
@@ -87,7 +97,7 @@ class Session(QObject):
         one = ready.opened
         # a project as it lies on disk is saved; a recovered one and a new picture are not
         on_disk = one.path is not None and ready.recovered is None
-        self.document = Document(one.project, one.picture, one.path, saved=on_disk, parent=self)
+        self.document = Document(one.project, one.pages, one.path, saved=on_disk, parent=self)
         if ready.recovered is not None:
             self.document.adopt(ready.recovered)
         elif one.origin is None:
@@ -96,7 +106,7 @@ class Session(QObject):
             store.remember(one.origin)
         self.document.changed.connect(self._document_changed)
         self.document.trouble.connect(lambda why: self.trouble.emit("recovery", why))
-        self.latest = None
+        self.latest, self.image = None, ready.image
         if old is not None:
             old.deleteLater()
         self.opened.emit(self.document, ready.image)
@@ -111,7 +121,7 @@ class Session(QObject):
     def evaluate(self) -> None:
         """Ask for the current recipe's result."""
         if self.document is not None:
-            self.evaluator.request(self.document.picture, self.document.recipe)
+            self.evaluator.request(self.document.pages, self.document.recipe, self.image)
             self._begin_busy(self.tr("Tracing"))
 
     def cancel(self) -> None:

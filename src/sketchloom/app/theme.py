@@ -24,6 +24,7 @@ QLabel#section {{ font-weight: bold; color: {INK}; padding-top: 6px; qproperty-i
 QLabel#heading, QLabel#quiet {{ qproperty-indent: 0; }}
 QLabel#quiet {{ color: {INK_SOFT}; }}
 QLabel#caution {{ background: {LINEN_LIGHT}; border-left: 4px solid {WELD}; padding: 7px 8px; }}
+QLabel#point {{ background: {LINEN_LIGHT}; border-left: 4px solid {LINE}; padding: 7px 8px; }}
 QLabel#trouble {{ background: #f3ddd6; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
 QLabel#done {{ background: #e3ead6; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
 QToolTip {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; padding: 4px; }}

@@ -16,11 +16,13 @@ from sketchloom.app.findings_line import FindingsLine
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.notice import Notices
 from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
+from sketchloom.app.scanner import ScannerDialog, scan_bytes
 from sketchloom.app.session import Session, png_bytes
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
+from sketchloom.app.tools.shaping import CropTool, LevelTool, PageTool
 from sketchloom.app.welcome import DropHint, Welcome
 from sketchloom.core.preflight.findings import STOP, WARN
 from sketchloom.demo_works import DEMOS, demo, put_demo_projects
@@ -31,6 +33,7 @@ SOURCE, TRACE, LAYERS, RELEASE = range(4)
 _PREFIXES = (("source.",), ("trace.",), ("layer.",), ("size.",))
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
+_others: set = set()  # windows opened from another one live as long as they are shown
 
 
 class Window(QMainWindow):
@@ -47,6 +50,11 @@ class Window(QMainWindow):
         self._shown_in: set[int] = set()
         self._mend_words = {
             "source.small": self.tr("Use that width"), "source.shaded": self.tr("Use fewer colours"),
+            "source.page": self.tr("Flatten the page"), "source.skew": self.tr("Straighten"),
+            "source.light": self.tr("Level the light"), "source.screen": self.tr("Take the screen out"),
+            "source.blocks": self.tr("Calm it"), "source.noise": self.tr("Take out grain"),
+            "source.pale": self.tr("Lift the pencil"), "source.frame": self.tr("Crop inside it"),
+            "source.texture": self.tr("Clean the paper"),
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
             "size.over_carrier": self.tr("Make it fit"),
         }
@@ -75,7 +83,7 @@ class Window(QMainWindow):
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.bench)
         self.findings = FindingsLine()
-        self.panels = (SourcePanel(), TracePanel(), LayersPanel(), ReleasePanel())
+        self.panels = (SourcePanel(self._mend_words), TracePanel(), LayersPanel(), ReleasePanel())
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
         self.settings.setFixedWidth(PANEL_WIDTH)
@@ -135,6 +143,11 @@ class Window(QMainWindow):
             panel.change.connect(session.change)
         source.open_wanted.connect(self.ask_open)
         source.paste_wanted.connect(self.paste)
+        source.scan_wanted.connect(self.show_scanner)
+        source.mend_wanted.connect(session.mend)
+        source.preparing.crop_wanted.connect(self._take_crop_tool)
+        source.preparing.level_wanted.connect(self._take_level_tool)
+        source.preparing.page_wanted.connect(self._take_page_tool)
         trace.pick_wanted.connect(bench.set_picking)
         trace.show_small.connect(self._show_small)
         layers.selected.connect(self._select_layer)
@@ -155,10 +168,39 @@ class Window(QMainWindow):
 
     def ask_open(self) -> None:
         names = " ".join(f"*{s}" for s in READABLE)
-        path, _ = QFileDialog.getOpenFileName(self, self.tr("Open a picture or project"), self._last_folder(),
-                                              self.tr("Pictures and projects ({0})").format(names))
-        if path:
-            self.session.open_path(path)
+        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Open pictures or a project"), self._last_folder(),
+                                                self.tr("Pictures and projects ({0})").format(names))
+        self.open_paths(paths)
+
+    def open_paths(self, paths) -> None:
+        """Open files: one at once; of several pictures ask what they are to each other."""
+        paths = [str(p) for p in paths]
+        if len(paths) == 1:
+            self.session.open_path(paths[0])
+        elif paths:
+            self._say("several", "ask", self.tr("{0} files. What are they to each other?").format(len(paths)), (
+                (self.tr("Layers of one work"), lambda: self.session.open_as_layers(sorted(paths))),
+                (self.tr("Works of their own"), lambda: self._open_apart(paths))))
+
+    def _open_apart(self, paths):
+        """The first here, each other in a window of its own."""
+        self.session.open_path(paths[0])
+        for path in paths[1:]:
+            window = Window()
+            window.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+            _others.add(window)
+            window.destroyed.connect(lambda _=None, w=window: _others.discard(w))
+            window.show()
+            window.session.open_path(path)
+
+    def show_scanner(self) -> None:
+        """Scan the open picture with the scanner that is not there."""
+        document = self.session.document
+        dialog = ScannerDialog(self, document.picture.name)
+        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        dialog.scan_wanted.connect(lambda scan: self.session.open_made(
+            self.tr("Scanning"), lambda: scan_bytes(document.picture, scan)))
+        dialog.show()
 
     def open_demo(self, key: str) -> None:
         """Open the user's own copy of a demo project."""
@@ -172,7 +214,7 @@ class Window(QMainWindow):
         held = QGuiApplication.clipboard().mimeData()
         files = [u.toLocalFile() for u in held.urls() if u.isLocalFile()] if held else []
         if files:
-            self.session.open_path(files[0])
+            self.open_paths(files)
         elif held and held.hasImage():
             self.session.open_bytes(png_bytes(QGuiApplication.clipboard().image()), self.tr("pasted picture.png"))
         else:
@@ -209,7 +251,7 @@ class Window(QMainWindow):
         self.drop_hint.hide()
         files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
         if files:
-            self.session.open_path(files[0])
+            self.open_paths(files)
             event.acceptProposedAction()
         elif event.mimeData().hasImage():
             self.session.open_bytes(png_bytes(event.mimeData().imageData()), self.tr("dropped picture.png"))
@@ -273,6 +315,8 @@ class Window(QMainWindow):
 
     def show_stage(self, number: int) -> None:
         """Turn to a stage; any order will do."""
+        if number != self.stage:
+            self.bench.put_down()
         self.stage = number
         self._visited.add(number)
         self.rail.choose(number)
@@ -392,6 +436,29 @@ class Window(QMainWindow):
         if work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
 
+    # -- tools on the bench ----------------------------------------------------------------
+
+    def _take_up(self, tool, taken) -> None:
+        """Hold a tool on the bench; taken up again, the same kind is put down."""
+        if type(self.bench.tool) is type(tool):
+            self.bench.put_down()
+            return
+        tool.taken.connect(taken)
+        self._tool = tool  # the bench borrows it
+        self.bench.set_tool(tool)
+        self.bench.setFocus()
+
+    def _take_crop_tool(self):
+        self._take_up(CropTool(), self.panels[SOURCE].preparing.take_crop)
+
+    def _take_level_tool(self):
+        self._take_up(LevelTool(), self.panels[SOURCE].preparing.take_lean)
+
+    def _take_page_tool(self):
+        work, recipe = self.session.work, self.session.document.recipe
+        found = recipe.preparation.page or (work.faults.page if work is not None else None)
+        self._take_up(PageTool(found), self.panels[SOURCE].preparing.take_page)
+
     def _select_layer(self, key):
         self.bench.selected_key = key if self.stage == LAYERS else None
         self.bench.update()
@@ -456,7 +523,9 @@ class Window(QMainWindow):
 
     def keyPressEvent(self, event):
         if event.key() == Qt.Key.Key_Escape:
-            if self.bench.picking:
+            if self.bench.tool is not None:
+                self.bench.put_down()
+            elif self.bench.picking:
                 self.panels[TRACE].stop_picking()
             elif self.session.background.busy or self.bench.is_busy:
                 self.session.cancel()

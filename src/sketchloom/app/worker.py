@@ -7,10 +7,11 @@ from dataclasses import dataclass
 from PySide6.QtCore import QObject, Signal
 from PySide6.QtGui import QPainterPath
 
+from sketchloom.app.bench_paint import SourceImage
 from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
-from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.opening import Pages
 from sketchloom.pipeline import Pipeline, Work, segmentation_settings
 from sketchloom.recipe import Recipe
 
@@ -20,18 +21,20 @@ _log = logging.getLogger(__name__)
 
 @dataclass(frozen=True, slots=True)
 class Request:
-    """One evaluation wanted."""
+    """One evaluation wanted; ``image`` shows the picture the work was opened with."""
 
     number: int
-    picture: Picture
+    pages: Pages
     recipe: Recipe
+    image: SourceImage
 
 
 @dataclass(frozen=True, eq=False)
 class Shown:
     """A finished work with its paths in mm, layer by layer.
 
-    ``coarse``: from a reduced picture, without ``index``, which tells what lies where.
+    ``coarse``: from a reduced picture, without ``index``, which tells what lies where. ``source``:
+    the prepared picture to show; None for the one shown when the work was opened.
     """
 
     number: int
@@ -39,6 +42,7 @@ class Shown:
     paths: tuple[QPainterPath, ...]
     coarse: bool
     index: RegionIndex | None
+    source: SourceImage | None = None
 
 
 class Evaluator(QObject):
@@ -57,15 +61,15 @@ class Evaluator(QObject):
         self._stopped_at = 0
         self._ending = False
         self._exact, self._coarse = Pipeline(), Pipeline()
-        self._last_settings = None
+        self._last_settings = self._last_steps = None
         self._thread = threading.Thread(target=self._run, name="evaluator", daemon=True)
         self._thread.start()
 
-    def request(self, picture: Picture, recipe: Recipe) -> int:
+    def request(self, pages: Pages, recipe: Recipe, image: SourceImage) -> int:
         """Ask for an evaluation; whatever runs for an older request is stopped."""
         with self._condition:
             self._number += 1
-            self._waiting = Request(self._number, picture, recipe)
+            self._waiting = Request(self._number, pages, recipe, image)
             self._condition.notify()
             return self._number
 
@@ -113,26 +117,37 @@ class Evaluator(QObject):
 
     def _evaluate(self, request):
         watch = _Watch(self, request.number)
-        settings = (id(request.picture), *segmentation_settings(request.recipe))
-        large = max(request.picture.width, request.picture.height) > COARSE_PX * 1.5
+        picture = request.pages.picture(request.recipe)
+        settings = (id(picture), *segmentation_settings(request.recipe))
+        large = max(picture.width, picture.height) > COARSE_PX * 1.5
         if large and settings != self._last_settings:
             # the key must say that the exact result is still to come, should this be overtaken
             self._last_settings = None
-            reduced = self._coarse.keep(("reduced", id(request.picture)),
-                                        lambda: (request.picture, request.picture.reduced(COARSE_PX)))[1]
-            recipe = self._exact.for_reduced(request.picture, request.recipe)
+            reduced = self._coarse.keep(("reduced", id(picture)),
+                                        lambda: (picture, picture.reduced(COARSE_PX)))[1]
+            recipe = self._exact.for_reduced(picture, request.recipe)
             work = self._coarse.evaluate(reduced, recipe, progress=watch, rough=True)
-            self._emit(request, work, coarse=True)
-        work = self._exact.evaluate(request.picture, request.recipe, progress=watch)
+            self._emit(request, picture, work, coarse=True)
+        work = self._exact.evaluate(picture, request.recipe, progress=watch)
         self._last_settings = settings
-        self._emit(request, work, coarse=False)
+        self._emit(request, picture, work, coarse=False)
 
-    def _emit(self, request, work, coarse):
+    def _emit(self, request, picture, work, coarse):
         paths = tuple(qt_path(layer.outline, work.mm_per_px) for layer in work.layers)
         index = None if coarse else self._exact.keep(
             ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
         if self.is_current(request.number):
-            self.ready.emit(Shown(request.number, work, paths, coarse, index))
+            self.ready.emit(Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse)))
+
+    def _source_of(self, request, picture, work, coarse):
+        """The picture to show; None for the one shown already, while a reduced one is all there is."""
+        steps = (id(picture), request.recipe.preparation)
+        if coarse and steps == self._last_steps:
+            return None
+        self._last_steps = None if coarse else steps
+        if request.image.picture is work.picture:
+            return request.image
+        return self._exact.keep(("image", id(work.picture)), lambda: (work.picture, SourceImage(work.picture)))[1]
 
 
 class _Watch:

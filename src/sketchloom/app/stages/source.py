@@ -3,11 +3,16 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWidget
 
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, label
+from sketchloom.app.stages.preparing import PreparingBox
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
 from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.preflight.findings import WARN
 from sketchloom.core.units import format_length
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM
+
+_DPIS = (150, 200, 300, 400, 600, 1200)
 
 
 class SourcePanel(Panel):
@@ -16,18 +21,23 @@ class SourcePanel(Panel):
     change = Signal(object, str, str)
     open_wanted = Signal()
     paste_wanted = Signal()
+    scan_wanted = Signal()
+    mend_wanted = Signal(object)
 
-    def __init__(self):
+    def __init__(self, mend_words):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Source"))
-        self._recipe = None
+        self._recipe, self._mend_words, self._listed = None, mend_words, None
         self._name = label("", "")
         self._opens = (button(self.tr("Open…"), "folder-open", self.tr("Open a picture or project (Ctrl+O)")),
                        button(self.tr("Paste"), "clipboard", self.tr("Paste a picture (Ctrl+V)")))
         self._opens[0].clicked.connect(self.open_wanted)
         self._opens[1].clicked.connect(self.paste_wanted)
         self._picture = Figures()
-        self.add(self._name, self._opens, self._picture)
+        self._scan = button(self.tr("Simulated scanner…"), "scan", self.tr("Lay a picture on a glass that is not there and scan it"))
+        self._scan.clicked.connect(self.scan_wanted)
+        self.add(self._name, self._opens, self._scan, self._picture)
+        self._build_pages()
         self.section(self.tr("Finished size"))
         self._width = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
         self._height = LengthEdit(self.tr("Height"), MIN_SIZE_MM, MAX_SIZE_MM)
@@ -43,11 +53,41 @@ class SourcePanel(Panel):
         self.add(self._size)
         self.section(self.tr("Judgement"))
         self._verdict = label("")
+        self._points = QVBoxLayout()
+        self._points.setSpacing(6)
         self._judged = Figures()
-        self.add(self._verdict, self._judged)
+        self.add(self._verdict, self._points, self._judged)
+        self.section(self.tr("Prepare"))
+        self.preparing = PreparingBox()
+        self.preparing.change.connect(
+            lambda steps, what, gesture: self.change.emit(replace(self._recipe, preparation=steps), what, gesture))
+        self.add(self.preparing)
         self.add(label(self.tr("May you use this picture? Drawings by others and customers' logos need their "
                                "consent; the program does not know."), "caution"))
         self.column.addStretch(1)
+
+    def _build_pages(self):
+        self._document = QWidget()
+        rows = QVBoxLayout(self._document)
+        rows.setContentsMargins(0, 0, 0, 0)
+        self._page, self._page_dpi = QSpinBox(), QComboBox()
+        self._page.setAccessibleName(self.tr("Page"))
+        self._page.setMinimumHeight(28)
+        self._page.valueChanged.connect(
+            lambda n: self.change.emit(replace(self._recipe, page=n - 1), self.tr("page"), "page"))
+        self._page_dpi.setAccessibleName(self.tr("Resolution it is drawn with"))
+        for dpi in _DPIS:
+            self._page_dpi.addItem(self.tr("{0} dpi").format(dpi), dpi)
+        self._page_dpi.activated.connect(
+            lambda _: self.change.emit(replace(self._recipe, page_dpi=self._page_dpi.currentData()), self.tr("resolution"), ""))
+        self._page_row = QWidget()
+        for name, part, holder in ((self.tr("Page"), self._page, self._page_row), (self.tr("Drawn at"), self._page_dpi, QWidget())):
+            row = QHBoxLayout(holder)
+            row.setContentsMargins(0, 0, 0, 0)
+            row.addWidget(self._side_name(name))
+            row.addWidget(part, 1)
+            rows.addWidget(holder)
+        self.add(self._document)
 
     @staticmethod
     def _side_name(text):
@@ -57,18 +97,27 @@ class SourcePanel(Panel):
 
     def show_document(self, document) -> None:
         self._recipe = document.recipe
-        picture = document.picture
-        self._name.setText(f"<b>{picture.name}</b>")
-        dpi = self.tr("not stated") if picture.dpi is None else self.tr("{0:.0f} dpi").format(picture.dpi)
-        ground = self.tr("transparent") if picture.alpha is not None else self.tr("opaque")
-        self._picture.show_values((
-            (self.tr("Pixels"), f"{picture.width} × {picture.height}"),
-            (self.tr("Resolution in the file"), dpi), (self.tr("Ground"), ground),
-        ))
+        self._name.setText(f"<b>{document.picture.name}</b>")
+        pages = document.pages
+        self._document.setVisible(pages.is_document)
+        self._page_row.setVisible(pages.count > 1)
+        self._page.blockSignals(True)
+        self._page.setRange(1, pages.count)
+        self._page.setSuffix(self.tr(" of {0}").format(pages.count))
+        self._page.setValue(self._recipe.page + 1)
+        self._page.blockSignals(False)
+        at = self._page_dpi.findData(self._recipe.page_dpi)
+        if at < 0:
+            self._page_dpi.addItem(self.tr("{0} dpi").format(self._recipe.page_dpi), self._recipe.page_dpi)
+            at = self._page_dpi.count() - 1
+        self._page_dpi.setCurrentIndex(at)
         self._unit.show_value(self._recipe.unit)
+        self.preparing.show_steps(self._recipe.preparation)
 
     def show_work(self, work) -> None:
         unit = work.recipe.unit
+        if not work.rough:
+            self._show_picture(work.picture)
         width, height = work.size_mm
         self._width.show_value(width, unit)
         self._height.show_value(height, unit)
@@ -79,6 +128,7 @@ class SourcePanel(Panel):
         ))
         fit = work.fitness
         self._verdict.setText(self._sentence(work))
+        self._list_points([f for f in work.findings if f.code.startswith("source.")])
         self._judged.show_values((
             (self.tr("Flat areas"), f"{fit.flat_share:.0%}"), (self.tr("Shading"), f"{fit.shaded_share:.0%}"),
             (self.tr("Colours found"), str(work.tree.proposed)),
@@ -86,17 +136,44 @@ class SourcePanel(Panel):
             (self.tr("Grain in flat areas"), self.tr("{0:.0f} of 255").format(fit.noise)),
         ))
 
+    def _show_picture(self, picture):
+        dpi = self.tr("not stated") if picture.dpi is None else self.tr("{0:.0f} dpi").format(picture.dpi)
+        ground = self.tr("transparent") if picture.alpha is not None else self.tr("opaque")
+        self._picture.show_values((
+            (self.tr("Pixels"), f"{picture.width} × {picture.height}"),
+            (self.tr("Resolution"), dpi), (self.tr("Ground"), ground),
+        ))
+
+    def _list_points(self, findings):
+        """Each point of the judgement with the button that does what it says."""
+        if findings == self._listed:
+            return
+        self._listed = findings
+        clear(self._points)
+        for finding in findings:
+            self._points.addWidget(label(finding.message, "caution" if finding.severity == WARN else "point"))
+            if finding.code in self._mend_words:
+                fix = button(self._mend_words[finding.code])
+                fix.clicked.connect(lambda _=False, f=finding: self.mend_wanted.emit(f))
+                self._points.addWidget(fix)
+
     def switch_unit(self) -> None:
         """From mm to inches or back."""
         unit = "in" if self._recipe.unit == "mm" else "mm"
         self.change.emit(replace(self._recipe, unit=unit), self.tr("unit"), "")
 
     def _sentence(self, work):
-        fit = work.fitness
+        fit, faults = work.fitness, work.faults
         if fit.is_noise:
             return self.tr("This looks like noise; there is nothing to cut.")
+        if faults.page is not None:
+            return self.tr("A page on a table: flatten it first, then judge again.")
+        if faults.screen_px is not None:
+            return self.tr("A printed page with a screen: take the screen out first.")
         if fit.shaded_share > 0.04:
             return self.tr("A shaded picture: it gives steps of tone, not clean shapes. A flat version is better.")
+        if faults.pale is not None or faults.uneven_light is not None or faults.skew_deg is not None:
+            return self.tr("Fit to trace once it is prepared; the buttons below do it.")
         if work.reading == "tone":
             return self.tr("Ink on paper: the tone reading suits it.")
         if 1 / work.mm_per_px < COMFORTABLE_PX_PER_MM:

@@ -3,20 +3,23 @@
 import io
 import stat
 import warnings
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
 from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 
 from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.picture import documents
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 MAX_PIXELS = 120_000_000
 MAX_FILE_BYTES = 512 * 1024 * 1024
 SMALLEST_SIDE_PX = 8
-FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF")
-SUFFIXES = (".png", ".jpg", ".jpeg", ".webp", ".bmp", ".tif", ".tiff")
-_WANTED = "Open a PNG, JPEG, WebP, BMP or TIFF picture."
+FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF", "GIF", "AVIF")
+SUFFIXES = (".png", ".jpg", ".jpeg", ".webp", ".bmp", ".tif", ".tiff", ".gif", ".avif", ".heic", ".heif", ".pdf", ".svg")
+_WANTED = "Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG."
+_HEIF_BRANDS = (b"heic", b"heix", b"hevc", b"heim", b"heis", b"hevm", b"mif1", b"msf1")
 _SRGB = ImageCms.createProfile("sRGB")
 
 Image.MAX_IMAGE_PIXELS = None  # this module checks the header itself, with its own limit
@@ -46,26 +49,31 @@ def read_bytes(path) -> bytes:
     return data
 
 
-def decode(data: bytes, name: str) -> Picture:
-    """Decode a picture, turn it upright and bring it to sRGB.
+def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUAL_DPI) -> Picture:
+    """Decode a picture, turn it upright and bring it to sRGB; a PDF's page or an SVG is drawn.
 
     Parameters
     ----------
-    data : the bytes of a PNG, JPEG, WebP, BMP or TIFF file, from anywhere.
+    data : the bytes of a file of one of the kinds named in SUFFIXES, from anywhere.
     name : the file as the user knows it, for messages.
+    page, page_dpi : which page of a document, from 0, and how finely it is drawn.
 
     Raises
     ------
     ImageTooLargeError : the header claims more than 120 megapixels; nothing was decoded.
     PictureError : the bytes are no such picture, are damaged, or show nothing.
     """
+    if documents.is_document(data):
+        drawn = documents.render(data, name, page, page_dpi, MAX_PIXELS)
+        return replace(drawn, name=Path(name).name)
     with warnings.catch_warnings():
         warnings.simplefilter("ignore")
         image = _open(data, name)
         try:
+            notes = ["The file has several pictures; the first is used."] if getattr(image, "is_animated", False) else []
             image.load()
             image = ImageOps.exif_transpose(image)
-            return _to_picture(image, name)
+            return _to_picture(image, name, notes)
         except PictureError:
             raise
         except MemoryError:
@@ -77,7 +85,7 @@ def decode(data: bytes, name: str) -> Picture:
 
 def _open(data, name):
     try:
-        image = Image.open(io.BytesIO(data), formats=FORMATS)
+        image = Image.open(io.BytesIO(data), formats=_formats_for(data))
         width, height = image.size
     except UnidentifiedImageError:
         raise PictureError(name, "this is not a picture the program reads.", _WANTED) from None
@@ -94,13 +102,22 @@ def _open(data, name):
     return image
 
 
+def _formats_for(data):
+    """The kinds to try; the library for HEIF is loaded only when its mark is seen."""
+    if data[4:8] == b"ftyp" and data[8:12] in _HEIF_BRANDS:
+        import pillow_heif
+
+        pillow_heif.register_heif_opener(thumbnails=False)
+        return ("HEIF", "AVIF")
+    return FORMATS
+
+
 def _short(error) -> str:
     text = str(error).splitlines()[0] if str(error) else type(error).__name__
     return text[:90].rstrip(". ")
 
 
-def _to_picture(image, name):
-    notes = []
+def _to_picture(image, name, notes):
     dpi = _dpi(image)
     image = _plain_depth(image)
     if image.mode == "P" or "transparency" in image.info:

@@ -1,0 +1,77 @@
+"""What the pointer does on the bench while a tool is taken up: one small protocol for all tools."""
+
+from PySide6.QtCore import QObject, QPointF, Qt, Signal
+from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
+
+from sketchloom.app import theme
+
+HANDLE = 7.0
+
+
+class Frame:
+    """Where the picture lies on the bench; turns pointer places into shares of it and back."""
+
+    def __init__(self, rect):
+        self.rect = rect
+
+    def share(self, at: QPointF) -> tuple[float, float]:
+        return ((at.x() - self.rect.x()) / max(self.rect.width(), 1e-9),
+                (at.y() - self.rect.y()) / max(self.rect.height(), 1e-9))
+
+    def inside(self, at: QPointF) -> tuple[float, float]:
+        """The share nearest to a place that lies within the picture."""
+        x, y = self.share(at)
+        return min(max(x, 0.0), 1.0), min(max(y, 0.0), 1.0)
+
+    def place(self, x: float, y: float) -> QPointF:
+        return QPointF(self.rect.x() + x * self.rect.width(), self.rect.y() + y * self.rect.height())
+
+
+class Tool(QObject):
+    """A tool on the bench. ``done`` says that it has put itself down.
+
+    ``wants_source``: the source is shown alone while it is held. ``wants_original``: the picture
+    as it came, unprepared. ``hint`` is shown on the bench.
+    """
+
+    done = Signal()
+    repaint = Signal()
+    wants_source = True
+    wants_original = False
+    cursor = Qt.CursorShape.CrossCursor
+
+    hint = ""
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        """The button went down."""
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        """The pointer moved."""
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        """The button came up."""
+
+    def double_click(self, frame: Frame, at: QPointF) -> None:
+        """Two clicks in one place."""
+
+    def key(self, key) -> bool:
+        """A key; True when the tool used it."""
+        return False
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        """Draw over the picture."""
+
+
+def draw_line(painter: QPainter, points, closed: bool = False) -> None:
+    """A line that shows on any ground."""
+    shape = QPolygonF(list(points))
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for colour, width in (("#ffffff", 3.5), (theme.MADDER, 1.6)):
+        painter.setPen(QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+        painter.drawPolygon(shape) if closed else painter.drawPolyline(shape)
+
+
+def draw_handle(painter: QPainter, at: QPointF, held: bool = False) -> None:
+    painter.setPen(QPen(QColor(theme.MADDER), 2))
+    painter.setBrush(QColor(theme.MADDER if held else "#ffffff"))
+    painter.drawEllipse(at, HANDLE, HANDLE)

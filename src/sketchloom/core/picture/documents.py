@@ -1,0 +1,299 @@
+"""Documents that are drawn rather than made of pixels: PDF pages and SVG. Rendered, never run.
+
+Every document is from outside and hostile: sizes are checked before anything is rendered,
+nothing outside the file is read, scripts are not run.
+"""
+
+import base64
+import binascii
+import io
+import re
+from importlib.resources import files
+from xml.etree import ElementTree
+
+import numpy as np
+from PIL import Image
+
+from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.units import MM_PER_IN
+
+USUAL_DPI = 300
+POINTS_PER_IN = 72.0
+CSS_PX_PER_IN = 96.0
+_SMALL_PX = 1200
+_MAX_SVG_BYTES = 32 * 1024 * 1024
+_MAX_DEPTH, _MAX_ELEMENTS = 200, 300_000
+_MAX_SIDE_IN = 200.0
+_UNITS_IN = {"": 1 / 96, "px": 1 / 96, "pt": 1 / 72, "pc": 1 / 6, "mm": 1 / 25.4, "cm": 1 / 2.54, "in": 1.0, "q": 1 / 101.6}
+_LENGTH = re.compile(r"^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*)\s*$", re.IGNORECASE)
+_HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
+
+
+def is_pdf(data: bytes) -> bool:
+    return b"%PDF-" in data[:1024]
+
+
+def is_svg(data: bytes) -> bool:
+    start = data[:4096].lstrip(b"\xef\xbb\xbf \t\r\n")
+    return start.startswith(b"<") and b"<svg" in data[:65536]
+
+
+def is_document(data: bytes) -> bool:
+    return is_pdf(data) or is_svg(data)
+
+
+def page_count(data: bytes, name: str) -> int:
+    """Pages of a PDF; 1 for anything else."""
+    if not is_pdf(data):
+        return 1
+    document = _open_pdf(data, name)
+    try:
+        return len(document)
+    finally:
+        document.close()
+
+
+def render(data: bytes, name: str, page: int, dpi: int, max_pixels: int) -> Picture:
+    """A page of a PDF, or an SVG, as a picture at its own size in mm.
+
+    Parameters
+    ----------
+    page : from 0. dpi : resolution; a small SVG is drawn finer, so that its longer side has 1200 px.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError : with a sentence.
+    """
+    return _render_pdf(data, name, page, dpi, max_pixels) if is_pdf(data) else _render_svg(data, name, dpi, max_pixels)
+
+
+def _check_size(name, width_px, height_px, dpi, max_pixels):
+    if width_px * height_px > max_pixels:
+        most = int(dpi * (max_pixels / (width_px * height_px)) ** 0.5)
+        raise ImageTooLargeError(name, f"is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most "
+                                 f"{max_pixels / 1e6:.0f} megapixels are drawn.", f"Choose {most} dpi or less.")
+    if min(width_px, height_px) < 8:
+        raise PictureError(name, "is too small to draw at this resolution.", "Choose a higher one.")
+
+
+# -- PDF ---------------------------------------------------------------------------------
+
+
+def _open_pdf(data, name):
+    import pypdfium2
+
+    try:
+        document = pypdfium2.PdfDocument(data)
+        if len(document) < 1:
+            raise PictureError(name, "has no page.", "Export it again.")
+        return document
+    except pypdfium2.PdfiumError as error:
+        if "assword" in str(error):
+            raise PictureError(name, "is locked with a password.", "Open it elsewhere and save it without one.") from None
+        raise PictureError(name, "this PDF is damaged or cut short.", "Copy or export it again.") from None
+
+
+def _render_pdf(data, name, page, dpi, max_pixels):
+    import pypdfium2
+
+    document = _open_pdf(data, name)
+    try:
+        count = len(document)
+        if page >= count:
+            raise PictureError(name, f"has {count} page{'s' if count > 1 else ''}; page {page + 1} is not there.",
+                               "Choose another page.")
+        sheet = document[page]
+        width_in, height_in = (float(v) / POINTS_PER_IN for v in sheet.get_size())
+        if not (0 < width_in < _MAX_SIDE_IN and 0 < height_in < _MAX_SIDE_IN):
+            raise PictureError(name, f"its page {page + 1} claims to be {width_in * MM_PER_IN:.0f} × {height_in * MM_PER_IN:.0f} mm.",
+                               "Export it at its real size.")
+        _check_size(name, width_in * dpi, height_in * dpi, dpi, max_pixels)
+        # The renderer paints every pixel a rectangle touches, half a pixel too much at each side. Drawn at
+        # twice the size and averaged, that is a quarter; where memory forbids, it stays.
+        twice = 4 * width_in * height_in * dpi**2 <= max_pixels
+        bitmap = sheet.render(scale=(2 if twice else 1) * dpi / POINTS_PER_IN, may_draw_forms=False, rev_byteorder=True)
+        pixels = bitmap.to_numpy()
+        single = pixels.ndim == 2 or pixels.shape[2] == 1
+        image = Image.fromarray(np.ascontiguousarray(pixels.reshape(pixels.shape[:2]) if single else pixels[..., :3]))
+        rgb = np.asarray((image.reduce(2) if twice else image).convert("RGB"))
+        return Picture(frozen_array(rgb.copy()), None, float(dpi), name)
+    except pypdfium2.PdfiumError:
+        raise PictureError(name, f"its page {page + 1} is damaged.", "Copy or export it again.") from None
+    finally:
+        document.close()
+
+
+# -- SVG ---------------------------------------------------------------------------------
+
+
+def _render_svg(data, name, dpi, max_pixels):
+    import resvg_py
+
+    if len(data) > _MAX_SVG_BYTES:
+        raise ImageTooLargeError(name, f"has {len(data) / 2**20:.0f} MB; at most {_MAX_SVG_BYTES // 2**20} MB of SVG are read.",
+                                 "Save a simpler copy.")
+    root = _parsed(data, name)
+    notes = _made_safe(root, name, max_pixels)
+    width_in, height_in = _size_in(root, name)
+    dpi = max(float(dpi), min(_SMALL_PX / max(width_in, height_in), 4800.0))
+    width, height = round(width_in * dpi), round(height_in * dpi)
+    _check_size(name, width, height, dpi, max_pixels)
+    root.set("width", str(width))
+    root.set("height", str(height))
+    font = str(files("sketchloom").joinpath("data", "fonts", "Lato-Regular.ttf"))
+    try:
+        png = resvg_py.svg_to_bytes(svg_string=ElementTree.tostring(root, encoding="unicode"), skip_system_fonts=True,
+                                    font_files=[font], font_family="Lato", resources_dir=None)
+        image = Image.open(io.BytesIO(bytes(png))).convert("RGBA")
+    except (ValueError, OSError):
+        raise PictureError(name, "this SVG cannot be drawn.", "Save a plain copy of it.") from None
+    rgba = np.asarray(image)
+    if rgba[..., 3].max() < 16:
+        raise PictureError(name, "this SVG shows nothing.", "Export it with its shapes.")
+    alpha = None if rgba[..., 3].min() == 255 else frozen_array(rgba[..., 3].copy())
+    return Picture(frozen_array(rgba[..., :3].copy()), alpha, dpi, name, tuple(notes))
+
+
+class _Shallow(ElementTree.TreeBuilder):
+    """Builds a tree of limited depth and size."""
+
+    def __init__(self):
+        super().__init__()
+        self.depth = self.elements = 0
+
+    def start(self, tag, attrs):
+        self.depth += 1
+        self.elements += 1
+        if self.depth > _MAX_DEPTH or self.elements > _MAX_ELEMENTS:
+            raise _TooMuch
+        return super().start(tag, attrs)
+
+    def end(self, tag):
+        self.depth -= 1
+        return super().end(tag)
+
+    def pi(self, target, text=None):
+        """Instructions (style sheets from elsewhere) are left out."""
+
+
+class _TooMuch(Exception):
+    pass
+
+
+def _parsed(data, name):
+    if re.search(rb"<!ENTITY", data, re.IGNORECASE):
+        raise PictureError(name, "this SVG defines entities, which no drawing needs; it is not opened.", "Save a plain copy of it.")
+    parser = ElementTree.XMLParser(target=_Shallow())
+    try:
+        parser.feed(data)
+        root = parser.close()
+    except _TooMuch:
+        raise PictureError(name, f"this SVG is nested more than {_MAX_DEPTH} deep or has more than {_MAX_ELEMENTS} parts.",
+                           "Save a simpler copy.") from None
+    except (ElementTree.ParseError, ValueError, LookupError):
+        raise PictureError(name, "this SVG is damaged or cut short.", "Copy or export it again.") from None
+    if root.tag.rpartition("}")[2] != "svg":
+        raise PictureError(name, "this is not an SVG drawing.", "Open another file.")
+    return root
+
+
+def _made_safe(root, name, max_pixels):
+    """Take out scripts and all that points outside the file; returns sentences on what went."""
+    notes, gone = [], set()
+    for parent in root.iter():
+        for child in list(parent):
+            if not isinstance(child.tag, str):
+                continue
+            kind = child.tag.rpartition("}")[2]
+            if kind in ("script", "foreignObject"):
+                parent.remove(child)
+                gone.add("script" if kind == "script" else "embedded page")
+            elif kind == "text":
+                gone.add("text")
+    for element in root.iter():
+        for attribute in list(element.attrib):
+            value = element.attrib[attribute].strip()
+            if attribute.lower().startswith("on"):
+                del element.attrib[attribute]
+                gone.add("script")
+            elif attribute in _HREFS and not value.startswith("#") and not _is_small_picture(value, max_pixels):
+                del element.attrib[attribute]
+                gone.add("outside")
+            elif re.search(r"url\(\s*['\"]?(?!\s*['\"]?#)", value, re.IGNORECASE):
+                del element.attrib[attribute]
+                gone.add("outside")
+        if element.tag.rpartition("}")[2] == "style" and element.text and re.search(r"@import|url\(\s*['\"]?[^#'\"\s]", element.text, re.I):
+            element.text = ""
+            gone.add("outside")
+    _refuse_explosions(root, name)
+    if "script" in gone:
+        notes.append("A script in the file was left out.")
+    if "outside" in gone:
+        notes.append("Something that the file points to outside itself was left out.")
+    if "text" in gone:
+        notes.append("Text is drawn in the program's own font; turn it into outlines to keep its look.")
+    return notes
+
+
+def _is_small_picture(value, max_pixels):
+    """An embedded picture whose header claims no more than the program opens."""
+    if not value.startswith("data:image/") or "," not in value:
+        return False
+    head, _, body = value.partition(",")
+    if head.startswith("data:image/svg"):
+        return False
+    try:
+        data = base64.b64decode(body, validate=False)
+        width, height = Image.open(io.BytesIO(data), formats=("PNG", "JPEG", "GIF", "WEBP")).size
+    except (binascii.Error, ValueError, OSError, SyntaxError):
+        return False
+    return width * height <= max_pixels
+
+
+def _refuse_explosions(root, name):
+    """Count what references multiply to: parts shown by parts shown by parts."""
+    by_id = {e.get("id"): e for e in root.iter() if e.get("id")}
+    sizes: dict = {}
+
+    def size(element, within):
+        key = id(element)
+        if key in sizes:
+            return sizes[key]
+        if key in within or len(within) > _MAX_DEPTH:
+            return 1
+        inner = within | {key}
+        total = 1 + sum(size(child, inner) for child in element)
+        for attribute in _HREFS:
+            target = by_id.get(element.get(attribute, "")[1:])
+            if target is not None:
+                total += size(target, inner)
+        sizes[key] = min(total, 10 * _MAX_ELEMENTS)
+        return sizes[key]
+
+    if size(root, frozenset()) > _MAX_ELEMENTS:
+        raise PictureError(name, "this SVG repeats parts of itself too often to be drawn.", "Save a simpler copy.")
+
+
+def _size_in(root, name):
+    """Width and height in inches: from the attributes, else from the view box."""
+    box = [float(v) for v in re.findall(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?", root.get("viewBox", ""))]
+    box = box[2:] if len(box) == 4 and box[2] > 0 and box[3] > 0 else None
+    sides = []
+    for index, side in enumerate(("width", "height")):
+        found = _LENGTH.match(root.get(side, ""))
+        unit = found.group(2).lower() if found else None
+        sides.append(float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None)
+    if box is None:
+        if None in sides:
+            raise PictureError(name, "this SVG states no size.", "Save it with a width and a height.")
+        root.set("viewBox", f"0 0 {sides[0] * CSS_PX_PER_IN:g} {sides[1] * CSS_PX_PER_IN:g}")
+    elif sides == [None, None]:
+        sides = [v / CSS_PX_PER_IN for v in box]
+    elif None in sides:
+        known = 0 if sides[1] is None else 1
+        sides[1 - known] = sides[known] * box[1 - known] / box[known]
+    if not all(0 < v < _MAX_SIDE_IN for v in sides):
+        raise PictureError(name, f"this SVG claims to be {sides[0] * MM_PER_IN:.0f} × {sides[1] * MM_PER_IN:.0f} mm.",
+                           "Save it at its real size.")
+    return sides
