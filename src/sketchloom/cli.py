@@ -77,11 +77,16 @@ def _parser():
     p.add_argument("--denoise", default="0", metavar="0..3", help="take out grain, edges kept")
     p.add_argument("--lift-pencil", default="0", metavar="0..3", help="pale strokes darker")
     p.add_argument("--enlarge", default="1", metavar="1..4", help="a small picture larger, edges kept")
-    p.add_argument("--mode", choices=("colour", "tone"), help="default: chosen from the picture")
+    p.add_argument("--mode", choices=("colour", "tone", "line", "photo"), help="default: chosen from the picture")
     p.add_argument("--colours", default="auto", metavar="auto|N", help="1 to 24")
     p.add_argument("--threshold", default="auto", metavar="auto|0-255", help="cut-off of the tone reading")
     p.add_argument("--local-threshold", action="store_true", help="the cut-off follows the light")
     p.add_argument("--silhouette", action="store_true", help="all that ink encloses is ink")
+    p.add_argument("--pen-width", metavar="0.5mm", help="strokes of the line reading as shapes this wide, not pen lines")
+    p.add_argument("--min-branch", default="2mm", metavar="2mm", help="shorter side strokes of the line reading are dropped")
+    p.add_argument("--tones", default="4", metavar="2..8", help="tones of the photo reading")
+    p.add_argument("--double", metavar="0.5mm", help="cuts nearer to each other than this along a length are made one")
+    p.add_argument("--double-to", choices=("middle", "outer", "filled"), default="middle")
     p.add_argument("--layering", choices=("stacked", "fitted"), default="stacked")
     size = p.add_mutually_exclusive_group()
     size.add_argument("--width", metavar="120mm|4.7in")
@@ -99,7 +104,9 @@ def _parser():
 def _recipe(options):
     """The recipe the words ask for; SettingError names the word that is off."""
     from sketchloom.core.picture.preparing.preparation import MAX_ENLARGED, MAX_STEP, Preparation
-    from sketchloom.recipe import MAX_COLOURS, MAX_PAGE_DPI, MAX_PAGES, MIN_PAGE_DPI, SMOOTHEST, TRUEST, Recipe
+    from sketchloom.recipe import (
+        MAX_COLOURS, MAX_PAGE_DPI, MAX_PAGES, MAX_TONES, MIN_PAGE_DPI, MIN_TONES, SMOOTHEST, TRUEST, Recipe,
+    )
 
     recipe = Recipe(
         page=_whole("--page", options.page, 1, MAX_PAGES) - 1,
@@ -108,6 +115,9 @@ def _recipe(options):
             descreen=options.descreen, level_light=options.level_light, denoise=_whole("--denoise", options.denoise, 0, MAX_STEP),
             lift_pencil=_whole("--lift-pencil", options.lift_pencil, 0, MAX_STEP),
             enlarge=_whole("--enlarge", options.enlarge, 1, MAX_ENLARGED)),
+        pen_mm=None if options.pen_width is None else parse_length_mm(options.pen_width),
+        spur_mm=_length_or_none(options.min_branch), tones=_whole("--tones", options.tones, MIN_TONES, MAX_TONES),
+        double_mm=0.0 if options.double is None else parse_length_mm(options.double), double_to=options.double_to,
         local_cut_off=options.local_threshold, silhouette=options.silhouette,
         reading=options.mode or "auto",
         colours=_whole("--colours", options.colours, 1, MAX_COLOURS, auto=True),
@@ -116,7 +126,7 @@ def _recipe(options):
         ground="keep" if options.keep_background else "auto",
         smoothness=_whole("--smoothness", options.smoothness, TRUEST, SMOOTHEST),
         exact_shapes=not options.as_drawn,
-        smallest_mm=0.0 if options.min_feature in ("0", "0mm", "0in") else parse_length_mm(options.min_feature),
+        smallest_mm=_length_or_none(options.min_feature),
     )
     # a cut-off or a number of colours says which reading is meant
     if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
@@ -128,6 +138,11 @@ def _recipe(options):
         if text is not None:
             recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
     return recipe
+
+
+def _length_or_none(text):
+    """Millimetres; nothing may be written as a plain 0."""
+    return 0.0 if text in ("0", "0mm", "0in") else parse_length_mm(text)
 
 
 def _whole(name, text, low, high, auto=False):

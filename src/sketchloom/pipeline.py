@@ -2,16 +2,18 @@
 
 import time
 from collections import OrderedDict
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field, fields, replace
 from hashlib import blake2b
 
-import cv2
 import numpy as np
 
 from sketchloom.core import parallel
-from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.background.mask import freed
+from sketchloom.core.background.steps import NOTHING
+from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab
 from sketchloom.core.curves import trace_arcs
 from sketchloom.core.curves.curveset import CurveSet, arc_lengths
+from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.errors import PictureError
 from sketchloom.core.layers import layering, order
 from sketchloom.core.layers.layering import Layer, LayerPlan
@@ -26,42 +28,18 @@ from sketchloom.core.planar.planar_map import PlanarMap, build_map
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.progress import QUIET
-from sketchloom.core.segment import labels as labelling
+from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
-from sketchloom.core.segment import local_tone, tone
-from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
-from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
+from sketchloom.core.segment import tone
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.units import MM_PER_IN
-from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, PaletteEntry, Recipe
+from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
+from sketchloom.segmenting import Segmentation, Segmenter, proposed_entries
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
 _KEPT = 48
 _SMOOTHER = 1.6
-_NO_SHIFT = 128
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Segmentation:
-    """Labels of a reading. ``regions``: the label image and its faces; ``entries`` the palette,
-    label by label; ``ground_label`` or None; ``cut_off`` in tone reading and, unless it follows
-    the light, what all others would give as ``cut_offs``."""
-
-    regions: Cleaned
-    entries: tuple[PaletteEntry, ...]
-    ground_label: int | None
-    cut_off: int | None
-    cut_offs: CutOffs | None = None
-
-    @property
-    def labels(self) -> np.ndarray:
-        return self.regions.labels
-
-    @property
-    def dropped(self) -> np.ndarray:
-        """(K, 3) regions under the smallest detail as x, y, area in px."""
-        return self.regions.dropped
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -158,7 +136,7 @@ class Pipeline:
         tree = None if whole is None else self._kept.get(("tree", _digest(whole)))
         if tree is None or recipe.palette is not None:
             return same
-        return replace(same, palette=_proposed_entries(tree, recipe))
+        return replace(same, palette=proposed_entries(tree, recipe))
 
     def keep(self, key, make):
         """The result kept under a key, made when there is none."""
@@ -182,8 +160,10 @@ class _Run:
         self.keep, self.recipe, self.progress = pipeline.keep, recipe, progress
         self.timings: dict = {}
         with self._stage("prepare", "Preparing the picture"):
-            self.picture = self.keep(("prepared", _digest(picture), recipe.preparation),
-                                     lambda: prepared(picture, recipe.preparation))
+            whole = self.keep(("prepared", _digest(picture), recipe.preparation), lambda: prepared(picture, recipe.preparation))
+            self.whole = whole
+            self.picture = whole if recipe.background == NOTHING else self.keep(
+                ("freed", _digest(whole), recipe.background), lambda: freed(whole, recipe.background))
         self.source = _digest(self.picture)
         self.mm_per_px = mm_per_pixel(recipe, self.picture)
 
@@ -199,11 +179,13 @@ class _Run:
                 lambda: self.keep(("fitness", self.source), lambda: fitness.measure(picture)),
                 lambda: self.keep(("tree", self.source), lambda: palettes.find_colours(picture)),
                 lambda: fault_finding.NONE if self.rough else self.keep(
-                    ("faults", self.source), lambda: fault_finding.find_faults(picture))))
-        reading = fitness.proposed_reading(fit, tree) if recipe.reading == "auto" else recipe.reading
+                    ("faults", _digest(self.whole)), lambda: fault_finding.find_faults(self.whole))))
+        reading = recipe.reading
+        if reading == "auto":
+            reading = self.keep(("reading", self.source), lambda: proposed_reading(picture, fit, tree))
         with self._stage("segment", "Finding regions"):
-            segmentation, key = self._segment(reading, tree)
-        traced = self._trace(reading, segmentation, key, tree.noise, fit.blur_px if reading == "tone" else 0.0)
+            segmentation, key = Segmenter(self.keep, picture, self.source, recipe, self.mm_per_px, tree).run(reading)
+        traced = self._trace(segmentation, key, fit.blur_px if segmentation.two_tones else 0.0)
         with self._stage("layers", "Cutting layers"):
             result = self._layers(segmentation, traced, key)
         ground, depth, plans, layers, proposed, length = result
@@ -214,105 +196,36 @@ class _Run:
         return Work(picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
                     proposed, length, self.mm_per_px, found, faults, self.rough, self.timings)
 
-    # -- segment ---------------------------------------------------------------------
-
-    def _segment(self, reading, tree):
-        least = np.pi / 4 * (self.recipe.smallest_mm / self.mm_per_px) ** 2
-        # a hair's difference in size must not run everything again
-        least = max(float(np.floor(least)), CRUMB_PX)
-        if reading == "tone":
-            cut_off, cut_offs = self._cut_off()
-            raw_key = ("tone", self.source, cut_off, self.recipe.dark_is_ink, self.recipe.local_cut_off, self.recipe.silhouette)
-            raw = lambda: self._tone_labels(cut_off)  # noqa: E731
-            entries = self._tone_entries(cut_off)
-        else:
-            cut_off = cut_offs = None
-            entries = self._entries(tree)
-            raw_key = ("colour", self.source, entries)
-            raw = lambda: self._colour_labels(entries, tree.noise)  # noqa: E731
-        key = ("clean", raw_key, least, self.recipe.kept)
-        regions = self.keep(key, lambda: self._clean(self.keep(raw_key, raw), entries, least, reading))
-        if reading == "tone":
-            ground = tone.PAPER
-        elif self.picture.alpha is not None:
-            ground = len(entries)
-        else:
-            ground = _ground_label(regions.labels)
-        return Segmentation(regions, entries, ground, cut_off, cut_offs), key
-
-    def _cut_off(self):
-        """The cut-off and what all give; one that follows the light has a shift instead, 128 for none."""
-        wanted = self.recipe.cut_off
-        if self.recipe.local_cut_off:
-            return (_NO_SHIFT if wanted is None else wanted), None
-        all_of_them = self.keep(("cut-offs", self.source), lambda: count_cut_offs(self.picture.grey))
-        return (all_of_them.proposed if wanted is None else wanted), all_of_them
-
-    def _tone_labels(self, cut_off):
-        make = local_tone.local_labels if self.recipe.local_cut_off else tone.ink_labels
-        labels = make(self.picture.grey, cut_off, self.recipe.dark_is_ink)
-        return local_tone.silhouette(labels) if self.recipe.silhouette else labels
-
-    def _tone_entries(self, cut_off):
-        grey = self.keep(("histogram", self.source), lambda: tone.tones(self.picture.grey))
-        level = np.arange(256)
-        ink = (level <= cut_off) == self.recipe.dark_is_ink
-        shades = []
-        for side in (ink, ~ink):
-            count = np.where(side, grey, 0)
-            half = np.searchsorted(np.cumsum(count), 0.5 * count.sum()) if count.sum() else (0 if side is ink else 255)
-            shades.append(to_hex([half] * 3))
-        if shades[0] == shades[1]:
-            shades[1] = "#ffffff" if shades[0] != "#ffffff" else "#000000"
-        return tuple(PaletteEntry((shade,)) for shade in shades)
-
-    def _entries(self, tree):
-        if self.recipe.palette is not None:
-            return self.recipe.palette
-        return _proposed_entries(tree, self.recipe)
-
-    def _colour_labels(self, entries, noise):
-        samples = [from_hex(s) for entry in entries for s in entry.samples]
-        owner = [i for i, entry in enumerate(entries) for _ in entry.samples] + [len(entries)]
-        uncertain = self.keep(("uncertain", self.source), lambda: labelling.uncertain_pixels(self.picture, noise))
-        labels = labelling.colour_labels(self.picture, np.array(samples), noise, uncertain)
-        return cv2.LUT(labels, np.pad(np.array(owner, np.uint8), (0, 256 - len(owner))))
-
-    def _clean(self, raw, entries, least, reading):
-        if reading == "tone":
-            field = self.picture.grey[..., None]
-        else:
-            field = self.picture.field
-        values = _field_values(entries, field.shape[-1])
-        size = np.array([self.picture.width, self.picture.height])
-        keep = np.floor(np.array(self.recipe.kept).reshape(-1, 2) * size).astype(int)
-        return merge_small(labelling.join_diagonals(raw, field, values), least, keep.tolist())
-
     # -- planar map and curves -------------------------------------------------------
 
-    def _trace(self, reading, segmentation, key, noise, blur):
+    def _trace(self, segmentation, key, blur):
+        recipe = self.recipe
         with self._stage("planar", "Drawing the map"):
-            planar, lines = self.keep(("planar", key), lambda: self._map(reading, segmentation))
+            planar, lines = self.keep(("planar", key), lambda: self._map(segmentation))
         with self._stage("curves", "Fitting curves"):
+            def fitted(smoothness):
+                tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
+                return trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=blur, recognise=recipe.exact_shapes,
+                                           progress=_Within(self.progress, 3, len(self.STAGES)))
+
             def make():
                 if self.rough:
                     curves = trace_arcs.chords(lines)
                 else:
-                    tolerance = trace_arcs.fitting_tolerance(lines, noise > 0) * _SMOOTHER**self.recipe.smoothness
-                    curves = trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=blur,
-                                                 recognise=self.recipe.exact_shapes,
-                                                 progress=_Within(self.progress, 3, len(self.STAGES)))
+                    curves = fitted(recipe.smoothness)
+                    size = np.array([self.picture.width, self.picture.height])
+                    for patch in smoothed:
+                        curves = with_other_fit(curves, fitted(patch.smoothness), lines, np.array(patch.points) * size)
                 return Traced(planar, curves, arc_lengths(curves))
-            return self.keep(("curves", key, self.rough, self.recipe.smoothness, self.recipe.exact_shapes), make)
+            smoothed = tuple(p for p in recipe.patches if p.smoothness not in (None, recipe.smoothness))
+            return self.keep(("curves", key, self.rough, recipe.smoothness, recipe.exact_shapes, smoothed), make)
 
-    def _map(self, reading, segmentation):
-        regions = segmentation.regions
+    def _map(self, segmentation):
+        regions, field = segmentation.regions, segmentation.field
         planar = build_map(regions.labels, regions.faces, regions.face_label, regions.face_area)
-        if reading == "tone":
-            field = self.picture.grey[..., None]
-            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(self.picture.grey, segmentation.labels), tone.LEVEL_STEP)
+        if segmentation.two_tones:
+            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], segmentation.labels), tone.LEVEL_STEP)
         else:
-            field = self.picture.field
             levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
         points = subpixel.boundary_points(planar, field, levels)
         nodes = junctions.place_nodes(planar, points)
@@ -322,6 +235,8 @@ class _Run:
 
     def _layers(self, segmentation, traced, key):
         recipe, planar = self.recipe, traced.planar
+        if segmentation.strokes is not None and recipe.pen_mm is None:
+            return self._pen_layers(segmentation, planar)
         ground_label = None if recipe.ground == "keep" and self.picture.alpha is None else segmentation.ground_label
         everywhere = self._everywhere(segmentation)
         ground = layering.ground_faces(planar, ground_label, everywhere)
@@ -338,11 +253,22 @@ class _Run:
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
-        layer_key = ("layers", key, self.recipe.smoothness, self.recipe.exact_shapes, plans, recipe.layering, ground_label, everywhere, self.mm_per_px, self.rough)
-        layers = self.keep(layer_key, lambda: layering.cut_layers(
-            planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=not self.rough))
+        layer_key = ("layers", id(traced), plans, recipe.layering, ground_label, everywhere, self.mm_per_px, self.rough)
+        layers = self.keep(layer_key, lambda: (traced, layering.cut_layers(
+            planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px, with_widths=not self.rough)))[1]
         length = order.stacked_length(boundary, chosen) * self.mm_per_px
         return ground, depth, plans, layers, proposed, length
+
+    def _pen_layers(self, segmentation, planar):
+        """One layer of open paths for a pen in place of sheets."""
+        key, strokes = segmentation.entries[tone.INK].hex, segmentation.strokes
+        edit = self.recipe.edit_of(key)
+        plan = LayerPlan(key, edit.name or "pen lines", edit.hex or key, (tone.INK,), edit.left_out)
+        ground = planar.face_label == segmentation.ground_label
+        layers = () if plan.left_out or not len(strokes.closed) else (layering.pen_layer(plan, strokes, self.mm_per_px),)
+        depth = np.where(ground, -1, 0)
+        length = layers[0].cut_length_mm if layers else 0.0
+        return ground, depth, (plan,), layers, order.DepthOrder((0,), length, True), length
 
     def _everywhere(self, segmentation):
         """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
@@ -390,11 +316,6 @@ class _Run:
         return tuple(plans)
 
 
-def _proposed_entries(tree, recipe):
-    colours = tree.palette(recipe.colours or tree.proposed)
-    return tuple(PaletteEntry((h,)) for h in dict.fromkeys(to_hex(c) for c in colours))
-
-
 def _match_keys(wanted, keys):
     """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
     left = list(keys)
@@ -415,20 +336,6 @@ def _match_keys(wanted, keys):
             near = left.pop(int(np.argmin(gap)))
             found.insert(min(place, len(found)), near)
     return found
-
-
-def _field_values(entries, channels):
-    colours = np.array([from_hex(e.hex) for e in entries])
-    if channels == 1:
-        return colours[:, :1].astype(np.float32)
-    return labelling.palette_field(colours, channels == 4)
-
-
-def _ground_label(labels):
-    """The label that most of the picture's border has, if it has at least a third of it."""
-    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
-    count = np.bincount(edge)
-    return int(count.argmax()) if count.max() >= len(edge) / 3 else None
 
 
 def _digest(picture):
@@ -474,8 +381,9 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
+_AFTER_CURVES = {"ground", "thin_mm", "smoothness", "exact_shapes", "layering", "order", "layers", "unit", "unknown"}
+
+
 def segmentation_settings(recipe: Recipe) -> tuple:
-    """The settings that regions and curves depend on; others change only what is made of them."""
-    return (recipe.page, recipe.page_dpi, recipe.preparation, recipe.local_cut_off, recipe.silhouette, recipe.kept,
-            recipe.reading, recipe.colours, recipe.palette, recipe.cut_off, recipe.dark_is_ink,
-            recipe.smallest_mm, recipe.size_mm, recipe.size_side)
+    """The settings that regions depend on; others change only what is made of them."""
+    return tuple(getattr(recipe, f.name) for f in fields(recipe) if f.name not in _AFTER_CURVES)

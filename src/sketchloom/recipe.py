@@ -3,11 +3,15 @@
 import dataclasses
 from dataclasses import dataclass, field, fields
 
+from sketchloom.core import checks
+from sketchloom.core.background.steps import NOTHING, Background, BackgroundStep
 from sketchloom.core.colour import from_hex
 from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
+from sketchloom.core.segment.parts import Grown, Patch
 
-READINGS = ("auto", "colour", "tone")
+READINGS = ("auto", "colour", "tone", "line", "photo")
+DOUBLES = ("middle", "outer", "filled")
 GROUNDS = ("auto", "touching", "everywhere", "keep")
 LAYERINGS = ("stacked", "fitted")
 UNITS = ("mm", "in")
@@ -15,6 +19,7 @@ SIDES = ("width", "height")
 MAX_COLOURS = 24
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
+MIN_TONES, MAX_TONES = 2, 8
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -52,7 +57,13 @@ class Recipe:
     ``page`` of a document, from 0, and ``page_dpi`` it is drawn with. ``local_cut_off``: the cut-off
     follows the light. ``silhouette``: whatever ink encloses is ink. ``kept``: small details to keep
     all the same, each by a place in it, as shares of the prepared picture's width and height.
-    ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
+    ``background``: what the picture is freed of. ``locked``: palette colours that stay whatever the
+    number of colours. ``tones`` of the photo reading, ``photo_outlines`` darkest lines on top of them,
+    ``features``: small but strong details (eyes, a mouth) stay. ``pen_mm`` None: the line reading gives
+    pen lines; else strokes of that width to cut. ``spur_mm``: shorter side strokes are dropped;
+    ``strokes_removed`` each by a place on it. ``double_mm``: cuts nearer than this along a length are
+    made one, ``double_to`` the way; 0 leaves them. ``grown`` regions and ``patches`` with settings of
+    their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
@@ -63,13 +74,25 @@ class Recipe:
     page: int = 0
     page_dpi: int = 300
     preparation: Preparation = PLAIN
+    background: Background = NOTHING
     reading: str = "auto"
     colours: int | None = None
     palette: tuple[PaletteEntry, ...] | None = None
+    locked: tuple[str, ...] = ()
     cut_off: int | None = None
     dark_is_ink: bool = True
     local_cut_off: bool = False
     silhouette: bool = False
+    tones: int = 4
+    photo_outlines: bool = False
+    features: bool = True
+    pen_mm: float | None = None
+    spur_mm: float = 2.0
+    strokes_removed: tuple[tuple[float, float], ...] = ()
+    double_mm: float = 0.0
+    double_to: str = "middle"
+    grown: tuple[Grown, ...] = ()
+    patches: tuple[Patch, ...] = ()
     kept: tuple[tuple[float, float], ...] = ()
     ground: str = "auto"
     size_mm: float | None = None
@@ -85,24 +108,15 @@ class Recipe:
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
     def __post_init__(self):
-        _one_of("reading", self.reading, READINGS)
-        _one_of("ground", self.ground, GROUNDS)
-        _one_of("layering", self.layering, LAYERINGS)
-        _one_of("unit", self.unit, UNITS)
-        _one_of("size_side", self.size_side, SIDES)
-        _within("colours", self.colours, 1, MAX_COLOURS, int)
-        _within("cut_off", self.cut_off, 0, 255, int)
-        _within("size_mm", self.size_mm, MIN_SIZE_MM, MAX_SIZE_MM, (int, float))
-        _within("smallest_mm", self.smallest_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
-        _within("thin_mm", self.thin_mm, MIN_DETAIL_MM, MAX_DETAIL_MM, (int, float), optional=False)
-        _within("smoothness", self.smoothness, TRUEST, SMOOTHEST, int, optional=False)
-        _within("page", self.page, 0, MAX_PAGES - 1, int, optional=False)
-        _within("page_dpi", self.page_dpi, MIN_PAGE_DPI, MAX_PAGE_DPI, int, optional=False)
-        for place in self.kept:
-            _place("kept", place)
-        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette"):
-            if type(getattr(self, name)) is not bool:
-                raise SettingError(name, "true or false", getattr(self, name))
+        for name, allowed in (("reading", READINGS), ("ground", GROUNDS), ("layering", LAYERINGS), ("unit", UNITS),
+                              ("size_side", SIDES), ("double_to", DOUBLES)):
+            checks.one_of(name, getattr(self, name), allowed)
+        for name, low, high, kind, optional in _NUMBERS:
+            checks.within(name, getattr(self, name), low, high, kind, optional)
+        for name in ("kept", "strokes_removed"):
+            checks.places(name, getattr(self, name), 0, 1000)
+        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features"):
+            checks.true_or_false(name, getattr(self, name))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
             raise SettingError("palette", f"1 to {MAX_COLOURS} colours", len(self.palette))
         for entry in self.palette or ():
@@ -110,6 +124,8 @@ class Recipe:
                 raise SettingError("palette", "entries of at least one colour", entry)
             for sample in entry.samples:
                 from_hex(sample)
+        for colour in self.locked:
+            from_hex(colour)
 
     def edit_of(self, key: str) -> LayerEdit:
         """The edit made on a layer; an empty one when there is none."""
@@ -122,21 +138,15 @@ class Recipe:
         return dataclasses.replace(self, layers=rest if edit == LayerEdit(key) else (*rest, edit))
 
 
-def _one_of(name, value, allowed):
-    if value not in allowed:
-        raise SettingError(name, "one of " + ", ".join(allowed), value)
-
-
-def _place(name, place):
-    if not (isinstance(place, tuple) and len(place) == 2 and all(type(v) in (int, float) and 0 <= v <= 1 for v in place)):
-        raise SettingError(name, "places as two shares between 0 and 1", place)
-
-
-def _within(name, value, low, high, kind, optional=True):
-    if value is None and optional:
-        return
-    if isinstance(value, bool) or not isinstance(value, kind) or not low <= value <= high:
-        raise SettingError(name, f"between {low} and {high}", value)
+_REAL = (int, float)
+_NUMBERS = (
+    ("colours", 1, MAX_COLOURS, int, True), ("cut_off", 0, 255, int, True), ("size_mm", MIN_SIZE_MM, MAX_SIZE_MM, _REAL, True),
+    ("smallest_mm", MIN_DETAIL_MM, MAX_DETAIL_MM, _REAL, False), ("thin_mm", MIN_DETAIL_MM, MAX_DETAIL_MM, _REAL, False),
+    ("smoothness", TRUEST, SMOOTHEST, int, False), ("page", 0, MAX_PAGES - 1, int, False),
+    ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
+    ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
+    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
+)
 
 
 def to_json(recipe: Recipe) -> dict:
@@ -146,8 +156,12 @@ def to_json(recipe: Recipe) -> dict:
         if f.name != "unknown":
             plain[f.name] = getattr(recipe, f.name)
     plain["palette"] = None if recipe.palette is None else [list(e.samples) for e in recipe.palette]
-    plain["preparation"] = dataclasses.asdict(recipe.preparation)
-    plain["kept"] = [list(place) for place in recipe.kept]
+    for name in ("preparation", "background"):
+        plain[name] = _plain(dataclasses.asdict(plain[name]))
+    for name in ("kept", "strokes_removed", "locked"):
+        plain[name] = _plain(plain[name])
+    for name in ("grown", "patches"):
+        plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
     return plain
@@ -165,16 +179,22 @@ def from_json(data, where: str = "$") -> Recipe:
             for i, entry in enumerate(_list(values["palette"], f"{where}.palette")))
     if "preparation" in values:
         values["preparation"] = _preparation(values["preparation"], f"{where}.preparation")
-    values["kept"] = tuple(_numbers(p, f"{where}.kept[{i}]", 2) for i, p in enumerate(_list(values.get("kept", []), f"{where}.kept")))
+    if "background" in values:
+        values["background"] = _background(values["background"], f"{where}.background")
+    for name in ("kept", "strokes_removed"):
+        values[name] = _places(values.get(name, []), f"{where}.{name}")
+    for name, kind in (("grown", Grown), ("patches", Patch)):
+        values[name] = _parts(values.get(name, []), f"{where}.{name}", kind)
+    values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")
     values["layers"] = tuple(
         _edit(e, f"{where}.layers[{i}]") for i, e in enumerate(_list(values.get("layers", []), f"{where}.layers")))
     return Recipe(**values, unknown={k: v for k, v in data.items() if k not in known})
 
 
-def _list(value, where):
-    if not isinstance(value, list) or len(value) > 1000:
-        raise SettingError(where, "a list of at most 1000", type(value).__name__)
+def _list(value, where, most=1000):
+    if not isinstance(value, list) or len(value) > most:
+        raise SettingError(where, f"a list of at most {most}", type(value).__name__)
     return value
 
 
@@ -189,6 +209,40 @@ def _numbers(value, where, count):
     if not isinstance(value, list) or len(value) != count or not all(type(v) in (int, float) for v in value):
         raise SettingError(where, f"{count} numbers", value)
     return tuple(value)
+
+
+def _places(value, where):
+    return tuple(_numbers(p, f"{where}[{i}]", 2) for i, p in enumerate(_list(value, where, 4000)))
+
+
+def _plain(value):
+    """Tuples as lists, all the way down."""
+    if isinstance(value, (tuple, list)):
+        return [_plain(v) for v in value]
+    return {k: _plain(v) for k, v in value.items()} if isinstance(value, dict) else value
+
+
+def _parts(value, where, kind):
+    """Frozen parts of a recipe, each an object of known fields."""
+    names = {f.name for f in fields(kind)}
+    needed = {f.name for f in fields(kind) if f.default is dataclasses.MISSING}
+    made = []
+    for i, part in enumerate(_list(value, where)):
+        if not isinstance(part, dict) or not needed <= set(part):
+            raise SettingError(f"{where}[{i}]", "an object with " + ", ".join(sorted(needed)), part)
+        known = {k: v for k, v in part.items() if k in names}
+        if "points" in known:
+            known["points"] = _places(known["points"], f"{where}[{i}].points")
+        made.append(kind(**known))
+    return tuple(made)
+
+
+def _background(value, where):
+    if not isinstance(value, dict):
+        raise SettingError(where, "an object", value)
+    known = {k: v for k, v in value.items() if k in {f.name for f in fields(Background)}}
+    known["steps"] = _parts(known.get("steps", []), f"{where}.steps", BackgroundStep)
+    return Background(**known)
 
 
 def _preparation(value, where):

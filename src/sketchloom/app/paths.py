@@ -19,5 +19,6 @@ def qt_path(outline: Outline, scale: float) -> QPainterPath:
                 path.lineTo(c[6], c[7])
             else:
                 path.cubicTo(c[2], c[3], c[4], c[5], c[6], c[7])
-        path.closeSubpath()
+        if outline.pen_px is None:
+            path.closeSubpath()
     return path

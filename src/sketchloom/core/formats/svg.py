@@ -32,10 +32,19 @@ def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, ti
         lines += [
             f'<g id="{layer_id(number, layer.plan.name)}">',
             f"<title>{_text(layer.plan.name)}</title>",
-            f'<path fill="{layer.plan.hex}" fill-rule="evenodd" d="{path_data(layer, mm_per_px)}"/>',
+            f'<path {_paint(layer, mm_per_px)} d="{path_data(layer, mm_per_px)}"/>',
             "</g>",
         ]
     return "\n".join([*lines, "</svg>", ""])
+
+
+def _paint(layer, mm_per_px):
+    """Areas are filled; lines for a pen are stroked."""
+    if layer.outline.pen_px is None:
+        return f'fill="{layer.plan.hex}" fill-rule="evenodd"'
+    width = _number(max(layer.outline.pen_px * mm_per_px, 0.01))
+    return (f'fill="none" stroke="{layer.plan.hex}" stroke-width="{width}" stroke-linecap="round" '
+            'stroke-linejoin="round"')
 
 
 def layer_id(number: int, name: str) -> str:
@@ -47,7 +56,8 @@ def layer_id(number: int, name: str) -> str:
 def path_data(layer: Layer, mm_per_px: float) -> str:
     """Path data of a layer: M, then L and C, then Z for every ring.
 
-    Where the last segment is a line, Z draws it.
+    Where the last segment is a line, Z draws it. Lines for a pen are closed only where they end
+    where they began.
     """
     outline = layer.outline
     um = np.rint(outline.controls * (mm_per_px * _KEEP_UM)).astype(np.int64)
@@ -57,14 +67,16 @@ def path_data(layer: Layer, mm_per_px: float) -> str:
     parts = []
     for first, last in zip(starts[:-1], starts[1:]):
         at = 8 * first
+        closed = outline.pen_px is None or texts[at:at + 2] == texts[8 * last - 2:8 * last]
         parts.append(f"M{texts[at]} {texts[at + 1]}")
         for s in range(first, last):
             at = 8 * s
             if not straight[s]:
                 parts.append("C" + " ".join(texts[at + 2:at + 8]))
-            elif s < last - 1:
+            elif s < last - 1 or not closed:
                 parts.append(f"L{texts[at + 6]} {texts[at + 7]}")
-        parts.append("Z")
+        if closed:
+            parts.append("Z")
     return "".join(parts)
 
 

@@ -17,6 +17,7 @@ class Outline:
     ``controls`` (S, 4, 2) px, ring by ring; ``straight`` (S,); ``starts`` (R + 1,) offsets
     of the rings; ``area_px`` (R,) signed, positive for outer rings, negative for holes;
     ``hole`` (R,) bool, from the pixels, right even where a ring is smaller than a pixel.
+    ``pen_px``: None for areas; else the width of a pen that draws the rings, open ones among them.
     """
 
     controls: np.ndarray
@@ -24,6 +25,7 @@ class Outline:
     starts: np.ndarray
     area_px: np.ndarray
     hole: np.ndarray
+    pen_px: float | None = None
 
     @property
     def pieces(self) -> int:

@@ -9,7 +9,7 @@ from sketchloom.core.colour import srgb_to_lab
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.preflight.findings import NOTE, WARN, Finding
-from sketchloom.core.segment.palette import ColourTree, flat_limit, noise_level
+from sketchloom.core.segment.palette import flat_limit, noise_level
 
 COMFORTABLE_PX_PER_MM = 3.0
 """About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
@@ -17,7 +17,6 @@ _JUDGED_PX = 1200
 _STRONG_EDGE = 48
 _LEAST_CONTRAST_NOISE = 0.62
 _DRIFT = 4
-_THIRD_TONE = 8.2
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,20 +121,6 @@ def _densest(mask, x0, y0) -> tuple[float, float]:
     density = cv2.boxFilter(mask.astype(np.float32), cv2.CV_32F, (31, 31), normalize=False)
     y, x = np.unravel_index(int(density.argmax()), density.shape)
     return float(x + x0) + 0.5, float(y + y0) + 0.5
-
-
-def proposed_reading(fitness: Fitness, tree: ColourTree) -> str:
-    """``tone`` for ink on paper, ``colour`` for the rest.
-
-    Ink on paper has hardly any colour and two tones: merging a third into them loses little
-    (uneven paper, 7.4 at most on scans tried), where a drawn grey would be lost dearly (9 and more).
-    """
-    if tree.transparent:
-        return "colour"
-    colourless = fitness.chroma < 14
-    third = float(tree.cost[-2]) if len(tree.cost) > 1 else 0.0
-    two_tones = tree.proposed <= 2 or third < _THIRD_TONE or fitness.shaded_share > 0.2
-    return "tone" if colourless and two_tones else "colour"
 
 
 def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) -> tuple[Finding, ...]:

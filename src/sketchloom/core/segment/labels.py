@@ -34,7 +34,7 @@ def uncertain_pixels(picture: Picture, noise: float = 0.0) -> np.ndarray:
     return y[unsure] * picture.width + x[unsure]
 
 
-def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None) -> np.ndarray:
+def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None, *, strips: bool = True) -> np.ndarray:
     """Label image of a picture in given colours.
 
     Parameters
@@ -43,6 +43,7 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None)
     palette : (n, 3) sRGB colours, n >= 1.
     noise : local range within flat areas, from the colour tree.
     uncertain : what ``uncertain_pixels`` gave, when it is at hand.
+    strips : whether strips that compression bled along edges are given back, which takes most of the time.
 
     Returns
     -------
@@ -70,7 +71,7 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None)
     allowed[~allowed.any(1)] = True
     labels.ravel()[at] = np.where(allowed, distance, np.inf).argmin(1)
     labels = _dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
-    if noise > 0:
+    if noise > 0 and strips:
         # a strip beside a strip is seen for what it is once that one has gone
         for _ in range(_STRIPS_DEEP):
             before = labels

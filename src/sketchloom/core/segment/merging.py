@@ -11,6 +11,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core.planar.cracks import face_runs
+from sketchloom.core.segment.patching import faces_within
 
 CRUMB_PX = 4
 """Fewer pixels than this are no detail of any picture, only crumbs of its pixel grid."""
@@ -33,7 +34,7 @@ class Cleaned:
     dropped_label: np.ndarray
 
 
-def merge_small(labels, least_area_px: float, keep=()) -> Cleaned:
+def merge_small(labels, least_area_px: float, keep=(), parts=()) -> Cleaned:
     """Give every region under an area to the neighbour with the longest shared boundary.
 
     Parameters
@@ -41,6 +42,8 @@ def merge_small(labels, least_area_px: float, keep=()) -> Cleaned:
     labels : (H, W) integer label image.
     least_area_px : regions of fewer pixels are given away (one region always stays).
     keep : (N, 2) pixels, x and y; the regions they lie in stay whatever their size.
+    parts : pairs of a polygon, in shares of the sides, and the least area that holds for the
+        regions that lie mostly in it.
 
     Notes
     -----
@@ -52,11 +55,13 @@ def merge_small(labels, least_area_px: float, keep=()) -> Cleaned:
     runs = face_runs(labels)
     face_label, area = runs.face_label, runs.areas()
     faces = runs.paint(np.arange(len(area), dtype=np.int32))
-    stays = np.zeros(len(area), bool)
+    least = np.full(len(area), float(least_area_px))
+    for polygon, other in parts:
+        least[faces_within(faces, polygon, labels.shape)] = other
     for x, y in keep:
         if 0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]:
-            stays[faces[y, x]] = True
-    small = (area < least_area_px) & ~stays
+            least[faces[y, x]] = 0
+    small = area < least
     if not small.any() or len(area) == 1:
         return Cleaned(labels, faces, face_label, area, np.empty((0, 3)), np.empty(0, face_label.dtype))
     gone = np.flatnonzero(small & (area >= CRUMB_PX))
@@ -72,8 +77,10 @@ def merge_small(labels, least_area_px: float, keep=()) -> Cleaned:
         area = np.bincount(joined, area).astype(np.intp)
         pairs, length = _gathered(joined[pairs], length, len(area))
         group, face_label = joined[group], label
-        stays = np.bincount(joined, stays, len(area)) > 0
-        small = (area < least_area_px) & ~stays
+        limit = np.full(len(area), np.inf)
+        np.minimum.at(limit, joined, least[target])
+        least = limit
+        small = area < least
     order = _by_first_pixel(group)
     final, final_area = np.empty_like(face_label), np.empty_like(area)
     final[order], final_area[order] = face_label, area

@@ -111,8 +111,8 @@ def left_over(rgb, flat, colours, noise):
     else. Strips along edges, which can be as far, are mixtures of their sides.
     """
     none = np.empty((0, 3)), np.empty(0)
-    if len(colours) == 0:
-        return none
+    if len(colours) == 0 or len(colours) > _MOST_MODES:
+        return none  # among the many steps of shading nothing is far from everything
     step = 2 if flat.size > _LARGE_PX else 1
     rgb, flat = np.ascontiguousarray(rgb[::step, ::step]), np.ascontiguousarray(flat[::step, ::step])
     values = colours.astype(np.float32)

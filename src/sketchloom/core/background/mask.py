@@ -1,0 +1,101 @@
+"""From steps to a mask: what of a picture is kept, and how far each pixel is."""
+
+from dataclasses import replace
+
+import cv2
+import numpy as np
+
+from sketchloom.core.background.steps import Background
+from sketchloom.core.background.strokes import kept_by_strokes
+from sketchloom.core.colour import srgb_to_lab
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.picture.places import pixel_at, polygon_mask
+from sketchloom.core.picture.preparing.light import paper_light
+
+_PAPER_SHARE = 0.86
+"""Darker than this share of the light of the paper around it is drawn; watermarks are lighter."""
+
+
+def freed(picture: Picture, background: Background) -> Picture:
+    """The picture with what is dropped transparent; the picture itself when nothing is."""
+    if not background.steps and (background.own_alpha or picture.alpha is None) \
+            and background.move_px == 0 and background.smooth_px == 0:
+        return picture
+    alpha = kept_alpha(picture, background)
+    return replace(picture, alpha=None if alpha.min() == 255 else frozen_array(alpha))
+
+
+def kept_alpha(picture: Picture, background: Background) -> np.ndarray:
+    """(H, W) uint8: 255 where the picture is kept, 0 where it is dropped, between at the edge.
+
+    Steps act in order on one mask; strokes come last, all together, as they look at the picture.
+    """
+    own = picture.alpha if background.own_alpha else None
+    keep = np.ones(picture.rgb.shape[:2], bool) if own is None else own >= 128
+    soft = own is not None
+    areas_before = False
+    for step in background.steps:
+        if step.kind == "colour":
+            near = near_colour(picture, *step.points[0], step.tolerance, step.everywhere)
+            keep = keep | near if step.keep else keep & ~near
+        elif step.kind == "area":
+            inside = polygon_mask(step.points, keep.shape)
+            if step.keep and not areas_before:
+                keep = keep & inside
+                areas_before = True
+            else:
+                keep = keep | inside if step.keep else keep & ~inside
+        elif step.kind == "paper":
+            paper = paper_mask(picture)
+            keep = keep | paper if step.keep else keep & ~paper
+    strokes = [s for s in background.steps if s.kind == "stroke"]
+    if strokes:
+        keep &= kept_by_strokes(picture, strokes, keep)
+    edge = _edged(keep, background.move_px, background.smooth_px)
+    # the file's own soft edge is better than any made from a mask
+    return np.minimum(edge, own) if soft and background.move_px <= 0 else edge
+
+
+def near_colour(picture: Picture, x: float, y: float, tolerance: float, everywhere: bool) -> np.ndarray:
+    """(H, W) bool: pixels within a CIELAB distance of the colour at a place (shares of the sides)."""
+    distance = colour_distance(picture, x, y)
+    near = distance <= tolerance
+    if everywhere:
+        return near
+    column, row = pixel_at(picture, x, y)
+    near[row, column] = True
+    # the hair of soft pixels along an edge does not hold areas together
+    _, area = cv2.connectedComponents(near.astype(np.uint8), connectivity=4)
+    return area == area[row, column]
+
+
+def colour_distance(picture: Picture, x: float, y: float) -> np.ndarray:
+    """(H, W) float32 CIELAB distance of each pixel from the median colour of 3 x 3 pixels at a place."""
+    column, row = pixel_at(picture, x, y)
+    around = picture.rgb[max(row - 1, 0):row + 2, max(column - 1, 0):column + 2].reshape(-1, 3)
+    lab = cv2.cvtColor(np.ascontiguousarray(picture.rgb).astype(np.float32) / 255, cv2.COLOR_RGB2Lab)
+    seed = srgb_to_lab(np.median(around, axis=0)[None])[0].astype(np.float32)
+    return np.sqrt(((lab - seed) ** 2).sum(-1))
+
+
+def paper_mask(picture: Picture) -> np.ndarray:
+    """(H, W) bool: as light as the paper around, watermark and texture included."""
+    rgb = cv2.GaussianBlur(picture.rgb, (0, 0), 0.8)
+    light = paper_light(picture.rgb)
+    lightest = np.maximum(light, 1.0)
+    return (rgb.astype(np.float32) / lightest).min(-1) > _PAPER_SHARE
+
+
+def _edged(keep, move_px, smooth_px):
+    """(H, W) uint8 cover of the mask with its edge moved and smoothed."""
+    if keep.all():
+        return np.full(keep.shape, 255, np.uint8)
+    if not keep.any():
+        return np.zeros(keep.shape, np.uint8)
+    mask = keep.astype(np.uint8)
+    inside = cv2.distanceTransform(mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    outside = cv2.distanceTransform(1 - mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    signed = np.where(keep, inside - 0.5, 0.5 - outside)
+    # stairs of single pixels are not the object's
+    signed = cv2.GaussianBlur(np.clip(signed, -30, 30), (0, 0), max(smooth_px, 0.8))
+    return np.rint(255 * np.clip(signed + move_px + 0.5, 0, 1)).astype(np.uint8)

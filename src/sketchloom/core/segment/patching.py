@@ -1,0 +1,49 @@
+"""Settings that hold in a part of the picture, without a seam where they end."""
+
+import cv2
+import numpy as np
+
+from sketchloom.core.picture.places import polygon_mask
+from sketchloom.core.planar.cracks import face_image
+
+_RAMP = 0.02
+
+
+def cut_off_map(shape, whole: int, patches) -> np.ndarray:
+    """(H, W) float32 cut-off: that of a patch within it, going over to that of the whole.
+
+    The change is spread over a fiftieth of the picture, so a stroke that crosses the lasso's line
+    does not jump there.
+    """
+    level = np.full(shape, float(whole), np.float32)
+    ramp = max(3.0, _RAMP * max(shape))
+    for patch in patches:
+        if patch.cut_off is None:
+            continue
+        inside = polygon_mask(patch.points, shape).astype(np.uint8)
+        depth = (cv2.distanceTransform(np.pad(inside, 1), cv2.DIST_L2, 5)
+                 - cv2.distanceTransform(1 - np.pad(inside, 1), cv2.DIST_L2, 5))[1:-1, 1:-1]
+        share = np.clip(depth / ramp + 0.5, 0, 1)
+        level = level * (1 - share) + patch.cut_off * share
+    return level
+
+
+def with_finer(labels, other, points) -> np.ndarray:
+    """Labels in which whole regions of another labelling lie, where most of them is in a polygon.
+
+    Whole regions only: a region that ended at the lasso's line would show it. ``other`` uses label
+    numbers of its own.
+    """
+    faces, face_label = face_image(other)
+    inside = polygon_mask(points, labels.shape)
+    area = np.bincount(faces.ravel(), minlength=len(face_label))
+    within = np.bincount(faces[inside], minlength=len(face_label))
+    taken = (within > 0.5 * area)[faces]
+    return np.where(taken, other, labels)
+
+
+def faces_within(faces, points, shape) -> np.ndarray:
+    """(F,) bool: faces most of whose pixels lie in a polygon."""
+    inside = polygon_mask(points, shape)
+    area = np.bincount(faces.ravel())
+    return np.bincount(faces[inside], minlength=len(area)) > 0.5 * area

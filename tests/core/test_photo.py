@@ -1,0 +1,72 @@
+"""The photo reading: levels, steps, and the small details a face needs."""
+
+import numpy as np
+import pytest
+from skimage.filters import threshold_multiotsu
+
+import shapes
+from sketchloom.core.segment import photo
+from sketchloom.core.segment.tone import otsu_threshold, tones
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+
+
+@pytest.mark.parametrize("steps", [2, 3, 4])
+def test_levels_agree_with_a_general_librarys(steps):
+    """scikit-image's threshold_multiotsu searches all combinations."""
+    rng = np.random.default_rng(steps)
+    grey = np.clip(np.concatenate([rng.normal(m, 14, 4000) for m in (40, 95, 150, 215)]), 0, 255).astype(np.uint8).reshape(80, -1)
+    assert photo.tone_levels(tones(grey), steps).tolist() == threshold_multiotsu(grey, steps, nbins=256).astype(int).tolist()
+
+
+def test_two_tones_are_otsus():
+    rng = np.random.default_rng(1)
+    grey = np.clip(np.concatenate([rng.normal(60, 20, 5000), rng.normal(190, 25, 3000)]), 0, 255).astype(np.uint8).reshape(80, -1)
+    assert photo.tone_levels(tones(grey), 2)[0] == otsu_threshold(grey)
+
+
+def test_a_step_lies_where_the_tone_crosses_its_level():
+    """A plane of tone: the boundary must be the straight line where it equals the level."""
+    y, x = np.mgrid[:240, :240] + 0.5
+    tone = 20 + 0.6 * x + 0.25 * y
+    steps = photo.tone_steps(shapes.picture(np.rint(tone).astype(np.uint8)), 2, 3.0)
+    share = (steps.picture.rgb[..., 0].astype(float) - steps.colours[0, 0]) / (float(steps.colours[1, 0]) - steps.colours[0, 0])
+    # area right of the line in the middle rows tells where it runs
+    rows = slice(60, 180)
+    found = 240 - share[rows].sum(1)
+    want = (steps.levels[0] + 0.5 - 20 - 0.25 * (np.arange(60, 180) + 0.5)) / 0.6
+    assert np.abs(found - want).max() < 1.0 and abs((found - want).mean()) < 0.3
+
+
+@pytest.mark.parametrize("tones_wanted", [2, 5, 8])
+def test_as_many_layers_as_tones(tones_wanted):
+    y, x = np.mgrid[:200, :200]
+    pixels = np.rint(255 * (x + y) / 400).astype(np.uint8)
+    work = Pipeline().evaluate(shapes.picture(pixels), Recipe(reading="photo", tones=tones_wanted))
+    assert len(work.layers) == tones_wanted and work.reading == "photo"
+    # levels across a plane of tone are straight: one piece a layer, hardly a node
+    assert all(x.outline.pieces == 1 for x in work.layers)
+
+
+def test_an_eye_stays_and_a_freckle_goes():
+    y, x = np.mgrid[:400, :400] + 0.5
+    face = 215 - 0.12 * x
+    eye = shapes.cover_of(shapes.disc(150, 150, 8), 400)
+    freckle = shapes.cover_of(shapes.disc(250, 250, 5), 400)
+    pixels = np.rint(face * (1 - eye) + 15 * eye - 22 * freckle).astype(np.uint8)
+    pixels[300:] = 20
+    picture = shapes.picture(pixels)
+    recipe = Recipe(reading="photo", tones=4, size_mm=100.0, smallest_mm=6.0)
+    at = lambda work: work.segmentation.labels[150, 150] == work.segmentation.labels[390, 200]  # noqa: E731
+    assert at(Pipeline().evaluate(picture, recipe))
+    from dataclasses import replace
+    assert not at(Pipeline().evaluate(picture, replace(recipe, features=False)))
+
+
+def test_outlines_are_drawn_in_the_darkest_tone():
+    pixels = np.full((200, 200), 190, np.uint8)
+    pixels[:, 98:103] = 120  # a line, too pale to be a tone of its own
+    pixels[:30] = 30
+    plain, lined = (photo.tone_steps(shapes.picture(pixels), 2, 3.0, outlines) for outlines in (False, True))
+    assert lined.picture.rgb[120, 100, 0] < 60
+    assert abs(int(plain.colours[0, 0]) - 30) < 60

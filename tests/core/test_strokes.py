@@ -1,0 +1,166 @@
+"""Middles of strokes: thinning, branches, crossings, widths, spurs, and the way back to shapes."""
+
+import io
+
+import cv2
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scipy.ndimage import distance_transform_edt, label
+from skimage.morphology import skeletonize
+from svgelements import SVG, Path
+
+import shapes
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.strokes.branches import find_branches
+from sketchloom.core.strokes.drawing import drawn, samples
+from sketchloom.core.strokes.kind import is_pen_drawing
+from sketchloom.core.strokes.strokes import find_strokes
+from sketchloom.core.strokes.thinning import thinned
+
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+from sketchloom.release import whole_svg
+
+SIZE = 240
+
+
+def bar(x0, y0, x1, y1, width):
+    """Inside test of a straight stroke with round ends."""
+    along = np.array([x1 - x0, y1 - y0], float)
+
+    def inside(px, py):
+        t = np.clip(((px - x0) * along[0] + (py - y0) * along[1]) / (along @ along), 0, 1)
+        return (px - x0 - t * along[0]) ** 2 + (py - y0 - t * along[1]) ** 2 <= (width / 2) ** 2
+    return inside
+
+
+def any_of(*insides):
+    return lambda px, py: np.logical_or.reduce([i(px, py) for i in insides])
+
+
+def open_paths(svg: bytes) -> dict:
+    """Subpaths of the one path of an SVG, read by a general library."""
+    (path,) = [e for e in SVG.parse(io.BytesIO(svg)).elements() if isinstance(e, Path)]
+    parts = list(path.as_subpaths())
+    return {"count": len(parts), "closed": sum("Z" in Path(p).d() for p in parts), "fill": path.values["fill"],
+            "width_mm": float(path.values["stroke-width"])}
+
+
+def strokes_of(inside, spur=6.0, removed=()):
+    cover = shapes.cover_of(inside, SIZE).astype(np.float32)
+    return find_strokes(cover > 0.5, cover, spur, removed)
+
+
+@pytest.mark.parametrize("picture", ["bars", "ring", "blob"])
+def test_thinning_lies_where_a_general_librarys_does(picture):
+    inside = {"bars": any_of(bar(30, 40, 200, 170, 9), bar(40, 200, 210, 60, 13)), "ring": lambda x, y: abs(np.hypot(x - 120, y - 120) - 70) < 6,
+              "blob": any_of(shapes.ellipse(120, 120, 90, 20, 0.4), bar(60, 30, 120, 120, 10))}[picture]
+    ink = shapes.cover_of(inside, SIZE) > 0.5
+    own, other = thinned(ink), skeletonize(ink)
+    assert label(own, np.ones((3, 3)))[1] == label(ink)[1]
+    for a, b in ((own, other), (other, own)):
+        # thinning from one side then the other differs by the order of wearing off: a few pixels at ends
+        assert np.percentile(distance_transform_edt(~b)[a], 97) <= 2.0
+
+
+@given(st.integers(0, 2**32 - 1))
+@settings(max_examples=25, deadline=None)
+def test_thinning_keeps_pieces_and_never_adds(seed):
+    rng = np.random.default_rng(seed)
+    ink = cv2.GaussianBlur(rng.normal(0, 1, (60, 60)).astype(np.float32), (0, 0), 3) > 0.1
+    line = thinned(ink)
+    assert not (line & ~ink).any()
+    # the whole paper keeps its holes: same number of pieces of ink over corners
+    assert label(line, np.ones((3, 3)))[1] == label(ink, np.ones((3, 3)))[1]
+    found = find_branches(line)
+    steps = np.abs(np.diff(found.xy, axis=0)).max(1) if len(found.xy) > 1 else np.empty(0)
+    inner = np.ones(len(steps), bool)
+    inner[found.starts[1:-1] - 1] = False
+    assert (steps[inner] <= 1.0).all()
+
+
+@pytest.mark.parametrize("turn", [0, 17, 45, 78])
+def test_two_bars_that_cross_are_two_straight_strokes(turn):
+    a, b = np.radians(turn), np.radians(turn + 65)
+    ends = [(120 - 90 * np.cos(t), 120 - 90 * np.sin(t), 120 + 90 * np.cos(t), 120 + 90 * np.sin(t)) for t in (a, b)]
+    found = strokes_of(any_of(bar(*ends[0], 9), bar(*ends[1], 12)))
+    assert len(found.closed) == 2 and not found.closed.any()
+    assert sorted(found.width_px) == pytest.approx([9, 12], abs=0.35)
+    points = samples(found, 1.0)
+    for t in (a, b):
+        off = np.abs((points - 120) @ [-np.sin(t), np.cos(t)])
+        along = np.abs((points - 120) @ [np.cos(t), np.sin(t)])
+        mine = off < 4
+        # straight through the crossing: nowhere off the drawn middle by more than a fifth of a pixel
+        assert off[mine & (along > 12)].max() < 0.2
+        near = mine & (along < 12) & (off < 2)
+        assert near.any()
+
+
+def test_a_ring_is_closed_and_lies_on_its_middle():
+    found = strokes_of(lambda x, y: abs(np.hypot(x - 118.3, y - 121.7) - 71) < 4.5)
+    assert found.closed.tolist() == [True] and found.width_px[0] == pytest.approx(9, abs=0.3)
+    away = np.hypot(*(samples(found, 1.0) - [118.3, 121.7]).T) - 71
+    assert np.abs(away).max() < 0.2
+    assert found.length_px[0] == pytest.approx(2 * np.pi * 71, rel=2e-3)
+
+
+def test_spurs_are_dropped_and_branches_removed():
+    comb = [bar(30, 120, 210, 120, 7)] + [bar(x, 120, x, 120 - h, 6) for x, h in ((70, 9), (120, 60), (170, 40))]
+    assert len(strokes_of(any_of(*comb), 14).closed) == 3  # the shortest tooth is a bump
+    lines = strokes_of(any_of(*comb), 2)
+    assert len(lines.closed) == 4
+    left = strokes_of(any_of(*comb), 14, removed=[(120, 80)])
+    assert len(left.closed) == 2
+    # the stroke it left from is whole again
+    assert max(left.length_px) == pytest.approx(180, abs=8)
+
+
+def test_strokes_given_a_width_become_the_shape_again():
+    inside = any_of(bar(40, 60, 200, 90, 8), bar(60, 200, 180, 120, 8))
+    found = strokes_of(inside)
+    again = drawn(found, 8.0, (SIZE, SIZE))
+    truth = shapes.cover_of(inside, SIZE)
+    assert np.abs(again - truth).sum() / truth.sum() < 0.03
+    assert again.sum() == pytest.approx(truth.sum(), rel=0.02)
+
+
+def test_pen_lines_are_open_paths_with_a_width_and_shapes_are_closed():
+    cover = shapes.cover_of(any_of(bar(40, 60, 200, 90, 8), bar(60, 200, 180, 120, 8)), SIZE)
+    picture = shapes.picture(shapes.grey_of(cover))
+    recipe = Recipe(reading="line", size_mm=120.0)
+    work = Pipeline().evaluate(picture, recipe)
+    assert len(work.layers) == 1 and work.layers[0].outline.pieces == 2 and work.layers[0].area_mm2 == 0
+    path = open_paths(whole_svg(work))
+    assert path == {"count": 2, "closed": 0, "width_mm": pytest.approx(4.0, abs=0.2), "fill": "none"}
+    from dataclasses import replace
+    shape = Pipeline().evaluate(picture, replace(recipe, pen_mm=2.0))
+    assert shape.layers[0].outline.pieces == 2 and shape.layers[0].outline.pen_px is None
+    # two bars of 2 mm with round ends
+    lengths = [np.hypot(160, 30) / 2, np.hypot(120, 80) / 2]
+    assert shape.layers[0].area_mm2 == pytest.approx(sum(lengths) * 2 + 2 * np.pi, rel=0.04)
+
+
+def test_nothing_drawn_gives_no_stroke():
+    none = find_strokes(np.zeros((40, 40), bool), np.zeros((40, 40), np.float32), 2.0)
+    assert len(none.closed) == 0 and drawn(none, 3.0, (40, 40)).max() == 0
+
+
+def test_open_lines_suit_a_pen_and_areas_do_not():
+    wave = any_of(*(bar(20 + 20 * k, 60 + 25 * (k % 2), 40 + 20 * k, 60 + 25 * ((k + 1) % 2), 3) for k in range(9)))
+    lines = any_of(wave, bar(20, 180, 220, 150, 3), bar(20, 200, 220, 210, 3))
+    assert is_pen_drawing(shapes.cover_of(lines, SIZE) > 0.5)
+    assert not is_pen_drawing(shapes.cover_of(any_of(lines, shapes.disc(120, 120, 25)), SIZE) > 0.5)
+    assert not is_pen_drawing(shapes.cover_of(lambda x, y: abs(np.hypot(x - 120, y - 120) - 95) < 2, SIZE) > 0.5)
+
+
+def test_every_stroke_is_continuous():
+    rng = np.random.default_rng(4)
+    ends = rng.uniform(20, 220, (6, 4))
+    found = strokes_of(any_of(*(bar(*e, 7) for e in ends)))
+    for a, b in zip(found.starts[:-1], found.starts[1:]):
+        controls = found.controls[a:b]
+        assert np.array_equal(controls[1:, 0], controls[:-1, 3])
+        assert np.isfinite(evaluate(controls, np.full(len(controls), 0.5))).all()
