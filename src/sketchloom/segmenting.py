@@ -91,9 +91,9 @@ class Segmenter:
         hexes = [e.hex for e in entries]
         others = []
         for patch in patches:
-            own = tuple(dict.fromkeys(to_hex(c) for c in self.tree.palette(patch.colours)))
+            own = proposed_entries(self.tree, Recipe(colours=patch.colours))
             others.append(own)
-            hexes += [h for h in own if h not in hexes]
+            hexes += [e.hex for e in own if e.hex not in hexes]
         hexes += [g.hex for g in self.recipe.grown if g.hex not in hexes]
         entries += [PaletteEntry((h,)) for h in dict.fromkeys(hexes) if h not in {e.hex for e in entries}]
         return tuple(entries), others
@@ -102,9 +102,8 @@ class Segmenter:
         base = [e for e in self._entries()]
         number = {e.hex: i for i, e in enumerate(entries)}
         labels = self._labels_in(base, [number[e.hex] for e in base], len(entries))
-        for patch, hexes in zip(patches, others):
-            own = [PaletteEntry((h,)) for h in hexes]
-            finer = self._labels_in(own, [number[h] for h in hexes], len(entries))
+        for patch, own in zip(patches, others):
+            finer = self._labels_in(own, [number[e.hex] for e in own], len(entries))
             labels = patching.with_finer(labels, finer, patch.points)
         for part in self.recipe.grown:
             region = growing.grown(self.picture, part.x, part.y, part.tolerance, part.everywhere)
@@ -256,7 +255,10 @@ def proposed_entries(tree: ColourTree, recipe: Recipe) -> tuple[PaletteEntry, ..
     """The palette for the number of colours asked for or found; locked colours are always in it."""
     count = recipe.colours or tree.proposed
     if not recipe.locked:
-        return tuple(PaletteEntry((h,)) for h in dict.fromkeys(to_hex(c) for c in tree.palette(count)))
+        found = {}
+        for group in tree.groups(count):
+            found.setdefault(to_hex(group[0]), tuple(dict.fromkeys(to_hex(c) for c in group)))
+        return tuple(PaletteEntry(samples) for samples in found.values())
     locked = list(dict.fromkeys(recipe.locked))[:count]
     lab = srgb_to_lab(np.array([from_hex(h) for h in locked]))
     rest = []

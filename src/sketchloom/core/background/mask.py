@@ -14,6 +14,8 @@ from sketchloom.core.picture.preparing.light import paper_light
 
 _PAPER_SHARE = 0.86
 """Darker than this share of the light of the paper around it is drawn; watermarks are lighter."""
+_EDGE_PX = 4.5
+_CONTRAST = 40.0
 
 
 def freed(picture: Picture, background: Background) -> Picture:
@@ -22,7 +24,47 @@ def freed(picture: Picture, background: Background) -> Picture:
             and background.move_px == 0 and background.smooth_px == 0:
         return picture
     alpha = kept_alpha(picture, background)
-    return replace(picture, alpha=None if alpha.min() == 255 else frozen_array(alpha))
+    if alpha.min() == 255:
+        return replace(picture, alpha=None)
+    rgb, alpha = _unmixed(picture, alpha, exact=background.move_px == 0 and background.smooth_px == 0)
+    return replace(picture, rgb=frozen_array(rgb), alpha=frozen_array(alpha))
+
+
+def _unmixed(picture, alpha, exact):
+    """Colours and cover along the edge without what is mixed in of the dropped side.
+
+    Pixels near the edge take the colour of the nearest kept one that lies clear of it. With ``exact``
+    their cover is where their own colour lies between that and the nearest clear dropped one.
+    """
+    keep = alpha >= 128
+    own_soft = picture.alpha is not None
+    nearest, away = [], []
+    for side in (keep, ~keep):
+        clear = cv2.erode(side.astype(np.uint8), np.ones((5, 5), np.uint8), borderValue=1)
+        if not clear.any():
+            return picture.rgb, alpha
+        far, label = cv2.distanceTransformWithLabels(1 - clear, cv2.DIST_L2, 5, labelType=cv2.DIST_LABEL_PIXEL)
+        at = np.flatnonzero(clear)
+        table = np.zeros(int(label.max()) + 1, np.intp)
+        table[label.ravel()[at]] = at
+        nearest.append(table[label])
+        away.append(far)
+    pixels = picture.rgb.reshape(-1, 3)
+    edge = (away[0] > 0) & (away[0] < _EDGE_PX) & (away[1] < 2 * _EDGE_PX) & (alpha > 0)
+    rgb = picture.rgb.copy()
+    rgb[edge] = pixels[nearest[0][edge]]
+    if not exact or own_soft:
+        return rgb, alpha
+    band = np.flatnonzero((away[0] > 0) & (away[1] > 0) & (away[0] < _EDGE_PX) & (away[1] < _EDGE_PX))
+    inner, outer, seen = (pixels[i].astype(np.float32) for i in (nearest[0].ravel()[band], nearest[1].ravel()[band], band))
+    line = inner - outer
+    size = (line * line).sum(1)
+    plain = size > _CONTRAST**2
+    share = np.clip(((seen - outer) * line).sum(1) / np.maximum(size, 1), 0, 1)
+    alpha = alpha.copy()
+    alpha.ravel()[band[plain]] = np.rint(255 * share[plain])
+    rgb.reshape(-1, 3)[band] = pixels[nearest[0].ravel()[band]]
+    return rgb, alpha
 
 
 def kept_alpha(picture: Picture, background: Background) -> np.ndarray:

@@ -61,6 +61,23 @@ class ColourTree:
         weight = np.array([self.weights[group == k].sum() for k in kept])
         return self.colours[kept[np.argsort(-weight, kind="stable")]]
 
+    def groups(self, count: int) -> list[np.ndarray]:
+        """The palette of ``count`` colours, each with the found colours that were merged into it, (m, 3), its own first.
+
+        Above the number proposed each stands alone: what is merged there are shades of one colour.
+        """
+        palette = self.palette(count)
+        if count >= self.proposed:
+            return [colour[None] for colour in palette]
+        into = np.arange(len(self.colours))
+        for keep, gone in self.merges[: len(self.colours) - count]:
+            into[into == gone] = keep
+        number = {tuple(c): k for k, c in enumerate(self.colours)}
+        found = [number[tuple(c)] for c in self.palette(self.proposed)]
+        return [np.stack([colour, *(self.colours[f] for f in found
+                                    if into[f] == number[tuple(colour)] and f != number[tuple(colour)])])
+                for colour in palette]
+
 
 def noise_level(spread) -> float:
     """Typical local range away from edges, 0 to 255: 0 in a clean picture.

@@ -6,13 +6,13 @@ import numpy as np
 from sketchloom.core.picture.places import polygon_mask
 from sketchloom.core.planar.cracks import face_image
 
-_RAMP = 0.02
+_RAMP = 0.06
 
 
 def cut_off_map(shape, whole: int, patches) -> np.ndarray:
     """(H, W) float32 cut-off: that of a patch within it, going over to that of the whole.
 
-    The change is spread over a fiftieth of the picture, so a stroke that crosses the lasso's line
+    The change is spread over some of the picture's size, so a stroke that crosses the lasso's line
     does not jump there.
     """
     level = np.full(shape, float(whole), np.float32)
