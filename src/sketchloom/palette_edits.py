@@ -19,6 +19,13 @@ def merged(entries, hexes) -> tuple[PaletteEntry, ...]:
     return tuple(one if e is chosen[0] else e for e in entries if e is chosen[0] or e not in chosen)
 
 
+def same_as(entries, hexes, other: str) -> tuple[PaletteEntry, ...]:
+    """Entries with those named given to another one, which keeps its place and its look."""
+    given = tuple(s for e in entries if e.hex in hexes and e.hex != other for s in e.samples)
+    return tuple(PaletteEntry((*e.samples, *given)) if e.hex == other else e
+                 for e in entries if e.hex == other or e.hex not in hexes)
+
+
 def split(entries, hex_colour: str, picture: Picture, labels) -> tuple[PaletteEntry, ...] | None:
     """Entries with one made two; None when its pixels are all of one shade.
 

@@ -51,10 +51,27 @@ class Traced:
     arc_length_px: np.ndarray
 
 
+@dataclass(frozen=True, slots=True)
+class Lost:
+    """A detail that went to a neighbour: diameter of a disc of its area, and a place in it."""
+
+    size_mm: float
+    x_mm: float
+    y_mm: float
+    x_share: float
+    y_share: float
+    hex: str
+
+
 @dataclass(frozen=True, eq=False)
 class Work:
-    """Everything that follows from a picture and a recipe. ``picture`` is the prepared one."""
+    """Everything that follows from a picture and a recipe.
 
+    ``original`` is the picture as it came, ``whole`` the prepared one and ``picture`` that freed of its background.
+    """
+
+    original: Picture
+    whole: Picture
     picture: Picture
     recipe: Recipe
     reading: str
@@ -89,6 +106,23 @@ class Work:
         planar = self.traced.planar
         area = np.bincount(planar.face_label, planar.face_area_px, len(self.segmentation.entries))
         return (area / planar.faces.size).tolist()
+
+    def details_lost(self) -> tuple[Lost, ...]:
+        """Regions under the smallest detail that went to a neighbour, largest first."""
+        regions, scale = self.segmentation.regions, self.mm_per_px
+        order = np.argsort(-regions.dropped[:, 2], kind="stable")
+        entries = self.segmentation.entries
+        found = []
+        for (x, y, area), label in zip(regions.dropped[order].tolist(), regions.dropped_label[order].tolist()):
+            shown = entries[label].hex if label < len(entries) else "#ffffff"
+            found.append(Lost(2 * (area / np.pi) ** 0.5 * scale, x * scale, y * scale, x / self.picture.width,
+                              y / self.picture.height, shown))
+        return tuple(found)
+
+    def small_kept(self) -> int:
+        """Regions that stay though they are under the smallest detail."""
+        least = np.pi / 4 * (self.recipe.smallest_mm / self.mm_per_px) ** 2
+        return int((self.segmentation.regions.face_area < np.floor(least)).sum())
 
     def tone_bars(self) -> tuple[list[float], int]:
         """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
@@ -156,7 +190,7 @@ class _Run:
     STAGES = ("prepare", "segment", "planar", "curves", "layers")
 
     def __init__(self, pipeline, picture, recipe, progress, rough):
-        self.rough = rough
+        self.rough, self.original = rough, picture
         self.keep, self.recipe, self.progress = pipeline.keep, recipe, progress
         self.timings: dict = {}
         with self._stage("prepare", "Preparing the picture"):
@@ -193,7 +227,7 @@ class _Run:
             layers, segmentation.dropped, segmentation.entries, np.bincount(
                 traced.planar.face_label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, proposed.exact)
-        return Work(picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
+        return Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, ground, depth, plans, layers,
                     proposed, length, self.mm_per_px, found, faults, self.rough, self.timings)
 
     # -- planar map and curves -------------------------------------------------------

@@ -27,6 +27,7 @@ TABLE = (
     ("curtain", "Curtain between source and cut", "arrows-split-2", ("C",), True),
     ("grid", "Grid", "ruler-2", ("R",), True),
     ("ground", "Next ground behind the work", "contrast", ("B",), False),
+    ("variants", "Variants side by side", "layout-columns", ("V",), True),
     ("units", "Switch between mm and inches", "", ("U",), False),
     ("again", "Trace again", "refresh", ("F5",), False),
     ("stage_0", "Source", "", ("Alt+1",), False),
@@ -40,7 +41,7 @@ TABLE = (
 MENUS = (
     ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
     ("Edit", ("undo", "redo", None, "again")),
-    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "grid", "ground", "units", None, "findings")),
+    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "variants", "grid", "ground", "units", None, "findings")),
     ("Help", ("help",)),
 )
 

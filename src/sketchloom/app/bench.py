@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QPushButton, QWidget
 from sketchloom.app import bench_paint, theme
 from sketchloom.app.bench_paint import RULER, SourceImage
 from sketchloom.app.paths import qt_path
-from sketchloom.app.tools.tool import Frame
+from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.app.view import View
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.describe import RegionIndex
@@ -46,6 +46,9 @@ class Bench(QWidget):
         self.picking = False
         self.tool = None
         self._original: SourceImage | None = None
+        self._pinned = None
+        self.pinned_title = ""
+        self.lasso = None
         self.marks: tuple = ()
         self.target = None
         self.selected_key: str | None = None
@@ -69,7 +72,7 @@ class Bench(QWidget):
         self.set_tool(None)
         self._source = self._original = image
         self._picture = picture
-        self._shown = self._index = self._cut = self._seen = self._hover_path = None
+        self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
         self._hover_face, self._hover_text = -1, ""
         self.marks, self.target = (), None
         self._fitted = True
@@ -81,13 +84,21 @@ class Bench(QWidget):
         if resized:
             self._seen = None
         if shown.source is not None and shown.source is not self._source:
-            self._source, self._picture, self._seen = shown.source, shown.work.picture, None
+            self._source, self._picture, self._seen = shown.source, shown.work.whole, None
+        if self._shown is None or self._shown.veil is not shown.veil:
+            self._seen = None
         self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
         self._index = shown.index
         self._hover_face, self._hover_path = -1, None
         if resized and self._fitted:
             self.fit()
         self._describe(self._pointer)
+        self.update()
+
+    def pin(self, tried, title: str = "") -> None:
+        """Hold another result in the place of the source; None lets it go."""
+        self._pinned, self.pinned_title, self._seen = tried, title, None
+        self.curtain_on = self.curtain_on or tried is not None
         self.update()
 
     @property
@@ -218,8 +229,7 @@ class Bench(QWidget):
         painter.save()
         painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
         if self._seen is None:
-            shown = self._original if self._shows_original() else self._source
-            self._seen = bench_paint.render_source(self.size(), self.devicePixelRatioF(), shown, page)
+            self._seen = self._left_image(page)
         painter.drawImage(0, 0, self._seen)
         painter.restore()
         if split < self.width():
@@ -228,10 +238,24 @@ class Bench(QWidget):
             painter.drawImage(0, 0, self._cut_image())
             painter.restore()
 
+    def _left_image(self, page):
+        """What lies left of the curtain: a pinned result, or the source under its veil."""
+        if self._pinned is not None and self.tool is None and not self.source_only:
+            return bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view, self._pinned.work.layers,
+                                          self._pinned.paths, self._pinned.work.mm_per_px)
+        shown = self._original if self._shows_original() else self._source
+        image = bench_paint.render_source(self.size(), self.devicePixelRatioF(), shown, page)
+        if self._shown is not None and self._shown.veil is not None and not self._shows_original():
+            painter = QPainter(image)
+            painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+            painter.drawImage(page, self._shown.veil)
+            painter.end()
+        return image
+
     def _cut_image(self):
         if self._cut is None:
             self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
-                                               self._shown.work.layers, self._shown.paths,
+                                               self._shown.work.layers, self._shown.paths, self._shown.work.mm_per_px,
                                                smooth=not self._shown.coarse)
         return self._cut
 
@@ -250,9 +274,13 @@ class Bench(QWidget):
                     pen.setDashPattern([5, 4])
                 painter.strokePath(path, pen)
         painter.restore()
+        if self.lasso is not None:
+            frame = Frame(self._page())
+            draw_line(painter, [frame.place(*p) for p in self.lasso], closed=True)
         bench_paint.paint_marks(painter, self._view, self.marks, self.target)
         if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
-            bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(), self.tr("source"), self.tr("cut"))
+            bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),
+                                      self.pinned_title or self.tr("source"), self.tr("cut"))
 
     def _selected_path(self):
         if self._shown is None or self.selected_key is None:
@@ -362,10 +390,17 @@ class Bench(QWidget):
         self._describe(None)
         self.update()
 
+    def show_source_only(self, on: bool) -> None:
+        """The source alone, all over."""
+        self.source_only = on
+        if self._pinned is not None:
+            self._seen = None
+        self.update()
+
     def set_picking(self, on: bool) -> None:
         """While on, a click takes the picture's colour under the pointer."""
         self.picking = on
-        self.source_only = on
+        self.show_source_only(on)
         self.setCursor(Qt.CursorShape.CrossCursor if on else Qt.CursorShape.ArrowCursor)
         self.update()
 

@@ -1,5 +1,6 @@
 """Paints the bench's parts: source, cut, curtain, rulers, marks."""
 
+import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 
@@ -62,17 +63,40 @@ def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
     return image
 
 
-def render_cut(size, ratio, view: View, layers, paths, smooth: bool = True) -> QImage:
+def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth: bool = True) -> QImage:
     """The layers as an image of the visible area, base first."""
     image = _blank(size, ratio)
     painter = QPainter(image)
     painter.setRenderHint(QPainter.RenderHint.Antialiasing, smooth)
     painter.translate(view.x, view.y)
     painter.scale(view.scale, view.scale)
-    for layer, path in zip(layers, paths):
-        painter.fillPath(path, QColor(layer.plan.hex))
+    paint_layers(painter, layers, paths, mm_per_px)
     painter.end()
     return image
+
+
+def paint_layers(painter: QPainter, layers, paths, mm_per_px: float) -> None:
+    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn."""
+    for layer, path in zip(layers, paths):
+        if layer.outline.pen_px is None:
+            painter.fillPath(path, QColor(layer.plan.hex))
+        else:
+            painter.strokePath(path, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
+                                          Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+
+
+def tint_of(alpha) -> QImage:
+    """A hatched veil over what a picture is freed of, at most about 1400 px a side."""
+    step = max(1, max(alpha.shape) // 1400)
+    gone = (255 - alpha[::step, ::step]).astype(np.uint16)
+    y, x = np.mgrid[:gone.shape[0], :gone.shape[1]]
+    strong = np.where((x + y) * step // max(4, max(alpha.shape) // 120) % 2 == 0, 150, 95)
+    cover = (gone * strong // 255).astype(np.uint16)
+    colour = QColor(theme.MADDER)
+    veil = np.dstack([(cover * c // 255).astype(np.uint8) for c in (colour.red(), colour.green(), colour.blue())]
+                     + [cover.astype(np.uint8)])
+    veil = np.ascontiguousarray(veil)
+    return QImage(veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied).copy()
 
 
 def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> None:

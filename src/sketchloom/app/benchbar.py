@@ -15,7 +15,7 @@ class BenchBar(QFrame):
         row.setContentsMargins(8, 4, 8, 4)
         row.setSpacing(4)
         for name in ("undo", "redo", None, "zoom_out", "zoom", "zoom_in", "fit", "true_size", None,
-                     "curtain", "grid", "ground"):
+                     "curtain", "variants", "grid", "ground"):
             if name is None:
                 row.addSpacing(14)
             elif name == "zoom":

@@ -8,8 +8,9 @@ from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom import mends, opening, release, report
 from sketchloom.app import store
+from sketchloom.app.aside import Aside
 from sketchloom.app.background import Background
-from sketchloom.app.bench_paint import SourceImage
+from sketchloom.app.bench_paint import SourceImage, paint_layers
 from sketchloom.app.document import Document
 from sketchloom.app.worker import Evaluator, Shown
 from sketchloom.core.errors import AppError
@@ -45,6 +46,7 @@ class Session(QObject):
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
         self.background = Background(self)
+        self.aside = Aside(self)
         self.evaluator = Evaluator(self)
         self.evaluator.ready.connect(self._take)
         self.evaluator.failed.connect(self._evaluation_failed)
@@ -149,6 +151,7 @@ class Session(QObject):
         return latest.work
 
     def _document_changed(self):
+        self.aside.cancel()
         self.changed.emit()
         self.evaluate()
 
@@ -217,6 +220,7 @@ class Session(QObject):
             else:
                 self.document.drop_recovery()
         self.background.close()
+        self.aside.close()
         self.evaluator.close()
 
     def _preview(self) -> bytes | None:
@@ -229,8 +233,7 @@ class Session(QObject):
         painter = QPainter(image)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.scale(scale, scale)
-        for layer, path in zip(self.latest.work.layers, self.latest.paths):
-            painter.fillPath(path, QColor(layer.plan.hex))
+        paint_layers(painter, self.latest.work.layers, self.latest.paths, self.latest.work.mm_per_px)
         painter.end()
         return png_bytes(image)
 

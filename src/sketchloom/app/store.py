@@ -4,9 +4,10 @@ import json
 import os
 import shutil
 import uuid
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from pathlib import Path
 
+from sketchloom import presets as preset_files
 from sketchloom.core.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.project import Project
@@ -41,6 +42,38 @@ def remember(path) -> None:
         write_whole(data_folder() / "recent.json", json.dumps(names[:_RECENT]).encode())
     except AppError:
         return
+
+
+def presets() -> tuple:
+    """The user's presets; an unreadable file is as good as none, and is left as it is."""
+    return _presets_in("presets.json")
+
+
+def keep_presets(kept) -> None:
+    """Write the user's presets; raises ExportError."""
+    write_whole(data_folder() / "presets.json", preset_files.to_bytes(kept))
+
+
+def last_settings() -> tuple:
+    """The settings last used in each reading, as presets named by it."""
+    return _presets_in("last-settings.json")
+
+
+def remember_settings(recipe, reading: str) -> None:
+    """Keep the settings used in a reading; a full disk is no reason to complain here."""
+    kept = preset_files.with_preset(last_settings(), preset_files.preset_of(reading, replace(recipe, reading=reading)))
+    try:
+        write_whole(data_folder() / "last-settings.json", preset_files.to_bytes(kept))
+    except AppError:
+        return
+
+
+def _presets_in(name):
+    path = data_folder() / name
+    try:
+        return preset_files.from_bytes(path.read_bytes(), name)
+    except (OSError, AppError):
+        return ()
 
 
 @dataclass(frozen=True, slots=True)

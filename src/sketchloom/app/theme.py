@@ -45,6 +45,17 @@ QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {LINE};
 QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
 QComboBox::drop-down {{ border: 0; width: 24px; }}
 QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
+#foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0; background: transparent;
+    padding: 8px 2px 4px 2px; color: {INK}; }}
+#foldhead:checked {{ background: transparent; color: {INK}; }}
+#foldhead:hover {{ color: {WOAD}; }}
+#foldhead:focus {{ border: 2px solid {WOAD}; }}
+#variants {{ background: {LINEN}; border-top: 1px solid {LINE}; }}
+QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
+QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
+QTableWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
+QTableWidget:focus {{ border: 2px solid {WOAD}; }}
+QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
 #fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; }}
 QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
 QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
@@ -53,6 +64,8 @@ QListWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; }}
 QScrollBar::handle:vertical {{ background: {LINE}; border-radius: 4px; min-height: 30px; }}
+QScrollBar:horizontal {{ background: transparent; height: 10px; }}
+QScrollBar::handle:horizontal {{ background: {LINE}; border-radius: 4px; min-width: 30px; }}
 QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
 QSlider::groove:horizontal {{ height: 4px; background: {LINE}; border-radius: 2px; }}
 QSlider::handle:horizontal {{ background: {WOAD}; width: 16px; height: 16px; margin: -6px 0; border-radius: 8px; }}

@@ -5,9 +5,9 @@ import threading
 from dataclasses import dataclass
 
 from PySide6.QtCore import QObject, Signal
-from PySide6.QtGui import QPainterPath
+from PySide6.QtGui import QImage, QPainterPath
 
-from sketchloom.app.bench_paint import SourceImage
+from sketchloom.app.bench_paint import SourceImage, tint_of
 from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.core.planar.describe import RegionIndex
@@ -34,7 +34,8 @@ class Shown:
     """A finished work with its paths in mm, layer by layer.
 
     ``coarse``: from a reduced picture, without ``index``, which tells what lies where. ``source``:
-    the prepared picture to show; None for the one shown when the work was opened.
+    the prepared picture to show; None for the one shown when the work was opened. ``veil`` lies over
+    what it is freed of, None when that is nothing.
     """
 
     number: int
@@ -43,6 +44,7 @@ class Shown:
     coarse: bool
     index: RegionIndex | None
     source: SourceImage | None = None
+    veil: QImage | None = None
 
 
 class Evaluator(QObject):
@@ -137,7 +139,10 @@ class Evaluator(QObject):
         index = None if coarse else self._exact.keep(
             ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
         if self.is_current(request.number):
-            self.ready.emit(Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse)))
+            veil = None
+            if work.picture is not work.whole and work.picture.alpha is not None:
+                veil = self._exact.keep(("veil", id(work.picture)), lambda: (work.picture, tint_of(work.picture.alpha)))[1]
+            self.ready.emit(Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil))
 
     def _source_of(self, request, picture, work, coarse):
         """The picture to show; None for the one shown already, while a reduced one is all there is."""
@@ -145,9 +150,9 @@ class Evaluator(QObject):
         if coarse and steps == self._last_steps:
             return None
         self._last_steps = None if coarse else steps
-        if request.image.picture is work.picture:
+        if request.image.picture is work.whole:
             return request.image
-        return self._exact.keep(("image", id(work.picture)), lambda: (work.picture, SourceImage(work.picture)))[1]
+        return self._exact.keep(("image", id(work.whole)), lambda: (work.whole, SourceImage(work.whole)))[1]
 
 
 class _Watch:

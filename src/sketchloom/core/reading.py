@@ -16,13 +16,14 @@ def proposed_reading(picture: Picture, fitness: Fitness, tree: ColourTree) -> st
     Ink on paper has hardly any colour and two tones: merging a third into them loses little
     (uneven paper, 7.4 at most on scans tried), where a drawn grey would be lost dearly (9 and more).
     """
-    if tree.transparent:
-        return "colour"
+    opaque = 1.0 if picture.alpha is None else max(float((picture.alpha >= 128).mean()), 1e-3)
+    shaded = fitness.shaded_share / opaque
+    flat = 1 - (1 - fitness.flat_share) / opaque
     colourless = fitness.chroma < 14
     third = float(tree.cost[-2]) if len(tree.cost) > 1 else 0.0
     two_tones = tree.proposed <= 2 or third < _THIRD_TONE
-    if fitness.shaded_share > _PHOTO_SHADED and fitness.flat_share < _PHOTO_FLAT and not (colourless and two_tones):
+    if shaded > _PHOTO_SHADED and flat < _PHOTO_FLAT and not (colourless and two_tones):
         return "photo"
-    if not (colourless and (two_tones or fitness.shaded_share > 0.2)):
+    if tree.transparent or not (colourless and (two_tones or shaded > 0.2)):
         return "colour"
     return "line" if is_pen_drawing(picture.grey <= otsu_threshold(picture.grey)) else "tone"

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWidget
 
+from sketchloom.app.stages.background_box import BackgroundBox
 from sketchloom.app.stages.preparing import PreparingBox
 from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
 from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
@@ -62,6 +63,10 @@ class SourcePanel(Panel):
         self.preparing.change.connect(
             lambda steps, what, gesture: self.change.emit(replace(self._recipe, preparation=steps), what, gesture))
         self.add(self.preparing)
+        self.section(self.tr("Background"))
+        self.background = BackgroundBox()
+        self.background.change.connect(self.change)
+        self.add(self.background)
         self.add(label(self.tr("May you use this picture? Drawings by others and customers' logos need their "
                                "consent; the program does not know."), "caution"))
         self.column.addStretch(1)
@@ -96,7 +101,7 @@ class SourcePanel(Panel):
         return made
 
     def show_document(self, document) -> None:
-        self._recipe = document.recipe
+        self._recipe = self.background.recipe = document.recipe
         self._name.setText(f"<b>{document.picture.name}</b>")
         pages = document.pages
         self._document.setVisible(pages.is_document)
@@ -118,6 +123,8 @@ class SourcePanel(Panel):
         unit = work.recipe.unit
         if not work.rough:
             self._show_picture(work.picture)
+            self.background.show_work(work)
+            self.background.recipe = self._recipe
         width, height = work.size_mm
         self._width.show_value(width, unit)
         self._height.show_value(height, unit)
@@ -171,11 +178,13 @@ class SourcePanel(Panel):
         if faults.screen_px is not None:
             return self.tr("A printed page with a screen: take the screen out first.")
         if fit.shaded_share > 0.04:
-            return self.tr("A shaded picture: it gives steps of tone, not clean shapes. A flat version is better.")
+            return self.tr("A shaded picture: the photo reading gives it in a few tones. For clean shapes a flat version is better.")
         if faults.pale is not None or faults.uneven_light is not None or faults.skew_deg is not None:
             return self.tr("Fit to trace once it is prepared; the buttons below do it.")
         if work.reading == "tone":
             return self.tr("Ink on paper: the tone reading suits it.")
+        if work.reading == "line":
+            return self.tr("Thin open lines: the line reading suits them, for a pen.")
         if 1 / work.mm_per_px < COMFORTABLE_PX_PER_MM:
             return self.tr("Flat colours, but few pixels for this size.")
         return self.tr("Flat colours and clean edges: it traces well.")

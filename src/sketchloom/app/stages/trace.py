@@ -2,47 +2,43 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QColor, QPainter
-from PySide6.QtWidgets import (
-    QAbstractItemView, QCheckBox, QComboBox, QHBoxLayout, QListWidget, QListWidgetItem, QSizePolicy, QVBoxLayout, QWidget,
-)
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QCheckBox, QComboBox, QPushButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, label, nodes_text, swatch
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom import palette_edits
+from sketchloom.app.stages.tracing.colour_box import ColourBox
+from sketchloom.app.stages.tracing.detail_box import DetailBox, DoublesBox
+from sketchloom.app.stages.tracing.line_box import LineBox
+from sketchloom.app.stages.tracing.parts_box import GrowBox, PatchBox
+from sketchloom.app.stages.tracing.photo_box import PhotoBox
+from sketchloom.app.stages.tracing.presets_box import PresetsBox
+from sketchloom.app.stages.tracing.tone_box import ToneBox
+from sketchloom.app.widgets import Figures, NamedSlider, Panel, label, nodes_text
 from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_COLOURS, MAX_DETAIL_MM, SMOOTHEST, TRUEST, PaletteEntry
-
-_DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
+from sketchloom.recipe import SMOOTHEST, TRUEST
 
 
-class ToneCurve(QWidget):
-    """How many pixels have which tone, with the cut-off marked."""
+class Fold(QWidget):
+    """A box under a heading that opens and closes."""
 
-    def __init__(self):
+    def __init__(self, title: str, box: QWidget, is_open: bool = False):
         super().__init__()
-        self.setFixedHeight(56)
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setAccessibleName(self.tr("Tones of the picture"))
-        self._bars, self._cut = [], 128
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(8)
+        self.head = QPushButton(title)
+        self.head.setObjectName("foldhead")
+        self.head.setCheckable(True)
+        self.head.toggled.connect(self._turn)
+        column.addWidget(self.head)
+        column.addWidget(box)
+        self.box = box
+        self.head.setChecked(is_open)
+        self._turn(is_open)
 
-    def show_values(self, bars, cut) -> None:
-        self._bars, self._cut = bars, cut
-        self.update()
-
-    def paintEvent(self, _):
-        painter = QPainter(self)
-        painter.fillRect(self.rect(), QColor(theme.LINEN_LIGHT))
-        width, height = self.width() / 256, self.height()
-        for level, share in enumerate(self._bars):
-            colour = theme.INK if level <= self._cut else theme.LINE
-            bar = share * (height - 4)
-            painter.fillRect(int(level * width), int(height - bar), max(1, int(width + 1)), int(bar + 1), QColor(colour))
-        painter.setPen(QColor(theme.MADDER))
-        x = int((self._cut + 0.5) * width)
-        painter.drawLine(x, 0, x, height)
+    def _turn(self, is_open):
+        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
+        self.box.setVisible(is_open)
 
 
 class TracePanel(Panel):
@@ -51,70 +47,39 @@ class TracePanel(Panel):
     change = Signal(object, str, str)
     pick_wanted = Signal(bool)
     show_small = Signal(bool)
+    place_wanted = Signal(float, float)
 
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Trace"))
         self._recipe, self._work = None, None
-        self._reading = Choice((
-            ("auto", self.tr("Choose for me"), self.tr("The program picks the reading that suits the picture")),
-            ("colour", self.tr("Colour"), self.tr("Flat colours, one layer each")),
-            ("tone", self.tr("Tone"), self.tr("Ink against paper, one cut-off")),
-        ), self.tr("Reading"))
-        self._reading.chosen.connect(lambda r: self._emit(self.tr("reading"), reading=r))
+        self._reading = QComboBox()
+        self._reading.setAccessibleName(self.tr("Reading"))
+        for key, text in (("auto", self.tr("Choose for me")), ("colour", self.tr("Colour: flat colours, a sheet each")),
+                          ("tone", self.tr("Tone: ink against paper")), ("line", self.tr("Line: the middle of each stroke")),
+                          ("photo", self.tr("Photo: shading in a few tones"))):
+            self._reading.addItem(text, key)
+        self._reading.activated.connect(lambda i: self._emit(self.tr("reading"), reading=self._reading.itemData(i)))
         self._reading_note = label("", "quiet")
-        self.add(self._reading, self._reading_note)
-        self._build_colour()
-        self._build_tone()
+        self.presets = PresetsBox()
+        self.colour, self.tone, self.line, self.photo = ColourBox(), ToneBox(), LineBox(), PhotoBox()
+        self.detail, self.doubles, self.grow, self.patch = DetailBox(), DoublesBox(), GrowBox(), PatchBox()
+        self._boxes = (self.presets, self.colour, self.tone, self.line, self.photo, self.detail, self.doubles, self.grow, self.patch)
+        for box in self._boxes:
+            box.change.connect(self.change)
+        self.colour.pick_wanted.connect(self.pick_wanted)
+        self.detail.show_small.connect(self.show_small)
+        for box in (self.detail, self.doubles):
+            box.place_wanted.connect(self.place_wanted)
+        self.add(self._reading, self._reading_note, self.presets, self.tone, self.line, self.colour, self.photo)
         self._build_rest()
+        self._grow_fold = Fold(self.tr("Grow a region by colour"), self.grow)
+        self.add(Fold(self.tr("Small details"), self.detail, True), self._grow_fold,
+                 Fold(self.tr("A part with settings of its own"), self.patch), Fold(self.tr("Double outlines"), self.doubles))
+        self.section(self.tr("What comes out"))
+        self._figures = Figures()
+        self.add(self._figures)
         self.column.addStretch(1)
-
-    def _build_colour(self):
-        self._colour = QWidget()
-        box = QVBoxLayout(self._colour)
-        box.setContentsMargins(0, 0, 0, 0)
-        self._count = NamedSlider(self.tr("Colours"), 1, MAX_COLOURS, self.tr("Find the number for me"))
-        self._count.moved.connect(lambda n: self._emit(self.tr("number of colours"), "colours", colours=n, palette=None))
-        self._count.auto.connect(lambda: self._emit(self.tr("number of colours"), colours=None, palette=None))
-        self._palette = QListWidget()
-        self._palette.setAccessibleName(self.tr("Palette"))
-        self._palette.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
-        self._palette.setFixedHeight(168)
-        self._palette.itemSelectionChanged.connect(self._enable_edits)
-        self._pick = button(self.tr("Pick"), "color-picker",
-                            self.tr("Replace the chosen colour by one clicked in the picture"), checkable=True)
-        self._merge = button(self.tr("Merge"), "arrows-join-2", self.tr("Make the chosen colours one layer (choose two or more)"))
-        self._split = button(self.tr("Split"), "arrows-split-2", self.tr("Make two colours of the chosen one"))
-        self._pick.toggled.connect(self.pick_wanted)
-        self._merge.clicked.connect(self._merge_chosen)
-        self._split.clicked.connect(self._split_chosen)
-        row = QHBoxLayout()
-        for part in (self._pick, self._merge, self._split):
-            row.addWidget(part)
-        self._reset = button(self.tr("Forget my colour edits"), "refresh")
-        self._reset.clicked.connect(lambda: self._emit(self.tr("colour edits"), palette=None))
-        for part in (self._count, self._palette):
-            box.addWidget(part)
-        box.addLayout(row)
-        box.addWidget(self._reset)
-        self.add(self._colour)
-
-    def _build_tone(self):
-        self._tone = QWidget()
-        box = QVBoxLayout(self._tone)
-        box.setContentsMargins(0, 0, 0, 0)
-        self._curve = ToneCurve()
-        self._cut_off = NamedSlider(self.tr("Cut-off"), 0, 255, self.tr("Find the cut-off for me"))
-        self._cut_off.moved.connect(lambda v: self._emit(self.tr("cut-off"), "cut_off", cut_off=v))
-        self._cut_off.auto.connect(lambda: self._emit(self.tr("cut-off"), cut_off=None))
-        self._side = Choice((
-            ("dark", self.tr("Dark is ink"), self.tr("Dark parts are cut")),
-            ("light", self.tr("Light is ink"), self.tr("Light parts are cut")),
-        ), self.tr("Ink"))
-        self._side.chosen.connect(lambda s: self._emit(self.tr("side of the ink"), dark_is_ink=s == "dark"))
-        for part in (self._curve, self._cut_off, self._side):
-            box.addWidget(part)
-        self.add(self._tone)
 
     def _build_rest(self):
         self._ground = QComboBox()
@@ -124,16 +89,8 @@ class TracePanel(Panel):
                           ("everywhere", self.tr("Leave out everywhere")), ("keep", self.tr("Keep as a layer"))):
             self._ground.addItem(text, key)
         self._ground.activated.connect(lambda i: self._emit(self.tr("ground"), ground=self._ground.itemData(i)))
-        self.add((label(self.tr("Ground")), self._ground))
-        self._detail = NamedSlider(self.tr("Smallest detail kept"), 0, len(_DETAILS_MM) - 1)
-        self._detail.moved.connect(
-            lambda i: self._emit(self.tr("smallest detail"), "smallest", smallest_mm=_DETAILS_MM[i]))
-        self._detail_edit = LengthEdit(self.tr("Smallest detail"), 0.01, MAX_DETAIL_MM)
-        self._detail_edit.committed.connect(lambda mm: self._emit(self.tr("smallest detail"), smallest_mm=mm))
-        self._small = button("", "target", self.tr("Ring the regions that went to a neighbour"), checkable=True)
-        self._small.toggled.connect(self.show_small)
-        self._detail.put_beside_name(self._detail_edit)
-        self.add(self._detail, self._small)
+        self._ground_name = label(self.tr("Ground"))
+        self.add((self._ground_name, self._ground))
         self._smooth = NamedSlider(self.tr("Outlines"), TRUEST, SMOOTHEST)
         self._smooth.moved.connect(lambda v: self._emit(self.tr("smoothness"), "smoothness", smoothness=v))
         self._exact = QCheckBox(self.tr("Make regular shapes exact"))
@@ -142,117 +99,59 @@ class TracePanel(Panel):
             "to the picture as the curves do."))
         self._exact.clicked.connect(lambda on: self._emit(self.tr("exact shapes"), exact_shapes=on))
         self.add(self._smooth, self._exact)
-        self.section(self.tr("What comes out"))
-        self._figures = Figures()
-        self.add(self._figures)
 
     # -- showing -----------------------------------------------------------------------
 
     def show_document(self, document) -> None:
         self._recipe = document.recipe
-        self._reading.show_value(self._recipe.reading)
+        for box in self._boxes:
+            box.recipe = document.recipe
+        self._reading.setCurrentIndex(self._reading.findData(self._recipe.reading))
         self._ground.setCurrentIndex(self._ground.findData(self._recipe.ground))
 
     def show_work(self, work) -> None:
+        recipe = self._recipe if self._recipe is not None else work.recipe
         self._work = work
-        recipe = work.recipe
-        tone = work.reading == "tone"
-        self._tone.setVisible(tone)
-        self._colour.setVisible(not tone)
-        chosen = self.tr("tone") if tone else self.tr("colour")
-        self._reading_note.setText(self.tr("Chosen for this picture: {0}.").format(chosen) if recipe.reading == "auto" else "")
-        self._reading_note.setVisible(recipe.reading == "auto")
-        if tone:
-            self._curve.show_values(*work.tone_bars())
-            auto = recipe.cut_off is None
-            self._cut_off.show_value(work.segmentation.cut_off, str(work.segmentation.cut_off), auto)
-            self._side.show_value("dark" if recipe.dark_is_ink else "light")
-        else:
-            self._show_palette(work)
-        self._show_detail(work)
-        words = (self.tr("true to the pixels"), self.tr("close"), self.tr("balanced"), self.tr("smooth"),
+        reading = work.reading
+        pen = reading == "line" and work.recipe.pen_mm is None
+        self.tone.setVisible(reading in ("tone", "line"))
+        for box, name in ((self.line, "line"), (self.colour, "colour"), (self.photo, "photo")):
+            box.setVisible(reading == name)
+        self._grow_fold.setVisible(reading == "colour")
+        words = {"tone": self.tr("tone"), "colour": self.tr("colour"), "line": self.tr("line"), "photo": self.tr("photo")}
+        self._reading_note.setText(self.tr("Chosen for this picture: {0}.").format(words[reading]) if work.recipe.reading == "auto" else "")
+        self._reading_note.setVisible(work.recipe.reading == "auto")
+        for part in (self._ground, self._ground_name, self._smooth, self._exact):
+            part.setVisible(not pen)
+        shown = {"tone": (self.tone,), "line": (self.tone, self.line), "colour": (self.colour, self.grow), "photo": (self.photo,)}[reading]
+        for box in (self.presets, *shown, self.detail, self.doubles, self.patch):
+            box.show_work(work)
+            box.recipe = recipe  # the document may be ahead of what is shown
+        names = (self.tr("true to the pixels"), self.tr("close"), self.tr("balanced"), self.tr("smooth"),
                  self.tr("smoother"), self.tr("clean sweeps"))
-        self._smooth.show_value(recipe.smoothness, words[recipe.smoothness - TRUEST])
-        self._exact.setChecked(recipe.exact_shapes)
+        self._smooth.show_value(work.recipe.smoothness, names[work.recipe.smoothness - TRUEST])
+        self._exact.setChecked(work.recipe.exact_shapes)
         self._figures.show_values((
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Nodes"), nodes_text(work)),
             (self.tr("Farthest from the picture"), "…" if work.rough else format_length(
-                work.worst_deviation_mm, recipe.unit, 3)),
-            (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), recipe.unit, 0)),
+                work.worst_deviation_mm, work.recipe.unit, 3)),
+            (self.tr("Drawing with the pen") if pen else self.tr("Cutting"),
+             format_length(sum(x.cut_length_mm for x in work.layers), work.recipe.unit, 0)),
         ))
 
-    def _show_palette(self, work):
-        entries = work.segmentation.entries
-        auto = work.recipe.colours is None and work.recipe.palette is None
-        self._count.show_value(len(entries), str(len(entries)), auto)
-        shares = work.label_shares()
-        keep = {item.data(Qt.ItemDataRole.UserRole) for item in self._palette.selectedItems()}
-        self._palette.blockSignals(True)
-        self._palette.clear()
-        for entry, share in zip(entries, shares):
-            more = self.tr(" (+{0})").format(len(entry.samples) - 1) if len(entry.samples) > 1 else ""
-            name = colour_name(from_hex(entry.hex))
-            item = QListWidgetItem(swatch(entry.hex), f"{name}{more}    {entry.hex}    {share:.1%}")
-            item.setData(Qt.ItemDataRole.UserRole, entry.hex)
-            self._palette.addItem(item)
-            item.setSelected(entry.hex in keep)
-        self._palette.blockSignals(False)
-        self._reset.setVisible(work.recipe.palette is not None)
-        self._enable_edits()
-
-    def _show_detail(self, work):
-        mm = work.recipe.smallest_mm
-        nearest = min(range(len(_DETAILS_MM)), key=lambda i: abs(_DETAILS_MM[i] - mm))
-        self._detail.show_value(nearest, "")
-        self._detail_edit.show_value(max(mm, 0.01), work.recipe.unit)
-        count = len(work.segmentation.dropped)
-        self._small.setEnabled(count > 0)
-        self._small.setText(self.tr("Show {0} given to a neighbour").format(count) if count else self.tr("None is smaller"))
-
     def shows_small(self) -> bool:
-        return self._small.isChecked()
+        return self.detail.shows_small()
 
     def stop_picking(self) -> None:
-        self._pick.setChecked(False)
+        self.colour.stop_picking()
 
-    # -- edits -------------------------------------------------------------------------
+    def take_colour(self, hex_colour: str) -> None:
+        """A colour was clicked in the picture: it replaces the chosen one."""
+        self.colour.take_colour(hex_colour)
 
     def _emit(self, what, gesture="", **changes):
         if self._recipe is not None:
             self.change.emit(replace(self._recipe, **changes), what, gesture)
-
-    def _chosen(self):
-        return [item.data(Qt.ItemDataRole.UserRole) for item in self._palette.selectedItems()]
-
-    def _enable_edits(self):
-        count = len(self._chosen())
-        self._pick.setEnabled(count == 1)
-        self._merge.setEnabled(count >= 2)
-        self._split.setEnabled(count == 1)
-
-    def take_colour(self, hex_colour: str) -> None:
-        """A colour was clicked in the picture: it replaces the chosen one."""
-        self._pick.setChecked(False)
-        chosen = self._chosen()
-        if len(chosen) == 1 and self._work is not None:
-            entries = tuple(
-                PaletteEntry((hex_colour, *e.samples[1:])) if e.hex == chosen[0] else e
-                for e in self._work.segmentation.entries if e.hex != hex_colour)
-            self._emit(self.tr("picked colour"), palette=entries, colours=None)
-
-    def _merge_chosen(self):
-        entries = palette_edits.merged(self._work.segmentation.entries, self._chosen())
-        self._emit(self.tr("merged colours"), palette=entries, colours=None)
-
-    def _split_chosen(self):
-        work = self._work
-        entries = palette_edits.split(work.segmentation.entries, self._chosen()[0], work.picture,
-                                      work.segmentation.labels)
-        if entries is None:
-            self._split.setToolTip(self.tr("This colour has only one shade"))
-            self._split.setEnabled(False)
-            return
-        self._emit(self.tr("split colour"), palette=entries, colours=None)

@@ -23,26 +23,26 @@ def freed(picture: Picture, background: Background) -> Picture:
     if not background.steps and (background.own_alpha or picture.alpha is None) \
             and background.move_px == 0 and background.smooth_px == 0:
         return picture
-    alpha = kept_alpha(picture, background)
-    if alpha.min() == 255:
+    keep = _kept(picture, background)
+    if keep.all() and (picture.alpha is None or not background.own_alpha):
         return replace(picture, alpha=None)
-    rgb, alpha = _unmixed(picture, alpha, exact=background.move_px == 0 and background.smooth_px == 0)
+    rgb, alpha = _unmixed(picture, keep, background)
     return replace(picture, rgb=frozen_array(rgb), alpha=frozen_array(alpha))
 
 
-def _unmixed(picture, alpha, exact):
+def _unmixed(picture, keep, background):
     """Colours and cover along the edge without what is mixed in of the dropped side.
 
-    Pixels near the edge take the colour of the nearest kept one that lies clear of it. With ``exact``
-    their cover is where their own colour lies between that and the nearest clear dropped one.
+    Pixels near the edge take the colour of the nearest kept one that lies clear of it. Their cover is
+    where their own colour lies between that and the nearest clear dropped one; a file's own is kept.
     """
-    keep = alpha >= 128
-    own_soft = picture.alpha is not None
+    own = picture.alpha if background.own_alpha else None
+    edge_of = _edged(keep, 0.0, 0.0) if own is None else np.minimum(_edged(keep, 0.0, 0.0), own)
     nearest, away = [], []
     for side in (keep, ~keep):
         clear = cv2.erode(side.astype(np.uint8), np.ones((5, 5), np.uint8), borderValue=1)
         if not clear.any():
-            return picture.rgb, alpha
+            return picture.rgb, _moved(edge_of, background)
         far, label = cv2.distanceTransformWithLabels(1 - clear, cv2.DIST_L2, 5, labelType=cv2.DIST_LABEL_PIXEL)
         at = np.flatnonzero(clear)
         table = np.zeros(int(label.max()) + 1, np.intp)
@@ -50,31 +50,40 @@ def _unmixed(picture, alpha, exact):
         nearest.append(table[label])
         away.append(far)
     pixels = picture.rgb.reshape(-1, 3)
-    edge = (away[0] > 0) & (away[0] < _EDGE_PX) & (away[1] < 2 * _EDGE_PX) & (alpha > 0)
+    reach = _EDGE_PX + max(background.move_px, 0.0)
+    edge = (away[0] > 0) & (away[0] < reach)
     rgb = picture.rgb.copy()
     rgb[edge] = pixels[nearest[0][edge]]
-    if not exact or own_soft:
-        return rgb, alpha
+    if own is not None:
+        return rgb, _moved(edge_of, background)
     band = np.flatnonzero((away[0] > 0) & (away[1] > 0) & (away[0] < _EDGE_PX) & (away[1] < _EDGE_PX))
     inner, outer, seen = (pixels[i].astype(np.float32) for i in (nearest[0].ravel()[band], nearest[1].ravel()[band], band))
     line = inner - outer
     size = (line * line).sum(1)
     plain = size > _CONTRAST**2
     share = np.clip(((seen - outer) * line).sum(1) / np.maximum(size, 1), 0, 1)
-    alpha = alpha.copy()
+    alpha = edge_of.copy()
     alpha.ravel()[band[plain]] = np.rint(255 * share[plain])
-    rgb.reshape(-1, 3)[band] = pixels[nearest[0].ravel()[band]]
-    return rgb, alpha
+    return rgb, _moved(alpha, background)
+
+
+def _moved(alpha, background):
+    """Cover with its edge set out or in and calmed, as asked."""
+    if background.move_px == 0 and background.smooth_px == 0:
+        return alpha
+    return _edged(alpha >= 128, background.move_px, background.smooth_px)
 
 
 def kept_alpha(picture: Picture, background: Background) -> np.ndarray:
-    """(H, W) uint8: 255 where the picture is kept, 0 where it is dropped, between at the edge.
+    """(H, W) uint8: 255 where the picture is kept, 0 where it is dropped, between at the edge."""
+    freed_picture = freed(picture, background)
+    return np.full(picture.rgb.shape[:2], 255, np.uint8) if freed_picture.alpha is None else freed_picture.alpha
 
-    Steps act in order on one mask; strokes come last, all together, as they look at the picture.
-    """
+
+def _kept(picture, background):
+    """(H, W) bool. Steps act in order on one mask; strokes come last, all together, as they look at the picture."""
     own = picture.alpha if background.own_alpha else None
     keep = np.ones(picture.rgb.shape[:2], bool) if own is None else own >= 128
-    soft = own is not None
     areas_before = False
     for step in background.steps:
         if step.kind == "colour":
@@ -93,9 +102,7 @@ def kept_alpha(picture: Picture, background: Background) -> np.ndarray:
     strokes = [s for s in background.steps if s.kind == "stroke"]
     if strokes:
         keep &= kept_by_strokes(picture, strokes, keep)
-    edge = _edged(keep, background.move_px, background.smooth_px)
-    # the file's own soft edge is better than any made from a mask
-    return np.minimum(edge, own) if soft and background.move_px <= 0 else edge
+    return keep
 
 
 def near_colour(picture: Picture, x: float, y: float, tolerance: float, everywhere: bool) -> np.ndarray:

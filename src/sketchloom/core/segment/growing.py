@@ -10,6 +10,7 @@ from sketchloom.core.picture.places import pixel_at
 MAX_TOLERANCE = 60
 _CALM = 0.004
 _LEAK = 1.35
+_REST = 5
 
 
 def grown(picture: Picture, x: float, y: float, tolerance: float, everywhere: bool) -> np.ndarray:
@@ -39,8 +40,8 @@ def proposed_tolerance(picture: Picture, x: float, y: float, everywhere: bool = 
     """The lowest tolerance after which the region stands still: its fringe is in, its neighbour is not.
 
     The region's area grows with the tolerance while grain and then the soft edge are taken in, stands
-    still, and leaps when it runs into a neighbour. The middle of the longest rest before the first
-    leap is safest; where nothing rests, the tolerance with the least growth.
+    still, and leaps when it runs into a neighbour. The middle of the first rest of some length is
+    safest, else of the longest; where nothing rests, the tolerance with the least growth.
     """
     area = areas_by_tolerance(picture, x, y, everywhere).astype(float)
     growth = area[1:] / np.maximum(area[:-1], 1) - 1
@@ -52,5 +53,6 @@ def proposed_tolerance(picture: Picture, x: float, y: float, everywhere: bool = 
         return int(first + 1 + np.argmin(growth[first:end])) if end > first else max(first, 2)
     edges = np.flatnonzero(np.diff(np.concatenate([[False], calm, [False]]).astype(int)))
     begins, ends = edges[::2], edges[1::2]
-    longest = int(np.argmax(ends - begins))
-    return int(np.clip(first + (begins[longest] + ends[longest]) // 2, 2, MAX_TOLERANCE))
+    long = np.flatnonzero(ends - begins >= _REST)
+    chosen = int(long[0]) if len(long) else int(np.argmax(ends - begins))
+    return int(np.clip(first + (begins[chosen] + ends[chosen]) // 2, 2, MAX_TOLERANCE))

@@ -1,0 +1,59 @@
+"""Settings of the line reading."""
+
+from PySide6.QtCore import Signal
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.widgets import Choice, LengthEdit, button, counted, label
+from sketchloom.core.units import format_length
+from sketchloom.recipe import MAX_DETAIL_MM
+
+_FIRST_WIDTH_MM = 1.5
+
+
+class LineBox(Box):
+    """Pen lines or shapes of a width, and which strokes stay."""
+
+    remove_wanted = Signal()
+
+    def __init__(self):
+        super().__init__()
+        self._said = label("", "quiet")
+        self._kind = Choice((
+            ("pen", self.tr("Pen lines"), self.tr("The middle of each stroke, open, for a pen")),
+            ("shape", self.tr("Shapes to cut"), self.tr("Each stroke as a shape of one width")),
+        ), self.tr("What strokes become"))
+        self._kind.chosen.connect(lambda k: self.emit(self.tr("what strokes become"), pen_mm=_FIRST_WIDTH_MM if k == "shape" else None))
+        self._width = LengthEdit(self.tr("Width of the strokes"), 0.05, MAX_DETAIL_MM)
+        self._width.committed.connect(lambda mm: self.emit(self.tr("width of the strokes"), pen_mm=mm))
+        self._width_row = label(self.tr("Width"))
+        self._spur = LengthEdit(self.tr("Shortest branch kept"), 0.0, MAX_DETAIL_MM)
+        self._spur.committed.connect(lambda mm: self.emit(self.tr("shortest branch"), spur_mm=mm))
+        self._remove = button(self.tr("Remove strokes…"), "eraser", self.tr("Click strokes on the bench to take them out"))
+        self._remove.clicked.connect(self.remove_wanted)
+        self._back = button("", "restore", self.tr("Bring all removed strokes back"))
+        self._back.clicked.connect(lambda: self.emit(self.tr("removed strokes"), strokes_removed=()))
+        self.add(self._said, self._kind, (self._width_row, self._width), (label(self.tr("Shortest branch")), self._spur),
+                 (self._remove, self._back))
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        recipe, strokes = work.recipe, work.segmentation.strokes
+        if strokes is None:
+            return
+        count = len(strokes.closed)
+        width = float(sorted(strokes.width_px)[count // 2]) * work.mm_per_px if count else 0.0
+        self._said.setText(self.tr("{0}, mostly {1} wide, {2} in all.").format(
+            counted(count, self.tr("1 stroke"), self.tr("{0} strokes")), format_length(width, recipe.unit, 2),
+            format_length(float(strokes.length_px.sum()) * work.mm_per_px, recipe.unit, 0)))
+        self._kind.show_value("pen" if recipe.pen_mm is None else "shape")
+        for part in (self._width, self._width_row):
+            part.setVisible(recipe.pen_mm is not None)
+        if recipe.pen_mm is not None:
+            self._width.show_value(recipe.pen_mm, recipe.unit)
+        self._spur.show_value(recipe.spur_mm, recipe.unit)
+        self._back.setVisible(bool(recipe.strokes_removed))
+        self._back.setText(counted(len(recipe.strokes_removed), self.tr("Bring 1 back"), self.tr("Bring {0} back")))
+
+    def remove_at(self, place) -> None:
+        """A place in shares of the picture's sides: the stroke there goes."""
+        self.emit(self.tr("removed stroke"), strokes_removed=(*self.recipe.strokes_removed, place))
