@@ -55,15 +55,15 @@ def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:
     ProjectError : what is wrong with it, in a sentence; nothing of it is taken then.
     """
     if len(data) > _MAX_BYTES:
-        raise ProjectError(file_name, "is too large for a file of presets.", "Choose another file.")
+        raise ProjectError(file_name, "is too large for a file of presets. Choose another file.")
     try:
         plain = json.loads(data)
     except (ValueError, RecursionError):
-        raise ProjectError(file_name, "is no file of presets: it is not JSON.", "Choose a file that was exported here.") from None
+        raise ProjectError(file_name, "is no file of presets: it is not JSON. Choose a file that was exported here.") from None
     if not isinstance(plain, dict) or plain.get("format") != FORMAT or not isinstance(plain.get("presets"), list):
-        raise ProjectError(file_name, "is no file of presets.", "Choose a file that was exported here.")
+        raise ProjectError(file_name, "is no file of presets. Choose a file that was exported here.")
     if plain.get("version") != VERSION:
-        raise ProjectError(file_name, "was written by a newer version of the program.", "Bring this one up to date.")
+        raise ProjectError(file_name, "was written by a newer version of the program. Bring this one up to date.")
     found = []
     for number, one in enumerate(plain["presets"][:MOST], 1):
         try:

@@ -1,0 +1,324 @@
+"""The Trace stage in the real window: curve, ladder, palette, line, photo, details, parts, doubles, variants, presets."""
+
+import json
+
+import numpy as np
+import pytest
+from PIL import Image
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QLineEdit, QListWidget
+
+import shapes
+from app.driver import pause, wait
+from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app import store
+from sketchloom.app.window import LAYERS, TRACE
+from sketchloom.demo_works import demo
+
+SIZE = 240
+
+
+@pytest.fixture()
+def trace(driver):
+    """Opens a file and turns to the Trace stage."""
+    def opened(path):
+        driver.open(path)
+        driver.window.show_stage(TRACE)
+        pause(20)
+        return driver.window.panels[TRACE]
+    return opened
+
+
+@pytest.fixture()
+def discs_file(tmp_path):
+    """Three colours on white, and two specks under a millimetre."""
+    pixels = np.full((SIZE, SIZE, 3), 255.0)
+    for (x, y, r), colour in zip(((60, 60, 34), (170, 70, 40), (120, 170, 44), (30, 200, 3), (215, 205, 2.2)),
+                                 ((200, 60, 50), (60, 110, 190), (230, 180, 60), (200, 60, 50), (200, 60, 50))):
+        cover = shapes.cover_of(shapes.disc(x, y, r), SIZE)[..., None]
+        pixels = pixels * (1 - cover) + np.array(colour) * cover
+    path = tmp_path / "discs.png"
+    Image.fromarray(np.rint(pixels).astype(np.uint8)).save(path)
+    return path
+
+
+# -- tone
+
+
+def test_the_cut_off_is_dragged_along_the_curve(driver, trace):
+    panel = trace(demo("kingfisher").picture_path)
+    curve = panel.tone.curve
+    assert curve.isVisible() and curve._proposed == driver.work.segmentation.cut_off
+    middle = curve.height() // 2
+    QTest.mousePress(curve, Qt.MouseButton.LeftButton, pos=QPoint(curve.width() // 4, middle))
+    for share in (0.4, 0.5, 0.6):
+        QTest.mouseMove(curve, QPoint(round(share * curve.width()), middle))
+        pause(5)
+    QTest.mouseRelease(curve, Qt.MouseButton.LeftButton, pos=QPoint(round(0.6 * curve.width()), middle))
+    work = driver.settled()
+    assert work.segmentation.cut_off == pytest.approx(153, abs=2)
+    assert len(driver.session.document._history) == 2  # one drag is one step back
+    curve.setFocus()
+    QTest.keyClick(curve, Qt.Key.Key_Right)
+    assert driver.settled().segmentation.cut_off == work.segmentation.cut_off + 1
+
+
+def test_silhouette_light_and_inner_areas(driver, trace):
+    panel = trace(demo("kingfisher").picture_path)
+    holes = driver.work.layers[0].outline.holes
+    assert holes > 3
+    driver.click("Silhouette", panel)
+    assert driver.settled().layers[0].outline.holes == 0
+    driver.click("Silhouette", panel)
+    driver.settled()
+    driver.click("Keep inner areas", panel)
+    assert len(driver.settled().layers) == 2
+    driver.click("Cut-off follows the light", panel)
+    assert driver.settled().segmentation.cut_offs is None
+    assert not panel.tone.curve.isVisible()
+
+
+# -- colour
+
+
+def test_the_ladder_comes_and_a_rung_is_taken(driver, trace):
+    panel = trace(demo("lighthouse").picture_path)
+    ladder = panel.colour.ladder
+    wait(ladder.isVisible, what="the ladder")
+    assert ladder.rowCount() == 6 and ladder.item(0, 0).text() == "7" and ladder.item(5, 0).text() == "2"
+    assert "goes into" in ladder.item(3, 0).toolTip()
+    rect = ladder.visualItemRect(ladder.item(3, 0))
+    QTest.mouseClick(ladder.viewport(), Qt.MouseButton.LeftButton, pos=rect.center())
+    work = driver.settled()
+    assert recipe(driver).colours == 4 and len(work.segmentation.entries) == 4
+    assert ladder.selectedItems()[0].text() == "4"
+
+
+def choose(panel, *hexes):
+    found = panel.colour._list
+    found.clearSelection()
+    for row in range(found.count()):
+        if found.item(row).data(Qt.ItemDataRole.UserRole) in hexes:
+            found.item(row).setSelected(True)
+
+
+def test_colours_are_locked_left_out_ordered_and_made_the_same(driver, trace, discs_file):
+    panel = trace(discs_file)
+    choose(panel, "#e6b43c")
+    driver.click("Lock", panel)
+    driver.settled()
+    assert recipe(driver).locked == ("#e6b43c",)
+    panel.colour._count.slider.setValue(2)
+    assert "#e6b43c" in [e.hex for e in driver.settled().segmentation.entries]
+    driver.key("Ctrl+Z")
+    driver.settled()
+    choose(panel, "#3c6ebe")
+    driver.click("Leave out", panel)
+    assert "#3c6ebe" not in [x.plan.key for x in driver.settled().layers]
+    driver.click("Leave out", panel)
+    driver.settled()
+    keys = [p.key for p in driver.work.plans]
+    choose(panel, keys[0])
+    driver.click("Higher", panel)
+    assert [p.key for p in driver.settled().plans][:2] == [keys[1], keys[0]]
+    choose(panel, "#c83c32")
+    panel.colour._menu.aboutToShow.emit()
+    action = next(a for a in panel.colour._menu.actions() if "#3c6ebe" in a.text())
+    action.trigger()
+    work = driver.settled()
+    assert "#c83c32" not in [e.hex for e in work.segmentation.entries]
+    labels = work.segmentation.labels
+    assert labels[60, 60] == labels[70, 170] != labels[170, 120]
+
+
+# -- line and photo
+
+
+def test_strokes_become_pen_lines_are_removed_and_become_shapes(driver, trace):
+    panel = trace(demo("kingfisher").picture_path)
+    panel._reading.setCurrentIndex(panel._reading.findData("line"))
+    panel._reading.activated.emit(panel._reading.currentIndex())
+    work = driver.settled()
+    count = work.layers[0].outline.pieces
+    assert work.layers[0].outline.pen_px is not None and str(count) in panel.line._said.text()
+    driver.click("Remove strokes", panel)
+    controls = work.segmentation.strokes.controls
+    # the middle of the longest stroke on the bench
+    strokes = work.segmentation.strokes
+    longest = int(np.argmax(strokes.length_px))
+    x, y = controls[(strokes.starts[longest] + strokes.starts[longest + 1]) // 2, 0] / SIZE_OF(work)
+    click(driver, float(x), float(y))
+    assert len(recipe(driver).strokes_removed) == 1
+    less = driver.settled()
+    assert less.segmentation.strokes.length_px.sum() < strokes.length_px.sum() - 20
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Escape)
+    driver.click("Bring 1 back", panel)
+    assert driver.settled().layers[0].outline.pieces == count
+    driver.click("Shapes to cut", panel)
+    shapes_ = driver.settled()
+    assert shapes_.layers[0].outline.pen_px is None and shapes_.layers[0].area_mm2 > 0
+
+
+def SIZE_OF(work):
+    return np.array([work.picture.width, work.picture.height], float)
+
+
+def test_tones_of_a_photo(driver, trace):
+    panel = trace(demo("boat").picture_path)
+    assert driver.work.reading == "photo" and panel.photo.isVisible() and not panel.colour.isVisible()
+    panel.photo._tones.slider.setValue(6)
+    assert len(driver.settled().layers) == 6
+    driver.click("Draw dark outlines", panel)
+    assert recipe(driver).photo_outlines and driver.settled() is not None
+
+
+# -- details
+
+
+def test_lost_details_are_listed_shown_and_brought_back(driver, trace, discs_file):
+    panel = trace(discs_file)
+    driver.session.change(with_size(recipe(driver), 60.0, 3.0), "size")
+    work = driver.settled()
+    listed = panel.detail._list
+    assert listed.count() == 2 and "across at" in listed.item(0).text()
+    assert work.details_lost()[0].size_mm == pytest.approx(2 * 3 * 60 / SIZE, rel=0.1)
+    listed.setCurrentRow(0)
+    assert driver.window.bench.target is not None
+    before = driver.work.traced.planar.face_count
+    driver.click("Bring back", panel)
+    work = driver.settled()
+    assert len(work.details_lost()) == 1 and work.traced.planar.face_count == before + 1
+    driver.click("Let the 1 brought back go", panel)
+    driver.settled()
+    listed.setCurrentRow(1)
+    driver.click("All from its size", panel)
+    assert len(driver.settled().details_lost()) == 0
+    rule = panel.detail._rule
+    rule.setCurrentIndex(rule.count() - 1)
+    rule.activated.emit(rule.count() - 1)
+    assert driver.settled().recipe.smallest_mm == 5.0
+
+
+def with_size(old, mm, smallest):
+    from dataclasses import replace
+
+    return replace(old, size_mm=mm, smallest_mm=smallest)
+
+
+# -- parts
+
+
+def test_a_region_is_grown_with_its_outline_live(driver, trace, discs_file):
+    panel = trace(discs_file)
+    panel._grow_fold.head.setChecked(True)
+    driver.click("Grow a region…", panel)
+    click(driver, 60 / SIZE, 60 / SIZE)
+    tool = driver.window.bench.tool
+    assert tool.share == pytest.approx(np.pi * 34**2 / SIZE**2, rel=0.05) and panel.grow._reach.isVisible()
+    panel.grow._reach.slider.setValue(60)
+    assert tool.tolerance == 60
+    tool.set_tolerance(tool.proposed)
+    driver.window.bench.setFocus()
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Return)
+    work = driver.settled()
+    assert len(recipe(driver).grown) == 1 and len(work.layers) == 4
+    driver.click("Take the chosen one back", panel)
+    assert len(driver.settled().layers) == 3
+
+
+def test_a_part_gets_settings_of_its_own(driver, trace, discs_file):
+    panel = trace(discs_file)
+    panel.patch.parent().head.setChecked(True)
+    driver.click("Draw round a part", panel)
+    drag(driver, *[(0.05 + 0.3 * np.cos(t) + 0.2, 0.25 + 0.22 * np.sin(t)) for t in np.linspace(0, 2 * np.pi, 40)])
+    driver.settled()
+    assert len(recipe(driver).patches) == 1 and driver.window.bench.lasso is not None
+    panel.patch._smooth.slider.setValue(3)
+    driver.settled()
+    assert recipe(driver).patches[0].smoothness == 3
+    assert "1 own" in panel.patch._list.item(0).text()
+    driver.window.show_stage(LAYERS)
+    assert driver.window.bench.lasso is None
+    driver.window.show_stage(TRACE)
+    driver.click("Take this part back", panel)
+    assert driver.settled().recipe.patches == ()
+
+
+def test_double_outlines_are_found_and_made_one(driver, trace, tmp_path):
+    away = lambda x, y: np.hypot(x - 120, y - 120)  # noqa: E731
+    ink = shapes.cover_of(lambda x, y: (away(x, y) > 70) & (away(x, y) < 74), SIZE)[..., None]
+    inner = shapes.cover_of(shapes.disc(120, 120, 70), SIZE)[..., None]
+    pixels = 255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner
+    Image.fromarray(np.rint(pixels).astype(np.uint8)).save(tmp_path / "ring.png")
+    panel = trace(tmp_path / "ring.png")
+    driver.session.change(with_size(recipe(driver), 30.0, 0.3), "size")
+    driver.settled()
+    panel.doubles.parent().head.setChecked(True)
+    wait(lambda: "1 pair" in panel.doubles._said.text(), what="the doubles")
+    driver.click("Show the next", panel)
+    assert driver.window.bench.target is not None
+    assert len(driver.work.layers) == 2
+    driver.click("Make cuts nearer", panel)
+    assert len(driver.settled().layers) == 1
+    wait(lambda: "No two cuts" in panel.doubles._said.text(), what="none left")
+
+
+# -- variants and presets
+
+
+def test_variants_are_shown_taken_and_pinned(driver, trace):
+    trace(demo("kingfisher").picture_path)
+    strip = driver.window.variants
+    driver.key("V")
+    assert strip.isVisible()
+    wait(lambda: len(strip.cards) >= 4, 60, "four variants")
+    silhouette = next(c for c in strip.cards if c.text() == "Silhouette")
+    assert "piece" in silhouette.accessibleName() and "mm" in silhouette.accessibleName()
+    pin = silhouette.children()[0]
+    QTest.mouseClick(pin, Qt.MouseButton.LeftButton)
+    assert driver.window.bench.pinned_title == "Silhouette"
+    driver.click("Unpin")
+    assert driver.window.bench._pinned is None
+    QTest.mouseClick(silhouette, Qt.MouseButton.LeftButton)
+    work = driver.settled()
+    assert recipe(driver).silhouette and work.layers[0].outline.holes == 0
+    driver.key("Alt+3")
+    assert not strip.isVisible()
+
+
+def test_presets_are_kept_taken_written_and_read(driver, trace, tmp_path):
+    panel = trace(demo("kingfisher").picture_path)
+    driver.click("Silhouette", panel)
+    driver.settled()
+    box = panel.presets
+    box.ask_name()
+    name = box.findChild(QLineEdit)
+    QTest.keyClicks(name, "Solid birds")
+    QTest.keyClick(name, Qt.Key.Key_Return)
+    assert [p.name for p in store.presets()] == ["Solid birds"]
+    driver.click("Silhouette", panel)
+    driver.settled()
+    row = next(i for i in range(box._list.count()) if box._list.itemText(i) == "Solid birds")
+    box._list.setCurrentIndex(row)
+    box._list.activated.emit(row)
+    assert driver.settled().recipe.silhouette
+    target = tmp_path / "mine.json"
+    box.export(target)
+    assert json.loads(target.read_text())["presets"][0]["name"] == "Solid birds"
+    store.keep_presets(())
+    box.take_file(target)
+    assert [p.name for p in store.presets()] == ["Solid birds"]
+    # what was used last is offered by itself
+    assert {p.name for p in store.last_settings()} == {"tone"}
+    (tmp_path / "bad.json").write_text("[1, 2")
+    box.take_file(tmp_path / "bad.json")
+    assert "no file of presets" in driver.window.notices.text_of("presets")
+    assert [p.name for p in store.presets()] == ["Solid birds"]
+
+
+def test_every_list_and_slider_of_the_stage_has_a_name(driver, trace):
+    panel = trace(demo("lighthouse").picture_path)
+    for part in panel.findChildren(QListWidget):
+        assert part.accessibleName()
+    assert at(driver, 0.5, 0.5) is not None
