@@ -9,11 +9,16 @@ from PIL import Image
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 from PySide6.QtGui import QGuiApplication  # noqa: E402
 
-from demo import pictures  # noqa: E402
+from demo import pictures, sources  # noqa: E402
+from sketchloom.demo_works import DEMOS  # noqa: E402
+from sketchloom.opening import open_project  # noqa: E402
 
 FOLDER = Path(__file__).resolve().parents[1] / "src" / "sketchloom" / "data" / "demo"
 NAMES = {"lighthouse-badge.png": pictures.lighthouse, "kingfisher-sketch.png": pictures.kingfisher,
-         "lantern-panel.png": pictures.lantern_panel, "paper-boat.jpg": pictures.paper_boat}
+         "lantern-panel.png": pictures.lantern_panel, "paper-boat.jpg": pictures.paper_boat,
+         "kingfisher-by-phone.jpg": sources.phone_kingfisher, "small-mark.png": sources.small_logo,
+         "portrait.jpg": sources.portrait, "boats-in-pen.png": sources.pen_sketch}
+THUMBNAIL_PX = 220
 
 
 def main() -> None:
@@ -30,7 +35,23 @@ def main() -> None:
         else:
             image.save(buffer, "PNG", optimize=True)
         (FOLDER / name).write_bytes(buffer.getvalue())
+    (FOLDER / "lantern-page.pdf").write_bytes(sources.lantern_page())
+    for name, pixels in sources.layer_pictures().items():
+        Image.fromarray(pixels).save(FOLDER / f"{name}.png", optimize=True)
+    _thumbnails()
     del app
+
+
+def _thumbnails() -> None:
+    """Small pictures for the first screen, which should not have to decode everything."""
+    (FOLDER / "small").mkdir(exist_ok=True)
+    for one in DEMOS:
+        picture = open_project(one.project(), None).picture.reduced(THUMBNAIL_PX)
+        image = Image.new("RGB", (THUMBNAIL_PX, THUMBNAIL_PX), "white")
+        shown = Image.fromarray(picture.rgb)
+        place = ((THUMBNAIL_PX - picture.width) // 2, (THUMBNAIL_PX - picture.height) // 2)
+        image.paste(shown, place, None if picture.alpha is None else Image.fromarray(picture.alpha))
+        image.save(FOLDER / "small" / f"{one.key}.png", optimize=True)
 
 
 if __name__ == "__main__":

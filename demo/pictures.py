@@ -1,4 +1,4 @@
-"""The four demo pictures."""
+"""The demo pictures that fill their whole frame."""
 
 import math
 
@@ -7,6 +7,7 @@ import numpy as np
 from PySide6.QtGui import QBrush, QColor, QLinearGradient, QRadialGradient
 
 from demo.brush import Sheet, curve, disc, polygon, rounded, spline, star, swell
+from demo.brush import swell as stroke
 
 NIGHT, SEA, FOAM = "#1e3557", "#2f6f7e", "#f3ead7"
 MADDER, GOLD, SAND = "#b5483c", "#e3ae4a", "#d9c6a0"
@@ -59,7 +60,15 @@ def lighthouse() -> np.ndarray:
 def kingfisher() -> np.ndarray:
     """An ink sketch on paper, as a scanner sees it: uneven light, grain, soft edges."""
     s = Sheet(1400, "#ffffff")
-    ink = "#1a1a1e"
+    _bird(s, "#1a1a1e")
+    return _scanned(s.rgba()[..., :3], 5)
+
+
+def _bird(s, ink, share=1.0):
+    """A kingfisher on a branch in brush strokes; ``share`` of their full width."""
+    def swell(points, widths):
+        return stroke(points, [w * share for w in widths])
+
     outline = [
         ([(120, 352), (250, 322), (390, 300), (440, 250), (530, 226), (610, 268), (640, 345)], [4, 9, 12, 13, 15, 12, 9]),
         ([(640, 345), (688, 440), (720, 560), (702, 668), (640, 742)], [9, 14, 16, 13, 8]),
@@ -104,7 +113,6 @@ def kingfisher() -> np.ndarray:
     for k in range(4):
         y = 930 + 18 * k
         s.fill(swell([(330 + 40 * k, y), (450 + 30 * k, y - 10), (600, y), (700 - 30 * k, y - 5)], [2, 7, 6, 2]), ink)
-    return _scanned(s.rgba()[..., :3], 5)
 
 
 def _scanned(rgb, seed):

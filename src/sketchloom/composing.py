@@ -1,6 +1,7 @@
 """Several pictures that share one frame become the layers of one work."""
 
 import io
+import re
 from dataclasses import dataclass
 
 import numpy as np
@@ -63,6 +64,8 @@ def composed(pictures, names) -> Composed:
     Image.fromarray(np.rint(rgba).clip(0, 255).astype(np.uint8)).save(
         buffer, "PNG", **({} if first.dpi is None else {"dpi": (first.dpi, first.dpi)}))
     keys = [to_hex(c) for c in shown]
+    # numbers before the names are there to sort the files
+    names = [re.sub(r"^\d+[\s._-]+", "", name) or name for name in names]
     edits = tuple(LayerEdit(key, name=name[:60], hex=None if to_hex(c) == key else to_hex(c))
                   for key, name, c in zip(keys, names, colours))
     return Composed(buffer.getvalue(), Recipe(reading="colour", palette=tuple(PaletteEntry((k,)) for k in keys),

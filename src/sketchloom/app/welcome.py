@@ -3,13 +3,14 @@
 from pathlib import Path
 
 from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QIcon, QImageReader, QPixmap
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
+from PySide6.QtGui import QIcon, QPixmap
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.widgets import button, clear, label
 
-_SHOWN = 6
+_SHOWN = 4
+_COLUMNS = 5
 
 
 class Welcome(QWidget):
@@ -29,8 +30,9 @@ class Welcome(QWidget):
         box.setSpacing(10)
         box.addStretch(2)
         box.addWidget(label(self.tr("Drop a picture here"), "heading"))
-        box.addWidget(label(self.tr("A logo, flat clipart, a scanned ink drawing or a page of line art becomes layers for "
-                                    "your cutter. PNG, JPEG, WebP, BMP and TIFF are read."), "quiet"))
+        box.addWidget(label(self.tr("A logo, flat clipart, a scanned drawing, a photograph or a page of line art becomes layers for "
+                                    "your cutter. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF and SVG are read; several "
+                                    "pictures with one frame become the layers of one work."), "quiet"))
         row = QHBoxLayout()
         opens = button(self.tr("Open…"), "folder-open")
         opens.setObjectName("primary")
@@ -54,27 +56,27 @@ class Welcome(QWidget):
         box.addWidget(self._state)
         box.addStretch(3)
         holder = QWidget()
-        holder.setFixedWidth(620)
+        holder.setFixedWidth(710)
         holder.setLayout(box)
         outer.addWidget(holder)
         outer.addStretch(1)
 
     def _demo_row(self, demos):
-        row = QHBoxLayout()
-        for demo in demos:
+        grid = QGridLayout()
+        grid.setSpacing(8)
+        for number, demo in enumerate(demos):
             tile = QToolButton()
             tile.setObjectName("tile")
             tile.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
             tile.setText(demo.title)
-            tile.setIconSize(QSize(110, 110))
-            tile.setIcon(QIcon(_thumbnail(demo.picture_path, 220)))
-            tile.setFixedSize(144, 152)
+            tile.setIconSize(QSize(88, 88))
+            tile.setIcon(QIcon(QPixmap(str(demo.thumbnail_path))))
+            tile.setFixedSize(132, 126)
             tile.setToolTip(demo.about)
             tile.setAccessibleName(f"{demo.title}: {demo.about}")
             tile.clicked.connect(lambda _=False, key=demo.key: self.demo_wanted.emit(key))
-            row.addWidget(tile)
-        row.addStretch(1)
-        return row
+            grid.addWidget(tile, number // _COLUMNS, number % _COLUMNS)
+        return grid
 
     def show_busy(self, text: str) -> None:
         """Say what is being opened."""
@@ -100,12 +102,6 @@ def _home(folder):
         return "~/" + str(folder.relative_to(Path.home()))
     except ValueError:
         return str(folder)
-
-
-def _thumbnail(path, size):
-    reader = QImageReader(str(path))
-    reader.setScaledSize(QSize(size, size))
-    return QPixmap.fromImage(reader.read())
 
 
 class DropHint(QLabel):

@@ -23,7 +23,8 @@ def true_or_false(name, value) -> None:
 
 def place(name, value) -> None:
     """A place in a picture as two shares of its sides."""
-    if not (isinstance(value, tuple) and len(value) == 2 and all(type(v) in (int, float) and 0 <= v <= 1 for v in value)):
+    if not (isinstance(value, tuple) and len(value) == 2 and all(
+            isinstance(v, (int, float)) and not isinstance(v, bool) and 0 <= v <= 1 for v in value)):
         raise SettingError(name, "places as two shares between 0 and 1", value)
 
 

@@ -24,6 +24,11 @@ def otsu_threshold(grey) -> int:
     ----------
     Otsu 1979, "A threshold selection method from gray-level histograms".
     """
+    return int(separation(grey).argmax())
+
+
+def separation(grey) -> np.ndarray:
+    """(256,) between-class variance at every level, as a share of the largest: how well it parts dark from light."""
     count = tones(np.asarray(grey)).astype(float)
     level = np.arange(256)
     low = np.cumsum(count)
@@ -32,7 +37,8 @@ def otsu_threshold(grey) -> int:
     high_sum = low_sum[-1] - low_sum
     with np.errstate(divide="ignore", invalid="ignore"):
         between = low * high * (low_sum / low - high_sum / high) ** 2
-    return int(np.nanargmax(np.where(np.isfinite(between), between, -1.0)))
+    between = np.where(np.isfinite(between), between, -1.0)
+    return between / max(float(between.max()), 1e-9)
 
 
 def tones(grey) -> np.ndarray:

@@ -1,0 +1,104 @@
+"""Hard sources as a new user brings them: by phone, small and fringed, a page, a photo, five layers."""
+
+import time
+
+import numpy as np
+import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QAbstractButton
+
+from app.driver import pause, wait
+from app.test_source_tools import click, drag, recipe
+from sketchloom.app.window import SOURCE, TRACE
+from sketchloom.demo_works import demo
+
+
+def point_button(driver, text):
+    """The button beside a point of the judgement, not the switch of the same name."""
+    found = [b for b in driver.window.panels[SOURCE].findChildren(QAbstractButton)
+             if b.text() == text and b.isVisible() and not b.isCheckable()]
+    QTest.mouseClick(found[0], Qt.MouseButton.LeftButton)
+    pause()
+
+
+def test_a_pencil_sketch_by_phone_is_ready_in_a_few_clicks(driver):
+    began = time.monotonic()
+    driver.open(demo("phone").picture_path)
+    assert "page on a table" in driver.window.panels[SOURCE]._verdict.text()
+    point_button(driver, "Flatten the page")
+    driver.settled()
+    point_button(driver, "Level the light")
+    work = driver.settled()
+    left = {f.code for f in work.findings}
+    assert not left & {"source.page", "source.light", "source.skew", "source.frame"}
+    assert work.reading == "tone"
+    # paper has a fold of light no more: its corners are as bright as its middle
+    grey = work.picture.grey.astype(int)
+    patches = [np.median(grey[a:a + 60, b:b + 60]) for a in (20, -80) for b in (20, -80)]
+    assert max(patches) - min(patches) < 12
+    driver.window.show_stage(TRACE)
+    outline = work.layers[0].outline
+    # the bird hangs together: a few large pieces, not crumbs of the pencil's grain
+    assert outline.pieces < 60
+    areas = np.sort(outline.area_px)[::-1]
+    assert areas[0] > 20 * np.median(outline.area_px[outline.area_px > 0])
+    assert time.monotonic() - began < 60
+
+
+def test_a_small_fringed_mark_has_its_colours_at_once(driver):
+    work = driver.open(demo("mark").picture_path)
+    drawn = {"#1e3557", "#2f6f7e", "#b5483c", "#e3ae4a"}
+    found = {x.plan.hex for x in work.layers}
+    near = lambda a, b: max(abs(int(a[i:i + 2], 16) - int(b[i:i + 2], 16)) for i in (1, 3, 5)) < 8  # noqa: E731
+    assert len(found) == 4 and all(any(near(d, f) for f in found) for d in drawn)
+
+
+def test_two_lines_of_a_page_are_removed_and_the_rest_is_given_a_width(driver):
+    driver.open(demo("page").picture_path)
+    assert driver.work.size_mm == pytest.approx((148, 210), abs=0.3)
+    driver.window.show_stage(TRACE)
+    panel = driver.window.panels[TRACE]
+    index = panel._reading.findData("line")
+    panel._reading.setCurrentIndex(index)
+    panel._reading.activated.emit(index)
+    before = driver.settled().segmentation.strokes.length_px.sum() * driver.work.mm_per_px
+    driver.click("Remove strokes", panel)
+    for y in (22, 190):
+        click(driver, 30 / 148, y / 210)
+        driver.settled()
+    after = driver.work.segmentation.strokes.length_px.sum() * driver.work.mm_per_px
+    # each rule is 120 mm long
+    assert before - after == pytest.approx(240, rel=0.02)
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Escape)
+    driver.click("Shapes to cut", panel)
+    work = driver.settled()
+    assert work.layers[0].outline.pen_px is None and work.layers[0].area_mm2 == pytest.approx(1.5 * after, rel=0.05)
+
+
+def test_a_boat_cut_out_of_a_photo_is_read_in_tones_without_its_ground(driver):
+    driver.open(demo("boat").picture_path)
+    driver.click("Keep…")
+    drag(driver, (0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42))
+    driver.settled()
+    driver.click("Drop…")
+    drag(driver, (0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5))
+    work = driver.settled()
+    assert work.reading == "photo"
+    whole = max(x.area_mm2 for x in work.layers) / (work.size_mm[0] * work.size_mm[1])
+    assert whole == pytest.approx(0.102, abs=0.01)
+
+
+def test_five_layer_pictures_keep_their_frame_and_order(driver):
+    driver.window.open_demo("layers")
+    driver.open(demo("lighthouse").picture_path)  # something else in between
+    driver.window.open_paths(demo("layers").paths)
+    before = driver.session.document
+    driver.click("Layers of one work")
+    wait(lambda: driver.session.document is not before, what="the layers")
+    work = driver.settled()
+    assert [x.plan.name for x in work.layers] == ["night", "hills", "water", "boat", "lanterns"]
+    assert recipe(driver).reading == "colour"
+    # the night is the whole disc of 480 of 1000 units
+    side = work.size_mm[0]
+    assert work.layers[0].area_mm2 == pytest.approx(np.pi * (0.48 * side) ** 2, rel=0.01)
