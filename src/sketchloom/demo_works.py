@@ -33,6 +33,11 @@ class Demo:
         return self.paths[0]
 
     @property
+    def source_name(self) -> str:
+        """What its project calls its picture."""
+        return self.file_name if len(self.file_names) == 1 else f"{self.key}.png"
+
+    @property
     def thumbnail_path(self) -> Path:
         return _FOLDER / "small" / f"{self.key}.png"
 
@@ -42,7 +47,7 @@ class Demo:
         made = open_as_layers(self.paths).project
         own = replace(self.recipe, reading=made.recipe.reading, palette=made.recipe.palette, order=made.recipe.order,
                       layers=made.recipe.layers)
-        return Project(own, made.source, f"{self.key}.png")
+        return Project(own, made.source, self.source_name)
 
 
 _FOLDER = Path(str(files("sketchloom").joinpath("data", "demo")))
@@ -79,11 +84,7 @@ def put_demo_projects(folder) -> dict[str, Path]:
     folder.mkdir(parents=True, exist_ok=True)
     paths = {}
     for one in DEMOS:
-        paths[one.key] = folder / (_stem(one) + projects.SUFFIX)
+        paths[one.key] = folder / (Path(one.source_name).stem + projects.SUFFIX)
         if not paths[one.key].exists():
             projects.save(one.project(), paths[one.key])
     return paths
-
-
-def _stem(one):
-    return Path(one.file_name).stem if len(one.file_names) == 1 else one.key

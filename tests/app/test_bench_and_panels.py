@@ -26,7 +26,7 @@ def test_before_anything_is_open(driver):
 def test_every_demo_opens_and_gives_layers(driver):
     for one in DEMOS:
         driver.window.open_demo(one.key)
-        wait(lambda name=one.file_name: driver.session.document is not None
+        wait(lambda name=one.source_name: driver.session.document is not None
              and driver.session.document.picture.name == name)
         assert driver.settled().layers, one.key
 
@@ -92,8 +92,8 @@ def test_keys_of_the_bench(lighthouse):
 def test_picking_a_colour_from_the_picture(lighthouse):
     lighthouse.key("Alt+2")
     panel = lighthouse.window.panels[TRACE]
-    rows = [panel._palette.item(r).data(Qt.ItemDataRole.UserRole) for r in range(panel._palette.count())]
-    panel._palette.setCurrentRow(rows.index("#d9c6a0"))
+    rows = [panel.colour._list.item(r).data(Qt.ItemDataRole.UserRole) for r in range(panel.colour._list.count())]
+    panel.colour._list.setCurrentRow(rows.index("#d9c6a0"))
     lighthouse.click("Pick")
     bench = lighthouse.window.bench
     scale = lighthouse.work.size_mm[0] / 1000
@@ -108,16 +108,16 @@ def test_picking_a_colour_from_the_picture(lighthouse):
 def test_merging_and_splitting_colours(lighthouse):
     lighthouse.key("Alt+2")
     panel = lighthouse.window.panels[TRACE]
-    for row in range(panel._palette.count()):
-        item = panel._palette.item(row)
+    for row in range(panel.colour._list.count()):
+        item = panel.colour._list.item(row)
         item.setSelected(item.data(Qt.ItemDataRole.UserRole) in ("#d9c6a0", "#f3ead7"))
     lighthouse.click("Merge")
     work = lighthouse.settled()
     assert len(work.segmentation.entries) == 6 and len(work.layers) == 5
-    panel._palette.clearSelection()
-    for row in range(panel._palette.count()):
-        if "(+1)" in panel._palette.item(row).text():
-            panel._palette.item(row).setSelected(True)
+    panel.colour._list.clearSelection()
+    for row in range(panel.colour._list.count()):
+        if " +1 " in panel.colour._list.item(row).text():
+            panel.colour._list.item(row).setSelected(True)
     lighthouse.click("Split")
     assert len(lighthouse.settled().layers) == 6
 

@@ -66,11 +66,11 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, tmp_path, m
     driver.key("Alt+2")
     panel = driver.window.panels[TRACE]
     before = driver.work.layers[0].area_mm2
-    panel._cut_off.slider.setFocus()
-    QTest.keyClick(panel._cut_off.slider, Qt.Key.Key_PageUp)
+    panel.tone.curve.setFocus()
+    QTest.keyClick(panel.tone.curve, Qt.Key.Key_PageUp)
     work = driver.settled()
-    assert work.recipe.cut_off == panel._cut_off.slider.value() and work.layers[0].area_mm2 > before
-    driver.type_into(panel._detail_edit, "2 mm")
+    assert work.recipe.cut_off == panel.tone.curve._cut and work.layers[0].area_mm2 > before
+    driver.type_into(panel.detail._edit, "2 mm")
     work = driver.settled()
     assert work.recipe.smallest_mm == 2.0 and len(work.segmentation.dropped) > 5
     driver.click("Show")
@@ -93,7 +93,7 @@ def test_everything_can_be_undone_all_the_way_back(lighthouse):
     svg = [layer.outline.controls.tobytes() for layer in driver.work.layers]
     driver.key("Alt+2")
     trace = driver.window.panels[TRACE]
-    trace._count.slider.setValue(4)
+    trace.colour._count.slider.setValue(4)
     driver.settled()
     driver.key("Alt+3")
     layers = driver.window.panels[LAYERS]
@@ -117,7 +117,7 @@ def test_everything_can_be_undone_all_the_way_back(lighthouse):
 
 def test_a_slider_drag_is_one_step_of_undo(lighthouse):
     lighthouse.key("Alt+2")
-    slider = lighthouse.window.panels[TRACE]._count.slider
+    slider = lighthouse.window.panels[TRACE].colour._count.slider
     for value in (6, 5, 4, 3):
         slider.setValue(value)
     assert lighthouse.settled().recipe.colours == 3
