@@ -2,6 +2,7 @@
 
 import os
 import tempfile
+from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QEventLoop, QTimer
@@ -10,9 +11,14 @@ from PySide6.QtWidgets import QApplication
 from sketchloom.app import start
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE, Window
+from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
+_CUT_OUT = Background((
+    BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42)), width=0.02),
+    BackgroundStep("stroke", False, ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)),
+                   width=0.02)))
 
 
 def take_all(folder: Path | None) -> int:
@@ -52,8 +58,25 @@ class _Camera:
         self._open("panel")
         window.bench.zoom(6.0, window.bench.place_of(118.0, 70.0))
         self._stage(TRACE, "zoomed")
+        window.bench.fit()
         self._open("boat")
-        self._stage(SOURCE, "shaded-picture")
+        self._set(reading="photo", background=_CUT_OUT)
+        window.bench.move_curtain(0.55)
+        self._stage(SOURCE, "background", lambda: _scroll(window.panels[SOURCE], 1.0))
+        self._open("portrait")
+        self._stage(TRACE, "trace-photo")
+        self._open("pen")
+        self._stage(TRACE, "trace-line")
+        self._open("phone")
+        window.bench.curtain_on = False
+        self._stage(SOURCE, "judgement", lambda: (window.bench.show_source_only(True), _scroll(window.panels[SOURCE], 0.28)))
+        window.bench.show_source_only(False)
+        window.bench.move_curtain(0.5)
+        self._open("kingfisher")
+        window.show_stage(TRACE)
+        window.actions_by_name["variants"].setChecked(True)
+        self._until(lambda: len(window.variants.cards) >= 7)
+        self._keep("variants")
         window.show_help()
         for dialog in window.findChildren(HelpDialog):
             self._pause()
@@ -65,11 +88,16 @@ class _Camera:
     def _open(self, key):
         self.window.session.open_path(self.projects[key])
         self._until(lambda: self.window.session.document is not None
-                    and self.window.session.document.picture.name == demo(key).file_name
+                    and self.window.session.document.picture.name == demo(key).source_name
                     and self.window.session.work is not None)
+
+    def _set(self, **changes):
+        self.window.session.change(replace(self.window.session.document.recipe, **changes), "")
+        self._until(lambda: self.window.session.work is not None)
 
     def _stage(self, number, name, before=None):
         self.window.show_stage(number)
+        self._pause(900 if number == TRACE else 1)  # the ladder comes a moment later
         if before is not None:
             before()
         self._keep(name)
@@ -89,3 +117,8 @@ class _Camera:
                 return
             self._pause(50)
         raise TimeoutError("The demo work was not traced in time.")
+
+
+def _scroll(panel, share: float) -> None:
+    bar = panel.verticalScrollBar()
+    bar.setValue(round(share * bar.maximum()))
