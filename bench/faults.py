@@ -99,7 +99,17 @@ def _marked(rgb, rng):
     return _scanned(_u8(rgb - np.abs(coarse / coarse.std())[..., None] * rng.uniform(9, 14)), rng)
 
 
-DAMAGES = {"skew_deg": _skewed, "uneven_light": _uneven, "page": _on_a_table, "screen_px": _screened, "blocks": _compressed,
+def _doubled(rgb, rng):
+    """Every outline as two strokes side by side."""
+    ink = (rgb.mean(2) < 128).astype(np.uint8)
+    away = cv2.distanceTransform(1 - ink, cv2.DIST_L2, cv2.DIST_MASK_PRECISE) - cv2.distanceTransform(
+        ink, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    gap, stroke = float(rng.uniform(3, 5)), float(rng.uniform(3, 5))
+    cover = np.clip(stroke / 2 + 0.5 - np.abs(np.abs(away) - (gap + stroke) / 2), 0, 1)
+    return _scanned(np.repeat(255 * (1 - cover)[..., None], 3, 2).astype(np.float32), rng)
+
+
+DAMAGES = {"double_px": _doubled, "skew_deg": _skewed, "uneven_light": _uneven, "page": _on_a_table, "screen_px": _screened, "blocks": _compressed,
            "pale": _paled, "frame": _framed, "texture": _marked, None: _scanned}
 
 

@@ -7,10 +7,11 @@ from sketchloom.core.picture.preparing.preparation import MAX_STEP
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM
 from sketchloom.pipeline import Work
-from sketchloom.recipe import MIN_SIZE_MM, Recipe
+from sketchloom.recipe import MAX_DETAIL_MM, MIN_SIZE_MM, Recipe
 
 MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
-            "source.noise", "source.pale", "source.frame", "source.texture", "trace.colour_unused", "layer.empty", "size.over_carrier")
+            "source.noise", "source.pale", "source.frame", "source.texture", "source.double",
+            "trace.colour_unused", "layer.empty", "size.over_carrier")
 _FEWER_COLOURS = 6
 
 
@@ -25,6 +26,9 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
             changed = replace(recipe, reading="colour", colours=count, palette=None)
         case code if code in _STEPS:
             changed = replace(recipe, preparation=_STEPS[code](recipe.preparation, work))
+        case "source.double":
+            gap = min(work.faults.double_px * work.mm_per_px, MAX_DETAIL_MM)
+            changed = replace(recipe, double_mm=round(gap, 3), double_to="filled")
         case "trace.colour_unused":
             used = {int(label) for label in work.traced.planar.face_label}
             kept = tuple(e for i, e in enumerate(work.segmentation.entries) if i in used)

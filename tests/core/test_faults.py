@@ -83,6 +83,29 @@ def test_a_dark_border_is_a_frame_and_a_line_around_too():
     assert find_faults(picture_of(np.dstack([drawing()] * 3))).frame is None
 
 
+def doubled():
+    """Two rings 8 px apart, 5 px wide each, and a double bar."""
+    grey = np.full((640, 640), 255, np.uint8)
+    for radius in (200, 212):
+        cv2.circle(grey, (320, 320), radius, 0, 5, cv2.LINE_AA)
+    cv2.rectangle(grey, (250, 300), (390, 312), 0, 5, cv2.LINE_AA)
+    return grey
+
+
+def test_double_strokes_are_found_and_filled():
+    assert find_faults(picture_of(scanned(drawing()))).double_px is None
+    for values in (scanned(doubled()), np.dstack([doubled()] * 3)):
+        picture = picture_of(values)
+        assert find_faults(picture).double_px == pytest.approx(8, abs=2.5)
+        pipeline = Pipeline()
+        work = pipeline.evaluate(picture, Recipe(reading="tone", smallest_mm=0.2))
+        finding = next(f for f in work.findings if f.code == "source.double")
+        mended = pipeline.evaluate(picture, mends.mended(finding, work))
+        # two rings are one, the bar is solid: ring with its hole, and the bar
+        assert (work.layers[0].outline.pieces, mended.layers[0].outline.pieces) == (3, 2)
+        assert mended.layers[0].outline.holes == 1
+
+
 def test_transparent_pictures_are_not_judged_as_scans():
     alpha = frozen_array(np.where(drawing() < 128, 255, 0).astype(np.uint8))
     found = find_faults(Picture(frozen_array(np.dstack([drawing()] * 3)), alpha))

@@ -60,7 +60,7 @@ class Window(QMainWindow):
             "source.light": self.tr("Level the light"), "source.screen": self.tr("Take the screen out"),
             "source.blocks": self.tr("Calm it"), "source.noise": self.tr("Take out grain"),
             "source.pale": self.tr("Lift the pencil"), "source.frame": self.tr("Crop inside it"),
-            "source.texture": self.tr("Clean the paper"),
+            "source.texture": self.tr("Clean the paper"), "source.double": self.tr("Fill the gap"),
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
             "size.over_carrier": self.tr("Make it fit"),
         }

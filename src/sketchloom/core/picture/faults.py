@@ -8,7 +8,9 @@ import numpy as np
 from sketchloom.core import parallel
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing import finding, grain, light
+from sketchloom.core.segment.doubles import find_doubles
 from sketchloom.core.segment.palette import noise_level
+from sketchloom.core.segment.tone import INK, PAPER, ink_labels, otsu_threshold
 
 _VIEW_PX = 1100
 _LEAST_SKEW_DEG, _LEAST_SURE = 0.25, 0.45
@@ -18,6 +20,7 @@ _PALE = 88
 _PAPER_LUMA = 120
 _TEXTURE = 1.8
 _FRAME_SHARE = 0.09
+_DOUBLE_SHARE, _DOUBLE_INK = 0.009, 0.6
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -28,7 +31,8 @@ class Faults:
     ``uneven_light``: share by which paper's brightness differs over the picture; ``screen_px``
     period of a printing screen; ``blocks``: compression blocks; ``pale``: how far ink is from
     paper, of 255, when that is little; ``frame``: the part inside a frame or page border, as
-    ``Preparation.crop``; ``texture``: paper texture or a watermark, its strength of 255.
+    ``Preparation.crop``; ``texture``: paper texture or a watermark, its strength of 255; ``double_px``:
+    most outlines are drawn as two strokes beside each other, with a gap of so many pixels at most.
     """
 
     page: tuple | None = None
@@ -39,6 +43,7 @@ class Faults:
     pale: float | None = None
     frame: tuple | None = None
     texture: float | None = None
+    double_px: float | None = None
 
 
 NONE = Faults()
@@ -50,9 +55,11 @@ def find_faults(picture: Picture) -> Faults:
     noise = noise_level(picture.local_range[::2, ::2])
     if picture.alpha is not None:
         return Faults(frame=frame)
-    if noise <= 0:  # dots of a screen are no grain: they can be all there is
-        return Faults(frame=frame, screen_px=grain.screen_period(picture.rgb))
     view = picture.reduced(_VIEW_PX)
+    double = _double_gap(view.grey)
+    double = None if double is None else double * picture.width / view.width
+    if noise <= 0:  # dots of a screen are no grain: they can be all there is
+        return Faults(frame=frame, screen_px=grain.screen_period(picture.rgb), double_px=double)
     page, skew, screen, lit = parallel.in_threads(lambda work: work(), (
         lambda: finding.find_page(picture) if frame is None else None, lambda: finding.find_skew(picture.grey),
         lambda: grain.screen_period(picture.rgb), lambda: light.paper_light(view.rgb)))
@@ -64,7 +71,27 @@ def find_faults(picture: Picture) -> Faults:
         uneven_light=_unevenness(lit) if on_paper else None,
         screen_px=screen, blocks=_has_blocks(picture.grey),
         pale=_paleness(view, lit) if on_paper else None, frame=frame,
-        texture=_texture(view, lit) if on_paper and screen is None else None)
+        texture=_texture(view, lit) if on_paper and screen is None else None,
+        double_px=double if on_paper and screen is None else None)
+
+
+def _double_gap(grey):
+    """Widest gap of a drawing most of whose ink is pairs of strokes with a narrow gap, else None."""
+    labels = ink_labels(grey, otsu_threshold(grey))
+    ink = labels == INK
+    if not 0.005 < ink.mean() < 0.3:
+        return None
+    limit = max(4.0, _DOUBLE_SHARE * max(grey.shape))
+    found = find_doubles(labels, limit)
+    x, y = np.floor(found.places).astype(int).T if len(found.places) else (np.empty(0, int),) * 2
+    gaps = labels[y, x] == PAPER
+    if not gaps.any() or found.length_px[gaps].sum() < 0.5 * max(grey.shape):
+        return None
+    # ink that lies within reach of a gap, on either side of it
+    near = cv2.dilate((found.mask & ~ink).astype(np.uint8), np.ones((3, 3), np.uint8), iterations=round(limit)) > 0
+    if (ink & near).sum() < _DOUBLE_INK * ink.sum():
+        return None
+    return float(found.width_px[gaps].max()) + 1.0
 
 
 def _is_on_paper(view) -> bool:

@@ -137,7 +137,7 @@ def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) 
         found.append(Finding("source.noise_only", WARN, "Neighbouring pixels have nothing in common; "
                              "there is no area in this picture to cut."))
         return tuple(found)
-    found += _of_faults(faults)
+    found += _of_faults(faults, mm_per_px)
     if fitness.shaded_share > 0.04:
         found.append(Finding(
             "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
@@ -154,7 +154,7 @@ def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) 
     return tuple(found)
 
 
-def _of_faults(faults):
+def _of_faults(faults, mm_per_px):
     found = []
     if faults.page is not None:
         found.append(Finding("source.page", WARN, "A page lies in the picture at a slant, with the table around it. "
@@ -177,6 +177,9 @@ def _of_faults(faults):
     if faults.frame is not None:
         found.append(Finding("source.frame", NOTE, "A frame or page border runs around the picture and would be cut. "
                              "Crop to what is inside it, unless it belongs to the design."))
+    if faults.double_px is not None:
+        found.append(Finding("source.double", WARN, "Outlines are drawn as two strokes side by side, "
+                             f"{faults.double_px * mm_per_px:.1f} mm apart: each would be cut twice. Fill the gap between them."))
     if faults.texture is not None:
         found.append(Finding("source.texture", NOTE, "Paper texture or a watermark under the drawing. Level the light "
                              "and take the grain out, or move the cut-off away from it."))

@@ -18,6 +18,7 @@ CODES = {
     "source.pale": "ink is hardly darker than paper",
     "source.frame": "a frame or page border runs around the picture",
     "source.texture": "paper texture or a watermark",
+    "source.double": "outlines are drawn as two strokes side by side",
     "source.decoded": "something had to be assumed while opening the file",
     "trace.small_details": "regions under the smallest detail were given to a neighbour",
     "trace.one_colour": "the whole picture is one colour",
