@@ -9,20 +9,23 @@ KEYS = (
     ("Alt+1 … Alt+4", "Stages: Source, Trace, Layers, Release"),
     ("Wheel, + and −", "Zoom to the pointer"), ("Drag, arrow keys, two fingers", "Pan"),
     ("F", "Fit the work to the bench"), ("1", "True size"), ("R", "Grid on or off"),
-    ("C", "Curtain on or off"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),
+    ("C", "Curtain on or off"), ("V", "Variants side by side"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),
     ("B", "Change the ground behind the work"), ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
-    ("Ctrl+L", "Fold or unfold the findings"), ("Esc", "Cancel what runs; leave the picker"), ("F1", "This sheet"),
+    ("Ctrl+L", "Fold or unfold the findings"), ("Enter, Backspace", "Take what a tool on the bench drew; one point back"), ("Esc", "Put the tool down; cancel what runs"), ("F1", "This sheet"),
 )
 
 FIRST_STEPS = """
 <h3>From a picture to cut files</h3>
 <p><b>1. Source.</b> Drop a picture on the window, paste one, or press Open. Set the finished width: everything
-follows. The judgement says what the picture can give before you spend time on it.</p>
-<p><b>2. Trace.</b> The program picks the reading and the colours. Fewer colours are fewer sheets to cut and lay:
-lower the number until something you need disappears, then go one back. For ink on paper move the cut-off until the
-thin lines stand and the small openings stay open. The smallest detail decides what is too small to weed; ring what
-went to a neighbour with <i>Show</i>. <i>Outlines</i> says how far curves may keep from the pixels: fewer nodes are
-cleaner sweeps and a calmer blade.</p>
+follows. The judgement says what the picture can give before you spend time on it, and each point has a button that
+mends it: a page is flattened, lines are straightened, light is levelled. Under <i>Background</i>, a stroke over what
+is to stay and one over what is to go cut a thing out of its surroundings; the hatched part is left out.</p>
+<p><b>2. Trace.</b> The program picks the reading. <i>Colour</i>: each rung of the ladder says what the next
+smaller number of colours loses and saves. <i>Tone</i>: drag along the curve; in the marked bands the drawing stands
+still. <i>Line</i>: the middle of each stroke for a pen, or as shapes of one width. <i>Photo</i>: shading in a few
+tones. The smallest detail decides what is too small to weed; what it cost is listed and can be brought back. Press V
+to see variants side by side with their pieces, sheets, nodes and millimetres. <i>Outlines</i> says how far curves may
+keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.</p>
 <p><b>3. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
 out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat.</p>
 <p><b>4. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
@@ -44,7 +47,7 @@ class HelpDialog(QDialog):
         super().__init__(parent)
         self.setWindowTitle(_tr("Help"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        self.resize(620, 560)
+        self.resize(640, 640)
         tabs = QTabWidget()
         tabs.addTab(_page(_tr(FIRST_STEPS)), _tr("First ten minutes"))
         rows = "".join(f"<tr><td style='padding:3px 18px 3px 0'><b>{_tr(k)}</b></td><td>{_tr(v)}</td></tr>" for k, v in KEYS)

@@ -63,6 +63,7 @@ class _Camera:
         self._set(reading="photo", background=_CUT_OUT)
         window.bench.move_curtain(0.55)
         self._stage(SOURCE, "background", lambda: _scroll(window.panels[SOURCE], 1.0))
+        window.session.document.undo()  # nothing is left unsaved
         self._open("portrait")
         self._stage(TRACE, "trace-photo")
         self._open("pen")

@@ -114,6 +114,7 @@ class VariantsStrip(QFrame):
             holder = QWidget()
             QVBoxLayout(holder).setContentsMargins(0, 0, 0, 0)
             holder.layout().addWidget(Card(self._title(one), (), None, False))
+            holder.layout().addStretch(1)
             self._places[one] = holder
             self._row.addWidget(holder)
         self._row.addStretch(1)
@@ -134,6 +135,7 @@ class VariantsStrip(QFrame):
         pin.move(_CARD.width() - 40, 10)
         pin.clicked.connect(lambda: self.pin(tried))
         holder.layout().addWidget(card)
+        holder.layout().addStretch(1)
         self.cards.append(card)
 
     def pin(self, tried) -> None:
