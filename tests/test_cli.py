@@ -203,3 +203,49 @@ def test_a_smoothness_out_of_range_is_said(badge, tmp_path, value, capsys):
     assert run(badge, "--out", tmp_path / "o.svg", "--smoothness", value) == 2
     said = capsys.readouterr().err
     assert "--smoothness" in said and "-2 to 3" in said and "auto" not in said.replace(repr(value), "").replace(value, "")
+
+
+def _three_discs(path):
+    cover = [shapes.cover_of(shapes.disc(x, 60, 14), 120)[..., None] for x in (30, 60, 90)]
+    pixels = 255.0 - sum((255 - shade) * c for shade, c in zip((40, 110, 180), cover))
+    Image.fromarray(np.repeat(np.rint(pixels), 3, 2).astype(np.uint8)).save(path)
+
+
+def test_photo_and_line_on_the_command_line(tmp_path):
+    _three_discs(tmp_path / "discs.png")
+    out, report = tmp_path / "o.svg", tmp_path / "r.json"
+    words = ["trace", str(tmp_path / "discs.png"), "--out", str(out), "--report", str(report), "--quiet", "--width", "60mm"]
+    assert cli.main([*words, "--mode", "photo", "--tones", "4"]) == 0
+    told = json.loads(report.read_text())
+    assert told["source"]["mode"] == "photo" and len(told["layers"]) == 4
+    cover = shapes.cover_of(lambda x, y: (abs(y - 60) < 3) & (x > 15) & (x < 105), 120)
+    Image.fromarray(shapes.grey_of(cover)).save(tmp_path / "line.png")
+    words[1] = str(tmp_path / "line.png")
+    assert cli.main([*words, "--mode", "line", "--min-branch", "0"]) == 0
+    told = json.loads(report.read_text())
+    text = out.read_text()
+    assert 'fill="none"' in text and 'stroke-width="3"' in text and "Z" not in text.split(' d="')[1].split('"')[0]
+    # 90 px long, drawn without its round ends of 3 px each
+    assert told["layers"][0]["cut_length_mm"] == pytest.approx((90 - 6) / 2, abs=0.8)
+    assert cli.main([*words, "--mode", "line", "--pen-width", "2mm"]) == 0
+    assert 'fill-rule="evenodd"' in out.read_text()
+
+
+def test_double_outlines_on_the_command_line(tmp_path):
+    away = lambda x, y: np.hypot(x - 60, y - 60)  # noqa: E731
+    ink = shapes.cover_of(lambda x, y: (away(x, y) > 40) & (away(x, y) < 43), 120)[..., None]
+    inner = shapes.cover_of(shapes.disc(60, 60, 40), 120)[..., None]
+    Image.fromarray(np.rint(255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner).astype(np.uint8)).save(tmp_path / "r.png")
+    out, report = tmp_path / "o.svg", tmp_path / "r.json"
+    words = ["trace", str(tmp_path / "r.png"), "--out", str(out), "--report", str(report), "--quiet", "--width", "120mm"]
+    assert cli.main(words) == 0 and len(json.loads(report.read_text())["layers"]) == 2
+    assert cli.main([*words, "--double", "4mm", "--double-to", "outer"]) == 0
+    (layer,) = json.loads(report.read_text())["layers"]
+    assert np.sqrt(layer["area_mm2"] / np.pi) == pytest.approx(43, abs=0.4)
+
+
+@pytest.mark.parametrize("word, value", [("--tones", "1"), ("--tones", "nine"), ("--pen-width", "wide"), ("--double", "thin")])
+def test_wrong_words_of_the_readings(tmp_path, capsys, word, value):
+    _three_discs(tmp_path / "discs.png")
+    assert cli.main(["trace", str(tmp_path / "discs.png"), "--out", str(tmp_path / "o.svg"), word, value]) == 2
+    assert not (tmp_path / "o.svg").exists() and len(capsys.readouterr().err.splitlines()) == 1

@@ -167,7 +167,16 @@ class Pipeline:
             scale = recipe.size_mm / (width if recipe.size_side == "width" else height)
         same = replace(recipe, size_mm=min(max(scale * width, MIN_SIZE_MM), MAX_SIZE_MM), size_side="width")
         whole = self._kept.get(("prepared", _digest(picture), recipe.preparation))
-        tree = None if whole is None else self._kept.get(("tree", _digest(whole)))
+        seen = whole
+        if whole is not None and recipe.background != NOTHING:
+            seen = self._kept.get(("freed", _digest(whole), recipe.background))
+        if seen is None:
+            return same
+        # a small copy may look like another kind of picture
+        reading = self._kept.get(("reading", _digest(seen)))
+        if recipe.reading == "auto" and reading is not None:
+            same = replace(same, reading=reading)
+        tree = self._kept.get(("tree", _digest(seen)))
         if tree is None or recipe.palette is not None:
             return same
         return replace(same, palette=proposed_entries(tree, recipe))

@@ -9,7 +9,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QAbstractButton
 
 from app.driver import pause, wait
-from app.test_source_tools import click, drag, recipe
+from app.test_source_tools import click, cut_the_boat_out, recipe
 from sketchloom.app.window import SOURCE, TRACE
 from sketchloom.demo_works import demo
 
@@ -78,12 +78,7 @@ def test_two_lines_of_a_page_are_removed_and_the_rest_is_given_a_width(driver):
 
 def test_a_boat_cut_out_of_a_photo_is_read_in_tones_without_its_ground(driver):
     driver.open(demo("boat").picture_path)
-    driver.click("Keep…")
-    drag(driver, (0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42))
-    driver.settled()
-    driver.click("Drop…")
-    drag(driver, (0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5))
-    work = driver.settled()
+    work = cut_the_boat_out(driver)
     assert work.reading == "photo"
     whole = max(x.area_mm2 for x in work.layers) / (work.size_mm[0] * work.size_mm[1])
     assert whole == pytest.approx(0.102, abs=0.01)

@@ -47,6 +47,16 @@ def click(driver, x, y, modifier=Qt.KeyboardModifier.NoModifier):
     pause(5)
 
 
+def cut_the_boat_out(driver):
+    """A stroke over the boat and one over what is around it."""
+    driver.click("Keep…")
+    drag(driver, (0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42))
+    driver.settled()
+    driver.click("Drop…")
+    drag(driver, (0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5))
+    return driver.settled()
+
+
 def recipe(driver):
     return driver.session.document.recipe
 
@@ -128,12 +138,7 @@ def test_a_colour_of_the_background_is_clicked_and_its_reach_changed(driver, rin
 
 def test_two_strokes_cut_a_boat_out(driver):
     driver.open(demo("boat").picture_path)
-    driver.click("Keep…")
-    drag(driver, (0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42))
-    driver.settled()
-    driver.click("Drop…")
-    drag(driver, (0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5))
-    driver.settled()
+    cut_the_boat_out(driver)
     assert [s.keep for s in recipe(driver).background.steps] == [True, False]
     gone = (driver.work.picture.alpha < 128).mean()
     assert gone == pytest.approx(0.898, abs=0.01)

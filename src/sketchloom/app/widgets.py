@@ -30,6 +30,21 @@ def button(text: str, icon_name: str = "", tip: str = "", checkable: bool = Fals
     return made
 
 
+def put(column, parts, spacing: int = 8) -> None:
+    """Add widgets or layouts to a column; a tuple of widgets stands side by side."""
+    for part in parts:
+        if isinstance(part, tuple):
+            row = QHBoxLayout()
+            row.setSpacing(spacing)
+            for widget in part:
+                row.addWidget(widget)
+            column.addLayout(row)
+        elif isinstance(part, QWidget):
+            column.addWidget(part)
+        else:
+            column.addLayout(part)
+
+
 class Panel(QScrollArea):
     """A column of settings that scrolls when it must."""
 
@@ -45,18 +60,8 @@ class Panel(QScrollArea):
         self.setWidget(body)
 
     def add(self, *parts) -> None:
-        """Widgets below each other; a tuple stands side by side."""
-        for part in parts:
-            if isinstance(part, tuple):
-                row = QHBoxLayout()
-                row.setSpacing(8)
-                for widget in part:
-                    row.addWidget(widget)
-                self.column.addLayout(row)
-            elif isinstance(part, QWidget):
-                self.column.addWidget(part)
-            else:
-                self.column.addLayout(part)
+        """Widgets or layouts below each other; a tuple stands side by side."""
+        put(self.column, parts)
 
     def section(self, text: str) -> None:
         self.column.addWidget(label(text, "section"))

@@ -3,7 +3,9 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QVBoxLayout, QWidget
+
+from sketchloom.app.widgets import put
 
 
 class Box(QWidget):
@@ -20,15 +22,7 @@ class Box(QWidget):
 
     def add(self, *parts) -> None:
         """Widgets below each other; a tuple stands side by side."""
-        for part in parts:
-            if isinstance(part, tuple):
-                row = QHBoxLayout()
-                row.setSpacing(6)
-                for widget in part:
-                    row.addWidget(widget)
-                self._column.addLayout(row)
-            else:
-                self._column.addWidget(part)
+        put(self._column, parts, 6)
 
     def show_work(self, work) -> None:
         """Bring all parts up to date with a result."""

@@ -3,9 +3,9 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
 
-from sketchloom.app.widgets import NamedSlider, button, label
+from sketchloom.app.widgets import NamedSlider, button, label, put
 from sketchloom.core.picture.preparing.preparation import MAX_ENLARGED, MAX_STEP, PLAIN
 
 _TENTHS = 10
@@ -51,20 +51,8 @@ class PreparingBox(QWidget):
         self._done = label("", "quiet")
         self._reset = button(self.tr("As it came"), "restore", self.tr("Take back every step of preparing"))
         self._reset.clicked.connect(lambda: self.change.emit(PLAIN, self.tr("preparing"), ""))
-        for parts in ((self._crop, self._page, self._line), self._turn, (self._quarter,), self._light, self._screen,
-                      self._grain, self._pencil, self._enlarge, self._done, self._reset):
-            self._put(column, parts)
-
-    @staticmethod
-    def _put(column, parts):
-        if isinstance(parts, QWidget):
-            column.addWidget(parts)
-            return
-        row = QHBoxLayout()
-        row.setSpacing(8)
-        for part in parts:
-            row.addWidget(part)
-        column.addLayout(row)
+        put(column, ((self._crop, self._page, self._line), self._turn, (self._quarter,), self._light, self._screen,
+                     self._grain, self._pencil, self._enlarge, self._done, self._reset))
 
     def show_steps(self, steps) -> None:
         self._steps = steps

@@ -6,7 +6,7 @@ from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QGuiApplication, QPainter, QPen, QPolygonF
 
 from sketchloom.app import theme
-from sketchloom.app.tools.tool import Frame, Tool, draw_handle, draw_line
+from sketchloom.app.tools.tool import EnterTool, Frame, Tool, draw_handle, draw_line
 from sketchloom.core.background.snapping import EdgePaths
 
 _NEAR = 12.0
@@ -84,7 +84,7 @@ class BrushTool(Tool):
                 painter.drawEllipse(self._at, thick / 2, thick / 2)
 
 
-class AreaTool(Tool):
+class AreaTool(EnterTool):
     """Draws round a part: dragged it follows the hand, clicked it goes straight from corner to corner."""
 
     taken = Signal(tuple)
@@ -99,7 +99,7 @@ class AreaTool(Tool):
 
     def press(self, frame: Frame, at: QPointF) -> None:
         if len(self._points) >= 3 and self._is_near(frame, self._points[0], at):
-            self._take()
+            self.take()
             return
         self._points.append(frame.inside(at))
         self._dragged = False
@@ -117,22 +117,16 @@ class AreaTool(Tool):
     def release(self, frame: Frame, at: QPointF) -> None:
         # one dragged round closes by itself
         if self._dragged and len(self._points) > 12:
-            self._take()
-
-    def double_click(self, frame: Frame, at: QPointF) -> None:
-        self._take()
+            self.take()
 
     def key(self, key) -> bool:
-        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self._take()
-        elif key == Qt.Key.Key_Backspace and self._points:
+        if key == Qt.Key.Key_Backspace and self._points:
             self._points.pop()
             self.repaint.emit()
-        else:
-            return False
-        return True
+            return True
+        return super().key(key)
 
-    def _take(self):
+    def take(self) -> None:
         if len(self._points) >= 3:
             points = tuple(self._points)
             step = max(1, len(points) // 1500)
@@ -155,7 +149,7 @@ class AreaTool(Tool):
             draw_handle(painter, frame.place(*self._points[0]), len(self._points) >= 3)
 
 
-class SnapTool(Tool):
+class SnapTool(EnterTool):
     """Follows the edges of the picture from anchor to anchor; straight to the next one while Shift is held."""
 
     taken = Signal(tuple)
@@ -171,7 +165,7 @@ class SnapTool(Tool):
     def press(self, frame: Frame, at: QPointF) -> None:
         share = frame.inside(at)
         if len(self._anchors) >= 3 and math.hypot(*((frame.place(*self._anchors[0]) - at).toTuple())) < _NEAR:
-            self._close()
+            self.take()
             return
         if self._anchors:
             self._parts.append(self._way(self._anchors[-1], share))
@@ -189,23 +183,17 @@ class SnapTool(Tool):
             return (start, end)
         return self._paths.between(start, end)
 
-    def double_click(self, frame: Frame, at: QPointF) -> None:
-        self._close()
-
     def key(self, key) -> bool:
-        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self._close()
-        elif key == Qt.Key.Key_Backspace and self._anchors:
+        if key == Qt.Key.Key_Backspace and self._anchors:
             self._anchors.pop()
             if self._parts:
                 self._parts.pop()
             self._ahead = ()
             self.repaint.emit()
-        else:
-            return False
-        return True
+            return True
+        return super().key(key)
 
-    def _close(self):
+    def take(self) -> None:
         if len(self._anchors) < 3:
             return
         parts = [*self._parts, self._way(self._anchors[-1], self._anchors[0])]

@@ -2,10 +2,10 @@
 
 import math
 
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath
 
-from sketchloom.app.tools.tool import HANDLE, Frame, Tool, draw_handle, draw_line
+from sketchloom.app.tools.tool import HANDLE, EnterTool, Frame, Tool, draw_handle, draw_line
 
 _LEAST = 0.01
 
@@ -16,7 +16,7 @@ def _shade_outside(painter, frame, path):
     painter.fillPath(outside.subtracted(path), QColor(38, 34, 29, 120))
 
 
-class CropTool(Tool):
+class CropTool(EnterTool):
     """Drag a frame; its corners and sides can be dragged again. Enter takes it."""
 
     taken = Signal(tuple)
@@ -60,16 +60,7 @@ class CropTool(Tool):
                 self.frame_shares = None
         self.repaint.emit()
 
-    def double_click(self, frame: Frame, at: QPointF) -> None:
-        self._take()
-
-    def key(self, key) -> bool:
-        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self._take()
-            return True
-        return False
-
-    def _take(self):
+    def take(self):
         if self.frame_shares is not None:
             self.taken.emit(self.frame_shares)
             self.done.emit()
@@ -138,7 +129,7 @@ class LevelTool(Tool):
             draw_line(painter, [frame.place(*self._from), frame.place(*self._to)])
 
 
-class PageTool(Tool):
+class PageTool(EnterTool):
     """The four corners of a page; each can be dragged. Enter takes them."""
 
     taken = Signal(tuple)
@@ -164,16 +155,7 @@ class PageTool(Tool):
         self._held = None
         self.repaint.emit()
 
-    def double_click(self, frame: Frame, at: QPointF) -> None:
-        self._take()
-
-    def key(self, key) -> bool:
-        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self._take()
-            return True
-        return False
-
-    def _take(self):
+    def take(self):
         self.taken.emit(tuple(tuple(c) for c in self.corners))
         self.done.emit()
 

@@ -62,6 +62,23 @@ class Tool(QObject):
         """Draw over the picture."""
 
 
+class EnterTool(Tool):
+    """A tool whose drawing is taken by Enter or two clicks."""
+
+    def take(self) -> None:
+        """Hand over what was drawn, if that is enough."""
+        raise NotImplementedError
+
+    def double_click(self, frame: Frame, at: QPointF) -> None:
+        self.take()
+
+    def key(self, key) -> bool:
+        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
+            self.take()
+            return True
+        return False
+
+
 def draw_line(painter: QPainter, points, closed: bool = False) -> None:
     """A line that shows on any ground."""
     shape = QPolygonF(list(points))
