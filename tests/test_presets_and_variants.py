@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -79,7 +80,8 @@ def test_figures_of_a_variant_are_those_of_its_trace():
 
 
 def test_a_large_picture_is_tried_in_a_reduced_copy_of_the_same_size():
-    cover = shapes.cover_of(shapes.disc(850, 850, 500), 1700)
+    x = np.arange(1700) + 0.5
+    cover = np.clip(500.5 - np.hypot(x[None] - 850, x[:, None] - 850), 0, 1)  # its edge is soft over one pixel
     work = Pipeline().evaluate(shapes.picture(shapes.grey_of(cover)), replace(Recipe(), reading="tone", size_mm=85.0))
     made, figures = variants.evaluated(Pipeline(), work, variants.variants_of(work)[0], QUIET)
     assert figures.about and made.picture.width == 1500 and made.size_mm == pytest.approx((85.0, 85.0))

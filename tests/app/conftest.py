@@ -1,4 +1,5 @@
 import pytest
+from PIL import Image
 
 from app.driver import Driver
 from sketchloom.demo_works import demo
@@ -11,7 +12,23 @@ def driver():
     one.close()
 
 
+@pytest.fixture(scope="session")
+def smaller(tmp_path_factory):
+    """A demo picture at a share of its size, under its own name: most of the window does not care, and tests are sooner done."""
+    made = {}
+
+    def of(key, share=0.5):
+        if (key, share) not in made:
+            path = demo(key).picture_path
+            picture = Image.open(path)
+            target = tmp_path_factory.mktemp(key) / path.name
+            picture.resize(tuple(round(v * share) for v in picture.size), Image.Resampling.BOX).save(target, quality=92)
+            made[key, share] = target
+        return made[key, share]
+    return of
+
+
 @pytest.fixture
-def lighthouse(driver):
-    driver.open(demo("lighthouse").picture_path)
+def lighthouse(driver, smaller):
+    driver.open(smaller("lighthouse"))
     return driver

@@ -11,7 +11,9 @@ from sketchloom.app.rail import ATTENTION, UNTOUCHED
 from sketchloom.app.view import View, ruler_step
 from sketchloom.app.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
-from sketchloom.demo_works import DEMOS
+from sketchloom.demo_works import DEMOS, demo
+from sketchloom.opening import open_project
+from sketchloom.pipeline import Pipeline
 
 
 def test_before_anything_is_open(driver):
@@ -23,12 +25,20 @@ def test_before_anything_is_open(driver):
     assert driver.settled().reading == "tone" and window.bench.isVisible()
 
 
-def test_every_demo_opens_and_gives_layers(driver):
+def test_every_demo_gives_layers():
+    """Traced from a reduced copy, as it only matters that all of them can be."""
     for one in DEMOS:
-        driver.window.open_demo(one.key)
-        wait(lambda name=one.source_name: driver.session.document is not None
-             and driver.session.document.picture.name == name)
-        assert driver.settled().layers, one.key
+        opened = open_project(one.project(), None)
+        assert Pipeline().evaluate(opened.picture.reduced(500), opened.project.recipe).layers, one.key
+
+
+@pytest.mark.parametrize("key", ["page", "layers", "mark"])
+def test_a_demo_is_opened_from_the_first_screen(driver, key):
+    one = demo(key)
+    tile = next(b for b in driver.window.welcome.findChildren(QAbstractButton) if b.text() == one.title)
+    QTest.mouseClick(tile, Qt.MouseButton.LeftButton)
+    wait(lambda: driver.session.document is not None and driver.session.document.picture.name == one.source_name)
+    assert driver.settled().layers
 
 
 def test_hover_says_what_it_is(lighthouse):

@@ -22,9 +22,9 @@ def point_button(driver, text):
     pause()
 
 
-def test_a_pencil_sketch_by_phone_is_ready_in_a_few_clicks(driver):
+def test_a_pencil_sketch_by_phone_is_ready_in_a_few_clicks(driver, smaller):
     began = time.monotonic()
-    driver.open(demo("phone").picture_path)
+    driver.open(smaller("phone", 0.6))
     assert "page on a table" in driver.window.panels[SOURCE]._verdict.text()
     point_button(driver, "Flatten the page")
     driver.settled()
@@ -76,8 +76,8 @@ def test_two_lines_of_a_page_are_removed_and_the_rest_is_given_a_width(driver):
     assert work.layers[0].outline.pen_px is None and work.layers[0].area_mm2 == pytest.approx(1.5 * after, rel=0.05)
 
 
-def test_a_boat_cut_out_of_a_photo_is_read_in_tones_without_its_ground(driver):
-    driver.open(demo("boat").picture_path)
+def test_a_boat_cut_out_of_a_photo_is_read_in_tones_without_its_ground(driver, smaller):
+    driver.open(smaller("boat"))
     work = cut_the_boat_out(driver)
     assert work.reading == "photo"
     whole = max(x.area_mm2 for x in work.layers) / (work.size_mm[0] * work.size_mm[1])

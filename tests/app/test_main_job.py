@@ -60,8 +60,8 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     assert root.get("width") == "177.8mm" and len(root.findall(SVG + "g")) == 6
 
 
-def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, tmp_path, monkeypatch):
-    driver.open(demo("kingfisher").picture_path)
+def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tmp_path, monkeypatch):
+    driver.open(smaller("kingfisher"))
     assert driver.work.reading == "tone"
     driver.key("Alt+2")
     panel = driver.window.panels[TRACE]

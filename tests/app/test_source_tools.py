@@ -12,7 +12,6 @@ from app.driver import pause, wait
 from core.test_documents import RED, SQUARE, pdf
 from sketchloom.app.scanner import ScannerDialog
 from sketchloom.app.window import SOURCE, TRACE
-from sketchloom.demo_works import demo
 
 SIZE = 240
 
@@ -136,8 +135,8 @@ def test_a_colour_of_the_background_is_clicked_and_its_reach_changed(driver, rin
     assert driver.work.picture.alpha is None and driver.session.latest.veil is None
 
 
-def test_two_strokes_cut_a_boat_out(driver):
-    driver.open(demo("boat").picture_path)
+def test_two_strokes_cut_a_boat_out(driver, smaller):
+    driver.open(smaller("boat"))
     cut_the_boat_out(driver)
     assert [s.keep for s in recipe(driver).background.steps] == [True, False]
     gone = (driver.work.picture.alpha < 128).mean()
@@ -214,6 +213,7 @@ def test_the_simulated_scanner_scans_the_open_picture(driver, ring_file):
     driver.click("Simulated scanner")
     dialog = driver.window.findChild(ScannerDialog)
     assert dialog.isVisible()
+    dialog._dpi.slider.setValue(0)
     before = driver.session.document
     driver.click("Scan", dialog)
     wait(lambda: driver.session.document is not before, what="the scan")

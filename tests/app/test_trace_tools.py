@@ -14,7 +14,6 @@ from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app import store
 from sketchloom.app.window import LAYERS, TRACE
-from sketchloom.demo_works import demo
 
 SIZE = 240
 
@@ -46,8 +45,8 @@ def discs_file(tmp_path):
 # -- tone
 
 
-def test_the_cut_off_is_dragged_along_the_curve(driver, trace):
-    panel = trace(demo("kingfisher").picture_path)
+def test_the_cut_off_is_dragged_along_the_curve(driver, trace, smaller):
+    panel = trace(smaller("kingfisher"))
     curve = panel.tone.curve
     assert curve.isVisible() and curve._proposed == driver.work.segmentation.cut_off
     middle = curve.height() // 2
@@ -64,8 +63,8 @@ def test_the_cut_off_is_dragged_along_the_curve(driver, trace):
     assert driver.settled().segmentation.cut_off == work.segmentation.cut_off + 1
 
 
-def test_silhouette_light_and_inner_areas(driver, trace):
-    panel = trace(demo("kingfisher").picture_path)
+def test_silhouette_light_and_inner_areas(driver, trace, smaller):
+    panel = trace(smaller("kingfisher"))
     holes = driver.work.layers[0].outline.holes
     assert holes > 3
     driver.click("Silhouette", panel)
@@ -82,8 +81,8 @@ def test_silhouette_light_and_inner_areas(driver, trace):
 # -- colour
 
 
-def test_the_ladder_comes_and_a_rung_is_taken(driver, trace):
-    panel = trace(demo("lighthouse").picture_path)
+def test_the_ladder_comes_and_a_rung_is_taken(driver, trace, smaller):
+    panel = trace(smaller("lighthouse"))
     ladder = panel.colour.ladder
     wait(ladder.isVisible, what="the ladder")
     assert ladder.rowCount() == 6 and ladder.item(0, 0).text() == "7" and ladder.item(5, 0).text() == "2"
@@ -135,8 +134,8 @@ def test_colours_are_locked_left_out_ordered_and_made_the_same(driver, trace, di
 # -- line and photo
 
 
-def test_strokes_become_pen_lines_are_removed_and_become_shapes(driver, trace):
-    panel = trace(demo("kingfisher").picture_path)
+def test_strokes_become_pen_lines_are_removed_and_become_shapes(driver, trace, smaller):
+    panel = trace(smaller("kingfisher"))
     panel._reading.setCurrentIndex(panel._reading.findData("line"))
     panel._reading.activated.emit(panel._reading.currentIndex())
     work = driver.settled()
@@ -164,8 +163,8 @@ def SIZE_OF(work):
     return np.array([work.picture.width, work.picture.height], float)
 
 
-def test_tones_of_a_photo(driver, trace):
-    panel = trace(demo("boat").picture_path)
+def test_tones_of_a_photo(driver, trace, smaller):
+    panel = trace(smaller("boat"))
     assert driver.work.reading == "photo" and panel.photo.isVisible() and not panel.colour.isVisible()
     panel.photo._tones.slider.setValue(6)
     assert len(driver.settled().layers) == 6
@@ -267,8 +266,8 @@ def test_double_outlines_are_found_and_made_one(driver, trace, tmp_path):
 # -- variants and presets
 
 
-def test_variants_are_shown_taken_and_pinned(driver, trace):
-    trace(demo("kingfisher").picture_path)
+def test_variants_are_shown_taken_and_pinned(driver, trace, smaller):
+    trace(smaller("kingfisher"))
     strip = driver.window.variants
     driver.key("V")
     assert strip.isVisible()
@@ -287,8 +286,8 @@ def test_variants_are_shown_taken_and_pinned(driver, trace):
     assert not strip.isVisible()
 
 
-def test_presets_are_kept_taken_written_and_read(driver, trace, tmp_path):
-    panel = trace(demo("kingfisher").picture_path)
+def test_presets_are_kept_taken_written_and_read(driver, trace, smaller, tmp_path):
+    panel = trace(smaller("kingfisher"))
     driver.click("Silhouette", panel)
     driver.settled()
     box = panel.presets
@@ -317,8 +316,8 @@ def test_presets_are_kept_taken_written_and_read(driver, trace, tmp_path):
     assert [p.name for p in store.presets()] == ["Solid birds"]
 
 
-def test_every_list_and_slider_of_the_stage_has_a_name(driver, trace):
-    panel = trace(demo("lighthouse").picture_path)
+def test_every_list_and_slider_of_the_stage_has_a_name(driver, trace, smaller):
+    panel = trace(smaller("lighthouse"))
     for part in panel.findChildren(QListWidget):
         assert part.accessibleName()
     assert at(driver, 0.5, 0.5) is not None

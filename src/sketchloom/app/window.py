@@ -1,6 +1,5 @@
 """The window: rail, bench, settings and findings around one session."""
 
-from dataclasses import replace
 from pathlib import Path
 
 from PySide6.QtCore import QEvent, QSettings, Qt
@@ -10,9 +9,10 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import actions as action_table
-from sketchloom.app import aside, store, theme
+from sketchloom.app import store
 from sketchloom.app.bench import Bench
 from sketchloom.app.benchbar import BenchBar
+from sketchloom.app.beside import Beside
 from sketchloom.app.findings_line import FindingsLine
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.notice import Notices
@@ -23,14 +23,10 @@ from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
-from sketchloom.app.stages import background_box
-from sketchloom.app.tools.growing import GrowTool
-from sketchloom.app.tools.marking import AreaTool, BrushTool, ClickTool, SnapTool
-from sketchloom.app.tools.shaping import CropTool, LevelTool, PageTool
+from sketchloom.app.toolbelt import ToolBelt
 from sketchloom.app.variants_strip import VariantsStrip
 from sketchloom.app.welcome import DropHint, Welcome
 from sketchloom.core.preflight.findings import STOP, WARN
-from sketchloom.core.segment.growing import proposed_tolerance
 from sketchloom.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.opening import READABLE
 from sketchloom.project import SUFFIX
@@ -154,27 +150,11 @@ class Window(QMainWindow):
         source.paste_wanted.connect(self.paste)
         source.scan_wanted.connect(self.show_scanner)
         source.mend_wanted.connect(session.mend)
-        source.preparing.crop_wanted.connect(self._take_crop_tool)
-        source.preparing.level_wanted.connect(self._take_level_tool)
-        source.preparing.page_wanted.connect(self._take_page_tool)
-        source.background.tool_wanted.connect(self._take_background_tool)
-        trace.grow.tool_wanted.connect(self._take_grow_tool)
-        trace.grow.tolerance_moved.connect(lambda v: self._with_tool(GrowTool, "set_tolerance", v))
-        trace.grow.everywhere_set.connect(lambda on: self._with_tool(GrowTool, "set_everywhere", on))
-        trace.patch.lasso_wanted.connect(lambda: self._take_up(AreaTool(), trace.patch.take))
+        self.tools = ToolBelt(bench, session, source, trace)
+        self.beside = Beside(session, bench, trace, self.variants)
         trace.patch.shown.connect(self._show_patch)
-        trace.line.remove_wanted.connect(lambda: self._take_up(
-            ClickTool(self.tr("Click a stroke to take it out. Esc ends."), wants_source=False),
-            lambda x, y: trace.line.remove_at((x, y))))
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self._show_trouble("presets", why))
-        bench.tool_changed.connect(lambda tool: trace.grow.show_tool(tool if isinstance(tool, GrowTool) else None))
-        session.aside.ladder.connect(self._show_ladder)
-        session.aside.doubles.connect(self._show_doubles)
-        session.aside.variants_begin.connect(self._begin_variants)
-        session.aside.variant.connect(self._show_variant)
-        self.variants.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
-        self.variants.pinned.connect(self._pin)
         self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
         trace.pick_wanted.connect(bench.set_picking)
         trace.show_small.connect(self._show_small)
@@ -360,7 +340,7 @@ class Window(QMainWindow):
         if number != TRACE:
             self.variants.pin(None)
             self.bench.lasso = None
-        self._ask_aside()
+        self._ask_beside()
         self.bench.update()
         self._show_states()
 
@@ -407,7 +387,7 @@ class Window(QMainWindow):
         self._show_states()
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
-        self._ask_aside()
+        self._ask_beside()
         store.remember_settings(shown.work.recipe, shown.work.reading)
 
     def _fill_panel(self):
@@ -471,83 +451,12 @@ class Window(QMainWindow):
         if work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
 
-    # -- tools on the bench ----------------------------------------------------------------
-
-    def _take_up(self, tool, taken) -> None:
-        """Hold a tool on the bench; taken up again, the same kind is put down."""
-        if type(self.bench.tool) is type(tool) and not isinstance(tool, BrushTool):
-            self.bench.put_down()
-            return
-        tool.taken.connect(taken)
-        self._tool = tool  # the bench borrows it
-        self.bench.set_tool(tool)
-        self.bench.setFocus()
-
-    def _take_crop_tool(self):
-        self._take_up(CropTool(), self.panels[SOURCE].preparing.take_crop)
-
-    def _take_level_tool(self):
-        self._take_up(LevelTool(), self.panels[SOURCE].preparing.take_lean)
-
-    def _take_page_tool(self):
-        work, recipe = self.session.work, self.session.document.recipe
-        found = recipe.preparation.page or (work.faults.page if work is not None else None)
-        self._take_up(PageTool(found), self.panels[SOURCE].preparing.take_page)
-
-    def _take_background_tool(self, kind):
-        box, work = self.panels[SOURCE].background, self.session.work
-        if work is None:
-            return
-        if kind in (background_box.KEEP, background_box.DROP):
-            width = self.bench.tool.width if isinstance(self.bench.tool, BrushTool) else 0.02
-            keep = kind == background_box.KEEP
-            if isinstance(self.bench.tool, BrushTool) and self.bench.tool.keep != keep:
-                self.bench.put_down()
-            self._take_up(BrushTool(keep, width), box.take_stroke)
-        elif kind == background_box.SNAP:
-            self._take_up(SnapTool(work.whole), lambda points: box.take_area(points, True))
-        elif kind == background_box.COLOUR:
-            small = work.whole.reduced(900)
-            self._take_up(ClickTool(self.tr("Click a colour of the background. Esc ends.")),
-                          lambda x, y: box.take_colour(x, y, proposed_tolerance(small, x, y)))
-        else:
-            keep = kind == background_box.ONLY
-            self.bench.put_down()
-            self._take_up(AreaTool(), lambda points: box.take_area(points, keep))
-
-    def _take_grow_tool(self):
-        if self.session.work is not None:
-            tool = GrowTool(self.session.work.picture)
-            tool.changed.connect(lambda: self.panels[TRACE].grow.show_tool(tool))
-            self._take_up(tool, self.panels[TRACE].grow.take)
-
-    def _with_tool(self, kind, verb, value):
-        if isinstance(self.bench.tool, kind):
-            getattr(self.bench.tool, verb)(value)
-
     def _show_patch(self, patch):
         self.bench.lasso = None if patch is None or self.stage != TRACE else patch.points
         self.bench.update()
 
-    # -- what is worked out beside the result ------------------------------------------------
-
-    def _ask_aside(self):
-        work = self.session.work
-        if work is None or self.stage != TRACE:
-            return
-        wanted = {aside.LADDER, aside.DOUBLES} | ({aside.VARIANTS} if self.variants.isVisible() else set())
-        self.session.aside.request(work, wanted)
-
-    def _is_shown(self, work):
-        return self.session.work is work
-
-    def _show_ladder(self, work, rungs):
-        if self._is_shown(work):
-            self.panels[TRACE].colour.show_ladder(work, rungs)
-
-    def _show_doubles(self, work, found):
-        if self._is_shown(work):
-            self.panels[TRACE].doubles.show_doubles(work, found)
+    def _ask_beside(self):
+        self.beside.ask(self.stage == TRACE)
 
     def _show_variants(self, on):
         self.variants.setVisible(on and self.stage == TRACE and self.session.document is not None)
@@ -555,23 +464,7 @@ class Window(QMainWindow):
             self.variants.pin(None)
         elif self.stage != TRACE:
             self.show_stage(TRACE)
-        self._ask_aside()
-
-    def _begin_variants(self, work, found):
-        if self._is_shown(work):
-            self.variants.begin(work, self.session.latest.paths, found)
-
-    def _show_variant(self, work, tried):
-        if self._is_shown(work):
-            self.variants.fill(tried, work.recipe.unit)
-
-    def _pin(self, tried):
-        self.bench.pin(tried, "" if tried is None else self.variants.title_of(tried))
-
-    def _taken(self, recipe):
-        """A variant's settings; what belongs to showing stays as it is now."""
-        now = self.session.document.recipe
-        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side)
+        self._ask_beside()
 
     def _select_layer(self, key):
         self.bench.selected_key = key if self.stage == LAYERS else None

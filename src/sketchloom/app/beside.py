@@ -1,0 +1,37 @@
+"""Shows what is worked out beside the result: the ladder, double outlines, the variants."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import QObject
+
+from sketchloom.app import aside
+
+
+class Beside(QObject):
+    """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result shown."""
+
+    def __init__(self, session, bench, trace, strip):
+        super().__init__(bench)
+        self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
+        session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
+        session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
+        session.aside.variants_begin.connect(
+            lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
+        session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
+        strip.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
+        strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
+
+    def ask(self, in_trace: bool) -> None:
+        """Ask about the present result, if the stage is seen that shows it."""
+        work = self._session.work
+        if work is not None and in_trace:
+            wanted = {aside.LADDER, aside.DOUBLES}
+            self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
+
+    def _is_shown(self, work) -> bool:
+        return self._session.work is work
+
+    def _taken(self, recipe):
+        """A variant's settings; what belongs to size and showing stays as it is now."""
+        now = self._session.document.recipe
+        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side)
