@@ -12,7 +12,6 @@ from sketchloom.recipe import MAX_DETAIL_MM, MIN_SIZE_MM, Recipe
 MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
             "source.noise", "source.pale", "source.frame", "source.texture", "source.double",
             "trace.colour_unused", "layer.empty", "size.over_carrier")
-_FEWER_COLOURS = 6
 
 
 def mended(finding: Finding, work: Work) -> Recipe | None:
@@ -22,8 +21,7 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
         case "source.small":
             changed = _with_width(work, work.picture.width / COMFORTABLE_PX_PER_MM)
         case "source.shaded":
-            count = min(_FEWER_COLOURS, max(2, len(work.segmentation.entries) - 1))
-            changed = replace(recipe, reading="colour", colours=count, palette=None)
+            changed = replace(recipe, reading="photo")
         case code if code in _STEPS:
             changed = replace(recipe, preparation=_STEPS[code](recipe.preparation, work))
         case "source.double":

@@ -232,7 +232,7 @@ class _Run:
         with self._stage("layers", "Cutting layers"):
             result = self._layers(segmentation, traced, key)
         ground, depth, plans, layers, proposed, length = result
-        found = fitness.judge(fit, faults, picture, self.mm_per_px) + rules.check_layers(
+        found = fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(
             layers, segmentation.dropped, segmentation.entries, np.bincount(
                 traced.planar.face_label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, proposed.exact)

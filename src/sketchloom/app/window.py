@@ -51,7 +51,7 @@ class Window(QMainWindow):
         self._visited = {SOURCE}
         self._shown_in: set[int] = set()
         self._mend_words = {
-            "source.small": self.tr("Use that width"), "source.shaded": self.tr("Use fewer colours"),
+            "source.small": self.tr("Use that width"), "source.shaded": self.tr("Read it as a photo"),
             "source.page": self.tr("Flatten the page"), "source.skew": self.tr("Straighten"),
             "source.light": self.tr("Level the light"), "source.screen": self.tr("Take the screen out"),
             "source.blocks": self.tr("Calm it"), "source.noise": self.tr("Take out grain"),

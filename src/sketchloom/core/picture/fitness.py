@@ -17,6 +17,7 @@ _JUDGED_PX = 1200
 _STRONG_EDGE = 48
 _LEAST_CONTRAST_NOISE = 0.62
 _DRIFT = 4
+_SHADED = 0.04
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,8 +124,8 @@ def _densest(mask, x0, y0) -> tuple[float, float]:
     return float(x + x0) + 0.5, float(y + y0) + 0.5
 
 
-def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) -> tuple[Finding, ...]:
-    """Findings on the picture itself, for the size wanted."""
+def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float, reading: str = "") -> tuple[Finding, ...]:
+    """Findings on the picture itself, for the size wanted; shading is no fault where it is read as such."""
     found = [Finding("source.decoded", NOTE, note) for note in picture.notes]
     density = 1.0 / mm_per_px
     if density < COMFORTABLE_PX_PER_MM:
@@ -138,10 +139,10 @@ def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float) 
                              "there is no area in this picture to cut."))
         return tuple(found)
     found += _of_faults(faults, mm_per_px)
-    if fitness.shaded_share > 0.04:
+    if fitness.shaded_share > _SHADED and reading != "photo":
         found.append(Finding(
             "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
-            "Its edges will follow steps of tone: use fewer colours, or a flat version.",
+            "Its edges will follow ragged steps of tone: read it as a photo, in a few calm tones, or find a flat version.",
             x_px=fitness.shaded_at[0], y_px=fitness.shaded_at[1]))
     if fitness.edge_width_px > 5.5:
         found.append(Finding(

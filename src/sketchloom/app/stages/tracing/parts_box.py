@@ -147,7 +147,7 @@ class PatchBox(Box):
         value = patch.colours if patch.colours is not None else min(len(work.segmentation.entries), MAX_COLOURS)
         self._colours.show_value(value, str(value), patch.colours is None)
         value = patch.smoothness if patch.smoothness is not None else recipe.smoothness
-        self._smooth.show_value(value, f"{value:+d}", patch.smoothness is None)
+        self._smooth.show_value(value, f"{value:+d}" if value else "0", patch.smoothness is None)
         self._small.show_value(max(patch.smallest_mm if patch.smallest_mm is not None else recipe.smallest_mm, 0.01), recipe.unit)
 
     def _set(self, name, value, gesture=""):
