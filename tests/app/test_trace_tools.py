@@ -309,7 +309,10 @@ def test_presets_are_kept_taken_written_and_read(driver, trace, smaller, tmp_pat
     box.take_file(target)
     assert [p.name for p in store.presets()] == ["Solid birds"]
     # what was used last is offered by itself
-    assert {p.name for p in store.last_settings()} == {"tone"}
+    wait(lambda: {p.name for p in store.last_settings()} == {"tone"}, what="the settings used last")
+    box._list.showPopup()
+    assert "Last used: tone" in [box._list.itemText(i) for i in range(box._list.count())]
+    box._list.hidePopup()
     (tmp_path / "bad.json").write_text("[1, 2")
     box.take_file(tmp_path / "bad.json")
     assert "no file of presets" in driver.window.notices.text_of("presets")

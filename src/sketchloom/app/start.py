@@ -14,11 +14,14 @@ from sketchloom.app.window import Window
 from sketchloom.demo_works import put_demo_projects
 
 FIRST_DEMO = "lighthouse"
+_TURN_S = 0.001
 
 
 def application() -> QApplication:
     """The one application object, with its look."""
     app = QApplication.instance() or QApplication(sys.argv[:1])
+    # the window must not wait the usual 5 ms for its turn beside the thread that traces
+    sys.setswitchinterval(_TURN_S)
     app.setApplicationName("Sketch Loom")
     app.setOrganizationName("sketch-loom")
     app.setDesktopFileName("sketch-loom")

@@ -2,7 +2,7 @@
 
 from pathlib import Path
 
-from PySide6.QtCore import QEvent, QSettings, Qt
+from PySide6.QtCore import QEvent, QSettings, Qt, QTimer
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
     QApplication, QFileDialog, QHBoxLayout, QLineEdit, QMainWindow, QMenu, QStackedWidget, QVBoxLayout, QWidget,
@@ -35,6 +35,7 @@ SOURCE, TRACE, LAYERS, RELEASE = range(4)
 _PREFIXES = (("source.",), ("trace.",), ("layer.",), ("size.",))
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
+_REMEMBER_MS = 1500
 _others: set = set()  # windows opened from another one live as long as they are shown
 
 
@@ -60,6 +61,9 @@ class Window(QMainWindow):
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
             "size.over_carrier": self.tr("Make it fit"),
         }
+        # what is used is remembered once the hand rests
+        self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
+        self._remember.timeout.connect(self._remember_settings)
         self._build()
         self._connect()
         self.show_stage(SOURCE)
@@ -308,6 +312,8 @@ class Window(QMainWindow):
     def closeEvent(self, event):
         """Nothing is lost and nothing is asked: unsaved work is offered at the next start."""
         QSettings().setValue("geometry", self.saveGeometry())
+        if self._remember.isActive():
+            self._remember_settings()
         QApplication.instance().removeEventFilter(self)
         self.session.close()
         event.accept()
@@ -388,7 +394,12 @@ class Window(QMainWindow):
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
         self._ask_beside()
-        store.remember_settings(shown.work.recipe, shown.work.reading)
+        self._remember.start()
+
+    def _remember_settings(self):
+        work = self.session.work
+        if work is not None:
+            store.remember_settings(work.recipe, work.reading)
 
     def _fill_panel(self):
         """Bring the panel that is seen up to date; the others when they are turned to."""

@@ -51,11 +51,11 @@ NONE = Faults()
 
 def find_faults(picture: Picture) -> Faults:
     """Look for faults. A picture without grain is drawn by a program: only a frame and a screen are looked for."""
-    frame = _frame(picture)
+    view = picture.reduced(_VIEW_PX)
+    frame = _frame(view.rgb)
     noise = noise_level(picture.local_range[::2, ::2])
     if picture.alpha is not None:
         return Faults(frame=frame)
-    view = picture.reduced(_VIEW_PX)
     double = _double_gap(view.grey)
     double = None if double is None else double * picture.width / view.width
     if noise <= 0:  # dots of a screen are no grain: they can be all there is
@@ -156,9 +156,8 @@ def _mean_of(weighted, weight, sigma):
     return cv2.GaussianBlur(weighted, (0, 0), sigma) / np.maximum(cv2.GaussianBlur(weight, (0, 0), sigma), 1e-3)
 
 
-def _frame(picture):
+def _frame(rgb):
     """Shares of what lies inside an even frame along all four sides, or None."""
-    rgb = picture.reduced(_VIEW_PX).rgb
     turned = rgb.transpose(1, 0, 2)
     sides = [_strip(side) for side in (turned, rgb, turned[::-1], rgb[::-1])]
     if any(side is None for side in sides):

@@ -9,9 +9,10 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from sketchloom.core import parallel
 from sketchloom.core.segment.tone import separation
 
-_ROWS = 2048
+_ROWS = 512
 _TRIVIAL = 0.0004
 _SLACK = 0.03
 
@@ -64,11 +65,9 @@ def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
     ----------
     Gray 1971, "Local properties of binary images in two dimensions".
     """
-    totals = np.zeros((6, 257))
     height = grey.shape[0]
-    for top in range(-1, height, _ROWS):
-        totals[:, :256] += _of_rows(_framed(grey, top, min(top + _ROWS, height)))
-    low, second, third, high, diagonal_from, diagonal_to = np.cumsum(totals[:, :256], axis=1)
+    counts = parallel.in_threads(lambda top: _of_rows(_framed(grey, top, min(top + _ROWS, height))), range(-1, height, _ROWS))
+    low, second, third, high, diagonal_from, diagonal_to = np.cumsum(np.sum(counts, axis=0), axis=1)
     one, two, three = low - second, second - third, third - high
     diagonal = diagonal_from - diagonal_to
     return one, two - diagonal, diagonal, three

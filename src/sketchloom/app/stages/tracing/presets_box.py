@@ -15,6 +15,16 @@ from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import read_bytes
 
 
+class _List(QComboBox):
+    """A list that is filled anew whenever it opens."""
+
+    opening = Signal()
+
+    def showPopup(self):
+        self.opening.emit()
+        super().showPopup()
+
+
 class PresetsBox(Box):
     """Take a preset, keep the present settings as one, hand them on as a file."""
 
@@ -22,7 +32,8 @@ class PresetsBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._list = QComboBox()
+        self._list = _List()
+        self._list.opening.connect(self._fill)
         self._list.setAccessibleName(self.tr("Presets"))
         self._list.activated.connect(self._take)
         self._more = button(self.tr("Keep…"), "bookmark", self.tr("Keep the present settings, hand presets on, or remove one"))
