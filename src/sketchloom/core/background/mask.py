@@ -15,6 +15,7 @@ from sketchloom.core.picture.preparing.light import paper_light
 _PAPER_SHARE = 0.86
 """Darker than this share of the light of the paper around it is drawn; watermarks are lighter."""
 _EDGE_PX = 4.5
+_NEAR = np.ones((5, 5), np.uint8)
 _CONTRAST = 40.0
 
 
@@ -56,7 +57,9 @@ def _unmixed(picture, keep, background):
     rgb[edge] = pixels[nearest[0][edge]]
     if own is not None:
         return rgb, _moved(edge_of, background)
-    band = np.flatnonzero((away[0] > 0) & (away[1] > 0) & (away[0] < _EDGE_PX) & (away[1] < _EDGE_PX))
+    # farther off, a colour like that of the kept side is something else of that colour
+    near = cv2.dilate(keep.astype(np.uint8), _NEAR) > cv2.erode(keep.astype(np.uint8), _NEAR)
+    band = np.flatnonzero(near & (away[0] > 0) & (away[1] > 0) & (away[0] < _EDGE_PX) & (away[1] < _EDGE_PX))
     inner, outer, seen = (pixels[i].astype(np.float32) for i in (nearest[0].ravel()[band], nearest[1].ravel()[band], band))
     line = inner - outer
     size = (line * line).sum(1)

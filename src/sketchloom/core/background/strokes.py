@@ -138,6 +138,6 @@ def _sharpened(picture, kept, scale):
     sure = np.abs(away[0] - away[1]) > 0.25 * (away[0] + away[1])
     out = full.copy()
     out[y[sure], x[sure]] = away[0][sure] < away[1][sure]
-    calm = cv2.medianBlur(out.astype(np.uint8), 5) > 0
+    calm = cv2.medianBlur(out.astype(np.uint8), 9) > 0
     out[band] = calm[band]
     return out
