@@ -20,9 +20,11 @@ def cut_off_map(shape, whole: int, patches) -> np.ndarray:
     for patch in patches:
         if patch.cut_off is None:
             continue
-        inside = polygon_mask(patch.points, shape).astype(np.uint8)
-        depth = (cv2.distanceTransform(np.pad(inside, 1), cv2.DIST_L2, 5)
-                 - cv2.distanceTransform(1 - np.pad(inside, 1), cv2.DIST_L2, 5))[1:-1, 1:-1]
+        inside = polygon_mask(patch.points, shape)
+        # a part that reaches the picture's edge does not end there
+        away = [cv2.distanceTransform(np.pad(side.astype(np.uint8), 1, mode="edge"), cv2.DIST_L2, 5)[1:-1, 1:-1]
+                for side in (inside, ~inside)]
+        depth = np.where(inside, away[0] - 0.5, 0.5 - away[1])
         share = np.clip(depth / ramp + 0.5, 0, 1)
         level = level * (1 - share) + patch.cut_off * share
     return level

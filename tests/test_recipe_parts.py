@@ -1,0 +1,86 @@
+"""Parts of a recipe made by hand: through JSON and back, and refused when they are off."""
+
+import json
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from sketchloom import palette_edits
+from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.errors import SettingError
+from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.pipeline import segmentation_settings
+from sketchloom.recipe import DOUBLES, READINGS, PaletteEntry, Recipe, from_json, to_json
+
+share = st.floats(0, 1, allow_nan=False)
+place = st.tuples(share, share)
+colour = st.integers(0, 0xFFFFFF).map(lambda v: f"#{v:06x}")
+steps = st.one_of(
+    st.builds(BackgroundStep, st.just("colour"), st.booleans(), st.tuples(place), st.floats(0, 100), st.booleans()),
+    st.builds(BackgroundStep, st.just("stroke"), st.booleans(), st.lists(place, min_size=1, max_size=6).map(tuple), width=st.floats(0.001, 0.5)),
+    st.builds(BackgroundStep, st.just("area"), st.booleans(), st.lists(place, min_size=3, max_size=6).map(tuple)),
+    st.builds(BackgroundStep, st.just("paper"), st.booleans()))
+backgrounds = st.builds(Background, st.lists(steps, max_size=4).map(tuple), st.floats(-50, 50), st.floats(0, 50), st.booleans())
+patches = st.builds(Patch, st.lists(place, min_size=3, max_size=6).map(tuple), st.none() | st.integers(0, 255), st.none() | st.integers(1, 24),
+                    st.none() | st.integers(-2, 3), st.none() | st.floats(0, 100))
+grown = st.builds(Grown, share, share, st.floats(0, 100), colour, st.booleans())
+recipes = st.builds(
+    Recipe, page=st.integers(0, 4999), page_dpi=st.integers(36, 1200), background=backgrounds, reading=st.sampled_from(READINGS),
+    locked=st.lists(colour, max_size=3).map(tuple), local_cut_off=st.booleans(), silhouette=st.booleans(), tones=st.integers(2, 8),
+    photo_outlines=st.booleans(), features=st.booleans(), pen_mm=st.none() | st.floats(0.05, 100), spur_mm=st.floats(0, 100),
+    strokes_removed=st.lists(place, max_size=3).map(tuple), double_mm=st.floats(0, 100), double_to=st.sampled_from(DOUBLES),
+    grown=st.lists(grown, max_size=3).map(tuple), patches=st.lists(patches, max_size=3).map(tuple), kept=st.lists(place, max_size=3).map(tuple))
+
+
+@given(recipes)
+@settings(max_examples=120, deadline=None)
+def test_every_recipe_comes_back_from_json(recipe):
+    assert from_json(json.loads(json.dumps(to_json(recipe)))) == recipe
+
+
+@given(recipes)
+@settings(max_examples=60, deadline=None)
+def test_recipes_can_be_keys(recipe):
+    assert {recipe: 1}[from_json(to_json(recipe))] == 1
+
+
+def test_what_regions_depend_on_is_told_from_what_comes_after():
+    plain = segmentation_settings(Recipe())
+    for changed in (Recipe(tones=5), Recipe(background=Background((BackgroundStep("paper"),))), Recipe(double_mm=1.0),
+                    Recipe(patches=(Patch(((0, 0), (1, 0), (1, 1)), smoothness=2),)), Recipe(preparation=Preparation(turn_deg=2.0))):
+        assert segmentation_settings(changed) != plain
+    for same in (Recipe(layering="fitted"), Recipe(unit="in"), Recipe(smoothness=2), Recipe(order=("#000000",))):
+        assert segmentation_settings(same) == plain
+
+
+@pytest.mark.parametrize("data, named", [
+    ({"background": 3}, "background"), ({"background": {"steps": [{"kind": "wipe"}]}}, "background.kind"),
+    ({"background": {"steps": [{"keep": True}]}}, "background.steps"), ({"background": {"move_px": 900}}, "move_px"),
+    ({"background": {"steps": [{"kind": "area", "points": [[0, 0], [1, 1]]}]}}, "3 to"),
+    ({"background": {"steps": [{"kind": "stroke", "points": [[0, 5]]}]}}, "shares"),
+    ({"patches": [{"points": [[0, 0], [1, 0], [1, 1]], "cut_off": 900}]}, "patches.cut_off"), ({"patches": [{}]}, "patches"),
+    ({"patches": [{"points": [[0, "x"], [1, 0], [1, 1]]}]}, "numbers"), ({"grown": [{"x": 0.5, "y": 0.5, "tolerance": 4, "hex": "red"}]}, "colour|#"),
+    ({"grown": [[1, 2]]}, "grown"), ({"kept": [[0.5]]}, "kept"), ({"kept": [[0.5, True]]}, "kept|numbers"), ({"tones": 9}, "tones"),
+    ({"tones": True}, "tones"), ({"double_to": "inner"}, "double_to"), ({"pen_mm": 0}, "pen_mm"), ({"locked": [7]}, "locked"),
+    ({"locked": ["#12345"]}, "#12345|colour"), ({"strokes_removed": "all"}, "strokes_removed"),
+    ({"patches": [{"points": [[0, 0]] * 5000}]}, "patches")])
+def test_wrong_parts_are_named(data, named):
+    with pytest.raises(SettingError, match=named):
+        from_json(data)
+
+
+def test_unknown_keys_of_parts_are_passed_over():
+    read = from_json({"background": {"steps": [{"kind": "paper", "mood": 1}], "later": 2}, "grown": [], "patches": []})
+    assert read.background.steps == (BackgroundStep("paper"),)
+
+
+@given(st.lists(colour, min_size=2, max_size=6, unique=True), st.data())
+def test_colours_made_the_same_keep_every_sample(hexes, data):
+    entries = tuple(PaletteEntry((h,)) for h in hexes)
+    other = data.draw(st.sampled_from(hexes))
+    given_ = data.draw(st.lists(st.sampled_from(hexes), max_size=4))
+    made = palette_edits.same_as(entries, given_, other)
+    assert sorted(s for e in made for s in e.samples) == sorted(hexes)
+    assert other in [e.hex for e in made] and not (set(given_) - {other}) & {e.hex for e in made}
