@@ -149,6 +149,15 @@ def test_pen_lines_are_open_paths_with_a_width_and_shapes_are_closed():
     assert shape.layers[0].area_mm2 == pytest.approx(sum(lengths) * 2 + 2 * np.pi, rel=0.04)
 
 
+def test_a_dot_stays_a_dot():
+    found = strokes_of(any_of(bar(40, 60, 200, 90, 8), disc(120, 160, 6)))
+    assert len(found.closed) == 2
+    dot = int(np.argmin(found.length_px))
+    assert found.length_px[dot] == pytest.approx(1, abs=0.1) and found.width_px[dot] == pytest.approx(12, abs=1.5)
+    middle = found.controls[found.starts[dot], [0, 3]].mean(0)
+    assert middle == pytest.approx([120, 160], abs=1.0)
+
+
 def test_nothing_drawn_gives_no_stroke():
     none = find_strokes(np.zeros((40, 40), bool), np.zeros((40, 40), np.float32), 2.0)
     assert len(none.closed) == 0 and drawn(none, 3.0, (40, 40)).max() == 0

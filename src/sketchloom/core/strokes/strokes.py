@@ -59,7 +59,7 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     alive = _without_spurs(found, ends, meeting_half, spur_px) & (ends[:, 0] > -2) & ~_removed(found, removed)
     points, starts, closed, ends, trimmed = _clear_of_meetings(found, ends, alive, meeting_xy, meeting_half)
     points, width = centred(points, starts, closed, cover, np.maximum(own_half[trimmed], 0.5))
-    joined = _joined(points, starts, closed, ends, width, meeting_xy)
+    joined = _joined(points, starts, closed, ends, width, meeting_xy) + _dots(found, ink, alive)
     if not joined:
         return Strokes(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.zeros(0, bool), np.empty(0), np.empty(0))
     xy = [line for line, _, _ in joined]
@@ -151,6 +151,21 @@ def _clear_of_meetings(found, ends, alive, meeting_xy, meeting_half):
     keep &= fine[branch]
     kept = np.flatnonzero(keep)
     return (found.xy[kept], ragged.lengths_to_starts(count[fine]), found.closed[fine], ends[fine], kept)
+
+
+def _dots(found, ink, alive):
+    """Ink about as wide as long is left as a pixel or two: a pen sets a dot in its middle, a stroke of one pixel."""
+    short = np.flatnonzero(alive & (np.diff(found.starts) < 3) & (found.ends == -1).all(1))
+    if len(short) == 0:
+        return []
+    _, piece, stats, middle = cv2.connectedComponentsWithStats(ink.astype(np.uint8), connectivity=8)
+    at = np.floor(found.xy[found.starts[:-1][short]]).astype(int)
+    dots = []
+    for number in np.unique(piece[at[:, 1], at[:, 0]]).tolist():
+        x, y = middle[number] + 0.5
+        width = 2.0 * float(np.sqrt(stats[number, cv2.CC_STAT_AREA] / np.pi))
+        dots.append((np.array([[x - 0.5, y], [x, y], [x + 0.5, y]]), False, width))
+    return dots
 
 
 def _joined(points, starts, closed, ends, width, meeting_xy):

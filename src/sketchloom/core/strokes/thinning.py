@@ -32,7 +32,7 @@ def thinned(ink) -> np.ndarray:
 
     Notes
     -----
-    The method wears squares of two pixels away altogether; of such a piece one pixel is left.
+    The method wears squares of two pixels away altogether; of such a piece its innermost pixel is left.
 
     References
     ----------
@@ -53,6 +53,8 @@ def thinned(ink) -> np.ndarray:
     gone[0] = False
     at = np.flatnonzero(gone[piece])
     if len(at):
+        half = cv2.distanceTransform(np.pad(ink, 1).astype(np.uint8), cv2.DIST_L2, 3)[1:-1, 1:-1].ravel()[at]
+        at = at[np.argsort(-half, kind="stable")]
         _, first = np.unique(piece.ravel()[at], return_index=True)
         line.ravel()[at[first]] = True
     return line
