@@ -252,7 +252,7 @@ def _with_found_steps(picture, recipe, options):
         if page is None:
             raise PictureError(picture.name, "no page with four corners was found in it.",
                                "Leave out --flatten-page, or mark the corners in the window.")
-        steps = replace(steps, page=page)
+        steps = replace(steps, page=finding.within_edge(page))
     if options.straighten:
         skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)
         steps = replace(steps, turn_deg=round(-skew.degrees, 2) if skew.sure > 0 else 0.0)

@@ -3,6 +3,7 @@
 from dataclasses import replace
 
 from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.preparation import MAX_STEP
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM
@@ -56,7 +57,7 @@ def _cropped(steps, work):
 
 
 _STEPS = {
-    "source.page": lambda steps, work: replace(steps, page=work.faults.page),
+    "source.page": lambda steps, work: replace(steps, page=within_edge(work.faults.page)),
     "source.skew": _straightened,
     "source.light": lambda steps, work: replace(steps, level_light=True),
     "source.screen": lambda steps, work: replace(steps, descreen=True),
