@@ -63,6 +63,15 @@ def test_an_eye_stays_and_a_freckle_goes():
     assert not at(Pipeline().evaluate(picture, replace(recipe, features=False)))
 
 
+def test_what_is_transparent_does_not_choose_the_levels():
+    y, x = np.mgrid[:240, :240]
+    pixels = np.rint(120 + 100 * x / 240).astype(np.uint8)
+    pixels[:, :120] = 10  # dropped
+    alpha = np.where(x < 120, 0, 255).astype(np.uint8)
+    whole, freed = (photo.tone_steps(shapes.picture(pixels, a), 3, 2.0).levels for a in (None, alpha))
+    assert whole[0] < 150 < 170 < freed[0]
+
+
 def test_outlines_are_drawn_in_the_darkest_tone():
     pixels = np.full((200, 200), 190, np.uint8)
     pixels[:, 98:103] = 120  # a line, too pale to be a tone of its own

@@ -90,7 +90,9 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
     the area of the pixel that lies on that side of the level's line.
     """
     value = smoothed(picture.grey, radius_px)
-    levels = tone_levels(tones(np.clip(np.rint(value), 0, 255).astype(np.uint8)), steps)
+    rounded = np.clip(np.rint(value), 0, 255).astype(np.uint8)
+    seen = rounded if picture.alpha is None else rounded[picture.alpha >= 128][:, None]
+    levels = tone_levels(tones(seen if seen.size else rounded), steps)
     band = np.searchsorted(levels, value, side="left")
     colours = _colours(picture, band, steps)
     slope = np.maximum(np.hypot(cv2.Sobel(value, cv2.CV_32F, 1, 0, scale=0.125), cv2.Sobel(value, cv2.CV_32F, 0, 1, scale=0.125)), 0.25)
