@@ -31,10 +31,12 @@ from sketchloom.core.progress import QUIET
 from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
+from sketchloom.core.segment.doubles import Doubles, find_doubles
+from sketchloom.core.segment.ladder import Rung, colour_ladder
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
-from sketchloom.segmenting import Segmentation, Segmenter, proposed_entries
+from sketchloom.segmenting import Segmentation, Segmenter, least_area_px, proposed_entries
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
@@ -121,8 +123,15 @@ class Work:
 
     def small_kept(self) -> int:
         """Regions that stay though they are under the smallest detail."""
-        least = np.pi / 4 * (self.recipe.smallest_mm / self.mm_per_px) ** 2
-        return int((self.segmentation.regions.face_area < np.floor(least)).sum())
+        return int((self.segmentation.regions.face_area < least_area_px(self.recipe.smallest_mm, self.mm_per_px)).sum())
+
+    def ladder(self) -> tuple[Rung, ...]:
+        """What every number of colours loses and saves; worked out when asked."""
+        return colour_ladder(self.picture, self.tree, least_area_px(self.recipe.smallest_mm, self.mm_per_px))
+
+    def double_outlines(self) -> Doubles:
+        """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""
+        return find_doubles(self.segmentation.labels, (self.recipe.double_mm or self.recipe.thin_mm) / self.mm_per_px)
 
     def tone_bars(self) -> tuple[list[float], int]:
         """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""

@@ -221,8 +221,7 @@ class Segmenter:
     # -- cleaning --------------------------------------------------------------------
 
     def _least(self, smallest_mm):
-        """Area in px of a disc as wide as the smallest detail; a hair's difference in size changes nothing."""
-        return max(float(np.floor(np.pi / 4 * (smallest_mm / self.mm_per_px) ** 2)), CRUMB_PX)
+        return least_area_px(smallest_mm, self.mm_per_px)
 
     def _detail(self):
         """What cleaning depends on, for keys."""
@@ -249,6 +248,11 @@ class Segmenter:
         return (replace(again, dropped=np.concatenate([regions.dropped, again.dropped]),
                         dropped_label=np.concatenate([regions.dropped_label, again.dropped_label])),
                 _repainted(field, again.labels, changed, values))
+
+
+def least_area_px(smallest_mm: float, mm_per_px: float) -> float:
+    """Area of a disc as wide as the smallest detail, in whole px; a hair's difference in size changes nothing."""
+    return max(float(np.floor(np.pi / 4 * (smallest_mm / mm_per_px) ** 2)), CRUMB_PX)
 
 
 def proposed_entries(tree: ColourTree, recipe: Recipe) -> tuple[PaletteEntry, ...]:

@@ -11,8 +11,6 @@ from sketchloom import variants
 from sketchloom.app.bench_paint import paint_layers
 from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
-from sketchloom.core.segment.doubles import find_doubles
-from sketchloom.core.segment.ladder import colour_ladder
 from sketchloom.pipeline import Pipeline, Work
 
 LADDER, DOUBLES, VARIANTS = "ladder", "doubles", "variants"
@@ -92,13 +90,11 @@ class Aside(QObject):
 
     def _answer(self, number, work, wanted):
         watch = _Watch(self, number)
-        least = max(3.1416 / 4 * (work.recipe.smallest_mm / work.mm_per_px) ** 2, 4)
         if LADDER in wanted and work.reading == "colour":
-            self.ladder.emit(work, colour_ladder(work.picture, work.tree, least))
+            self.ladder.emit(work, work.ladder())
             watch.step(0, 1, "")
         if DOUBLES in wanted:
-            limit = work.recipe.double_mm or work.recipe.thin_mm
-            self.doubles.emit(work, find_doubles(work.segmentation.labels, limit / work.mm_per_px))
+            self.doubles.emit(work, work.double_outlines())
             watch.step(0, 1, "")
         if VARIANTS in wanted:
             found = variants.variants_of(work)
