@@ -43,9 +43,10 @@ class ToneBox(Box):
         if found is not None:
             self.curve.show_values(bars, cut, found)
             best = found.stretches[0]
-            pieces = int(found.euler[cut])
-            self._said.setText(self.tr("Quietest from {0} to {1}; {2} is proposed. At {3}: {4}.").format(
-                best.first, best.last, best.best, cut, counted(pieces, self.tr("pieces less holes: 1"), self.tr("pieces less holes: {0}"))))
+            pieces, holes = (sum(getattr(x.outline, kind) for x in work.layers) for kind in ("pieces", "holes"))
+            self._said.setText(self.tr("Quietest from {0} to {1}; {2} is proposed. At {3}: {4}, {5}.").format(
+                best.first, best.last, best.best, cut, counted(pieces, self.tr("1 piece"), self.tr("{0} pieces")),
+                counted(holes, self.tr("1 hole"), self.tr("{0} holes"))))
         self._cut_off.slider.setVisible(found is None)  # the curve is dragged instead
         text = str(cut) if found is not None else self.tr("{0:+d} from the surroundings").format(cut - 128)
         self._cut_off.show_value(cut, text, recipe.cut_off is None)
