@@ -76,7 +76,7 @@ def ladder_rows() -> list[Row]:
         for _ in range(3):
             picture = Picture(frozen_array(flat))  # nothing is at hand
             begin = time.perf_counter()
-            rungs = colour_ladder(picture, find_colours(picture), 16.0)
+            rungs = colour_ladder(picture, find_colours(picture), 16.0).rungs
             took.append(time.perf_counter() - begin)
         found.append(Row(f"ladder of 24 with its tree, {width * height / 1e6:.0f} MP", min(took), limit, "s",
                          f"{rungs[0].count} down to {rungs[-1].count}, best of 3"))

@@ -244,7 +244,7 @@ def test_double_outlines_on_the_command_line(tmp_path):
     assert np.sqrt(layer["area_mm2"] / np.pi) == pytest.approx(43, abs=0.4)
 
 
-@pytest.mark.parametrize("word, value", [("--tones", "1"), ("--tones", "nine"), ("--pen-width", "wide"), ("--double", "thin")])
+@pytest.mark.parametrize("word, value", [("--tones", "1"), ("--pens", "5"), ("--tones", "nine"), ("--pen-width", "wide"), ("--double", "thin")])
 def test_wrong_words_of_the_readings(tmp_path, capsys, word, value):
     _three_discs(tmp_path / "discs.png")
     assert cli.main(["trace", str(tmp_path / "discs.png"), "--out", str(tmp_path / "o.svg"), word, value]) == 2

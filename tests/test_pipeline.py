@@ -141,6 +141,9 @@ def test_palette_edits(target):
     one = next(e for e in merged if len(e.samples) == 2)
     assert palette_edits.split(merged, one.hex, work.picture, work.segmentation.labels) is not None
     assert palette_edits.split(entries, "#1e3557", work.picture, work.segmentation.labels) is None
+    more = palette_edits.added(merged, "#e3ae4a")
+    assert [e.hex for e in more] == [*(e.hex for e in merged), "#e3ae4a"] and len(next(e for e in more if e.hex == one.hex).samples) == 1
+    assert palette_edits.added(entries, "#e3ae4a") == tuple(entries)
     two = Pipeline().evaluate(target, replace(BASE, palette=tuple(e for e in entries if e.hex != "#e3ae4a")))
     parts = palette_edits.split(two.segmentation.entries, _holder(two, "#e3ae4a"), two.picture, two.segmentation.labels)
     assert {"#e3ae4a"} & {e.hex for e in parts}

@@ -29,7 +29,7 @@ grown = st.builds(Grown, share, share, st.floats(0, 100), colour, st.booleans())
 recipes = st.builds(
     Recipe, page=st.integers(0, 4999), page_dpi=st.integers(36, 1200), background=backgrounds, reading=st.sampled_from(READINGS),
     locked=st.lists(colour, max_size=3).map(tuple), local_cut_off=st.booleans(), silhouette=st.booleans(), tones=st.integers(2, 8),
-    photo_outlines=st.booleans(), features=st.booleans(), pen_mm=st.none() | st.floats(0.05, 100), spur_mm=st.floats(0, 100),
+    photo_outlines=st.booleans(), features=st.booleans(), pen_mm=st.none() | st.floats(0.05, 100), spur_mm=st.floats(0, 100), pens=st.integers(1, 4),
     strokes_removed=st.lists(place, max_size=3).map(tuple), double_mm=st.floats(0, 100), double_to=st.sampled_from(DOUBLES),
     grown=st.lists(grown, max_size=3).map(tuple), patches=st.lists(patches, max_size=3).map(tuple), kept=st.lists(place, max_size=3).map(tuple))
 
@@ -63,7 +63,7 @@ def test_what_regions_depend_on_is_told_from_what_comes_after():
     ({"patches": [{"points": [[0, 0], [1, 0], [1, 1]], "cut_off": 900}]}, "patches.cut_off"), ({"patches": [{}]}, "patches"),
     ({"patches": [{"points": [[0, "x"], [1, 0], [1, 1]]}]}, "numbers"), ({"grown": [{"x": 0.5, "y": 0.5, "tolerance": 4, "hex": "red"}]}, "colour|#"),
     ({"grown": [[1, 2]]}, "grown"), ({"kept": [[0.5]]}, "kept"), ({"kept": [[0.5, True]]}, "kept|numbers"), ({"tones": 9}, "tones"),
-    ({"tones": True}, "tones"), ({"double_to": "inner"}, "double_to"), ({"pen_mm": 0}, "pen_mm"), ({"locked": [7]}, "locked"),
+    ({"tones": True}, "tones"), ({"double_to": "inner"}, "double_to"), ({"pen_mm": 0}, "pen_mm"), ({"pens": 5}, "pens"), ({"locked": [7]}, "locked"),
     ({"locked": ["#12345"]}, "#12345|colour"), ({"strokes_removed": "all"}, "strokes_removed"),
     ({"patches": [{"points": [[0, 0]] * 5000}]}, "patches")])
 def test_wrong_parts_are_named(data, named):

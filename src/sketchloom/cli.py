@@ -83,6 +83,7 @@ def _parser():
     p.add_argument("--local-threshold", action="store_true", help="the cut-off follows the light")
     p.add_argument("--silhouette", action="store_true", help="all that ink encloses is ink")
     p.add_argument("--pen-width", metavar="0.5mm", help="strokes of the line reading as shapes this wide, not pen lines")
+    p.add_argument("--pens", default="1", metavar="1..4", help="a layer of pen lines for each of so many widths of stroke")
     p.add_argument("--min-branch", default="2mm", metavar="2mm", help="shorter side strokes of the line reading are dropped")
     p.add_argument("--tones", default="4", metavar="2..8", help="tones of the photo reading")
     p.add_argument("--double", metavar="0.5mm", help="cuts nearer to each other than this along a length are made one")
@@ -105,7 +106,7 @@ def _recipe(options):
     """The recipe the words ask for; SettingError names the word that is off."""
     from sketchloom.core.picture.preparing.preparation import MAX_ENLARGED, MAX_STEP, Preparation
     from sketchloom.recipe import (
-        MAX_COLOURS, MAX_PAGE_DPI, MAX_PAGES, MAX_TONES, MIN_PAGE_DPI, MIN_TONES, SMOOTHEST, TRUEST, Recipe,
+        MAX_COLOURS, MAX_PAGE_DPI, MAX_PAGES, MAX_PENS, MAX_TONES, MIN_PAGE_DPI, MIN_TONES, SMOOTHEST, TRUEST, Recipe,
     )
 
     recipe = Recipe(
@@ -116,6 +117,7 @@ def _recipe(options):
             lift_pencil=_whole("--lift-pencil", options.lift_pencil, 0, MAX_STEP),
             enlarge=_whole("--enlarge", options.enlarge, 1, MAX_ENLARGED)),
         pen_mm=None if options.pen_width is None else parse_length_mm(options.pen_width),
+        pens=_whole("--pens", options.pens, 1, MAX_PENS),
         spur_mm=_length_or_none(options.min_branch), tones=_whole("--tones", options.tones, MIN_TONES, MAX_TONES),
         double_mm=0.0 if options.double is None else parse_length_mm(options.double), double_to=options.double_to,
         local_cut_off=options.local_threshold, silhouette=options.silhouette,

@@ -1,5 +1,6 @@
 """From files to an open work, whatever kind they are."""
 
+import re
 import threading
 from collections import OrderedDict
 from dataclasses import dataclass
@@ -77,6 +78,13 @@ def open_file(path) -> Opened:
         return _opened(projects.load(path), path, path)
     data = read_bytes(path)
     return _opened(Project(Recipe(), data, path.name), None, path, str(path))
+
+
+def in_name_order(paths) -> list:
+    """Files by name, numbers in names by their value: layer 2 before layer 10."""
+    def key(path):
+        return [(0, int(part), "") if part.isdecimal() else (1, 0, part.casefold()) for part in re.split(r"(\d+)", Path(path).name)]
+    return sorted(paths, key=key)
 
 
 def open_as_layers(paths) -> Opened:

@@ -1,4 +1,4 @@
-"""Edits of a palette: merging entries, splitting one."""
+"""Edits of a palette: merging entries, splitting one, adding one."""
 
 import numpy as np
 
@@ -24,6 +24,14 @@ def same_as(entries, hexes, other: str) -> tuple[PaletteEntry, ...]:
     given = tuple(s for e in entries if e.hex in hexes and e.hex != other for s in e.samples)
     return tuple(PaletteEntry((*e.samples, *given)) if e.hex == other else e
                  for e in entries if e.hex == other or e.hex not in hexes)
+
+
+def added(entries, hex_colour: str) -> tuple[PaletteEntry, ...]:
+    """Entries with one more colour; a shade that was merged into another becomes a colour again."""
+    if hex_colour in {e.hex for e in entries}:
+        return tuple(entries)
+    rest = (PaletteEntry(tuple(s for s in e.samples if s != hex_colour)) for e in entries)
+    return (*rest, PaletteEntry((hex_colour,)))
 
 
 def split(entries, hex_colour: str, picture: Picture, labels) -> tuple[PaletteEntry, ...] | None:

@@ -17,6 +17,7 @@ from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.errors import PictureError
 from sketchloom.core.layers import layering, order
 from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.layers.outline import Outline
 from sketchloom.core.picture import faults as fault_finding
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.faults import Faults
@@ -31,9 +32,12 @@ from sketchloom.core.progress import QUIET
 from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
+from sketchloom.core.segment.cut_offs import pieces_and_holes
 from sketchloom.core.segment.doubles import Doubles, find_doubles
-from sketchloom.core.segment.ladder import Rung, colour_ladder
+from sketchloom.core.segment.ladder import ColourLadder, colour_ladder
 from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.segment.strong import FacePreview, face_preview
+from sketchloom.core.strokes import pens
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
 from sketchloom.segmenting import Segmentation, Segmenter, least_area_px, proposed_entries
@@ -98,6 +102,11 @@ class Work:
         return self.picture.width * self.mm_per_px, self.picture.height * self.mm_per_px
 
     @property
+    def draws_with_pens(self) -> bool:
+        """Whether the layers are pen lines instead of sheets."""
+        return self.segmentation.strokes is not None and self.recipe.pen_mm is None
+
+    @property
     def worst_deviation_mm(self) -> float:
         """Greatest distance of the curves from the boundary points, averaged over seven of them."""
         miss = self.traced.curves.miss_px
@@ -121,13 +130,35 @@ class Work:
                               y / self.picture.height, shown))
         return tuple(found)
 
-    def small_kept(self) -> int:
-        """Regions that stay though they are under the smallest detail."""
-        return int((self.segmentation.regions.face_area < least_area_px(self.recipe.smallest_mm, self.mm_per_px)).sum())
+    def face_preview(self, place=None) -> FacePreview:
+        """Where strong small details are, or a place, with and without them; in photo reading."""
+        colours = np.array([from_hex(e.hex) for e in self.segmentation.entries])
+        return face_preview(self.picture.rgb, self.segmentation.details, colours, place)
 
-    def ladder(self) -> tuple[Rung, ...]:
+    def strokes_mm(self) -> list[tuple[float, float]]:
+        """Width and length of each stroke of the line reading, longest first."""
+        strokes = self.segmentation.strokes
+        if strokes is None:
+            return []
+        order = np.argsort(-strokes.length_px, kind="stable")
+        return (np.column_stack([strokes.width_px, strokes.length_px])[order] * self.mm_per_px).tolist()
+
+    def stroke_at(self, x_px: float, y_px: float, reach_px: float) -> int:
+        """Number of the stroke at a place, -1 for none."""
+        strokes = self.segmentation.strokes
+        return -1 if strokes is None else pens.stroke_at(strokes, x_px, y_px, reach_px)
+
+    def stroke_outline(self, number: int) -> Outline:
+        """One stroke as an open ring."""
+        return pens.pen_outline(self.segmentation.strokes, [number])
+
+    def ladder(self) -> ColourLadder:
         """What every number of colours loses and saves; worked out when asked."""
         return colour_ladder(self.picture, self.tree, least_area_px(self.recipe.smallest_mm, self.mm_per_px))
+
+    def pieces_and_holes(self) -> tuple[np.ndarray, np.ndarray]:
+        """Pieces of ink and holes in them at all 256 cut-offs, specks and all; worked out when asked."""
+        return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink)
 
     def double_outlines(self) -> Doubles:
         """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""
@@ -287,7 +318,7 @@ class _Run:
 
     def _layers(self, segmentation, traced, key):
         recipe, planar = self.recipe, traced.planar
-        if segmentation.strokes is not None and recipe.pen_mm is None:
+        if segmentation.strokes is not None and recipe.pen_mm is None:  # as Work.draws_with_pens
             return self._pen_layers(segmentation, planar)
         ground_label = None if recipe.ground == "keep" and self.picture.alpha is None else segmentation.ground_label
         everywhere = self._everywhere(segmentation)
@@ -312,15 +343,32 @@ class _Run:
         return ground, depth, plans, layers, proposed, length
 
     def _pen_layers(self, segmentation, planar):
-        """One layer of open paths for a pen in place of sheets."""
-        key, strokes = segmentation.entries[tone.INK].hex, segmentation.strokes
-        edit = self.recipe.edit_of(key)
-        plan = LayerPlan(key, edit.name or "pen lines", edit.hex or key, (tone.INK,), edit.left_out)
+        """A layer of open paths for each pen in place of sheets, the widest lowest."""
+        ink, strokes, recipe = segmentation.entries[tone.INK].hex, segmentation.strokes, self.recipe
+        pen = pens.pens_of(strokes.width_px, strokes.length_px, recipe.pens)
+        count = int(pen.max(initial=-1)) + 1
+        keys = [ink, *(f"{ink} {n}" for n in range(2, count + 1))]
+        for number, key in enumerate(keys[:count]):
+            into = recipe.edit_of(key).merged_into
+            if into in keys[:count]:
+                pen[pen == number] = keys.index(into)
+        plans, layers = [], []
+        for number, key in enumerate(keys):
+            mine, edit = pen == number, recipe.edit_of(key)
+            if not mine.any() and number:
+                continue
+            outline = pens.pen_outline(strokes, mine) if mine.any() else None
+            name = "pen lines" if count < 2 or outline is None else f"pen {outline.pen_px * self.mm_per_px:.2g} mm"
+            plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
+            if outline is not None and not edit.left_out:
+                layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))
+        place = {key: n for n, key in enumerate(recipe.order)}
+        plans.sort(key=lambda plan: place.get(plan.key, len(place)))
+        layers.sort(key=lambda layer: plans.index(layer.plan))
         ground = planar.face_label == segmentation.ground_label
-        layers = () if plan.left_out or not len(strokes.closed) else (layering.pen_layer(plan, strokes, self.mm_per_px),)
-        depth = np.where(ground, -1, 0)
-        length = layers[0].cut_length_mm if layers else 0.0
-        return ground, depth, (plan,), layers, order.DepthOrder((0,), length, True), length
+        length = sum(layer.cut_length_mm for layer in layers)
+        proposed = order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
+        return ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length
 
     def _everywhere(self, segmentation):
         """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
@@ -433,7 +481,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "smoothness", "exact_shapes", "layering", "order", "layers", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "order", "layers", "unit", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

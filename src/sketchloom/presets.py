@@ -11,7 +11,7 @@ VERSION = 1
 MOST = 200
 _MAX_BYTES = 1_000_000
 SETTINGS = ("reading", "colours", "cut_off", "dark_is_ink", "local_cut_off", "silhouette", "tones", "photo_outlines", "features",
-            "pen_mm", "spur_mm", "double_mm", "double_to", "ground", "smallest_mm", "thin_mm", "smoothness", "exact_shapes",
+            "pen_mm", "pens", "spur_mm", "double_mm", "double_to", "ground", "smallest_mm", "thin_mm", "smoothness", "exact_shapes",
             "layering")
 """What a preset holds: how to read, never what belongs to one picture."""
 

@@ -20,6 +20,7 @@ MAX_COLOURS = 24
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
 MIN_TONES, MAX_TONES = 2, 8
+MAX_PENS = 4
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -60,7 +61,8 @@ class Recipe:
     ``background``: what the picture is freed of. ``locked``: palette colours that stay whatever the
     number of colours. ``tones`` of the photo reading, ``photo_outlines`` darkest lines on top of them,
     ``features``: small but strong details (eyes, a mouth) stay. ``pen_mm`` None: the line reading gives
-    pen lines; else strokes of that width to cut. ``spur_mm``: shorter side strokes are dropped;
+    pen lines; else strokes of that width to cut. ``pens``: so many pens, each for strokes of about one
+    width. ``spur_mm``: shorter side strokes are dropped;
     ``strokes_removed`` each by a place on it. ``double_mm``: cuts nearer than this along a length are
     made one, ``double_to`` the way; 0 leaves them. ``grown`` regions and ``patches`` with settings of
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
@@ -87,6 +89,7 @@ class Recipe:
     photo_outlines: bool = False
     features: bool = True
     pen_mm: float | None = None
+    pens: int = 1
     spur_mm: float = 2.0
     strokes_removed: tuple[tuple[float, float], ...] = ()
     double_mm: float = 0.0
@@ -145,7 +148,7 @@ _NUMBERS = (
     ("smoothness", TRUEST, SMOOTHEST, int, False), ("page", 0, MAX_PAGES - 1, int, False),
     ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
     ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
-    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
+    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
 )
 
 

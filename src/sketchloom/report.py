@@ -37,8 +37,12 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
                 "cut_length_mm": round(layer.cut_length_mm, 3),
                 "area_mm2": round(layer.area_mm2, 3),
                 "min_feature_mm": None if layer.min_feature_mm is None else round(layer.min_feature_mm, 3),
+                "pen_mm": None if layer.outline.pen_px is None else round(layer.outline.pen_px * work.mm_per_px, 3),
             }
             for layer in work.layers
+        ],
+        "strokes": [
+            {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in work.strokes_mm()
         ],
         "findings": [
             {

@@ -12,12 +12,12 @@ from sketchloom.core.segment import labels as labelling
 from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
 from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
 from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.segment.strong import StrongDetails, strong_details
 from sketchloom.core.strokes.drawing import drawn
 from sketchloom.core.strokes.strokes import Strokes, find_strokes
 from sketchloom.recipe import PaletteEntry, Recipe
 
 _NO_SHIFT = 128
-_FEATURE_SHARE = 1 / 12
 _CALM, _GRAIN = 0.3, 0.004
 """Radius of the photo reading's smoothing, as a share of the smallest detail."""
 _SAME_DELTA = 4.0
@@ -31,7 +31,7 @@ class Segmentation:
     ``ground_label`` or None. ``field`` (H, W, C) uint8 in which boundaries are looked for;
     ``two_tones``: whether they are those of ink and paper. ``noise`` of that field. ``cut_off`` in tone and line
     reading and, unless it follows the light, what all others would give as ``cut_offs``.
-    ``strokes`` in line reading.
+    ``strokes`` in line reading, strong small ``details`` in photo reading.
     """
 
     regions: Cleaned
@@ -43,6 +43,7 @@ class Segmentation:
     cut_off: int | None = None
     cut_offs: CutOffs | None = None
     strokes: Strokes | None = None
+    details: StrongDetails | None = None
 
     @property
     def labels(self) -> np.ndarray:
@@ -208,15 +209,15 @@ class Segmenter:
             labels = self.keep(raw_key, lambda: labelling.nearest(
                 flat.field, labelling.palette_field(steps.colours, flat.alpha is not None)))
             regions, field = self._clean(labels, flat.field, entries)
-            if recipe.features:
-                least = _FEATURE_SHARE * self._least(recipe.smallest_mm)
-                kept = photo.strong_details(regions.dropped, regions.dropped_label, regions.labels, least)
-                if len(kept):
-                    regions, field = self._clean(labels, flat.field, entries, kept.tolist())
-            return regions, field
-        regions, field = self.keep(key, clean)
+            places = strong_details(regions.dropped, regions.dropped_label, regions.labels,
+                                    self._least(recipe.smallest_mm))
+            details = StrongDetails(labels, regions.labels, places)
+            if recipe.features and len(places):
+                regions, field = self._clean(labels, flat.field, entries, np.floor(places[:, :2]).astype(int).tolist())
+            return regions, field, details
+        regions, field, details = self.keep(key, clean)
         ground = len(entries) if self.picture.alpha is not None else None
-        return Segmentation(regions, entries, ground, field, False, 0.0), key
+        return Segmentation(regions, entries, ground, field, False, 0.0, details=details), key
 
     # -- cleaning --------------------------------------------------------------------
 

@@ -90,6 +90,7 @@ def test_five_layer_pictures_keep_their_frame_and_order(driver):
     driver.window.open_paths(demo("layers").paths)
     before = driver.session.document
     driver.click("Layers of one work")
+    driver.click("Open as one work")  # their names are numbered
     wait(lambda: driver.session.document is not before, what="the layers")
     work = driver.settled()
     assert [x.plan.name for x in work.layers] == ["night", "hills", "water", "boat", "lanterns"]

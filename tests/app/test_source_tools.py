@@ -10,8 +10,10 @@ from PySide6.QtWidgets import QAbstractButton, QComboBox, QListWidget, QSpinBox
 import shapes
 from app.driver import pause, wait
 from core.test_documents import RED, SQUARE, pdf
+from sketchloom.app.layer_order import LayerOrderDialog
 from sketchloom.app.scanner import ScannerDialog
 from sketchloom.app.window import SOURCE, TRACE
+from sketchloom.opening import in_name_order
 
 SIZE = 240
 
@@ -226,12 +228,32 @@ def test_several_files_are_asked_about(driver, tmp_path):
         cover = shapes.cover_of(shapes.disc(*spot, 40), SIZE)
         Image.fromarray(np.dstack([np.full((SIZE, SIZE, 3), 90 if name == "a" else 180, np.uint8),
                                    np.rint(255 * cover).astype(np.uint8)])).save(tmp_path / f"{name}.png")
-    driver.window.open_paths([tmp_path / "a.png", tmp_path / "b.png"])
-    before = driver.session.document
-    driver.click("Layers of one work")
-    wait(lambda: driver.session.document is not before, what="the layers")
-    work = driver.settled()
-    assert [x.plan.name for x in work.layers] == ["a", "b"]
+    paths = [tmp_path / "b.png", tmp_path / "a.png"]
+
+    def opened(before_opening=lambda dialog: None):
+        driver.window.open_paths(paths)
+        before = driver.session.document
+        driver.click("Layers of one work")
+        dialog = driver.window.findChild(LayerOrderDialog)
+        before_opening(dialog)
+        driver.click("Open as one work", dialog)
+        wait(lambda: driver.session.document is not before, what="the layers")
+        pause(20)
+        return [x.plan.name for x in driver.settled().layers]
+    assert opened() == ["a", "b"]  # by name, the first lowest
+
+    def put_a_on_top(dialog):
+        assert [dialog.list.item(row).text() for row in (0, 1)] == ["b.png", "a.png"]
+        dialog.list.setCurrentRow(1)
+        driver.click("Higher", dialog)
+        assert not driver.button("Higher", dialog).isEnabled() and driver.button("Lower", dialog).isEnabled()
+    assert opened(put_a_on_top) == ["b", "a"]
+    assert opened(lambda dialog: driver.click("Turn all round", dialog)) == ["b", "a"]
+
+
+def test_layer_files_are_listed_by_the_numbers_in_their_names():
+    names = ["x/Layer 10.png", "x/layer 2.png", "y/layer 1.png", "x/backdrop.png"]
+    assert in_name_order(names) == ["x/backdrop.png", "y/layer 1.png", "x/layer 2.png", "x/Layer 10.png"]
 
 
 def test_a_small_picture_needs_no_large_mouse(driver, ring_file):

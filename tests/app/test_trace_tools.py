@@ -2,10 +2,11 @@
 
 import json
 
+import cv2
 import numpy as np
 import pytest
 from PIL import Image
-from PySide6.QtCore import QPoint, Qt
+from PySide6.QtCore import QEvent, QPoint, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit, QListWidget
 
@@ -63,6 +64,22 @@ def test_the_cut_off_is_dragged_along_the_curve(driver, trace, smaller):
     assert driver.settled().segmentation.cut_off == work.segmentation.cut_off + 1
 
 
+def test_pieces_and_holes_of_every_cut_off_are_told(driver, trace, smaller):
+    panel = trace(smaller("kingfisher"))
+    curve = panel.tone.curve
+    wait(lambda: curve._pieces, what="the counts")
+    cut = driver.work.segmentation.cut_off
+    ink = np.pad(driver.work.picture.grey <= cut, 1).astype(np.uint8)
+    assert curve._pieces[cut] == cv2.connectedComponents(ink, connectivity=8)[0] - 1
+    assert curve._holes[cut] == cv2.connectedComponents(1 - ink, connectivity=4)[0] - 2
+    QTest.mouseMove(curve, QPoint(curve.width() // 2, 60))
+    pause(5)
+    assert curve._pointed == pytest.approx(128, abs=1) and "piece" in curve._said(curve._pointed)
+    driver.click("Light is ink", panel)
+    driver.settled()
+    wait(lambda: curve._pieces and panel.tone._counted[1] is False, what="the counts of light ink")
+
+
 def test_silhouette_light_and_inner_areas(driver, trace, smaller):
     panel = trace(smaller("kingfisher"))
     holes = driver.work.layers[0].outline.holes
@@ -92,6 +109,37 @@ def test_the_ladder_comes_and_a_rung_is_taken(driver, trace, smaller):
     work = driver.settled()
     assert recipe(driver).colours == 4 and len(work.segmentation.entries) == 4
     assert ladder.selectedItems()[0].text() == "4"
+
+
+def test_a_rung_pointed_at_is_shown_on_the_bench(driver, trace, smaller):
+    panel, bench = trace(smaller("lighthouse")), driver.window.bench
+    ladder = panel.colour.ladder
+    wait(ladder.isVisible, what="the ladder")
+    plain = bench.grab().toImage()
+    rect = ladder.visualItemRect(ladder.item(4, 1))
+    QTest.mouseMove(ladder.viewport(), rect.center() - QPoint(0, 2))
+    QTest.mouseMove(ladder.viewport(), rect.center())
+    pause(5)
+    found = panel.colour._found
+    assert len(bench._peek[1]) <= len(found.lost(found.rungs[4])[1]) == found.rungs[4].regions_lost
+    assert bench.grab().toImage() != plain
+    QTest.mouseMove(driver.window.rail, QPoint(5, 5))
+    ladder.leaveEvent(QEvent(QEvent.Type.Leave))
+    assert bench._peek is None and bench.grab().toImage() == plain
+
+
+def test_a_colour_is_added_by_a_click(driver, trace, discs_file):
+    panel = trace(discs_file)
+    panel.colour._count.slider.setValue(3)
+    work = driver.settled()
+    hexes = {e.hex for e in work.segmentation.entries}
+    (gone,) = {"#c83c32", "#3c6ebe", "#e6b43c", "#ffffff"} - hexes
+    place = {"#c83c32": (60, 60), "#3c6ebe": (170, 70), "#e6b43c": (120, 170)}[gone]
+    driver.click("Add", panel.colour)
+    assert driver.window.bench.picking
+    click(driver, place[0] / SIZE, place[1] / SIZE)
+    assert not driver.window.bench.picking
+    assert {e.hex for e in driver.settled().segmentation.entries} == {*hexes, gone}
 
 
 def choose(panel, *hexes):
@@ -161,6 +209,47 @@ def test_strokes_become_pen_lines_are_removed_and_become_shapes(driver, trace, s
 
 def SIZE_OF(work):
     return np.array([work.picture.width, work.picture.height], float)
+
+
+def test_a_stroke_tells_its_width_and_pens_are_parted(driver, trace, smaller):
+    panel, bench = trace(smaller("kingfisher")), driver.window.bench
+    panel._reading.setCurrentIndex(panel._reading.findData("line"))
+    panel._reading.activated.emit(panel._reading.currentIndex())
+    work = driver.settled()
+    strokes = work.segmentation.strokes
+    longest = int(np.argmax(strokes.length_px))
+    x, y = strokes.controls[(strokes.starts[longest] + strokes.starts[longest + 1]) // 2, 0] * work.mm_per_px
+    for step in (30, 0):
+        QTest.mouseMove(bench, driver.at_mm(x, y) + QPoint(step, 0))
+        pause(20)
+    assert f"{strokes.width_px[longest] * work.mm_per_px:.2f} mm wide" in bench.accessibleDescription()
+    panel.line._pens.slider.setValue(3)
+    work = driver.settled()
+    widths = [x.outline.pen_px for x in work.layers]
+    assert len(widths) == 3 and widths == sorted(widths, reverse=True)
+    assert sum(x.outline.pieces for x in work.layers) == len(strokes.closed)
+
+
+def test_the_close_look_at_a_face(driver, trace, smaller):
+    panel, bench = trace(smaller("portrait")), driver.window.bench
+    driver.session.change(with_size(recipe(driver), 160.0, 4.0), "size")
+    work = driver.settled()
+    panel._reading.setCurrentIndex(panel._reading.findData("photo"))
+    panel._reading.activated.emit(panel._reading.currentIndex())
+    work = driver.settled()
+    count = len(work.segmentation.details.places)
+    assert count and "they stay" in panel.photo._said.text() and len(panel.photo.strip._images) == 3
+    panel.photo.strip.pointed.emit(True)
+    assert bench._peek is not None
+    panel.photo.strip.pointed.emit(False)
+    assert bench._peek is None
+    driver.click("Keep eyes", panel)
+    driver.settled()
+    assert "they are lost" in panel.photo._said.text()
+    before = panel.photo.strip._images[0]
+    driver.click("Look elsewhere", panel)
+    click(driver, 0.1, 0.9)
+    assert bench.tool is None and panel.photo.strip._images[0] != before and "0 of them here" in panel.photo._said.text()
 
 
 def test_tones_of_a_photo(driver, trace, smaller):

@@ -10,7 +10,7 @@ from skimage.filters import threshold_sauvola
 from skimage.measure import euler_number, label
 
 import shapes
-from sketchloom.core.segment import cut_offs, local_tone
+from sketchloom.core.segment import cut_offs, local_tone, piece_counts
 from sketchloom.core.segment.tone import INK, PAPER
 
 
@@ -32,6 +32,31 @@ def test_pieces_less_holes_agree_with_a_general_labelling_at_all_levels(make):
         pieces = label(ink, connectivity=2).max()
         holes = label(~ink, connectivity=1).max() - 1
         assert counted.euler[level] == pieces - holes
+
+
+@pytest.mark.parametrize("dark_is_ink", [True, False])
+@pytest.mark.parametrize("make", [drawing, lambda: np.random.default_rng(2).integers(0, 256, (38, 51)).astype(np.uint8)])
+def test_pieces_and_holes_agree_with_a_general_labelling_at_all_levels(make, dark_is_ink):
+    """Against scikit-image's labelling, dark ink and light."""
+    grey = make()
+    pieces, holes = cut_offs.pieces_and_holes(grey, dark_is_ink)
+    for level in range(256):
+        ink = np.pad((grey <= level) == dark_is_ink, 1)
+        assert pieces[level] == label(ink, connectivity=2).max()
+        assert holes[level] == label(~ink, connectivity=1).max() - 1
+
+
+@given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=14), elements=st.integers(0, 5)),
+       st.integers(1, 4))
+@settings(max_examples=80)
+def test_pieces_are_the_same_however_the_rows_are_parted(grey, rows):
+    before, piece_counts._ROWS = piece_counts._ROWS, rows
+    try:
+        counted = piece_counts.count_pieces(grey)
+    finally:
+        piece_counts._ROWS = before
+    for level in range(7):
+        assert counted[level] == label(grey <= level, connectivity=2).max()
 
 
 @given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=12)), st.integers(0, 255))

@@ -176,7 +176,7 @@ def test_another_smoothness_in_a_part_keeps_faces_closed():
 def test_each_rung_tells_what_goes_and_what_it_saves():
     picture = painted(((200, 60, 50), (60, 110, 190), (230, 180, 60)))
     tree = find_colours(picture)
-    ladder = colour_ladder(picture, tree, 9.0)
+    ladder = colour_ladder(picture, tree, 9.0).rungs
     assert [r.count for r in ladder] == [4, 3, 2]
     assert ladder[0].regions == 4 and ladder[0].gone is None
     area = {"#c83c32": np.pi * 34**2, "#3c6ebe": np.pi * 40**2, "#e6b43c": np.pi * 44**2}
@@ -190,9 +190,28 @@ def test_each_rung_tells_what_goes_and_what_it_saves():
             assert rung.cut_saved_px == pytest.approx(2 * np.pi * radius, rel=0.03) and rung.regions_lost == 1
 
 
+def test_a_rung_shows_the_pieces_it_takes():
+    discs = ((60, 60, 34, "#c83c32"), (170, 70, 40, "#3c6ebe"), (120, 170, 44, "#e6b43c"))
+    picture = painted(((200, 60, 50), (60, 110, 190), (230, 180, 60)))
+    ladder = colour_ladder(picture, find_colours(picture), 9.0)
+    taken, _ = ladder.lost(ladder.rungs[0])
+    assert not taken.any()
+    y, x = np.mgrid[:SIZE, :SIZE] + 0.5
+    seen = 0
+    for rung in ladder.rungs[1:]:
+        taken, places = ladder.lost(rung)
+        (cx, cy, radius), = [(a, b, r) for a, b, r, colour in discs if colour == rung.gone]
+        assert (taken != (np.hypot(x - cx, y - cy) < radius)).sum() < 2 * np.pi * radius
+        assert len(places) == rung.regions_lost  # a disc between others is drawn in another colour, not lost
+        for px, py, area in places:
+            seen += 1
+            assert np.hypot(px - cx, py - cy) < 1 and area == pytest.approx(np.pi * radius**2, rel=0.05)
+    assert seen
+
+
 def test_a_rung_is_what_the_trace_gives():
     picture = painted(((200, 60, 50), (60, 110, 190), (230, 180, 60)))
-    for rung in colour_ladder(picture, find_colours(picture), 9.0):
+    for rung in colour_ladder(picture, find_colours(picture), 9.0).rungs:
         work = Pipeline().evaluate(picture, Recipe(reading="colour", colours=rung.count, size_mm=float(SIZE)))
         assert tuple(e.hex for e in work.segmentation.entries) == rung.colours
         assert work.traced.planar.face_count == rung.regions

@@ -1,6 +1,7 @@
 """Middles of strokes: thinning, branches, crossings, widths, spurs, and the way back to shapes."""
 
 import io
+from dataclasses import replace
 
 import cv2
 import numpy as np
@@ -13,6 +14,7 @@ from svgelements import SVG, Path
 
 import shapes
 from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.strokes import pens
 from sketchloom.core.strokes.branches import find_branches
 from sketchloom.core.strokes.drawing import drawn, samples
 from sketchloom.core.strokes.kind import is_pen_drawing
@@ -147,6 +149,51 @@ def test_pen_lines_are_open_paths_with_a_width_and_shapes_are_closed():
     # two bars of 2 mm with round ends
     lengths = [np.hypot(160, 30) / 2, np.hypot(120, 80) / 2]
     assert shape.layers[0].area_mm2 == pytest.approx(sum(lengths) * 2 + 2 * np.pi, rel=0.04)
+
+
+def test_each_width_of_stroke_has_its_pen():
+    thin, wide = [bar(20, y, 220, y + 8, 4) for y in (30, 60, 90)], [bar(20, y, 220, y + 5, 12) for y in (140, 190)]
+    found = strokes_of(any_of(*thin, *wide))
+    pen = pens.pens_of(found.width_px, found.length_px, 2)
+    assert sorted(pen.tolist()) == [0, 0, 1, 1, 1]
+    assert pens.pen_width_px(found, pen == 0) == pytest.approx(12, abs=0.3)
+    assert pens.pen_width_px(found, pen == 1) == pytest.approx(4, abs=0.3)
+    # a third pen has nothing to draw, nor has a second where widths are alike
+    assert pens.pens_of(found.width_px, found.length_px, 4).max() == 1
+    assert not pens.pens_of(np.array([4.0, 4.3, 4.1]), np.ones(3), 3).any()
+    assert len(pens.pens_of(np.empty(0), np.empty(0), 3)) == 0
+    # three widths told apart by hand
+    assert pens.pens_of([1, 2.1, 4, 1.05, 2], np.ones(5), 3).tolist() == [2, 1, 0, 2, 1]
+
+
+def test_a_stroke_is_found_where_it_lies():
+    found = strokes_of(any_of(bar(20, 40, 220, 40, 6), bar(20, 120, 220, 200, 10)))
+    upper = pens.stroke_at(found, 120, 42.5)
+    assert found.width_px[upper] == pytest.approx(6, abs=0.3) and pens.stroke_at(found, 120, 45) == -1
+    assert pens.stroke_at(found, 120, 45, reach_px=6) == upper
+    assert pens.stroke_at(found, 120, 163) == 1 - upper
+    line = pens.pen_outline(found, [upper])
+    assert line.pieces == 1 and line.length_px() == pytest.approx(200, abs=4)
+    assert pens.stroke_at(strokes_of(np.zeros((SIZE, SIZE))), 5, 5) == -1
+
+
+def test_pens_are_layers_with_a_path_each():
+    cover = any_of(bar(20, 40, 220, 40, 4), bar(20, 90, 220, 100, 4), bar(20, 170, 220, 180, 12))
+    picture = shapes.picture(shapes.grey_of(cover))
+    recipe = Recipe(reading="line", size_mm=float(SIZE), pens=2)
+    work = Pipeline().evaluate(picture, recipe)
+    assert [(x.outline.pieces, x.plan.name) for x in work.layers] == [(1, "pen 12 mm"), (2, "pen 4 mm")]
+    paths = [e for e in SVG.parse(io.BytesIO(whole_svg(work))).elements() if isinstance(e, Path)]
+    assert [float(p.values["stroke-width"]) for p in paths] == pytest.approx([12, 4], abs=0.3)
+    keys = [p.key for p in work.plans]
+    one = Pipeline().evaluate(picture, recipe.with_edit(keys[1], merged_into=keys[0]))
+    assert [x.outline.pieces for x in one.layers] == [3]
+    turned = Pipeline().evaluate(picture, replace(recipe, order=tuple(keys[::-1])))
+    assert [x.plan.key for x in turned.layers] == keys[::-1]
+    without = Pipeline().evaluate(picture, recipe.with_edit(keys[0], left_out=True))
+    assert [x.outline.pieces for x in without.layers] == [2]
+    widths = sorted(width for width, _ in work.strokes_mm())
+    assert widths == pytest.approx([4, 4, 12], abs=0.3)
 
 
 def test_a_dot_stays_a_dot():

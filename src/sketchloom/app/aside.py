@@ -13,7 +13,7 @@ from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.pipeline import Pipeline, Work
 
-LADDER, DOUBLES, VARIANTS = "ladder", "doubles", "variants"
+LADDER, DOUBLES, PIECES, VARIANTS = "ladder", "doubles", "pieces", "variants"
 PICTURE = QSize(148, 92)
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
@@ -35,6 +35,7 @@ class Aside(QObject):
 
     ladder = Signal(object, object)
     doubles = Signal(object, object)
+    pieces = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -92,6 +93,10 @@ class Aside(QObject):
         watch = _Watch(self, number)
         if LADDER in wanted and work.reading == "colour":
             self.ladder.emit(work, work.ladder())
+            watch.step(0, 1, "")
+        if PIECES in wanted and work.segmentation.cut_offs is not None:
+            key = ("pieces", work.segmentation.cut_offs, work.recipe.dark_is_ink)
+            self.pieces.emit(work, self._pipeline.keep(key, work.pieces_and_holes))
             watch.step(0, 1, "")
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())

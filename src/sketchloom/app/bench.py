@@ -5,7 +5,7 @@ from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPaint
 from PySide6.QtWidgets import QPushButton, QWidget
 
 from sketchloom.app import bench_paint, theme
-from sketchloom.app.bench_paint import RULER, SourceImage
+from sketchloom.app.bench_paint import RULER, SourceImage, ringed, tint_of
 from sketchloom.app.paths import qt_path
 from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.app.view import View
@@ -15,6 +15,7 @@ from sketchloom.core.units import format_length
 
 _WHEEL_STEP = 1.2
 _GRAB = 10
+_NEAR = 4
 
 
 class Bench(QWidget):
@@ -50,6 +51,7 @@ class Bench(QWidget):
         self.pinned_title = ""
         self.lasso = None
         self.marks: tuple = ()
+        self._peek = None
         self.target = None
         self.selected_key: str | None = None
         self._pointer: QPointF | None = None
@@ -74,7 +76,7 @@ class Bench(QWidget):
         self._picture = picture
         self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
         self._hover_face, self._hover_text = -1, ""
-        self.marks, self.target = (), None
+        self.marks, self.target, self._peek = (), None, None
         self._fitted = True
         self.update()
 
@@ -89,7 +91,7 @@ class Bench(QWidget):
             self._seen = None
         self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
         self._index = shown.index
-        self._hover_face, self._hover_path = -1, None
+        self._hover_face, self._hover_path, self._peek = -1, None, None
         if resized and self._fitted:
             self.fit()
         self._describe(self._pointer)
@@ -99,6 +101,17 @@ class Bench(QWidget):
         """Hold another result in the place of the source; None lets it go."""
         self._pinned, self.pinned_title, self._seen = tried, title, None
         self.curtain_on = self.curtain_on or tried is not None
+        self.update()
+
+    def show_peek(self, area, places=()) -> None:
+        """Hatch an area, (h, w) bool over the whole picture, and ring places (K, 3): x, y, area in px; None for nothing."""
+        if area is None and self._peek is None:
+            return
+        if area is None:
+            self._peek = None
+        else:
+            work = self._shown.work
+            self._peek = tint_of(area), ringed(places, work.picture.width * work.picture.height, work.mm_per_px)
         self.update()
 
     @property
@@ -277,6 +290,9 @@ class Bench(QWidget):
         if self.lasso is not None:
             frame = Frame(self._page())
             draw_line(painter, [frame.place(*p) for p in self.lasso], closed=True)
+        if self._peek is not None:
+            painter.drawImage(self._page(), self._peek[0])
+            bench_paint.paint_marks(painter, self._view, self._peek[1], None)
         bench_paint.paint_marks(painter, self._view, self.marks, self.target)
         if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
             bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),
@@ -433,6 +449,9 @@ class Bench(QWidget):
 
     def _describe(self, at):
         """Find the region under the pointer and say what it is."""
+        if self._shown is not None and self._shown.work.draws_with_pens:
+            self._describe_stroke(at)
+            return
         text, face = "", -1
         if at is not None and self._shown is not None and self._index is not None and not self.picking:
             work = self._shown.work
@@ -447,6 +466,23 @@ class Bench(QWidget):
                 traced = self._shown.work.traced
                 outline = face_outline(traced.planar, traced.curves, face)
                 self._hover_path = qt_path(outline, self._shown.work.mm_per_px)
+        if text != self._hover_text:
+            self._hover_text = text
+            self.setAccessibleDescription(text)
+
+    def _describe_stroke(self, at):
+        """Find the pen line under the pointer and say how wide and long it is."""
+        work, text, found = self._shown.work, "", -1
+        if at is not None and self._index is not None and not self.picking:
+            mx, my = self._view.to_mm(at.x(), at.y())
+            found = work.stroke_at(mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px))
+        if found >= 0:
+            line = work.stroke_outline(found)
+            text = self.tr("stroke · {0} wide · {1} long").format(
+                format_length(line.pen_px * work.mm_per_px, self.unit, 2), format_length(line.length_px() * work.mm_per_px, self.unit))
+        if found != self._hover_face:
+            self._hover_face = found
+            self._hover_path = qt_path(line, work.mm_per_px) if found >= 0 else None
         if text != self._hover_text:
             self._hover_text = text
             self.setAccessibleDescription(text)

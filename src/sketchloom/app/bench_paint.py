@@ -9,6 +9,7 @@ from sketchloom.app.view import View, ruler_step
 from sketchloom.core.units import MM_PER_IN
 
 RULER = 24
+_RINGED = 0.004
 
 
 class SourceImage:
@@ -85,18 +86,26 @@ def paint_layers(painter: QPainter, layers, paths, mm_per_px: float) -> None:
                                           Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
 
 
-def tint_of(alpha) -> QImage:
-    """A hatched veil over what a picture is freed of, at most about 1400 px a side."""
-    step = max(1, max(alpha.shape) // 1400)
-    gone = (255 - alpha[::step, ::step]).astype(np.uint16)
+def tint_of(gone) -> QImage:
+    """A hatched veil over an area, (h, w) bool or uint8 for a share of it, at most about 1400 px a side."""
+    size = max(gone.shape)
+    step = max(1, size // 1400)
+    gone = gone[::step, ::step]
+    gone = gone.astype(np.uint16) * (255 if gone.dtype == bool else 1)
     y, x = np.mgrid[:gone.shape[0], :gone.shape[1]]
-    strong = np.where((x + y) * step // max(4, max(alpha.shape) // 120) % 2 == 0, 150, 95)
+    strong = np.where((x + y) * step // max(4, size // 120) % 2 == 0, 150, 95)
     cover = (gone * strong // 255).astype(np.uint16)
     colour = QColor(theme.MADDER)
     veil = np.dstack([(cover * c // 255).astype(np.uint8) for c in (colour.red(), colour.green(), colour.blue())]
                      + [cover.astype(np.uint8)])
     veil = np.ascontiguousarray(veil)
     return QImage(veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied).copy()
+
+
+def ringed(places, whole_px: float, mm_per_px: float) -> tuple:
+    """Rings in mm around places (K, 3) x, y, area in px; what is large is seen without one."""
+    return tuple((x * mm_per_px, y * mm_per_px, (area / np.pi) ** 0.5 * mm_per_px)
+                 for x, y, area in np.asarray(places).reshape(-1, 3).tolist() if area < _RINGED * whole_px)
 
 
 def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> None:

@@ -15,6 +15,7 @@ class Beside(QObject):
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
         session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
         session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
+        session.aside.pieces.connect(lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts))
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
@@ -25,7 +26,7 @@ class Beside(QObject):
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
         if work is not None and in_trace:
-            wanted = {aside.LADDER, aside.DOUBLES}
+            wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
             self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
 
     def _is_shown(self, work) -> bool:

@@ -28,6 +28,8 @@ class ToolBelt(QObject):
         trace.grow.tolerance_moved.connect(lambda v: self._growing() and self._growing().set_tolerance(v))
         trace.grow.everywhere_set.connect(lambda on: self._growing() and self._growing().set_everywhere(on))
         trace.patch.lasso_wanted.connect(lambda: self._take_up(AreaTool(), trace.patch.take))
+        trace.photo.place_tool_wanted.connect(lambda: self._take_up(
+            ClickTool(self.tr("Click what the close look is to show. Esc ends."), once=True), trace.photo.look_at))
         trace.line.remove_wanted.connect(lambda: self._take_up(
             ClickTool(self.tr("Click a stroke to take it out. Esc ends."), wants_source=False),
             lambda x, y: trace.line.remove_at((x, y))))

@@ -15,6 +15,7 @@ from sketchloom.app.benchbar import BenchBar
 from sketchloom.app.beside import Beside
 from sketchloom.app.findings_line import FindingsLine
 from sketchloom.app.help import HelpDialog
+from sketchloom.app.layer_order import LayerOrderDialog
 from sketchloom.app.notice import Notices
 from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
 from sketchloom.app.scanner import ScannerDialog, scan_bytes
@@ -28,7 +29,7 @@ from sketchloom.app.variants_strip import VariantsStrip
 from sketchloom.app.welcome import DropHint, Welcome
 from sketchloom.core.preflight.findings import STOP, WARN
 from sketchloom.demo_works import DEMOS, demo, put_demo_projects
-from sketchloom.opening import READABLE
+from sketchloom.opening import READABLE, in_name_order
 from sketchloom.project import SUFFIX
 
 SOURCE, TRACE, LAYERS, RELEASE = range(4)
@@ -162,6 +163,7 @@ class Window(QMainWindow):
         self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
         trace.pick_wanted.connect(bench.set_picking)
         trace.show_small.connect(self._show_small)
+        trace.peek.connect(bench.show_peek)
         layers.selected.connect(self._select_layer)
         release.write_wanted.connect(self.ask_write)
         bench.picked.connect(trace.take_colour)
@@ -191,8 +193,14 @@ class Window(QMainWindow):
             self.session.open_path(paths[0])
         elif paths:
             self._say("several", "ask", self.tr("{0} files. What are they to each other?").format(len(paths)), (
-                (self.tr("Layers of one work"), lambda: self.session.open_as_layers(sorted(paths))),
+                (self.tr("Layers of one work…"), lambda: self._ask_order(paths)),
                 (self.tr("Works of their own"), lambda: self._open_apart(paths))))
+
+    def _ask_order(self, paths):
+        dialog = LayerOrderDialog(self, in_name_order(paths))
+        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        dialog.chosen.connect(self.session.open_as_layers)
+        dialog.show()
 
     def _open_apart(self, paths):
         """The first here, each other in a window of its own."""
@@ -338,6 +346,7 @@ class Window(QMainWindow):
         self.settings.setCurrentIndex(number)
         if number != TRACE:
             self.bench.marks = ()
+            self.bench.show_peek(None)
             self.bench.set_picking(False)
         self.bench.selected_key = None
         if number == LAYERS:

@@ -141,7 +141,7 @@ class Evaluator(QObject):
         if self.is_current(request.number):
             veil = None
             if work.picture is not work.whole and work.picture.alpha is not None:
-                veil = self._exact.keep(("veil", id(work.picture)), lambda: (work.picture, tint_of(work.picture.alpha)))[1]
+                veil = self._exact.keep(("veil", id(work.picture)), lambda: (work.picture, tint_of(255 - work.picture.alpha)))[1]
             self.ready.emit(Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil))
 
     def _source_of(self, request, picture, work, coarse):

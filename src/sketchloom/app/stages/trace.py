@@ -48,6 +48,7 @@ class TracePanel(Panel):
     pick_wanted = Signal(bool)
     show_small = Signal(bool)
     place_wanted = Signal(float, float)
+    peek = Signal(object, object)
 
     def __init__(self):
         super().__init__("")
@@ -68,6 +69,8 @@ class TracePanel(Panel):
         for box in self._boxes:
             box.change.connect(self.change)
         self.colour.pick_wanted.connect(self.pick_wanted)
+        for box in (self.colour, self.photo):
+            box.peek.connect(self.peek)
         self.detail.show_small.connect(self.show_small)
         for box in (self.detail, self.doubles):
             box.place_wanted.connect(self.place_wanted)
@@ -149,7 +152,7 @@ class TracePanel(Panel):
         self.colour.stop_picking()
 
     def take_colour(self, hex_colour: str) -> None:
-        """A colour was clicked in the picture: it replaces the chosen one."""
+        """A colour was clicked in the picture."""
         self.colour.take_colour(hex_colour)
 
     def _emit(self, what, gesture="", **changes):

@@ -56,7 +56,7 @@ class GrowTool(Tool):
     def _grow(self):
         mask = grown(self._picture, *self.seed, self.tolerance, self.everywhere)
         self.share = float(mask.mean())
-        self._veil = tint_of((255 * ~mask).astype("uint8"))
+        self._veil = tint_of(mask)
         self.changed.emit()
         self.repaint.emit()
 

@@ -99,13 +99,8 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
     return tuple(_layer(plan, outline, w, mm_per_px) for (plan, outline), w in zip(cut, widths))
 
 
-def pen_layer(plan, strokes, mm_per_px: float) -> Layer:
-    """A layer of pen lines in place of a sheet; its width is the median of the strokes', by length."""
-    order = np.argsort(strokes.width_px)
-    half = np.searchsorted(np.cumsum(strokes.length_px[order]), 0.5 * strokes.length_px.sum())
-    count = len(strokes.closed)
-    outline = Outline(strokes.controls, strokes.straight, strokes.starts, np.zeros(count), np.zeros(count, bool),
-                      float(strokes.width_px[order[min(half, count - 1)]]))
+def pen_layer(plan, outline: Outline, mm_per_px: float) -> Layer:
+    """A layer of pen lines in place of a sheet."""
     none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
     return Layer(plan, outline, outline.length_px() * mm_per_px, 0.0, none, None)
 

@@ -10,6 +10,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core import parallel
+from sketchloom.core.segment.piece_counts import count_pieces
 from sketchloom.core.segment.tone import separation
 
 _ROWS = 512
@@ -43,11 +44,6 @@ class CutOffs:
     @property
     def proposed(self) -> int:
         return self.stretches[0].best
-
-    def restlessness(self) -> np.ndarray:
-        """(256,) 0 to 1: how much the drawing changes from one cut-off to the next, for showing."""
-        change = _change(self.euler, self.edge_px)
-        return np.sqrt(change / max(float(change.max()), 1e-9))
 
 
 def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
@@ -113,6 +109,31 @@ def count_cut_offs(grey) -> CutOffs:
     edge = (one + three + 2 * diagonal + beside).astype(float)
     ink = np.cumsum(np.bincount(np.ascontiguousarray(grey).ravel(), minlength=256)) / grey.size
     return CutOffs(euler, edge, ink, _stretches(euler, edge, ink, separation(grey)))
+
+
+def pieces_and_holes(grey, dark_is_ink: bool = True) -> tuple[np.ndarray, np.ndarray]:
+    """For every cut-off the number of pieces of ink and of the holes in them, specks and all.
+
+    Parameters
+    ----------
+    grey : (H, W) uint8. dark_is_ink : whether ink is at or under the cut-off, or else above it.
+
+    Returns
+    -------
+    two arrays (256,) intp
+
+    Notes
+    -----
+    Pieces come from a least spanning forest, holes from them and the quads, which know the difference.
+    """
+    seen = grey if dark_is_ink else 255 - grey
+    one, _, diagonal, three = quad_counts(seen)
+    pieces = count_pieces(seen)
+    holes = pieces - np.rint((one - three - 2 * diagonal) / 4).astype(np.intp)
+    if dark_is_ink:
+        return pieces, holes
+    # light is ink above the cut-off: in the negative at or under what is left to white
+    return tuple(np.append(values[254::-1], 0) for values in (pieces, holes))
 
 
 def _change(euler, edge):

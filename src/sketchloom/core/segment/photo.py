@@ -127,21 +127,3 @@ def _colours(picture, band, steps):
             colours[k] = np.minimum(colours[k].astype(int) + 3, 255) if colours[k].max() < 250 else colours[k] - 3
         used.add(to_hex(colours[k]))
     return colours
-
-
-def strong_details(dropped, dropped_label, labels, least_area_px: float, contrast: int = 2) -> np.ndarray:
-    """(K, 2) places of small regions that differ by several tones from what took them in.
-
-    Such is an eye or the corner of a mouth; without it a face is lost.
-
-    Parameters
-    ----------
-    dropped, dropped_label, labels : as of ``Cleaned``, labels being tones in order.
-    least_area_px : regions under it stay lost all the same.
-    """
-    if len(dropped) == 0:
-        return np.empty((0, 2), int)
-    x, y = np.floor(dropped[:, 0]).astype(int), np.floor(dropped[:, 1]).astype(int)
-    into = labels[y, x].astype(int)
-    strong = (np.abs(into - dropped_label.astype(int)) >= contrast) & (dropped[:, 2] >= least_area_px)
-    return np.stack([x, y], -1)[strong]

@@ -19,12 +19,13 @@ class Ladder(QTableWidget):
     """A rung for each number of colours: what goes, how much of the picture, which pieces, what is saved."""
 
     chosen = Signal(int)
+    pointed = Signal(int)
 
     def __init__(self):
         super().__init__(0, 4)
         self.setHorizontalHeaderLabels([self.tr("Colours"), self.tr("Area lost"), self.tr("Pieces"), self.tr("Cut saved")])
         self.setAccessibleName(self.tr("Colour ladder"))
-        self.setToolTip(self.tr("What each step down loses and saves; every step saves one sheet. The flag marks the number proposed. Click to take one."))
+        self.setToolTip(self.tr("What each step down loses and saves; every step saves one sheet. The flag marks the number proposed. Point at a step to see on the bench what it takes; click to take it."))
         self.verticalHeader().hide()
         self.verticalHeader().setDefaultSectionSize(28)
         self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
@@ -37,8 +38,19 @@ class Ladder(QTableWidget):
         self.setIconSize(QSize(62, 18))
         self.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._counts = []
+        self.setMouseTracking(True)
+        self.cellEntered.connect(lambda row, _: self.pointed.emit(row))
+        self.currentCellChanged.connect(lambda row, *_: self.hasFocus() and self.pointed.emit(row))
         self.cellClicked.connect(lambda row, _: self.chosen.emit(self._counts[row]))
         self.cellActivated.connect(lambda row, _: self.chosen.emit(self._counts[row]))
+
+    def leaveEvent(self, event):
+        self.pointed.emit(-1)
+        super().leaveEvent(event)
+
+    def focusOutEvent(self, event):
+        self.pointed.emit(-1)
+        super().focusOutEvent(event)
 
     def show_rungs(self, rungs, proposed: int, mm_per_px: float, unit: str) -> None:
         self._counts = [r.count for r in rungs]
@@ -51,12 +63,10 @@ class Ladder(QTableWidget):
                 item = QTableWidgetItem(text)
                 item.setTextAlignment(Qt.AlignmentFlag.AlignVCenter | (
                     Qt.AlignmentFlag.AlignLeft if column == 0 else Qt.AlignmentFlag.AlignRight))
+                item.setToolTip(_told(self, rung, rung.count == proposed))
                 self.setItem(row, column, item)
             is_proposed = rung.count == proposed
-            told = [] if rung.gone is None else [self.tr("{0} goes into {1}").format(
-                colour_name(from_hex(rung.gone)), colour_name(from_hex(rung.into)))]
             self.item(row, 0).setIcon(_rung_icon(rung, is_proposed))
-            self.item(row, 0).setToolTip(". ".join([*told, *([self.tr("The number proposed")] if is_proposed else [])]))
             if is_proposed:
                 font = self.item(row, 0).font()
                 font.setBold(True)
@@ -72,6 +82,12 @@ class Ladder(QTableWidget):
         else:
             self.clearSelection()
         self.blockSignals(False)
+
+
+def _told(widget, rung, is_proposed):
+    told = [] if rung.gone is None else [widget.tr("{0} goes into {1}: hatched on the bench, pieces that are lost ringed").format(
+        colour_name(from_hex(rung.gone)), colour_name(from_hex(rung.into)))]
+    return ". ".join([*told, *([widget.tr("The number proposed")] if is_proposed else [])])
 
 
 def _rung_icon(rung, proposed: bool) -> QIcon:
@@ -104,6 +120,7 @@ class ColourBox(Box):
     """Number of colours and the palette with its edits."""
 
     pick_wanted = Signal(bool)
+    peek = Signal(object, object)
 
     def __init__(self):
         super().__init__()
@@ -112,12 +129,14 @@ class ColourBox(Box):
         self._count.auto.connect(lambda: self.emit(self.tr("number of colours"), colours=None, palette=None))
         self.ladder = Ladder()
         self.ladder.chosen.connect(self._set_count)
+        self.ladder.pointed.connect(self._peek)
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Palette"))
         self._list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self._list.setFixedHeight(168)
         self._list.itemSelectionChanged.connect(self._enable)
-        self._pick = button(self.tr("Pick"), "color-picker", self.tr("Replace the chosen colour by one clicked in the picture"), checkable=True)
+        self._pick = button(self.tr("Replace"), "color-picker", self.tr("Replace the chosen colour by one clicked in the picture"), checkable=True)
+        self._add = button(self.tr("Add"), "color-picker", self.tr("Add a colour clicked in the picture"), checkable=True)
         self._merge = button(self.tr("Merge"), "arrows-join-2", self.tr("Make the chosen colours one layer (choose two or more)"))
         self._split = button(self.tr("Split"), "arrows-split-2", self.tr("Make two colours of the chosen one"))
         self._same = button(self.tr("Same as"), tip=self.tr("Cut the chosen colours in the colour and on the sheet of another one"))
@@ -128,7 +147,8 @@ class ColourBox(Box):
         self._same.setMenu(self._menu)
         self._up, self._down = (button(text, tip=tip) for text, tip in (
             (self.tr("Higher"), self.tr("Lay the chosen colour's sheet one higher")), (self.tr("Lower"), self.tr("Lay the chosen colour's sheet one lower"))))
-        self._pick.toggled.connect(self.pick_wanted)
+        for one, other in ((self._pick, self._add), (self._add, self._pick)):
+            one.toggled.connect(lambda on, o=other: self._picking(on, o))
         self._merge.clicked.connect(self._merge_chosen)
         self._split.clicked.connect(self._split_chosen)
         self._lock.clicked.connect(self._lock_chosen)
@@ -138,8 +158,9 @@ class ColourBox(Box):
         self._reset = button(self.tr("Forget my colour edits"), "refresh")
         self._reset.clicked.connect(lambda: self.emit(self.tr("colour edits"), palette=None, locked=()))
         self.add(self._count, self.ladder, label(self.tr("Palette, top sheet first"), "quiet"), self._list,
-                 (self._pick, self._merge, self._split), (self._same, self._lock, self._out), (self._up, self._down), self._reset)
-        self._laddered = None
+                 (self._add, self._pick, self._merge), (self._split, self._same, self._lock),
+                 (self._out, self._up, self._down), self._reset)
+        self._laddered, self._found = None, None
 
     def _set_count(self, count, gesture=""):
         self.emit(self.tr("number of colours"), gesture, colours=count, palette=None)
@@ -175,13 +196,20 @@ class ColourBox(Box):
         item.setToolTip(self.tr("{0} of the picture; shades merged into it: {1}").format(f"{share:.2%}", len(entry.samples) - 1))
         return item
 
-    def show_ladder(self, work, rungs) -> None:
+    def show_ladder(self, work, ladder) -> None:
         """The ladder is worked out beside the trace and comes a moment later."""
-        self._laddered = work.tree
+        self._laddered, self._found, rungs = work.tree, ladder, ladder.rungs
         self.ladder.show_rungs(rungs, work.tree.proposed, work.mm_per_px, work.recipe.unit)
         self.ladder.setVisible(len(rungs) > 1)
         if self.work is not None:
             self.ladder.mark(len(self.work.segmentation.entries) if self.work.recipe.palette is None else -1)
+
+    def _peek(self, row):
+        """Show on the bench what a rung takes; nothing for the top one and none."""
+        if self._found is None or not 0 < row < len(self._found.rungs):
+            self.peek.emit(None, ())
+        else:
+            self.peek.emit(*self._found.lost(self._found.rungs[row]))
 
     # -- edits -------------------------------------------------------------------------
 
@@ -189,12 +217,19 @@ class ColourBox(Box):
         return [item.data(Qt.ItemDataRole.UserRole) for item in self._list.selectedItems()]
 
     def stop_picking(self) -> None:
-        self._pick.setChecked(False)
+        for part in (self._pick, self._add):
+            part.setChecked(False)
+
+    def _picking(self, on, other):
+        if on:
+            other.setChecked(False)
+        self.pick_wanted.emit(self._pick.isChecked() or self._add.isChecked())
 
     def _enable(self):
         chosen = self.chosen()
         count = len(chosen)
         self._pick.setEnabled(count == 1)
+        self._add.setEnabled(self._list.count() < MAX_COLOURS)
         self._merge.setEnabled(count >= 2)
         self._split.setEnabled(count == 1)
         self._same.setEnabled(count >= 1 and self._list.count() > count)
@@ -209,10 +244,13 @@ class ColourBox(Box):
         self._down.setEnabled(at > 0)
 
     def take_colour(self, hex_colour: str) -> None:
-        """A colour was clicked in the picture: it replaces the chosen one."""
-        self._pick.setChecked(False)
+        """A colour was clicked in the picture: it is added, or replaces the chosen one."""
+        adds = self._add.isChecked()
+        self.stop_picking()
         chosen = self.chosen()
-        if len(chosen) == 1 and self.work is not None:
+        if adds and self.work is not None:
+            self.emit(self.tr("added colour"), palette=palette_edits.added(self._entries(), hex_colour), colours=None)
+        elif len(chosen) == 1 and self.work is not None:
             entries = tuple(PaletteEntry((hex_colour, *e.samples[1:])) if e.hex == chosen[0] else e
                             for e in self._entries() if e.hex != hex_colour)
             self.emit(self.tr("picked colour"), palette=entries, colours=None)

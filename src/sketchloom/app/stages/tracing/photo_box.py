@@ -1,14 +1,71 @@
 """Settings of the photo reading."""
 
-from PySide6.QtWidgets import QCheckBox
+import numpy as np
+from PySide6.QtCore import QRectF, Qt, Signal
+from PySide6.QtGui import QImage, QPainter
+from PySide6.QtWidgets import QCheckBox, QSizePolicy, QWidget
 
+from sketchloom.app import theme
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, label
+from sketchloom.app.widgets import NamedSlider, button, counted, label
 from sketchloom.recipe import MAX_TONES, MIN_TONES
+
+_GAP, _WORDS = 6, 18
+
+
+class FaceStrip(QWidget):
+    """Three close looks side by side: the picture, cut without its strong small details, cut with them."""
+
+    pointed = Signal(bool)
+
+    def __init__(self):
+        super().__init__()
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setAccessibleName(self.tr("Close look at small details"))
+        self.setToolTip(self.tr("Point here to have the strong small details hatched on the bench"))
+        self._images = ()
+
+    def show_preview(self, preview) -> None:
+        self._images = tuple(QImage(np.ascontiguousarray(part).data, part.shape[1], part.shape[0], 3 * part.shape[1],
+                                    QImage.Format.Format_RGB888).copy() for part in (preview.source, preview.without, preview.kept))
+        self.setFixedHeight(self._side() + _WORDS)
+        self.update()
+
+    def _side(self):
+        return max((self.width() - 2 * _GAP) // 3, 40)
+
+    def resizeEvent(self, event):
+        super().resizeEvent(event)
+        self.setFixedHeight(self._side() + _WORDS)
+
+    def paintEvent(self, _):
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+        font = painter.font()
+        font.setPixelSize(12)
+        painter.setFont(font)
+        side = self._side()
+        for number, (image, word) in enumerate(zip(self._images, (self.tr("picture"), self.tr("without"), self.tr("with")))):
+            x = number * (side + _GAP)
+            scale = side / max(image.width(), image.height())
+            painter.drawImage(QRectF(x, 0, image.width() * scale, image.height() * scale), image)
+            painter.setPen(theme.INK_SOFT)
+            painter.drawText(QRectF(x, side + 2, side, _WORDS - 2), Qt.AlignmentFlag.AlignHCenter, word)
+
+    def enterEvent(self, event):
+        super().enterEvent(event)
+        self.pointed.emit(True)
+
+    def leaveEvent(self, event):
+        super().leaveEvent(event)
+        self.pointed.emit(False)
 
 
 class PhotoBox(Box):
     """Tones, outlines and the small details a face needs."""
+
+    peek = Signal(object, object)
+    place_tool_wanted = Signal()
 
     def __init__(self):
         super().__init__()
@@ -19,8 +76,13 @@ class PhotoBox(Box):
         self._features.clicked.connect(lambda on: self.emit(self.tr("strong small details"), features=on))
         self._outlines = QCheckBox(self.tr("Draw dark outlines on top"))
         self._outlines.clicked.connect(lambda on: self.emit(self.tr("outlines"), photo_outlines=on))
+        self.strip = FaceStrip()
+        self.strip.pointed.connect(self._point)
+        self._place = button(self.tr("Look elsewhere…"), "target", self.tr("Click on the bench what the close look shows: a face, an eye"))
+        self._place.clicked.connect(self.place_tool_wanted)
         self._said = label("", "quiet")
-        self.add(self._tones, self._features, self._outlines, self._said)
+        self._looked_at, self._looked_in = None, None
+        self.add(self._tones, self._features, self.strip, self._said, self._place, self._outlines)
 
     def show_work(self, work) -> None:
         super().show_work(work)
@@ -28,7 +90,32 @@ class PhotoBox(Box):
         self._tones.show_value(recipe.tones, str(recipe.tones))
         self._features.setChecked(recipe.features)
         self._outlines.setChecked(recipe.photo_outlines)
-        kept = work.small_kept()
-        self._said.setText(self.tr("Face-safe: {0} small details under the smallest one stay.").format(kept) if kept else
-                           self.tr("No detail had to be kept under the smallest one."))
-        self._said.setVisible(recipe.features)
+        if self._looked_in is not work.original and not work.rough:
+            self._looked_in, self._looked_at = work.original, None
+        self._show_preview()
+
+    def look_at(self, x: float, y: float) -> None:
+        """A place, in shares of the picture's sides, for the close look."""
+        self._looked_at = (x, y)
+        self._show_preview()
+
+    def _show_preview(self):
+        work = self.work
+        if work is None or work.segmentation.details is None:
+            return
+        preview = work.face_preview(self._looked_at)
+        self.strip.show_preview(preview)
+        every, here = len(work.segmentation.details.places), preview.count
+        told = counted(every, self.tr("1 strong detail is under the smallest one"), self.tr("{0} strong details are under the smallest one"))
+        if every == 0:
+            self._said.setText(self.tr("No strong detail is under the smallest one: with and without are the same."))
+        else:
+            self._said.setText(self.tr("{0}, {1} of them here; {2}.").format(
+                told, here, self.tr("they stay") if work.recipe.features else self.tr("they are lost")))
+
+    def _point(self, on):
+        work = self.work
+        if on and work is not None and work.segmentation.details is not None and len(work.segmentation.details.places):
+            self.peek.emit(work.segmentation.details.area(), work.segmentation.details.places)
+        else:
+            self.peek.emit(None, ())

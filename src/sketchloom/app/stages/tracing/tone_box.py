@@ -34,8 +34,20 @@ class ToneBox(Box):
         self._inner.clicked.connect(lambda on: self.emit(self.tr("inner areas"), ground="touching" if on else "auto"))
         self.add(self.curve, self._said, self._cut_off, self._local, self._side, self._silhouette, self._inner)
 
+        self._counted = None
+
+    def show_counts(self, work, pieces, holes) -> None:
+        """What all cut-offs give is counted beside the trace and comes a moment later."""
+        self._counted = self._same_counts(work)
+        self.curve.show_counts(pieces.tolist(), holes.tolist())
+
+    def _same_counts(self, work):
+        return work.segmentation.cut_offs, work.recipe.dark_is_ink
+
     def show_work(self, work) -> None:
         super().show_work(work)
+        if not work.rough and self._counted != self._same_counts(work):
+            self.curve.show_counts((), ())
         found, recipe = work.segmentation.cut_offs, work.recipe
         bars, cut = work.tone_bars()
         self.curve.setVisible(found is not None)
@@ -44,9 +56,11 @@ class ToneBox(Box):
             self.curve.show_values(bars, cut, found)
             best = found.stretches[0]
             pieces, holes = (sum(getattr(x.outline, kind) for x in work.layers) for kind in ("pieces", "holes"))
-            self._said.setText(self.tr("Quietest from {0} to {1}; {2} is proposed. At {3}: {4}, {5}.").format(
-                best.first, best.last, best.best, cut, counted(pieces, self.tr("1 piece"), self.tr("{0} pieces")),
-                counted(holes, self.tr("1 hole"), self.tr("{0} holes"))))
+            told = self.tr("Quietest from {0} to {1}; {2} is proposed.").format(best.first, best.last, best.best)
+            if not work.draws_with_pens:
+                told += self.tr(" What is cut at {0}: {1}, {2}.").format(
+                    cut, counted(pieces, self.tr("1 piece"), self.tr("{0} pieces")), counted(holes, self.tr("1 hole"), self.tr("{0} holes")))
+            self._said.setText(told)
         self._cut_off.slider.setVisible(found is None)  # the curve is dragged instead
         text = str(cut) if found is not None else self.tr("{0:+d} from the surroundings").format(cut - 128)
         self._cut_off.show_value(cut, text, recipe.cut_off is None)
