@@ -158,7 +158,7 @@ class Work:
 
     def pieces_and_holes(self) -> tuple[np.ndarray, np.ndarray]:
         """Pieces of ink and holes in them at all 256 cut-offs, specks and all; worked out when asked."""
-        return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink)
+        return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink, self.segmentation.cut_offs)
 
     def double_outlines(self) -> Doubles:
         """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""

@@ -105,18 +105,19 @@ def count_cut_offs(grey) -> CutOffs:
     quiet places within its own grain, by how well it parts dark from light.
     """
     one, beside, diagonal, three = quad_counts(grey)
-    euler = np.rint((one - three - 2 * diagonal) / 4).astype(np.intp)
+    euler = _euler(one, beside, diagonal, three)
     edge = (one + three + 2 * diagonal + beside).astype(float)
     ink = np.cumsum(np.bincount(np.ascontiguousarray(grey).ravel(), minlength=256)) / grey.size
     return CutOffs(euler, edge, ink, _stretches(euler, edge, ink, separation(grey)))
 
 
-def pieces_and_holes(grey, dark_is_ink: bool = True) -> tuple[np.ndarray, np.ndarray]:
+def pieces_and_holes(grey, dark_is_ink: bool = True, counted: CutOffs | None = None) -> tuple[np.ndarray, np.ndarray]:
     """For every cut-off the number of pieces of ink and of the holes in them, specks and all.
 
     Parameters
     ----------
     grey : (H, W) uint8. dark_is_ink : whether ink is at or under the cut-off, or else above it.
+    counted : what ``count_cut_offs`` found in the picture, if that is known.
 
     Returns
     -------
@@ -126,14 +127,15 @@ def pieces_and_holes(grey, dark_is_ink: bool = True) -> tuple[np.ndarray, np.nda
     -----
     Pieces come from a least spanning forest, holes from them and the quads, which know the difference.
     """
-    seen = grey if dark_is_ink else 255 - grey
-    one, _, diagonal, three = quad_counts(seen)
-    pieces = count_pieces(seen)
-    holes = pieces - np.rint((one - three - 2 * diagonal) / 4).astype(np.intp)
-    if dark_is_ink:
-        return pieces, holes
-    # light is ink above the cut-off: in the negative at or under what is left to white
-    return tuple(np.append(values[254::-1], 0) for values in (pieces, holes))
+    if not dark_is_ink:
+        # light is ink above the cut-off: in the negative at or under what is left to white
+        return tuple(np.append(values[254::-1], 0) for values in pieces_and_holes(255 - grey))
+    pieces = count_pieces(grey)
+    return pieces, pieces - (_euler(*quad_counts(grey)) if counted is None else counted.euler)
+
+
+def _euler(one, _, diagonal, three):
+    return np.rint((one - three - 2 * diagonal) / 4).astype(np.intp)
 
 
 def _change(euler, edge):

@@ -96,7 +96,7 @@ def _strip(grey, top, bottom, rows):
         root, more = _round(u, v, weight, foreign)
         if not more.any():
             break
-        joined += more
+        joined = joined + more
         is_root = root == np.arange(len(root), dtype=root.dtype)
         number = (np.cumsum(is_root, dtype=np.int32) - 1)[root]
         ends, u, v, foreign = number[ends], number[u], number[v], foreign[is_root]
@@ -137,13 +137,16 @@ def _rooted(to, weight):
     here = np.arange(len(to), dtype=to.dtype)
     # two that point at each other share one edge: the lower is the root
     is_root = (to == here) | ((to[to] == here) & (here < to))
-    joined = np.bincount(weight[~is_root], minlength=_LEVELS).astype(float)
+    # roots are the fewer
+    joined = (np.bincount(weight, minlength=_LEVELS + 1) - np.bincount(weight[is_root], minlength=_LEVELS + 1))[:_LEVELS]
     root = np.where(is_root, here, to)
-    while True:
-        further = root[root]
-        if np.array_equal(further, root):
-            return root, joined
-        root = further
+    further = root[root]
+    moving = np.flatnonzero(further != root)
+    while len(moving):  # those that have arrived stay
+        root[moving] = at = further[moving]
+        further[moving] = on = root[at]
+        moving = moving[on != at]
+    return root, joined
 
 
 def _edges_left(tree, own, east, south, falling, rising):
@@ -151,9 +154,21 @@ def _edges_left(tree, own, east, south, falling, rising):
     found = []
     for tones, one, other in ((east[own], tree[own, :-1], tree[own, 1:]), (south, tree[:-1], tree[1:]),
                               (falling, tree[:-1, :-1], tree[1:, 1:]), (rising, tree[:-1, 1:], tree[1:, :-1])):
-        apart = (one != other) & (tones < _LEVELS)
-        found.append((one[apart], other[apart], tones[apart].astype(np.uint8)))
-    return tuple(np.concatenate(parts) for parts in zip(*found))
+        at = np.flatnonzero((one != other) & (tones < _LEVELS))
+        low, high = (np.ascontiguousarray(v).ravel()[at] for v in (one, other))
+        # the two trees and the tone in one number: trees are few enough for 28 bits each
+        found.append(np.minimum(low, high).astype(np.uint64) << 36 | np.maximum(low, high).astype(np.uint64) << 8
+                     | np.ascontiguousarray(tones).ravel()[at].astype(np.uint8))
+    return _lightest(np.concatenate(found))
+
+
+def _lightest(key):
+    """Of edges between the same two trees the lightest."""
+    key.sort()
+    first = np.ones(len(key), bool)
+    first[1:] = (key[1:] >> 8) != (key[:-1] >> 8)
+    key = key[first]
+    return (key >> 36).astype(np.int32), (key >> 8).astype(np.int32) & 0xFFFFFFF, key.astype(np.uint8)
 
 
 def _round(u, v, weight, foreign):
@@ -187,7 +202,7 @@ def _between_strips(grey, tops, strips):
     joined, foreign = np.zeros(_LEVELS), np.zeros(int(offset[-1]), bool)
     while len(u):
         root, more = _round(u, v, weight, foreign)
-        joined += more
+        joined = joined + more
         u, v = root[u], root[v]
         apart = u != v
         u, v, weight = u[apart], v[apart], weight[apart]
