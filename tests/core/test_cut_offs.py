@@ -59,7 +59,7 @@ def test_pieces_are_the_same_however_the_rows_are_parted(grey, rows):
         assert counted[level] == label(grey <= level, connectivity=2).max()
 
 
-@given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=12)), st.integers(0, 255))
+@given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=12)), st.integers(0, 255))
 @settings(max_examples=60)
 def test_quads_of_any_picture(grey, level):
     counted = cut_offs.count_cut_offs(grey)

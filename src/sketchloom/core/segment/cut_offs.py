@@ -11,7 +11,7 @@ import numpy as np
 
 from sketchloom.core import parallel
 from sketchloom.core.segment.piece_counts import count_pieces
-from sketchloom.core.segment.tone import separation
+from sketchloom.core.segment.tone import separation, tones
 
 _ROWS = 512
 _TRIVIAL = 0.0004
@@ -61,21 +61,21 @@ def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
     ----------
     Gray 1971, "Local properties of binary images in two dimensions".
     """
+    grey = np.ascontiguousarray(grey)
     height = grey.shape[0]
-    counts = parallel.in_threads(lambda top: _of_rows(_framed(grey, top, min(top + _ROWS, height))), range(-1, height, _ROWS))
+    parts = [grey[top:min(top + _ROWS, height - 1) + 1] for top in range(0, height - 1, _ROWS)] if grey.shape[1] > 1 else []
+    counts = parallel.in_threads(_of_rows, [*parts, *_frame(grey)])
     low, second, third, high, diagonal_from, diagonal_to = np.cumsum(np.sum(counts, axis=0), axis=1)
     one, two, three = low - second, second - third, third - high
     diagonal = diagonal_from - diagonal_to
     return one, two - diagonal, diagonal, three
 
 
-def _framed(grey, top, bottom):
-    """Rows ``top`` to ``bottom`` (both counted) as 16 bit, paper beyond the picture: never ink."""
-    height, width = grey.shape
-    part = np.full((bottom - top + 1, width + 2), 256, np.uint16)
-    a, b = max(top, 0), min(bottom + 1, height)
-    part[a - top:b - top, 1:-1] = grey[a:b]
-    return part
+def _frame(grey):
+    """The quads that reach beyond the picture: its edges, 16 bit, with a paper beside them that is never ink."""
+    framed = [np.full(shape, 256, np.uint16) for shape in ((2, grey.shape[1] + 2),) * 2 + ((grey.shape[0], 2),) * 2]
+    framed[0][1, 1:-1], framed[1][0, 1:-1], framed[2][:, 1], framed[3][:, 0] = grey[0], grey[-1], grey[:, 0], grey[:, -1]
+    return framed if grey.shape[0] > 1 else framed[:2]
 
 
 def _of_rows(rows):
@@ -107,7 +107,7 @@ def count_cut_offs(grey) -> CutOffs:
     one, beside, diagonal, three = quad_counts(grey)
     euler = _euler(one, beside, diagonal, three)
     edge = (one + three + 2 * diagonal + beside).astype(float)
-    ink = np.cumsum(np.bincount(np.ascontiguousarray(grey).ravel(), minlength=256)) / grey.size
+    ink = np.cumsum(tones(grey)) / grey.size
     return CutOffs(euler, edge, ink, _stretches(euler, edge, ink, separation(grey)))
 
 
