@@ -124,11 +124,11 @@ def _first_round(foreign, east, south, falling, rising):
     least = least.ravel()
     foreign = foreign.ravel()
     here = np.arange(least.size, dtype=np.int32)
-    to = here + step[least & 7]
-    stays = (least >= _NONE) | foreign
-    to[stays] = here[stays]
-    outside = foreign[to]
-    to[outside] = here[outside]
+    to = np.take(step, least & 7)
+    to += here
+    np.copyto(to, here, where=(least >= _NONE) | foreign)
+    for rows in (slice(0, 2 * width), slice(-2 * width, None)):  # only from beside them can a step lead outside
+        np.copyto(to[rows], here[rows], where=foreign[to[rows]])
     return _rooted(to, least >> 3)
 
 
