@@ -7,8 +7,8 @@ from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.preparation import MAX_STEP
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM
-from sketchloom.pipeline import Work
 from sketchloom.recipe import MAX_DETAIL_MM, MIN_SIZE_MM, Recipe
+from sketchloom.work import Work
 
 MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
             "source.noise", "source.pale", "source.frame", "source.texture", "source.double",

@@ -6,6 +6,7 @@ from dataclasses import dataclass, field, fields
 from sketchloom.core import checks
 from sketchloom.core.background.steps import NOTHING, Background, BackgroundStep
 from sketchloom.core.colour import from_hex
+from sketchloom.core.edits.region_edits import RegionEdit
 from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
@@ -21,6 +22,7 @@ MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
 MIN_TONES, MAX_TONES = 2, 8
 MAX_PENS = 4
+MAX_EDITS = 20_000
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -70,7 +72,8 @@ class Recipe:
     empty for the proposed order. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
-    level lines, round corners and symmetric outlines become exact ones.
+    level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
+    in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
     """
 
     page: int = 0
@@ -107,6 +110,8 @@ class Recipe:
     layering: str = "stacked"
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
+    edits: tuple[RegionEdit, ...] = ()
+    all_off: bool = False
     unit: str = "mm"
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
@@ -118,8 +123,10 @@ class Recipe:
             checks.within(name, getattr(self, name), low, high, kind, optional)
         for name in ("kept", "strokes_removed"):
             checks.places(name, getattr(self, name), 0, 1000)
-        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features"):
+        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off"):
             checks.true_or_false(name, getattr(self, name))
+        if len(self.edits) > MAX_EDITS:
+            raise SettingError("edits", f"at most {MAX_EDITS}", len(self.edits))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
             raise SettingError("palette", f"1 to {MAX_COLOURS} colours", len(self.palette))
         for entry in self.palette or ():
@@ -163,7 +170,7 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(dataclasses.asdict(plain[name]))
     for name in ("kept", "strokes_removed", "locked"):
         plain[name] = _plain(plain[name])
-    for name in ("grown", "patches"):
+    for name in ("grown", "patches", "edits"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
@@ -186,8 +193,8 @@ def from_json(data, where: str = "$") -> Recipe:
         values["background"] = _background(values["background"], f"{where}.background")
     for name in ("kept", "strokes_removed"):
         values[name] = _places(values.get(name, []), f"{where}.{name}")
-    for name, kind in (("grown", Grown), ("patches", Patch)):
-        values[name] = _parts(values.get(name, []), f"{where}.{name}", kind)
+    for name, kind, most in (("grown", Grown, 1000), ("patches", Patch, 1000), ("edits", RegionEdit, MAX_EDITS)):
+        values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")
     values["layers"] = tuple(
@@ -225,12 +232,12 @@ def _plain(value):
     return {k: _plain(v) for k, v in value.items()} if isinstance(value, dict) else value
 
 
-def _parts(value, where, kind):
+def _parts(value, where, kind, most=1000):
     """Frozen parts of a recipe, each an object of known fields."""
     names = {f.name for f in fields(kind)}
     needed = {f.name for f in fields(kind) if f.default is dataclasses.MISSING}
     made = []
-    for i, part in enumerate(_list(value, where)):
+    for i, part in enumerate(_list(value, where, most)):
         if not isinstance(part, dict) or not needed <= set(part):
             raise SettingError(f"{where}[{i}]", "an object with " + ", ".join(sorted(needed)), part)
         known = {k: v for k, v in part.items() if k in names}

@@ -6,7 +6,7 @@ from pathlib import Path
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.formats.svg import layer_id, svg_document
-from sketchloom.pipeline import Work
+from sketchloom.work import Work
 
 
 def whole_svg(work: Work) -> bytes:

@@ -4,7 +4,7 @@ import json
 import resource
 
 from sketchloom import __version__
-from sketchloom.pipeline import Work
+from sketchloom.work import Work
 
 _SOURCE_CODES = "source."
 

@@ -2,8 +2,9 @@
 
 from dataclasses import dataclass, replace
 
-from sketchloom.pipeline import Pipeline, Work
+from sketchloom.pipeline import Pipeline
 from sketchloom.recipe import MAX_COLOURS, MAX_TONES, MIN_TONES, SMOOTHEST, TRUEST, Recipe
+from sketchloom.work import Work
 
 MOST = 8
 _EXACT_PX = 2_500_000

@@ -11,7 +11,8 @@ from sketchloom import variants
 from sketchloom.app.bench_paint import paint_layers
 from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
-from sketchloom.pipeline import Pipeline, Work
+from sketchloom.pipeline import Pipeline
+from sketchloom.work import Work
 
 LADDER, DOUBLES, PIECES, VARIANTS = "ladder", "doubles", "pieces", "variants"
 PICTURE = QSize(148, 92)

@@ -12,8 +12,9 @@ from sketchloom.app.paths import qt_path
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.opening import Pages
-from sketchloom.pipeline import Pipeline, Work, segmentation_settings
+from sketchloom.pipeline import Pipeline, segmentation_settings
 from sketchloom.recipe import Recipe
+from sketchloom.work import Work
 
 COARSE_PX = 180
 _log = logging.getLogger(__name__)

@@ -21,6 +21,7 @@ _SAMPLES = 256
 _APART, _SLIP = 3.0, 0.35
 """Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
 _STEPS = 4
+_MOST = 120
 _FEW = 160
 _UPRIGHT = np.radians(2.0)
 _SNAP_SHARE = 0.25
@@ -65,6 +66,9 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
     """
     arcs = np.flatnonzero(candidate & lines.closed & (np.diff(lines.starts) >= _LEAST_POINTS))
     arcs = arcs[_compact(lines, arcs)]
+    if len(arcs) > _MOST:  # each costs milliseconds: of very many only the largest, which are seen best
+        points = np.diff(lines.starts)[arcs]
+        arcs = np.sort(arcs[np.argsort(-points, kind="stable")[:_MOST]])
     found = []
     for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px)):
         points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]

@@ -77,26 +77,28 @@ def face_depths(planar: PlanarMap, plans, ground) -> np.ndarray:
 
 
 def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str, mm_per_px: float,
-               *, with_widths: bool = True) -> tuple[Layer, ...]:
+               *, with_widths: bool = True, keep=lambda key, make: make()) -> tuple[Layer, ...]:
     """The sheets of a design, base first.
 
     Stacked: sheet k is solid wherever depth k or more is seen. Fitted: sheet k is just what
-    is seen of it. Layers left out, and layers nothing is left of, give no sheet.
+    is seen of it. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)``
+    may give what was made of the same faces before.
     """
     cut = []
     for k, plan in enumerate(plans):
         inside = depth >= k if layering == STACKED else depth == k
         if not plan.left_out and (depth == k).any():
-            cut.append((plan, outline_of(planar, curves, inside)))
+            shape = np.packbits(inside).tobytes()
+            cut.append((plan, shape, keep(("outline", shape), lambda: outline_of(planar, curves, inside))))
     limit_px = WIDTH_LIMIT_MM / mm_per_px
     spacing_px = min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
     if with_widths:
         # most of the time goes into tree look-ups, which leave the other core free
         with ThreadPoolExecutor(_THREADS) as pool:
-            widths = list(pool.map(lambda pair: local_widths(pair[1], limit_px, spacing_px), cut))
+            widths = list(pool.map(lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut))
     else:
         widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
-    return tuple(_layer(plan, outline, w, mm_per_px) for (plan, outline), w in zip(cut, widths))
+    return tuple(_layer(plan, outline, w, mm_per_px) for (plan, _, outline), w in zip(cut, widths))
 
 
 def pen_layer(plan, outline: Outline, mm_per_px: float) -> Layer:

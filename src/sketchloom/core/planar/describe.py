@@ -34,6 +34,10 @@ class RegionIndex:
             np.minimum.at(self._low, faces[beside], low[beside])
             np.maximum.at(self._high, faces[beside], high[beside])
 
+    def box(self, face: int) -> tuple[int, int, int, int]:
+        """Left, top, right and bottom of a face, px."""
+        return (*self._low[face].tolist(), *self._high[face].tolist())
+
     def at(self, x_px: float, y_px: float) -> Region | None:
         """The region under a point, None outside the picture."""
         planar = self._planar

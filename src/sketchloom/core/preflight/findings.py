@@ -23,6 +23,7 @@ CODES = {
     "trace.small_details": "regions under the smallest detail were given to a neighbour",
     "trace.one_colour": "the whole picture is one colour",
     "trace.colour_unused": "a palette colour has no region left",
+    "clean.edit_lost": "an edit no longer finds its region",
     "layer.thin": "a shape is narrower than the smallest width",
     "layer.order_estimated": "the order is good but not proven best",
     "layer.empty": "nothing is left to cut",

@@ -10,6 +10,7 @@ CARRIER_MM = 11.5 * MM_PER_IN
 LONG_CARRIER_MM = 23.5 * MM_PER_IN
 """A 12 x 24 in carrier, with the same half inch kept free (trade)."""
 _PLACES = 5
+_EDITS = {"drop": "A dropped region", "window": "An opened window", "colour": "A given colour", "keep": "A kept region"}
 
 
 def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order):
@@ -42,6 +43,16 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
         found += _thin(layer, thin_mm, mm_per_px)
         found += _oversize(layer, mm_per_px)
     return tuple(found)
+
+
+def check_edits(edits, found, places):
+    """Findings of edits whose regions are gone: ``found`` (E,) their faces or -1, ``places`` (E, 2) px."""
+    lost = [n for n, face in enumerate(found.tolist()) if face < 0 and edits[n].on]
+    return tuple(Finding(
+        "clean.edit_lost", WARN, f"{_EDITS[edits[n].action]} does nothing now: no region like the one it was made for is here. "
+        "Switch it off, take it out, or make it anew.", x_px=float(places[n, 0]), y_px=float(places[n, 1]))
+        for n in lost[:_PLACES]) + ((Finding(
+            "clean.edit_lost", WARN, f"{len(lost) - _PLACES} more edits do nothing now."),) if len(lost) > _PLACES else ())
 
 
 def _thin(layer, thin_mm, mm_per_px):

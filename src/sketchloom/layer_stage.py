@@ -1,0 +1,174 @@
+"""From a map and its curves to layers: edits of regions, which colours are one sheet, their order, their outlines."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab
+from sketchloom.core.edits import region_edits
+from sketchloom.core.edits.region_edits import Edited
+from sketchloom.core.layers import layering
+from sketchloom.core.layers import order as depth_order
+from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.segment import tone
+from sketchloom.core.strokes import pens
+from sketchloom.recipe import Recipe
+from sketchloom.segmenting import Segmentation
+from sketchloom.work import Traced
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Layered:
+    """``ground`` (F,) bool and ``depth`` (F,) of the faces, the plans, their layers, the proposed order and the
+    length of cutting, mm, that the present one has; ``edited`` faces."""
+
+    ground: np.ndarray
+    depth: np.ndarray
+    plans: tuple[LayerPlan, ...]
+    layers: tuple[Layer, ...]
+    proposed: depth_order.DepthOrder
+    length_mm: float
+    edited: Edited
+
+
+class LayerStage:
+    """Layers of one segmentation. ``keep(key, make)`` holds outlines and widths of sheets that do not change.
+
+    ``move`` as of ``placing``; ``measured``: whether widths are looked for.
+    """
+
+    def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool):
+        self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
+        self.has_alpha, self.move, self.measured = has_alpha, move, measured
+
+    def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
+        recipe, planar = self.recipe, traced.planar
+        if segmentation.strokes is not None and recipe.pen_mm is None:  # as Work.draws_with_pens
+            return self._pen_layers(segmentation, planar)
+        ground_label = None if recipe.ground == "keep" and not self.has_alpha else segmentation.ground_label
+        ground = layering.ground_faces(planar, ground_label, self._everywhere(segmentation))
+        edited = self._edited(segmentation, planar, ground)
+        ground, planar = edited.ground, replace(planar, face_label=edited.label)
+        groups = self._groups(segmentation, planar, ground)
+        group_of_label = np.full(max(len(segmentation.entries), int(planar.face_label.max())) + 1, -1)
+        for number, (_, labels) in enumerate(groups):
+            group_of_label[list(labels)] = number
+        of_face = np.where(ground, -1, group_of_label[planar.face_label])
+        left_out = np.array([recipe.edit_of(k).left_out for k, _ in groups] + [True])
+        seen = np.where(left_out[of_face], -1, of_face)
+        boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
+        area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
+        proposed = depth_order.best_order(boundary, area)
+        chosen = self._order(groups, proposed)
+        plans = self._plans(groups, chosen)
+        depth = layering.face_depths(planar, plans, ground)
+        layers = layering.cut_layers(planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px,
+                                     with_widths=self.measured, keep=self._kept_for(traced))
+        length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
+        return Layered(ground, depth, plans, layers, proposed, length, edited)
+
+    def _kept_for(self, traced):
+        """Holds the curves as well, so that their identity stays theirs."""
+        return lambda key, make: self.keep((id(traced), self.mm_per_px, key), lambda: (traced, make()))[1]
+
+    def _edited(self, segmentation, planar, ground):
+        hexes = [e.hex for e in segmentation.entries]
+        # transparent ground is a label without a colour
+        return region_edits.with_edits(planar, ground, hexes, [*hexes, "#ffffff"], self.move, self.recipe.edits,
+                                       self.recipe.all_off)
+
+    def _pen_layers(self, segmentation, planar):
+        """A layer of open paths for each pen in place of sheets, the widest lowest."""
+        ink, strokes, recipe = segmentation.entries[tone.INK].hex, segmentation.strokes, self.recipe
+        pen = pens.pens_of(strokes.width_px, strokes.length_px, recipe.pens)
+        count = int(pen.max(initial=-1)) + 1
+        keys = [ink, *(f"{ink} {n}" for n in range(2, count + 1))]
+        for number, key in enumerate(keys[:count]):
+            into = recipe.edit_of(key).merged_into
+            if into in keys[:count]:
+                pen[pen == number] = keys.index(into)
+        plans, layers = [], []
+        for number, key in enumerate(keys):
+            mine, edit = pen == number, recipe.edit_of(key)
+            if not mine.any() and number:
+                continue
+            outline = pens.pen_outline(strokes, mine) if mine.any() else None
+            name = "pen lines" if count < 2 or outline is None else f"pen {outline.pen_px * self.mm_per_px:.2g} mm"
+            plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
+            if outline is not None and not edit.left_out:
+                layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))
+        place = {key: n for n, key in enumerate(recipe.order)}
+        plans.sort(key=lambda plan: place.get(plan.key, len(place)))
+        layers.sort(key=lambda layer: plans.index(layer.plan))
+        ground = planar.face_label == segmentation.ground_label
+        length = sum(layer.cut_length_mm for layer in layers)
+        proposed = depth_order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
+        untouched = region_edits.Edited(planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool))
+        return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched)
+
+    def _everywhere(self, segmentation):
+        """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
+        if self.recipe.ground == "auto":
+            return self.has_alpha or len(segmentation.entries) <= 2
+        return self.recipe.ground == "everywhere" or self.has_alpha
+
+    def _groups(self, segmentation, planar, ground):
+        """Layer keys with their labels: palette entries that still have faces, merged as asked."""
+        alive = np.bincount(planar.face_label[~ground], minlength=len(segmentation.entries) + 1)
+        keys = [e.hex for e in segmentation.entries]
+        groups = {keys[i]: [i] for i in range(len(keys)) if alive[i]}
+        for key in list(groups):
+            into, seen = key, {key}
+            while (further := self.recipe.edit_of(into).merged_into) in groups and further not in seen:
+                seen.add(further)
+                into = further
+            if into != key:
+                groups[into] = groups[into] + groups.pop(key)
+        return [(key, tuple(sorted(labels))) for key, labels in groups.items()]
+
+    def _order(self, groups, proposed):
+        """The user's order; layers it does not know stand where they were proposed."""
+        keys = [key for key, _ in groups]
+        if not self.recipe.order:
+            return proposed.order
+        wanted = _match_keys(self.recipe.order, keys)
+        chosen = [keys.index(k) for k in wanted]
+        for place, number in enumerate(proposed.order):
+            if number not in chosen:
+                chosen.insert(min(place, len(chosen)), number)
+        return tuple(chosen)
+
+    def _plans(self, groups, chosen):
+        plans, used = [], {}
+        for number in chosen:
+            key, labels = groups[number]
+            edit = self.recipe.edit_of(key)
+            shown = edit.hex or key
+            name = edit.name or colour_name(from_hex(shown))
+            used[name] = used.get(name, 0) + 1
+            if used[name] > 1 and not edit.name:
+                name = f"{name} {used[name]}"
+            plans.append(LayerPlan(key, name, shown, labels, edit.left_out))
+        return tuple(plans)
+
+
+def _match_keys(wanted, keys):
+    """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
+    left = list(keys)
+    found = []
+    for key in wanted:
+        if key in left:
+            left.remove(key)
+            found.append(key)
+    for place, key in enumerate(wanted):
+        if key in found or not left:
+            continue
+        try:
+            lab = srgb_to_lab(from_hex(key))
+        except ValueError:
+            continue
+        gap = [float(ciede2000(lab, srgb_to_lab(from_hex(k)))) for k in left]
+        if min(gap) < 10:
+            near = left.pop(int(np.argmin(gap)))
+            found.insert(min(place, len(found)), near)
+    return found

@@ -1,0 +1,100 @@
+"""What can be asked of, and decided about, the regions of one work."""
+
+from dataclasses import replace
+from functools import cached_property
+
+import numpy as np
+
+from sketchloom.core.colour import from_hex
+from sketchloom.core.edits.choosing import RegionSizes, region_picture
+from sketchloom.core.edits.region_edits import COLOUR, RegionEdit, inner_place
+from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.segment.patching import faces_within
+from sketchloom.recipe import Recipe
+from sketchloom.work import Work
+
+_WHITE = "#ffffff"
+
+
+class RegionDesk:
+    """Regions of a work by their faces. ``index`` tells what lies where."""
+
+    def __init__(self, work: Work, index: RegionIndex):
+        self.work, self.index = work, index
+        self._hexes = [e.hex for e in work.segmentation.entries]
+
+    @cached_property
+    def sizes(self) -> RegionSizes:
+        return RegionSizes(self.work.traced.planar, self.work.traced.arc_length_px)
+
+    @cached_property
+    def edit_of_face(self) -> dict[int, int]:
+        """Number of the last edit in force on each face."""
+        edits = self.work.recipe.edits
+        return {face: n for n, face in enumerate(self.work.edited.found.tolist()) if face >= 0 and edits[n].on}
+
+    def hex_of(self, face: int) -> str:
+        """Colour the face has now."""
+        return self._hex(self.work.edited.label[face])
+
+    def _hex(self, label):
+        return self._hexes[label] if label < len(self._hexes) else _WHITE
+
+    def area_mm2(self, face: int) -> float:
+        return float(self.sizes.area[face]) * self.work.mm_per_px**2
+
+    def picture(self, face: int) -> np.ndarray:
+        """A small square picture of a face, as of ``region_picture``."""
+        colours = np.array([from_hex(h) for h in self._hexes])
+        return region_picture(self.work.traced.planar, colours, self.work.edited.label, face, self.index.box(face))
+
+    # -- choosing --------------------------------------------------------------------
+
+    def smallest(self, most: int) -> list[int]:
+        """The smallest regions that are cut."""
+        return self.sizes.by_size(~self.work.ground)[:most].tolist()
+
+    def within(self, points) -> list[int]:
+        """Regions most of which lies in a polygon, in shares of the prepared picture's sides."""
+        planar = self.work.traced.planar
+        return np.flatnonzero(faces_within(planar.faces, points, planar.faces.shape)).tolist()
+
+    def alike(self, face: int, factor: float | None, same_shape: bool) -> list[int]:
+        return self.sizes.alike(face, self.work.edited.label, factor, same_shape).tolist()
+
+    # -- deciding --------------------------------------------------------------------
+
+    def is_so(self, face: int, action: str, hex_colour: str | None) -> bool:
+        """Whether a region already is as an action would make it."""
+        number = self.edit_of_face.get(face)
+        if number is None:
+            return False
+        edit = self.work.recipe.edits[number]
+        return edit.action == action and (action != COLOUR or edit.hex == hex_colour)
+
+    def decided(self, recipe: Recipe, faces, action: str, hex_colour: str | None = None) -> Recipe:
+        """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes."""
+        faces = list(dict.fromkeys(faces))
+        rest = self._without(recipe, faces)
+        return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
+
+    def undecided(self, recipe: Recipe, faces) -> Recipe:
+        """The recipe in which regions are as they were traced."""
+        return replace(recipe, edits=self._without(recipe, faces))
+
+    def _without(self, recipe, faces):
+        gone = set(faces)
+        found = self.work.edited.found.tolist()
+        # the document may be ahead by edits this work does not know yet
+        return tuple(e for n, e in enumerate(recipe.edits) if n >= len(found) or found[n] not in gone)
+
+    def _edit(self, face, action, hex_colour):
+        work, planar = self.work, self.work.traced.planar
+        x, y = inner_place(planar, face, self.index.box(face))
+        share = np.array([[x / planar.width, y / planar.height]])
+        place = moved(np.linalg.inv(work.move), share)
+        area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])
+        return RegionEdit(round(float(place[0, 0]), 7), round(float(place[0, 1]), 7), action, self._hex(planar.face_label[face]),
+                          area, hex_colour if action == COLOUR else None)
+

@@ -1,0 +1,152 @@
+"""A finished work: everything that follows from a picture and a recipe, and what can be asked of it."""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from sketchloom.core.colour import from_hex
+from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.edits.region_edits import Edited
+from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.layers.order import DepthOrder
+from sketchloom.core.layers.outline import Outline
+from sketchloom.core.picture.faults import Faults
+from sketchloom.core.picture.fitness import Fitness
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.planar.planar_map import PlanarMap
+from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.segment import tone
+from sketchloom.core.segment.cut_offs import pieces_and_holes
+from sketchloom.core.segment.doubles import Doubles, find_doubles
+from sketchloom.core.segment.ladder import ColourLadder, colour_ladder
+from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.segment.strong import FacePreview, face_preview
+from sketchloom.core.strokes import pens
+from sketchloom.recipe import Recipe
+from sketchloom.segmenting import Segmentation, least_area_px
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Traced:
+    """The planar map with its curves; ``label_length_px`` per arc."""
+
+    planar: PlanarMap
+    curves: CurveSet
+    arc_length_px: np.ndarray
+
+
+@dataclass(frozen=True, slots=True)
+class Lost:
+    """A detail that went to a neighbour: diameter of a disc of its area, and a place in it."""
+
+    size_mm: float
+    x_mm: float
+    y_mm: float
+    x_share: float
+    y_share: float
+    hex: str
+
+
+@dataclass(frozen=True, eq=False)
+class Work:
+    """Everything that follows from a picture and a recipe.
+
+    ``original`` is the picture as it came, ``whole`` the prepared one and ``picture`` that freed of its background.
+    ``edited`` faces carry what was decided about single regions; ``move`` as of ``placing``. ``measured``: widths were looked for.
+    """
+
+    original: Picture
+    whole: Picture
+    picture: Picture
+    recipe: Recipe
+    reading: str
+    fitness: Fitness
+    tree: ColourTree
+    segmentation: Segmentation
+    traced: Traced
+    ground: np.ndarray
+    depth: np.ndarray
+    plans: tuple[LayerPlan, ...]
+    layers: tuple[Layer, ...]
+    proposed_order: DepthOrder
+    order_length_mm: float
+    mm_per_px: float
+    findings: tuple[Finding, ...]
+    faults: Faults
+    edited: Edited
+    move: np.ndarray
+    rough: bool = False
+    measured: bool = True
+    timings_s: dict = field(default_factory=dict)
+
+    @property
+    def size_mm(self) -> tuple[float, float]:
+        return self.picture.width * self.mm_per_px, self.picture.height * self.mm_per_px
+
+    @property
+    def draws_with_pens(self) -> bool:
+        """Whether the layers are pen lines instead of sheets."""
+        return self.segmentation.strokes is not None and self.recipe.pen_mm is None
+
+    @property
+    def worst_deviation_mm(self) -> float:
+        """Greatest distance of the curves from the boundary points, averaged over seven of them."""
+        miss = self.traced.curves.miss_px
+        return float(miss.max(initial=0.0)) * self.mm_per_px
+
+    def label_shares(self) -> list[float]:
+        """Share of the picture that each palette entry has."""
+        planar = self.traced.planar
+        area = np.bincount(self.edited.label, planar.face_area_px, len(self.segmentation.entries))
+        return (area / planar.faces.size).tolist()
+
+    def details_lost(self) -> tuple[Lost, ...]:
+        """Regions under the smallest detail that went to a neighbour, largest first."""
+        regions, scale = self.segmentation.regions, self.mm_per_px
+        order = np.argsort(-regions.dropped[:, 2], kind="stable")
+        entries = self.segmentation.entries
+        found = []
+        for (x, y, area), label in zip(regions.dropped[order].tolist(), regions.dropped_label[order].tolist()):
+            shown = entries[label].hex if label < len(entries) else "#ffffff"
+            found.append(Lost(2 * (area / np.pi) ** 0.5 * scale, x * scale, y * scale, x / self.picture.width,
+                              y / self.picture.height, shown))
+        return tuple(found)
+
+    def face_preview(self, place=None) -> FacePreview:
+        """Where strong small details are, or a place, with and without them; in photo reading."""
+        colours = np.array([from_hex(e.hex) for e in self.segmentation.entries])
+        return face_preview(self.picture.rgb, self.segmentation.details, colours, place)
+
+    def strokes_mm(self) -> list[tuple[float, float]]:
+        """Width and length of each stroke of the line reading, longest first."""
+        strokes = self.segmentation.strokes
+        if strokes is None:
+            return []
+        order = np.argsort(-strokes.length_px, kind="stable")
+        return (np.column_stack([strokes.width_px, strokes.length_px])[order] * self.mm_per_px).tolist()
+
+    def stroke_at(self, x_px: float, y_px: float, reach_px: float) -> int:
+        """Number of the stroke at a place, -1 for none."""
+        strokes = self.segmentation.strokes
+        return -1 if strokes is None else pens.stroke_at(strokes, x_px, y_px, reach_px)
+
+    def stroke_outline(self, number: int) -> Outline:
+        """One stroke as an open ring."""
+        return pens.pen_outline(self.segmentation.strokes, [number])
+
+    def ladder(self) -> ColourLadder:
+        """What every number of colours loses and saves; worked out when asked."""
+        return colour_ladder(self.picture, self.tree, least_area_px(self.recipe.smallest_mm, self.mm_per_px))
+
+    def pieces_and_holes(self) -> tuple[np.ndarray, np.ndarray]:
+        """Pieces of ink and holes in them at all 256 cut-offs, specks and all; worked out when asked."""
+        return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink, self.segmentation.cut_offs)
+
+    def double_outlines(self) -> Doubles:
+        """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""
+        return find_doubles(self.segmentation.labels, (self.recipe.double_mm or self.recipe.thin_mm) / self.mm_per_px)
+
+    def tone_bars(self) -> tuple[list[float], int]:
+        """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
+        count = np.sqrt(tone.tones(self.picture.grey))
+        return (count / max(float(count.max()), 1.0)).tolist(), self.segmentation.cut_off
