@@ -103,7 +103,7 @@ class LayerStage:
         ground = planar.face_label == segmentation.ground_label
         length = sum(layer.cut_length_mm for layer in layers)
         proposed = depth_order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
-        untouched = region_edits.Edited(planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool))
+        untouched = region_edits.Edited(planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground)
         return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched)
 
     def _everywhere(self, segmentation):

@@ -152,7 +152,7 @@ class _Run:
             move = placing(self.original.width, self.original.height, recipe.preparation)
             done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured).run(
                 segmentation, traced)
-        found = fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(
+        found = () if not (self.measured or self.rough) else fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(
             done.layers, segmentation.dropped, segmentation.entries,
             np.bincount(done.edited.label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, done.proposed.exact)

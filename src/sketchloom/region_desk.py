@@ -7,7 +7,7 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
-from sketchloom.core.edits.region_edits import COLOUR, RegionEdit, inner_place
+from sketchloom.core.edits.region_edits import COLOUR, DROP, RegionEdit, inner_place, with_edits
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment.patching import faces_within
@@ -15,6 +15,21 @@ from sketchloom.recipe import Recipe
 from sketchloom.work import Work
 
 _WHITE = "#ffffff"
+
+
+_FEW = 12
+
+
+def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
+    """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
+    if (before.traced is not after.traced or before.mm_per_px != after.mm_per_px or before.recipe.layering != after.recipe.layering
+            or before.draws_with_pens or after.draws_with_pens):
+        return None
+    looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
+    faces = np.flatnonzero(looks[0] != looks[1])
+    if len(faces) > _FEW:
+        return None
+    return [tuple(v * after.mm_per_px for v in index.box(face)) for face in faces.tolist()]
 
 
 class RegionDesk:
@@ -49,11 +64,21 @@ class RegionDesk:
         colours = np.array([from_hex(h) for h in self._hexes])
         return region_picture(self.work.traced.planar, colours, self.work.edited.label, face, self.index.box(face))
 
+    def looks(self, recipe: Recipe, faces) -> list[str | None]:
+        """Colour that faces will have with other edits, None for the ground: known before anything is cut."""
+        work = self.work
+        after = with_edits(work.traced.planar, work.edited.was_ground, self._hexes, [*self._hexes, _WHITE], work.move,
+                           recipe.edits, recipe.all_off)
+        hex_of = {label: plan.hex for plan in work.plans for label in plan.labels}
+        return [None if after.ground[face] else hex_of.get(int(after.label[face]), self._hex(after.label[face])) for face in faces]
+
     # -- choosing --------------------------------------------------------------------
 
-    def smallest(self, most: int) -> list[int]:
-        """The smallest regions that are cut."""
-        return self.sizes.by_size(~self.work.ground)[:most].tolist()
+    def smallest(self, most: int | None = None) -> list[int]:
+        """The smallest regions that are cut and not dropped, the smallest first."""
+        there = ~self.work.ground
+        there[[face for face, n in self.edit_of_face.items() if self.work.recipe.edits[n].action == DROP]] = False
+        return self.sizes.by_size(there)[:most].tolist()
 
     def within(self, points) -> list[int]:
         """Regions most of which lies in a polygon, in shares of the prepared picture's sides."""

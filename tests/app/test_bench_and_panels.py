@@ -104,7 +104,7 @@ def test_picking_a_colour_from_the_picture(lighthouse):
     panel = lighthouse.window.panels[TRACE]
     rows = [panel.colour._list.item(r).data(Qt.ItemDataRole.UserRole) for r in range(panel.colour._list.count())]
     panel.colour._list.setCurrentRow(rows.index("#d9c6a0"))
-    lighthouse.click("Pick")
+    lighthouse.click("Replace")
     bench = lighthouse.window.bench
     scale = lighthouse.work.size_mm[0] / 1000
     QTest.mouseClick(bench, Qt.MouseButton.LeftButton, pos=lighthouse.at_mm(500 * scale, 30 * scale + 15 * scale))
@@ -133,7 +133,7 @@ def test_merging_and_splitting_colours(lighthouse):
 
 
 def test_dragging_a_layer_in_the_list(lighthouse):
-    lighthouse.key("Alt+3")
+    lighthouse.key("Alt+4")
     layers = lighthouse.window.panels[LAYERS]
     before = [p.key for p in lighthouse.work.plans]
     model = layers._list.model()
@@ -147,7 +147,7 @@ def test_dragging_a_layer_in_the_list(lighthouse):
 
 
 def test_layer_edits(lighthouse):
-    lighthouse.key("Alt+3")
+    lighthouse.key("Alt+4")
     layers = lighthouse.window.panels[LAYERS]
     key = lighthouse.work.plans[2].key
     layers.select(key)

@@ -37,7 +37,7 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     driver.type_into(width, "7in")
     assert driver.settled().size_mm == pytest.approx((177.8, 177.8))
 
-    driver.key("Alt+3")
+    driver.key("Alt+4")
     assert driver.window.stage == LAYERS
     panel = driver.window.panels[LAYERS]
     rows = [panel._list.item(r).text().split("\n")[0] for r in range(panel._list.count())]
@@ -77,7 +77,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
     assert len(driver.window.bench.marks) == len(work.segmentation.dropped)
 
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(tmp_path))
-    driver.key("Alt+4")
+    driver.key("Alt+5")
     driver.click("A file per layer")
     driver.window.panels[RELEASE]._report.setChecked(True)
     driver.click("Write SVG")
@@ -95,7 +95,7 @@ def test_everything_can_be_undone_all_the_way_back(lighthouse):
     trace = driver.window.panels[TRACE]
     trace.colour._count.slider.setValue(4)
     driver.settled()
-    driver.key("Alt+3")
+    driver.key("Alt+4")
     layers = driver.window.panels[LAYERS]
     layers._list.setCurrentRow(0)
     driver.click("Leave out")

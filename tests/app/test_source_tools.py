@@ -27,7 +27,7 @@ def ring_file(tmp_path):
 
 
 def at(driver, x, y) -> QPoint:
-    width, height = driver.work.size_mm
+    width, height = driver.session.latest.work.size_mm
     return driver.at_mm(x * width, y * height)
 
 

@@ -371,7 +371,7 @@ def test_variants_are_shown_taken_and_pinned(driver, trace, smaller):
     QTest.mouseClick(silhouette, Qt.MouseButton.LeftButton)
     work = driver.settled()
     assert recipe(driver).silhouette and work.layers[0].outline.holes == 0
-    driver.key("Alt+3")
+    driver.key("Alt+4")
     assert not strip.isVisible()
 
 

@@ -32,8 +32,9 @@ TABLE = (
     ("again", "Trace again", "refresh", ("F5",), False),
     ("stage_0", "Source", "", ("Alt+1",), False),
     ("stage_1", "Trace", "", ("Alt+2",), False),
-    ("stage_2", "Layers", "", ("Alt+3",), False),
-    ("stage_3", "Release", "", ("Alt+4",), False),
+    ("stage_2", "Clean", "", ("Alt+3",), False),
+    ("stage_3", "Layers", "", ("Alt+4",), False),
+    ("stage_4", "Release", "", ("Alt+5",), False),
     ("findings", "Fold or unfold the findings", "", ("Ctrl+L",), False),
     ("help", "Help and keys", "help-circle", ("F1",), False),
 )
@@ -41,7 +42,7 @@ TABLE = (
 MENUS = (
     ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
     ("Edit", ("undo", "redo", None, "again")),
-    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "variants", "grid", "ground", "units", None, "findings")),
+    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", "stage_4", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "variants", "grid", "ground", "units", None, "findings")),
     ("Help", ("help",)),
 )
 

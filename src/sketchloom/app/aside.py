@@ -5,11 +5,11 @@ import threading
 from dataclasses import dataclass
 
 from PySide6.QtCore import QObject, QRectF, QSize, Signal
-from PySide6.QtGui import QColor, QImage, QPainter, QPainterPath
+from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom import variants
 from sketchloom.app.bench_paint import paint_layers
-from sketchloom.app.paths import qt_path
+from sketchloom.app.paths import SheetPath
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.pipeline import Pipeline
 from sketchloom.work import Work
@@ -26,7 +26,7 @@ class Tried:
 
     variant: variants.Variant
     work: Work
-    paths: tuple[QPainterPath, ...]
+    paths: tuple[SheetPath, ...]
     figures: variants.Figures
     picture: QImage
 
@@ -112,7 +112,7 @@ class Aside(QObject):
                     if isinstance(error, Cancelled):
                         raise
                     continue
-                paths = tuple(qt_path(layer.outline, made.mm_per_px) for layer in made.layers)
+                paths = tuple(SheetPath(layer.outline, made.mm_per_px) for layer in made.layers)
                 watch.step(0, 1, "")
                 self.variant.emit(work, Tried(one, made, paths, figures, small_picture(made, paths)))
 

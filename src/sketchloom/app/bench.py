@@ -5,13 +5,14 @@ from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPaint
 from PySide6.QtWidgets import QPushButton, QWidget
 
 from sketchloom.app import bench_paint, theme
-from sketchloom.app.bench_paint import RULER, SourceImage, ringed, tint_of
+from sketchloom.app.bench_paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
 from sketchloom.app.paths import qt_path
 from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.app.view import View
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.units import format_length
+from sketchloom.region_desk import changed_boxes
 
 _WHEEL_STEP = 1.2
 _GRAB = 10
@@ -25,6 +26,7 @@ class Bench(QWidget):
     viewed = Signal()
     cancelled = Signal()
     tool_changed = Signal(object)
+    colour_dropped = Signal(str, float, float)
 
     def __init__(self, parent=None):
         super().__init__(parent)
@@ -45,6 +47,8 @@ class Bench(QWidget):
         self.ground = "middle"
         self.unit = "mm"
         self.picking = False
+        self.takes_colours = False
+        self.setAcceptDrops(True)
         self.tool = None
         self._original: SourceImage | None = None
         self._pinned = None
@@ -89,12 +93,40 @@ class Bench(QWidget):
             self._source, self._picture, self._seen = shown.source, shown.work.whole, None
         if self._shown is None or self._shown.veil is not shown.veil:
             self._seen = None
-        self._shown, self._size_mm, self._cut = shown, shown.work.size_mm, None
+        self._keep_cut(shown)
+        self._shown, self._size_mm = shown, shown.work.size_mm
         self._index = shown.index
         self._hover_face, self._hover_path, self._peek = -1, None, None
         if resized and self._fitted:
             self.fit()
         self._describe(self._pointer)
+        self.update()
+
+    def _keep_cut(self, shown):
+        """Paint what changed into the image of the cut, where that is little; otherwise it is painted anew."""
+        before = self._shown
+        if self._cut is None or before is None or before.coarse or shown.coarse or shown.index is None:
+            self._cut = None
+            return
+        boxes = changed_boxes(before.work, shown.work, shown.index)
+        if boxes is None:
+            self._cut = None
+        elif boxes:
+            bench_paint.renew_cut(self._cut, self._view, shown.work.layers, shown.paths, shown.work.mm_per_px, boxes)
+
+    def paint_at_once(self, paths, looks, mm_per_px: float) -> None:
+        """Show regions (paths in px) in the colours they are about to have, None for the ground; the exact cut follows."""
+        if self._cut is None:
+            return
+        painter = QPainter(self._cut)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale * mm_per_px, self._view.scale * mm_per_px)
+        for path, look in zip(paths, looks):
+            painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_DestinationOut if look is None
+                                       else QPainter.CompositionMode.CompositionMode_SourceOver)
+            painter.fillPath(path, QColor(look or "#000000"))
+        painter.end()
         self.update()
 
     def pin(self, tried, title: str = "") -> None:
@@ -125,6 +157,17 @@ class Bench(QWidget):
             self._stop.setVisible(bool(text))
             self._place_stop()
             self.update()
+
+    @property
+    def source_image(self) -> SourceImage | None:
+        """The picture as it is shown."""
+        return self._source
+
+    def bring_into_view(self, x_mm: float, y_mm: float) -> None:
+        """Move a place that is out of sight to the middle."""
+        x, y = self._view.to_screen(x_mm, y_mm)
+        if not (RULER + 40 <= x <= self.width() - 40 and RULER + 40 <= y <= self.height() - 40):
+            self._set_view(self._view.moved(self._middle().x() - x, self._middle().y() - y))
 
     def point_at(self, place_mm) -> None:
         """Mark a place for a few seconds and bring it into view."""
@@ -239,6 +282,8 @@ class Bench(QWidget):
         split = self._curtain_x() if self.curtain_on else RULER
         if self.source_only or self._shown is None or (self.tool is not None and self.tool.wants_source):
             split = self.width()
+        elif self.tool is not None and self.tool.wants_cut:
+            split = RULER
         painter.save()
         painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
         if self._seen is None:
@@ -303,7 +348,7 @@ class Bench(QWidget):
             return None
         for layer, path in zip(self._shown.work.layers, self._shown.paths):
             if layer.plan.key == self.selected_key:
-                return path
+                return path.whole
         return None
 
     def _paint_texts(self, painter):
@@ -360,6 +405,26 @@ class Bench(QWidget):
                 self.zoom(1.0 + event.value(), event.position())
                 return True
         return super().event(event)
+
+    def dragEnterEvent(self, event):
+        if self.takes_colours and event.mimeData().hasFormat(COLOUR_MIME):
+            event.acceptProposedAction()
+        else:
+            event.ignore()  # the window may take it
+
+    def dragMoveEvent(self, event):
+        self.dragEnterEvent(event)
+        if event.isAccepted() and self.tool is not None:
+            self.tool.move(Frame(self._page()), event.position(), False)
+
+    def dropEvent(self, event):
+        mx, my = self._view.to_mm(event.position().x(), event.position().y())
+        if self._shown is None or not event.mimeData().hasFormat(COLOUR_MIME):
+            event.ignore()
+            return
+        scale = self._shown.work.mm_per_px
+        self.colour_dropped.emit(bytes(event.mimeData().data(COLOUR_MIME)).decode("ascii", "replace"), mx / scale, my / scale)
+        event.acceptProposedAction()
 
     def mousePressEvent(self, event):
         at = event.position()

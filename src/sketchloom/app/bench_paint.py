@@ -9,6 +9,7 @@ from sketchloom.app.view import View, ruler_step
 from sketchloom.core.units import MM_PER_IN
 
 RULER = 24
+COLOUR_MIME = "application/x-sketch-loom-colour"
 _RINGED = 0.004
 
 
@@ -76,13 +77,32 @@ def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth:
     return image
 
 
+def renew_cut(image: QImage, view: View, layers, paths, mm_per_px: float, places) -> None:
+    """Paint anew what lies in some boxes (K, 4) left, top, right, bottom in mm of an image of ``render_cut``."""
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    for x0, y0, x1, y1 in places:
+        (left, top), (right, bottom) = view.to_screen(x0, y0), view.to_screen(x1, y1)
+        box = QRectF(left - 3, top - 3, right - left + 6, bottom - top + 6).toAlignedRect()
+        painter.save()
+        painter.setClipRect(box)
+        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_Clear)
+        painter.fillRect(box, Qt.GlobalColor.transparent)
+        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_SourceOver)
+        painter.translate(view.x, view.y)
+        painter.scale(view.scale, view.scale)
+        paint_layers(painter, layers, paths, mm_per_px)
+        painter.restore()
+    painter.end()
+
+
 def paint_layers(painter: QPainter, layers, paths, mm_per_px: float) -> None:
     """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn."""
     for layer, path in zip(layers, paths):
         if layer.outline.pen_px is None:
-            painter.fillPath(path, QColor(layer.plan.hex))
+            path.fill(painter, QColor(layer.plan.hex))
         else:
-            painter.strokePath(path, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
+            painter.strokePath(path.whole, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
                                           Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
 
 

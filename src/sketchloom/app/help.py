@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowse
 KEYS = (
     ("Ctrl+O", "Open a picture or project"), ("Ctrl+V", "Paste a picture"), ("Ctrl+S", "Save the project"),
     ("Ctrl+E", "Write the cut files"), ("Ctrl+Z, Ctrl+Shift+Z", "Undo, redo, as often as you like"),
-    ("Alt+1 … Alt+4", "Stages: Source, Trace, Layers, Release"),
+    ("Alt+1 … Alt+5", "Stages: Source, Trace, Clean, Layers, Release"),
     ("Wheel, + and −", "Zoom to the pointer"), ("Drag, arrow keys, two fingers", "Pan"),
     ("F", "Fit the work to the bench"), ("1", "True size"), ("R", "Grid on or off"),
     ("C", "Curtain on or off"), ("V", "Variants side by side"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),

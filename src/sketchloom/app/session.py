@@ -146,7 +146,7 @@ class Session(QObject):
     def work(self):
         """The exact result for the present recipe; None while it is not there yet."""
         latest = self.latest
-        if latest is None or latest.coarse or not self.evaluator.is_current(latest.number):
+        if latest is None or latest.coarse or not latest.work.measured or not self.evaluator.is_current(latest.number):
             return None
         return latest.work
 

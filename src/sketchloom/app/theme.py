@@ -60,6 +60,8 @@ QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-
 QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
 QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
 QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
+QListWidget#swatches::item {{ border-bottom: 0; border-radius: 4px; }}
+QListWidget#swatches::item:selected {{ background: #9fb6c6; }}
 QListWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; }}

@@ -13,6 +13,7 @@ from sketchloom.app import store
 from sketchloom.app.bench import Bench
 from sketchloom.app.benchbar import BenchBar
 from sketchloom.app.beside import Beside
+from sketchloom.app.cleaning import Cleaning
 from sketchloom.app.findings_line import FindingsLine
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.layer_order import LayerOrderDialog
@@ -20,6 +21,7 @@ from sketchloom.app.notice import Notices
 from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
 from sketchloom.app.scanner import ScannerDialog, scan_bytes
 from sketchloom.app.session import Session, png_bytes
+from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
@@ -32,8 +34,8 @@ from sketchloom.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.opening import READABLE, in_name_order
 from sketchloom.project import SUFFIX
 
-SOURCE, TRACE, LAYERS, RELEASE = range(4)
-_PREFIXES = (("source.",), ("trace.",), ("layer.",), ("size.",))
+SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
+_PREFIXES = (("source.",), ("trace.",), ("clean.",), ("layer.",), ("size.",))
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
 _REMEMBER_MS = 1500
@@ -81,8 +83,8 @@ class Window(QMainWindow):
         action_table.fill_menus(self.menuBar(), self.actions_by_name,
                                 {"recent": self._recent_menu, "demo": self._demo_menu})
         self.rail = Rail((
-            (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Layers"), "stack-2"),
-            (self.tr("Release"), "file-export")))
+            (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Clean"), "brush"),
+            (self.tr("Layers"), "stack-2"), (self.tr("Release"), "file-export")))
         self.bar = BenchBar(self.actions_by_name)
         self.notices = Notices()
         self.bench, self.welcome = Bench(), Welcome(DEMOS)
@@ -92,7 +94,7 @@ class Window(QMainWindow):
         self.variants = VariantsStrip()
         self.variants.hide()
         self.findings = FindingsLine()
-        self.panels = (SourcePanel(self._mend_words), TracePanel(), LayersPanel(), ReleasePanel())
+        self.panels = (SourcePanel(self._mend_words), TracePanel(), CleanPanel(), LayersPanel(), ReleasePanel())
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
         self.settings.setFixedWidth(PANEL_WIDTH)
@@ -131,14 +133,14 @@ class Window(QMainWindow):
             "fit": lambda: self.bench.fit(), "true_size": lambda: self.bench.true_size(),
             "curtain": lambda on: self._set_on_bench("curtain_on", on), "grid": lambda on: self._set_on_bench("grid", on),
             "ground": self._next_ground, "units": self._switch_units, "again": lambda: self.session.evaluate(),
-            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(4)},
+            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(5)},
             "variants": self._show_variants,
             "findings": lambda: self.findings.toggle(), "help": self.show_help,
         }
 
     def _connect(self):
         session, bench = self.session, self.bench
-        source, trace, layers, release = self.panels
+        source, trace, clean, layers, release = self.panels
         self.rail.chosen.connect(self.show_stage)
         session.opened.connect(self._show_opened)
         session.changed.connect(self._show_document)
@@ -149,13 +151,14 @@ class Window(QMainWindow):
         session.written.connect(release.show_written)
         session.set_aside.connect(self._show_set_aside)
         session.stopped.connect(self._show_stopped)
-        for panel in (source, trace, layers):
+        for panel in (source, trace, clean, layers):
             panel.change.connect(session.change)
         source.open_wanted.connect(self.ask_open)
         source.paste_wanted.connect(self.paste)
         source.scan_wanted.connect(self.show_scanner)
         source.mend_wanted.connect(session.mend)
         self.tools = ToolBelt(bench, session, source, trace)
+        self.cleaning = Cleaning(bench, session, clean)
         self.beside = Beside(session, bench, trace, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
@@ -349,6 +352,7 @@ class Window(QMainWindow):
             self.bench.show_peek(None)
             self.bench.set_picking(False)
         self.bench.selected_key = None
+        self.cleaning.turn(number == CLEAN)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number == TRACE and self.actions_by_name["variants"].isChecked())
@@ -394,6 +398,11 @@ class Window(QMainWindow):
 
     def _show_work(self, shown):
         self.bench.show_work(shown)
+        self.cleaning.refresh()
+        if not shown.work.measured and not shown.coarse:
+            if self.stage == CLEAN:
+                self.panels[CLEAN].show_work(shown.work)
+            return
         self._shown_in = set()
         self._fill_panel()
         if shown.coarse:

@@ -5,10 +5,10 @@ import threading
 from dataclasses import dataclass
 
 from PySide6.QtCore import QObject, Signal
-from PySide6.QtGui import QImage, QPainterPath
+from PySide6.QtGui import QImage
 
 from sketchloom.app.bench_paint import SourceImage, tint_of
-from sketchloom.app.paths import qt_path
+from sketchloom.app.paths import SheetPath
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.opening import Pages
@@ -41,7 +41,7 @@ class Shown:
 
     number: int
     work: Work
-    paths: tuple[QPainterPath, ...]
+    paths: tuple[SheetPath, ...]
     coarse: bool
     index: RegionIndex | None
     source: SourceImage | None = None
@@ -131,12 +131,17 @@ class Evaluator(QObject):
             recipe = self._exact.for_reduced(picture, request.recipe)
             work = self._coarse.evaluate(reduced, recipe, progress=watch, rough=True)
             self._emit(request, picture, work, coarse=True)
+        if settings == self._last_settings:
+            # only layers are made anew: they can be seen before their widths are looked for
+            work = self._exact.evaluate(picture, request.recipe, progress=watch, measured=False)
+            self._emit(request, picture, work, coarse=False)
         work = self._exact.evaluate(picture, request.recipe, progress=watch)
         self._last_settings = settings
         self._emit(request, picture, work, coarse=False)
 
     def _emit(self, request, picture, work, coarse):
-        paths = tuple(qt_path(layer.outline, work.mm_per_px) for layer in work.layers)
+        paths = tuple(self._exact.keep_sheet(("path", id(layer.outline), work.mm_per_px), lambda: (
+            layer.outline, SheetPath(layer.outline, work.mm_per_px)))[1] for layer in work.layers)
         index = None if coarse else self._exact.keep(
             ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
         if self.is_current(request.number):

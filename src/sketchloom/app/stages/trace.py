@@ -3,9 +3,9 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QCheckBox, QComboBox, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QComboBox
 
-from sketchloom.app import theme
+from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.tracing.colour_box import ColourBox
 from sketchloom.app.stages.tracing.detail_box import DetailBox, DoublesBox
 from sketchloom.app.stages.tracing.line_box import LineBox
@@ -16,29 +16,6 @@ from sketchloom.app.stages.tracing.tone_box import ToneBox
 from sketchloom.app.widgets import Figures, NamedSlider, Panel, label, nodes_text
 from sketchloom.core.units import format_length
 from sketchloom.recipe import SMOOTHEST, TRUEST
-
-
-class Fold(QWidget):
-    """A box under a heading that opens and closes."""
-
-    def __init__(self, title: str, box: QWidget, is_open: bool = False):
-        super().__init__()
-        column = QVBoxLayout(self)
-        column.setContentsMargins(0, 0, 0, 0)
-        column.setSpacing(8)
-        self.head = QPushButton(title)
-        self.head.setObjectName("foldhead")
-        self.head.setCheckable(True)
-        self.head.toggled.connect(self._turn)
-        column.addWidget(self.head)
-        column.addWidget(box)
-        self.box = box
-        self.head.setChecked(is_open)
-        self._turn(is_open)
-
-    def _turn(self, is_open):
-        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
-        self.box.setVisible(is_open)
 
 
 class TracePanel(Panel):

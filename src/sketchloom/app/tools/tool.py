@@ -31,13 +31,14 @@ class Tool(QObject):
     """A tool on the bench. ``done`` says that it has put itself down.
 
     ``wants_source``: the source is shown alone while it is held. ``wants_original``: the picture
-    as it came, unprepared. ``hint`` is shown on the bench.
+    as it came, unprepared; ``wants_cut``: the cut alone. ``hint`` is shown on the bench.
     """
 
     done = Signal()
     repaint = Signal()
     wants_source = True
     wants_original = False
+    wants_cut = False
     cursor = Qt.CursorShape.CrossCursor
 
     hint = ""

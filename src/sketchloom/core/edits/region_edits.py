@@ -51,12 +51,13 @@ class RegionEdit:
 @dataclass(frozen=True, slots=True, eq=False)
 class Edited:
     """A map's faces after edits: ``label`` and ``ground`` (F,); ``found`` (E,) the face of each edit, -1 where
-    its region is gone; ``changed`` (F,) bool."""
+    its region is gone; ``changed`` (F,) bool; ``was_ground`` (F,) before all edits."""
 
     label: np.ndarray
     ground: np.ndarray
     found: np.ndarray
     changed: np.ndarray
+    was_ground: np.ndarray
 
 
 def find_regions(planar: PlanarMap, face_hex, move, edits) -> np.ndarray:
@@ -140,7 +141,7 @@ def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, al
                 ground[face] = True
             else:
                 label[face], ground[face] = label[other], ground[other]
-    return Edited(label, ground, found, (label != planar.face_label) | (ground != before))
+    return Edited(label, ground, found, (label != planar.face_label) | (ground != before), before)
 
 
 def _nearest(entries_hex, hex_colour):

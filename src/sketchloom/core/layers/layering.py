@@ -98,7 +98,8 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
             widths = list(pool.map(lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut))
     else:
         widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
-    return tuple(_layer(plan, outline, w, mm_per_px) for (plan, _, outline), w in zip(cut, widths))
+    return tuple(_layer(plan, outline, w, mm_per_px, keep(("length", shape), outline.length_px))
+                 for (plan, shape, outline), w in zip(cut, widths))
 
 
 def pen_layer(plan, outline: Outline, mm_per_px: float) -> Layer:
@@ -107,7 +108,7 @@ def pen_layer(plan, outline: Outline, mm_per_px: float) -> Layer:
     return Layer(plan, outline, outline.length_px() * mm_per_px, 0.0, none, None)
 
 
-def _layer(plan, outline, widths, mm_per_px):
+def _layer(plan, outline, widths, mm_per_px, length_px):
     narrowest = widths.narrowest()
-    return Layer(plan, outline, outline.length_px() * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2, widths,
+    return Layer(plan, outline, length_px * mm_per_px, float(outline.area_px.sum()) * mm_per_px**2, widths,
                  None if narrowest is None else narrowest * mm_per_px)

@@ -1,0 +1,67 @@
+"""Clean stage: which regions stay, what becomes of the others, and what was decided so far."""
+
+from PySide6.QtCore import Signal
+
+from sketchloom.app.stages.cleaning.lists import EditsBox, SmallBox
+from sketchloom.app.stages.cleaning.regions_box import RegionsBox
+from sketchloom.app.stages.fold import Fold
+from sketchloom.app.widgets import Figures, Panel, label
+from sketchloom.core.units import format_length
+
+
+class CleanPanel(Panel):
+    """Boxes of the stage. The desk of the present result comes with ``show_desk``."""
+
+    change = Signal(object, str, str)
+
+    def __init__(self):
+        super().__init__("")
+        self.column.itemAt(0).widget().setText(self.tr("Clean"))
+        self.regions, self.small, self.edits = RegionsBox(), SmallBox(), EditsBox()
+        self._boxes = (self.regions, self.small, self.edits)
+        for box in self._boxes:
+            box.change.connect(self.change)
+        self._pens = label(self.tr("Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions here."), "quiet")
+        self._small_fold = Fold(self.tr("The smallest regions"), self.small)
+        self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
+        self.add(self._pens, self.regions, self._edits_fold, self._small_fold)
+        self.section(self.tr("What comes out"))
+        self._figures = Figures()
+        self.add(self._figures)
+        self.column.addStretch(1)
+        self._small_fold.head.toggled.connect(lambda _: self._fill_small())
+        self._desk = None
+
+    def show_document(self, document) -> None:
+        for box in self._boxes:
+            box.recipe = document.recipe
+
+    def show_work(self, work) -> None:
+        recipe = self.regions.recipe or work.recipe
+        pens = work.draws_with_pens
+        self._pens.setVisible(pens)
+        for part in (self.regions, self._small_fold, self._edits_fold):
+            part.setVisible(not pens)
+        self.regions.show_work(work)
+        for box in self._boxes:
+            box.recipe = recipe  # the document may be ahead of what is shown
+        self._figures.show_values((
+            (self.tr("Regions cut"), str(int((~work.ground).sum()))),
+            (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
+            (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
+            (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), work.recipe.unit, 0)),
+        ))
+
+    def show_desk(self, desk) -> None:
+        """The regions of an exact result."""
+        self._desk = desk
+        recipe = self.regions.recipe
+        self.edits.show_desk(desk)
+        self._fill_small()
+        for box in self._boxes:
+            box.recipe = recipe
+
+    def _fill_small(self):
+        # pictures are made when they are seen
+        if self._desk is not None and self._small_fold.head.isChecked():
+            self.small.show_desk(self._desk)

@@ -1,0 +1,140 @@
+"""What a click on a region does, which others are alike, and the colours to give."""
+
+from PySide6.QtCore import QByteArray, QMimeData, QSize, Qt, Signal
+from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QListView, QListWidget, QListWidgetItem
+
+from sketchloom.app.bench_paint import COLOUR_MIME
+from sketchloom.app.stages.box import Box
+from sketchloom.app.widgets import Choice, button, label, swatch
+from sketchloom.core.colour import colour_name, from_hex
+from sketchloom.core.edits.region_edits import COLOUR, DROP, KEEP, WINDOW
+
+_FACTORS = {"size": 1.6, "any": None, "shape": None}
+
+
+class Colours(QListWidget):
+    """The palette as swatches; one can be dragged onto a region."""
+
+    def __init__(self):
+        super().__init__()
+        self.setObjectName("swatches")
+        self.setViewMode(QListView.ViewMode.IconMode)
+        self.setFlow(QListView.Flow.LeftToRight)
+        self.setMovement(QListView.Movement.Static)
+        self.setResizeMode(QListView.ResizeMode.Adjust)
+        self.setIconSize(QSize(28, 28))
+        self.setGridSize(QSize(36, 36))
+        self.setDragEnabled(True)
+        self.setDragDropMode(QAbstractItemView.DragDropMode.DragOnly)
+        self.setAccessibleName(self.tr("Colours to give"))
+        self.setToolTip(self.tr("Choose a colour and click regions, or drag it onto one"))
+
+    def mimeTypes(self):
+        return [COLOUR_MIME]
+
+    def mimeData(self, items):
+        data = QMimeData()
+        if items:
+            data.setData(COLOUR_MIME, QByteArray(items[0].data(Qt.ItemDataRole.UserRole).encode()))
+        return data
+
+    def show_colours(self, hexes) -> None:
+        chosen = self.chosen()
+        self.blockSignals(True)
+        self.clear()
+        for one in hexes:
+            item = QListWidgetItem(swatch(one, 28), "")
+            item.setData(Qt.ItemDataRole.UserRole, one)
+            item.setToolTip(f"{colour_name(from_hex(one))}  {one}")
+            item.setData(Qt.ItemDataRole.AccessibleTextRole, f"{colour_name(from_hex(one))} {one}")
+            self.addItem(item)
+            if one == chosen:
+                self.setCurrentItem(item)
+        rows = -(-max(self.count(), 1) // 8)
+        self.setFixedHeight(36 * min(rows, 3) + 8)
+        self.blockSignals(False)
+
+    def chosen(self) -> str | None:
+        item = self.currentItem()
+        return item.data(Qt.ItemDataRole.UserRole) if item else None
+
+
+class RegionsBox(Box):
+    """Drop, open or colour; all alike; everything off."""
+
+    hold_wanted = Signal(bool)
+    box_wanted = Signal()
+    lasso_wanted = Signal()
+    magnify = Signal(bool)
+
+    def __init__(self):
+        super().__init__()
+        self._hold = button(self.tr("Choose regions on the bench"), "target", self.tr("While off, the bench is dragged as elsewhere"), checkable=True)
+        self._hold.clicked.connect(self.hold_wanted)
+        self._way = Choice((
+            (DROP, self.tr("Drop"), self.tr("The region goes to what lies around it")),
+            (WINDOW, self.tr("Open"), self.tr("The region becomes a window through all sheets")),
+            (COLOUR, self.tr("Colour"), self.tr("The region gets the colour chosen below")),
+        ), self.tr("A click"))
+        self._way.chosen.connect(self._take_way)
+        self._note = label("", "quiet")
+        self.colours = Colours()
+        self.colours.itemClicked.connect(lambda _: self._take_way(COLOUR))
+        self._alike = Choice((
+            ("size", self.tr("Like in size"), self.tr("The same colour, and not much larger or smaller")),
+            ("any", self.tr("Any size"), self.tr("All of the same colour")),
+            ("shape", self.tr("Like in shape"), self.tr("The same shape in any size, colour or turn")),
+        ), self.tr("Two clicks take all that are"))
+        self._alike.show_value("size")
+        self._alike.chosen.connect(lambda key: setattr(self, "_alike_key", key))
+        self._alike_key = "size"
+        self._lasso = button(self.tr("Lasso…"), "lasso", self.tr("Draw round the regions"))
+        self._box = button(self.tr("Box…"), "crop", self.tr("Drag a box round the regions"))
+        self._lasso.clicked.connect(self.lasso_wanted)
+        self._box.clicked.connect(self.box_wanted)
+        self._off = QCheckBox(self.tr("Everything off, then choose"))
+        self._off.setToolTip(self.tr("Nothing is there but the regions you click"))
+        self._off.clicked.connect(lambda on: self.emit(self.tr("everything off"), all_off=on))
+        self._large = QCheckBox(self.tr("Magnify what is small"))
+        self._large.setChecked(True)
+        self._large.clicked.connect(self.magnify)
+        self.action = DROP
+        self._way.show_value(DROP)
+        self.add(self._hold, label(self.tr("A click on a region"), "quiet"), self._way, self.colours, self._note,
+                 label(self.tr("Two clicks take all that are alike"), "quiet"), self._alike, (self._lasso, self._box), self._off, self._large)
+        self._show_note()
+
+    def _take_way(self, key):
+        self.action = key
+        self._way.show_value(key)
+        if key == COLOUR and self.colours.chosen() is None and self.colours.count():
+            self.colours.setCurrentRow(0)
+        self._show_note()
+
+    def _show_note(self):
+        if self.recipe is not None and self.recipe.all_off and self.action != COLOUR:
+            text = self.tr("A click brings a region in; a second one takes it out again.")
+        else:
+            text = {DROP: self.tr("It goes to what lies around it; a hole is filled."), WINDOW: self.tr("It is opened through all sheets."),
+                    COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet.")}[self.action]
+            text += self.tr(" Click again to bring it back; drag to sweep over many.")
+        self._note.setText(text)
+
+    def wanted(self) -> tuple[str, str | None]:
+        """The action of a click and its colour."""
+        if self.recipe is not None and self.recipe.all_off and self.action != COLOUR:
+            return KEEP, None
+        return self.action, self.colours.chosen() if self.action == COLOUR else None
+
+    def likeness(self) -> tuple[float | None, bool]:
+        """Greatest ratio of sizes of what is alike, and whether shape counts instead of colour."""
+        return _FACTORS[self._alike_key], self._alike_key == "shape"
+
+    def show_held(self, held: bool) -> None:
+        self._hold.setChecked(held)
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        self.colours.show_colours([e.hex for e in work.segmentation.entries])
+        self._off.setChecked(work.recipe.all_off)
+        self._show_note()

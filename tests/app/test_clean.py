@@ -1,0 +1,260 @@
+"""The Clean stage in the real window: regions dropped, opened, coloured, swept, chosen by likeness, box and lasso; the lists."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from PIL import Image
+from PySide6.QtCore import QByteArray, QMimeData, QPoint, QPointF, Qt
+from PySide6.QtGui import QDragEnterEvent, QDropEvent
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication
+
+import shapes
+from app.driver import pause
+from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app.bench_paint import COLOUR_MIME
+from sketchloom.app.paths import SheetPath
+from sketchloom.app.window import CLEAN, TRACE
+
+SIZE = 300
+STAR, LEFT, RIGHT, NIGHT, PAPER = (150, 80), (60, 170), (240, 170), (150, 220), (8, 8)
+
+
+@pytest.fixture()
+def night_file(tmp_path):
+    """A dark disc on white; on it a yellow star, two red moons of one size and a small red one."""
+    pixels = np.full((SIZE, SIZE, 3), 255.0)
+    parts = [(shapes.disc(150, 150, 130), (30, 53, 87)), (shapes.disc(*STAR, 14), (227, 174, 74)),
+             *((shapes.disc(x, y, r), (200, 60, 50)) for x, y, r in ((*LEFT, 20), (*RIGHT, 21), (150, 150, 6)))]
+    for shape, colour in parts:
+        cover = shapes.cover_of(shape, SIZE)[..., None]
+        pixels = pixels * (1 - cover) + np.array(colour) * cover
+    path = tmp_path / "night.png"
+    Image.fromarray(np.rint(pixels).astype(np.uint8)).save(path)
+    return path
+
+
+@pytest.fixture()
+def clean(driver, night_file):
+    driver.open(night_file)
+    driver.window.show_stage(CLEAN)
+    pause(20)
+    return driver.window.panels[CLEAN]
+
+
+def share(place):
+    return place[0] / SIZE, place[1] / SIZE
+
+
+def seen(driver, place):
+    """Colour cut at a place of the picture, None for the ground."""
+    work = driver.settled()
+    face = work.traced.planar.faces[place[1], place[0]]
+    return None if work.ground[face] else work.segmentation.entries[work.edited.label[face]].hex
+
+
+def test_a_click_drops_a_second_brings_back(driver, clean):
+    window = driver.window
+    assert window.bench.tool is window.cleaning.tool
+    before = window.bench.grab().toImage().pixelColor(at(driver, *share(STAR)))
+    click(driver, *share(STAR))
+    shown = window.bench.grab().toImage().pixelColor(at(driver, *share(STAR)))
+    assert shown != before  # at once, before the sheets are cut anew
+    assert seen(driver, STAR) == "#1e3557"
+    pause(30)
+    assert clean.edits.list.count() == 1 and "dropped" in clean.edits.list.item(0).text()
+    click(driver, *share(STAR))
+    assert seen(driver, STAR) == "#e3ae4a" and recipe(driver).edits == ()
+    driver.key("Ctrl+Z")
+    assert seen(driver, STAR) == "#1e3557"
+    driver.key("Ctrl+Z")
+    assert seen(driver, STAR) == "#e3ae4a"
+
+
+def test_a_region_is_opened_and_coloured(driver, clean):
+    driver.click("Open", clean)
+    click(driver, *share(STAR))
+    assert seen(driver, STAR) is None
+    row = [clean.regions.colours.item(k).data(Qt.ItemDataRole.UserRole) for k in range(clean.regions.colours.count())].index("#c83c32")
+    item = clean.regions.colours.item(row)
+    QTest.mouseClick(clean.regions.colours.viewport(), Qt.MouseButton.LeftButton, pos=clean.regions.colours.visualItemRect(item).center())
+    assert clean.regions.wanted() == ("colour", "#c83c32")
+    click(driver, *share(STAR))
+    assert seen(driver, STAR) == "#c83c32" and len(recipe(driver).edits) == 1
+    click(driver, *share(PAPER))
+    assert seen(driver, PAPER) == "#c83c32"
+
+
+def test_a_colour_is_dragged_onto_a_region(driver, clean):
+    data = QMimeData()
+    data.setData(COLOUR_MIME, QByteArray(b"#e3ae4a"))
+    bench, place = driver.window.bench, at(driver, *share(LEFT))
+    enter = QDragEnterEvent(place, Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier)
+    QApplication.sendEvent(bench, enter)
+    assert enter.isAccepted()
+    QApplication.sendEvent(bench, QDropEvent(QPointF(place), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier))
+    assert seen(driver, LEFT) == "#e3ae4a"
+    assert bytes(clean.regions.colours.mimeData([clean.regions.colours.item(0)]).data(COLOUR_MIME)).startswith(b"#")
+
+
+def test_a_sweep_takes_many_as_one_step(driver, clean):
+    driver.click("Open", clean)
+    drag(driver, share(LEFT), share((150, 170)), share(RIGHT))
+    assert [seen(driver, p) for p in (LEFT, RIGHT, NIGHT)] == [None, None, None] and len(recipe(driver).edits) == 3
+    driver.key("Ctrl+Z")
+    assert seen(driver, LEFT) == "#c83c32" and recipe(driver).edits == ()
+
+
+def test_two_clicks_take_all_that_are_alike(driver, clean):
+    bench = driver.window.bench
+
+    def twice(place):
+        QTest.mouseClick(bench, Qt.MouseButton.LeftButton, pos=at(driver, *share(place)))
+        pause(60)
+        QTest.mouseDClick(bench, Qt.MouseButton.LeftButton, pos=at(driver, *share(place)))
+        driver.settled()
+    twice(LEFT)
+    assert [seen(driver, p) for p in (LEFT, RIGHT, (150, 150))] == ["#1e3557", "#1e3557", "#c83c32"]
+    driver.click("Take all back", clean)
+    driver.settled()
+    driver.click("Any size", clean)
+    twice(LEFT)
+    assert seen(driver, (150, 150)) == "#1e3557" and seen(driver, STAR) == "#e3ae4a"
+    driver.click("Take all back", clean)
+    driver.settled()
+    driver.click("Like in shape", clean)
+    twice(STAR)
+    assert {seen(driver, p) for p in (STAR, LEFT, RIGHT, (150, 150))} == {"#1e3557"}
+
+
+def test_box_and_lasso(driver, clean):
+    driver.click("Box", clean)
+    drag(driver, share((30, 140)), share((90, 200)))
+    assert seen(driver, LEFT) == "#1e3557" and seen(driver, RIGHT) == "#c83c32"
+    assert driver.window.bench.tool is driver.window.cleaning.tool  # taken up again by itself
+    driver.click("Lasso", clean)
+    for corner in ((120, 50), (180, 50), (180, 110), (120, 110)):
+        click(driver, *share(corner))
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Return)
+    assert seen(driver, STAR) == "#1e3557"
+
+
+def test_everything_off_then_chosen(driver, clean):
+    driver.click("Everything off", clean)
+    assert driver.settled().layers == ()
+    click(driver, *share(LEFT))
+    click(driver, *share(STAR))
+    work = driver.settled()
+    assert sorted(x.plan.hex for x in work.layers) == ["#c83c32", "#e3ae4a"] and seen(driver, RIGHT) is None
+    click(driver, *share(STAR))
+    assert [x.plan.hex for x in driver.settled().layers] == ["#c83c32"]
+
+
+def test_the_list_of_decisions(driver, clean):
+    click(driver, *share(STAR))
+    driver.settled()
+    click(driver, *share(LEFT))
+    driver.settled()
+    pause(30)
+    listed = clean.edits.list
+    assert listed.count() == 2
+    listed.item(1).setCheckState(Qt.CheckState.Unchecked)  # the star, decided first
+    assert seen(driver, STAR) == "#e3ae4a" and seen(driver, LEFT) == "#1e3557"
+    pause(30)
+    listed.setCurrentRow(0)
+    driver.click("Take back", clean)
+    assert seen(driver, LEFT) == "#c83c32" and len(recipe(driver).edits) == 1
+    pause(30)
+    # only larger details: there is no star any more, and the decision about it is told to be lost
+    listed.item(0).setCheckState(Qt.CheckState.Checked)
+    driver.settled()
+    driver.session.change(replace(recipe(driver), smallest_mm=14.0), "smallest")
+    work = driver.settled()
+    assert any(f.code == "clean.edit_lost" for f in work.findings)
+    pause(30)
+    assert "not found" in clean.edits._said.text()
+    driver.click("Clear lost", clean)
+    assert recipe(driver).edits == () and not any(f.code == "clean.edit_lost" for f in driver.settled().findings)
+
+
+def test_the_smallest_are_listed_and_keys_step_through_them(driver, clean):
+    clean._small_fold.head.setChecked(True)
+    listed = clean.small.list
+    assert listed.count() == 5 and "red" in listed.item(0).text()
+    bench, tool = driver.window.bench, driver.window.cleaning.tool
+    small = driver.work.traced.planar.faces[150, 150]
+    bench.setFocus()
+    QTest.keyClick(bench, Qt.Key.Key_Period)
+    assert tool.face == small
+    QTest.keyClick(bench, Qt.Key.Key_Period)
+    assert tool.face == driver.work.traced.planar.faces[STAR[1], STAR[0]]
+    QTest.keyClick(bench, Qt.Key.Key_Comma)
+    QTest.keyClick(bench, Qt.Key.Key_Delete)
+    assert seen(driver, (150, 150)) == "#1e3557"
+    listed.setCurrentRow(0)
+    driver.click("Do it to the chosen", clean)
+    assert len(recipe(driver).edits) == 2
+
+
+def test_the_bench_says_what_a_click_would_do_and_magnifies(driver, clean):
+    bench = driver.window.bench
+    for step in (12, 0):
+        QTest.mouseMove(bench, at(driver, *share(STAR)) + QPoint(step, 0))
+        pause(10)
+    assert "yellow" in bench.tool.hint and "drops it" in bench.tool.hint
+    bench.zoom(0.2)
+    for step in (3, 0):
+        QTest.mouseMove(bench, at(driver, *share(STAR)) + QPoint(step, 0))
+        pause(10)
+    with_loupe = bench.grab().toImage()
+    driver.click("Magnify", clean)
+    bench.tool.repaint.emit()
+    assert bench.grab().toImage() != with_loupe
+    QTest.mouseMove(bench, at(driver, 0.02, 0.02))
+    pause(10)
+    assert "ground" in bench.tool.hint
+
+
+def test_the_tool_is_put_down_and_taken_up(driver, clean):
+    bench = driver.window.bench
+    QTest.keyClick(bench, Qt.Key.Key_Escape)
+    assert bench.tool is None and not clean.regions._hold.isChecked()
+    before = bench.view
+    drag(driver, (0.3, 0.6), (0.4, 0.7))
+    assert bench.view != before and recipe(driver).edits == ()
+    driver.click("Choose regions", clean)
+    assert bench.tool is not None
+    driver.window.show_stage(TRACE)
+    assert bench.tool is None
+
+
+def test_pen_lines_have_no_regions(driver, smaller):
+    driver.open(smaller("pen"))
+    driver.window.show_stage(CLEAN)
+    pause(20)
+    panel = driver.window.panels[CLEAN]
+    assert driver.work.draws_with_pens and panel._pens.isVisible() and not panel.regions.isVisible()
+    assert driver.window.bench.tool is None
+
+
+def test_a_sheet_of_many_rings_looks_the_same_filled_by_tiles(driver, tmp_path, monkeypatch):
+    pixels = np.full((400, 400), 255, np.uint8)
+    y, x = np.mgrid[:400, :400]
+    pixels[(np.hypot(x % 40 - 20, y % 40 - 20) < 12) & (np.hypot(x % 40 - 20, y % 40 - 20) > 5)] = 20
+    Image.fromarray(pixels).save(tmp_path / "rings.png")
+    driver.open(tmp_path / "rings.png")
+    bench = driver.window.bench
+    bench.move_curtain(0.0)
+    work = driver.work
+    assert SheetPath(work.layers[0].outline, work.mm_per_px)._is_tiled
+    for zoom in (1.0, 3.7, 0.08):
+        bench.zoom(zoom)
+        tiled = bench._cut_image().copy()
+        monkeypatch.setattr(SheetPath, "fill", lambda self, painter, colour: painter.fillPath(self.whole, colour))
+        bench._cut = None
+        whole = bench._cut_image()
+        monkeypatch.undo()
+        bench._cut = None
+        a, b = (np.frombuffer(image.constBits(), np.uint8).astype(int) for image in (tiled, whole))
+        assert np.abs(a - b).max() <= 2
