@@ -1,23 +1,24 @@
 """``./loom bench``: prints the benchmark tables; exit code 1 when a limit is not kept.
 
-Words: ``speed``, ``core``, ``choices``, ``quality`` for one of the tables; ``all`` for quality on every
+Words: ``speed``, ``core``, ``choices``, ``cleaning``, ``quality`` for one of the tables; ``all`` for quality on every
 picture instead of the third set aside.
 """
 
 import sys
 
-from bench import choices, core_speed, speed, table
+from bench import choices, cleaning, core_speed, speed, table
 from bench.quality import run as quality
 
 
-_TABLES = ("speed", "core", "choices", "quality")
+_TABLES = ("speed", "core", "choices", "cleaning", "quality")
 
 
 def main(words) -> int:
     wanted = [w for w in words if w in _TABLES] or _TABLES
     good = True
     for name, title, rows in (("speed", "The main job", speed.rows), ("core", "The tracing core", core_speed.rows),
-                              ("choices", "Choices made for the user", choices.rows)):
+                              ("choices", "Choices made for the user", choices.rows),
+                              ("cleaning", "Cleaning", cleaning.rows)):
         if name in wanted:
             found = rows()
             table.show(title, found)

@@ -146,10 +146,11 @@ class _Run:
         if reading == "auto":
             reading = self.keep(("reading", self.source), lambda: proposed_reading(picture, fit, tree))
         with self._stage("segment", "Finding regions"):
-            segmentation, key = Segmenter(self.keep, picture, self.source, recipe, self.mm_per_px, tree).run(reading)
+            came_px = self.original.width, self.original.height
+            move = placing(*came_px, recipe.preparation)
+            segmentation, key = Segmenter(self.keep, picture, self.source, recipe, self.mm_per_px, tree, move, came_px).run(reading)
         traced = self._trace(segmentation, key, fit.blur_px if segmentation.two_tones else 0.0)
         with self._stage("layers", "Cutting layers"):
-            move = placing(self.original.width, self.original.height, recipe.preparation)
             done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured).run(
                 segmentation, traced)
         found = () if not (self.measured or self.rough) else fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(

@@ -6,6 +6,7 @@ from dataclasses import dataclass, field, fields
 from sketchloom.core import checks
 from sketchloom.core.background.steps import NOTHING, Background, BackgroundStep
 from sketchloom.core.colour import from_hex
+from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import RegionEdit
 from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
@@ -74,6 +75,7 @@ class Recipe:
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
     in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
+    ``lines`` painted into the picture before it is read.
     """
 
     page: int = 0
@@ -112,6 +114,7 @@ class Recipe:
     layers: tuple[LayerEdit, ...] = ()
     edits: tuple[RegionEdit, ...] = ()
     all_off: bool = False
+    lines: tuple[PaintedLine, ...] = ()
     unit: str = "mm"
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
@@ -125,8 +128,9 @@ class Recipe:
             checks.places(name, getattr(self, name), 0, 1000)
         for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off"):
             checks.true_or_false(name, getattr(self, name))
-        if len(self.edits) > MAX_EDITS:
-            raise SettingError("edits", f"at most {MAX_EDITS}", len(self.edits))
+        for name in ("edits", "lines"):
+            if len(getattr(self, name)) > MAX_EDITS:
+                raise SettingError(name, f"at most {MAX_EDITS}", len(getattr(self, name)))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
             raise SettingError("palette", f"1 to {MAX_COLOURS} colours", len(self.palette))
         for entry in self.palette or ():
@@ -170,7 +174,7 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(dataclasses.asdict(plain[name]))
     for name in ("kept", "strokes_removed", "locked"):
         plain[name] = _plain(plain[name])
-    for name in ("grown", "patches", "edits"):
+    for name in ("grown", "patches", "edits", "lines"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
@@ -193,7 +197,8 @@ def from_json(data, where: str = "$") -> Recipe:
         values["background"] = _background(values["background"], f"{where}.background")
     for name in ("kept", "strokes_removed"):
         values[name] = _places(values.get(name, []), f"{where}.{name}")
-    for name, kind, most in (("grown", Grown, 1000), ("patches", Patch, 1000), ("edits", RegionEdit, MAX_EDITS)):
+    for name, kind, most in (("grown", Grown, 1000), ("patches", Patch, 1000), ("edits", RegionEdit, MAX_EDITS),
+                             ("lines", PaintedLine, MAX_EDITS)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")

@@ -6,6 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.edits.painting import painted
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment import doubles, growing, local_tone, patching, photo, tone
 from sketchloom.core.segment import labels as labelling
@@ -56,11 +57,20 @@ class Segmentation:
 
 
 class Segmenter:
-    """Runs one reading of one picture; ``keep(key, make)`` holds what does not change."""
+    """Runs one reading of one picture; ``keep(key, make)`` holds what does not change.
 
-    def __init__(self, keep, picture: Picture, source: str, recipe: Recipe, mm_per_px: float, tree: ColourTree):
+    The recipe's lines are painted on the picture; ``move`` and ``came_px`` as of ``painted``. What the
+    program proposes still comes from the picture without them, so that a bridge changes nothing else.
+    """
+
+    def __init__(self, keep, picture: Picture, source: str, recipe: Recipe, mm_per_px: float, tree: ColourTree, move, came_px):
         self.keep, self.picture, self.source, self.recipe = keep, picture, source, recipe
         self.mm_per_px, self.tree = mm_per_px, tree
+        self.unpainted, self.unpainted_source = picture, source
+        lines = tuple(line for line in recipe.lines if line.on)
+        if lines:
+            self.source = (source, lines, recipe.preparation)
+            self.picture = keep(("painted", self.source), lambda: painted(picture, lines, move, came_px))
 
     def run(self, reading: str) -> tuple[Segmentation, tuple]:
         """The segmentation, and the key by which what follows from it can be kept."""
@@ -136,7 +146,7 @@ class Segmenter:
         wanted = self.recipe.cut_off
         if self.recipe.local_cut_off:
             return (_NO_SHIFT if wanted is None else wanted), None
-        all_of_them = self.keep(("cut-offs", self.source), lambda: count_cut_offs(self.picture.grey))
+        all_of_them = self.keep(("cut-offs", self.unpainted_source), lambda: count_cut_offs(self.unpainted.grey))
         return (all_of_them.proposed if wanted is None else wanted), all_of_them
 
     def _ink_key(self, cut_off):

@@ -6,6 +6,8 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.edits.gaps import Gaps, find_gaps
+from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.order import DepthOrder
@@ -13,6 +15,7 @@ from sketchloom.core.layers.outline import Outline
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.segment import tone
@@ -141,6 +144,38 @@ class Work:
     def pieces_and_holes(self) -> tuple[np.ndarray, np.ndarray]:
         """Pieces of ink and holes in them at all 256 cut-offs, specks and all; worked out when asked."""
         return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink, self.segmentation.cut_offs)
+
+    def gaps(self) -> Gaps:
+        """Gaps in the outlines of an ink drawing; worked out when asked. None in other readings."""
+        ink = self.segmentation.labels == tone.INK
+        if self.reading not in ("tone", "line"):
+            return Gaps(np.empty((0, 2)), np.empty((0, 2)), np.empty(0), np.empty(0))
+        return find_gaps(ink)
+
+    def painted_line(self, points, width_px: float, hex_colour: str) -> PaintedLine:
+        """A line through points in shares of the prepared picture, as it is kept."""
+        back = np.linalg.inv(self.move)
+        places = moved(back, points)
+        size = np.array([self.picture.width, self.picture.height])
+        came = np.array([self.original.width, self.original.height])
+        scale = (float(growth(back, [points[0]])[0]) * came.prod() / size.prod()) ** 0.5
+        return PaintedLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places),
+                           float(np.clip(width_px * scale / self.original.width, 0.0, 1.0)), hex_colour)
+
+    def brush_hex(self, adds: bool, chosen: str | None) -> str:
+        """Colour of a brush: ink or paper of a drawing; the chosen colour, or that of the ground, in other readings."""
+        entries = self.segmentation.entries
+        if self.reading in ("tone", "line"):
+            return entries[tone.INK if adds else tone.PAPER].hex
+        if adds:
+            return chosen or self.plans[-1].key
+        ground = self.segmentation.ground_label
+        return entries[ground].hex if ground is not None and ground < len(entries) else "#ffffff"
+
+    def bridge(self, start_px, end_px, width_px: float) -> PaintedLine:
+        """A bridge in ink between two places, px."""
+        size = np.array([self.picture.width, self.picture.height])
+        return self.painted_line(np.array([start_px, end_px]) / size, width_px, self.segmentation.entries[tone.INK].hex)
 
     def double_outlines(self) -> Doubles:
         """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""

@@ -11,7 +11,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
 import shapes
-from app.driver import pause
+from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.bench_paint import COLOUR_MIME
 from sketchloom.app.paths import SheetPath
@@ -258,3 +258,82 @@ def test_a_sheet_of_many_rings_looks_the_same_filled_by_tiles(driver, tmp_path, 
         bench._cut = None
         a, b = (np.frombuffer(image.constBits(), np.uint8).astype(int) for image in (tiled, whole))
         assert np.abs(a - b).max() <= 2
+
+
+@pytest.fixture()
+def gapped_file(tmp_path):
+    """A ring with two gaps, and a bar across it."""
+    def inside(x, y):
+        ring = np.abs(np.hypot(x - 150, y - 150) - 100) < 5
+        gaps = ((x > 150) & (np.abs(y - 150) < 4)) | ((y < 150) & (np.abs(x - 150) < 3))
+        return (ring & ~gaps) | ((np.abs(y - 200) < 4) & (np.hypot(x - 150, y - 150) < 100))
+    path = tmp_path / "gaps.png"
+    Image.fromarray(shapes.grey_of(shapes.cover_of(inside, SIZE))).save(path)
+    return path
+
+
+@pytest.fixture()
+def gapped(driver, gapped_file):
+    driver.open(gapped_file)
+    driver.session.change(replace(recipe(driver), reading="tone"), "reading")
+    driver.settled()
+    driver.window.show_stage(CLEAN)
+    panel = driver.window.panels[CLEAN]
+    panel.lines.parentWidget().head.setChecked(True)
+    wait(lambda: panel.lines.gaps is not None, what="the gaps")
+    return panel
+
+
+def test_gaps_are_told_and_closed_by_clicks(driver, gapped):
+    assert "2 gaps" in gapped.lines._said.text()
+    holes = lambda: driver.settled().layers[0].outline.holes  # noqa: E731
+    assert holes() == 1  # below the bar
+    driver.click("Choose bridges", gapped)
+    click(driver, 250 / SIZE, 150 / SIZE)
+    assert len(recipe(driver).lines) == 1
+    driver.settled()
+    wait(lambda: len(gapped.lines.gaps) == 1, what="the gap left")
+    driver.click("Close all", gapped)
+    work = driver.settled()
+    assert len(recipe(driver).lines) == 2 and holes() == 2
+    wait(lambda: len(gapped.lines.gaps) == 0, what="no gap")
+    # the two sides of the bar are regions now: one gets a sheet of its own
+    upper = work.traced.planar.faces[120, 150]
+    assert upper != work.traced.planar.faces[10, 10]
+    gapped.lines.list.item(0).setCheckState(Qt.CheckState.Unchecked)
+    assert holes() == 1
+    gapped.lines.list.setCurrentRow(1)
+    driver.click("Take back", gapped.lines)
+    assert len(recipe(driver).lines) == 1
+
+
+def test_ink_is_painted_and_taken_away(driver, gapped):
+    driver.type_into(gapped.lines._width, "6 mm")
+    driver.click("Add ink", gapped)
+    drag(driver, (0.40, 0.40), (0.45, 0.42), (0.55, 0.45))
+    work = driver.settled()
+    assert len(recipe(driver).lines) == 1 and work.segmentation.labels[int(0.42 * SIZE), int(0.46 * SIZE)] == 0
+    assert driver.window.bench.tool is not None  # the brush is still held
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Escape)
+    driver.click("Take ink away", gapped)
+    click(driver, 0.5, 180 / SIZE)
+    click(driver, 0.5, 220 / SIZE)
+    QTest.keyClick(driver.window.bench, Qt.Key.Key_Return)
+    work = driver.settled()
+    assert len(recipe(driver).lines) == 2 and work.segmentation.labels[200, 150] == 1
+    driver.key("Ctrl+Z", "Ctrl+Z")
+    assert driver.settled() is not None and recipe(driver).lines == ()
+
+
+def test_regions_colours_and_bridges_outlive_another_cut_off(driver, gapped):
+    driver.click("Close all", gapped)
+    driver.settled()
+    driver.window.cleaning.hold()
+    click(driver, 0.5, 0.4)  # the upper part of the ring, paper: it is filled
+    work = driver.settled()
+    assert not work.ground[work.traced.planar.faces[120, 150]]
+    cut = work.segmentation.cut_off
+    driver.session.change(replace(recipe(driver), cut_off=cut + 25), "cut-off")
+    work = driver.settled()
+    assert (work.edited.found >= 0).all() and not work.ground[work.traced.planar.faces[120, 150]]
+    assert not any(f.code.startswith("clean.") for f in work.findings)

@@ -14,7 +14,7 @@ from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.pipeline import Pipeline
 from sketchloom.work import Work
 
-LADDER, DOUBLES, PIECES, VARIANTS = "ladder", "doubles", "pieces", "variants"
+LADDER, DOUBLES, PIECES, GAPS, VARIANTS = "ladder", "doubles", "pieces", "gaps", "variants"
 PICTURE = QSize(148, 92)
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
@@ -37,6 +37,7 @@ class Aside(QObject):
     ladder = Signal(object, object)
     doubles = Signal(object, object)
     pieces = Signal(object, object)
+    gaps = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -98,6 +99,9 @@ class Aside(QObject):
         if PIECES in wanted and work.segmentation.cut_offs is not None:
             key = ("pieces", work.segmentation.cut_offs, work.recipe.dark_is_ink)
             self.pieces.emit(work, self._pipeline.keep(key, work.pieces_and_holes))
+            watch.step(0, 1, "")
+        if GAPS in wanted:
+            self.gaps.emit(work, self._pipeline.keep(("gaps", work.segmentation.regions), work.gaps))
             watch.step(0, 1, "")
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())

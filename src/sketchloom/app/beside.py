@@ -1,4 +1,4 @@
-"""Shows what is worked out beside the result: the ladder, double outlines, the variants."""
+"""Shows what is worked out beside the result: the ladder, double outlines, gaps, the variants."""
 
 from dataclasses import replace
 
@@ -10,22 +10,25 @@ from sketchloom.app import aside
 class Beside(QObject):
     """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result shown."""
 
-    def __init__(self, session, bench, trace, strip):
+    def __init__(self, session, bench, trace, cleaning, strip):
         super().__init__(bench)
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
         session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
         session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
         session.aside.pieces.connect(lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts))
+        session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.show_gaps(work, gaps))
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
         strip.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
         strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
 
-    def ask(self, in_trace: bool) -> None:
+    def ask(self, in_trace: bool, in_clean: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
-        if work is not None and in_trace:
+        if work is not None and in_clean:
+            self._session.aside.request(work, {aside.GAPS})
+        elif work is not None and in_trace:
             wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
             self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
 

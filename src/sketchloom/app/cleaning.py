@@ -2,6 +2,7 @@
 
 from PySide6.QtCore import QObject
 
+from sketchloom.app.tools.lines import BridgeTool, LineTool
 from sketchloom.app.tools.marking import AreaTool
 from sketchloom.app.tools.regions import BoxTool, RegionTool
 from sketchloom.core.colour import colour_name, from_hex
@@ -37,6 +38,11 @@ class Cleaning(QObject):
         panel.small.pointed.connect(self._show)
         panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
         panel.edits.pointed.connect(self._show)
+        lines = panel.lines
+        self._bridges = BridgeTool()
+        self._bridges.taken.connect(lambda number: lines.bridge([number]))
+        lines.gaps_wanted.connect(lambda on: bench.set_tool(self._bridges) if on else self.hold())
+        lines.brush_wanted.connect(self._take_brush)
         bench.tool_changed.connect(self._tool_changed)
         bench.colour_dropped.connect(self._drop_colour)
 
@@ -73,7 +79,26 @@ class Cleaning(QObject):
             elif self._bench.tool is self.tool:
                 self._bench.put_down()
 
+    def show_gaps(self, work, gaps) -> None:
+        """Gaps of the result shown."""
+        self._panel.lines.show_gaps(work, gaps)
+        size = (work.picture.width, work.picture.height)
+        self._bridges.show_gaps([(tuple(a / size), tuple(b / size)) for a, b in zip(gaps.start, gaps.end)])
+
+    def _take_brush(self, adds):
+        work = self._session.latest.work if self._session.latest is not None else None
+        if work is None:
+            return
+        hex_colour = work.brush_hex(adds, self._panel.regions.colours.chosen())
+        hint = (self.tr("Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down."))
+        tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
+        tool.taken.connect(lambda points: self._panel.lines.paint(points, hex_colour))
+        self._held = tool
+        self._bench.set_tool(tool)
+        self._bench.setFocus()
+
     def _tool_changed(self, tool):
+        self._panel.lines.show_choosing(tool is self._bridges)
         self._panel.regions.show_held(tool is self.tool)
 
     def _take_up(self, tool):

@@ -159,7 +159,7 @@ class Window(QMainWindow):
         source.mend_wanted.connect(session.mend)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
-        self.beside = Beside(session, bench, trace, self.variants)
+        self.beside = Beside(session, bench, trace, self.cleaning, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self._show_trouble("presets", why))
@@ -485,7 +485,7 @@ class Window(QMainWindow):
         self.bench.update()
 
     def _ask_beside(self):
-        self.beside.ask(self.stage == TRACE)
+        self.beside.ask(self.stage == TRACE, self.stage == CLEAN)
 
     def _show_variants(self, on):
         self.variants.setVisible(on and self.stage == TRACE and self.session.document is not None)

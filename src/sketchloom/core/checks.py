@@ -33,3 +33,11 @@ def places(name, values, least: int, most: int) -> None:
         raise SettingError(name, f"{least} to {most} places", values)
     for value in values:
         place(name, value)
+
+
+def points(name, values, least: int, most: int) -> None:
+    """Places of a picture that may lie somewhat beyond its edges."""
+    if not isinstance(values, tuple) or not least <= len(values) <= most or not all(
+            isinstance(p, tuple) and len(p) == 2 and all(
+                isinstance(v, (int, float)) and not isinstance(v, bool) and -2 <= v <= 3 for v in p) for p in values):
+        raise SettingError(name, f"{least} to {most} places", values)

@@ -17,9 +17,11 @@ def drawn(strokes: Strokes, width_px: float, shape) -> np.ndarray:
     The cover of a pixel is half the width less its distance to the stroke's middle, plus a
     half, between 0 and 1: exact for straight sides but for their angle.
     """
-    if len(strokes.controls) == 0:
-        return np.zeros(shape, np.float32)
-    points = samples(strokes, _SPACING)
+    return cover_along(samples(strokes, _SPACING), width_px, shape) if len(strokes.controls) else np.zeros(shape, np.float32)
+
+
+def cover_along(points, width_px: float, shape) -> np.ndarray:
+    """(H, W) float32 cover of a pen of a width drawn along points, (N, 2) px, that lie close together."""
     near = np.ones(shape, np.uint8)
     x = np.clip(np.floor(points[:, 0]).astype(int), 0, shape[1] - 1)
     y = np.clip(np.floor(points[:, 1]).astype(int), 0, shape[0] - 1)

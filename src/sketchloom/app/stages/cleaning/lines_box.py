@@ -1,0 +1,118 @@
+"""Gaps in outlines with the bridges offered, and ink added and taken away with a brush."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QListWidget, QListWidgetItem
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.widgets import LengthEdit, button, label, swatch
+from sketchloom.core.colour import colour_name, from_hex
+from sketchloom.core.units import format_length
+
+_LINE = Qt.ItemDataRole.UserRole
+
+
+class LinesBox(Box):
+    """Bridges over gaps, and lines painted by hand. ``brush_wanted`` carries whether ink is added."""
+
+    brush_wanted = Signal(bool)
+    gaps_wanted = Signal(bool)
+    pointed = Signal(float, float)
+
+    def __init__(self):
+        super().__init__()
+        self._said = label("", "quiet")
+        self._choose = button(self.tr("Choose bridges on the bench"), "target", self.tr("Each gap is marked; a click closes it"), checkable=True)
+        self._choose.clicked.connect(self.gaps_wanted)
+        self._all = button(self.tr("Close all"), "circle-check", self.tr("A bridge over every gap that was found"))
+        self._all.clicked.connect(self._close_all)
+        self._add = button(self.tr("Add ink…"), "brush", self.tr("Paint a line: a bridge of your own, a missing piece of outline"))
+        self._less = button(self.tr("Take ink away…"), "eraser", self.tr("Paint in the colour of the paper"))
+        self._add.clicked.connect(lambda: self.brush_wanted.emit(True))
+        self._less.clicked.connect(lambda: self.brush_wanted.emit(False))
+        self._width = LengthEdit(self.tr("Width of the brush"), 0.05, 100.0)
+        self._width.committed.connect(self._set_width)
+        self.width_mm = 1.0
+        self.list = QListWidget()
+        self.list.setAccessibleName(self.tr("Bridges and painted lines, the latest first"))
+        self.list.setFixedHeight(112)
+        self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
+        self.list.itemChanged.connect(self._switch)
+        self.list.itemSelectionChanged.connect(self._enable)
+        self._back = button(self.tr("Take back"), "restore", self.tr("The chosen lines go"))
+        self._back.clicked.connect(self._take_back)
+        self.add(self._said, (self._choose, self._all), (self._add, self._less), (label(self.tr("Brush")), self._width), self.list, self._back)
+        self.gaps = None
+
+    def show_gaps(self, work, gaps) -> None:
+        """The gaps are looked for beside the trace and come a moment later."""
+        self.gaps = gaps
+        count = len(gaps)
+        unit, scale = work.recipe.unit, work.mm_per_px
+        if work.reading not in ("tone", "line"):
+            text = self.tr("Gaps are looked for in ink drawings: in the tone and line readings.")
+        elif count == 0:
+            text = self.tr("No gap in an outline was found.")
+        else:
+            least, most = (format_length(float(v) * scale, unit, 2) for v in (gaps.gap_px.min(), gaps.gap_px.max()))
+            text = self.tr("1 gap in an outline, {0} wide.").format(least) if count == 1 else self.tr(
+                "{0} gaps in outlines, {1} to {2} wide.").format(count, least, most)
+        self._said.setText(text)
+        for part in (self._choose, self._all):
+            part.setEnabled(count > 0)
+
+    def show_choosing(self, on: bool) -> None:
+        self._choose.setChecked(on)
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        self._width.show_value(self.width_mm, work.recipe.unit)
+        lines = work.recipe.lines
+        self.list.blockSignals(True)
+        self.list.clear()
+        for number in range(len(lines) - 1, -1, -1):
+            line = lines[number]
+            wide = format_length(line.width * work.original.width * work.mm_per_px, work.recipe.unit, 2)
+            item = QListWidgetItem(swatch(line.hex, 16), self.tr("{0} line, {1} wide").format(colour_name(from_hex(line.hex)), wide))
+            item.setData(_LINE, number)
+            item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
+            item.setCheckState(Qt.CheckState.Checked if line.on else Qt.CheckState.Unchecked)
+            self.list.addItem(item)
+        self.list.blockSignals(False)
+        for part in (self.list, self._back):
+            part.setVisible(bool(lines))
+        self._enable()
+
+    def _enable(self):
+        self._back.setEnabled(bool(self.list.selectedItems()))
+
+    def _set_width(self, mm):
+        self.width_mm = mm
+        self._width.show_value(mm, self.recipe.unit)
+
+    def _switch(self, item):
+        lines = list(self.recipe.lines)
+        number, on = item.data(_LINE), item.checkState() == Qt.CheckState.Checked
+        if number < len(lines) and lines[number].on != on:
+            lines[number] = replace(lines[number], on=on)
+            self.emit(self.tr("painted line on or off"), lines=tuple(lines))
+
+    def _take_back(self):
+        gone = {item.data(_LINE) for item in self.list.selectedItems()}
+        self.emit(self.tr("painted line taken back"), lines=tuple(line for n, line in enumerate(self.recipe.lines) if n not in gone))
+
+    def _close_all(self):
+        self.bridge(range(len(self.gaps)))
+
+    def bridge(self, numbers) -> None:
+        """Close gaps by their numbers."""
+        gaps, work = self.gaps, self.work
+        made = tuple(work.bridge(gaps.start[n], gaps.end[n], float(gaps.width_px[n])) for n in numbers)
+        if made:
+            self.emit(self.tr("bridge"), lines=(*self.recipe.lines, *made))
+
+    def paint(self, points, hex_colour: str) -> None:
+        """A line was painted on the bench, its points in shares of the prepared picture."""
+        made = self.work.painted_line(points, self.width_mm / self.work.mm_per_px, hex_colour)
+        self.emit(self.tr("painted line"), lines=(*self.recipe.lines, made))

@@ -1,0 +1,118 @@
+"""Choosing bridges over gaps, and painting lines, on the bench."""
+
+import math
+
+from PySide6.QtCore import QPointF, Qt, Signal
+from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
+
+from sketchloom.app import theme
+from sketchloom.app.tools.tool import EnterTool, Frame, Tool
+
+_NEAR, _APART = 12.0, 4.0
+
+
+class BridgeTool(Tool):
+    """Marks every gap; a click on one closes it."""
+
+    taken = Signal(int)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self):
+        super().__init__()
+        self.hint = self.tr("Click a gap to close it. Esc ends.")
+        self._lines: list = []
+        self._near = -1
+
+    def show_gaps(self, lines) -> None:
+        """Bridges as pairs of places, in shares of the picture's sides."""
+        self._lines, self._near = list(lines), -1
+        self.repaint.emit()
+
+    def _at(self, frame, at):
+        away = [(math.hypot(*((frame.place(*a) + frame.place(*b)) / 2 - at).toTuple()), n) for n, (a, b) in enumerate(self._lines)]
+        best = min(away, default=(math.inf, -1))
+        return best[1] if best[0] <= _NEAR * 2 else -1
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        self._near = self._at(frame, at)
+        self.repaint.emit()
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        number = self._at(frame, at)
+        if number >= 0:
+            self.taken.emit(number)
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        for number, (a, b) in enumerate(self._lines):
+            start, end = frame.place(*a), frame.place(*b)
+            middle = (start + end) / 2
+            radius = max(math.hypot(*(end - start).toTuple()) / 2 + 5, _NEAR)
+            for colour, width in (("#ffffff", 5.0), (theme.MADDER, 3.4 if number == self._near else 1.8)):
+                painter.setPen(QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap))
+                painter.drawLine(start, end)
+                painter.drawEllipse(middle, radius, radius)
+
+
+class LineTool(EnterTool):
+    """Drag to paint a line, or click from point to point and end with Enter or two clicks."""
+
+    taken = Signal(tuple)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self, hex_colour: str, width_share: float, hint: str):
+        super().__init__()
+        self.hint = hint
+        self._colour, self._width = QColor(hex_colour), width_share
+        self._points: list = []
+        self._at = None
+        self._dragged = False
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        self._points.append(frame.inside(at))
+        self._dragged = False
+        self.repaint.emit()
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        self._at = frame.inside(at)
+        if held and self._points:
+            last = frame.place(*self._points[-1])
+            if math.hypot(last.x() - at.x(), last.y() - at.y()) >= _APART:
+                self._points.append(self._at)
+                self._dragged = True
+        self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        if self._dragged:
+            self.take()
+
+    def key(self, key) -> bool:
+        if key == Qt.Key.Key_Backspace and self._points:
+            self._points.pop()
+            self.repaint.emit()
+            return True
+        return super().key(key)
+
+    def take(self) -> None:
+        points, self._points = tuple(dict.fromkeys(self._points)), []
+        if len(points) >= 2:
+            step = max(1, len(points) // 1500)
+            self.taken.emit((*points[:-1:step], points[-1]))
+        self.repaint.emit()
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        places = [frame.place(*p) for p in self._points]
+        if self._at is not None:
+            places.append(frame.place(*self._at))
+        width = max(self._width * frame.rect.width(), 1.0)
+        if len(places) > 1:
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.setPen(QPen(self._colour, width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.drawPolyline(QPolygonF(places))
+        if places:
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            for colour, wide in (("#ffffff", 3.0), (theme.MADDER, 1.4)):
+                painter.setPen(QPen(QColor(colour), wide))
+                painter.drawEllipse(places[-1], max(width / 2, 3.0), max(width / 2, 3.0))

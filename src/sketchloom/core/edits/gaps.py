@@ -1,0 +1,231 @@
+"""Gaps in the outlines of an ink drawing through which one area of paper runs into another.
+
+A gap is a narrow place of the paper that joins areas much wider than itself, between the ends of
+strokes or the end of one and the side of another. Narrow places are where the paper falls apart
+when everything nearer to ink than some distance is taken away.
+"""
+
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+from scipy.spatial import cKDTree
+
+LIMIT_PX = 16.0
+_LEVELS = np.array([1.1, 1.6, 2.1, 2.6, 3.1, 3.7, 4.3, 5.1, 6.1, 7.1, 8.3])
+"""Distances from ink at which the paper is looked at, px."""
+_WIDER = 2.0
+_ROUNDS = 6
+_LEVEL = 0.45
+_GAP_SIDE = np.radians(60.0)
+_DEEP_PX = 10
+_LEAST_PX = 40
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Gaps:
+    """``start``, ``end`` (K, 2) px, well inside the ink on either side; ``width_px`` (K,) of the strokes
+    there; ``gap_px`` (K,) of paper between; the narrowest first."""
+
+    start: np.ndarray
+    end: np.ndarray
+    width_px: np.ndarray
+    gap_px: np.ndarray
+
+    def __len__(self):
+        return len(self.gap_px)
+
+
+def find_gaps(ink, limit_px: float = LIMIT_PX) -> Gaps:
+    """Find where outlines are probably meant to close.
+
+    Parameters
+    ----------
+    ink : (H, W) bool. limit_px : widest gap looked for.
+
+    Notes
+    -----
+    Where two areas are joined by several gaps they fall apart only at the widest of them, so it is
+    closed and the paper looked at again.
+    """
+    drawn = np.ascontiguousarray(ink, np.uint8)
+    found = []
+    for _ in range(_ROUNDS):
+        more = _necks(drawn, limit_px)
+        if not more:
+            break
+        found += more
+        drawn = drawn.copy()
+        for neck in more:
+            _close(drawn, neck)
+    kept = _parting(drawn, found, _LEAST_PX)
+    kept.sort(key=lambda neck: neck[3])
+    start, end = (np.array([neck[k] for neck in kept]).reshape(-1, 2) for k in (0, 1))
+    return Gaps(start, end, np.array([neck[2] for neck in kept]), np.array([neck[3] for neck in kept]))
+
+
+def _necks(drawn, limit):
+    """[(start, end, stroke width, gap, a, b, both are ends)], a and b the paper on either side of the bridge to be."""
+    paper = 1 - drawn
+    away, nearest = cv2.distanceTransformWithLabels(paper, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
+    ys, xs = np.nonzero(drawn)
+    if len(ys) == 0:
+        return []
+    ink_of = np.zeros(int(nearest.max()) + 1, np.intp)
+    ink_of[nearest[ys, xs]] = np.arange(len(ys))
+    depth = cv2.distanceTransform(np.pad(drawn, 1), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+    # the ink nearest to a gap may be the corner of a stroke: its middle is a little aside
+    depth = cv2.dilate(depth, np.ones((5, 5), np.uint8)) * drawn
+    # the deepest place of an area is among those no neighbour is deeper than
+    top = np.flatnonzero((away > 0) & (away >= cv2.dilate(away, np.ones((3, 3), np.uint8))))
+    found, taken = [], []
+    _, before = cv2.connectedComponents(paper, connectivity=4)
+    for level in _LEVELS[_LEVELS <= limit / 2 + 0.6]:
+        count, now = cv2.connectedComponents((away > level).astype(np.uint8), connectivity=4)
+        if count < 3:
+            before = now
+            continue
+        peak = np.zeros(count)
+        np.maximum.at(peak, now.ravel()[top], away.ravel()[top])
+        first = _first_pixel(now, count)
+        parent = before.ravel()[first]
+        wide = (peak >= np.maximum(_WIDER * level, level + 2.0)) & (np.arange(count) > 0)
+        rim = np.flatnonzero((away > level) & (away <= level + 1.0))
+        for mother in np.flatnonzero(np.bincount(parent[wide]) > 1).tolist():
+            children = np.flatnonzero(wide & (parent == mother))
+            for a, b in _facing(now, rim, children, limit):
+                neck = _across(drawn, away, depth, ys, xs, ink_of, nearest, a, b, level, limit)
+                if neck is not None and all(np.hypot(*(neck[7] - other)) > 3 for other in taken):
+                    taken.append(neck[7])
+                    found.append(neck[:7])
+        before = now
+    return found
+
+
+def _first_pixel(labels, count):
+    """(count,) number of a pixel of each component."""
+    first = np.zeros(count, np.intp)
+    flat = labels.ravel()
+    changes = np.flatnonzero(np.diff(flat, prepend=-1))
+    first[flat[changes][::-1]] = changes[::-1]
+    return first
+
+
+def _facing(labels, rim, children, limit):
+    """For each component but the largest the places where it comes nearest to another, (x, y) each."""
+    of = labels.ravel()[rim]
+    edges = []
+    for child in children.tolist():
+        y, x = np.divmod(rim[of == child], labels.shape[1])
+        edges.append(np.stack([x, y], -1).astype(float))
+    edges.sort(key=len)
+    pairs = []
+    for k, mine in enumerate(edges[:-1]):
+        others = np.concatenate(edges[k + 1:])
+        distance, index = cKDTree(others).query(mine, distance_upper_bound=3 * limit)
+        best = int(distance.argmin())
+        if np.isfinite(distance[best]):
+            pairs.append((mine[best], others[index[best]]))
+    return pairs
+
+
+def _across(drawn, away, depth, ys, xs, ink_of, nearest, a, b, level, limit):
+    """The bridge across the narrow place between a and b, None where no two strokes face each other."""
+    # the middle of the narrowest stretch of the way
+    way = a + np.linspace(0, 1, max(int(np.hypot(*(b - a))), 2) + 1)[:, None] * (b - a)
+    spots = np.rint(way).astype(int)
+    along = away[spots[:, 1], spots[:, 0]]
+    along = np.where(along > 0, along, np.inf)  # the way may graze a round end
+    narrow = np.flatnonzero(along <= along.min() + _LEVEL)
+    middle = way[narrow[len(narrow) // 2]]
+    x, y = np.rint(middle).astype(int)
+    number = ink_of[nearest[y, x]]
+    one = np.array([xs[number], ys[number]], float)
+    towards = one - middle
+    length = np.hypot(*towards)
+    if length < 1e-6:
+        towards, length = np.array([-(b - a)[1], (b - a)[0]]), np.hypot(*(b - a))
+    towards = towards / max(length, 1e-6)
+    other = _opposite(drawn, middle, towards, limit)
+    if other is None:
+        return None
+    gap = float(np.hypot(*(one - other))) - 1.0
+    if not 0.5 <= gap <= limit:
+        return None
+    unit = (other - one) / max(np.hypot(*(other - one)), 1e-6)
+    half = [_half_width(depth, one, -unit), _half_width(depth, other, unit)]
+    width = 2 * min(half) - 1.0
+    # sides that only come near each other are no gap: one stroke must end here
+    ends = [_is_end(drawn, one - unit * half[0], half[0], unit), _is_end(drawn, other + unit * half[1], half[1], -unit)]
+    if not any(ends):
+        return None
+    return (one - unit * min(half[0], 4.0) + 0.5, other + unit * min(half[1], 4.0) + 0.5, max(width, 1.0), gap, a, b, all(ends), middle)
+
+
+def _opposite(drawn, middle, towards, limit):
+    """The nearest ink on the other side of a place."""
+    height, width = drawn.shape
+    reach = int(limit) + 2
+    x0, y0 = np.maximum(np.rint(middle).astype(int) - reach, 0)
+    part = drawn[y0:int(middle[1]) + reach + 1, x0:int(middle[0]) + reach + 1]
+    y, x = np.nonzero(part)
+    if len(y) == 0:
+        return None
+    rays = np.stack([x + x0, y + y0], -1) - middle
+    length = np.hypot(*rays.T)
+    behind = (rays @ towards < -0.75 * length) & (length <= limit)
+    if not behind.any():
+        return None
+    best = np.flatnonzero(behind)[length[behind].argmin()]
+    return rays[best] + middle
+
+
+def _half_width(depth, start, way):
+    """Half the width of the stroke entered at a place: how deep its middle is."""
+    steps = np.arange(_DEEP_PX)[:, None] * way + start
+    spots = np.rint(steps).astype(int)
+    inside = ((spots >= 0) & (spots < depth.shape[::-1])).all(1)
+    values = depth[spots[inside, 1], spots[inside, 0]]
+    ends = np.flatnonzero(values[1:] == 0)
+    return float(values[:ends[0] + 1].max() if len(ends) else values.max(initial=1.0))
+
+
+def _is_end(drawn, centre, half, outward):
+    """Whether the stroke around a place leads away from it one way only, but for where the gap lies."""
+    radius = 2 * half + 3.0
+    towards = np.arctan2(outward[1], outward[0])
+    angle = towards + np.linspace(_GAP_SIDE, 2 * np.pi - _GAP_SIDE, 96)
+    spots = np.rint(centre + radius * np.stack([np.cos(angle), np.sin(angle)], -1)).astype(int)
+    inside = ((spots >= 0) & (spots < drawn.shape[::-1])).all(1)
+    hit = np.zeros(len(angle), bool)
+    hit[inside] = drawn[spots[inside, 1], spots[inside, 0]] > 0
+    return int((np.diff(hit.astype(np.int8), prepend=0) == 1).sum()) <= 1
+
+
+def _close(drawn, neck):
+    start, end, width = neck[:3]
+    cv2.line(drawn, tuple(np.rint(start - 0.5).astype(int).tolist()), tuple(np.rint(end - 0.5).astype(int).tolist()), 1,
+             max(round(width), 2))
+
+
+def _parting(drawn, found, least_px):
+    """The bridges between two ends, and those with different areas of paper on their two sides, none of them tiny, once all are drawn."""
+    _, areas, stats, _ = cv2.connectedComponentsWithStats(1 - drawn, connectivity=4)
+    kept = []
+    for neck in found:
+        sides = {_area_at(areas, side, neck) for side in neck[4:6]}
+        # two ends that face each other are meant to meet even where that alone closes nothing
+        if neck[6] or len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px:
+            kept.append(neck)
+    return kept
+
+
+def _area_at(areas, place, neck):
+    """Number of the paper on one side of a bridge, looked for away from its middle; 0 for none."""
+    middle = (neck[0] + neck[1]) / 2 - 0.5
+    way = (place - middle) / max(np.hypot(*(place - middle)), 1e-6)
+    for step in np.arange(neck[2] / 2 + 1, neck[2] / 2 + 12):
+        x, y = np.rint(middle + step * way).astype(int)
+        if 0 <= x < areas.shape[1] and 0 <= y < areas.shape[0] and areas[y, x]:
+            return int(areas[y, x])
+    return 0
