@@ -28,6 +28,7 @@ from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.layer_stage import LayerStage
+from sketchloom.placed import as_prepared
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
 from sketchloom.segmenting import Segmenter, proposed_entries
 from sketchloom.work import Traced, Work
@@ -70,6 +71,7 @@ class Pipeline:
     def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
         """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
         width, height = prepared_size(picture, recipe.preparation)
+        background = as_prepared(recipe, picture).background
         if recipe.size_mm is None:
             whole = self._kept.get(("prepared", _digest(picture), recipe.preparation))
             scale = DEFAULT_LONG_SIDE_MM / max(width, height) if whole is None else mm_per_pixel(recipe, whole)
@@ -79,7 +81,7 @@ class Pipeline:
         whole = self._kept.get(("prepared", _digest(picture), recipe.preparation))
         seen = whole
         if whole is not None and recipe.background != NOTHING:
-            seen = self._kept.get(("freed", _digest(whole), recipe.background))
+            seen = self._kept.get(("freed", _digest(whole), background))
         if seen is None:
             return same
         # a small copy may look like another kind of picture
@@ -124,8 +126,10 @@ class _Run:
         with self._stage("prepare", "Preparing the picture"):
             whole = self.keep(("prepared", _digest(picture), recipe.preparation), lambda: prepared(picture, recipe.preparation))
             self.whole = whole
-            self.picture = whole if recipe.background == NOTHING else self.keep(
-                ("freed", _digest(whole), recipe.background), lambda: freed(whole, recipe.background))
+            self.local = as_prepared(recipe, picture)
+            background = self.local.background
+            self.picture = whole if background == NOTHING else self.keep(
+                ("freed", _digest(whole), background), lambda: freed(whole, background))
         self.source = _digest(self.picture)
         self.mm_per_px = mm_per_pixel(recipe, self.picture)
 
@@ -148,7 +152,7 @@ class _Run:
         with self._stage("segment", "Finding regions"):
             came_px = self.original.width, self.original.height
             move = placing(*came_px, recipe.preparation)
-            segmentation, key = Segmenter(self.keep, picture, self.source, recipe, self.mm_per_px, tree, move, came_px).run(reading)
+            segmentation, key = Segmenter(self.keep, picture, self.source, self.local, self.mm_per_px, tree, move, came_px).run(reading)
         traced = self._trace(segmentation, key, fit.blur_px if segmentation.two_tones else 0.0)
         with self._stage("layers", "Cutting layers"):
             done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured).run(
@@ -185,7 +189,7 @@ class _Run:
                     for patch in smoothed:
                         curves = with_other_fit(curves, fitted(patch.smoothness), lines, np.array(patch.points) * size)
                 return Traced(planar, curves, arc_lengths(curves))
-            smoothed = tuple(p for p in recipe.patches if p.smoothness not in (None, recipe.smoothness))
+            smoothed = tuple(p for p in self.local.patches if p.smoothness not in (None, recipe.smoothness))
             return self.keep(("curves", key, self.rough, recipe.smoothness, recipe.exact_shapes, smoothed), make)
 
     def _map(self, segmentation):

@@ -60,7 +60,7 @@ class Recipe:
 
     ``page`` of a document, from 0, and ``page_dpi`` it is drawn with. ``local_cut_off``: the cut-off
     follows the light. ``silhouette``: whatever ink encloses is ink. ``kept``: small details to keep
-    all the same, each by a place in it, as shares of the prepared picture's width and height.
+    all the same, each by a place in it, as shares of the width and height of the picture as it came, like all places here.
     ``background``: what the picture is freed of. ``locked``: palette colours that stay whatever the
     number of colours. ``tones`` of the photo reading, ``photo_outlines`` darkest lines on top of them,
     ``features``: small but strong details (eyes, a mouth) stay. ``pen_mm`` None: the line reading gives

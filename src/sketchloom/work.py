@@ -25,6 +25,7 @@ from sketchloom.core.segment.ladder import ColourLadder, colour_ladder
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.segment.strong import FacePreview, face_preview
 from sketchloom.core.strokes import pens
+from sketchloom.placed import as_came, as_shown
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import Segmentation, least_area_px
 
@@ -111,8 +112,8 @@ class Work:
         found = []
         for (x, y, area), label in zip(regions.dropped[order].tolist(), regions.dropped_label[order].tolist()):
             shown = entries[label].hex if label < len(entries) else "#ffffff"
-            found.append(Lost(2 * (area / np.pi) ** 0.5 * scale, x * scale, y * scale, x / self.picture.width,
-                              y / self.picture.height, shown))
+            (came,) = self.as_came(((x / self.picture.width, y / self.picture.height),))
+            found.append(Lost(2 * (area / np.pi) ** 0.5 * scale, x * scale, y * scale, *came, shown))
         return tuple(found)
 
     def face_preview(self, place=None) -> FacePreview:
@@ -140,6 +141,14 @@ class Work:
     def ladder(self) -> ColourLadder:
         """What every number of colours loses and saves; worked out when asked."""
         return colour_ladder(self.picture, self.tree, least_area_px(self.recipe.smallest_mm, self.mm_per_px))
+
+    def as_came(self, points) -> tuple[tuple[float, float], ...]:
+        """Places of the prepared picture, shares of its sides, as a recipe keeps them."""
+        return as_came(self.move, points)
+
+    def as_shown(self, points) -> tuple[tuple[float, float], ...]:
+        """Places that a recipe keeps, as shares of the prepared picture's sides."""
+        return as_shown(self.move, points)
 
     def pieces_and_holes(self) -> tuple[np.ndarray, np.ndarray]:
         """Pieces of ink and holes in them at all 256 cut-offs, specks and all; worked out when asked."""

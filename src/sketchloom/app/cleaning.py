@@ -118,7 +118,9 @@ class Cleaning(QObject):
         size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
         what = self.tr("ground") if work.ground[face] else colour_name(from_hex(desk.hex_of(face)))
         action, hex_colour = self._panel.regions.wanted()
-        if desk.is_so(face, action, hex_colour):
+        if action == COLOUR and hex_colour == desk.hex_of(face) and face not in desk.edit_of_face and not work.ground[face]:
+            does = self.tr("it has that colour")
+        elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
         else:
             does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"),

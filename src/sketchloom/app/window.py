@@ -481,7 +481,8 @@ class Window(QMainWindow):
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
 
     def _show_patch(self, patch):
-        self.bench.lasso = None if patch is None or self.stage != TRACE else patch.points
+        work = self.session.latest.work if self.session.latest is not None else None
+        self.bench.lasso = None if patch is None or work is None or self.stage != TRACE else work.as_shown(patch.points)
         self.bench.update()
 
     def _ask_beside(self):

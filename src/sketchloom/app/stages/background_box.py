@@ -112,14 +112,14 @@ class BackgroundBox(Box):
         self._emit(what, steps=(*self.recipe.background.steps, step))
 
     def take_colour(self, x: float, y: float, tolerance: float) -> None:
-        self.add_step(BackgroundStep("colour", points=((x, y),), tolerance=min(float(tolerance), MAX_TOLERANCE)), self.tr("colour left out"))
+        self.add_step(BackgroundStep("colour", points=self.work.as_came(((x, y),)), tolerance=min(float(tolerance), MAX_TOLERANCE)), self.tr("colour left out"))
 
     def take_stroke(self, points, width: float, keep: bool) -> None:
-        self.add_step(BackgroundStep("stroke", keep, tuple(points[:: max(1, len(points) // 900)]), width=min(max(width, 0.0005), 0.5)),
+        self.add_step(BackgroundStep("stroke", keep, self.work.as_came(points[:: max(1, len(points) // 900)]), width=min(max(width, 0.0005), 0.5)),
                       self.tr("keep stroke") if keep else self.tr("drop stroke"))
 
     def take_area(self, points, keep: bool) -> None:
-        self.add_step(BackgroundStep("area", keep, tuple(points)), self.tr("part kept") if keep else self.tr("part left out"))
+        self.add_step(BackgroundStep("area", keep, self.work.as_came(points)), self.tr("part kept") if keep else self.tr("part left out"))
 
     def _change_step(self, gesture, **changes):
         at = self._list.currentRow()

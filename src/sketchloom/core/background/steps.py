@@ -11,7 +11,7 @@ MAX_TOLERANCE = 100.0
 
 @dataclass(frozen=True, slots=True)
 class BackgroundStep:
-    """One step. Places are shares of the prepared picture's width and height.
+    """One step. Places are shares of the width and height of the picture they are used on.
 
     ``colour``: what is within ``tolerance`` (CIELAB distance) of the colour at the one place in
     ``points``, hanging together with it or, with ``everywhere``, all of it, is dropped, or with

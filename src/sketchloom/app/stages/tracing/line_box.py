@@ -64,4 +64,4 @@ class LineBox(Box):
 
     def remove_at(self, place) -> None:
         """A place in shares of the picture's sides: the stroke there goes."""
-        self.emit(self.tr("removed stroke"), strokes_removed=(*self.recipe.strokes_removed, place))
+        self.emit(self.tr("removed stroke"), strokes_removed=(*self.recipe.strokes_removed, *self.work.as_came((place,))))

@@ -61,7 +61,7 @@ class GrowBox(Box):
         """The tool has made a region; a colour that is cut already gets a shade of its own beside it."""
         used = {e.hex for e in self.work.segmentation.entries}
         hex_colour = _unlike(hex_colour, used)
-        self.emit(self.tr("grown region"), grown=(*self.recipe.grown, Grown(x, y, float(tolerance), hex_colour, everywhere)))
+        self.emit(self.tr("grown region"), grown=(*self.recipe.grown, Grown(*self.work.as_came(((x, y),))[0], float(tolerance), hex_colour, everywhere)))
 
     def _take_back(self):
         at = self._list.currentRow() if self._list.currentRow() >= 0 else len(self.recipe.grown) - 1
@@ -108,7 +108,7 @@ class PatchBox(Box):
 
     def take(self, points) -> None:
         """A lasso was drawn: a patch with the settings of the whole, to be changed."""
-        self.emit(self.tr("part with settings of its own"), patches=(*self.recipe.patches, Patch(points)))
+        self.emit(self.tr("part with settings of its own"), patches=(*self.recipe.patches, Patch(self.work.as_came(points))))
         self._wanted = len(self.recipe.patches)
 
     _wanted = None

@@ -1,0 +1,59 @@
+"""Places in a recipe hold when the picture is prepared otherwise."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+
+import shapes
+from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.pipeline import Pipeline
+from sketchloom.placed import as_prepared
+from sketchloom.recipe import Recipe
+
+SIZE = 300
+CROPPED = Preparation(crop=(0.1, 0.2, 0.9, 1.0))
+TURNED = Preparation(turn_deg=90.0)
+
+
+def spots():
+    """Two dark spots of 5 px on light paper and a large disc."""
+    pixels = np.full((SIZE, SIZE), 235.0)
+    for x, y, r in ((90, 120, 2.5), (200, 240, 2.5), (200, 120, 30)):
+        pixels = pixels * (1 - shapes.cover_of(shapes.disc(x, y, r), SIZE)) + 20 * shapes.cover_of(shapes.disc(x, y, r), SIZE)
+    return shapes.picture(np.rint(pixels).astype(np.uint8))
+
+
+def test_without_preparation_nothing_moves():
+    recipe = Recipe(kept=((0.3, 0.4),))
+    assert as_prepared(recipe, spots()) is recipe
+
+
+@pytest.mark.parametrize("steps", [CROPPED, TURNED, Preparation(enlarge=2)])
+def test_a_detail_brought_back_stays_back(steps):
+    recipe = Recipe(reading="tone", size_mm=100.0, smallest_mm=6.0, preparation=steps)
+    lost = Pipeline().evaluate(spots(), recipe).details_lost()
+    assert len(lost) == 2
+    one = min(lost, key=lambda d: np.hypot(d.x_share - 0.3, d.y_share - 0.4))
+    assert (one.x_share, one.y_share) == pytest.approx((0.3, 0.4), abs=0.01)  # of the picture as it came
+    back = replace(recipe, kept=((one.x_share, one.y_share),))
+    for other in (steps, Preparation(), TURNED):
+        work = Pipeline().evaluate(spots(), replace(back, preparation=other))
+        assert sum(x.outline.pieces for x in work.layers) == 2
+
+
+def test_parts_strokes_and_background_move_along():
+    picture = spots()
+    recipe = Recipe(
+        preparation=CROPPED, kept=((0.05, 0.5), (0.5, 0.6)), strokes_removed=((0.5, 0.6),), grown=(Grown(0.5, 0.6, 5.0, "#112233"), Grown(0.5, 0.1, 5.0, "#112233")),
+        patches=(Patch(((0.0, 0.2), (0.5, 0.2), (0.5, 1.0)), cut_off=90),),
+        background=Background((BackgroundStep("colour", points=((0.02, 0.02),)), BackgroundStep("paper"),
+                               BackgroundStep("stroke", True, ((0.5, 0.6), (0.95, 0.6))))))
+    local = as_prepared(recipe, picture)
+    assert len(local.kept) == 1 and local.kept[0] == pytest.approx((0.5, 0.5))
+    assert local.strokes_removed[0] == pytest.approx((0.5, 0.5)) and len(local.grown) == 1
+    assert np.array(local.patches[0].points) == pytest.approx(np.array(((0, 0), (0.5, 0), (0.5, 1))), abs=1e-6)
+    assert [s.kind for s in local.background.steps] == ["paper", "stroke"]
+    assert np.array(local.background.steps[1].points) == pytest.approx(np.array(((0.5, 0.5), (1.0, 0.5))), abs=1e-6)
