@@ -1,16 +1,23 @@
 """Places in a recipe hold when the picture is prepared otherwise."""
 
+import io
+import json
+import zipfile
 from dataclasses import replace
 
 import numpy as np
 import pytest
+from PIL import Image
 
 import shapes
 from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.preparation import Preparation
 from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.opening import open_project
 from sketchloom.pipeline import Pipeline
-from sketchloom.placed import as_prepared
+from sketchloom.placed import as_came, as_prepared, as_shown
+from sketchloom.project import Project, from_bytes, to_bytes
 from sketchloom.recipe import Recipe
 
 SIZE = 300
@@ -57,3 +64,31 @@ def test_parts_strokes_and_background_move_along():
     assert np.array(local.patches[0].points) == pytest.approx(np.array(((0, 0), (0.5, 0), (0.5, 1))), abs=1e-6)
     assert [s.kind for s in local.background.steps] == ["paper", "stroke"]
     assert np.array(local.background.steps[1].points) == pytest.approx(np.array(((0.5, 0.5), (1.0, 0.5))), abs=1e-6)
+
+
+def test_an_older_projects_places_are_brought_up_to_date():
+    buffer = io.BytesIO()
+    Image.fromarray(spots().rgb).save(buffer, "PNG")
+    old = Recipe(preparation=CROPPED, kept=((0.25, 0.25),), grown=(Grown(0.5, 0.5, 5.0, "#112233"),),
+                 patches=(Patch(((0.0, 0.0), (0.5, 0.0), (0.5, 1.0))),), background=Background((BackgroundStep("stroke", True, ((0.5, 0.5), (1.0, 0.5))),)))
+    data = to_bytes(Project(old, buffer.getvalue(), "spots.png"))
+    assert open_project(from_bytes(data, "new"), None).project.recipe == old
+    before = _with_schema(data, "1.1")
+    now = open_project(before, None).project
+    assert now.recipe.kept[0] == pytest.approx((0.3, 0.4)) and (now.recipe.grown[0].x, now.recipe.grown[0].y) == pytest.approx((0.5, 0.6))
+    assert as_prepared(now.recipe, spots()).patches[0].points[1] == pytest.approx((0.5, 0.0), abs=1e-6)
+    assert not now.has_prepared_places
+    move = placing(SIZE, SIZE, TURNED)
+    assert np.array(as_shown(move, as_came(move, ((0.2, 0.7),)))) == pytest.approx(np.array(((0.2, 0.7),)), abs=1e-6)
+
+
+def _with_schema(data, version):
+    """The same project as an older program wrote it."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(io.BytesIO(data)) as old, zipfile.ZipFile(out, "w") as new:
+        for name in old.namelist():
+            part = old.read(name)
+            if name == "project.json":
+                part = json.dumps({**json.loads(part), "schema": version}).encode()
+            new.writestr(name, part)
+    return from_bytes(out.getvalue(), "old")

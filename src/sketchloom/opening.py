@@ -3,7 +3,7 @@
 import re
 import threading
 from collections import OrderedDict
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from pathlib import Path
 
 from sketchloom import composing
@@ -12,6 +12,7 @@ from sketchloom.core.picture import documents
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
 from sketchloom.core.picture.picture import Picture
 from sketchloom.project import Project
+from sketchloom.placed import as_kept
 from sketchloom.recipe import Recipe
 
 READABLE = (projects.SUFFIX, *SUFFIXES)
@@ -112,5 +113,7 @@ def open_project(project: Project, path) -> Opened:
 
 def _opened(project, path, origin, label=None):
     opened = Opened(project, Pages(project.source, project.source_name, label), path, origin)
-    opened.picture  # what cannot be read is told now
+    picture = opened.picture  # what cannot be read is told now
+    if project.has_prepared_places:
+        opened = replace(opened, project=replace(project, recipe=as_kept(project.recipe, picture), has_prepared_places=False))
     return opened

@@ -27,6 +27,18 @@ def as_prepared(recipe: Recipe, picture: Picture) -> Recipe:
         background=replace(recipe.background, steps=steps))
 
 
+def as_kept(recipe: Recipe, picture: Picture) -> Recipe:
+    """A recipe whose places are shares of the prepared picture, as they were kept before schema 1.2, brought up to date."""
+    if recipe.preparation.is_plain:
+        return recipe
+    back = np.linalg.inv(placing(picture.width, picture.height, recipe.preparation))
+    whole = replace(recipe, grown=tuple(replace(g, x=x, y=y) for g in recipe.grown for x, y in as_shown(back, [(g.x, g.y)])))
+    return replace(
+        whole, kept=as_shown(back, recipe.kept), strokes_removed=as_shown(back, recipe.strokes_removed),
+        patches=tuple(_shown(back, patch) for patch in recipe.patches),
+        background=replace(recipe.background, steps=tuple(_shown(back, step) for step in recipe.background.steps)))
+
+
 def as_came(move, points) -> tuple[tuple[float, float], ...]:
     """Places of the prepared picture, shares of its sides, as they are kept; ``move`` as of ``placing``."""
     return _within(moved(np.linalg.inv(move), points))

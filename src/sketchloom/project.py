@@ -16,7 +16,7 @@ from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe import Recipe, from_json, to_json
 
-SCHEMA = (1, 1)
+SCHEMA = (1, 2)
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
 _MAX_SETTINGS_BYTES = 8 * 2**20
@@ -31,12 +31,14 @@ class Project:
     """A work as it is kept: the recipe, the source's bytes and name, and what was not understood.
 
     ``unknown`` holds keys of ``project.json`` from a newer minor version; they are written back.
+    ``has_prepared_places``: written before 1.2, when places were shares of the prepared picture.
     """
 
     recipe: Recipe
     source: bytes
     source_name: str
     unknown: dict = field(default_factory=dict)
+    has_prepared_places: bool = False
 
 
 def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
@@ -161,4 +163,10 @@ def _checked(settings, source, name):
         raise ProjectError(name, f"a setting in it is not allowed: {error}") from None
     known = {"format", "schema", "source_name", "recipe"}
     rest = {k: v for k, v in settings.items() if k not in known}
-    return Project(recipe, source, Path(source_name.replace("\\", "/")).name[:200] or "picture", rest)
+    return Project(recipe, source, Path(source_name.replace("\\", "/")).name[:200] or "picture", rest,
+                   _is_before(str(settings["schema"]), (1, 2)))
+
+
+def _is_before(text, version):
+    parts = [int(part) if part.isdecimal() else 0 for part in text.split(".")[:2]]
+    return tuple((parts + [0, 0])[:2]) < version

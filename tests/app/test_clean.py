@@ -292,11 +292,11 @@ def test_gaps_are_told_and_closed_by_clicks(driver, gapped):
     click(driver, 250 / SIZE, 150 / SIZE)
     assert len(recipe(driver).lines) == 1
     driver.settled()
-    wait(lambda: len(gapped.lines.gaps) == 1, what="the gap left")
+    wait(lambda: gapped.lines.gaps is not None and len(gapped.lines.gaps) == 1, what="the gap left")
     driver.click("Close all", gapped)
     work = driver.settled()
     assert len(recipe(driver).lines) == 2 and holes() == 2
-    wait(lambda: len(gapped.lines.gaps) == 0, what="no gap")
+    wait(lambda: gapped.lines.gaps is not None and len(gapped.lines.gaps) == 0, what="no gap")
     # the two sides of the bar are regions now: one gets a sheet of its own
     upper = work.traced.planar.faces[120, 150]
     assert upper != work.traced.planar.faces[10, 10]

@@ -71,6 +71,8 @@ class Cleaning(QObject):
             self.tool.show_desk(None)
         elif self._of is not shown:
             self._of = shown
+            if self.desk is None or self.desk.work.segmentation.regions is not shown.work.segmentation.regions:
+                self._bridges.show_gaps(())  # those of another drawing; its own come in a moment
             self.desk = RegionDesk(shown.work, shown.index)
             self.tool.show_desk(self.desk)
         if self.desk is not None and self._is_seen:

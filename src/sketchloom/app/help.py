@@ -11,7 +11,7 @@ KEYS = (
     ("F", "Fit the work to the bench"), ("1", "True size"), ("R", "Grid on or off"),
     ("C", "Curtain on or off"), ("V", "Variants side by side"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),
     ("B", "Change the ground behind the work"), ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
-    ("Ctrl+L", "Fold or unfold the findings"), ("Enter, Backspace", "Take what a tool on the bench drew; one point back"), ("Esc", "Put the tool down; cancel what runs"), ("F1", "This sheet"),
+    ("Ctrl+L", "Fold or unfold the findings"), ("Enter, Backspace", "Take what a tool on the bench drew; one point back"), (". and ,", "In Clean: the next larger, the next smaller region; Enter acts on it"), ("Esc", "Put the tool down; cancel what runs"), ("F1", "This sheet"),
 )
 
 FIRST_STEPS = """
@@ -26,9 +26,13 @@ still. <i>Line</i>: the middle of each stroke for a pen, or as shapes of one wid
 tones. The smallest detail decides what is too small to weed; what it cost is listed and can be brought back. Press V
 to see variants side by side with their pieces, sheets, nodes and millimetres. <i>Outlines</i> says how far curves may
 keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.</p>
-<p><b>3. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
+<p><b>3. Clean.</b> Click a region and it goes to what lies around it, is opened through all sheets or gets another
+colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. <i>Gaps and ink</i>
+marks places where an outline does not close and closes them in its own width. What was decided is found again after
+another cut-off, number of colours or crop; what is not is told.</p>
+<p><b>4. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
 out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat.</p>
-<p><b>4. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
+<p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
 <p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
 what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.</p>
 <p>Everything can be undone, and every change is kept: if the program ends without saving, the next start offers

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
 from sketchloom.app.help import HelpDialog
-from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE, Window
+from sketchloom.app.window import CLEAN, LAYERS, RELEASE, SOURCE, TRACE, Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.demo_works import demo, put_demo_projects
 
@@ -52,8 +52,15 @@ class _Camera:
         window.findings.toggle()
         self._stage(RELEASE, "release-and-findings")
         window.findings.toggle()
+        window.show_stage(CLEAN)
+        self._decide()
+        self._keep("clean")
+        while window.session.document.undo_text() is not None:
+            window.session.document.undo()  # nothing is left unsaved
+        self._until(lambda: window.session.work is not None)
         self._open("kingfisher")
         window.bench.move_curtain(0.5)
+        self._show_gaps()
         self._stage(TRACE, "trace-tone")
         self._open("panel")
         window.bench.zoom(6.0, window.bench.place_of(118.0, 70.0))
@@ -85,6 +92,30 @@ class _Camera:
             dialog.close()
         window.session.document.drop_recovery()
         window.close()
+
+    def _decide(self):
+        """Stars dropped, the moon and a stripe in other colours."""
+        cleaning, session = self.window.cleaning, self.window.session
+        self._pause()
+        for places, action, colour in ((((0.248, 0.427), (0.363, 0.392)), "drop", None), (((0.76, 0.29),), "colour", "#e3ae4a"),
+                                       (((0.5, 0.66),), "colour", "#2f6f7e")):
+            desk, width, height = cleaning.desk, session.work.picture.width, session.work.picture.height
+            faces = [desk.index.at(x * width, y * height).face for x, y in places]
+            session.change(desk.decided(session.document.recipe, faces, action, colour), "")
+            self._until(lambda: session.work is not None)
+            self._pause()
+
+    def _show_gaps(self):
+        panel = self.window.panels[CLEAN]
+        self.window.show_stage(CLEAN)
+        self._until(lambda: panel.lines.gaps is not None)
+        panel.edits.parentWidget().head.setChecked(False)
+        panel.lines.parentWidget().head.setChecked(True)
+        panel.lines.gaps_wanted.emit(True)
+        self._pause()
+        _scroll(panel, 1.0)
+        self._keep("clean-gaps")
+        panel.lines.gaps_wanted.emit(False)
 
     def _open(self, key):
         self.window.session.open_path(self.projects[key])

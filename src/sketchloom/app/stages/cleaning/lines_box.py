@@ -43,11 +43,11 @@ class LinesBox(Box):
         self._back = button(self.tr("Take back"), "restore", self.tr("The chosen lines go"))
         self._back.clicked.connect(self._take_back)
         self.add(self._said, (self._choose, self._all), (self._add, self._less), (label(self.tr("Brush")), self._width), self.list, self._back)
-        self.gaps = None
+        self.gaps = self._gaps_of = None
 
     def show_gaps(self, work, gaps) -> None:
         """The gaps are looked for beside the trace and come a moment later."""
-        self.gaps = gaps
+        self.gaps, self._gaps_of = gaps, work.segmentation.regions
         count = len(gaps)
         unit, scale = work.recipe.unit, work.mm_per_px
         if work.reading not in ("tone", "line"):
@@ -67,6 +67,11 @@ class LinesBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
+        if self._gaps_of is not work.segmentation.regions:
+            self.gaps = self._gaps_of = None
+            self._said.setText(self.tr("Looking for gaps in outlines…"))
+            for part in (self._choose, self._all):
+                part.setEnabled(False)
         self._width.show_value(self.width_mm, work.recipe.unit)
         lines = work.recipe.lines
         self.list.blockSignals(True)
