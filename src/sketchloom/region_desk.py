@@ -88,6 +88,15 @@ class RegionDesk:
     def alike(self, face: int, factor: float | None, same_shape: bool) -> list[int]:
         return self.sizes.alike(face, self.work.edited.label, factor, same_shape).tolist()
 
+    def others(self, only: str) -> np.ndarray:
+        """(H, W) bool: pixels of the regions that are cut and not asked for: ``only`` a colour, or ``changed``."""
+        planar, edited = self.work.traced.planar, self.work.edited
+        if only == "changed":
+            wanted = edited.changed
+        else:
+            wanted = (np.array([*self._hexes, _WHITE])[np.minimum(edited.label, len(self._hexes))] == only) & ~self.work.ground
+        return (~wanted & ~self.work.ground)[planar.faces]
+
     # -- deciding --------------------------------------------------------------------
 
     def is_so(self, face: int, action: str, hex_colour: str | None) -> bool:

@@ -151,6 +151,24 @@ def test_everything_off_then_chosen(driver, clean):
     assert [x.plan.hex for x in driver.settled().layers] == ["#c83c32"]
 
 
+def test_one_colour_alone_is_shown(driver, clean):
+    bench, only = driver.window.bench, clean.regions._only
+    plain = bench.grab().toImage()
+    only.setCurrentIndex(only.findData("#c83c32"))
+    only.activated.emit(only.currentIndex())
+    shown = bench.grab().toImage()
+    at_left, at_night = at(driver, *share(LEFT)), at(driver, *share(NIGHT))
+    assert shown.pixelColor(at_left) == plain.pixelColor(at_left) and shown.pixelColor(at_night) != plain.pixelColor(at_night)
+    click(driver, *share(LEFT))  # clicks work all the same, and what is shown stays chosen
+    assert seen(driver, LEFT) == "#1e3557" and only.currentData() == "#c83c32" and bench._peek is not None
+    only.setCurrentIndex(only.findData("changed"))
+    only.activated.emit(only.currentIndex())
+    mask = driver.window.cleaning.desk.others("changed")
+    assert not mask[LEFT[1], LEFT[0]] and mask[RIGHT[1], RIGHT[0]]
+    driver.window.show_stage(TRACE)
+    assert bench._peek is None
+
+
 def test_the_list_of_decisions(driver, clean):
     click(driver, *share(STAR))
     driver.settled()

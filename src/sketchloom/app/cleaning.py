@@ -34,6 +34,7 @@ class Cleaning(QObject):
         box.hold_wanted.connect(lambda on: self.hold() if on else bench.put_down())
         box.box_wanted.connect(lambda: self._take_up(BoxTool()))
         box.lasso_wanted.connect(lambda: self._take_up(AreaTool(wants_source=False)))
+        box.only_wanted.connect(self._show_only)
         box.magnify.connect(lambda on: setattr(self.tool, "magnifies", on))
         panel.small.pointed.connect(self._show)
         panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
@@ -76,6 +77,7 @@ class Cleaning(QObject):
             self.desk = RegionDesk(shown.work, shown.index)
             self.tool.show_desk(self.desk)
         if self.desk is not None and self._is_seen:
+            self._show_only()
             if not self.desk.work.draws_with_pens:
                 self._panel.show_desk(self.desk)
             elif self._bench.tool is self.tool:
@@ -109,6 +111,10 @@ class Cleaning(QObject):
         self._held = tool  # the bench only borrows it
         self._bench.set_tool(tool)
         self._bench.setFocus()
+
+    def _show_only(self):
+        only = self._panel.regions.only()
+        self._bench.show_peek(None if only is None or self.desk is None else self.desk.others(only))
 
     def _say(self, face):
         self.tool.hint = self.tr("Point at a region.") if face < 0 or self.desk is None else self._words(face)

@@ -349,9 +349,9 @@ class Window(QMainWindow):
         self.settings.setCurrentIndex(number)
         if number != TRACE:
             self.bench.marks = ()
-            self.bench.show_peek(None)
             self.bench.set_picking(False)
         self.bench.selected_key = None
+        self.bench.show_peek(None)
         self.cleaning.turn(number == CLEAN)
         if number == LAYERS:
             self.panels[LAYERS].announce()

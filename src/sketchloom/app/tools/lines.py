@@ -6,7 +6,7 @@ from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
 from sketchloom.app import theme
-from sketchloom.app.tools.tool import EnterTool, Frame, Tool
+from sketchloom.app.tools.tool import Frame, PointsTool, Tool
 
 _NEAR, _APART = 12.0, 4.0
 
@@ -55,7 +55,7 @@ class BridgeTool(Tool):
                 painter.drawEllipse(middle, radius, radius)
 
 
-class LineTool(EnterTool):
+class LineTool(PointsTool):
     """Drag to paint a line, or click from point to point and end with Enter or two clicks."""
 
     taken = Signal(tuple)
@@ -66,7 +66,6 @@ class LineTool(EnterTool):
         super().__init__()
         self.hint = hint
         self._colour, self._width = QColor(hex_colour), width_share
-        self._points: list = []
         self._at = None
         self._dragged = False
 
@@ -87,13 +86,6 @@ class LineTool(EnterTool):
     def release(self, frame: Frame, at: QPointF) -> None:
         if self._dragged:
             self.take()
-
-    def key(self, key) -> bool:
-        if key == Qt.Key.Key_Backspace and self._points:
-            self._points.pop()
-            self.repaint.emit()
-            return True
-        return super().key(key)
 
     def take(self) -> None:
         points, self._points = tuple(dict.fromkeys(self._points)), []

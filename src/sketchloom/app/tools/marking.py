@@ -6,7 +6,7 @@ from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QGuiApplication, QPainter, QPen, QPolygonF
 
 from sketchloom.app import theme
-from sketchloom.app.tools.tool import EnterTool, Frame, Tool, draw_handle, draw_line
+from sketchloom.app.tools.tool import EnterTool, Frame, PointsTool, Tool, draw_handle, draw_line
 from sketchloom.core.background.snapping import EdgePaths
 
 _NEAR = 12.0
@@ -84,7 +84,7 @@ class BrushTool(Tool):
                 painter.drawEllipse(self._at, thick / 2, thick / 2)
 
 
-class AreaTool(EnterTool):
+class AreaTool(PointsTool):
     """Draws round a part: dragged it follows the hand, clicked it goes straight from corner to corner."""
 
     taken = Signal(tuple)
@@ -93,7 +93,6 @@ class AreaTool(EnterTool):
         super().__init__()
         self.wants_source = wants_source
         self.hint = hint or self.tr("Drag round the part, or click its corners and close it with Enter. Esc leaves it.")
-        self._points: list = []
         self._at = None
         self._dragged = False
 
@@ -118,13 +117,6 @@ class AreaTool(EnterTool):
         # one dragged round closes by itself
         if self._dragged and len(self._points) > 12:
             self.take()
-
-    def key(self, key) -> bool:
-        if key == Qt.Key.Key_Backspace and self._points:
-            self._points.pop()
-            self.repaint.emit()
-            return True
-        return super().key(key)
 
     def take(self) -> None:
         if len(self._points) >= 3:

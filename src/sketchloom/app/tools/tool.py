@@ -80,6 +80,21 @@ class EnterTool(Tool):
         return False
 
 
+class PointsTool(EnterTool):
+    """A tool that gathers points, shares of the picture's sides; Backspace takes the last one back."""
+
+    def __init__(self):
+        super().__init__()
+        self._points: list = []
+
+    def key(self, key) -> bool:
+        if key == Qt.Key.Key_Backspace and self._points:
+            self._points.pop()
+            self.repaint.emit()
+            return True
+        return super().key(key)
+
+
 def draw_line(painter: QPainter, points, closed: bool = False) -> None:
     """A line that shows on any ground."""
     shape = QPolygonF(list(points))

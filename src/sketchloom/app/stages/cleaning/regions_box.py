@@ -1,7 +1,7 @@
 """What a click on a region does, which others are alike, and the colours to give."""
 
 from PySide6.QtCore import QByteArray, QMimeData, QSize, Qt, Signal
-from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QListView, QListWidget, QListWidgetItem
+from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QComboBox, QListView, QListWidget, QListWidgetItem
 
 from sketchloom.app.bench_paint import COLOUR_MIME
 from sketchloom.app.stages.box import Box
@@ -66,6 +66,7 @@ class RegionsBox(Box):
     box_wanted = Signal()
     lasso_wanted = Signal()
     magnify = Signal(bool)
+    only_wanted = Signal()
 
     def __init__(self):
         super().__init__()
@@ -98,10 +99,15 @@ class RegionsBox(Box):
         self._large = QCheckBox(self.tr("Magnify what is small"))
         self._large.setChecked(True)
         self._large.clicked.connect(self.magnify)
+        self._only = QComboBox()
+        self._only.setAccessibleName(self.tr("Show only"))
+        self._only.setToolTip(self.tr("Everything else is hatched; clicks work all the same"))
+        self._only.activated.connect(lambda _: self.only_wanted.emit())
         self.action = DROP
         self._way.show_value(DROP)
         self.add(self._hold, label(self.tr("A click on a region"), "quiet"), self._way, self.colours, self._note,
-                 label(self.tr("Two clicks take all that are alike"), "quiet"), self._alike, (self._lasso, self._box), self._off, self._large)
+                 label(self.tr("Two clicks take all that are alike"), "quiet"), self._alike, (self._lasso, self._box),
+                 (label(self.tr("Show")), self._only), self._off, self._large)
         self._show_note()
 
     def _take_way(self, key):
@@ -130,11 +136,26 @@ class RegionsBox(Box):
         """Greatest ratio of sizes of what is alike, and whether shape counts instead of colour."""
         return _FACTORS[self._alike_key], self._alike_key == "shape"
 
+    def only(self) -> str | None:
+        """A colour, or ``changed``, that alone is to be seen; None for everything."""
+        return self._only.currentData()
+
+    def _fill_only(self, hexes):
+        kept = self.only()
+        self._only.clear()
+        self._only.addItem(self.tr("Everything"), None)
+        self._only.addItem(self.tr("Only what was changed"), "changed")
+        for one in hexes:
+            self._only.addItem(swatch(one, 16), self.tr("Only {0}").format(colour_name(from_hex(one))), one)
+        self._only.setCurrentIndex(max(self._only.findData(kept), 0))
+
     def show_held(self, held: bool) -> None:
         self._hold.setChecked(held)
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        self.colours.show_colours([e.hex for e in work.segmentation.entries])
+        hexes = [e.hex for e in work.segmentation.entries]
+        self.colours.show_colours(hexes)
+        self._fill_only(hexes)
         self._off.setChecked(work.recipe.all_off)
         self._show_note()
