@@ -9,15 +9,17 @@ from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.edits.gaps import Gaps, find_gaps
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import Edited
-from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.outline import Outline
+from sketchloom.core.layers.width import apart
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.preflight.rules import stretch_mm
 from sketchloom.core.segment import tone
 from sketchloom.core.segment.cut_offs import pieces_and_holes
 from sketchloom.core.segment.doubles import Doubles, find_doubles
@@ -28,6 +30,9 @@ from sketchloom.core.strokes import pens
 from sketchloom.placed import as_came, as_shown
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import Segmentation, least_area_px
+
+_SHOWN = 3.0
+"""Widths up to so many times the least one wanted are shown as a line."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -48,6 +53,17 @@ class Lost:
     y_mm: float
     x_share: float
     y_share: float
+    hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class Narrow:
+    """A narrow place of a sheet: its width and where it is."""
+
+    width_mm: float
+    x_mm: float
+    y_mm: float
+    layer: str
     hex: str
 
 
@@ -137,6 +153,22 @@ class Work:
     def stroke_outline(self, number: int) -> Outline:
         """One stroke as an open ring."""
         return pens.pen_outline(self.segmentation.strokes, [number])
+
+    def narrow_places(self, most: int = 40) -> tuple[Narrow, ...]:
+        """The narrowest place of every stretch of the sheets, the narrowest first."""
+        found, scale = [], self.mm_per_px
+        for layer in self.layers:
+            for n in apart(layer.widths, WIDTH_LIMIT_MM / scale, stretch_mm(self.recipe.thin_mm) / scale, most):
+                x, y = (layer.widths.xy[n] * scale).tolist()
+                found.append(Narrow(float(layer.widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
+        return tuple(sorted(found, key=lambda one: one.width_mm)[:most])
+
+    def width_line(self) -> tuple[np.ndarray, np.ndarray]:
+        """Middles (K, 2) mm of where the sheets are narrow, and their widths (K,) against the least wanted, 1 for as wide."""
+        xy = np.concatenate([layer.widths.xy for layer in self.layers] or [np.empty((0, 2))]) * self.mm_per_px
+        width = np.concatenate([layer.widths.width for layer in self.layers] or [np.empty(0)]) * self.mm_per_px
+        near = width < _SHOWN * self.recipe.thin_mm
+        return xy[near], width[near] / max(self.recipe.thin_mm, 1e-6)
 
     def ladder(self) -> ColourLadder:
         """What every number of colours loses and saves; worked out when asked."""

@@ -355,3 +355,25 @@ def test_regions_colours_and_bridges_outlive_another_cut_off(driver, gapped):
     work = driver.settled()
     assert (work.edited.found >= 0).all() and not work.ground[work.traced.planar.faces[120, 150]]
     assert not any(f.code.startswith("clean.") for f in work.findings)
+
+
+def test_narrow_places_are_listed_and_drawn(driver, gapped):
+    """The ring is 10 px wide and the bar 8, at 120 mm on 300 px: 4 mm and 3.2 mm."""
+    fold = gapped.narrow.parentWidget()
+    fold.head.setChecked(True)
+    driver.type_into(gapped.narrow._least, "3.6 mm")
+    work = driver.settled()
+    pause(20)
+    assert work.recipe.thin_mm == 3.6
+    first = gapped.narrow.list.item(0)
+    assert "too narrow" in first.text() and work.narrow_places()[0].width_mm == pytest.approx(3.2, abs=0.1)
+    bench = driver.window.bench
+    plain = bench.grab().toImage()
+    driver.click("Show widths", gapped)
+    xy, share_ = work.width_line()
+    assert len(xy) and share_.min() == pytest.approx(3.2 / 3.6, abs=0.03) and bench.grab().toImage() != plain
+    gapped.narrow.list.setCurrentRow(0)
+    assert bench.target is not None
+    driver.click("Show widths", gapped)
+    assert bench._widths is None
+    driver.window.show_stage(TRACE)

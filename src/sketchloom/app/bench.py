@@ -55,7 +55,7 @@ class Bench(QWidget):
         self.pinned_title = ""
         self.lasso = None
         self.marks: tuple = ()
-        self._peek = None
+        self._peek = self._widths = None
         self.target = None
         self.selected_key: str | None = None
         self._pointer: QPointF | None = None
@@ -80,7 +80,7 @@ class Bench(QWidget):
         self._picture = picture
         self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
         self._hover_face, self._hover_text = -1, ""
-        self.marks, self.target, self._peek = (), None, None
+        self.marks, self.target, self._peek, self._widths = (), None, None, None
         self._fitted = True
         self.update()
 
@@ -144,6 +144,11 @@ class Bench(QWidget):
         else:
             work = self._shown.work
             self._peek = tint_of(area), ringed(places, work.picture.width * work.picture.height, work.mm_per_px)
+        self.update()
+
+    def show_widths(self, line) -> None:
+        """Mark narrow places: middles (K, 2) mm and widths against the least wanted; None for nothing."""
+        self._widths = line
         self.update()
 
     @property
@@ -335,6 +340,8 @@ class Bench(QWidget):
         if self.lasso is not None:
             frame = Frame(self._page())
             draw_line(painter, [frame.place(*p) for p in self.lasso], closed=True)
+        if self._widths is not None:
+            bench_paint.paint_widths(painter, self._view, *self._widths)
         if self._peek is not None:
             painter.drawImage(self._page(), self._peek[0])
             bench_paint.paint_marks(painter, self._view, self._peek[1], None)

@@ -239,6 +239,17 @@ def chip(painter: QPainter, text: str, x: float, y: float, anchor_right: bool = 
     return box
 
 
+def paint_widths(painter: QPainter, view: View, xy, share) -> None:
+    """Dots along the middles of narrow places: under the least width, near it, and up to the most that is shown."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    kind = np.digitize(share, (1.0, 1.5))
+    for number, colour in ((2, theme.MOSS), (1, theme.WOAD), (0, theme.MADDER)):
+        spots = QPolygonF([QPointF(*view.to_screen(x, y)) for x, y in xy[kind == number].tolist()])
+        for shade, width in (("#ffffff", 5.0), (colour, 3.2)):
+            painter.setPen(QPen(QColor(shade), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap))
+            painter.drawPoints(spots)
+
+
 def paint_marks(painter: QPainter, view: View, marks, target) -> None:
     """Rings around small regions, and a larger one around the place a finding speaks of."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)

@@ -39,6 +39,8 @@ class Cleaning(QObject):
         panel.small.pointed.connect(self._show)
         panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
         panel.edits.pointed.connect(self._show)
+        panel.narrow.line_wanted.connect(lambda _: self._show_widths())
+        panel.narrow.pointed.connect(lambda x, y: bench.point_at((x, y)))
         lines = panel.lines
         self._bridges = BridgeTool()
         self._bridges.taken.connect(lambda number: lines.bridge([number]))
@@ -52,6 +54,7 @@ class Cleaning(QObject):
     def turn(self, is_seen: bool) -> None:
         """The stage is turned to, or left."""
         self._is_seen = is_seen
+        self._show_widths()
         self._bench.takes_colours = is_seen
         if is_seen:
             self.refresh()
@@ -78,6 +81,7 @@ class Cleaning(QObject):
             self.tool.show_desk(self.desk)
         if self.desk is not None and self._is_seen:
             self._show_only()
+            self._show_widths()
             if not self.desk.work.draws_with_pens:
                 self._panel.show_desk(self.desk)
             elif self._bench.tool is self.tool:
@@ -111,6 +115,13 @@ class Cleaning(QObject):
         self._held = tool  # the bench only borrows it
         self._bench.set_tool(tool)
         self._bench.setFocus()
+
+    def _show_widths(self):
+        work = self._session.work
+        if not (self._is_seen and self._panel.narrow.shows_line()):
+            self._bench.show_widths(None)
+        elif work is not None:
+            self._bench.show_widths(work.width_line())
 
     def _show_only(self):
         only = self._panel.regions.only()

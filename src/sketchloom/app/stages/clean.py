@@ -4,6 +4,7 @@ from PySide6.QtCore import Signal
 
 from sketchloom.app.stages.cleaning.lists import EditsBox, SmallBox
 from sketchloom.app.stages.cleaning.lines_box import LinesBox
+from sketchloom.app.stages.cleaning.narrow_box import NarrowBox
 from sketchloom.app.stages.cleaning.regions_box import RegionsBox
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.widgets import Figures, Panel, label
@@ -18,15 +19,15 @@ class CleanPanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
-        self.regions, self.small, self.edits, self.lines = RegionsBox(), SmallBox(), EditsBox(), LinesBox()
-        self._boxes = (self.regions, self.small, self.edits, self.lines)
+        self.regions, self.small, self.edits, self.lines, self.narrow = RegionsBox(), SmallBox(), EditsBox(), LinesBox(), NarrowBox()
+        self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow)
         for box in self._boxes:
             box.change.connect(self.change)
         self._pens = label(self.tr("Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions here."), "quiet")
         self._small_fold = Fold(self.tr("The smallest regions"), self.small)
         self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
         self.add(self._pens, self.regions, self._edits_fold, self._small_fold,
-                 Fold(self.tr("Gaps and ink"), self.lines))
+                 Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
@@ -44,7 +45,7 @@ class CleanPanel(Panel):
         self._pens.setVisible(pens)
         for part in (self.regions, self._small_fold, self._edits_fold):
             part.setVisible(not pens)
-        for box in (self.regions, self.lines):
+        for box in (self.regions, self.lines, *((self.narrow,) if work.measured and not work.rough else ())):
             box.show_work(work)
         for box in self._boxes:
             box.recipe = recipe  # the document may be ahead of what is shown

@@ -40,6 +40,17 @@ class Widths:
         return float(self.width.min()) if len(self.width) else None
 
 
+def apart(widths: Widths, under_px: float, away_px: float, most: int) -> list[int]:
+    """Numbers of the narrowest places under a width, one for each stretch: no two nearer than ``away_px``."""
+    under = np.flatnonzero(widths.width < under_px)
+    order = under[np.argsort(widths.width[under], kind="stable")]
+    found = []
+    while len(order) and len(found) < most:
+        found.append(int(order[0]))
+        order = order[np.hypot(*(widths.xy[order] - widths.xy[order[0]]).T) > away_px]
+    return found
+
+
 def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> Widths:
     """Measure the width of a shape where it is narrow.
 

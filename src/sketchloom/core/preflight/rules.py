@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
 from sketchloom.core.units import MM_PER_IN
 
@@ -57,19 +58,18 @@ def check_edits(edits, found, places):
 
 def _thin(layer, thin_mm, mm_per_px):
     """The narrowest place of each stretch under the limit, worst first."""
-    widths = layer.widths
-    under = np.flatnonzero(widths.width * mm_per_px < thin_mm)
-    found = []
-    order = under[np.argsort(widths.width[under], kind="stable")]
-    while len(order) and len(found) < _PLACES:
-        worst = order[0]
+    widths, found = layer.widths, []
+    for worst in apart(widths, thin_mm / mm_per_px, stretch_mm(thin_mm) / mm_per_px, _PLACES):
         x, y = widths.xy[worst]
         found.append(Finding(
             "layer.thin", WARN, f"Only {widths.width[worst] * mm_per_px:.2f} mm wide here, under "
             f"{thin_mm:g} mm; it may tear in cutting or weeding.", layer.plan.name, float(x), float(y)))
-        away = np.hypot(*(widths.xy[order] - widths.xy[worst]).T) * mm_per_px
-        order = order[away > max(4.0, 3 * thin_mm)]
     return found
+
+
+def stretch_mm(thin_mm: float) -> float:
+    """Narrow places nearer to each other than this are one stretch."""
+    return max(4.0, 3 * thin_mm)
 
 
 def _oversize(layer, mm_per_px):
