@@ -16,7 +16,7 @@ from sketchloom.pipeline import Pipeline, segmentation_settings
 from sketchloom.recipe import Recipe
 from sketchloom.work import Work
 
-COARSE_PX = 180
+COARSE_PX = 160
 _log = logging.getLogger(__name__)
 
 
