@@ -6,6 +6,7 @@ when everything nearer to ink than some distance is taken away.
 """
 
 from dataclasses import dataclass
+from typing import NamedTuple
 
 import cv2
 import numpy as np
@@ -58,27 +59,55 @@ def find_gaps(ink, limit_px: float = LIMIT_PX) -> Gaps:
         drawn = drawn.copy()
         for neck in more:
             _close(drawn, neck)
-    kept = _parting(drawn, found, _LEAST_PX)
-    kept.sort(key=lambda neck: neck[3])
-    start, end = (np.array([neck[k] for neck in kept]).reshape(-1, 2) for k in (0, 1))
-    return Gaps(start, end, np.array([neck[2] for neck in kept]), np.array([neck[3] for neck in kept]))
+    kept = sorted(_parting(drawn, found, _LEAST_PX), key=lambda neck: neck.gap)
+    start, end = (np.array(ends).reshape(-1, 2) for ends in ([n.start for n in kept], [n.end for n in kept]))
+    return Gaps(start, end, np.array([n.width for n in kept]), np.array([n.gap for n in kept]))
 
 
-def _necks(drawn, limit):
-    """[(start, end, stroke width, gap, a, b, both are ends)], a and b the paper on either side of the bridge to be."""
+class _Neck(NamedTuple):
+    """A narrow place with the bridge to be: ``sides`` are places of the paper on either side of it."""
+
+    start: np.ndarray
+    end: np.ndarray
+    width: float
+    gap: float
+    sides: tuple[np.ndarray, np.ndarray]
+    joins_ends: bool
+    middle: np.ndarray
+
+
+class _Page(NamedTuple):
+    """A drawing (H, W) uint8; distance of paper from ``ink`` (N, 2 x and y) and the number of the nearest; depth of ink."""
+
+    drawn: np.ndarray
+    away: np.ndarray
+    nearest: np.ndarray
+    ink: np.ndarray
+    depth: np.ndarray
+
+
+def _page_of(drawn):
     paper = 1 - drawn
-    away, nearest = cv2.distanceTransformWithLabels(paper, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
+    away, label = cv2.distanceTransformWithLabels(paper, cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
     ys, xs = np.nonzero(drawn)
-    if len(ys) == 0:
-        return []
-    ink_of = np.zeros(int(nearest.max()) + 1, np.intp)
-    ink_of[nearest[ys, xs]] = np.arange(len(ys))
+    number = np.zeros(int(label.max()) + 1, np.intp)
+    number[label[ys, xs]] = np.arange(len(ys))
     depth = cv2.distanceTransform(np.pad(drawn, 1), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
     # the ink nearest to a gap may be the corner of a stroke: its middle is a little aside
     depth = cv2.dilate(depth, np.ones((5, 5), np.uint8)) * drawn
+    return _Page(drawn, away, number[label], np.stack([xs, ys], -1).astype(float), depth)
+
+
+def _necks(drawn, limit):
+    """The narrow places of a drawing at which strokes end, as far as the paper falls apart there."""
+    paper = 1 - drawn
+    if not drawn.any():
+        return []
+    page = _page_of(drawn)
+    away = page.away
     # the deepest place of an area is among those no neighbour is deeper than
     top = np.flatnonzero((away > 0) & (away >= cv2.dilate(away, np.ones((3, 3), np.uint8))))
-    found, taken = [], []
+    found: list[_Neck] = []
     _, before = cv2.connectedComponents(paper, connectivity=4)
     for level in _LEVELS[_LEVELS <= limit / 2 + 0.6]:
         count, now = cv2.connectedComponents((away > level).astype(np.uint8), connectivity=4)
@@ -94,10 +123,9 @@ def _necks(drawn, limit):
         for mother in np.flatnonzero(np.bincount(parent[wide]) > 1).tolist():
             children = np.flatnonzero(wide & (parent == mother))
             for a, b in _facing(now, rim, children, limit):
-                neck = _across(drawn, away, depth, ys, xs, ink_of, nearest, a, b, level, limit)
-                if neck is not None and all(np.hypot(*(neck[7] - other)) > 3 for other in taken):
-                    taken.append(neck[7])
-                    found.append(neck[:7])
+                neck = _across(page, a, b, limit)
+                if neck is not None and all(np.hypot(*(neck.middle - other.middle)) > 3 for other in found):
+                    found.append(neck)
         before = now
     return found
 
@@ -129,37 +157,37 @@ def _facing(labels, rim, children, limit):
     return pairs
 
 
-def _across(drawn, away, depth, ys, xs, ink_of, nearest, a, b, level, limit):
+def _across(page, a, b, limit):
     """The bridge across the narrow place between a and b, None where no two strokes face each other."""
     # the middle of the narrowest stretch of the way
     way = a + np.linspace(0, 1, max(int(np.hypot(*(b - a))), 2) + 1)[:, None] * (b - a)
     spots = np.rint(way).astype(int)
-    along = away[spots[:, 1], spots[:, 0]]
+    along = page.away[spots[:, 1], spots[:, 0]]
     along = np.where(along > 0, along, np.inf)  # the way may graze a round end
     narrow = np.flatnonzero(along <= along.min() + _LEVEL)
     middle = way[narrow[len(narrow) // 2]]
     x, y = np.rint(middle).astype(int)
-    number = ink_of[nearest[y, x]]
-    one = np.array([xs[number], ys[number]], float)
+    one = page.ink[page.nearest[y, x]]
     towards = one - middle
     length = np.hypot(*towards)
     if length < 1e-6:
         towards, length = np.array([-(b - a)[1], (b - a)[0]]), np.hypot(*(b - a))
     towards = towards / max(length, 1e-6)
-    other = _opposite(drawn, middle, towards, limit)
+    other = _opposite(page.drawn, middle, towards, limit)
     if other is None:
         return None
     gap = float(np.hypot(*(one - other))) - 1.0
     if not 0.5 <= gap <= limit:
         return None
     unit = (other - one) / max(np.hypot(*(other - one)), 1e-6)
-    half = [_half_width(depth, one, -unit), _half_width(depth, other, unit)]
+    half = [_half_width(page.depth, one, -unit), _half_width(page.depth, other, unit)]
     width = 2 * min(half) - 1.0
     # sides that only come near each other are no gap: one stroke must end here
-    ends = [_is_end(drawn, one - unit * half[0], half[0], unit), _is_end(drawn, other + unit * half[1], half[1], -unit)]
+    ends = [_is_end(page.drawn, one - unit * half[0], half[0], unit), _is_end(page.drawn, other + unit * half[1], half[1], -unit)]
     if not any(ends):
         return None
-    return (one - unit * min(half[0], 4.0) + 0.5, other + unit * min(half[1], 4.0) + 0.5, max(width, 1.0), gap, a, b, all(ends), middle)
+    return _Neck(one - unit * min(half[0], 4.0) + 0.5, other + unit * min(half[1], 4.0) + 0.5, max(width, 1.0), gap, (a, b),
+                 all(ends), middle)
 
 
 def _opposite(drawn, middle, towards, limit):
@@ -203,9 +231,8 @@ def _is_end(drawn, centre, half, outward):
 
 
 def _close(drawn, neck):
-    start, end, width = neck[:3]
-    cv2.line(drawn, tuple(np.rint(start - 0.5).astype(int).tolist()), tuple(np.rint(end - 0.5).astype(int).tolist()), 1,
-             max(round(width), 2))
+    start, end = (tuple(np.rint(place - 0.5).astype(int).tolist()) for place in (neck.start, neck.end))
+    cv2.line(drawn, start, end, 1, max(round(neck.width), 2))
 
 
 def _parting(drawn, found, least_px):
@@ -213,18 +240,18 @@ def _parting(drawn, found, least_px):
     _, areas, stats, _ = cv2.connectedComponentsWithStats(1 - drawn, connectivity=4)
     kept = []
     for neck in found:
-        sides = {_area_at(areas, side, neck) for side in neck[4:6]}
+        sides = {_area_at(areas, side, neck) for side in neck.sides}
         # two ends that face each other are meant to meet even where that alone closes nothing
-        if neck[6] or len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px:
+        if neck.joins_ends or len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px:
             kept.append(neck)
     return kept
 
 
 def _area_at(areas, place, neck):
     """Number of the paper on one side of a bridge, looked for away from its middle; 0 for none."""
-    middle = (neck[0] + neck[1]) / 2 - 0.5
+    middle = (neck.start + neck.end) / 2 - 0.5
     way = (place - middle) / max(np.hypot(*(place - middle)), 1e-6)
-    for step in np.arange(neck[2] / 2 + 1, neck[2] / 2 + 12):
+    for step in np.arange(neck.width / 2 + 1, neck.width / 2 + 12):
         x, y = np.rint(middle + step * way).astype(int)
         if 0 <= x < areas.shape[1] and 0 <= y < areas.shape[0] and areas[y, x]:
             return int(areas[y, x])

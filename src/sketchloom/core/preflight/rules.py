@@ -1,7 +1,5 @@
 """Rules over finished layers that yield findings."""
 
-import numpy as np
-
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
 from sketchloom.core.units import MM_PER_IN
