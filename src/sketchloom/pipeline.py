@@ -35,7 +35,7 @@ from sketchloom.work import Traced, Work
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
-_KEPT, _KEPT_SHEETS = 48, 240
+_KEPT, _KEPT_SHEETS = 48, 120
 _SMOOTHER = 1.6
 
 

@@ -195,13 +195,18 @@ class Work:
 
     def painted_line(self, points, width_px: float, hex_colour: str) -> PaintedLine:
         """A line through points in shares of the prepared picture, as it is kept."""
-        back = np.linalg.inv(self.move)
-        places = moved(back, points)
-        size = np.array([self.picture.width, self.picture.height])
-        came = np.array([self.original.width, self.original.height])
-        scale = (float(growth(back, [points[0]])[0]) * came.prod() / size.prod()) ** 0.5
-        return PaintedLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places),
-                           float(np.clip(width_px * scale / self.original.width, 0.0, 1.0)), hex_colour)
+        places = moved(np.linalg.inv(self.move), points)
+        width = width_px / (self._scale_at(places[0]) * self.original.width)
+        return PaintedLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places), float(np.clip(width, 0.0, 1.0)), hex_colour)
+
+    def line_width_mm(self, line: PaintedLine) -> float:
+        """How wide a painted line is in the work."""
+        return line.width * self.original.width * self._scale_at(line.points[0]) * self.mm_per_px
+
+    def _scale_at(self, place):
+        """Pixels of the prepared picture for one of the picture as it came, at a place of the latter."""
+        larger = self.picture.width * self.picture.height / (self.original.width * self.original.height)
+        return (float(growth(self.move, [place])[0]) * larger) ** 0.5
 
     def brush_hex(self, adds: bool, chosen: str | None) -> str:
         """Colour of a brush: ink or paper of a drawing; the chosen colour, or that of the ground, in other readings."""

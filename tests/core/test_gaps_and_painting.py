@@ -127,6 +127,13 @@ def test_ink_is_added_and_taken_away_in_every_reading():
         assert sum(x.outline.holes for x in done.layers) == 0 and sum(x.outline.pieces for x in done.layers) == 2
 
 
+def test_a_line_is_as_wide_as_asked_for_however_the_picture_is_prepared():
+    for steps in (PLAIN, Preparation(enlarge=2), Preparation(crop=(0.2, 0.1, 0.8, 0.9), turn_deg=10.0)):
+        work = Pipeline().evaluate(shapes.picture(shapes.grey_of(ring_with_gap(0.0))), Recipe(reading="tone", size_mm=100.0, preparation=steps))
+        line = work.painted_line(((0.4, 0.4), (0.6, 0.4)), 3.0 / work.mm_per_px, "#000000")
+        assert work.line_width_mm(line) == pytest.approx(3.0, rel=1e-4)
+
+
 def test_lines_and_edits_are_written_and_read_again():
     recipe = Recipe(lines=(PaintedLine(((0.1, 0.2), (-0.3, 1.4)), 0.01, "#102030", False),))
     assert from_json(to_json(recipe)) == recipe

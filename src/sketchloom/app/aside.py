@@ -48,6 +48,7 @@ class Aside(QObject):
         self._number = 0
         self._ending = False
         self._pipeline = Pipeline()
+        self._gaps = None
         self._thread = threading.Thread(target=self._run, name="aside", daemon=True)
         self._thread.start()
 
@@ -101,7 +102,9 @@ class Aside(QObject):
             self.pieces.emit(work, self._pipeline.keep(key, work.pieces_and_holes))
             watch.step(0, 1, "")
         if GAPS in wanted:
-            self.gaps.emit(work, self._pipeline.keep(("gaps", work.segmentation.regions), work.gaps))
+            if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
+                self._gaps = work.segmentation.regions, work.gaps()  # of one map only: it is large
+            self.gaps.emit(work, self._gaps[1])
             watch.step(0, 1, "")
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())

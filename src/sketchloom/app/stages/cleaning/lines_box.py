@@ -18,7 +18,6 @@ class LinesBox(Box):
 
     brush_wanted = Signal(bool)
     gaps_wanted = Signal(bool)
-    pointed = Signal(float, float)
 
     def __init__(self):
         super().__init__()
@@ -78,7 +77,7 @@ class LinesBox(Box):
         self.list.clear()
         for number in range(len(lines) - 1, -1, -1):
             line = lines[number]
-            wide = format_length(line.width * work.original.width * work.mm_per_px, work.recipe.unit, 2)
+            wide = format_length(work.line_width_mm(line), work.recipe.unit, 2)
             item = QListWidgetItem(swatch(line.hex, 16), self.tr("{0} line, {1} wide").format(colour_name(from_hex(line.hex)), wide))
             item.setData(_LINE, number)
             item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
