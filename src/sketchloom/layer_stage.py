@@ -47,6 +47,8 @@ class LayerStage:
             return self._pen_layers(segmentation, planar)
         ground_label = None if recipe.ground == "keep" and not self.has_alpha else segmentation.ground_label
         ground = layering.ground_faces(planar, ground_label, self._everywhere(segmentation))
+        if segmentation.cut_in is not None:
+            ground |= segmentation.cut_in.opened
         edited = self._edited(segmentation, planar, ground)
         ground, planar = edited.ground, replace(planar, face_label=edited.label)
         groups = self._groups(segmentation, planar, ground)
@@ -109,7 +111,7 @@ class LayerStage:
     def _everywhere(self, segmentation):
         """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
         if self.recipe.ground == "auto":
-            return self.has_alpha or len(segmentation.entries) <= 2
+            return self.has_alpha or segmentation.read_entries <= 2
         return self.recipe.ground == "everywhere" or self.has_alpha
 
     def _groups(self, segmentation, planar, ground):

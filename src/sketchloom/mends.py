@@ -30,7 +30,7 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
             changed = replace(recipe, double_mm=round(gap, 3), double_to="filled")
         case "trace.colour_unused":
             used = {int(label) for label in work.traced.planar.face_label}
-            kept = tuple(e for i, e in enumerate(work.segmentation.entries) if i in used)
+            kept = tuple(e for i, e in enumerate(work.segmentation.own_entries) if i in used)
             changed = replace(recipe, palette=kept, colours=None) if kept else recipe
         case "layer.empty":
             changed = replace(recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in recipe.layers))

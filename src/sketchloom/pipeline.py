@@ -12,11 +12,14 @@ from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import NOTHING
 from sketchloom.core.curves import trace_arcs
 from sketchloom.core.curves.curveset import arc_lengths
+from sketchloom.core.curves.halves import made_symmetric
+from sketchloom.core.curves.reshaping import reshaped
 from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.errors import PictureError
 from sketchloom.core.picture import faults as fault_finding
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.picture.preparing.mirroring import FIRST, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.planar import junctions, subpixel
@@ -26,6 +29,7 @@ from sketchloom.core.progress import QUIET
 from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
+from sketchloom.core.shapes import guides
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.layer_stage import LayerStage
 from sketchloom.placed import as_prepared
@@ -151,14 +155,14 @@ class _Run:
             reading = self.keep(("reading", self.source), lambda: proposed_reading(picture, fit, tree))
         with self._stage("segment", "Finding regions"):
             came_px = self.original.width, self.original.height
-            move = placing(*came_px, recipe.preparation)
+            move = self.move = placing(*came_px, recipe.preparation)
             segmentation, key = Segmenter(self.keep, picture, self.source, self.local, self.mm_per_px, tree, move, came_px).run(reading)
         traced = self._trace(segmentation, key, fit.blur_px if segmentation.two_tones else 0.0)
         with self._stage("layers", "Cutting layers"):
             done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured).run(
                 segmentation, traced)
         found = () if not (self.measured or self.rough) else fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(
-            done.layers, segmentation.dropped, segmentation.entries,
+            done.layers, segmentation.dropped, segmentation.own_entries,
             np.bincount(done.edited.label, minlength=len(segmentation.entries)),
             recipe.smallest_mm, recipe.thin_mm, self.mm_per_px, done.proposed.exact)
         if len(done.edited.found):
@@ -173,7 +177,11 @@ class _Run:
     def _trace(self, segmentation, key, blur):
         recipe = self.recipe
         with self._stage("planar", "Drawing the map"):
-            planar, lines = self.keep(("planar", key), lambda: self._map(segmentation))
+            planar, lines, along = self.keep(("planar", key), lambda: self._map(segmentation))
+            curves_found = np.ones(0, bool)
+            if recipe.curves:
+                key = ("reshaped", key, recipe.curves, recipe.preparation)
+                lines, curves_found = self.keep(key, lambda: reshaped(lines, recipe.curves, self.move, (planar.width, planar.height)))
         with self._stage("curves", "Fitting curves"):
             def fitted(smoothness):
                 tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
@@ -188,7 +196,13 @@ class _Run:
                     size = np.array([self.picture.width, self.picture.height])
                     for patch in smoothed:
                         curves = with_other_fit(curves, fitted(patch.smoothness), lines, np.array(patch.points) * size)
-                return Traced(planar, curves, arc_lengths(curves))
+                    if along is not None:
+                        curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
+                    if mirror is not None:
+                        curves = made_symmetric(planar, curves, is_upright, mirror.keep == FIRST)
+                return Traced(planar, curves, arc_lengths(curves), curves_found)
+            mirror = recipe.preparation.mirror
+            is_upright = mirror is not None and mirror_frame(100, 100, mirror).is_upright
             smoothed = tuple(p for p in self.local.patches if p.smoothness not in (None, recipe.smoothness))
             return self.keep(("curves", key, self.rough, recipe.smoothness, recipe.exact_shapes, smoothed), make)
 
@@ -196,12 +210,17 @@ class _Run:
         regions, field = segmentation.regions, segmentation.field
         planar = build_map(regions.labels, regions.faces, regions.face_label, regions.face_area)
         if segmentation.two_tones:
-            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], segmentation.labels), tone.LEVEL_STEP)
+            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], np.minimum(segmentation.labels, tone.PAPER)), tone.LEVEL_STEP)
         else:
             levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
         points = subpixel.boundary_points(planar, field, levels)
-        nodes = junctions.place_nodes(planar, points)
-        return planar, junctions.join_polylines(planar, points, nodes)
+        if segmentation.cut_in is None:
+            return planar, junctions.join_polylines(planar, points, junctions.place_nodes(planar, points)), None
+        drawn = segmentation.cut_in.guides
+        along = guides.crack_groups(planar, drawn)
+        points = guides.snapped(planar, points, drawn, along)
+        nodes = guides.held_nodes(planar, junctions.place_nodes(planar, points), drawn, along)
+        return planar, junctions.join_polylines(planar, points, nodes), along
 
 
 def _digest(picture):

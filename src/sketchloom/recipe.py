@@ -6,11 +6,14 @@ from dataclasses import dataclass, field, fields
 from sketchloom.core import checks
 from sketchloom.core.background.steps import NOTHING, Background, BackgroundStep
 from sketchloom.core.colour import from_hex
+from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import RegionEdit
 from sketchloom.core.errors import SettingError
+from sketchloom.core.picture.preparing.mirroring import Mirror
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
 
 READINGS = ("auto", "colour", "tone", "line", "photo")
 DOUBLES = ("middle", "outer", "filled")
@@ -75,7 +78,8 @@ class Recipe:
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
     in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
-    ``lines`` painted into the picture before it is read.
+    ``lines`` painted into the picture before it is read. ``covers``: areas filled with
+    what is around them. ``curves``: stretches of boundary with another course. ``shapes`` laid over the regions, ``splits`` drawn through them.
     """
 
     page: int = 0
@@ -115,6 +119,10 @@ class Recipe:
     edits: tuple[RegionEdit, ...] = ()
     all_off: bool = False
     lines: tuple[PaintedLine, ...] = ()
+    shapes: tuple[PlacedShape, ...] = ()
+    splits: tuple[SplitLine, ...] = ()
+    covers: tuple[CoveredArea, ...] = ()
+    curves: tuple[CurveEdit, ...] = ()
     unit: str = "mm"
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
@@ -128,7 +136,7 @@ class Recipe:
             checks.places(name, getattr(self, name), 0, 1000)
         for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off"):
             checks.true_or_false(name, getattr(self, name))
-        for name in ("edits", "lines"):
+        for name in ("edits", "lines", "shapes", "splits", "covers", "curves"):
             if len(getattr(self, name)) > MAX_EDITS:
                 raise SettingError(name, f"at most {MAX_EDITS}", len(getattr(self, name)))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
@@ -174,7 +182,7 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(dataclasses.asdict(plain[name]))
     for name in ("kept", "strokes_removed", "locked"):
         plain[name] = _plain(plain[name])
-    for name in ("grown", "patches", "edits", "lines"):
+    for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
@@ -198,7 +206,8 @@ def from_json(data, where: str = "$") -> Recipe:
     for name in ("kept", "strokes_removed"):
         values[name] = _places(values.get(name, []), f"{where}.{name}")
     for name, kind, most in (("grown", Grown, 1000), ("patches", Patch, 1000), ("edits", RegionEdit, MAX_EDITS),
-                             ("lines", PaintedLine, MAX_EDITS)):
+                             ("lines", PaintedLine, MAX_EDITS), ("shapes", PlacedShape, MAX_EDITS), ("splits", SplitLine, MAX_EDITS),
+                             ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")
@@ -226,8 +235,8 @@ def _numbers(value, where, count):
     return tuple(value)
 
 
-def _places(value, where):
-    return tuple(_numbers(p, f"{where}[{i}]", 2) for i, p in enumerate(_list(value, where, 4000)))
+def _places(value, where, most=4000):
+    return tuple(_numbers(p, f"{where}[{i}]", 2) for i, p in enumerate(_list(value, where, most)))
 
 
 def _plain(value):
@@ -246,8 +255,11 @@ def _parts(value, where, kind, most=1000):
         if not isinstance(part, dict) or not needed <= set(part):
             raise SettingError(f"{where}[{i}]", "an object with " + ", ".join(sorted(needed)), part)
         known = {k: v for k, v in part.items() if k in names}
-        if "points" in known:
-            known["points"] = _places(known["points"], f"{where}[{i}].points")
+        for name in ("points", "stretch", "path"):
+            if name in known:
+                known[name] = _places(known[name], f"{where}[{i}].{name}")
+        if "rings" in known:
+            known["rings"] = tuple(_places(ring, f"{where}[{i}].rings", 20_000) for ring in _list(known["rings"], f"{where}[{i}].rings", 4000))
         made.append(kind(**known))
     return tuple(made)
 
@@ -269,6 +281,11 @@ def _preparation(value, where):
         steps["crop"] = _numbers(steps["crop"], f"{where}.crop", 4)
     if steps.get("page") is not None:
         steps["page"] = tuple(_numbers(p, f"{where}.page[{i}]", 2) for i, p in enumerate(_list(steps["page"], f"{where}.page")))
+    if steps.get("mirror") is not None:
+        mirror = steps["mirror"]
+        if not isinstance(mirror, dict):
+            raise SettingError(f"{where}.mirror", "an object", mirror)
+        steps["mirror"] = Mirror(**{k: v for k, v in mirror.items() if k in {f.name for f in fields(Mirror)}})
     return Preparation(**steps)
 
 

@@ -7,13 +7,19 @@ import numpy as np
 
 from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.edits.painting import painted
+from sketchloom.core.edits.region_edits import COLOUR
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.segment import doubles, growing, local_tone, patching, photo, tone
+from sketchloom.core.picture.preparing.mirroring import FIRST, mirror_frame
+from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.planar.cracks import face_runs
+from sketchloom.core.segment import covering, doubles, growing, local_tone, patching, photo, tone
 from sketchloom.core.segment import labels as labelling
 from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
 from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.segment.strong import StrongDetails, strong_details
+from sketchloom.core.shapes.cutting_in import CutIn, cut_in
+from sketchloom.core.shapes.placed import rings_px
 from sketchloom.core.strokes.drawing import drawn
 from sketchloom.core.strokes.strokes import Strokes, find_strokes
 from sketchloom.recipe import PaletteEntry, Recipe
@@ -22,6 +28,8 @@ _NO_SHIFT = 128
 _CALM, _GRAIN = 0.3, 0.004
 """Radius of the photo reading's smoothing, as a share of the smallest detail."""
 _SAME_DELTA = 4.0
+_BROUGHT_DELTA = 8.0
+"""Colours nearer to one of the palette are taken for it."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -32,7 +40,9 @@ class Segmentation:
     ``ground_label`` or None. ``field`` (H, W, C) uint8 in which boundaries are looked for;
     ``two_tones``: whether they are those of ink and paper. ``noise`` of that field. ``cut_off`` in tone and line
     reading and, unless it follows the light, what all others would give as ``cut_offs``.
-    ``strokes`` in line reading, strong small ``details`` in photo reading.
+    ``strokes`` in line reading, strong small ``details`` in photo reading. ``cut_in``: shapes and split lines of the
+    user's among the regions, None without any. ``read_entries``: how many of the entries the reading gave; the
+    others are colours that edits and shapes brought.
     """
 
     regions: Cleaned
@@ -45,6 +55,12 @@ class Segmentation:
     cut_offs: CutOffs | None = None
     strokes: Strokes | None = None
     details: StrongDetails | None = None
+    cut_in: CutIn | None = None
+    read_entries: int = 0
+
+    @property
+    def own_entries(self) -> tuple[PaletteEntry, ...]:
+        return self.entries[:self.read_entries]
 
     @property
     def labels(self) -> np.ndarray:
@@ -65,7 +81,7 @@ class Segmenter:
 
     def __init__(self, keep, picture: Picture, source: str, recipe: Recipe, mm_per_px: float, tree: ColourTree, move, came_px):
         self.keep, self.picture, self.source, self.recipe = keep, picture, source, recipe
-        self.mm_per_px, self.tree = mm_per_px, tree
+        self.mm_per_px, self.tree, self.move = mm_per_px, tree, move
         self.unpainted, self.unpainted_source = picture, source
         lines = tuple(line for line in recipe.lines if line.on)
         if lines:
@@ -74,7 +90,56 @@ class Segmenter:
 
     def run(self, reading: str) -> tuple[Segmentation, tuple]:
         """The segmentation, and the key by which what follows from it can be kept."""
-        return {"tone": self._tone, "line": self._line, "photo": self._photo}.get(reading, self._colour)()
+        seen, key = {"tone": self._tone, "line": self._line, "photo": self._photo}.get(reading, self._colour)()
+        read = len(seen.entries)
+        seen = replace(seen, entries=self._with_brought(seen.entries), read_entries=read)
+        if self.recipe.preparation.mirror is not None:
+            # ties (which neighbour takes a crumb) may fall out otherwise on the other side
+            key = ("mirrored", key)
+            seen = replace(seen, regions=self.keep(key, lambda: self._mirrored(seen.regions)))
+        return self._with_shapes(seen, key)
+
+    def _with_brought(self, entries):
+        """The palette with the colours of edits and shapes that are like none of it."""
+        wanted = [e.hex for e in self.recipe.edits if e.action == COLOUR and e.on] + [
+            s.hex for s in self.recipe.shapes if s.on and s.hex is not None]
+        entries = list(entries)
+        for hex_colour in dict.fromkeys(wanted):
+            if nearest_entry(entries, hex_colour)[1] > _BROUGHT_DELTA:
+                entries.append(PaletteEntry((hex_colour,)))
+        return tuple(entries)
+
+    def _mirrored(self, regions):
+        mirror = self.recipe.preparation.mirror
+        axis = 1 if mirror_frame(100, 100, mirror).is_upright else 0
+        labels = regions.labels
+        at = np.arange(labels.shape[axis]) + 0.5
+        stays = at <= labels.shape[axis] / 2 if mirror.keep == FIRST else at >= labels.shape[axis] / 2
+        labels = np.where(stays[None] if axis else stays[:, None], labels, np.flip(labels, axis))
+        runs = face_runs(labels)
+        return replace(regions, labels=labels, faces=runs.paint(np.arange(len(runs.face_label), dtype=np.int32)),
+                       face_label=runs.face_label, face_area=runs.areas())
+
+    def _with_shapes(self, seen, key):
+        """Shapes and split lines cut into the regions."""
+        recipe = self.recipe
+        shapes, splits = tuple(s for s in recipe.shapes if s.on), tuple(s for s in recipe.splits if s.on)
+        if not shapes and not splits:
+            return seen, key
+        labels = tuple(None if s.hex is None else nearest_entry(seen.entries, s.hex)[0] for s in shapes)
+        key = ("shapes", key, shapes, splits, labels)
+        size = np.array([self.picture.width, self.picture.height])
+
+        def cut():
+            ground = len(seen.entries) if seen.ground_label is None else seen.ground_label
+            made = cut_in(seen.regions, [(rings_px(s, self.move, size), label) for s, label in zip(shapes, labels)],
+                          [moved(self.move, s.points) * size for s in splits], ground)
+            values = _field_values(seen.entries, seen.field.shape[-1])
+            flat = values[np.minimum(made.regions.labels, len(values) - 1)].reshape(seen.field.shape)
+            field = np.where(made.covered[..., None], np.rint(flat), seen.field).astype(np.uint8)
+            return made, frozen_array(field)
+        made, field = self.keep(key, cut)
+        return replace(seen, regions=made.regions, field=field, cut_in=made), key
 
     # -- colour ----------------------------------------------------------------------
 
@@ -239,7 +304,10 @@ class Segmenter:
         recipe = self.recipe
         patches = tuple(p for p in recipe.patches if p.smallest_mm is not None)
         doubles_at = (recipe.double_mm / self.mm_per_px, recipe.double_to) if recipe.double_mm else None
-        return self._least(recipe.smallest_mm), recipe.kept, patches, doubles_at
+        return self._least(recipe.smallest_mm), recipe.kept, patches, doubles_at, self._covers()
+
+    def _covers(self):
+        return tuple(c for c in self.recipe.covers if c.on)
 
     def _clean(self, raw, field, entries, more_kept=()):
         recipe = self.recipe
@@ -248,6 +316,10 @@ class Segmenter:
         keep = np.floor(np.array(recipe.kept).reshape(-1, 2) * size).astype(int).tolist() + list(more_kept)
         parts = [(p.points, self._least(p.smallest_mm)) for p in recipe.patches if p.smallest_mm is not None]
         least = self._least(recipe.smallest_mm)
+        covers = self._covers()
+        if covers:
+            raw, inside = covering.covered(raw, [moved(self.move, c.points) * size for c in covers])
+            field = _repainted(field, raw, inside, values)
         regions = merge_small(labelling.join_diagonals(raw, field, values), least, keep, parts)
         if not recipe.double_mm:
             return regions, field
@@ -259,6 +331,15 @@ class Segmenter:
         return (replace(again, dropped=np.concatenate([regions.dropped, again.dropped]),
                         dropped_label=np.concatenate([regions.dropped_label, again.dropped_label])),
                 _repainted(field, again.labels, changed, values))
+
+
+def nearest_entry(entries, hex_colour: str) -> tuple[int, float]:
+    """The entry nearest to a colour, and the difference (CIEDE2000)."""
+    hexes = [e.hex for e in entries]
+    if hex_colour in hexes:
+        return hexes.index(hex_colour), 0.0
+    apart = ciede2000(srgb_to_lab(from_hex(hex_colour))[None], srgb_to_lab(np.array([from_hex(h) for h in hexes])))
+    return int(apart.argmin()), float(apart.min())
 
 
 def least_area_px(smallest_mm: float, mm_per_px: float) -> float:

@@ -66,7 +66,7 @@ def _of_tone(work, recipe):
 
 
 def _of_colour(work, recipe):
-    present = len(work.segmentation.entries)
+    present = len(work.segmentation.own_entries)
     for count in (work.tree.proposed, present - 1, present - 2, present + 1, present + 2):
         if 2 <= count <= min(MAX_COLOURS, len(work.tree.colours)) and count != present:
             yield Variant(("colours", str(count)), replace(recipe, colours=count, palette=None))

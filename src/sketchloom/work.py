@@ -37,11 +37,13 @@ _SHOWN = 3.0
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Traced:
-    """The planar map with its curves; ``label_length_px`` per arc."""
+    """The planar map with its curves; ``arc_length_px`` per arc; ``curves_found`` (E,) which of the recipe's
+    curve edits found their stretch."""
 
     planar: PlanarMap
     curves: CurveSet
     arc_length_px: np.ndarray
+    curves_found: np.ndarray = field(default_factory=lambda: np.ones(0, bool))
 
 
 @dataclass(frozen=True, slots=True)

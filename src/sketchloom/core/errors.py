@@ -26,7 +26,8 @@ class SettingError(AppError, ValueError):
 
     def __init__(self, field: str, expected: str, got):
         self.field, self.expected, self.got = field, expected, got
-        super().__init__(f"{field} must be {expected}; got {got!r}.")
+        said = repr(got)
+        super().__init__(f"{field} must be {expected}; got {said if len(said) <= 120 else said[:117] + '...'}.")
 
 
 class ProjectError(AppError):
@@ -43,6 +44,14 @@ class ExportError(AppError):
     def __init__(self, path, why: str):
         self.path, self.why = str(path), why
         super().__init__(f"{self.path}: {why}")
+
+
+class FontError(AppError):
+    """A font cannot be read, or cannot set what was asked for."""
+
+    def __init__(self, path, why: str, hint: str = ""):
+        self.path, self.why = str(path), why
+        super().__init__(f"{self.path}: {why}" + (f" {hint}" if hint else ""))
 
 
 class Cancelled(AppError):

@@ -61,7 +61,8 @@ class LocalLevels:
 
     def __call__(self, faces, x, y):
         height, width = self.images.shape[1:3]
-        return self.images[self.face_label[faces], np.minimum(y // self.step, height - 1),
+        # labels beyond the two tones are colours that edits brought
+        return self.images[np.minimum(self.face_label[faces], len(self.images) - 1), np.minimum(y // self.step, height - 1),
                            np.minimum(x // self.step, width - 1)]
 
 

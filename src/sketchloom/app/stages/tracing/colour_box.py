@@ -169,7 +169,7 @@ class ColourBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        entries, recipe = work.segmentation.entries, work.recipe
+        entries, recipe = work.segmentation.own_entries, work.recipe
         count = len(entries)
         self._count.show_value(count, str(count), recipe.colours is None and recipe.palette is None)
         self.ladder.setVisible(self._laddered is work.tree)
@@ -202,7 +202,7 @@ class ColourBox(Box):
         self.ladder.show_rungs(rungs, work.tree.proposed, work.mm_per_px, work.recipe.unit)
         self.ladder.setVisible(len(rungs) > 1)
         if self.work is not None:
-            self.ladder.mark(len(self.work.segmentation.entries) if self.work.recipe.palette is None else -1)
+            self.ladder.mark(len(self.work.segmentation.own_entries) if self.work.recipe.palette is None else -1)
 
     def _peek(self, row):
         """Show on the bench what a rung takes; nothing for the top one and none."""
@@ -259,14 +259,14 @@ class ColourBox(Box):
         """The palette without the colours of grown regions, which the recipe adds by itself."""
         grown = {g.hex for g in self.recipe.grown}
         own = self.recipe.palette
-        return own if own is not None else tuple(e for e in self.work.segmentation.entries if e.hex not in grown)
+        return own if own is not None else tuple(e for e in self.work.segmentation.own_entries if e.hex not in grown)
 
     def _merge_chosen(self):
         self.emit(self.tr("merged colours"), palette=palette_edits.merged(self._entries(), self.chosen()), colours=None)
 
     def _split_chosen(self):
         work = self.work
-        entries = palette_edits.split(work.segmentation.entries, self.chosen()[0], work.picture, work.segmentation.labels)
+        entries = palette_edits.split(work.segmentation.own_entries, self.chosen()[0], work.picture, work.segmentation.labels)
         if entries is None:
             self._split.setToolTip(self.tr("This colour has only one shade"))
             self._split.setEnabled(False)

@@ -144,7 +144,7 @@ class PatchBox(Box):
         whole = work.segmentation.cut_off if tone else 0
         value = patch.cut_off if patch.cut_off is not None else whole
         self._cut_off.show_value(value, str(value), patch.cut_off is None)
-        value = patch.colours if patch.colours is not None else min(len(work.segmentation.entries), MAX_COLOURS)
+        value = patch.colours if patch.colours is not None else min(len(work.segmentation.own_entries), MAX_COLOURS)
         self._colours.show_value(value, str(value), patch.colours is None)
         value = patch.smoothness if patch.smoothness is not None else recipe.smoothness
         self._smooth.show_value(value, f"{value:+d}" if value else "0", patch.smoothness is None)

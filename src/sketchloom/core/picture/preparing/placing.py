@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 
-from sketchloom.core.picture.preparing import geometry
+from sketchloom.core.picture.preparing import geometry, mirroring
 from sketchloom.core.picture.preparing.preparation import Preparation
 
 
@@ -39,6 +39,9 @@ def placing(width: int, height: int, steps: Preparation) -> np.ndarray:
     if steps.crop is not None:
         x0, y0, x1, y1 = geometry.crop_box(*size, steps.crop)
         move, size = np.array([[1, 0, -x0], [0, 1, -y0], [0, 0, 1.0]]) @ move, (x1 - x0, y1 - y0)
+    if steps.mirror is not None:
+        frame = mirroring.mirror_frame(*size, steps.mirror)
+        move, size = frame.move @ move, frame.size
     return np.diag([1 / size[0], 1 / size[1], 1.0]) @ move
 
 

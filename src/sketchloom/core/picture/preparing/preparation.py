@@ -4,7 +4,8 @@ from dataclasses import dataclass, replace
 
 from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.picture import Picture
-from sketchloom.core.picture.preparing import enlarging, geometry, grain, light
+from sketchloom.core.picture.preparing import enlarging, geometry, grain, light, mirroring
+from sketchloom.core.picture.preparing.mirroring import Mirror
 
 MAX_ENLARGED = 4
 MAX_STEP = 3
@@ -19,7 +20,7 @@ class Preparation:
     ``page``: four corners of a page seen at a slant, from its upper left clockwise, as shares of
     the picture's width and height. ``turn_deg`` clockwise. ``crop``: left, top, right, bottom as
     shares of what the steps before left. ``enlarge`` times. ``denoise`` and ``lift_pencil`` in
-    steps from 0, not at all, to 3.
+    steps from 0, not at all, to 3. ``mirror``: one half in place of the other.
     """
 
     page: tuple[tuple[float, float], ...] | None = None
@@ -30,6 +31,7 @@ class Preparation:
     denoise: int = 0
     lift_pencil: int = 0
     enlarge: int = 1
+    mirror: Mirror | None = None
 
     def __post_init__(self):
         if self.page is not None:
@@ -83,6 +85,8 @@ def prepared_size(picture: Picture, steps: Preparation) -> tuple[int, int]:
     if steps.crop is not None:
         x0, y0, x1, y1 = geometry.crop_box(width, height, steps.crop)
         width, height = x1 - x0, y1 - y0
+    if steps.mirror is not None:
+        width, height = mirroring.mirror_frame(width, height, steps.mirror).size
     times = _times(steps, width, height)
     return width * times, height * times
 
@@ -112,6 +116,9 @@ def prepared(picture: Picture, steps: Preparation) -> Picture:
         rgb = light.lifted(rgb, steps.lift_pencil)
     if rgb is not picture.rgb:
         picture = replace(picture, rgb=rgb)
+    # last but for the enlarging, so that what the filters do is mirrored with the rest
+    if steps.mirror is not None:
+        picture = mirroring.mirrored(picture, steps.mirror)
     times = _times(steps, picture.width, picture.height)
     return enlarging.enlarged(picture, times) if times > 1 else picture
 

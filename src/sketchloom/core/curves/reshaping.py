@@ -1,0 +1,128 @@
+"""Stretches of boundary that a person gave another course: kept by place, and found again on a new map."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+from scipy.spatial import cKDTree
+
+from sketchloom.core import checks, ragged
+from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.planar.junctions import Polylines
+
+MAX_POINTS = 4000
+_NEAR_PX, _NEAR_SHARE = 2.5, 0.003
+_BINS, _FOUND = 24, 0.7
+_SPACING_PX = 0.5
+_BLEND, _BLEND_PX = 5.0, 6.0
+_GAP = 2
+
+
+@dataclass(frozen=True, slots=True)
+class CurveEdit:
+    """``stretch``: points along a boundary as it was; ``path``: where it is to run, from the same end to the same end.
+
+    Places are shares of the sides of the picture as it came. ``closed``: a whole ring; both begin and end in one place.
+    ``what`` says what was done (``straight``, ``arc``, ``circle``, ``smooth``, ``round``, ``corner``, ``pull``, ...).
+    """
+
+    stretch: tuple[tuple[float, float], ...]
+    path: tuple[tuple[float, float], ...]
+    what: str
+    closed: bool = False
+    on: bool = True
+
+    def __post_init__(self):
+        checks.points("curves.stretch", self.stretch, 2, MAX_POINTS)
+        checks.points("curves.path", self.path, 2, MAX_POINTS)
+        checks.true_or_false("curves.closed", self.closed)
+        checks.true_or_false("curves.on", self.on)
+        checks.one_of("curves.what", self.what, KINDS)
+
+
+KINDS = ("straight", "arc", "circle", "smooth", "round", "corner", "pull", "equal", "concentric", "parallel", "symmetric")
+
+
+def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray]:
+    """Polylines that run as edits want, for both neighbours at once.
+
+    Parameters
+    ----------
+    move : as of ``placing``. size : (width, height) px of the prepared picture.
+
+    Returns
+    -------
+    lines, found : the polylines, and (E,) bool whether the stretch of each edit is still there.
+
+    Notes
+    -----
+    A boundary point that lies near a stretch goes to the place on the path that is as far along. Where a path
+    ends beside its stretch, what follows is drawn along, less and less.
+    """
+    size = np.asarray(size, float)
+    near = max(_NEAR_PX, _NEAR_SHARE * float(size.max()))
+    xy = lines.xy.copy()
+    found = np.zeros(len(edits), bool)
+    for number, edit in enumerate(edits):
+        if not edit.on:
+            found[number] = True
+            continue
+        stretch, path = (moved(move, points) * size for points in (edit.stretch, edit.path))
+        dense, share = _dense(stretch)
+        away, at = cKDTree(dense).query(xy, distance_upper_bound=near)
+        hit = np.flatnonzero(np.isfinite(away) & _followed(xy, lines, dense, near))
+        s = share[at[hit]]
+        if len(hit) == 0 or len(np.unique(np.minimum((s * _BINS).astype(int), _BINS - 1))) < _FOUND * _BINS:
+            continue
+        found[number] = True
+        inner = slice(None) if edit.closed else (s > 0) & (s < 1) | (away[hit] < 0.75)
+        hit, s = hit[inner], s[inner]
+        before = xy[hit].copy()
+        xy[hit] = _at(path, s)
+        if not edit.closed:
+            for end, first in ((0.0, True), (1.0, False)):
+                _draw_along(xy, lines, hit, s, before, end, path[0 if first else -1] - stretch[0 if first else -1],
+                            stretch[0 if first else -1])
+    return replace(lines, xy=xy), found
+
+
+def _followed(xy, lines, dense, near):
+    """(N,) bool: boundary points that the stretch runs along, and not beside, as the other side of a thin stroke does."""
+    away, nearest = cKDTree(xy).query(dense)
+    seen = np.zeros(len(xy), bool)
+    seen[nearest[away < near]] = True
+    arc = ragged.owner(lines.starts)
+    wide = seen.copy()
+    for by in range(1, _GAP + 1):
+        same = arc[by:] == arc[:-by]
+        wide[by:] |= seen[:-by] & same
+        wide[:-by] |= seen[by:] & same
+    return wide
+
+
+def _draw_along(xy, lines, hit, s, before, end, by, place):
+    """Points of the same arcs beyond an end follow it, less the farther they are."""
+    size = float(np.hypot(*by))
+    if size < 0.05:
+        return
+    reach = _BLEND * size + _BLEND_PX
+    rest = np.ones(len(xy), bool)
+    rest[hit] = False
+    near = rest & (np.hypot(*(xy - place).T) < reach)
+    fall = 0.5 + 0.5 * np.cos(np.pi * np.hypot(*(xy[near] - place).T) / reach)
+    xy[near] += fall[:, None] * by
+
+
+def _dense(points):
+    """Points along a polyline half a pixel apart, and how far along each is, 0 to 1."""
+    way = _way(points)
+    at = np.linspace(0, way[-1], max(int(way[-1] / _SPACING_PX), 2) + 1)
+    return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1), at / max(way[-1], 1e-12)
+
+
+def _at(points, share):
+    way = _way(points)
+    return np.stack([np.interp(share * way[-1], way, points[:, c]) for c in (0, 1)], -1)
+
+
+def _way(points):
+    return np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])

@@ -1,0 +1,102 @@
+"""The stretch of boundary that a person brushed along."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.spatial import cKDTree
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
+from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.planar.planar_map import PlanarMap
+
+_SPACING_PX = 0.75
+_WHOLE = 0.8
+"""A brush that comes back and went along this much of a ring means all of it."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Stretch:
+    """``points`` (N, 2) px along the boundary, in the brush's sense; ``closed``: a whole ring, its first point again last."""
+
+    points: np.ndarray
+    closed: bool
+
+
+def stretch_along(planar: PlanarMap, curves: CurveSet, brush, reach_px: float) -> Stretch | None:
+    """The part of one ring that runs along a brush's way, None where no boundary is near.
+
+    Parameters
+    ----------
+    brush : (N, 2) px. reach_px : how far the brush may be off.
+    """
+    brush = np.asarray(brush, float).reshape(-1, 2)
+    rings = _rings_near(planar, curves, brush, reach_px)
+    best, least = None, np.inf
+    for ring in rings:
+        tree = cKDTree(ring)
+        away, at = tree.query(brush)
+        if away[0] > reach_px or away[-1] > reach_px:
+            continue
+        for made, closed in _between(ring, int(at[0]), int(at[-1]), _length(brush)):
+            back, _ = cKDTree(made).query(brush)
+            there, _ = cKDTree(brush).query(made)
+            score = float(back.mean() + there.mean()) + (0.0 if closed or there.max() < 4 * reach_px else np.inf)
+            if score < least:
+                best, least = Stretch(made, closed), score
+    return best
+
+
+def ring_at(planar: PlanarMap, curves: CurveSet, place, reach_px: float) -> Stretch | None:
+    """The whole ring of boundary nearest to a place, the smaller of two that share it."""
+    rings = _rings_near(planar, curves, np.asarray(place, float)[None], reach_px)
+    if not rings:
+        return None
+    ring = min(rings, key=_length)
+    return Stretch(np.concatenate([ring, ring[:1]]), True)
+
+
+def _rings_near(planar, curves, brush, reach):
+    xy, arc = _samples(curves)
+    away, at = cKDTree(xy).query(brush[[0, -1]])
+    if away.min() > reach:
+        return []
+    faces = np.unique(np.concatenate([planar.left[arc[at]], planar.right[arc[at]]]))
+    rings = []
+    for face in faces[faces >= 0].tolist():
+        outline = face_outline(planar, curves, face)
+        for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist()):
+            ring = _sampled(outline.controls[a:b])
+            if len(ring) >= 3 and cKDTree(ring).query(brush[0])[0] <= reach:
+                rings.append(ring)
+    return rings
+
+
+def _samples(curves):
+    count = np.maximum(np.ceil(segment_lengths(curves.controls, curves.straight) / 2.0), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    return evaluate(curves.controls[of], (np.arange(starts[-1]) - starts[of] + 0.5) / count[of]), ragged.owner(curves.starts)[of]
+
+
+def _sampled(controls):
+    count = np.maximum(np.ceil(segment_lengths(controls) / _SPACING_PX), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
+
+
+def _between(ring, first, last, brushed):
+    """Both ways round a ring from one point to another, and all of it when the brush went round."""
+    n = len(ring)
+    ahead = ring[np.arange(first, first + (last - first) % n + 1) % n]
+    behind = ring[np.arange(first, first - (first - last) % n - 1, -1) % n]
+    made = [(part, False) for part in (ahead, behind) if len(part) >= 4]
+    whole = _length(np.concatenate([ring, ring[:1]]))
+    if brushed > _WHOLE * whole:
+        made.append((np.concatenate([np.roll(ring, -first, 0), ring[first:first + 1]]), True))
+    return made
+
+
+def _length(points):
+    return float(np.hypot(*np.diff(points, axis=0).T).sum())

@@ -1,0 +1,105 @@
+"""Between rings of cubics and polygons: joining, cutting, growing by a distance, and curves again from what comes out."""
+
+import numpy as np
+import shapely
+from shapely.geometry import MultiPolygon, Polygon
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.curveset import flatten, line_controls, segment_areas
+from sketchloom.core.curves.trace_arcs import fit_strokes
+from sketchloom.core.errors import GeometryError
+from sketchloom.core.layers.outline import Outline
+from sketchloom.core.planar.junctions import Polylines
+from sketchloom.core.shapes.placed import is_straight
+
+FLAT_PX = 0.01
+_FIT_PX = 0.03
+_STEP_PX = 1.0
+_LEAST_AREA_PX = 0.5
+_QUADRANT = 48
+"""Chords of a quarter turn of a round corner: areas within a ten-thousandth."""
+
+
+def area_of(rings) -> MultiPolygon:
+    """The area inside closed rings, (S, 4, 2) each, by their winding number."""
+    flat = [flatten(ring, is_straight(ring), FLAT_PX)[0] for ring in rings]
+    polygons = [Polygon(points) for points in flat if len(points) >= 3]
+    turns = [np.sign(segment_areas(ring).sum()) for ring, points in zip(rings, flat) if len(points) >= 3]
+    # rings of one turn add up, those of the other take away; the turn of the largest ring adds
+    if not polygons:
+        return MultiPolygon()
+    main = turns[int(np.argmax([p.area for p in polygons]))]
+    add = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t == main])
+    less = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t != main])
+    return _areas(add.difference(less))
+
+
+def area_of_outline(outline: Outline) -> MultiPolygon:
+    """The area of an outline: its pieces less their holes."""
+    return area_of([outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist())])
+
+
+def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islands: bool = True) -> MultiPolygon:
+    """An area grown (or shrunk, < 0) by a distance; what meets joins. ``keep_islands`` False fills all holes.
+
+    Sharp corners reach out to at most four distances.
+    """
+    made = area.buffer(distance, quad_segs=_QUADRANT, join_style="round" if is_round else "mitre", mitre_limit=4.0)
+    made = _areas(made)
+    return made if keep_islands else _areas(shapely.union_all([Polygon(p.exterior) for p in made.geoms]))
+
+
+def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
+    """An area as rings of fitted cubics, with the inside on the right as in every outline."""
+    rings = []
+    for piece in area.geoms:
+        if piece.area >= _LEAST_AREA_PX:
+            piece = shapely.geometry.polygon.orient(piece, 1.0)  # counter-clockwise with y up is clockwise on the screen
+            rings += [(np.asarray(piece.exterior.coords)[:-1], False)]
+            rings += [(np.asarray(hole.coords)[:-1], True) for hole in piece.interiors if Polygon(hole).area >= _LEAST_AREA_PX]
+    if not rings:
+        return Outline(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.empty(0), np.empty(0, bool))
+    dense = [_dense(points) for points, _ in rings]
+    starts = ragged.lengths_to_starts([len(d) for d in dense])
+    curves = fit_strokes(Polylines(np.concatenate(dense), starts, np.ones(len(dense), bool)), fit_px)
+    if (np.diff(curves.starts) == 0).any():
+        raise GeometryError("a ring could not be fitted")
+    signed = ragged.reduce_pieces(np.add, segment_areas(curves.controls), curves.starts)
+    hole = np.array([h for _, h in rings])
+    return Outline(curves.controls, curves.straight, curves.starts, np.where(hole, -np.abs(signed), np.abs(signed)), hole)
+
+
+def rings_of(outline: Outline) -> list[np.ndarray]:
+    return [outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist())]
+
+
+def _dense(points):
+    """Points at most a step apart along a closed polygon, its corners among them."""
+    ahead = np.roll(points, -1, 0)
+    count = np.maximum(np.ceil(np.hypot(*(ahead - points).T) / _STEP_PX), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    t = ((np.arange(starts[-1]) - starts[of]) / count[of])[:, None]
+    return points[of] * (1 - t) + ahead[of] * t
+
+
+def straight_outline(area: MultiPolygon) -> Outline:
+    """An area as it is, in straight pieces."""
+    rings, holes = [], []
+    for piece in area.geoms:
+        piece = shapely.geometry.polygon.orient(piece, 1.0)
+        for ring, hole in ((piece.exterior, False), *((h, True) for h in piece.interiors)):
+            points = np.asarray(ring.coords)[:-1]
+            rings.append(line_controls(points, np.roll(points, -1, 0)))
+            holes.append(hole)
+    starts = ragged.lengths_to_starts([len(r) for r in rings])
+    controls = np.concatenate(rings) if rings else np.empty((0, 4, 2))
+    signed = ragged.reduce_pieces(np.add, segment_areas(controls), starts)
+    return Outline(controls, np.ones(len(controls), bool), starts, signed, np.array(holes, bool))
+
+
+def _areas(geometry) -> MultiPolygon:
+    """What of a geometry has an area."""
+    parts = [g for g in getattr(geometry, "geoms", [geometry]) if g.geom_type in ("Polygon", "MultiPolygon") and not g.is_empty]
+    flat = [p for g in parts for p in getattr(g, "geoms", [g])]
+    return MultiPolygon(flat)
