@@ -10,11 +10,15 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers import layering
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.layers.rims import BACKING, rim_outline
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import Segmentation
 from sketchloom.work import Traced
+
+
+_RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line"}
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -37,9 +41,9 @@ class LayerStage:
     ``move`` as of ``placing``; ``measured``: whether widths are looked for.
     """
 
-    def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool):
+    def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False):
         self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
-        self.has_alpha, self.move, self.measured = has_alpha, move, measured
+        self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
         recipe, planar = self.recipe, traced.planar
@@ -66,8 +70,27 @@ class LayerStage:
         depth = layering.face_depths(planar, plans, ground)
         layers = layering.cut_layers(planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px,
                                      with_widths=self.measured, keep=self._kept_for(traced))
+        layers = self._with_rims(traced, plans, depth, layers)
         length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
         return Layered(ground, depth, plans, layers, proposed, length, edited)
+
+    def _with_rims(self, traced, plans, depth, layers):
+        """Backings below, rims and inner lines above the other sheets."""
+        keep, below, above = self._kept_for(traced), [], []
+        for number, rim in enumerate(self.recipe.rims):
+            at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
+            inside = depth >= 0 if rim.of is None else depth == at
+            if not rim.on or at is None and rim.of is not None or not inside.any():
+                continue
+            shape = np.packbits(inside).tobytes()
+            around = keep(("outline", shape), lambda i=inside: layering.outline_of(traced.planar, traced.curves, i))
+            outline = keep(("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough))
+            if not len(outline.controls):
+                continue
+            plan = LayerPlan(f"{rim.kind} {number + 1}", rim.name or _RIM_NAMES[rim.kind], rim.hex, ())
+            layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
+            (below if rim.kind == BACKING else above).append(layer)
+        return (*below, *layers, *above)
 
     def _kept_for(self, traced):
         """Holds the curves as well, so that their identity stays theirs."""

@@ -2,17 +2,24 @@
 
 from dataclasses import replace
 
+import numpy as np
+
+from sketchloom.core.edits.region_edits import DROP
 from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.preparation import MAX_STEP
-from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.preflight.findings import WARN, Finding
 from sketchloom.core.preflight.rules import CARRIER_MM
 from sketchloom.recipe import MAX_DETAIL_MM, MIN_SIZE_MM, Recipe
+from sketchloom.region_desk import RegionDesk
 from sketchloom.work import Work
 
+_MANY = 200
 MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
             "source.noise", "source.pale", "source.frame", "source.texture", "source.double",
-            "trace.colour_unused", "layer.empty", "size.over_carrier")
+            "trace.colour_unused", "layer.empty", "size.over_carrier", "layer.thin", "layer.small_pieces", "trace.small_details",
+            "clean.edit_lost", "clean.shape_idle")
 
 
 def mended(finding: Finding, work: Work) -> Recipe | None:
@@ -32,6 +39,19 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
             used = {int(label) for label in work.traced.planar.face_label}
             kept = tuple(e for i, e in enumerate(work.segmentation.own_entries) if i in used)
             changed = replace(recipe, palette=kept, colours=None) if kept else recipe
+        case "layer.thin":
+            line = work.thickened(finding.x_px, finding.y_px, finding.layer, max(recipe.thin_mm * 1.05, 0.05))
+            changed = recipe if line is None else replace(recipe, lines=(*recipe.lines, line))
+        case "layer.small_pieces":
+            changed = _without_small_pieces(finding.layer, work)
+        case "trace.small_details":
+            lost = tuple((one.x_share, one.y_share) for one in work.details_lost())
+            changed = replace(recipe, kept=tuple(dict.fromkeys((*recipe.kept, *lost)))[:1000])
+        case "clean.edit_lost":
+            here = work.edited.found.tolist()
+            changed = replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n >= len(here) or here[n] >= 0))
+        case "clean.shape_idle":
+            changed = _without_idle(work)
         case "layer.empty":
             changed = replace(recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in recipe.layers))
         case "size.over_carrier":
@@ -39,6 +59,35 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
         case _:
             changed = recipe
     return None if changed == recipe else changed
+
+
+def mended_all(code: str, work: Work) -> Recipe | None:
+    """The recipe with all findings of a kind mended; of narrow places also those too many to be listed."""
+    recipe = work.recipe
+    if code == "layer.thin":
+        todo = [Finding(code, WARN, "", one.layer, one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px)
+                for one in work.narrow_places(_MANY) if one.width_mm < recipe.thin_mm]
+    else:
+        todo = [finding for finding in work.findings if finding.code == code]
+    for finding in todo:
+        recipe = mended(finding, replace(work, recipe=recipe)) or recipe
+    return None if recipe == work.recipe else recipe
+
+
+def _without_small_pieces(layer, work):
+    """The regions of a sheet's pieces that are too small go to what lies around them."""
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    least = np.pi / 4 * work.recipe.thin_mm**2 / work.mm_per_px**2
+    depth = next((k for k, plan in enumerate(work.plans) if plan.name == layer), None)
+    small = np.flatnonzero((work.depth == depth) & (work.traced.planar.face_area_px < least)) if depth is not None else []
+    return desk.decided(work.recipe, list(small), DROP)
+
+
+def _without_idle(work):
+    recipe, cut = work.recipe, work.segmentation.cut_in
+    curves = tuple(c for c, so in zip(recipe.curves, work.traced.curves_found) if so)
+    done = iter([] if cut is None else cut.splits_done.tolist())
+    return replace(recipe, curves=curves, splits=tuple(s for s in recipe.splits if not s.on or next(done, True)))
 
 
 def _straightened(steps, work):

@@ -159,7 +159,7 @@ class _Run:
             segmentation, key = Segmenter(self.keep, picture, self.source, self.local, self.mm_per_px, tree, move, came_px).run(reading)
         traced = self._trace(segmentation, key, fit.blur_px if segmentation.two_tones else 0.0)
         with self._stage("layers", "Cutting layers"):
-            done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured).run(
+            done = LayerStage(self.keep_sheet, recipe, self.mm_per_px, picture.alpha is not None, move, self.measured, self.rough).run(
                 segmentation, traced)
         found = () if not (self.measured or self.rough) else fitness.judge(fit, faults, picture, self.mm_per_px, reading) + rules.check_layers(
             done.layers, segmentation.dropped, segmentation.own_entries,
@@ -168,6 +168,11 @@ class _Run:
         if len(done.edited.found):
             places = moved(move, [(e.x, e.y) for e in recipe.edits]) * (picture.width, picture.height)
             found += rules.check_edits(recipe.edits, done.edited.found, places)
+        if recipe.curves or segmentation.cut_in is not None:
+            splits = () if segmentation.cut_in is None else tuple(s for s in recipe.splits if s.on)
+            middles = [part[len(part) // 2] for part in (*(c.stretch for c in recipe.curves), *(s.points for s in splits))]
+            found += rules.check_drawn(traced.curves_found, np.ones(0, bool) if segmentation.cut_in is None else segmentation.cut_in.splits_done,
+                                       moved(move, middles) * (picture.width, picture.height))
         return Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, done.ground, done.depth,
                     done.plans, done.layers, done.proposed, done.length_mm, self.mm_per_px, found, faults, done.edited, move,
                     self.rough, self.measured, self.timings)
@@ -266,7 +271,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "order", "layers", "edits", "all_off", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "order", "layers", "edits", "all_off", "rims", "unit", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

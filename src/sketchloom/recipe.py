@@ -10,6 +10,7 @@ from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import RegionEdit
 from sketchloom.core.errors import SettingError
+from sketchloom.core.layers.rims import Rim
 from sketchloom.core.picture.preparing.mirroring import Mirror
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
@@ -79,7 +80,7 @@ class Recipe:
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
     in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
     ``lines`` painted into the picture before it is read. ``covers``: areas filled with
-    what is around them. ``curves``: stretches of boundary with another course. ``shapes`` laid over the regions, ``splits`` drawn through them.
+    what is around them. ``curves``: stretches of boundary with another course. ``rims``: sheets of outlines grown or shrunk. ``shapes`` laid over the regions, ``splits`` drawn through them.
     """
 
     page: int = 0
@@ -123,6 +124,7 @@ class Recipe:
     splits: tuple[SplitLine, ...] = ()
     covers: tuple[CoveredArea, ...] = ()
     curves: tuple[CurveEdit, ...] = ()
+    rims: tuple[Rim, ...] = ()
     unit: str = "mm"
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
@@ -136,7 +138,7 @@ class Recipe:
             checks.places(name, getattr(self, name), 0, 1000)
         for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off"):
             checks.true_or_false(name, getattr(self, name))
-        for name in ("edits", "lines", "shapes", "splits", "covers", "curves"):
+        for name in ("edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
             if len(getattr(self, name)) > MAX_EDITS:
                 raise SettingError(name, f"at most {MAX_EDITS}", len(getattr(self, name)))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
@@ -182,7 +184,7 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(dataclasses.asdict(plain[name]))
     for name in ("kept", "strokes_removed", "locked"):
         plain[name] = _plain(plain[name])
-    for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves"):
+    for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
@@ -207,7 +209,8 @@ def from_json(data, where: str = "$") -> Recipe:
         values[name] = _places(values.get(name, []), f"{where}.{name}")
     for name, kind, most in (("grown", Grown, 1000), ("patches", Patch, 1000), ("edits", RegionEdit, MAX_EDITS),
                              ("lines", PaintedLine, MAX_EDITS), ("shapes", PlacedShape, MAX_EDITS), ("splits", SplitLine, MAX_EDITS),
-                             ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS)):
+                             ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS),
+                             ("rims", Rim, 100)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")

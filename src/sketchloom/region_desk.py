@@ -12,6 +12,7 @@ from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment.patching import faces_within
 from sketchloom.recipe import Recipe
+from sketchloom.segmenting import BROUGHT_DELTA, nearest_entry
 from sketchloom.work import Work
 
 _WHITE = "#ffffff"
@@ -23,7 +24,7 @@ _FEW = 12
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
     """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
     if (before.traced is not after.traced or before.mm_per_px != after.mm_per_px or before.recipe.layering != after.recipe.layering
-            or before.draws_with_pens or after.draws_with_pens):
+            or before.recipe.rims or after.recipe.rims or before.draws_with_pens or after.draws_with_pens):
         return None
     looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
     faces = np.flatnonzero(looks[0] != looks[1])
@@ -67,10 +68,19 @@ class RegionDesk:
     def looks(self, recipe: Recipe, faces) -> list[str | None]:
         """Colour that faces will have with other edits, None for the ground: known before anything is cut."""
         work = self.work
-        after = with_edits(work.traced.planar, work.edited.was_ground, self._hexes, [*self._hexes, _WHITE], work.move,
-                           recipe.edits, recipe.all_off)
-        hex_of = {label: plan.hex for plan in work.plans for label in plan.labels}
-        return [None if after.ground[face] else hex_of.get(int(after.label[face]), self._hex(after.label[face])) for face in faces]
+        brought = [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == COLOUR)
+                   if nearest_entry(work.segmentation.entries, h)[1] > BROUGHT_DELTA]
+        # a colour brought just now has no label yet; what is transparent has the one after all entries
+        ground_label = len(self._hexes)
+        entries = [*self._hexes, _WHITE, *brought]
+        after = with_edits(work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off)
+        hex_of = {label: plan.hex for plan in work.plans for label in plan.labels if label < ground_label}
+        return [None if after.ground[face] else hex_of.get(int(after.label[face]), entries[after.label[face]]) for face in faces]
+
+    def split_lines(self) -> list[np.ndarray]:
+        """Split lines that part something, (S, 4, 2) cubics each, px."""
+        cut = self.work.segmentation.cut_in
+        return [] if cut is None else [chain.controls for group in cut.guides.groups for chain in group if not chain.closed]
 
     # -- choosing --------------------------------------------------------------------
 

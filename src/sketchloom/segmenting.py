@@ -28,7 +28,7 @@ _NO_SHIFT = 128
 _CALM, _GRAIN = 0.3, 0.004
 """Radius of the photo reading's smoothing, as a share of the smallest detail."""
 _SAME_DELTA = 4.0
-_BROUGHT_DELTA = 8.0
+BROUGHT_DELTA = 8.0
 """Colours nearer to one of the palette are taken for it."""
 
 
@@ -105,7 +105,7 @@ class Segmenter:
             s.hex for s in self.recipe.shapes if s.on and s.hex is not None]
         entries = list(entries)
         for hex_colour in dict.fromkeys(wanted):
-            if nearest_entry(entries, hex_colour)[1] > _BROUGHT_DELTA:
+            if nearest_entry(entries, hex_colour)[1] > BROUGHT_DELTA:
                 entries.append(PaletteEntry((hex_colour,)))
         return tuple(entries)
 

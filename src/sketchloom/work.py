@@ -12,7 +12,7 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.outline import Outline
-from sketchloom.core.layers.width import apart
+from sketchloom.core.layers.width import apart, space_widths, stretch_around
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
@@ -164,6 +164,34 @@ class Work:
                 x, y = (layer.widths.xy[n] * scale).tolist()
                 found.append(Narrow(float(layer.widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
         return tuple(sorted(found, key=lambda one: one.width_mm)[:most])
+
+    def narrow_spaces(self, most: int = 40) -> tuple[Narrow, ...]:
+        """The same for the space between cuts of each sheet; worked out when asked."""
+        found, scale = [], self.mm_per_px
+        under = 1.5 * self.recipe.thin_mm / scale
+        for layer in self.layers:
+            if layer.outline.pen_px is not None or not len(layer.outline.controls):
+                continue
+            widths = space_widths(layer.outline, 2 * under)
+            for n in apart(widths, under, stretch_mm(self.recipe.thin_mm) / scale, most):
+                x, y = (widths.xy[n] * scale).tolist()
+                found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
+        return tuple(sorted(found, key=lambda one: one.width_mm)[:most])
+
+    def thickened(self, x_px: float, y_px: float, layer: str, to_mm: float) -> PaintedLine | None:
+        """A line along the narrow stretch of a sheet at a place that makes it as wide as wanted, in the colour seen there."""
+        sheet = next((one for one in self.layers if one.plan.name == layer), None)
+        planar = self.traced.planar
+        if sheet is None or not len(sheet.widths.width):
+            return None
+        points = stretch_around(sheet.widths, (x_px, y_px), to_mm / self.mm_per_px)
+        x, y = (int(np.clip(np.floor(v), 0, most - 1)) for v, most in ((points[len(points) // 2][0], planar.width), (points[len(points) // 2][1], planar.height)))
+        label = int(self.edited.label[planar.faces[y, x]])
+        hex_colour = self.segmentation.entries[label].hex if label < len(self.segmentation.entries) and not self.ground[planar.faces[y, x]] \
+            else sheet.plan.hex
+        if len(points) < 2:
+            points = points[[0, 0]] + [[-0.3, 0.0], [0.3, 0.0]]
+        return self.painted_line(points / (self.picture.width, self.picture.height), to_mm / self.mm_per_px, hex_colour)
 
     def width_line(self) -> tuple[np.ndarray, np.ndarray]:
         """Middles (K, 2) mm of where the sheets are narrow, and their widths (K,) against the least wanted, 1 for as wide."""

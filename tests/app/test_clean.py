@@ -318,9 +318,9 @@ def test_gaps_are_told_and_closed_by_clicks(driver, gapped):
     # the two sides of the bar are regions now: one gets a sheet of its own
     upper = work.traced.planar.faces[120, 150]
     assert upper != work.traced.planar.faces[10, 10]
-    gapped.lines.list.item(0).setCheckState(Qt.CheckState.Unchecked)
+    gapped.lines.kept.list.item(0).setCheckState(Qt.CheckState.Unchecked)
     assert holes() == 1
-    gapped.lines.list.setCurrentRow(1)
+    gapped.lines.kept.list.setCurrentRow(1)
     driver.click("Take back", gapped.lines)
     assert len(recipe(driver).lines) == 1
 

@@ -45,6 +45,11 @@ QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {LINE};
 QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
 QComboBox::drop-down {{ border: 0; width: 24px; }}
 QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
+QSpinBox::up-button, QSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0; background: transparent; }}
+QSpinBox::up-button {{ subcontrol-position: top right; }}
+QSpinBox::down-button {{ subcontrol-position: bottom right; }}
+QSpinBox::up-arrow {{ image: url(@UP@); width: 12px; height: 12px; }}
+QSpinBox::down-arrow {{ image: url(@ARROW@); width: 12px; height: 12px; }}
 #foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0; background: transparent;
     padding: 8px 2px 4px 2px; color: {INK}; }}
 #foldhead:checked {{ background: transparent; color: {INK}; }}
@@ -123,7 +128,7 @@ def apply(app: QApplication) -> None:
         palette.setColor(role, QColor(colour))
     app.setPalette(palette)
     arrow = str(files("sketchloom").joinpath("data", "icons", "chevron-down.svg")).replace("\\", "/")
-    app.setStyleSheet(_SHEET.replace("@ARROW@", arrow))
+    app.setStyleSheet(_SHEET.replace("@ARROW@", arrow).replace("@UP@", arrow.replace("chevron-down", "chevron-up")))
     app.setWindowIcon(icon("stack-2", WOAD))
 
 

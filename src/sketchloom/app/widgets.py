@@ -90,6 +90,12 @@ class Choice(QWidget):
     def show_value(self, key: str) -> None:
         self._group.button(self._keys.index(key)).setChecked(True)
 
+    def name_options(self, texts) -> None:
+        """Other words on the same options."""
+        for number, text in enumerate(texts):
+            self._group.button(number).setText(text)
+            self._group.button(number).setAccessibleName(f"{self.accessibleName()}: {text}")
+
 
 class LengthEdit(QLineEdit):
     """A length with its unit; takes mm, cm or in whatever unit it shows."""

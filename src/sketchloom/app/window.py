@@ -14,6 +14,7 @@ from sketchloom.app.bench import Bench
 from sketchloom.app.benchbar import BenchBar
 from sketchloom.app.beside import Beside
 from sketchloom.app.cleaning import Cleaning
+from sketchloom.app.drawing import Drawing
 from sketchloom.app.findings_line import FindingsLine
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.layer_order import LayerOrderDialog
@@ -62,7 +63,9 @@ class Window(QMainWindow):
             "source.pale": self.tr("Lift the pencil"), "source.frame": self.tr("Crop inside it"),
             "source.texture": self.tr("Clean the paper"), "source.double": self.tr("Fill the gap"),
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
-            "size.over_carrier": self.tr("Make it fit"),
+            "size.over_carrier": self.tr("Make it fit"), "layer.thin": self.tr("Thicken here"),
+            "layer.small_pieces": self.tr("Drop them"), "trace.small_details": self.tr("Bring them back"),
+            "clean.edit_lost": self.tr("Take them out"), "clean.shape_idle": self.tr("Take it out"),
         }
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
@@ -159,6 +162,7 @@ class Window(QMainWindow):
         source.mend_wanted.connect(session.mend)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
+        self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
         self.beside = Beside(session, bench, trace, self.cleaning, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
@@ -353,6 +357,7 @@ class Window(QMainWindow):
         self.bench.selected_key = None
         self.bench.show_peek(None)
         self.cleaning.turn(number == CLEAN)
+        self.drawing.turn(number == CLEAN)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number == TRACE and self.actions_by_name["variants"].isChecked())
@@ -399,6 +404,7 @@ class Window(QMainWindow):
     def _show_work(self, shown):
         self.bench.show_work(shown)
         self.cleaning.refresh()
+        self.drawing.refresh()
         if not shown.work.measured and not shown.coarse:
             if self.stage == CLEAN:
                 self.panels[CLEAN].show_work(shown.work)

@@ -2,10 +2,16 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.stages.cleaning.curves_box import CurvesBox, RegularBox
 from sketchloom.app.stages.cleaning.lists import EditsBox, SmallBox
 from sketchloom.app.stages.cleaning.lines_box import LinesBox
+from sketchloom.app.stages.cleaning.mirror_box import MirrorBox
 from sketchloom.app.stages.cleaning.narrow_box import NarrowBox
 from sketchloom.app.stages.cleaning.regions_box import RegionsBox
+from sketchloom.app.stages.cleaning.rims_box import RimsBox
+from sketchloom.app.stages.cleaning.shapes_box import ShapesBox
+from sketchloom.app.stages.cleaning.splits_box import CoversBox, SplitsBox
+from sketchloom.app.stages.cleaning.stencil_box import StencilBox
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.widgets import Figures, Panel, label
 from sketchloom.core.units import format_length
@@ -20,7 +26,10 @@ class CleanPanel(Panel):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
         self.regions, self.small, self.edits, self.lines, self.narrow = RegionsBox(), SmallBox(), EditsBox(), LinesBox(), NarrowBox()
-        self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow)
+        self.splits, self.covers, self.shapes, self.curves, self.regular = SplitsBox(), CoversBox(), ShapesBox(), CurvesBox(), RegularBox()
+        self.mirror, self.rims, self.stencil = MirrorBox(), RimsBox(), StencilBox()
+        self._of_regions = (self.splits, self.covers, self.shapes, self.curves, self.regular, self.mirror, self.rims, self.stencil)
+        self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow, *self._of_regions)
         for box in self._boxes:
             box.change.connect(self.change)
         self._pens = label(self.tr("Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions here."), "quiet")
@@ -28,6 +37,11 @@ class CleanPanel(Panel):
         self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
         self.add(self._pens, self.regions, self._edits_fold, self._small_fold,
                  Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
+        self._folds = [Fold(title, box) for title, box in (
+            (self.tr("Split lines"), self.splits), (self.tr("Cover an area"), self.covers), (self.tr("Shapes and words"), self.shapes),
+            (self.tr("Mirror one half"), self.mirror), (self.tr("Boundaries by hand"), self.curves), (self.tr("Nearly regular"), self.regular),
+            (self.tr("Backing and rim"), self.rims), (self.tr("Stencil bridges"), self.stencil))]
+        self.add(*self._folds)
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
@@ -43,9 +57,9 @@ class CleanPanel(Panel):
         recipe = self.regions.recipe or work.recipe
         pens = work.draws_with_pens
         self._pens.setVisible(pens)
-        for part in (self.regions, self._small_fold, self._edits_fold):
+        for part in (self.regions, self._small_fold, self._edits_fold, *self._folds):
             part.setVisible(not pens)
-        for box in (self.regions, self.lines, *((self.narrow,) if work.measured and not work.rough else ())):
+        for box in (self.regions, self.lines, *self._of_regions, *((self.narrow,) if work.measured and not work.rough else ())):
             box.show_work(work)
         for box in self._boxes:
             box.recipe = recipe  # the document may be ahead of what is shown

@@ -18,9 +18,9 @@ class BridgeTool(Tool):
     wants_source = False
     wants_cut = True
 
-    def __init__(self):
+    def __init__(self, hint: str = ""):
         super().__init__()
-        self.hint = self.tr("Click a gap to close it. Esc ends.")
+        self.hint = hint or self.tr("Click a gap to close it. Esc ends.")
         self._lines: list = []
         self._near = -1
 
@@ -56,15 +56,15 @@ class BridgeTool(Tool):
 
 
 class LineTool(PointsTool):
-    """Drag to paint a line, or click from point to point and end with Enter or two clicks."""
+    """Drag to paint a line, or click from point to point and end with Enter or two clicks; ``most`` points end it at once."""
 
     taken = Signal(tuple)
     wants_source = False
     wants_cut = True
 
-    def __init__(self, hex_colour: str, width_share: float, hint: str):
+    def __init__(self, hex_colour: str, width_share: float, hint: str, most: int | None = None):
         super().__init__()
-        self.hint = hint
+        self.hint, self._most = hint, most
         self._colour, self._width = QColor(hex_colour), width_share
         self._at = None
         self._dragged = False
@@ -84,7 +84,7 @@ class LineTool(PointsTool):
         self.repaint.emit()
 
     def release(self, frame: Frame, at: QPointF) -> None:
-        if self._dragged:
+        if self._dragged or len(self._points) == self._most:
             self.take()
 
     def take(self) -> None:

@@ -36,6 +36,7 @@ class RegionTool(Tool):
         self._at = None
         self._paths: dict[int, QPainterPath] = {}
         self._marked: list[int] = []
+        self._splits = QPainterPath()
 
     def show_desk(self, desk) -> None:
         """Another result: its regions are other faces, unless only what was decided about them changed."""
@@ -44,6 +45,11 @@ class RegionTool(Tool):
         if not same:
             self._paths, self._swept, self.face = {}, [], -1
         self._marked = [] if desk is None else list(desk.edit_of_face)
+        self._splits = QPainterPath()
+        for line in () if desk is None else desk.split_lines():
+            self._splits.moveTo(*line[0, 0])
+            for c in line.tolist():
+                self._splits.cubicTo(*(QPointF(*p) for p in c[1:]))
         self.repaint.emit()
 
     # -- gestures ----------------------------------------------------------------------
@@ -111,6 +117,7 @@ class RegionTool(Tool):
         painter.save()
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
+        self._stroke(painter, self._splits, theme.MADDER, Qt.PenStyle.DashLine, 1.2)
         for face in self._marked:
             self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.DotLine, 1.4)
         for face in self._swept:

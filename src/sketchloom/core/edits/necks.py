@@ -39,7 +39,7 @@ class Cuts:
         return len(self.face)
 
 
-def likely_cuts(planar: PlanarMap, curves: CurveSet, faces, most: int = 40) -> Cuts:
+def likely_cuts(planar: PlanarMap, curves: CurveSet, faces, most: int = 24) -> Cuts:
     """Likely split lines of the largest of some faces, (N,) numbers."""
     faces = np.asarray(faces, np.intp)
     faces = faces[planar.face_area_px[faces] >= _LEAST_FACE_PX]

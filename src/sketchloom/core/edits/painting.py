@@ -49,12 +49,26 @@ def painted(picture: Picture, lines, move, came_px: tuple[int, int]) -> Picture:
     for line in lines:
         points = moved(move, line.points) * size
         larger = float(growth(move, [line.points[0]])[0]) * size.prod() / (came_px[0] * came_px[1])
-        cover = cover_along(_dense(points), line.width * came_px[0] * larger**0.5, rgb.shape[:2])
-        rgb += cover[..., None] * (np.array(from_hex(line.hex), np.float32) - rgb)
+        dense, width = _dense(points), line.width * came_px[0] * larger**0.5
+        box = _box(dense, width, rgb.shape[:2])
+        if box is None:
+            continue
+        part = rgb[box]
+        cover = cover_along(dense - (box[1].start, box[0].start), width, part.shape[:2])
+        part += cover[..., None] * (np.array(from_hex(line.hex), np.float32) - part)
         if alpha is not None:
-            alpha = np.maximum(alpha, np.rint(255 * cover).astype(np.uint8))
+            alpha = alpha.copy()
+            alpha[box] = np.maximum(alpha[box], np.rint(255 * cover).astype(np.uint8))
     return replace(picture, rgb=frozen_array(np.rint(rgb).astype(np.uint8)),
                    alpha=None if alpha is None else frozen_array(alpha))
+
+
+def _box(points, width, shape):
+    """The part of a picture that a line touches, None for none."""
+    reach = int(np.ceil(width / 2)) + 3
+    (x0, y0), (x1, y1) = np.floor(points.min(0)).astype(int) - reach, np.ceil(points.max(0)).astype(int) + reach
+    x0, y0, x1, y1 = max(x0, 0), max(y0, 0), min(x1, shape[1]), min(y1, shape[0])
+    return np.s_[y0:y1, x0:x1] if x0 < x1 and y0 < y1 else None
 
 
 def _dense(points):

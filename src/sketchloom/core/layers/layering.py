@@ -91,7 +91,7 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
             shape = np.packbits(inside).tobytes()
             cut.append((plan, shape, keep(("outline", shape), lambda: outline_of(planar, curves, inside))))
     limit_px = WIDTH_LIMIT_MM / mm_per_px
-    spacing_px = min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
+    spacing_px = _spacing_px(mm_per_px)
     if with_widths:
         # most of the time goes into tree look-ups, which leave the other core free
         with ThreadPoolExecutor(_THREADS) as pool:
@@ -100,6 +100,17 @@ def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str,
         widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
     return tuple(_layer(plan, outline, w, mm_per_px, keep(("length", shape), outline.length_px))
                  for (plan, shape, outline), w in zip(cut, widths))
+
+
+def sheet(plan, outline: Outline, mm_per_px: float, with_widths: bool, keep=lambda make: make()) -> Layer:
+    """A sheet with an outline of its own; ``keep(make)`` holds its widths."""
+    none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+    widths = keep(lambda: local_widths(outline, WIDTH_LIMIT_MM / mm_per_px, _spacing_px(mm_per_px))) if with_widths else none
+    return _layer(plan, outline, widths, mm_per_px, outline.length_px())
+
+
+def _spacing_px(mm_per_px):
+    return min(max(_WIDTH_SPACING_MM / mm_per_px, 1.0), 3.0)
 
 
 def pen_layer(plan, outline: Outline, mm_per_px: float) -> Layer:

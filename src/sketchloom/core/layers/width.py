@@ -51,6 +51,38 @@ def apart(widths: Widths, under_px: float, away_px: float, most: int) -> list[in
     return found
 
 
+def space_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> Widths:
+    """The same for the space between cuts: what lies outside the rings, gaps between pieces and holes alike."""
+    owner = ragged.owner(outline.starts)
+    turned = outline.starts[owner] + outline.starts[owner + 1] - 1 - np.arange(len(owner))
+    inside_out = Outline(outline.controls[turned][:, ::-1], outline.straight[turned], outline.starts, -outline.area_px, ~outline.hole)
+    return local_widths(inside_out, limit_px, spacing_px)
+
+
+def stretch_around(widths: Widths, place, under_px: float) -> np.ndarray:
+    """(N, 2) middles of the narrow stretch that a place belongs to, in order along it; those under a width only."""
+    narrow = np.flatnonzero(widths.width < under_px)
+    if len(narrow) == 0:
+        return np.asarray(place, float)[None]
+    xy = widths.xy[narrow]
+    tree = cKDTree(xy)
+    reach, most = max(0.6 * under_px, 3.0), max(4.0 * under_px, 24.0)
+    seen, front = set(), [int(tree.query(place)[1])]
+    while front:
+        here = front.pop()
+        if here in seen or np.hypot(*(xy[here] - place)) > most:
+            continue
+        seen.add(here)
+        front += [n for n in tree.query_ball_point(xy[here], reach) if n not in seen]
+    points = xy[sorted(seen)]
+    if len(points) < 2:
+        return points
+    along = np.linalg.svd(points - points.mean(0), full_matrices=False)[2][0]
+    at = (points - points.mean(0)) @ along
+    bins = np.floor((at - at.min()) / reach).astype(int)
+    return np.array([points[bins == b].mean(0) for b in np.unique(bins)])
+
+
 def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> Widths:
     """Measure the width of a shape where it is narrow.
 

@@ -1,5 +1,8 @@
 """Rules over finished layers that yield findings."""
 
+import numpy as np
+
+from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
 from sketchloom.core.units import MM_PER_IN
@@ -9,6 +12,8 @@ CARRIER_MM = 11.5 * MM_PER_IN
 LONG_CARRIER_MM = 23.5 * MM_PER_IN
 """A 12 x 24 in carrier, with the same half inch kept free (trade)."""
 _PLACES = 5
+SHARP_DEG = 20.0
+"""Points that open by less lift in weeding (common practice, no source)."""
 _EDITS = {"drop": "A dropped region", "window": "An opened window", "colour": "A given colour", "keep": "A kept region"}
 
 
@@ -40,6 +45,8 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
                              "good, but not proven to cut least."))
     for layer in layers:
         found += _thin(layer, thin_mm, mm_per_px)
+        found += _points(layer, thin_mm, mm_per_px)
+        found += _small_pieces(layer, thin_mm, mm_per_px)
         found += _oversize(layer, mm_per_px)
     return tuple(found)
 
@@ -63,6 +70,42 @@ def _thin(layer, thin_mm, mm_per_px):
             "layer.thin", WARN, f"Only {widths.width[worst] * mm_per_px:.2f} mm wide here, under "
             f"{thin_mm:g} mm; it may tear in cutting or weeding.", layer.plan.name, float(x), float(y)))
     return found
+
+
+def _points(layer, thin_mm, mm_per_px):
+    """Points sharper than SHARP_DEG, the sharpest first."""
+    if layer.outline.pen_px is not None or thin_mm <= 0:
+        return []
+    points = sharp_points(layer.outline, max(thin_mm, 0.4) / mm_per_px, np.radians(SHARP_DEG))
+    if not len(points):
+        return []
+    x, y, opening = points[0].tolist()
+    many = "A point is" if len(points) == 1 else f"{len(points)} points are"
+    return [Finding("layer.point", NOTE, f"{many} sharper than {SHARP_DEG:g} degrees (the sharpest {np.degrees(opening):.0f}); "
+                    "they may lift or tear.", layer.plan.name, x, y)]
+
+
+def _small_pieces(layer, thin_mm, mm_per_px):
+    """Pieces that a disc as wide as the smallest width would cover."""
+    outline = layer.outline
+    if outline.pen_px is not None:
+        return []
+    small = np.flatnonzero(~outline.hole & (outline.area_px * mm_per_px**2 < np.pi / 4 * thin_mm**2))
+    if not len(small):
+        return []
+    x, y = outline.controls[outline.starts[small[outline.area_px[small].argmin()]], 0].tolist()
+    many = "1 piece is" if len(small) == 1 else f"{len(small)} pieces are"
+    return [Finding("layer.small_pieces", WARN, f"{many} smaller than a dot of {thin_mm:g} mm: too small to weed or to stick.",
+                    layer.plan.name, x, y)]
+
+
+def check_drawn(curves_found, splits_done, places):
+    """Findings of split lines and new courses that do nothing; ``places`` (K, 2) px of the curves, then of the splits."""
+    idle = [*(~np.asarray(curves_found, bool)).tolist(), *(~np.asarray(splits_done, bool)).tolist()]
+    words = ["The new course of a boundary does nothing now: the stretch it was made for is not here."] * len(curves_found) + [
+        "A split line parts nothing: it must run from one side of a shape to the other."] * len(splits_done)
+    return tuple(Finding("clean.shape_idle", WARN, words[n] + " Switch it off, take it out, or draw it anew.",
+                         x_px=float(places[n][0]), y_px=float(places[n][1])) for n, so in enumerate(idle) if so)[:_PLACES]
 
 
 def stretch_mm(thin_mm: float) -> float:

@@ -1,16 +1,12 @@
 """Gaps in outlines with the bridges offered, and ink added and taken away with a brush."""
 
-from dataclasses import replace
-
-from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QListWidget, QListWidgetItem
+from PySide6.QtCore import Signal
 
 from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.widgets import LengthEdit, button, label, swatch
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom.core.units import format_length
-
-_LINE = Qt.ItemDataRole.UserRole
 
 
 class LinesBox(Box):
@@ -33,15 +29,8 @@ class LinesBox(Box):
         self._width = LengthEdit(self.tr("Width of the brush"), 0.05, 100.0)
         self._width.committed.connect(self._set_width)
         self.width_mm = 1.0
-        self.list = QListWidget()
-        self.list.setAccessibleName(self.tr("Bridges and painted lines, the latest first"))
-        self.list.setFixedHeight(112)
-        self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
-        self.list.itemChanged.connect(self._switch)
-        self.list.itemSelectionChanged.connect(self._enable)
-        self._back = button(self.tr("Take back"), "restore", self.tr("The chosen lines go"))
-        self._back.clicked.connect(self._take_back)
-        self.add(self._said, (self._choose, self._all), (self._add, self._less), (label(self.tr("Brush")), self._width), self.list, self._back)
+        self.kept = KeptList(self, "lines", self.tr("Bridges and painted lines, the latest first"), self.tr("painted line"))
+        self.add(self._said, (self._choose, self._all), (self._add, self._less), (label(self.tr("Brush")), self._width), self.kept)
         self.gaps = self._gaps_of = None
 
     def show_gaps(self, work, gaps) -> None:
@@ -72,39 +61,12 @@ class LinesBox(Box):
             for part in (self._choose, self._all):
                 part.setEnabled(False)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        lines = work.recipe.lines
-        self.list.blockSignals(True)
-        self.list.clear()
-        for number in range(len(lines) - 1, -1, -1):
-            line = lines[number]
-            wide = format_length(work.line_width_mm(line), work.recipe.unit, 2)
-            item = QListWidgetItem(swatch(line.hex, 16), self.tr("{0} line, {1} wide").format(colour_name(from_hex(line.hex)), wide))
-            item.setData(_LINE, number)
-            item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
-            item.setCheckState(Qt.CheckState.Checked if line.on else Qt.CheckState.Unchecked)
-            self.list.addItem(item)
-        self.list.blockSignals(False)
-        for part in (self.list, self._back):
-            part.setVisible(bool(lines))
-        self._enable()
-
-    def _enable(self):
-        self._back.setEnabled(bool(self.list.selectedItems()))
+        self.kept.show_rows([(swatch(line.hex, 16), self.tr("{0} line, {1} wide").format(
+            colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))) for line in work.recipe.lines])
 
     def _set_width(self, mm):
         self.width_mm = mm
         self._width.show_value(mm, self.recipe.unit)
-
-    def _switch(self, item):
-        lines = list(self.recipe.lines)
-        number, on = item.data(_LINE), item.checkState() == Qt.CheckState.Checked
-        if number < len(lines) and lines[number].on != on:
-            lines[number] = replace(lines[number], on=on)
-            self.emit(self.tr("painted line on or off"), lines=tuple(lines))
-
-    def _take_back(self):
-        gone = {item.data(_LINE) for item in self.list.selectedItems()}
-        self.emit(self.tr("painted line taken back"), lines=tuple(line for n, line in enumerate(self.recipe.lines) if n not in gone))
 
     def _close_all(self):
         self.bridge(range(len(self.gaps)))

@@ -4,7 +4,7 @@ from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import LengthEdit, button, counted, label, swatch
+from sketchloom.app.widgets import Choice, LengthEdit, button, counted, label, swatch
 from sketchloom.core.units import format_length
 from sketchloom.recipe import MAX_DETAIL_MM
 
@@ -29,19 +29,52 @@ class NarrowBox(Box):
         self.list.setAccessibleName(self.tr("Narrow places, the narrowest first"))
         self.list.setIconSize(QSize(16, 16))
         self.list.setFixedHeight(136)
-        self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(*item.data(_PLACE)))
-        self.add((label(self.tr("Smallest width")), self._least), self._said, self._line, self.list)
+        self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(*item.data(_PLACE)[:2]))
+        self._where = Choice((("sheets", self.tr("Sheets"), self.tr("Where what is cut out is narrow")),
+                              ("spaces", self.tr("Spaces"), self.tr("Where two cuts come near each other"))), self.tr("What is measured"))
+        self._where.show_value("sheets")
+        self._where.chosen.connect(self._take_where)
+        self._key = "sheets"
+        self._thicken = button(self.tr("Thicken here"), "plus", self.tr("The chosen places get the smallest width, smoothly"))
+        self._thicken.clicked.connect(lambda: self._thicken_at([item.data(_PLACE) for item in self.list.selectedItems()]))
+        self._thicken_all = button(self.tr("Thicken all"), "circle-check", self.tr("Every place under the smallest width"))
+        self._thicken_all.clicked.connect(lambda: self._thicken_at([self.list.item(n).data(_PLACE) for n in range(self._under)]))
+        self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
+        self.list.itemSelectionChanged.connect(lambda: self._thicken.setEnabled(bool(self.list.selectedItems())))
+        self._under = 0
+        self.add((label(self.tr("Smallest width")), self._least), self._where, self._said, self._line, self.list, (self._thicken, self._thicken_all))
+
+    def _take_where(self, key):
+        self._key = key
+        if self.work is not None:
+            self._fill(self.work)
+
+    def _thicken_at(self, places):
+        work, scale = self.work, self.work.mm_per_px
+        made = (work.thickened(x / scale, y / scale, layer, work.recipe.thin_mm * 1.05) for x, y, layer in places)
+        made = tuple(line for line in made if line is not None)
+        if made:
+            self.emit(self.tr("thickened"), lines=(*self.recipe.lines, *made))
 
     def shows_line(self) -> bool:
         return self._line.isChecked()
 
     def show_work(self, work) -> None:
         super().show_work(work)
+        self._least.show_value(max(work.recipe.thin_mm, 0.05), work.recipe.unit)
+        self._fill(work)
+
+    def _fill(self, work):
         unit, least = work.recipe.unit, work.recipe.thin_mm
-        self._least.show_value(max(least, 0.05), unit)
-        places = work.narrow_places()
-        under = sum(one.width_mm < least for one in places)
-        self._said.setText(self.tr("No sheet is narrower than {0} anywhere.").format(format_length(least, unit, 2)) if not under else counted(
+        sheets = self._key == "sheets"
+        places = work.narrow_places() if sheets else work.narrow_spaces()
+        under = self._under = sum(one.width_mm < least for one in places)
+        nowhere = self.tr("No sheet is narrower than {0} anywhere.") if sheets else self.tr("No two cuts are nearer to each other than {0}.")
+        for part in (self._thicken, self._thicken_all):
+            part.setVisible(sheets)
+        self._thicken_all.setEnabled(under > 0)
+        self._thicken.setEnabled(False)
+        self._said.setText(nowhere.format(format_length(least, unit, 2)) if not under else counted(
             under, self.tr("1 stretch is under it."), self.tr("{0} stretches are under it.")))
         self.list.blockSignals(True)
         self.list.clear()
@@ -49,6 +82,6 @@ class NarrowBox(Box):
             item = QListWidgetItem(swatch(one.hex, 16), self.tr("{0}{1} · {2}").format(
                 format_length(one.width_mm, unit, 2), self.tr(", too narrow") if one.width_mm < least else "", one.layer))
             item.setSizeHint(QSize(0, 27))
-            item.setData(_PLACE, (one.x_mm, one.y_mm))
+            item.setData(_PLACE, (one.x_mm, one.y_mm, one.layer))
             self.list.addItem(item)
         self.list.blockSignals(False)

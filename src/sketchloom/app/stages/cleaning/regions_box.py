@@ -1,7 +1,7 @@
 """What a click on a region does, which others are alike, and the colours to give."""
 
 from PySide6.QtCore import QByteArray, QMimeData, QSize, Qt, Signal
-from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QComboBox, QListView, QListWidget, QListWidgetItem
+from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QColorDialog, QComboBox, QListView, QListWidget, QListWidgetItem
 
 from sketchloom.app.bench_paint import COLOUR_MIME
 from sketchloom.app.stages.box import Box
@@ -79,6 +79,9 @@ class RegionsBox(Box):
         ), self.tr("A click"))
         self._way.chosen.connect(self._take_way)
         self._note = label("", "quiet")
+        self._brought: list[str] = []
+        self._more = button(self.tr("Another colour…"), "plus", self.tr("A colour that the picture does not have; it gets a sheet of its own"))
+        self._more.clicked.connect(self._ask_colour)
         self.colours = Colours()
         self.colours.itemClicked.connect(lambda _: self._take_way(COLOUR))
         self._alike = Choice((
@@ -105,10 +108,29 @@ class RegionsBox(Box):
         self._only.activated.connect(lambda _: self.only_wanted.emit())
         self.action = DROP
         self._way.show_value(DROP)
-        self.add(self._hold, label(self.tr("A click on a region"), "quiet"), self._way, self.colours, self._note,
+        self.add(self._hold, label(self.tr("A click on a region"), "quiet"), self._way, self.colours, self._more, self._note,
                  label(self.tr("Two clicks take all that are alike"), "quiet"), self._alike, (self._lasso, self._box),
                  (label(self.tr("Show")), self._only), self._off, self._large)
         self._show_note()
+
+    def _ask_colour(self):
+        colour = QColorDialog.getColor(parent=self, title=self.tr("A colour for regions"))
+        if colour.isValid():
+            self.bring_colour(colour.name())
+
+    def bring_colour(self, hex_colour: str) -> None:
+        """Another colour to give, which is then the chosen one."""
+        if hex_colour not in self._brought:
+            self._brought.append(hex_colour)
+        self._show_colours()
+        for row in range(self.colours.count()):
+            if self.colours.item(row).data(Qt.ItemDataRole.UserRole) == hex_colour:
+                self.colours.setCurrentRow(row)
+        self._take_way(COLOUR)
+
+    def _show_colours(self):
+        hexes = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
+        self.colours.show_colours(dict.fromkeys([*hexes, *self._brought]))
 
     def _take_way(self, key):
         self.action = key
@@ -155,7 +177,7 @@ class RegionsBox(Box):
     def show_work(self, work) -> None:
         super().show_work(work)
         hexes = [e.hex for e in work.segmentation.entries]
-        self.colours.show_colours(hexes)
+        self._show_colours()
         self._fill_only(hexes)
         self._off.setChecked(work.recipe.all_off)
         self._show_note()

@@ -1,0 +1,116 @@
+"""Stretches of boundary given another course, and what is nearly regular."""
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtWidgets import QGridLayout, QListWidget, QListWidgetItem, QWidget
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.widgets import LengthEdit, button, counted, label
+from sketchloom.core.units import format_length
+
+_NUMBER = Qt.ItemDataRole.UserRole
+
+
+class CurvesBox(Box):
+    """Chooses a stretch on the bench and says what is to become of it."""
+
+    choose_wanted = Signal(bool)
+    act_wanted = Signal(str)
+
+    def __init__(self):
+        super().__init__()
+        self.choose = button(self.tr("Choose a stretch on the bench"), "target", self.tr("Brush along a boundary; once round takes all of it"), checkable=True)
+        self.choose.clicked.connect(self.choose_wanted)
+        self.said = label(self.tr("Both neighbours of a boundary follow it."), "quiet")
+        self.radius_mm = 2.0
+        self._radius = LengthEdit(self.tr("Radius of a round corner"), 0.05, 200.0)
+        self._radius.committed.connect(lambda mm: setattr(self, "radius_mm", mm))
+        acts = QWidget()
+        grid = QGridLayout(acts)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setSpacing(6)
+        self._acts = []
+        for n, (what, text, tip) in enumerate((
+                ("smooth", self.tr("Smooth"), self.tr("Bumps go, the ends stay")), ("straight", self.tr("Straighten"), self.tr("A straight line between the ends")),
+                ("arc", self.tr("True arc"), self.tr("The arc of a circle through both ends; a whole ring becomes a circle")),
+                ("corner", self.tr("Make a corner"), self.tr("Both ends run on until they meet")),
+                ("round", self.tr("Round a corner"), self.tr("By the radius on the right")))):
+            one = button(text, "", tip)
+            one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
+            one.setEnabled(False)
+            self._acts.append(one)
+            grid.addWidget(one, n // 2, n % 2)
+        grid.addWidget(self._radius, 2, 1)
+        self.kept = KeptList(self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary"))
+        self.add(self.choose, self.said, acts, self.kept)
+        self._words = {"smooth": self.tr("smoothed"), "straight": self.tr("straight"), "arc": self.tr("true arc"), "circle": self.tr("true circle"),
+                       "corner": self.tr("corner"), "round": self.tr("round corner"), "pull": self.tr("pulled"), "equal": self.tr("equal circle"),
+                       "concentric": self.tr("common centre"), "parallel": self.tr("parallel"), "symmetric": self.tr("symmetric")}
+
+    def show_stretch(self, has_one: bool, said: str) -> None:
+        self.said.setText(said)
+        for one in self._acts:
+            one.setEnabled(has_one)
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        self._radius.show_value(self.radius_mm, work.recipe.unit)
+        found = work.traced.curves_found.tolist()
+        rows = []
+        for n, edit in enumerate(work.recipe.curves):
+            text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
+            rows.append((None, text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)))
+        self.kept.show_rows(rows)
+
+    def change_curves(self, edits, what: str) -> None:
+        self.emit(what, curves=(*self.recipe.curves, *edits))
+
+
+class RegularBox(Box):
+    """What is nearly straight, round, equal and so on, each with how far it would move."""
+
+    look_wanted = Signal()
+    pointed = Signal(int)
+    take_wanted = Signal(list)
+
+    def __init__(self):
+        super().__init__()
+        self.look = button(self.tr("Look for it"), "target", self.tr("Nearly straight, round, equal, parallel, symmetric; with a common centre"))
+        self.look.clicked.connect(self.look_wanted)
+        self._said = label("", "quiet")
+        self.list = QListWidget()
+        self.list.setAccessibleName(self.tr("What is nearly regular, what moves least first"))
+        self.list.setFixedHeight(142)
+        self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
+        self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
+        self.list.itemSelectionChanged.connect(lambda: self.take.setEnabled(bool(self.list.selectedItems())))
+        self.take = button(self.tr("Make it so"), "circle-check", self.tr("The chosen ones become exactly what they nearly are"))
+        self.take.clicked.connect(lambda: self.take_wanted.emit([i.data(_NUMBER) for i in self.list.selectedItems()]))
+        self.add(self.look, self._said, self.list, self.take)
+        for part in (self.list, self.take, self._said):
+            part.hide()
+
+    def show_found(self, desk) -> None:
+        words = {"circle": self.tr("nearly a circle"), "straight": self.tr("nearly straight"), "equal": self.tr("{0} circles nearly equal"),
+                 "concentric": self.tr("{0} circles nearly around one place"), "parallel": self.tr("nearly parallel to its neighbour"),
+                 "symmetric": self.tr("nearly symmetric")}
+        unit = desk.work.recipe.unit
+        self.list.clear()
+        for n, one in enumerate(desk.regular):
+            item = QListWidgetItem(self.tr("{0} · moves {1}").format(words[one.what].format(len(one.parts)), format_length(desk.mm(one.move_px), unit, 2)))
+            item.setData(_NUMBER, n)
+            item.setSizeHint(QSize(0, 27))
+            self.list.addItem(item)
+        count = self.list.count()
+        self._said.setText(self.tr("Nothing is nearly regular that is not so already.") if not count else counted(
+            count, self.tr("1 found. Choose it to see where."), self.tr("{0} found. Choose one to see where.")))
+        self._said.show()
+        for part in (self.list, self.take):
+            part.setVisible(count > 0)
+        self.take.setEnabled(False)
+
+    def forget(self) -> None:
+        """What was found belongs to another map."""
+        for part in (self.list, self.take, self._said):
+            part.hide()
+        self.list.clear()

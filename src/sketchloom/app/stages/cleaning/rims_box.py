@@ -1,0 +1,85 @@
+"""Backings, rims and inner lines: sheets of an outline moved by a distance."""
+
+from dataclasses import replace
+
+from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.widgets import Choice, LengthEdit, button, label, swatch
+from sketchloom.core.layers.rims import BACKING, INNER, MAX_DISTANCE_MM, RIM, Rim
+from sketchloom.core.units import format_length
+
+
+class RimsBox(Box):
+    """One more rim, and those there are."""
+
+    def __init__(self):
+        super().__init__()
+        self._new = Rim(3.0)
+        self._kind = Choice(((BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
+                             (RIM, self.tr("Rim"), self.tr("A band around, with the work cut out of it")),
+                             (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line"))), self.tr("Kind"))
+        self._kind.chosen.connect(lambda kind: self._set(kind=kind))
+        self._of = QComboBox()
+        self._of.setAccessibleName(self.tr("What it goes around"))
+        self._of.activated.connect(lambda _: self._set(of=self._of.currentData()))
+        self._distance = LengthEdit(self.tr("Distance"), 0.05, MAX_DISTANCE_MM)
+        self._distance.committed.connect(lambda mm: self._set(distance_mm=mm))
+        self._corners = Choice((("round", self.tr("Round"), self.tr("Corners are rounded")), ("sharp", self.tr("Sharp"), self.tr("Corners stay corners"))),
+                               self.tr("Corners"))
+        self._corners.chosen.connect(lambda key: self._set(is_round=key == "round"))
+        self._islands = QCheckBox(self.tr("Holes stay open"))
+        self._islands.setToolTip(self.tr("Otherwise what is enclosed is filled"))
+        self._islands.clicked.connect(lambda on: self._set(islands=on))
+        self._colour = button(self.tr("Colour…"))
+        self._colour.clicked.connect(self._ask_colour)
+        self._add = button(self.tr("Add it"), "plus", self.tr("It becomes a sheet of its own in every figure and file"))
+        self._add.clicked.connect(self._add_one)
+        self.kept = KeptList(self, "rims", self.tr("Backings, rims and inner lines, the latest first"), self.tr("rim"))
+        self._said = label("", "quiet")
+        self.add(self._kind, (label(self.tr("Around")), self._of), (label(self.tr("Distance")), self._distance), self._corners, self._islands,
+                 (self._colour, self._add), self._said, self.kept)
+        self._show_new()
+
+    def _set(self, **changes):
+        self._new = replace(self._new, **changes)
+        self._show_new()
+
+    def _show_new(self):
+        self._kind.show_value(self._new.kind)
+        self._corners.show_value("round" if self._new.is_round else "sharp")
+        self._islands.setChecked(self._new.islands)
+        self._islands.setEnabled(self._new.kind != INNER)
+        self._colour.setIcon(swatch(self._new.hex, 16))
+        self._distance.show_value(self._new.distance_mm, "mm" if self.recipe is None else self.recipe.unit)
+
+    def _ask_colour(self):
+        colour = QColorDialog.getColor(self._new.hex, self, self.tr("Colour of the sheet"))
+        if colour.isValid():
+            self._set(hex=colour.name())
+
+    def _add_one(self):
+        self.emit(self.tr("added {0}").format(self._words(self._new.kind)), rims=(*self.recipe.rims, self._new))
+
+    def _words(self, kind):
+        return {BACKING: self.tr("backing"), RIM: self.tr("rim"), INNER: self.tr("inner line")}[kind]
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        kept = self._of.currentData()
+        self._of.clear()
+        self._of.addItem(self.tr("Everything together"), None)
+        for plan in work.plans:
+            if not plan.left_out:
+                self._of.addItem(swatch(plan.hex, 16), plan.name, plan.key)
+        self._of.setCurrentIndex(max(self._of.findData(kept), 0))
+        self._new = replace(self._new, of=self._of.currentData())
+        self._show_new()
+        unit = work.recipe.unit
+        self.kept.show_rows([(swatch(r.hex, 16), self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2)))
+                             for r in work.recipe.rims])
+        made = [layer for layer in work.layers if not layer.plan.labels]
+        lost = sum(r.on for r in work.recipe.rims) - len(made)
+        self._said.setVisible(lost > 0)
+        self._said.setText(self.tr("Nothing is left at one of these distances.") if lost == 1 else self.tr("Nothing is left at {0} of these distances.").format(lost))

@@ -1,0 +1,170 @@
+"""Figures, words and outlines laid on the work as regions like any other."""
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.widgets import LengthEdit, button, label, swatch
+from sketchloom.core.colour import colour_name, from_hex
+from sketchloom.shape_desk import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
+
+PATH, REGION = "path", "region"
+MOST_COPIES = 72
+
+
+class ShapesBox(Box):
+    """What to lay on, and what to do with what was laid on."""
+
+    figure_wanted = Signal(str)
+    word_wanted = Signal(bool)
+    other_colour_wanted = Signal()
+    move_wanted = Signal(bool)
+    around_wanted = Signal()
+    combine_wanted = Signal(str)
+    turn_over_wanted = Signal()
+    align_wanted = Signal(str)
+
+    def __init__(self):
+        super().__init__()
+        self._colour = QComboBox()
+        self._colour.setAccessibleName(self.tr("Colour of what is laid on"))
+        self._colour.activated.connect(self._take_colour)
+        self._other: list[str] = []
+        self.radius_mm, self.word_mm = 2.0, 12.0
+        self._radius = LengthEdit(self.tr("Radius of the corners"), 0.0, 200.0)
+        self._radius.committed.connect(lambda mm: setattr(self, "radius_mm", mm))
+        self.corners = QSpinBox()
+        self.corners.setRange(3, 48)
+        self.corners.setValue(5)
+        self.corners.setAccessibleName(self.tr("Points of the star, corners of the polygon"))
+        figures = QWidget()
+        grid = QGridLayout(figures)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setSpacing(6)
+        for n, (kind, text, tip) in enumerate((
+                (CIRCLE, self.tr("Circle…"), self.tr("Drag a box; the circle fills it")),
+                (ROUNDED, self.tr("Rectangle…"), self.tr("Drag a box; the corners are rounded by the radius")),
+                (STAR, self.tr("Star…"), self.tr("Drag a box; the star fills it")),
+                (POLYGON, self.tr("Polygon…"), self.tr("Drag a box; the polygon fills it")),
+                (PATH, self.tr("Path along edges…"), self.tr("Click from place to place; it follows the picture's edges in between")),
+                (REGION, self.tr("From a region…"), self.tr("Click a region: its outline becomes a shape that can be moved and copied")))):
+            one = button(text, "", tip)
+            one.clicked.connect(lambda _=False, k=kind: self.figure_wanted.emit(k))
+            grid.addWidget(one, n // 2, n % 2)
+        self.text = QLineEdit()
+        self.text.setAccessibleName(self.tr("Words"))
+        self.text.setPlaceholderText(self.tr("Words to lay on"))
+        self.text.setMaxLength(200)
+        self.fonts = QComboBox()
+        self.fonts.setAccessibleName(self.tr("Font"))
+        self.fonts.setMaxVisibleItems(16)
+        self.fonts.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+        self._size = LengthEdit(self.tr("Size of the letters"), 1.0, 500.0)
+        self._size.committed.connect(lambda mm: setattr(self, "word_mm", mm))
+        self._place = button(self.tr("Place…"), "target", self.tr("Click where the middle of the words is to be"))
+        self._along = button(self.tr("Along a path…"), "vector", self.tr("Draw the line the words stand on"))
+        self._place.clicked.connect(lambda: self.word_wanted.emit(False))
+        self._along.clicked.connect(lambda: self.word_wanted.emit(True))
+        for part in (self._place, self._along):
+            part.setEnabled(False)
+        self.text.textChanged.connect(lambda text: [p.setEnabled(bool(text.strip())) for p in (self._place, self._along)])
+        self.kept = KeptList(self, "shapes", self.tr("Shapes laid on, the latest first"), self.tr("shape"))
+        self.kept.chosen_changed.connect(self._enable)
+        self.move = button(self.tr("Move and turn"), "target", self.tr("Drag the chosen shape; its corners make it larger, the round handle turns it"), checkable=True)
+        self.move.clicked.connect(self.move_wanted)
+        self.more = button(self.tr("More"))
+        menu = QMenu(self.more)
+        self._one = [menu.addAction(self.tr("Repeat around a place…"), self.around_wanted.emit),
+                     menu.addAction(self.tr("Turn over"), self.turn_over_wanted.emit)]
+        menu.addSeparator()
+        self._many = [menu.addAction(text, lambda w=way: self.combine_wanted.emit(w)) for way, text in (
+            (JOIN, self.tr("Join the chosen")), (CUT, self.tr("Cut the later out of the first")), (COMMON, self.tr("Keep what they have in common")))]
+        self._many += [menu.addAction(text, lambda w=way: self.align_wanted.emit(w)) for way, text in (
+            ("upright", self.tr("Middles on an upright line")), ("level", self.tr("Middles on a level line")))]
+        self.more.setMenu(menu)
+        self.copies = QSpinBox()
+        self.copies.setRange(2, MOST_COPIES)
+        self.copies.setValue(6)
+        self.copies.setAccessibleName(self.tr("How many around a place"))
+        self._tools = QWidget()
+        row = QGridLayout(self._tools)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(6)
+        row.addWidget(self.move, 0, 0)
+        row.addWidget(self.more, 0, 1)
+        row.addWidget(label(self.tr("Copies around a place"), "quiet"), 1, 0)
+        row.addWidget(self.copies, 1, 1)
+        self.add((label(self.tr("Colour")), self._colour), figures, (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
+                 self.text, self.fonts, (label(self.tr("Size")), self._size), (self._place, self._along), self.kept, self._tools)
+
+    def show_fonts(self, fonts) -> None:
+        self.fonts.clear()
+        for font in fonts:
+            self.fonts.addItem(font.name, font)
+
+    def font(self):
+        return self.fonts.currentData()
+
+    def hex(self) -> str | None:
+        """The colour chosen; None cuts out."""
+        return self._colour.currentData()
+
+    def bring_colour(self, hex_colour: str) -> None:
+        """A colour that the picture does not have."""
+        if hex_colour not in self._other:
+            self._other.append(hex_colour)
+        self._fill_colours(hex_colour)
+
+    def _take_colour(self, _):
+        if self._colour.currentData() == "other":
+            self._fill_colours(self._last)
+            self.other_colour_wanted.emit()
+        self._last = self._colour.currentData()
+
+    def _fill_colours(self, chosen):
+        hexes = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
+        self._colour.blockSignals(True)
+        self._colour.clear()
+        for one in dict.fromkeys([*hexes, *self._other]):
+            self._colour.addItem(swatch(one, 16), colour_name(from_hex(one)), one)
+        self._colour.addItem(self.tr("Cut out of all sheets"), None)
+        self._colour.addItem(self.tr("Another colour…"), "other")
+        at = next((n for n in range(self._colour.count()) if self._colour.itemData(n) == chosen), 0)
+        self._colour.setCurrentIndex(at)
+        self._last = self._colour.currentData()
+        self._colour.blockSignals(False)
+
+    def show_work(self, work) -> None:
+        chosen = self._colour.currentData() if self._colour.count() else (work.plans[-1].key if work.plans else None)
+        super().show_work(work)
+        self._fill_colours(chosen)
+        unit = work.recipe.unit
+        self._radius.show_value(self.radius_mm, unit)
+        self._size.show_value(self.word_mm, unit)
+        self.kept.show_rows([(None if s.hex is None else swatch(s.hex, 16), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name))
+                             for s in work.recipe.shapes])
+        self._tools.setVisible(bool(work.recipe.shapes))
+        self._enable()
+
+    def _enable(self):
+        count = len(self.kept.chosen())
+        self.move.setEnabled(count == 1)
+        self.more.setEnabled(count >= 1)
+        for action in self._one:
+            action.setEnabled(count == 1)
+        for action in self._many:
+            action.setEnabled(count >= 2)
+
+    def lay_on(self, shape, what: str) -> None:
+        """Another shape, which is then the chosen one."""
+        self.emit(what, shapes=(*self.recipe.shapes, shape))
+
+    def replace_shapes(self, gone, made, what: str) -> None:
+        """Other shapes in place of some; the first of them stands where the first stood."""
+        shapes = list(self.recipe.shapes)
+        first = min(gone)
+        rest = [s for n, s in enumerate(shapes) if n not in set(gone)]
+        at = sum(n not in set(gone) for n in range(first))
+        self.emit(what, shapes=(*rest[:at], *made, *rest[at:]))
+

@@ -1,0 +1,298 @@
+"""Tools that lay on figures, move them, choose stretches of boundary and move bridges."""
+
+import math
+
+from PySide6.QtCore import QPointF, Qt, Signal
+from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
+
+from sketchloom.app import theme
+from sketchloom.app.tools.tool import HANDLE, Frame, Tool, draw_handle, draw_line
+
+_LEAST = 4.0
+_NEAR = 14.0
+_APART = 3.0
+
+
+def rings_path(rings, frame: Frame, size) -> QPainterPath:
+    """Rings of cubics, px of a picture of a size, as they lie on the bench."""
+    place = lambda p: frame.place(p[0] / size[0], p[1] / size[1])  # noqa: E731
+    path = QPainterPath()
+    path.setFillRule(Qt.FillRule.WindingFill)
+    for ring in rings:
+        path.moveTo(place(ring[0, 0]))
+        for c in ring.tolist():
+            path.cubicTo(place(c[1]), place(c[2]), place(c[3]))
+        path.closeSubpath()
+    return path
+
+
+def stroke_twice(painter: QPainter, path: QPainterPath, colour: str = theme.MADDER, width: float = 1.6) -> None:
+    """A line that shows on any ground."""
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for shade, wide in (("#ffffff", width + 1.8), (colour, width)):
+        painter.strokePath(path, QPen(QColor(shade), wide))
+
+
+class FigureTool(Tool):
+    """Drags a box; ``make(corner, corner)``, px, gives the rings of the figure that fills it."""
+
+    taken = Signal(object)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self, size, make):
+        super().__init__()
+        self.hint = self.tr("Drag a box; the figure fills it. Esc leaves it.")
+        self._size, self._make = size, make
+        self._from = self._to = None
+
+    def _px(self, share):
+        return share[0] * self._size[0], share[1] * self._size[1]
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        self._from = self._to = frame.share(at)
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        if held and self._from is not None:
+            self._to = frame.share(at)
+            self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        if self._from is None:
+            return
+        start, self._from = self._from, None
+        if math.hypot(*(frame.place(*start) - at).toTuple()) >= _LEAST:
+            self.taken.emit(self._make(self._px(start), self._px(frame.share(at))))
+            self.done.emit()
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        if self._from is not None and self._from != self._to:
+            stroke_twice(painter, rings_path(self._make(self._px(self._from), self._px(self._to)), frame, self._size))
+
+
+class ShapeTool(Tool):
+    """Moves a shape by its inside, sizes it by its corners and turns it by the handle above."""
+
+    changed = Signal(object, float, float)
+    wants_source = False
+    wants_cut = True
+    cursor = Qt.CursorShape.OpenHandCursor
+
+    def __init__(self, size):
+        super().__init__()
+        self.hint = self.tr("Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends.")
+        self._size = size
+        self._rings, self._box = [], None
+        self._how = self._from = None
+        self._by, self._scale, self._turn = QPointF(0, 0), 1.0, 0.0
+
+    def show_shape(self, rings, box) -> None:
+        """Rings, px, and their box."""
+        self._rings, self._box = rings, box
+        self._by, self._scale, self._turn = QPointF(0, 0), 1.0, 0.0
+        self.repaint.emit()
+
+    def _places(self, frame):
+        x0, y0, x1, y1 = (v / self._size[k % 2] for k, v in enumerate(self._box))
+        corners = [frame.place(x, y) for x, y in ((x0, y0), (x1, y0), (x1, y1), (x0, y1))]
+        middle = (corners[0] + corners[2]) / 2
+        top = (corners[0] + corners[1]) / 2
+        return corners, middle, top - QPointF(0, 26)
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        if self._box is None:
+            return
+        corners, middle, handle = self._places(frame)
+        near = lambda p: math.hypot(*(p - at).toTuple()) <= _NEAR  # noqa: E731
+        self._from = at
+        if near(handle):
+            self._how = "turn"
+        elif any(near(c) for c in corners):
+            self._how = "scale"
+        else:
+            box = (min(c.x() for c in corners) - 6, max(c.x() for c in corners) + 6, min(c.y() for c in corners) - 6, max(c.y() for c in corners) + 6)
+            self._how = "move" if box[0] <= at.x() <= box[1] and box[2] <= at.y() <= box[3] else None
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        if not held or self._how is None:
+            return
+        _, middle, _ = self._places(frame)
+        a, b = self._from - middle, at - middle
+        if self._how == "move":
+            self._by = at - self._from
+        elif self._how == "scale":
+            self._scale = max(math.hypot(*b.toTuple()) / max(math.hypot(*a.toTuple()), 1.0), 0.05)
+        else:
+            turn = math.atan2(b.y(), b.x()) - math.atan2(a.y(), a.x())
+            steps = math.radians(5)
+            self._turn = round(turn / steps) * steps
+        self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        if self._how is None:
+            return
+        self._how = None
+        _, middle, _ = self._places(frame)
+        x, y = frame.share(middle + self._by)
+        if self._by != QPointF(0, 0) or self._scale != 1.0 or self._turn:
+            self.changed.emit((x * self._size[0], y * self._size[1]), self._scale, self._turn)
+
+    def key(self, key) -> bool:
+        steps = {Qt.Key.Key_Left: (-1, 0), Qt.Key.Key_Right: (1, 0), Qt.Key.Key_Up: (0, -1), Qt.Key.Key_Down: (0, 1)}
+        if key not in steps or self._box is None:
+            return False
+        x, y = (self._box[0] + self._box[2]) / 2, (self._box[1] + self._box[3]) / 2
+        self.changed.emit((x + steps[key][0], y + steps[key][1]), 1.0, 0.0)
+        return True
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        if self._box is None:
+            return
+        corners, middle, handle = self._places(frame)
+        painter.save()
+        painter.translate(middle + self._by)
+        painter.rotate(math.degrees(self._turn))
+        painter.scale(self._scale, self._scale)
+        painter.translate(-middle)
+        stroke_twice(painter, rings_path(self._rings, frame, self._size), width=1.6 / self._scale)
+        draw_line(painter, corners, closed=True)
+        draw_line(painter, [(corners[0] + corners[1]) / 2, handle])
+        painter.restore()
+        if self._how is None:
+            for corner in corners:
+                painter.setPen(QPen(QColor(theme.MADDER), 2))
+                painter.setBrush(QColor("#ffffff"))
+                painter.drawRect(int(corner.x() - HANDLE + 1), int(corner.y() - HANDLE + 1), int(2 * HANDLE - 2), int(2 * HANDLE - 2))
+            draw_handle(painter, handle)
+
+
+class StretchTool(Tool):
+    """Brushes along a boundary to choose a stretch; a chosen one is pulled by dragging it."""
+
+    brushed = Signal(tuple)
+    pulled = Signal(float, float, float)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self, size):
+        super().__init__()
+        self.hint = self.tr("Brush along a boundary to choose a stretch; drag a chosen stretch to pull it. Esc ends.")
+        self._size = size
+        self._points: list = []
+        self._stretch, self._preview = None, None
+        self._pull = None
+        self.preview_of = None
+
+    def show_stretch(self, points) -> None:
+        """The chosen stretch, (N, 2) px, or none."""
+        self._stretch, self._preview, self._pull = points, None, None
+        self.repaint.emit()
+
+    def _line(self, points, frame):
+        step = max(1, len(points) // 800)
+        shown = [*points[:-1:step].tolist(), points[-1].tolist()]
+        return [frame.place(x / self._size[0], y / self._size[1]) for x, y in shown]
+
+    def _share_at(self, frame, at):
+        """How far along the stretch a place lies, None when it is not on it."""
+        if self._stretch is None:
+            return None
+        line = self._line(self._stretch, frame)
+        away = [math.hypot(*(p - at).toTuple()) for p in line]
+        best = min(range(len(line)), key=away.__getitem__)
+        return best / max(len(line) - 1, 1) if away[best] <= _NEAR and 0 < best < len(line) - 1 else None
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        share = self._share_at(frame, at)
+        if share is not None:
+            self._pull = (share, frame.share(at))
+        else:
+            self._points = [frame.inside(at)]
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        if not held:
+            return
+        if self._pull is not None:
+            (share, start), now = self._pull, frame.share(at)
+            by = ((now[0] - start[0]) * self._size[0], (now[1] - start[1]) * self._size[1])
+            if self.preview_of is not None:
+                self._preview = self.preview_of(share, by)
+        elif self._points:
+            last = frame.place(*self._points[-1])
+            if math.hypot(*(last - at).toTuple()) >= _APART:
+                self._points.append(frame.inside(at))
+        self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        if self._pull is not None:
+            (share, start), now = self._pull, frame.share(at)
+            self._pull = self._preview = None
+            dx, dy = (now[0] - start[0]) * self._size[0], (now[1] - start[1]) * self._size[1]
+            if math.hypot(*(frame.place(*start) - at).toTuple()) > 2:
+                self.pulled.emit(share, dx, dy)
+        elif self._points:
+            points, self._points = tuple(self._points), []
+            self.brushed.emit(points)
+        self.repaint.emit()
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        if len(self._points) > 1:
+            painter.setPen(QPen(QColor(164, 58, 50, 90), 2 * _NEAR, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.drawPolyline([frame.place(*p) for p in self._points])
+        if self._stretch is not None:
+            line = self._line(self._stretch, frame)
+            draw_line(painter, line)
+            for end in (line[0], line[-1]):
+                draw_handle(painter, end)
+        if self._preview is not None:
+            draw_line(painter, self._line(self._preview, frame))
+
+
+class EndsTool(Tool):
+    """Moves lines between two places by their ends or their middle. Lines are pairs of shares."""
+
+    moved = Signal(int, tuple)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self):
+        super().__init__()
+        self.hint = self.tr("Drag the end of a bridge, or its middle to move all of it. Esc ends.")
+        self._lines: list = []
+        self._held = None
+
+    def show_lines(self, lines) -> None:
+        self._lines, self._held = [list(line) for line in lines], None
+        self.repaint.emit()
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        best, self._held = _NEAR, None
+        for number, (a, b) in enumerate(self._lines):
+            start, end = frame.place(*a), frame.place(*b)
+            for part, place in ((0, start), (1, end), (2, (start + end) / 2)):
+                away = math.hypot(*(place - at).toTuple())
+                if away < best:
+                    best, self._held = away, (number, part, frame.share(at), (a, b))
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        if not held or self._held is None:
+            return
+        number, part, start, (a, b) = self._held
+        now = frame.share(at)
+        by = (now[0] - start[0], now[1] - start[1])
+        self._lines[number] = [(p[0] + by[0], p[1] + by[1]) if part in (k, 2) else p for k, p in enumerate((a, b))]
+        self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        if self._held is not None:
+            number, _, _, before = self._held
+            self._held = None
+            if tuple(self._lines[number]) != tuple(before):
+                self.moved.emit(number, tuple(self._lines[number]))
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        for a, b in self._lines:
+            start, end = frame.place(*a), frame.place(*b)
+            draw_line(painter, [start, end])
+            for place in (start, end):
+                draw_handle(painter, place)
