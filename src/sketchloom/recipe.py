@@ -28,6 +28,7 @@ MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
 MIN_TONES, MAX_TONES = 2, 8
 MAX_PENS = 4
 MAX_EDITS = 20_000
+MAX_ALTERNATIVES = 40
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -59,6 +60,20 @@ class LayerEdit:
 
 
 @dataclass(frozen=True, slots=True)
+class Alternative:
+    """The same work done otherwise, kept beside: a name and all its settings (which keep no others in turn)."""
+
+    name: str
+    recipe: "Recipe"
+
+    def __post_init__(self):
+        if not isinstance(self.name, str) or not 0 < len(self.name) <= 100:
+            raise SettingError("alternatives.name", "a short text", self.name)
+        if not isinstance(self.recipe, Recipe) or self.recipe.alternatives:
+            raise SettingError("alternatives.recipe", "settings without alternatives of their own", type(self.recipe).__name__)
+
+
+@dataclass(frozen=True, slots=True)
 class Recipe:
     """Settings and edits. None means that the program proposes the value.
 
@@ -80,7 +95,7 @@ class Recipe:
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
     in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
     ``lines`` painted into the picture before it is read. ``covers``: areas filled with
-    what is around them. ``curves``: stretches of boundary with another course. ``rims``: sheets of outlines grown or shrunk. ``shapes`` laid over the regions, ``splits`` drawn through them.
+    what is around them. ``curves``: stretches of boundary with another course. ``rims``: sheets of outlines grown or shrunk. ``alternatives`` kept beside. ``shapes`` laid over the regions, ``splits`` drawn through them.
     """
 
     page: int = 0
@@ -125,6 +140,7 @@ class Recipe:
     covers: tuple[CoveredArea, ...] = ()
     curves: tuple[CurveEdit, ...] = ()
     rims: tuple[Rim, ...] = ()
+    alternatives: tuple[Alternative, ...] = ()
     unit: str = "mm"
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
@@ -141,6 +157,8 @@ class Recipe:
         for name in ("edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
             if len(getattr(self, name)) > MAX_EDITS:
                 raise SettingError(name, f"at most {MAX_EDITS}", len(getattr(self, name)))
+        if len(self.alternatives) > MAX_ALTERNATIVES:
+            raise SettingError("alternatives", f"at most {MAX_ALTERNATIVES}", len(self.alternatives))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
             raise SettingError("palette", f"1 to {MAX_COLOURS} colours", len(self.palette))
         for entry in self.palette or ():
@@ -154,6 +172,10 @@ class Recipe:
     def edit_of(self, key: str) -> LayerEdit:
         """The edit made on a layer; an empty one when there is none."""
         return next((edit for edit in self.layers if edit.key == key), LayerEdit(key))
+
+    def kept_as(self, name: str) -> "Recipe":
+        """A copy that keeps the present settings as an alternative."""
+        return dataclasses.replace(self, alternatives=(*self.alternatives, Alternative(name, dataclasses.replace(self, alternatives=()))))
 
     def with_edit(self, key: str, **changes) -> "Recipe":
         """A copy with a layer's edit changed."""
@@ -186,13 +208,14 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(plain[name])
     for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
+    plain["alternatives"] = [{"name": a.name, "recipe": to_json(a.recipe)} for a in recipe.alternatives]
     plain["order"] = list(recipe.order)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
     return plain
 
 
-def from_json(data, where: str = "$") -> Recipe:
-    """A recipe from plain data of any origin; raises SettingError naming the field."""
+def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
+    """A recipe from plain data of any origin; raises SettingError naming the field. ``nested``: one kept as an alternative."""
     if not isinstance(data, dict):
         raise SettingError(where, "an object", type(data).__name__)
     known = {f.name for f in fields(Recipe)} - {"unknown"}
@@ -212,11 +235,21 @@ def from_json(data, where: str = "$") -> Recipe:
                              ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS),
                              ("rims", Rim, 100)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
+    values["alternatives"] = () if nested else _alternatives(values.get("alternatives", []), f"{where}.alternatives")
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")
     values["layers"] = tuple(
         _edit(e, f"{where}.layers[{i}]") for i, e in enumerate(_list(values.get("layers", []), f"{where}.layers")))
     return Recipe(**values, unknown={k: v for k, v in data.items() if k not in known})
+
+
+def _alternatives(value, where):
+    made = []
+    for i, part in enumerate(_list(value, where, MAX_ALTERNATIVES)):
+        if not isinstance(part, dict) or not isinstance(part.get("name"), str):
+            raise SettingError(f"{where}[{i}]", "an object with a name and a recipe", type(part).__name__)
+        made.append(Alternative(part["name"], from_json(part.get("recipe"), f"{where}[{i}].recipe", True)))
+    return tuple(made)
 
 
 def _list(value, where, most=1000):

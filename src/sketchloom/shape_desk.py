@@ -13,8 +13,10 @@ from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
 from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.segment import tone
 from sketchloom.core.shapes import makers, polygons, text
 from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine, ring_points, rings_px
+from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.recipe import Recipe
 from sketchloom.work import Work
 
@@ -171,6 +173,30 @@ class ShapeDesk:
     def moved_line(self, line: PaintedLine, ends) -> PaintedLine:
         """A painted line between two other places."""
         return replace(line, points=tuple((min(max(x, 0.0), 1.0), min(max(y, 0.0), 1.0)) for x, y in self.kept(ends)))
+
+    # -- strokes ---------------------------------------------------------------------
+
+    @property
+    def has_strokes(self) -> bool:
+        return self.work.reading in ("tone", "line")
+
+    @cached_property
+    def strokes(self) -> InkLines:
+        """Strokes of an ink drawing between their meetings."""
+        work = self.work
+        # a line reading that was drawn again as shapes has its own labels; what is painted is painted on the picture
+        return InkLines(work.segmentation.labels == tone.INK)
+
+    def painted(self, paints) -> tuple[PaintedLine, ...]:
+        """Lines to paint as a recipe keeps them."""
+        return tuple(self.work.painted_line(np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, self.work.brush_hex(p.in_ink, None))
+                     for p in paints)
+
+    def stroke_window(self, number: int) -> PlacedShape | None:
+        """A stroke as an opening through all sheets."""
+        area = polygons.around_line(self.strokes.line(number), self.strokes.widest_px(number) + 1.5)
+        outline = polygons.outline_of_area(area)
+        return self.shape(polygons.rings_of(outline), None, "stroke") if len(outline.controls) else None
 
     # -- curves ----------------------------------------------------------------------
 

@@ -33,8 +33,9 @@ class Figures:
 
 
 def variants_of(work: Work) -> tuple[Variant, ...]:
-    """Four to eight variants for the reading of a work; the present one is not among them."""
+    """What is kept beside, then four to eight variants for the reading of a work; the present one is not among them."""
     recipe = work.recipe
+    kept = tuple(Variant(("kept", one.name), one.recipe) for one in recipe.alternatives)
     make = {"tone": _of_tone, "line": _of_line, "photo": _of_photo}.get(work.reading, _of_colour)
     found = [*make(work, replace(recipe, reading=work.reading)), *_of_smoothness(replace(recipe, reading=work.reading)),
              *_of_reading(work)]
@@ -43,7 +44,7 @@ def variants_of(work: Work) -> tuple[Variant, ...]:
         if one.recipe not in seen:
             seen.add(one.recipe)
             unlike.append(one)
-    return tuple(unlike[:MOST])
+    return kept + tuple(unlike[:MOST])
 
 
 def _without_auto(work):

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import QObject
 
 from sketchloom.app import aside
+from sketchloom.recipe import MAX_ALTERNATIVES
 
 
 class Beside(QObject):
@@ -21,13 +22,15 @@ class Beside(QObject):
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
         strip.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
+        strip.keep_wanted.connect(self._keep)
+        strip.let_go.connect(self._let_go)
         strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
 
     def ask(self, in_trace: bool, in_clean: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
         if work is not None and in_clean:
-            self._session.aside.request(work, {aside.GAPS})
+            self._session.aside.request(work, {aside.GAPS, aside.VARIANTS} if self._strip.isVisible() else {aside.GAPS})
         elif work is not None and in_trace:
             wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
             self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
@@ -35,7 +38,18 @@ class Beside(QObject):
     def _is_shown(self, work) -> bool:
         return self._session.work is work
 
+    def _keep(self):
+        recipe = self._session.document.recipe
+        names = {one.name for one in recipe.alternatives}
+        number = next(n for n in range(1, len(names) + 2) if self.tr("Alternative {0}").format(n) not in names)
+        if len(names) < MAX_ALTERNATIVES:
+            self._session.change(recipe.kept_as(self.tr("Alternative {0}").format(number)), self.tr("kept alternative"))
+
+    def _let_go(self, name):
+        recipe = self._session.document.recipe
+        self._session.change(replace(recipe, alternatives=tuple(a for a in recipe.alternatives if a.name != name)), self.tr("alternative let go"))
+
     def _taken(self, recipe):
         """A variant's settings; what belongs to size and showing stays as it is now."""
         now = self._session.document.recipe
-        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side)
+        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side, alternatives=now.alternatives)

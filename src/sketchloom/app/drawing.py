@@ -5,7 +5,8 @@ from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QColorDialog
 
 from sketchloom.app.stages.cleaning.shapes_box import PATH, REGION
-from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool
+from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THICKER, WINDOW
+from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
 from sketchloom.app.tools.lines import BridgeTool, LineTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.core.curves.reshapes import deviation
@@ -18,6 +19,7 @@ from sketchloom.shape_desk import ShapeDesk
 _HAIR = 0.002
 _REACH_MM = 2.5
 _MARK_PX = 60.0
+_THICKER, _THINNER = 1.25, 0.8
 
 
 class Drawing(QObject):
@@ -30,6 +32,7 @@ class Drawing(QObject):
         self.desk: ShapeDesk | None = None
         self._of = None
         self._stretch = None
+        self._stroke, self._joins = None, False
         self._after = ""
         self._tool = self._loose = None
         self._cuts = BridgeTool(self.tr("Click a place to split the shape there. Esc ends."))
@@ -52,6 +55,8 @@ class Drawing(QObject):
         shapes.kept.chosen_changed.connect(self._show_moved)
         curves.choose_wanted.connect(lambda on: self._take_stretch() if on else hold())
         curves.act_wanted.connect(self._reshape)
+        panel.strokes.choose_wanted.connect(lambda on: self._take_strokes() if on else hold())
+        panel.strokes.act_wanted.connect(self._act_on_stroke)
         panel.regular.look_wanted.connect(lambda: self.desk is not None and panel.regular.show_found(self.desk))
         panel.regular.pointed.connect(self._point_regular)
         panel.regular.take_wanted.connect(self._make_regular)
@@ -80,7 +85,10 @@ class Drawing(QObject):
         self.desk = ShapeDesk(shown.work)
         if before is None or before.work.traced is not shown.work.traced:
             self._panel.regular.forget()
-            self._stretch = None
+            self._stretch, self._stroke, self._joins = None, None, False
+            self._panel.strokes.show_stroke(False, False, "")
+            if isinstance(self._tool, StrokeTool):
+                self._tool.show_chosen(None)
             self._panel.curves.show_stretch(False, self._after or self.tr("Both neighbours of a boundary follow it."))
             self._after = ""
             if isinstance(self._tool, StretchTool):
@@ -108,6 +116,7 @@ class Drawing(QObject):
         self._panel.shapes.move.setChecked(isinstance(tool, ShapeTool))
         self._panel.curves.choose.setChecked(isinstance(tool, StretchTool))
         self._panel.stencil.move.setChecked(tool is self._ends)
+        self._panel.strokes.choose.setChecked(isinstance(tool, StrokeTool))
 
     # -- split lines and covers ------------------------------------------------------------
 
@@ -304,6 +313,64 @@ class Drawing(QObject):
         self._bench.point_at(None)
         if edits:
             self._panel.curves.change_curves(edits, self.tr("made regular"))
+
+    # -- strokes ---------------------------------------------------------------------------
+
+    def _take_strokes(self):
+        if self.desk is None or not self.desk.has_strokes:
+            return
+
+        def line_at(x, y, reach):
+            strokes = self.desk.strokes
+            number = strokes.nearest(x, y, reach)
+            return number, strokes.line(number) if number >= 0 else None
+        tool = StrokeTool(self.desk.size, line_at)
+        tool.chosen.connect(self._choose_stroke)
+        self._take_up(tool)
+
+    def _choose_stroke(self, number, x, y):
+        strokes = self.desk.strokes
+        if self._joins and self._stroke is not None and number >= 0:
+            self._joins = False
+            mine, mx, my = self._stroke
+            self._paint(strokes.joined(mine, (mx, my), number, (x, y)), self.tr("joined strokes"),
+                        self.tr("Both strokes need a free end to be joined."))
+            return
+        self._stroke = None if number < 0 else (number, x, y)
+        if number < 0:
+            self._panel.strokes.show_stroke(False, False, "")
+        else:
+            wide = format_length(self.desk.mm(strokes.width_px(number)), self._bench.unit, 2)
+            free = strokes.has_free_end(number)
+            self._panel.strokes.show_stroke(True, free, self.tr("A stroke {0} wide, with a free end.").format(wide) if free else self.tr("A stroke {0} wide.").format(wide))
+        if isinstance(self._bench.tool, StrokeTool):
+            self._bench.tool.show_chosen(None if number < 0 else strokes.line(number))
+
+    def _act_on_stroke(self, what):
+        if self._stroke is None or self.desk is None:
+            return
+        number, x, y = self._stroke
+        strokes = self.desk.strokes
+        if what == JOIN:
+            self._joins = True
+            self._panel.strokes.said.setText(self.tr("Now click the stroke to join it to, near its free end."))
+            self._bench.setFocus()
+        elif what == WINDOW:
+            shape = self.desk.stroke_window(number)
+            if shape is not None:
+                self._panel.shapes.lay_on(shape, self.tr("opened stroke"))
+        elif what == EXTEND:
+            self._paint(strokes.extended(number, (x, y)), self.tr("extended stroke"), self.tr("It would meet no other stroke."))
+        elif what == REMOVE:
+            self._paint(strokes.without(number), self.tr("stroke taken away"), "")
+        else:
+            self._paint(strokes.of_width(number, _THICKER if what == THICKER else _THINNER), self.tr("stroke of another width"), "")
+
+    def _paint(self, paints, what, none):
+        if paints:
+            self._panel.lines.emit(what, lines=(*self._panel.lines.recipe.lines, *self.desk.painted(paints)))
+        else:
+            self._panel.strokes.said.setText(none)
 
     # -- mirror and stencil ----------------------------------------------------------------
 

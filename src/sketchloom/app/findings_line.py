@@ -1,5 +1,7 @@
 """The findings line: one line folded, a list unfolded, each with its place and its mend."""
 
+from collections import Counter
+
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QScrollArea, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
@@ -16,6 +18,8 @@ class FindingsLine(QFrame):
 
     go_to = Signal(object)
     mend = Signal(object)
+    mend_all = Signal(str)
+    see = Signal(str)
 
     def __init__(self, parent=None):
         super().__init__(parent)
@@ -91,6 +95,8 @@ class FindingsLine(QFrame):
 
     def _fill(self):
         clear(self._rows)
+        count = Counter(finding.code for finding in self._findings)
+        offered = set()
         for finding in self._findings:
             row = QHBoxLayout()
             mark = QLabel()
@@ -110,6 +116,15 @@ class FindingsLine(QFrame):
                 fix = button(self._mends[finding.code])
                 fix.clicked.connect(lambda _=False, f=finding: self.mend.emit(f))
                 row.addWidget(fix, 0, Qt.AlignmentFlag.AlignTop)
+                if count[finding.code] > 1 and finding.code not in offered:
+                    offered.add(finding.code)
+                    every = button(self.tr("All of this kind"), "circle-check", self.tr("Mend every place of this kind; you see it before you keep it"))
+                    every.clicked.connect(lambda _=False, f=finding: self.mend_all.emit(f.code))
+                    row.addWidget(every, 0, Qt.AlignmentFlag.AlignTop)
+            if finding.code == "trace.small_details":
+                see = button(self.tr("See what was dropped"))
+                see.clicked.connect(lambda _=False, f=finding: self.see.emit(f.code))
+                row.addWidget(see, 0, Qt.AlignmentFlag.AlignTop)
             holder = QWidget()
             holder.setLayout(row)
             row.setContentsMargins(0, 2, 6, 2)

@@ -142,6 +142,13 @@ class Session(QObject):
             if recipe is not None:
                 self.change(recipe, self.tr("mended finding"))
 
+    def mend_all(self, code: str) -> bool:
+        """Mend every finding of a kind; whether anything changed."""
+        recipe = None if self.work is None else mends.mended_all(code, self.work)
+        if recipe is not None:
+            self.change(recipe, self.tr("mended all findings of a kind"))
+        return recipe is not None
+
     @property
     def work(self):
         """The exact result for the present recipe; None while it is not there yet."""

@@ -66,6 +66,8 @@ class VariantsStrip(QFrame):
     taken = Signal(object)
     pinned = Signal(object)
     closed = Signal()
+    keep_wanted = Signal()
+    let_go = Signal(str)
 
     def __init__(self):
         super().__init__()
@@ -82,6 +84,9 @@ class VariantsStrip(QFrame):
         self._unpin.hide()
         close = button(self.tr("Close"), tip=self.tr("Fold the strip away (V)"))
         close.clicked.connect(self.closed)
+        keep = button(self.tr("Keep the present one"), "bookmark", self.tr("As an alternative in this project, to come back to or to compare"))
+        keep.clicked.connect(self.keep_wanted)
+        head.addWidget(keep)
         head.addWidget(self._unpin)
         head.addWidget(close)
         column.addLayout(head)
@@ -99,7 +104,7 @@ class VariantsStrip(QFrame):
             "cut-off": self.tr("Cut-off {0}"), "silhouette": self.tr("Silhouette"), "follows the light": self.tr("Follows the light"),
             "one cut-off": self.tr("One cut-off"), "colours": self.tr("{0} colours"), "tones": self.tr("{0} tones"),
             "outlines": self.tr("Outlines {0}"), "shortest branch": self.tr("Branches from {0}"), "as shapes": self.tr("Shapes {0} wide"),
-            "pen lines": self.tr("Pen lines"), "reading": self.tr("Reading: {0}"),
+            "kept": "{0}", "pen lines": self.tr("Pen lines"), "reading": self.tr("Reading: {0}"),
         }
         self._places: dict = {}
         self.cards: list[Card] = []
@@ -134,6 +139,14 @@ class VariantsStrip(QFrame):
         pin.setFixedSize(30, 28)
         pin.move(_CARD.width() - 40, 10)
         pin.clicked.connect(lambda: self.pin(tried))
+        if tried.variant.title[0] == "kept":
+            gone = QToolButton(card)
+            gone.setIcon(theme.icon("x", theme.INK))
+            gone.setToolTip(self.tr("Let this alternative go"))
+            gone.setAccessibleName(self.tr("Let {0} go").format(tried.variant.title[1]))
+            gone.setFixedSize(30, 28)
+            gone.move(10, 10)
+            gone.clicked.connect(lambda: self.let_go.emit(tried.variant.title[1]))
         holder.layout().addWidget(card)
         holder.layout().addStretch(1)
         self.cards.append(card)

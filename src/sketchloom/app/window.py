@@ -178,6 +178,8 @@ class Window(QMainWindow):
         bench.viewed.connect(self._show_zoom)
         self.findings.go_to.connect(self.go_to)
         self.findings.mend.connect(session.mend)
+        self.findings.mend_all.connect(self._mend_all)
+        self.findings.see.connect(lambda _: self._show_dropped())
         welcome = self.welcome
         welcome.open_wanted.connect(self.ask_open)
         welcome.paste_wanted.connect(self.paste)
@@ -360,9 +362,10 @@ class Window(QMainWindow):
         self.drawing.turn(number == CLEAN)
         if number == LAYERS:
             self.panels[LAYERS].announce()
-        self.variants.setVisible(number == TRACE and self.actions_by_name["variants"].isChecked())
-        if number != TRACE:
+        self.variants.setVisible(number in (TRACE, CLEAN) and self.actions_by_name["variants"].isChecked())
+        if number not in (TRACE, CLEAN):
             self.variants.pin(None)
+        if number != TRACE:
             self.bench.lasso = None
         self._ask_beside()
         self.bench.update()
@@ -463,6 +466,17 @@ class Window(QMainWindow):
     def _say(self, topic, kind, text, actions=()):
         self.notices.say(topic, kind, text, actions)
 
+    def _mend_all(self, code):
+        """Mend every finding of a kind, show it, and offer the way back."""
+        if self.session.mend_all(code):
+            self._say("mended", "ask", self.tr("All of this kind are mended as shown on the bench. Keep it so?"), (
+                (self.tr("Keep"), lambda: None), (self.tr("Take back"), lambda: self._with_document("undo"))))
+
+    def _show_dropped(self):
+        """Open the list of what was dropped because it is small."""
+        self.show_stage(TRACE)
+        self.panels[TRACE].show_lost()
+
     def _show_small(self, on):
         work = self.session.work
         if on and work is not None:
@@ -495,10 +509,10 @@ class Window(QMainWindow):
         self.beside.ask(self.stage == TRACE, self.stage == CLEAN)
 
     def _show_variants(self, on):
-        self.variants.setVisible(on and self.stage == TRACE and self.session.document is not None)
+        self.variants.setVisible(on and self.stage in (TRACE, CLEAN) and self.session.document is not None)
         if not on:
             self.variants.pin(None)
-        elif self.stage != TRACE:
+        elif self.stage not in (TRACE, CLEAN):
             self.show_stage(TRACE)
         self._ask_beside()
 

@@ -54,7 +54,8 @@ class TracePanel(Panel):
         self.add(self._reading, self._reading_note, self.presets, self.tone, self.line, self.colour, self.photo)
         self._build_rest()
         self._grow_fold = Fold(self.tr("Grow a region by colour"), self.grow)
-        self.add(Fold(self.tr("Small details"), self.detail, True), self._grow_fold,
+        self._detail_fold = Fold(self.tr("Small details"), self.detail, True)
+        self.add(self._detail_fold, self._grow_fold,
                  Fold(self.tr("A part with settings of its own"), self.patch), Fold(self.tr("Double outlines"), self.doubles))
         self.section(self.tr("What comes out"))
         self._figures = Figures()
@@ -124,6 +125,12 @@ class TracePanel(Panel):
 
     def shows_small(self) -> bool:
         return self.detail.shows_small()
+
+    def show_lost(self) -> None:
+        """Bring the list of dropped details into view, each ringed on the bench."""
+        self._detail_fold.head.setChecked(True)
+        self.detail.ring()
+        self.ensureWidgetVisible(self._detail_fold)
 
     def stop_picking(self) -> None:
         self.colour.stop_picking()

@@ -248,6 +248,50 @@ class StretchTool(Tool):
             draw_line(painter, self._line(self._preview, frame))
 
 
+class StrokeTool(Tool):
+    """Points at strokes and chooses one by a click. ``line_at(x, y, reach)``, px, gives a stroke's number and its middle."""
+
+    chosen = Signal(int, float, float)
+    wants_source = False
+    wants_cut = True
+    cursor = Qt.CursorShape.PointingHandCursor
+
+    def __init__(self, size, line_at):
+        super().__init__()
+        self.hint = self.tr("Click a stroke; then say in the panel what is to become of it. Esc ends.")
+        self._size, self._line_at = size, line_at
+        self._under, self._line, self._chosen = -1, None, None
+
+    def show_chosen(self, line) -> None:
+        """The middle of the chosen stroke, (N, 2) px, or none."""
+        self._chosen, self._under, self._line = line, -1, None
+        self.repaint.emit()
+
+    def _find(self, frame, at):
+        x, y = frame.share(at)
+        reach = _NEAR / max(frame.rect.width(), 1.0) * self._size[0]
+        return self._line_at(x * self._size[0], y * self._size[1], reach)
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        number, line = self._find(frame, at)
+        if number != self._under:
+            self._under, self._line = number, line
+            self.repaint.emit()
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        number, _ = self._find(frame, at)
+        x, y = frame.share(at)
+        self.chosen.emit(number, x * self._size[0], y * self._size[1])
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        for line, width in ((self._line, 2.0), (self._chosen, 4.0)):
+            if line is not None:
+                path = QPainterPath(frame.place(line[0, 0] / self._size[0], line[0, 1] / self._size[1]))
+                for x, y in line[1:].tolist():
+                    path.lineTo(frame.place(x / self._size[0], y / self._size[1]))
+                stroke_twice(painter, path, width=width)
+
+
 class EndsTool(Tool):
     """Moves lines between two places by their ends or their middle. Lines are pairs of shares."""
 

@@ -2,7 +2,7 @@
 
 import numpy as np
 import shapely
-from shapely.geometry import MultiPolygon, Polygon
+from shapely.geometry import LineString, MultiPolygon, Polygon
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.curveset import flatten, line_controls, segment_areas
@@ -47,6 +47,11 @@ def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islan
     made = area.buffer(distance, quad_segs=_QUADRANT, join_style="round" if is_round else "mitre", mitre_limit=4.0)
     made = _areas(made)
     return made if keep_islands else _areas(shapely.union_all([Polygon(p.exterior) for p in made.geoms]))
+
+
+def around_line(points, width: float) -> MultiPolygon:
+    """The area of a line of a width with round ends."""
+    return _areas(LineString(points).buffer(width / 2, quad_segs=_QUADRANT))
 
 
 def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:

@@ -52,6 +52,7 @@ class KeptList(QWidget):
             self.list.addItem(item)
             item.setSelected(number in kept)
         self.list.blockSignals(False)
+        self.list.setFixedHeight(min(max(len(parts), 1), _ROWS) * _ROW + 6)
         self.setVisible(bool(parts))
         self._enable()
 

@@ -50,6 +50,10 @@ class DetailBox(Box):
         self.add(self._detail, self._rule, self._rings, self._list, (self._back, self._from), self._forget)
         self._lost = ()
 
+    def ring(self) -> None:
+        """Ring what was dropped on the bench."""
+        self._rings.setChecked(True)
+
     def _take_rule(self, index):
         mm = self._rule.itemData(index)
         self._rule.setCurrentIndex(0)
