@@ -6,7 +6,7 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.curves.curveset import CurveSet
-from sketchloom.core.edits.gaps import Gaps, find_gaps
+from sketchloom.core.edits.gaps import Gaps, bridge_curve, find_gaps
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
@@ -249,9 +249,10 @@ class Work:
         return entries[ground].hex if ground is not None and ground < len(entries) else "#ffffff"
 
     def bridge(self, start_px, end_px, width_px: float) -> PaintedLine:
-        """A bridge in ink between two places, px."""
+        """A bridge in ink between two places, px, in the curve of the strokes that end there."""
         size = np.array([self.picture.width, self.picture.height])
-        return self.painted_line(np.array([start_px, end_px]) / size, width_px, self.segmentation.entries[tone.INK].hex)
+        curve = bridge_curve(self.segmentation.labels == tone.INK, start_px, end_px, width_px)
+        return self.painted_line(np.clip(curve / size, 0, 1), width_px, self.segmentation.entries[tone.INK].hex)
 
     def double_outlines(self) -> Doubles:
         """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""

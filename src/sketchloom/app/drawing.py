@@ -19,6 +19,7 @@ from sketchloom.shape_desk import ShapeDesk
 _HAIR = 0.002
 _REACH_MM = 2.5
 _MARK_PX = 60.0
+_NEAR_PX = 12.0
 _THICKER, _THINNER = 1.25, 0.8
 
 
@@ -32,7 +33,7 @@ class Drawing(QObject):
         self.desk: ShapeDesk | None = None
         self._of = None
         self._stretch = None
-        self._stroke, self._joins = None, False
+        self._stroke, self._joins, self._again = None, False, None
         self._after = ""
         self._tool = self._loose = None
         self._cuts = BridgeTool(self.tr("Click a place to split the shape there. Esc ends."))
@@ -57,10 +58,12 @@ class Drawing(QObject):
         curves.act_wanted.connect(self._reshape)
         panel.strokes.choose_wanted.connect(lambda on: self._take_strokes() if on else hold())
         panel.strokes.act_wanted.connect(self._act_on_stroke)
-        panel.regular.look_wanted.connect(lambda: self.desk is not None and panel.regular.show_found(self.desk))
+        panel.regular.look_wanted.connect(lambda: self._later(self.tr("Looking for what is nearly regular"), lambda desk: desk.regular,
+                                                              lambda _: panel.regular.show_found(self.desk)))
         panel.regular.pointed.connect(self._point_regular)
         panel.regular.take_wanted.connect(self._make_regular)
-        panel.mirror.find_wanted.connect(lambda: self.desk is not None and panel.mirror.set_mirror(find_axis(self.desk.work.whole)))
+        panel.mirror.find_wanted.connect(lambda: self._later(self.tr("Looking for the line"), lambda desk: find_axis(desk.work.whole),
+                                                             panel.mirror.set_mirror))
         panel.mirror.draw_wanted.connect(lambda: self._take_line(self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2))
         panel.stencil.look_wanted.connect(self._show_loose)
         panel.stencil.hold_wanted.connect(self._hold_loose)
@@ -87,8 +90,9 @@ class Drawing(QObject):
             self._panel.regular.forget()
             self._stretch, self._stroke, self._joins = None, None, False
             self._panel.strokes.show_stroke(False, False, "")
-            if isinstance(self._tool, StrokeTool):
-                self._tool.show_chosen(None)
+            if isinstance(self._bench.tool, StrokeTool):
+                self._bench.tool.show_chosen(None)
+                self._take_strokes()  # those of the new map
             self._panel.curves.show_stretch(False, self._after or self.tr("Both neighbours of a boundary follow it."))
             self._after = ""
             if isinstance(self._tool, StretchTool):
@@ -105,6 +109,13 @@ class Drawing(QObject):
         self._tool = tool  # the bench only borrows it
         self._bench.set_tool(tool)
         self._bench.setFocus()
+
+    def _later(self, text, make, use):
+        """Work something out about the present result beside the window; it is used if that result is still shown."""
+        desk = self.desk
+        if desk is not None:
+            self._session.helper.run(text, lambda: make(desk), lambda made: self.desk is desk and use(made),
+                                         lambda why: self._say("drawing", "trouble", why))
 
     def _once(self, tool):
         """A tool that is put down for the region tool once it was used."""
@@ -135,7 +146,9 @@ class Drawing(QObject):
         if not on or self.desk is None:
             self._hold()
             return
-        cuts = self.desk.cuts
+        self._later(self.tr("Looking for likely places"), lambda desk: desk.cuts, self._take_cuts)
+
+    def _take_cuts(self, cuts):
         self._cuts.show_gaps([(tuple(a / self.desk.size), tuple(b / self.desk.size)) for a, b in zip(cuts.start, cuts.end)])
         self._bench.set_tool(self._cuts)
         self._panel.splits.show_likely(True, len(cuts))
@@ -320,6 +333,9 @@ class Drawing(QObject):
         if self.desk is None or not self.desk.has_strokes:
             return
 
+        self._later(self.tr("Following strokes"), lambda desk: desk.strokes, lambda _: self._hold_strokes())
+
+    def _hold_strokes(self):
         def line_at(x, y, reach):
             strokes = self.desk.strokes
             number = strokes.nearest(x, y, reach)
@@ -327,6 +343,9 @@ class Drawing(QObject):
         tool = StrokeTool(self.desk.size, line_at)
         tool.chosen.connect(self._choose_stroke)
         self._take_up(tool)
+        if self._again is not None:
+            (x, y), self._again = self._again, None
+            self._choose_stroke(self.desk.strokes.nearest(x, y, _NEAR_PX), x, y)
 
     def _choose_stroke(self, number, x, y):
         strokes = self.desk.strokes
@@ -364,6 +383,7 @@ class Drawing(QObject):
         elif what == REMOVE:
             self._paint(strokes.without(number), self.tr("stroke taken away"), "")
         else:
+            self._again = (x, y)
             self._paint(strokes.of_width(number, _THICKER if what == THICKER else _THINNER), self.tr("stroke of another width"), "")
 
     def _paint(self, paints, what, none):
@@ -384,7 +404,10 @@ class Drawing(QObject):
     def _show_loose(self):
         if self.desk is None:
             return
-        self._loose = self.desk.stencil_bridges(1, 1.0)
+        self._later(self.tr("Looking for loose pieces"), lambda desk: desk.stencil_bridges(1, 1.0), self._ring_loose)
+
+    def _ring_loose(self, bridges):
+        self._loose = bridges
         self._panel.stencil.show_loose(self._loose, False)
         work = self.desk.work
         pieces = np.zeros(work.traced.planar.faces.shape, bool)
@@ -393,7 +416,10 @@ class Drawing(QObject):
     def _hold_loose(self, count, width_mm):
         if self.desk is None:
             return
-        bridges = self.desk.stencil_bridges(count, width_mm)
+        self._later(self.tr("Looking for loose pieces"), lambda desk: desk.stencil_bridges(count, width_mm),
+                    lambda bridges: self._take_bridges(bridges, width_mm))
+
+    def _take_bridges(self, bridges, width_mm):
         self._panel.stencil.show_loose(bridges, True)
         if len(bridges.start):
             hex_colour = self.desk.work.brush_hex(False, None)

@@ -46,14 +46,16 @@ class Session(QObject):
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
         self.background = Background(self)
+        self.helper = Background(self)  # what is looked for on the way; it must not push an opening or a writing aside
         self.aside = Aside(self)
         self.evaluator = Evaluator(self)
         self.evaluator.ready.connect(self._take)
         self.evaluator.failed.connect(self._evaluation_failed)
         self.evaluator.progressed.connect(self._note_progress)
         self.evaluator.idle.connect(self._idle)
-        self.background.started.connect(self._begin_busy)
-        self.background.ended.connect(self._idle)
+        for one in (self.background, self.helper):
+            one.started.connect(self._begin_busy)
+            one.ended.connect(self._idle)
         self._busy_text = ""
         self._busy_timer = QTimer(self, singleShot=True, interval=BUSY_AFTER_MS)
         self._busy_timer.timeout.connect(lambda: self.busy.emit(self._busy_text))
@@ -130,6 +132,8 @@ class Session(QObject):
         """Stop what runs."""
         if self.background.busy:
             self.background.forget()
+        elif self.helper.busy:
+            self.helper.forget()
         else:
             self.evaluator.cancel()
             self._idle()
@@ -183,7 +187,7 @@ class Session(QObject):
 
     def _idle(self):
         self._busy_timer.stop()
-        if not self.background.busy:
+        if not (self.background.busy or self.helper.busy):
             self.busy.emit("")
 
     # -- keeping and handing over ----------------------------------------------------------
@@ -227,6 +231,7 @@ class Session(QObject):
             else:
                 self.document.drop_recovery()
         self.background.close()
+        self.helper.close()
         self.aside.close()
         self.evaluator.close()
 

@@ -7,13 +7,15 @@ import numpy as np
 
 from sketchloom.core.curves.curveset import evaluate, flatten, line_controls
 from sketchloom.core.planar.cracks import face_runs
-from sketchloom.core.segment.merging import Cleaned
+from sketchloom.core.segment.merging import Cleaned, merge_small
 from sketchloom.core.shapes.guides import Chain, Guides, link_code
 from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.raster import filled, links_crossed
 
 _FLAT_PX = 0.02
-_LEAST_PX = 4
+_CRUMB_PX = 8
+_LEAST_PX = 24
+"""A split line that clips off less than this parts nothing."""
 _LONGER_PX, _LONGER = 8.0, 0.25
 """A split line that stops short of the edge is drawn on by up to so much, and so much of its length."""
 
@@ -53,9 +55,14 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
         groups.append(tuple(Chain(ring, True) for ring in rings))
         drawn[inside] = opening if label is None else label
         owner[inside] = len(groups)
-    runs = face_runs(drawn)
-    face_label, area = runs.face_label.copy(), runs.areas()
-    faces = runs.paint(np.arange(len(area), dtype=np.int32))
+    # what two outlines leave between them may be a few pixels, which are no region
+    whole = merge_small(drawn, _CRUMB_PX) if shapes else None
+    if whole is None:
+        drawn_faces = face_runs(drawn)
+        face_label = drawn_faces.face_label.copy()
+        faces = drawn_faces.paint(np.arange(len(face_label), dtype=np.int32))
+    else:
+        drawn, faces, face_label = whole.labels, whole.faces, whole.face_label.copy()
     links, link_groups, done = [], [], []
     for points in splits:
         curve = _smooth(_longer(points, faces))

@@ -149,7 +149,9 @@ def held_nodes(planar: PlanarMap, nodes, guides: Guides, of_crack) -> np.ndarray
             continue
         foot, _, _, away = _Track(guides.groups[number]).nearest(nodes[at])
         near = away < _AWAY_PX
-        nodes[at[near]] = foot[near]
+        # what lies on the picture's border stays there
+        held = (nodes[at] == 0) | (nodes[at] == (planar.width, planar.height))
+        nodes[at[near]] = np.where(held, nodes[at], foot)[near]
     return nodes
 
 
@@ -163,7 +165,11 @@ def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: G
         chains = guides.groups[number]
         track = _Track(chains)
         for arc in arcs[low[arcs] == number].tolist():
-            found = _along(chains, track, lines.xy[lines.starts[arc]:lines.starts[arc + 1]], bool(lines.closed[arc]))
+            points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]].copy()
+            if not lines.closed[arc] and curves.starts[arc + 1] > curves.starts[arc]:
+                # fitting may have moved nodes so that nothing crosses
+                points[0], points[-1] = curves.controls[curves.starts[arc], 0], curves.controls[curves.starts[arc + 1] - 1, 3]
+            found = _along(chains, track, points, bool(lines.closed[arc]))
             if found is not None:
                 exact[arc] = found
     return _replaced(curves, exact) if exact else curves

@@ -6,15 +6,12 @@ from shapely.geometry import LineString, MultiPolygon, Polygon
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.curveset import flatten, line_controls, segment_areas
-from sketchloom.core.curves.trace_arcs import fit_strokes
-from sketchloom.core.errors import GeometryError
 from sketchloom.core.layers.outline import Outline
-from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.shapes.placed import is_straight
+from sketchloom.core.shapes.refit import refitted
 
 FLAT_PX = 0.01
 _FIT_PX = 0.03
-_STEP_PX = 1.0
 _LEAST_AREA_PX = 0.5
 _QUADRANT = 48
 """Chords of a quarter turn of a round corner: areas within a ten-thousandth."""
@@ -64,11 +61,7 @@ def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
             rings += [(np.asarray(hole.coords)[:-1], True) for hole in piece.interiors if Polygon(hole).area >= _LEAST_AREA_PX]
     if not rings:
         return Outline(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.empty(0), np.empty(0, bool))
-    dense = [_dense(points) for points, _ in rings]
-    starts = ragged.lengths_to_starts([len(d) for d in dense])
-    curves = fit_strokes(Polylines(np.concatenate(dense), starts, np.ones(len(dense), bool)), fit_px)
-    if (np.diff(curves.starts) == 0).any():
-        raise GeometryError("a ring could not be fitted")
+    curves = refitted([points for points, _ in rings], fit_px)
     signed = ragged.reduce_pieces(np.add, segment_areas(curves.controls), curves.starts)
     hole = np.array([h for _, h in rings])
     return Outline(curves.controls, curves.straight, curves.starts, np.where(hole, -np.abs(signed), np.abs(signed)), hole)
@@ -76,16 +69,6 @@ def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
 
 def rings_of(outline: Outline) -> list[np.ndarray]:
     return [outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist())]
-
-
-def _dense(points):
-    """Points at most a step apart along a closed polygon, its corners among them."""
-    ahead = np.roll(points, -1, 0)
-    count = np.maximum(np.ceil(np.hypot(*(ahead - points).T) / _STEP_PX), 1).astype(np.intp)
-    starts = ragged.lengths_to_starts(count)
-    of = ragged.owner(starts)
-    t = ((np.arange(starts[-1]) - starts[of]) / count[of])[:, None]
-    return points[of] * (1 - t) + ahead[of] * t
 
 
 def straight_outline(area: MultiPolygon) -> Outline:

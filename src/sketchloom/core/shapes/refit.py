@@ -1,0 +1,93 @@
+"""Curves again from polygons that came from curves: their corners and straight sides are known exactly."""
+
+import numpy as np
+
+from sketchloom.core import ragged
+from sketchloom.core.curves.curveset import CurveSet, line_controls
+from sketchloom.core.curves.fit import Spans, fit_spans
+
+_CORNER = np.radians(16.0)
+"""Chords of a smooth curve turn by less from one to the next at the flatness they are made with."""
+_LONG_PX, _BULGE_PX = 2.0, 0.06
+_STEP_PX = 0.5
+_QUARTERS = 4
+
+
+def refitted(rings, tolerance_px: float) -> CurveSet:
+    """Cubics through closed polygons, one arc each.
+
+    Parameters
+    ----------
+    rings : list of (N, 2) px, each without its first point again, flattened to a hundredth of a pixel or so.
+
+    Notes
+    -----
+    Vertices that turn sharply are corners; a side that would bulge if it turned as fast as what lies beside it was
+    straight and stays so, the curve beside it leaves in its direction. A ring without either is begun in four places.
+    """
+    points, spans, offset = [], [], 0
+    for ring in rings:
+        dense, part = _spans_of(np.asarray(ring, float))
+        spans.append(Spans(part.first + offset, part.last + offset, *(getattr(part, n) for n in Spans.__slots__[2:])))
+        points.append(dense)
+        offset += len(dense)
+    joined = Spans.join(spans)
+    fitted = fit_spans(np.concatenate(points), joined, tolerance_px)
+    bounds = np.cumsum([0, *(len(p) for p in points)])
+    ring = np.searchsorted(bounds, fitted.spans.first, side="right") - 1
+    controls = fitted.controls.copy()
+    starts = np.searchsorted(ring, np.arange(len(rings) + 1))
+    # each cubic begins where the one before ends
+    for a, b in zip(starts[:-1].tolist(), starts[1:].tolist()):
+        controls[a:b, 3] = np.roll(controls[a:b, 0], -1, 0)
+    line = fitted.straight
+    controls[line] = line_controls(controls[line, 0], controls[line, 3])
+    return CurveSet(controls, line, fitted.miss, starts)
+
+
+def _straight_sides(length, turn, corner):
+    """(N,) bool: sides too long to be a chord of what turns beside them, or that lie between two corners."""
+    n = len(length)
+    way = np.concatenate([[0.0], np.cumsum(np.tile(length, 3))])
+    turned = np.concatenate([[0.0], np.cumsum(np.tile(turn, 3))])  # up to and with vertex k: turned[k + 1]
+    k = np.arange(n) + n
+    begin = np.searchsorted(way, way[k] - length / 2, side="left")
+    end = np.minimum(np.searchsorted(way, way[k + 1] + length / 2, side="right"), 3 * n)
+    beside = (turned[k + 1] - turned[begin]) + (turned[end] - turned[k + 1])
+    bulges = length * beside / 16 > _BULGE_PX
+    return (length > _LONG_PX) & (bulges | (corner & np.roll(corner, -1)))
+
+
+def _spans_of(ring):
+    """Points half a pixel apart along a ring, its first again last, and the spans between its breaks."""
+    side = np.roll(ring, -1, 0) - ring
+    length = np.hypot(*side.T)
+    good = length > 1e-9
+    ring, side, length = ring[good], side[good], length[good]
+    unit = side / length[:, None]
+    before = np.roll(unit, 1, 0)
+    turn = np.abs(np.arctan2(before[:, 0] * unit[:, 1] - before[:, 1] * unit[:, 0], (before * unit).sum(1)))
+    corner = turn > _CORNER
+    long = _straight_sides(length, np.where(corner, 0.0, turn), corner)
+    breaks = corner | long | np.roll(long, 1)
+    if not breaks.any():
+        way = np.concatenate([[0.0], np.cumsum(length)])
+        breaks[np.searchsorted(way[:-1], way[-1] * np.arange(_QUARTERS) / _QUARTERS)] = True
+    first = int(np.flatnonzero(breaks)[0])
+    ring, unit, length, corner, long, breaks, before = (np.roll(v, -first, 0) for v in (ring, unit, length, corner, long, breaks, before))
+    count = np.maximum(np.ceil(length / _STEP_PX), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    t = ((np.arange(starts[-1]) - starts[of]) / count[of])[:, None]
+    dense = np.concatenate([ring[of] + t * length[of, None] * unit[of], ring[:1]])
+    at = np.flatnonzero(breaks)
+    begin, end = starts[at], np.append(starts[at[1:]], starts[-1])
+    after = np.append(at[1:], at[0])
+    # at a smooth break both sides share the mean direction, or that of a straight side
+    shared = before + unit
+    shared /= np.maximum(np.hypot(*shared.T), 1e-9)[:, None]
+    straight_before = np.roll(long, 1)
+    shared = np.where(long[:, None], unit, np.where(straight_before[:, None], before, shared))
+    leave = np.where(corner[at, None], unit[at], shared[at])
+    arrive = -np.where(corner[after, None], before[after], shared[after])
+    return dense, Spans(begin, end, leave, arrive, ~corner[at], ~corner[after], long[at] & (after == (at + 1) % len(ring)))
