@@ -1,0 +1,106 @@
+"""Mirrored halves: symmetric by construction, checked by reflecting every curve."""
+
+import numpy as np
+import pytest
+from scipy.spatial import cKDTree
+
+from shapes import colour_of, cover_of, disc, picture
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.errors import SettingError
+from sketchloom.core.picture.preparing.mirroring import FIRST, SECOND, Mirror, find_axis, mirror_frame, mirrored
+from sketchloom.core.picture.preparing.placing import moved, placing
+from sketchloom.core.picture.preparing.preparation import Preparation, prepared, prepared_size
+from sketchloom.demo_works import demo
+from sketchloom.opening import open_file
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+
+LINES = [Mirror(0.5, 0.0, 0.5, 1.0), Mirror(0.44, 0.05, 0.53, 0.97, SECOND), Mirror(0.1, 0.52, 0.9, 0.49, FIRST), Mirror(0.33, 0.0, 0.33, 1.0, SECOND)]
+
+
+def asymmetry_px(work, is_upright):
+    """Greatest distance of a point on an arc's mirror image from the nearest arc."""
+    t = np.linspace(0, 1, 33)
+    points = evaluate(work.traced.curves.controls[:, None], t[None]).reshape(-1, 2)
+    image = points.copy()
+    k, length = (0, work.picture.width) if is_upright else (1, work.picture.height)
+    image[:, k] = length - image[:, k]
+    return float(cKDTree(points).query(image)[0].max())
+
+
+@pytest.mark.parametrize("mirror", LINES)
+@pytest.mark.parametrize("key", ["lighthouse", "kingfisher"])
+def test_a_mirrored_half_is_symmetric_to_a_hundredth_of_a_pixel(key, mirror):
+    source = open_file(demo(key).picture_path).picture.reduced(420)
+    work = Pipeline().evaluate(source, Recipe(preparation=Preparation(mirror=mirror)), measured=False)
+    frame = mirror_frame(source.width, source.height, mirror)
+    assert (work.picture.width, work.picture.height) == frame.size
+    assert asymmetry_px(work, frame.is_upright) <= 0.01
+    assert work.traced.planar.euler_excess() == 0
+
+
+def test_the_seam_has_no_kink():
+    # a disc whose left half stays: its outline crosses the axis squarely
+    rgb = colour_of(cover_of(disc(104.3, 120.6, 70), 240), (30, 60, 90), (255, 255, 255))
+    work = Pipeline().evaluate(picture(rgb), Recipe(preparation=Preparation(mirror=Mirror(0.4, 0, 0.4, 1))))
+    controls = work.layers[0].outline.controls
+    middle = work.picture.width / 2
+    on_axis = np.flatnonzero(np.abs(controls[:, 0, 0] - middle) < 1e-9)
+    assert len(on_axis) == 2
+    for n in on_axis:
+        leave, arrive = controls[n, 1] - controls[n, 0], controls[n - 1, 3] - controls[n - 1, 2]
+        assert abs(leave[1]) < 1e-9 and abs(arrive[1]) < 1e-9 and leave[0] * arrive[0] > 0
+
+
+@pytest.mark.parametrize("mirror", LINES)
+def test_places_of_the_half_that_stays_are_found_where_they_went(mirror):
+    rng = np.random.default_rng(2)
+    rgb = np.full((150, 220, 3), 250, np.uint8)
+    spots = []
+    frame = mirror_frame(220, 150, mirror)
+    for place in rng.uniform(0.1, 0.9, (60, 2)):
+        x, y = place * (220, 150)
+        to = (frame.move @ (x, y, 1))[:2]
+        k = 0 if frame.is_upright else 1
+        stays = to[k] < frame.size[k] / 2 - 6 if mirror.keep == FIRST else to[k] > frame.size[k] / 2 + 6
+        if stays and all(np.hypot(x - a, y - b) > 12 for a, b in spots):
+            spots.append((x, y))
+            rgb[int(y) - 2:int(y) + 3, int(x) - 2:int(x) + 3] = (200, 30, 30)
+    steps = Preparation(mirror=mirror)
+    made = prepared(picture(rgb), steps)
+    assert (made.width, made.height) == prepared_size(picture(rgb), steps)
+    shares = moved(placing(220, 150, steps), np.array([(int(x) + 0.5, int(y) + 0.5) for x, y in spots]) / (220, 150))
+    at = np.floor(shares * (made.width, made.height)).astype(int)
+    inside = ((at >= 0) & (at < (made.width, made.height))).all(1)
+    assert len(spots) >= 4 and inside.sum() >= 3
+    assert (made.rgb[at[inside, 1], at[inside, 0], 1] < 120).all()
+
+
+@pytest.mark.parametrize("degrees, across", [(0.0, 0.5), (12.0, 0.55), (-20.0, 0.42), (90.0, 0.5)])
+def test_the_line_of_a_symmetric_figure_is_found(degrees, across):
+    # a heart-like figure, symmetric about one line only
+    y, x = np.mgrid[:240, :260] + 0.5
+    turn = np.radians(degrees)
+    cx, cy = across * 260, 120
+    u, v = (x - cx) * np.cos(turn) + (y - cy) * np.sin(turn), -(x - cx) * np.sin(turn) + (y - cy) * np.cos(turn)
+    inside = (np.hypot(np.abs(u) - 25, v + 20) < 28) | ((np.abs(u) < 50 - 0.6 * (v + 10)) & (v > -10) & (v < 70))
+    found = find_axis(picture(np.where(inside[..., None], 20, 240).astype(np.uint8).repeat(3, 2)))
+    a, b = np.array([found.x0 * 260, found.y0 * 240]), np.array([found.x1 * 260, found.y1 * 240])
+    way = (b - a) / np.hypot(*(b - a))
+    slant = np.degrees(np.arctan2(way[0], way[1]))
+    assert min(abs((slant + degrees) % 180), 180 - abs((slant + degrees) % 180)) < 1.0
+    assert abs((np.array([cx, cy]) - a) @ np.array([-way[1], way[0]])) < 1.5
+
+
+def test_a_mirrored_picture_is_its_own_mirror_image_to_the_bit():
+    rng = np.random.default_rng(3)
+    source = picture(rng.integers(0, 256, (60, 81, 3)).astype(np.uint8))
+    for mirror in LINES:
+        made = mirrored(source, mirror).rgb
+        axis = 1 if mirror_frame(81, 60, mirror).is_upright else 0
+        assert np.array_equal(made, np.flip(made, axis))
+
+
+def test_a_line_of_no_length_is_refused():
+    with pytest.raises(SettingError, match="line"):
+        Mirror(0.5, 0.5, 0.5, 0.5)
