@@ -8,9 +8,14 @@ from hypothesis import strategies as st
 
 from sketchloom import palette_edits
 from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.curves.reshaping import KINDS, CurveEdit
 from sketchloom.core.errors import SettingError
+from sketchloom.core.layers.rims import KINDS as RIMS
+from sketchloom.core.layers.rims import Rim
+from sketchloom.core.picture.preparing.mirroring import SIDES, Mirror
 from sketchloom.core.picture.preparing.preparation import Preparation
 from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
 from sketchloom.pipeline import segmentation_settings
 from sketchloom.recipe import DOUBLES, READINGS, PaletteEntry, Recipe, from_json, to_json
 
@@ -26,12 +31,44 @@ backgrounds = st.builds(Background, st.lists(steps, max_size=4).map(tuple), st.f
 patches = st.builds(Patch, st.lists(place, min_size=3, max_size=6).map(tuple), st.none() | st.integers(0, 255), st.none() | st.integers(1, 24),
                     st.none() | st.integers(-2, 3), st.none() | st.floats(0, 100))
 grown = st.builds(Grown, share, share, st.floats(0, 100), colour, st.booleans())
+near = st.tuples(st.floats(-1, 2, allow_nan=False), st.floats(-1, 2, allow_nan=False))
+rings = st.lists(near, min_size=3, max_size=3).map(lambda p: (*p, p[0]))
+shapes = st.builds(PlacedShape, st.lists(rings, min_size=1, max_size=2).map(tuple), st.none() | colour, st.text(max_size=9), st.booleans(), st.none() | st.text(max_size=9))
+splits = st.builds(SplitLine, st.lists(near, min_size=2, max_size=5).map(tuple), st.booleans())
+covers = st.builds(CoveredArea, st.lists(near, min_size=3, max_size=5).map(tuple), st.booleans())
+curves = st.builds(CurveEdit, st.lists(near, min_size=2, max_size=4).map(tuple), st.lists(near, min_size=2, max_size=4).map(tuple), st.sampled_from(KINDS),
+                   st.booleans(), st.booleans())
+rims = st.builds(Rim, st.floats(0, 200), st.sampled_from(RIMS), st.none() | colour, st.booleans(), st.booleans(), colour, st.text(max_size=9), st.booleans())
+mirrors = st.none() | st.builds(Mirror, st.floats(0, 0.4), share, st.floats(0.6, 1), share, st.sampled_from(SIDES))
+drawn = st.builds(Recipe, preparation=mirrors.map(lambda m: Preparation(mirror=m)), shapes=st.lists(shapes, max_size=2).map(tuple),
+                  splits=st.lists(splits, max_size=2).map(tuple), covers=st.lists(covers, max_size=2).map(tuple),
+                  curves=st.lists(curves, max_size=2).map(tuple), rims=st.lists(rims, max_size=2).map(tuple))
 recipes = st.builds(
     Recipe, page=st.integers(0, 4999), page_dpi=st.integers(36, 1200), background=backgrounds, reading=st.sampled_from(READINGS),
     locked=st.lists(colour, max_size=3).map(tuple), local_cut_off=st.booleans(), silhouette=st.booleans(), tones=st.integers(2, 8),
     photo_outlines=st.booleans(), features=st.booleans(), pen_mm=st.none() | st.floats(0.05, 100), spur_mm=st.floats(0, 100), pens=st.integers(1, 4),
     strokes_removed=st.lists(place, max_size=3).map(tuple), double_mm=st.floats(0, 100), double_to=st.sampled_from(DOUBLES),
     grown=st.lists(grown, max_size=3).map(tuple), patches=st.lists(patches, max_size=3).map(tuple), kept=st.lists(place, max_size=3).map(tuple))
+
+
+@given(drawn, drawn)
+@settings(max_examples=80, deadline=None)
+def test_what_is_drawn_and_kept_beside_comes_back_from_json(one, other):
+    both = one.kept_as("first").kept_as("again")
+    both = Recipe(alternatives=both.alternatives, rims=other.rims, shapes=other.shapes)
+    assert from_json(json.loads(json.dumps(to_json(both)))) == both
+    assert [a.recipe.alternatives for a in both.alternatives] == [(), ()]
+
+
+@pytest.mark.parametrize("bad", [
+    {"shapes": [{"rings": [[[0, 0]] * 5], "hex": "#ffffff", "name": "x"}]}, {"shapes": [{"rings": 3, "hex": None, "name": "x"}]},
+    {"splits": [{"points": [[0, 0]]}]}, {"covers": [{"points": "all"}]}, {"rims": [{"distance_mm": -1}]}, {"rims": [{"distance_mm": 1, "kind": "moat"}]},
+    {"curves": [{"stretch": [[0, 0], [1, 1]], "path": [[0, 0], [1, 1]], "what": "wave"}]}, {"preparation": {"mirror": {"x0": 0, "y0": 0, "x1": 0, "y1": 0}}},
+    {"preparation": {"mirror": [1]}}, {"alternatives": [{"name": "", "recipe": {}}]}, {"alternatives": [{"name": "x", "recipe": 7}]}, {"alternatives": {}},
+    {"shapes": [{"rings": [[[0, 0], [1e9, 0], [0, 1], [0, 0]]], "hex": None, "name": "x"}]}])
+def test_hostile_drawn_parts_are_refused_with_their_place(bad):
+    with pytest.raises(SettingError):
+        from_json(bad)
 
 
 @given(recipes)

@@ -191,7 +191,18 @@ class Work:
             else sheet.plan.hex
         if len(points) < 2:
             points = points[[0, 0]] + [[-0.3, 0.0], [0.3, 0.0]]
+        points = self._into_the_wide(points, 0.6 * to_mm / self.mm_per_px)
         return self.painted_line(points / (self.picture.width, self.picture.height), to_mm / self.mm_per_px, hex_colour)
+
+    def _into_the_wide(self, points, by_px):
+        """A line drawn on at each end where that stays within what is cut, so that it meets what is wide enough there."""
+        planar, made = self.traced.planar, [points]
+        for end, back, first in ((points[0], points[1], True), (points[-1], points[-2], False)):
+            on = end + (end - back) / max(float(np.hypot(*(end - back))), 1e-9) * by_px
+            x, y = np.floor(on).astype(int).tolist()
+            if 0 <= x < planar.width and 0 <= y < planar.height and not self.ground[planar.faces[y, x]]:
+                made.insert(0, on[None]) if first else made.append(on[None])
+        return np.concatenate(made)
 
     def width_line(self) -> tuple[np.ndarray, np.ndarray]:
         """Middles (K, 2) mm of where the sheets are narrow, and their widths (K,) against the least wanted, 1 for as wide."""

@@ -53,7 +53,7 @@ def find_bridges(opened, count: int, width_px: float) -> StencilBridges:
         away, nearest, held_at = _distances(held)
         gap = {n: _least(away, pieces, stats, n) for n in left}
         piece = min(left, key=gap.__getitem__)
-        made += [(a, b, order) for a, b in _bridges_of(piece, pieces, stats, away, nearest, held_at, small, count, width_px * scale)]
+        made += [(a, b, order) for a, b in _bridges_of(piece, pieces, stats, away, nearest, held_at, count, width_px * scale)]
         held |= pieces == piece
         left.remove(piece)
         order += 1
@@ -79,7 +79,7 @@ def _least(away, pieces, stats, n):
     return float(away[box][pieces[box] == n].min())
 
 
-def _bridges_of(piece, pieces, stats, away, nearest, held_at, opened, count, width):
+def _bridges_of(piece, pieces, stats, away, nearest, held_at, count, width):
     box = _box(stats, piece)
     ys, xs = np.nonzero(pieces[box] == piece)
     ys, xs = ys + box[0].start, xs + box[1].start
@@ -100,18 +100,11 @@ def _bridges_of(piece, pieces, stats, away, nearest, held_at, opened, count, wid
         off = np.abs(((angle[short] - angle[best]) / (2 * np.pi) * count + 0.5) % count - 0.5 - k)
         n = short[int(np.minimum(off, count - off).argmin())]
         a, b = np.array([xs[n], ys[n]]) + 0.5, np.array([tx[n], ty[n]]) + 0.5
-        if _clear(opened, a, b) and all(np.hypot(*(0.5 * (a + b) - 0.5 * (c + d))) > 1.5 * width for c, d in made):
+        if all(np.hypot(*(0.5 * (a + b) - 0.5 * (c + d))) > 1.5 * width for c, d in made):
             unit = (b - a) / max(np.hypot(*(b - a)), 1e-9)
             into = _INTO + 0.5 * width
             made.append((a - unit * into, b + unit * into))
     return made
-
-
-def _clear(opened, a, b):
-    """Whether only what is cut away lies between two places."""
-    steps = a + np.linspace(0, 1, max(int(np.hypot(*(b - a))), 1) + 1)[1:-1, None] * (b - a)
-    x, y = np.floor(steps).astype(int).T
-    return len(steps) == 0 or bool(opened[y, x].mean() > 0.9)
 
 
 def _inner_places(pieces, stats, numbers):
