@@ -70,7 +70,7 @@ def _of_colour(work, recipe):
     present = len(work.segmentation.own_entries)
     for count in (work.tree.proposed, present - 1, present - 2, present + 1, present + 2):
         if 2 <= count <= min(MAX_COLOURS, len(work.tree.colours)) and count != present:
-            yield Variant(("colours", str(count)), replace(recipe, colours=count, palette=None))
+            yield Variant(("colours", str(count)), replace(recipe, colours=int(count), palette=None))
 
 
 def _of_photo(_, recipe):

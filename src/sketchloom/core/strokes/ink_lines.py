@@ -11,6 +11,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.strokes.branches import find_branches
+from sketchloom.core.strokes.centre import centred
 from sketchloom.core.strokes.thinning import thinned
 
 _WIDER_PX = 3.0
@@ -39,6 +40,8 @@ class InkLines:
         here = np.floor(found.xy).astype(int)
         self._half = np.maximum(half[here[:, 1], here[:, 0]] - 0.5, 0.5) if len(here) else np.empty(0)
         self._starts, self._xy = found.starts, found.xy
+        # the distance to paper is a whole number along a stroke and so off by up to half a pixel; the sum across is not
+        _, self._wide = centred(found.xy, found.starts, found.closed, ink.astype(np.float32), self._half)
         self._owner = np.repeat(np.arange(len(self._starts) - 1), np.diff(self._starts))
         self._tree = cKDTree(self._xy) if len(self._xy) else None
 
@@ -64,7 +67,7 @@ class InkLines:
         return _calm(np.concatenate(parts))
 
     def width_px(self, number: int) -> float:
-        return float(2 * np.median(self._half[self._starts[number]:self._starts[number + 1]]))
+        return float(np.median(self._wide[self._starts[number]:self._starts[number + 1]]))
 
     def widest_px(self, number: int) -> float:
         return float(2 * self._half[self._starts[number]:self._starts[number + 1]].max())
