@@ -19,7 +19,7 @@ from sketchloom.core.errors import PictureError
 from sketchloom.core.picture import faults as fault_finding
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.picture import Picture
-from sketchloom.core.picture.preparing.mirroring import FIRST, mirror_frame
+from sketchloom.core.picture.preparing.mirroring import SECOND, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.planar import junctions, subpixel
@@ -204,7 +204,7 @@ class _Run:
                     if along is not None:
                         curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
                     if mirror is not None:
-                        curves = made_symmetric(planar, curves, is_upright, mirror.keep == FIRST)
+                        curves = made_symmetric(planar, curves, is_upright, mirror.keep != SECOND)
                 return Traced(planar, curves, arc_lengths(curves), curves_found)
             mirror = recipe.preparation.mirror
             is_upright = mirror is not None and mirror_frame(100, 100, mirror).is_upright

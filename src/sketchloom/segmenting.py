@@ -9,7 +9,7 @@ from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.edits.painting import painted
 from sketchloom.core.edits.region_edits import COLOUR
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.picture.preparing.mirroring import FIRST, mirror_frame
+from sketchloom.core.picture.preparing.mirroring import BOTH, SECOND, mean_of_halves, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment import covering, doubles, growing, local_tone, patching, photo, tone
@@ -96,7 +96,8 @@ class Segmenter:
         if self.recipe.preparation.mirror is not None:
             # ties (which neighbour takes a crumb) may fall out otherwise on the other side
             key = ("mirrored", key)
-            seen = replace(seen, regions=self.keep(key, lambda: self._mirrored(seen.regions)))
+            regions, field = self.keep(key, lambda: self._mirrored(seen))
+            seen = replace(seen, regions=regions, field=field)
         return self._with_shapes(seen, key)
 
     def _with_brought(self, entries):
@@ -109,16 +110,23 @@ class Segmenter:
                 entries.append(PaletteEntry((hex_colour,)))
         return tuple(entries)
 
-    def _mirrored(self, regions):
-        mirror = self.recipe.preparation.mirror
+    def _mirrored(self, seen):
+        mirror, regions, field = self.recipe.preparation.mirror, seen.regions, seen.field
         axis = 1 if mirror_frame(100, 100, mirror).is_upright else 0
         labels = regions.labels
+        if mirror.keep == BOTH:
+            labels, other, away = mean_of_halves(labels, axis)
+            values = _field_values(seen.entries, field.shape[-1])
+            one, two = (values[np.minimum(v, len(values) - 1)].reshape(field.shape) for v in (labels, other))
+            share = np.clip(0.5 + away, 0, 1)[..., None]
+            field = frozen_array(np.rint(one * share + two * (1 - share)).astype(np.uint8))
+            labels = merge_small(labels, self._least(self.recipe.smallest_mm)).labels
         at = np.arange(labels.shape[axis]) + 0.5
-        stays = at <= labels.shape[axis] / 2 if mirror.keep == FIRST else at >= labels.shape[axis] / 2
+        stays = at >= labels.shape[axis] / 2 if mirror.keep == SECOND else at <= labels.shape[axis] / 2
         labels = np.where(stays[None] if axis else stays[:, None], labels, np.flip(labels, axis))
         runs = face_runs(labels)
         return replace(regions, labels=labels, faces=runs.paint(np.arange(len(runs.face_label), dtype=np.int32)),
-                       face_label=runs.face_label, face_area=runs.areas())
+                       face_label=runs.face_label, face_area=runs.areas()), field
 
     def _with_shapes(self, seen, key):
         """Shapes and split lines cut into the regions."""

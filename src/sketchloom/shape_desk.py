@@ -23,6 +23,7 @@ from sketchloom.work import Work
 CIRCLE, ROUNDED, STAR, POLYGON = FIGURES = ("circle", "rectangle", "star", "polygon")
 JOIN, CUT, COMMON = WAYS = ("join", "cut", "common")
 _MOST_POINTS = 1200
+SIMPLER_MM = 0.15
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""
 
@@ -219,6 +220,8 @@ class ShapeDesk:
             return reshapes.rounded(points, radius_mm / self.work.mm_per_px)
         if what == "corner":
             return reshapes.cornered(points)
+        if what == "simple":
+            return reshapes.simpler(points, SIMPLER_MM / self.work.mm_per_px)
         if what == "pull":
             return reshapes.pulled(points, at, by)
         return reshapes.smooth(points)

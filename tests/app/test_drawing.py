@@ -177,7 +177,7 @@ def test_an_area_is_covered_and_a_half_mirrored(driver, fish):
     faces = work.traced.planar.faces
     labels = work.traced.planar.face_label[faces]
     assert (labels == labels[:, ::-1]).all() and work.picture.width == 300
-    driver.click("Right half stays", fish.mirror)
+    driver.click("Right stays", fish.mirror)
     assert recipe(driver).preparation.mirror.keep == "second"
     driver.click("Take back", fish.mirror)
     assert recipe(driver).preparation.mirror is None

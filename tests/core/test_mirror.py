@@ -7,7 +7,7 @@ from scipy.spatial import cKDTree
 from shapes import colour_of, cover_of, disc, picture
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.errors import SettingError
-from sketchloom.core.picture.preparing.mirroring import FIRST, SECOND, Mirror, find_axis, mirror_frame, mirrored
+from sketchloom.core.picture.preparing.mirroring import BOTH, FIRST, SECOND, Mirror, find_axis, mirror_frame, mirrored
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import Preparation, prepared, prepared_size
 from sketchloom.demo_works import demo
@@ -90,6 +90,20 @@ def test_the_line_of_a_symmetric_figure_is_found(degrees, across):
     slant = np.degrees(np.arctan2(way[0], way[1]))
     assert min(abs((slant + degrees) % 180), 180 - abs((slant + degrees) % 180)) < 1.0
     assert abs((np.array([cx, cy]) - a) @ np.array([-way[1], way[0]])) < 1.5
+
+
+def test_the_mean_of_two_halves_lies_half_way_between_them():
+    # a large disc left of the line and a smaller one, farther away, right of it
+    both = lambda x, y: (np.hypot(x - 60, y - 100) < 34) | (np.hypot(x - 184, y - 100) < 26)  # noqa: E731
+    rgb = colour_of(cover_of(both, 240), (30, 60, 90), (255, 255, 255))
+    work = Pipeline().evaluate(picture(rgb), Recipe(preparation=Preparation(mirror=Mirror(0.5, 0, 0.5, 1, BOTH))))
+    assert asymmetry_px(work, True) <= 0.01
+    (layer,) = work.layers
+    assert layer.outline.pieces == 2
+    points = evaluate(layer.outline.controls[:, None], np.linspace(0, 1, 9)[None]).reshape(-1, 2)
+    left = points[points[:, 0] < 120] - (120, 100)
+    # mirrored, the right disc has its middle 64 from the line, the left one 60; the sides lie at 26, 94 and 38, 90
+    assert -left[:, 0].min() == pytest.approx(92, abs=1.5) and -left[:, 0].max() == pytest.approx(32, abs=1.5)
 
 
 def test_a_mirrored_picture_is_its_own_mirror_image_to_the_bit():

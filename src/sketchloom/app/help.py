@@ -28,7 +28,11 @@ to see variants side by side with their pieces, sheets, nodes and millimetres. <
 keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.</p>
 <p><b>3. Clean.</b> Click a region and it goes to what lies around it, is opened through all sheets or gets another
 colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. <i>Gaps and ink</i>
-marks places where an outline does not close and closes them in its own width. What was decided is found again after
+marks places where an outline does not close and closes them in its own width. Further down, each under its own heading:
+<i>Strokes</i> are taken away, thinned, extended or joined as things; <i>Split lines</i> part a tail from a body; <i>Shapes
+and words</i> are regions like any other; <i>Mirror one half</i> makes both alike to the last curve; <i>Boundaries by
+hand</i> are brushed along and made straight, round or smooth, for both neighbours at once; <i>Narrow places</i> are
+thickened where they are; a <i>backing or rim</i> is a sheet of its own. What was decided is found again after
 another cut-off, number of colours or crop; what is not is told.</p>
 <p><b>4. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
 out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat.</p>

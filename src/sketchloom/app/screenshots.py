@@ -5,6 +5,7 @@ import tempfile
 from dataclasses import replace
 from pathlib import Path
 
+import numpy as np
 from PySide6.QtCore import QEventLoop, QTimer
 from PySide6.QtWidgets import QApplication
 
@@ -12,6 +13,7 @@ from sketchloom.app import start
 from sketchloom.app.help import HelpDialog
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE, SOURCE, TRACE, Window
 from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.shapes.text import fonts
 from sketchloom.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
@@ -58,11 +60,14 @@ class _Camera:
         while window.session.document.undo_text() is not None:
             window.session.document.undo()  # nothing is left unsaved
         self._until(lambda: window.session.work is not None)
+        self._show_drawn()
         self._open("kingfisher")
         window.bench.move_curtain(0.5)
         self._show_gaps()
+        self._show_strokes()
         self._stage(TRACE, "trace-tone")
         self._open("panel")
+        self._show_stencil()
         window.bench.zoom(6.0, window.bench.place_of(118.0, 70.0))
         self._stage(TRACE, "zoomed")
         window.bench.fit()
@@ -104,6 +109,64 @@ class _Camera:
             session.change(desk.decided(session.document.recipe, faces, action, colour), "")
             self._until(lambda: session.work is not None)
             self._pause()
+
+    def _clean_fold(self, box):
+        panel = self.window.panels[CLEAN]
+        self.window.show_stage(CLEAN)
+        for fold in panel._folds:
+            fold.head.setChecked(fold.box is box)
+        panel.edits.parentWidget().head.setChecked(False)
+        self._pause()
+        panel.verticalScrollBar().setValue(box.parentWidget().y() - 8)
+
+    def _show_drawn(self):
+        """A word along a path, a star and a split line; then a boundary chosen."""
+        window, panel, session = self.window, self.window.panels[CLEAN], self.window.session
+        window.show_stage(CLEAN)
+        self._pause()
+        desk, (width, height) = window.drawing.desk, window.drawing.desk.size
+        angle = np.linspace(1.18, 1.82, 40) * np.pi
+        arc = np.stack([(0.5 + 0.345 * np.cos(angle)) * width, (0.5 + 0.345 * np.sin(angle)) * height], -1)
+        word, _ = desk.word("LANTERN NIGHT", fonts()[1], 7.0, None, arc)
+        star = desk.figure("star", (0.66 * width, 0.36 * height), (0.79 * width, 0.49 * height))
+        panel.shapes.text.setText("LANTERN NIGHT")
+        line = desk.split(np.array([(0.2, 0.80), (0.26, 0.70), (0.27, 0.60)]) * (width, height))
+        session.change(replace(session.document.recipe, shapes=(desk.shape(word, "#f3ead7", "“LANTERN NIGHT”"), desk.shape(star, "#e3ae4a", "star")),
+                               splits=(line,)), "")
+        self._until(lambda: session.work is not None)
+        self._clean_fold(panel.shapes)
+        panel.shapes.kept.choose(1)
+        panel.shapes.move.click()
+        self._keep("clean-shapes")
+        self._clean_fold(panel.curves)
+        panel.curves.choose.click()
+        hill = [(0.16 + 0.02 * n, 0.675 - 0.03 * np.sin(n / 10 * np.pi)) for n in range(11)]
+        window.bench.tool.brushed.emit(tuple(hill))
+        self._keep("clean-boundary")
+        window.cleaning.hold()
+        window.session.document.undo()
+
+    def _show_strokes(self):
+        panel = self.window.panels[CLEAN]
+        self._clean_fold(panel.strokes)
+        panel.strokes.choose.click()
+        self._until(lambda: not self.window.session.helper.busy)
+        self._pause()
+        desk = self.window.drawing.desk
+        longest = max(range(len(desk.strokes)), key=lambda n: len(desk.strokes.line(n)))
+        x, y = desk.strokes.line(longest)[len(desk.strokes.line(longest)) // 2].tolist()
+        self.window.bench.tool.chosen.emit(longest, x, y)
+        self._keep("clean-strokes")
+        self.window.cleaning.hold()
+
+    def _show_stencil(self):
+        panel = self.window.panels[CLEAN]
+        self._clean_fold(panel.stencil)
+        panel.stencil._look.click()
+        self._until(lambda: not self.window.session.helper.busy)
+        self._pause()
+        self._keep("clean-stencil")
+        self.window.bench.show_peek(None)
 
     def _show_gaps(self):
         panel = self.window.panels[CLEAN]

@@ -8,7 +8,10 @@ from scipy.linalg import solveh_banded
 from scipy.optimize import least_squares, minimize_scalar
 from scipy.spatial import cKDTree
 
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.errors import GeometryError
+from sketchloom.core.planar.junctions import Polylines
 
 _STEP_PX = 1.0
 _LEAST_PX = 3.0
@@ -112,6 +115,15 @@ def smooth(points, strength: float = 1.0) -> np.ndarray:
     bands[1, 1:] = weight * first
     bands[0, 2:] = weight
     return solveh_banded(bands, points * (1.0 + fixed)[:, None])
+
+
+def simpler(points, tolerance_px: float) -> np.ndarray:
+    """The stretch in as few cubics as stay within a distance of it: nodes go where they change least."""
+    points = even(points)
+    curves = fit_strokes(Polylines(points, np.array([0, len(points)], np.intp), np.zeros(1, bool)), tolerance_px)
+    t = np.linspace(0, 1, 24, endpoint=False)
+    made = evaluate(curves.controls[:, None], t[None]).reshape(-1, 2)
+    return even(np.concatenate([points[:1], made[1:], points[-1:]]), 0.75)
 
 
 def rounded(points, radius: float) -> np.ndarray:

@@ -39,7 +39,7 @@ class CurveEdit:
         checks.one_of("curves.what", self.what, KINDS)
 
 
-KINDS = ("straight", "arc", "circle", "smooth", "round", "corner", "pull", "equal", "concentric", "parallel", "symmetric")
+KINDS = ("straight", "arc", "circle", "smooth", "simple", "round", "corner", "pull", "equal", "concentric", "parallel", "symmetric")
 
 
 def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray]:

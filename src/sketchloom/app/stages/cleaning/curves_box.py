@@ -4,7 +4,7 @@ from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QGridLayout, QListWidget, QListWidgetItem, QWidget
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.app.widgets import LengthEdit, button, counted, label
 from sketchloom.core.units import format_length
 
@@ -33,17 +33,19 @@ class CurvesBox(Box):
         for n, (what, text, tip) in enumerate((
                 ("smooth", self.tr("Smooth"), self.tr("Bumps go, the ends stay")), ("straight", self.tr("Straighten"), self.tr("A straight line between the ends")),
                 ("arc", self.tr("True arc"), self.tr("The arc of a circle through both ends; a whole ring becomes a circle")),
+                ("simple", self.tr("Fewer nodes"), self.tr("As few as stay within 0.15 mm")),
                 ("corner", self.tr("Make a corner"), self.tr("Both ends run on until they meet")),
-                ("round", self.tr("Round a corner"), self.tr("By the radius on the right")))):
+                ("round", self.tr("Round a corner"), self.tr("By the radius below")))):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             one.setEnabled(False)
             self._acts.append(one)
             grid.addWidget(one, n // 2, n % 2)
-        grid.addWidget(self._radius, 2, 1)
+        grid.addWidget(label(self.tr("Radius")), 3, 0)
+        grid.addWidget(self._radius, 3, 1)
         self.kept = KeptList(self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary"))
         self.add(self.choose, self.said, acts, self.kept)
-        self._words = {"smooth": self.tr("smoothed"), "straight": self.tr("straight"), "arc": self.tr("true arc"), "circle": self.tr("true circle"),
+        self._words = {"smooth": self.tr("smoothed"), "simple": self.tr("fewer nodes"), "straight": self.tr("straight"), "arc": self.tr("true arc"), "circle": self.tr("true circle"),
                        "corner": self.tr("corner"), "round": self.tr("round corner"), "pull": self.tr("pulled"), "equal": self.tr("equal circle"),
                        "concentric": self.tr("common centre"), "parallel": self.tr("parallel"), "symmetric": self.tr("symmetric")}
 
@@ -59,7 +61,7 @@ class CurvesBox(Box):
         rows = []
         for n, edit in enumerate(work.recipe.curves):
             text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
-            rows.append((None, text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)))
+            rows.append((drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)))
         self.kept.show_rows(rows)
 
     def change_curves(self, edits, what: str) -> None:

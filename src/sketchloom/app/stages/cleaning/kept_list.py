@@ -2,14 +2,38 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QIcon
-from PySide6.QtWidgets import QListWidget, QListWidgetItem, QVBoxLayout, QWidget
+from PySide6.QtCore import QPointF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QIcon, QPainter, QPainterPath, QPen, QPixmap, QPolygonF
+from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
+from sketchloom.app import theme
 from sketchloom.app.widgets import button
 
 _NUMBER = Qt.ItemDataRole.UserRole
-_ROW, _ROWS = 27, 4
+_ROW, _ROWS, _ICON = 29, 4, 22
+
+
+def drawn_icon(lines, hex_colour: str | None = None, closed: bool = False) -> QIcon:
+    """A small picture of lines, each a list of points; filled when closed and of a colour."""
+    every = [p for line in lines for p in line]
+    pixmap = QPixmap(2 * _ICON, 2 * _ICON)
+    pixmap.setDevicePixelRatio(2)
+    pixmap.fill(Qt.GlobalColor.transparent)
+    x0, y0 = min(x for x, _ in every), min(y for _, y in every)
+    size = max(max(x for x, _ in every) - x0, max(y for _, y in every) - y0, 1e-6)
+    painter = QPainter(pixmap)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    path = QPainterPath()
+    for line in lines:
+        step = max(1, len(line) // 120)
+        path.addPolygon(QPolygonF([QPointF(2 + (x - x0) / size * (_ICON - 4), 2 + (y - y0) / size * (_ICON - 4)) for x, y in (*line[:-1:step], line[-1])]))
+    if closed and hex_colour:
+        painter.fillPath(path, QColor(hex_colour))
+    painter.strokePath(path, QPen(QColor(theme.INK if closed or hex_colour is None else hex_colour), 0.8 if closed else 1.6))
+    painter.end()
+    icon = QIcon(pixmap)
+    icon.addPixmap(pixmap, QIcon.Mode.Selected)
+    return icon
 
 
 class KeptList(QWidget):
@@ -25,9 +49,13 @@ class KeptList(QWidget):
         column.setSpacing(6)
         self.list = QListWidget()
         self.list.setAccessibleName(name)
-        self.list.setIconSize(QSize(16, 16))
+        self.list.setIconSize(QSize(_ICON, _ICON))
         self.list.setFixedHeight(_ROWS * _ROW + 6)
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
+        self.list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
+        self.list.setDefaultDropAction(Qt.DropAction.MoveAction)
+        self.list.model().rowsMoved.connect(self._reorder)
+        self.list.setToolTip(self.tr("Drag to change the order in which they are done; the lowest is first"))
         self.list.itemChanged.connect(self._switch)
         self.list.itemSelectionChanged.connect(self._enable)
         self.back = button(self.tr("Take back"), "restore", self.tr("The chosen ones go"))
@@ -80,6 +108,12 @@ class KeptList(QWidget):
         if number < len(parts) and parts[number].on != on:
             parts[number] = replace(parts[number], on=on)
             self._box.emit(self.tr("{0} on or off").format(self._what), **{self._field: tuple(parts)})
+
+    def _reorder(self, *_):
+        listed = [self.list.item(row).data(_NUMBER) for row in range(self.list.count() - 1, -1, -1)]
+        parts = self._parts()
+        if sorted(listed) == list(range(len(parts))):
+            self._box.emit(self.tr("order of {0}").format(self._what), **{self._field: tuple(parts[n] for n in listed)})
 
     def _take_back(self):
         gone = set(self.chosen())

@@ -3,8 +3,8 @@
 from PySide6.QtCore import Signal
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.stages.cleaning.kept_list import KeptList
-from sketchloom.app.widgets import LengthEdit, button, label, swatch
+from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
+from sketchloom.app.widgets import LengthEdit, button, label
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom.core.units import format_length
 
@@ -61,7 +61,7 @@ class LinesBox(Box):
             for part in (self._choose, self._all):
                 part.setEnabled(False)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        self.kept.show_rows([(swatch(line.hex, 16), self.tr("{0} line, {1} wide").format(
+        self.kept.show_rows([(drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
             colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))) for line in work.recipe.lines])
 
     def _set_width(self, mm):

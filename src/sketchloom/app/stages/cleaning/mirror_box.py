@@ -6,7 +6,7 @@ from PySide6.QtCore import Signal
 
 from sketchloom.app.stages.box import Box
 from sketchloom.app.widgets import Choice, button, label
-from sketchloom.core.picture.preparing.mirroring import FIRST, SECOND, mirror_frame
+from sketchloom.core.picture.preparing.mirroring import BOTH, FIRST, SECOND, mirror_frame
 
 
 class MirrorBox(Box):
@@ -21,7 +21,8 @@ class MirrorBox(Box):
         self._draw = button(self.tr("Draw the line…"), "vector", self.tr("Two clicks: from one end of the line to the other"))
         self._find.clicked.connect(self.find_wanted)
         self._draw.clicked.connect(self.draw_wanted)
-        self._side = Choice(((FIRST, self.tr("Left half stays"), ""), (SECOND, self.tr("Right half stays"), "")), self.tr("The half that stays"))
+        self._side = Choice(((FIRST, self.tr("Left stays"), ""), (SECOND, self.tr("Right stays"), ""),
+                             (BOTH, self.tr("Mean"), self.tr("Half-way between both halves, for halves that are nearly alike"))), self.tr("The half that stays"))
         self._side.chosen.connect(lambda keep: self.set_mirror(replace(self.recipe.preparation.mirror, keep=keep)))
         self._back = button(self.tr("Take back"), "restore", self.tr("Both halves as they are in the picture"))
         self._back.clicked.connect(lambda: self.set_mirror(None))
@@ -44,6 +45,6 @@ class MirrorBox(Box):
             return
         upright = mirror_frame(100, 100, mirror).is_upright
         self._said.setText(self.tr("The left half and the right one are alike.") if upright else self.tr("The upper half and the lower one are alike."))
-        names = (self.tr("Left half stays"), self.tr("Right half stays")) if upright else (self.tr("Upper half stays"), self.tr("Lower half stays"))
+        names = (self.tr("Left stays"), self.tr("Right stays")) if upright else (self.tr("Upper stays"), self.tr("Lower stays"))
         self._side.name_options(names)
         self._side.show_value(mirror.keep)

@@ -4,7 +4,7 @@ from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.app.widgets import LengthEdit, button, label, swatch
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom.shape_desk import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
@@ -142,7 +142,7 @@ class ShapesBox(Box):
         unit = work.recipe.unit
         self._radius.show_value(self.radius_mm, unit)
         self._size.show_value(self.word_mm, unit)
-        self.kept.show_rows([(None if s.hex is None else swatch(s.hex, 16), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name))
+        self.kept.show_rows([(drawn_icon(s.rings, s.hex, True), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name))
                              for s in work.recipe.shapes])
         self._tools.setVisible(bool(work.recipe.shapes))
         self._enable()

@@ -3,7 +3,7 @@
 from PySide6.QtCore import Signal
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.app.widgets import button, counted, label
 
 
@@ -34,7 +34,7 @@ class SplitsBox(Box):
         rows = []
         for number, line in enumerate(work.recipe.splits):
             parts = next(done, False) if line.on else True
-            rows.append((None, self.tr("Split line {0}").format(number + 1) if parts else self.tr("Split line {0} · parts nothing").format(number + 1)))
+            rows.append((drawn_icon([line.points]), self.tr("Split line {0}").format(number + 1) if parts else self.tr("Split line {0} · parts nothing").format(number + 1)))
         self.kept.show_rows(rows)
 
     def split(self, line) -> None:
@@ -55,7 +55,7 @@ class CoversBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        self.kept.show_rows([(None, self.tr("Covered area {0}").format(n + 1)) for n in range(len(work.recipe.covers))])
+        self.kept.show_rows([(drawn_icon([(*c.points, c.points[0])], closed=True), self.tr("Covered area {0}").format(n + 1)) for n, c in enumerate(work.recipe.covers)])
 
     def cover(self, area) -> None:
         self.emit(self.tr("covered area"), covers=(*self.recipe.covers, area))

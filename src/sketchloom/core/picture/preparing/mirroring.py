@@ -9,7 +9,7 @@ from sketchloom.core import checks
 from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.picture import Picture, frozen_array
 
-FIRST, SECOND = SIDES = ("first", "second")
+FIRST, SECOND, BOTH = SIDES = ("first", "second", "both")
 _UPRIGHT_DEG = 0.15
 """An axis nearer than this to upright or level is taken for it, so that no pixel is drawn anew."""
 _LEAST_PX = 8
@@ -22,7 +22,7 @@ class Mirror:
     """A line through two places, shares of the sides of what the steps before left, and the half that stays.
 
     The picture is turned so that the line stands upright or lies level, whichever is nearer. ``keep``: the ``first`` half
-    is the left or the upper one, the ``second`` the other.
+    is the left or the upper one, the ``second`` the other; with ``both`` the regions become the mean of the two.
     """
 
     x0: float
@@ -63,7 +63,8 @@ def mirror_frame(width: int, height: int, mirror: Mirror) -> MirrorFrame:
     c, s = np.cos(angle), np.sin(angle)
     turn = np.array([[c, -s], [s, c]])
     length, side = (width, 0) if is_upright else (height, 1)
-    from_line = float(middle[side]) if mirror.keep == FIRST else length - float(middle[side])
+    from_line = {FIRST: float(middle[side]), SECOND: length - float(middle[side])}
+    from_line = max(from_line.values()) if mirror.keep == BOTH else from_line[mirror.keep]
     half = min(max(round(2 * from_line) / 2, _LEAST_PX / 2), float(length))
     whole = int(2 * half)
     size = (whole, height) if is_upright else (width, whole)
@@ -79,7 +80,7 @@ def mirror_frame(width: int, height: int, mirror: Mirror) -> MirrorFrame:
 
 
 def mirrored(picture: Picture, mirror: Mirror) -> Picture:
-    """A picture of one half and its mirror image, symmetric to the last bit."""
+    """A picture of one half and its mirror image, symmetric to the last bit; of both halves, laid about its middle."""
     frame = mirror_frame(picture.width, picture.height, mirror)
     axis = 1 if frame.is_upright else 0
 
@@ -89,6 +90,8 @@ def mirrored(picture: Picture, mirror: Mirror) -> Picture:
         centred[:2, 2] += frame.move[:2, :2] @ (0.5, 0.5) - 0.5
         laid = cv2.warpAffine(plane, centred[:2], frame.size, flags=cv2.INTER_CUBIC if frame.is_turned else cv2.INTER_NEAREST,
                               borderMode=cv2.BORDER_REPLICATE)
+        if mirror.keep == BOTH:
+            return frozen_array(np.ascontiguousarray(laid))
         other = np.flip(laid, axis)
         at = np.arange(laid.shape[axis]) + 0.5
         stays = at <= laid.shape[axis] / 2 if mirror.keep == FIRST else at >= laid.shape[axis] / 2
@@ -96,6 +99,42 @@ def mirrored(picture: Picture, mirror: Mirror) -> Picture:
         return frozen_array(np.ascontiguousarray(np.where(stays, laid, other)))
     alpha = None if picture.alpha is None else work(picture.alpha)
     return Picture(work(picture.rgb), alpha, picture.dpi, picture.name, picture.notes)
+
+
+def mean_of_halves(labels, axis: int) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+    """Labels half-way between an image's and its mirror image's along an axis.
+
+    Returns
+    -------
+    labels (H, W), other (H, W) the label that comes second at each pixel, and how far (H, W) px the boundary between
+    the two is away, at least 0.
+
+    Notes
+    -----
+    Each label's distance to its boundary, inside positive, is averaged with that of the mirror image (the mean shape by
+    distance maps), calmed by a pixel, and the greatest wins.
+    """
+    known = np.unique(labels)
+    depth = []
+    for label in known.tolist():
+        inside = (labels == label).astype(np.uint8)
+        one = _distance(inside) - _distance(1 - inside)
+        depth.append(cv2.GaussianBlur(one + np.flip(one, axis), (0, 0), 1.0))
+    depth = np.stack(depth) if len(depth) > 1 else np.stack([depth[0], depth[0] - 1e6])
+    order = np.argsort(-depth, axis=0, kind="stable")[:2]
+    best, second = np.take_along_axis(depth, order, 0)
+    names = known if len(known) > 1 else np.repeat(known, 2)
+    first, other = names[order[0]], names[order[1]]
+    # ties on the axis fall out alike
+    half = first.shape[axis] // 2
+    mirrored_first, mirrored_other = np.flip(first, axis), np.flip(other, axis)
+    stays = (np.arange(first.shape[axis]) <= half).reshape([-1 if k == axis else 1 for k in range(2)])
+    return (np.where(stays, first, mirrored_first).astype(labels.dtype), np.where(stays, other, mirrored_other).astype(labels.dtype),
+            np.where(stays, best - second, np.flip(best - second, axis)) / 4)
+
+
+def _distance(mask):
+    return np.minimum(cv2.distanceTransform(np.pad(mask, 1, mode="edge"), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1], 1e4)
 
 
 def find_axis(picture: Picture, keep: str = FIRST) -> Mirror:
