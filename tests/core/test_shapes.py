@@ -133,6 +133,11 @@ def test_any_shapes_and_lines_leave_a_valid_map(figures, lines):
     assert planar.face_area_px.sum() == 60_000
     assert areas(work).sum() == pytest.approx(60_000, abs=0.01)
     assert areas(work) == pytest.approx(planar.face_area_px, rel=0.25, abs=25)
+    # all arcs of a node end in one place, bit for bit
+    curves, at = work.traced.curves, {}
+    for arc in np.flatnonzero(~planar.closed & (np.diff(curves.starts) > 0)).tolist():
+        for node, place in ((planar.start_node[arc], curves.controls[curves.starts[arc], 0]), (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3])):
+            assert np.array_equal(at.setdefault(int(node), place), place)
 
 
 @pytest.mark.parametrize("way", ["union", "difference", "intersection"])

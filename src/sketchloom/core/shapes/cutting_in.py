@@ -141,13 +141,14 @@ def _parted(faces, one, two):
         found = _sides(faces, face, one[mine], two[mine])
         if found is None:
             continue
-        box, labels, count = found
-        sizes = np.bincount(labels.ravel(), minlength=count + 1)[1:]
+        box, labels = found
+        sizes = np.bincount(labels.ravel())
+        sizes[0] = 0
         view = faces[box]
-        # the largest part keeps the face's number; crumbs stay with it
-        largest = int(sizes.argmax()) + 1
-        for part in range(1, count + 1):
-            if part != largest and sizes[part - 1] >= _LEAST_PX:
+        # the largest part keeps the face's number
+        largest = int(sizes.argmax())
+        for part in np.flatnonzero(sizes).tolist():
+            if part != largest:
                 view[labels == part] = next_face
                 parted.append(face)
                 next_face += 1
@@ -155,7 +156,7 @@ def _parted(faces, one, two):
 
 
 def _sides(faces, face, one, two):
-    """Parts of a face between which a line passes: box, part of each pixel from 1, their number; None for one part.
+    """Parts of a face between which a line passes: box, part of each pixel from 1; None for one part.
 
     Pixels to the right of the line are taken out, which parts the rest; then each goes to the part it hangs
     together with on its own side.
@@ -189,5 +190,29 @@ def _sides(faces, face, one, two):
             break
         labels[left[found > 0]] = found[found > 0]
         left = left[found == 0]
-    labels[left] = labels[labels > 0][0] if (labels > 0).any() else 0
-    return box, labels.reshape(height, width)[1:-1, 1:-1] * (mask[1:-1, 1:-1] > 0), count - 1
+    labels = labels.reshape(height, width)
+    if len(left):
+        rest = np.zeros(height * width, np.uint8)
+        rest[left] = 1
+        _, crumbs = cv2.connectedComponents(rest.reshape(height, width), connectivity=4)
+        labels = np.where(crumbs > 0, crumbs + count, labels)
+    labels = _without_crumbs(np.where(mask > 0, labels, 0))
+    return (box, labels[1:-1, 1:-1]) if len(np.unique(labels)) > 2 else None
+
+
+def _without_crumbs(labels):
+    """Parts under the least size go to the part they touch most, so that every part hangs together."""
+    for _ in range(64):
+        size = np.bincount(labels.ravel())
+        small = np.flatnonzero((size > 0) & (size < _LEAST_PX))
+        small = small[small > 0]
+        if len(small) == 0 or np.count_nonzero(size[1:]) < 2:
+            break
+        part = int(small[size[small].argmin()])
+        mine = labels == part
+        beside = np.concatenate([labels[1:][mine[:-1]], labels[:-1][mine[1:]], labels[:, 1:][mine[:, :-1]], labels[:, :-1][mine[:, 1:]]])
+        beside = beside[(beside > 0) & (beside != part)]
+        if len(beside) == 0:
+            break
+        labels[mine] = np.bincount(beside).argmax()
+    return labels
