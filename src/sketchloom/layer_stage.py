@@ -69,7 +69,8 @@ class LayerStage:
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
         layers = layering.cut_layers(planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px,
-                                     with_widths=self.measured, keep=self._kept_for(traced))
+                                     arc_length=traced.arc_length_px, overlap_mm=recipe.overlap_mm,
+                                     ways=tuple(recipe.edit_of(plan.key).layering for plan in plans), with_widths=self.measured, keep=self._kept_for(traced))
         layers = self._with_rims(traced, plans, depth, layers)
         length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
         return Layered(ground, depth, plans, layers, proposed, length, edited)

@@ -10,6 +10,7 @@ from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import RegionEdit
 from sketchloom.core.errors import SettingError
+from sketchloom.core.layers.layering import WAYS
 from sketchloom.core.layers.rims import Rim
 from sketchloom.core.picture.preparing.mirroring import Mirror
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
@@ -19,7 +20,7 @@ from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
 READINGS = ("auto", "colour", "tone", "line", "photo")
 DOUBLES = ("middle", "outer", "filled")
 GROUNDS = ("auto", "touching", "everywhere", "keep")
-LAYERINGS = ("stacked", "fitted")
+LAYERINGS = WAYS
 UNITS = ("mm", "in")
 SIDES = ("width", "height")
 MAX_COLOURS = 24
@@ -29,6 +30,7 @@ MIN_TONES, MAX_TONES = 2, 8
 MAX_PENS = 4
 MAX_EDITS = 20_000
 MAX_ALTERNATIVES = 40
+MAX_OVERLAP_MM = 2.0
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -49,7 +51,7 @@ class PaletteEntry:
 class LayerEdit:
     """What the user changed on a layer. ``key`` is the palette colour it was made on.
 
-    ``merged_into`` names the key of the layer that takes this one's regions.
+    ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own.
     """
 
     key: str
@@ -57,6 +59,11 @@ class LayerEdit:
     hex: str | None = None
     left_out: bool = False
     merged_into: str | None = None
+    layering: str | None = None
+
+    def __post_init__(self):
+        if self.layering is not None:
+            checks.one_of("layers.layering", self.layering, LAYERINGS)
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,7 +96,8 @@ class Recipe:
     made one, ``double_to`` the way; 0 leaves them. ``grown`` regions and ``patches`` with settings of
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
-    empty for the proposed order. ``thin_mm``: narrower shapes become findings.
+    empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
+    covers them. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -130,6 +138,7 @@ class Recipe:
     smoothness: int = 0
     exact_shapes: bool = True
     layering: str = "stacked"
+    overlap_mm: float = 0.0
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
     edits: tuple[RegionEdit, ...] = ()
@@ -191,7 +200,7 @@ _NUMBERS = (
     ("smoothness", TRUEST, SMOOTHEST, int, False), ("page", 0, MAX_PAGES - 1, int, False),
     ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
     ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
-    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
+    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("overlap_mm", 0.0, MAX_OVERLAP_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
 )
 
 
@@ -329,7 +338,7 @@ def _edit(value, where):
     if not isinstance(value, dict) or not isinstance(value.get("key"), str):
         raise SettingError(where, "an object with a key", value)
     texts = {}
-    for name in ("key", "name", "hex", "merged_into"):
+    for name in ("key", "name", "hex", "merged_into", "layering"):
         text = value.get(name)
         if text is not None and (not isinstance(text, str) or len(text) > 200):
             raise SettingError(f"{where}.{name}", "a short text", text)

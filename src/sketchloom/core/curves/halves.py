@@ -77,14 +77,20 @@ def _own_mirror(own, closed, k, middle, mirror, stays):
     parts = _cut_at(own, k, middle)
     side = np.array([bool(stays(p[[0, 3], k].mean())) if abs(p[[0, 3], k].mean() - middle) > 1e-9 else bool(stays(evaluate(p, 0.5)[k]))
                      for p in parts])
-    begins = np.flatnonzero(side & ~np.roll(side, 1)) if closed else np.flatnonzero(np.diff(side.astype(int), prepend=0) == 1)
-    if len(begins) != 1 or side.all():
+    if side.all() or not side.any():
         return None
-    half = np.roll(parts, -begins[0], 0)[:int(side.sum())].copy() if closed else parts[side].copy()
-    meets_first = closed or not side[0]
-    meets_last = closed or side[0]
-    if not closed and meets_first and meets_last:
+    # a curve may waver about the axis where it crosses it: what counts is the way up to its first crossing
+    if closed:
+        begins = np.flatnonzero(side & ~np.roll(side, 1))
+        runs = [np.roll(parts, -b, 0)[:int(np.argmin(np.roll(side, -b)))] for b in begins.tolist()]
+        half = max(runs, key=lambda run: float(np.hypot(*(run[:, 3] - run[:, 0]).T).sum())).copy()
+    elif side[0]:
+        half = parts[:int(np.argmin(side))].copy()
+    elif side[-1]:
+        half = parts[len(parts) - int(np.argmin(side[::-1])):].copy()
+    else:
         return None
+    meets_first, meets_last = closed or not side[0], closed or bool(side[0])
     for meets, end, handle in ((meets_first, (0, 0), (0, 1)), (meets_last, (-1, 3), (-1, 2))):
         if meets:
             half[end][k] = middle

@@ -6,12 +6,14 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.outline import Outline, outline_of
+from sketchloom.core.layers.overlap import overlapped
 from sketchloom.core.layers.width import Widths, local_widths
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
 
-STACKED, FITTED = "stacked", "fitted"
+STACKED, FITTED, WINDOWED, LEAN = WAYS = ("stacked", "fitted", "windowed", "lean")
 WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
 _WIDTH_SPACING_MM = 0.2
@@ -76,20 +78,35 @@ def face_depths(planar: PlanarMap, plans, ground) -> np.ndarray:
     return np.where(ground, -1, depth)
 
 
+def sheet_faces(planar: PlanarMap, arc_length, depth, level: int, way: str) -> np.ndarray:
+    """(F,) bool: faces that the sheet of a level is solid on, its overlap left out."""
+    if way in (STACKED, WINDOWED):
+        return depth >= level
+    return depth == level if way == FITTED else lean_faces(planar, arc_length, depth, level)
+
+
 def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str, mm_per_px: float,
-               *, with_widths: bool = True, keep=lambda key, make: make()) -> tuple[Layer, ...]:
+               *, arc_length, overlap_mm: float = 0.0, ways=(), with_widths: bool = True, keep=lambda key, make: make()) -> tuple[Layer, ...]:
     """The sheets of a design, base first.
 
-    Stacked: sheet k is solid wherever depth k or more is seen. Fitted: sheet k is just what
-    is seen of it. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)``
+    Stacked and windowed: sheet k is solid wherever depth k or more is seen; they differ in the order. Fitted: sheet
+    k is just what is seen of it. Lean: what is covered is chosen for the least cutting. Fitted and lean sheets reach
+    ``overlap_mm`` under what covers them. ``ways``: for each layer its own way or None. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)``
     may give what was made of the same faces before.
     """
     cut = []
     for k, plan in enumerate(plans):
-        inside = depth >= k if layering == STACKED else depth == k
-        if not plan.left_out and (depth == k).any():
-            shape = np.packbits(inside).tobytes()
-            cut.append((plan, shape, keep(("outline", shape), lambda: outline_of(planar, curves, inside))))
+        if plan.left_out or not (depth == k).any():
+            continue
+        way = (ways[k] if k < len(ways) else None) or layering
+        inside = keep(("lean", k, depth.tobytes()), lambda: lean_faces(planar, arc_length, depth, k)) if way == LEAN else sheet_faces(
+            planar, arc_length, depth, k, way)
+        shape, hidden = np.packbits(inside).tobytes(), None
+        if way in (FITTED, LEAN) and overlap_mm > 0:
+            hidden = (depth > k) & ~inside
+            shape += np.packbits(hidden).tobytes() + str(overlap_mm).encode()
+        cut.append((plan, shape, keep(("outline", shape), lambda i=inside, h=hidden: outline_of(planar, curves, i) if h is None else overlapped(
+            planar, curves, i, h, overlap_mm / mm_per_px))))
     limit_px = WIDTH_LIMIT_MM / mm_per_px
     spacing_px = _spacing_px(mm_per_px)
     if with_widths:

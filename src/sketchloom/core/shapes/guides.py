@@ -209,14 +209,14 @@ def _between(controls, begin, end):
     made = controls[np.arange(first, max(last, first) + 1) % count].copy()
     t0, t1 = begin - first, end - max(last, first)
     if len(made) == 1:
-        made[0] = _cut(made[0], max(t0, 0.0), min(t1, 1.0))
+        made[0] = part_of_cubic(made[0], max(t0, 0.0), min(t1, 1.0))
     else:
-        made[0], made[-1] = _cut(made[0], max(t0, 0.0), 1.0), _cut(made[-1], 0.0, min(t1, 1.0))
+        made[0], made[-1] = part_of_cubic(made[0], max(t0, 0.0), 1.0), part_of_cubic(made[-1], 0.0, min(t1, 1.0))
     return made
 
 
-def _cut(cubic, t0, t1):
-    """The part of a cubic between two parameters (de Casteljau, by blossoms)."""
+def part_of_cubic(cubic, t0: float, t1: float) -> np.ndarray:
+    """(4, 2) the part of a cubic between two parameters, backwards when t1 is the lower one (de Casteljau, by blossoms)."""
     def blossom(a, b, c):
         p = cubic
         for t in (a, b, c):

@@ -28,12 +28,21 @@ def area_of(rings) -> MultiPolygon:
     main = turns[int(np.argmax([p.area for p in polygons]))]
     add = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t == main])
     less = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t != main])
-    return _areas(add.difference(less))
+    return areas_of(add.difference(less))
 
 
-def area_of_outline(outline: Outline) -> MultiPolygon:
-    """The area of an outline: its pieces less their holes."""
-    return area_of([outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist())])
+def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
+    """The area of an outline: its pieces less their holes, flattened within a distance."""
+    xy, starts = flatten(outline.controls, outline.straight, flat_px)
+    ring_starts = starts[outline.starts]
+    rings = [xy[a:b] for a, b in zip(ring_starts[:-1].tolist(), ring_starts[1:].tolist())]
+    pieces, holes = ([_valid(Polygon(r)) for r, h in zip(rings, outline.hole) if h == is_hole and len(r) >= 3] for is_hole in (False, True))
+    whole = shapely.union_all(pieces)
+    return areas_of(whole.difference(shapely.union_all(holes)) if holes else whole)
+
+
+def _valid(polygon):
+    return polygon if polygon.is_valid else shapely.make_valid(polygon)
 
 
 def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islands: bool = True) -> MultiPolygon:
@@ -42,13 +51,13 @@ def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islan
     Sharp corners reach out to at most four distances.
     """
     made = area.buffer(distance, quad_segs=_QUADRANT, join_style="round" if is_round else "mitre", mitre_limit=4.0)
-    made = _areas(made)
-    return made if keep_islands else _areas(shapely.union_all([Polygon(p.exterior) for p in made.geoms]))
+    made = areas_of(made)
+    return made if keep_islands else areas_of(shapely.union_all([Polygon(p.exterior) for p in made.geoms]))
 
 
 def around_line(points, width: float) -> MultiPolygon:
     """The area of a line of a width with round ends."""
-    return _areas(LineString(points).buffer(width / 2, quad_segs=_QUADRANT))
+    return areas_of(LineString(points).buffer(width / 2, quad_segs=_QUADRANT))
 
 
 def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
@@ -86,7 +95,7 @@ def straight_outline(area: MultiPolygon) -> Outline:
     return Outline(controls, np.ones(len(controls), bool), starts, signed, np.array(holes, bool))
 
 
-def _areas(geometry) -> MultiPolygon:
+def areas_of(geometry) -> MultiPolygon:
     """What of a geometry has an area."""
     parts = [g for g in getattr(geometry, "geoms", [geometry]) if g.geom_type in ("Polygon", "MultiPolygon") and not g.is_empty]
     flat = [p for g in parts for p in getattr(g, "geoms", [g])]

@@ -45,6 +45,31 @@ def refitted(rings, tolerance_px: float) -> CurveSet:
     return CurveSet(controls, line, fitted.miss, starts)
 
 
+def refitted_run(points, tolerance_px: float) -> tuple[np.ndarray, np.ndarray]:
+    """Cubics (S, 4, 2) through an open polyline, and which of them are straight (S,); corners as in ``refitted``."""
+    points = np.asarray(points, float)
+    side = np.diff(points, axis=0)
+    length = np.hypot(*side.T)
+    good = length > 1e-9
+    points = np.concatenate([points[:-1][good], points[-1:]])
+    side, length = side[good], length[good]
+    if len(side) == 0:
+        return np.empty((0, 4, 2)), np.empty(0, bool)
+    unit = side / length[:, None]
+    turn = np.abs(np.arctan2(unit[:-1, 0] * unit[1:, 1] - unit[:-1, 1] * unit[1:, 0], (unit[:-1] * unit[1:]).sum(1)))
+    corner = np.concatenate([[True], turn > _CORNER, [True]])
+    count = np.maximum(np.ceil(length / _STEP_PX), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    t = ((np.arange(starts[-1]) - starts[of]) / count[of])[:, None]
+    dense = np.concatenate([points[of] + t * length[of, None] * unit[of], points[-1:]])
+    at = np.flatnonzero(corner)
+    first, last = starts[at[:-1]], starts[at[1:]]
+    no = np.zeros(len(first), bool)
+    fitted = fit_spans(dense, Spans(first, last, unit[at[:-1]], -unit[at[1:] - 1], no, no, at[1:] == at[:-1] + 1), tolerance_px)
+    return fitted.controls.copy(), fitted.straight
+
+
 def _straight_sides(length, turn, corner):
     """(N,) bool: sides too long to be a chord of what turns beside them, or that lie between two corners."""
     n = len(length)
