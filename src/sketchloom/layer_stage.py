@@ -18,6 +18,9 @@ from sketchloom.segmenting import Segmentation
 from sketchloom.work import Traced
 
 
+PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
+"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a piece takes
+about as long as cutting 10 cm)."""
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line"}
 
 
@@ -64,7 +67,7 @@ class LayerStage:
         seen = np.where(left_out[of_face], -1, of_face)
         boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
         area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
-        proposed = depth_order.best_order(boundary, area)
+        proposed = self._proposed(planar, boundary, area, seen)
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
@@ -74,6 +77,17 @@ class LayerStage:
         layers = self._with_rims(traced, plans, depth, layers)
         length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
         return Layered(ground, depth, plans, layers, proposed, length, edited)
+
+    def _proposed(self, planar, boundary, area, seen):
+        """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""
+        cutting, pieces, film = self.recipe.order_weights
+        if self.recipe.layering == layering.WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
+            cutting, pieces = 0.0, 1.0
+        weights = depth_order.Weights(cutting, pieces * PIECE_MM / self.mm_per_px, film * FILM_MM_PER_CM2 * self.mm_per_px / 100)
+        inner = planar.left >= 0
+        faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if pieces else None
+        key = ("order", boundary.tobytes(), np.asarray(area, float).tobytes(), weights, b"" if faces is None else seen.tobytes())
+        return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces))
 
     def _with_rims(self, traced, plans, depth, layers):
         """Backings below, rims and inner lines above the other sheets."""

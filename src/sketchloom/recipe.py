@@ -97,7 +97,7 @@ class Recipe:
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
-    covers them. ``thin_mm``: narrower shapes become findings.
+    covers them. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -139,6 +139,7 @@ class Recipe:
     exact_shapes: bool = True
     layering: str = "stacked"
     overlap_mm: float = 0.0
+    order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
     edits: tuple[RegionEdit, ...] = ()
@@ -166,6 +167,9 @@ class Recipe:
         for name in ("edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
             if len(getattr(self, name)) > MAX_EDITS:
                 raise SettingError(name, f"at most {MAX_EDITS}", len(getattr(self, name)))
+        if not isinstance(self.order_weights, tuple) or len(self.order_weights) != 3 or not all(
+                isinstance(w, (int, float)) and not isinstance(w, bool) and 0 <= w <= 1 for w in self.order_weights) or not any(self.order_weights):
+            raise SettingError("order_weights", "three shares from 0 to 1, not all 0", self.order_weights)
         if len(self.alternatives) > MAX_ALTERNATIVES:
             raise SettingError("alternatives", f"at most {MAX_ALTERNATIVES}", len(self.alternatives))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
@@ -218,7 +222,7 @@ def to_json(recipe: Recipe) -> dict:
     for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
     plain["alternatives"] = [{"name": a.name, "recipe": to_json(a.recipe)} for a in recipe.alternatives]
-    plain["order"] = list(recipe.order)
+    plain["order"], plain["order_weights"] = list(recipe.order), list(recipe.order_weights)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
     return plain
 
@@ -244,6 +248,8 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
                              ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS),
                              ("rims", Rim, 100)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
+    if "order_weights" in values:
+        values["order_weights"] = _numbers(values["order_weights"], f"{where}.order_weights", 3)
     values["alternatives"] = () if nested else _alternatives(values.get("alternatives", []), f"{where}.alternatives")
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")

@@ -12,9 +12,10 @@ from sketchloom.app.bench_paint import paint_layers
 from sketchloom.app.paths import SheetPath
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.pipeline import Pipeline
+from sketchloom.ways import ways_compared
 from sketchloom.work import Work
 
-LADDER, DOUBLES, PIECES, GAPS, VARIANTS = "ladder", "doubles", "pieces", "gaps", "variants"
+LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS = "ladder", "doubles", "pieces", "gaps", "variants", "ways"
 PICTURE = QSize(148, 92)
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
@@ -38,6 +39,7 @@ class Aside(QObject):
     doubles = Signal(object, object)
     pieces = Signal(object, object)
     gaps = Signal(object, object)
+    ways = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -105,6 +107,9 @@ class Aside(QObject):
             if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
                 self._gaps = work.segmentation.regions, work.gaps()  # of one map only: it is large
             self.gaps.emit(work, self._gaps[1])
+            watch.step(0, 1, "")
+        if WAYS in wanted and not work.draws_with_pens:
+            self.ways.emit(work, ways_compared(work))
             watch.step(0, 1, "")
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())

@@ -11,13 +11,14 @@ from sketchloom.recipe import MAX_ALTERNATIVES
 class Beside(QObject):
     """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result shown."""
 
-    def __init__(self, session, bench, trace, cleaning, strip):
+    def __init__(self, session, bench, trace, cleaning, layers, strip):
         super().__init__(bench)
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
         session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
         session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
         session.aside.pieces.connect(lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts))
         session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.show_gaps(work, gaps))
+        session.aside.ways.connect(lambda work, ways: self._is_shown(work) and layers.show_ways(work, ways))
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
@@ -26,11 +27,13 @@ class Beside(QObject):
         strip.let_go.connect(self._let_go)
         strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
 
-    def ask(self, in_trace: bool, in_clean: bool) -> None:
+    def ask(self, in_trace: bool, in_clean: bool, in_layers: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
         if work is not None and in_clean:
             self._session.aside.request(work, {aside.GAPS, aside.VARIANTS} if self._strip.isVisible() else {aside.GAPS})
+        elif work is not None and in_layers:
+            self._session.aside.request(work, {aside.WAYS})
         elif work is not None and in_trace:
             wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
             self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)

@@ -163,7 +163,7 @@ class Window(QMainWindow):
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
-        self.beside = Beside(session, bench, trace, self.cleaning, self.variants)
+        self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self._show_trouble("presets", why))
@@ -506,7 +506,7 @@ class Window(QMainWindow):
         self.bench.update()
 
     def _ask_beside(self):
-        self.beside.ask(self.stage == TRACE, self.stage == CLEAN)
+        self.beside.ask(self.stage == TRACE, self.stage == CLEAN, self.stage == LAYERS)
 
     def _show_variants(self, on):
         self.variants.setVisible(on and self.stage in (TRACE, CLEAN) and self.session.document is not None)

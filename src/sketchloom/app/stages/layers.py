@@ -4,13 +4,27 @@ from dataclasses import replace
 
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor
-from PySide6.QtWidgets import QAbstractItemView, QColorDialog, QLineEdit, QListWidget, QListWidgetItem
+from PySide6.QtWidgets import (
+    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidget, QTableWidgetItem,
+    QVBoxLayout, QWidget,
+)
 
-from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, swatch
+from sketchloom.app.stages.fold import Fold
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, counted, label, swatch
 from sketchloom.core.units import format_length
+from sketchloom.recipe import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole
 _ROW_PX = 42
+
+
+def _column(parts) -> QWidget:
+    body = QWidget()
+    column = QVBoxLayout(body)
+    column.setContentsMargins(0, 0, 0, 0)
+    for part in parts:
+        column.addWidget(part)
+    return body
 
 
 class LayersPanel(Panel):
@@ -22,14 +36,38 @@ class LayersPanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Layers"))
-        self._recipe, self._work = None, None
+        self._recipe, self._work, self._compared_of = None, None, None
+        self._names = {"stacked": self.tr("Stacked"), "fitted": self.tr("Fitted"), "windowed": self.tr("Windowed"), "lean": self.tr("Lean")}
         self._way = Choice((
-            ("stacked", self.tr("Stacked"), self.tr("A solid base, each sheet whole under what lies above")),
-            ("fitted", self.tr("Fitted"), self.tr("Each sheet cut to exactly what is seen of it")),
+            ("stacked", self._names["stacked"], self.tr("A solid base, each sheet whole under what lies above")),
+            ("fitted", self._names["fitted"], self.tr("Each sheet cut to what is seen of it, and a little more under what covers it")),
+            ("windowed", self._names["windowed"], self.tr("Whole sheets with windows through which lower ones show: few pieces to lay")),
+            ("lean", self._names["lean"], self.tr("What is covered is chosen so that least is cut")),
         ), self.tr("Way of layering"))
         self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
         self._way_note = label("", "quiet")
-        self.add(self._way, self._way_note)
+        self._compared = QTableWidget(len(self._names), len(self._columns()))
+        self._compared.setHorizontalHeaderLabels([name for name, _ in self._columns()])
+        for column, (_, tip) in enumerate(self._columns()):
+            self._compared.horizontalHeaderItem(column).setToolTip(tip)
+        self._compared.setAccessibleName(self.tr("The ways of layering compared; click one to take it"))
+        self._compared.verticalHeader().hide()
+        self._compared.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+        self._compared.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
+        self._compared.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
+        self._compared.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self._compared.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+        self._compared.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
+        self._compared.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self._compared.verticalHeader().setDefaultSectionSize(27)
+        self._compared.setWordWrap(False)
+        self._compared.setFixedHeight(4 * 27 + 30)
+        self._compared.cellClicked.connect(lambda row, _: self._emit(self.tr("way of layering"), layering=tuple(self._names)[row]))
+        self._overlap = LengthEdit(self.tr("Overlap under what covers"), 0.0, MAX_OVERLAP_MM)
+        self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
+        self._overlap_label = label(self.tr("Overlap"))
+        self._overlap_label.setToolTip(self.tr("How far a sheet goes on under what covers it, up to 2 mm"))
+        self.add(self._way, self._way_note, (self._overlap_label, self._overlap), self._compared)
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
         self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
@@ -37,7 +75,16 @@ class LayersPanel(Panel):
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
         self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
-        self._order = button(self.tr("Use the order of least cutting"), "arrow-bar-to-down")
+        self._weights = []
+        for number, (name, tip) in enumerate(((self.tr("Less cutting"), self.tr("How much the proposed order saves cutting")),
+                                              (self.tr("Fewer pieces"), self.tr("A piece to lay counts as 100 mm of cutting")),
+                                              (self.tr("Less film"), self.tr("A square centimetre counts as 2 mm of cutting")))):
+            slider = NamedSlider(name, 0, 10)
+            slider.setToolTip(tip)
+            slider.moved.connect(lambda value, n=number: self._weigh(n, value))
+            self._weights.append(slider)
+        self.add(Fold(self.tr("What the order is to save"), _column(self._weights)))
+        self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
         self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
         self._order_note = label("", "quiet")
         self.add(self._order, self._order_note)
@@ -63,7 +110,13 @@ class LayersPanel(Panel):
         self._merge.clicked.connect(self._merge_down)
         self._unmerge = button(self.tr("Part again"), "arrows-split-2", self.tr("Take apart what was merged"))
         self._unmerge.clicked.connect(self._part)
-        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge))
+        self._own = QComboBox()
+        self._own.setAccessibleName(self.tr("Way of layering of the chosen layer"))
+        self._own.addItem(self.tr("Layered like the rest"), None)
+        for key, name in self._names.items():
+            self._own.addItem(self.tr("{0}, whatever the rest is").format(name), key)
+        self._own.activated.connect(lambda _: self._edit(self.tr("way of one layer"), layering=self._own.currentData()))
+        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own)
 
     # -- showing -----------------------------------------------------------------------
 
@@ -74,10 +127,20 @@ class LayersPanel(Panel):
     def show_work(self, work) -> None:
         self._work = work
         unit = work.recipe.unit
-        stacked = work.recipe.layering == "stacked"
-        self._way_note.setText(
-            self.tr("Forgiving to lay, thick, uses the most material.") if stacked else
-            self.tr("Thin and flat; needs exact laying, and a gap shows at once."))
+        way = work.recipe.layering
+        self._way_note.setText({
+            "stacked": self.tr("Forgiving to lay, thick, uses the most material."),
+            "fitted": self.tr("Thin and flat; with an overlap it forgives that much, without one a gap shows at once."),
+            "windowed": self.tr("Fewest pieces to lay; whole sheets, so much film and the greatest thickness."),
+            "lean": self.tr("Least cutting; looks the same from above, and forgives as much as the overlap."),
+        }[way])
+        for part in (self._overlap, self._overlap_label):
+            part.setEnabled(way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers))
+        self._overlap.show_value(work.recipe.overlap_mm, unit)
+        for slider, value in zip(self._weights, work.recipe.order_weights):
+            slider.show_value(round(10 * value), f"{100 * value:.0f} %")
+        if self._compared_of is not work.traced:
+            self._compared.clearContents()
         self._fill(work, unit)
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
@@ -90,6 +153,38 @@ class LayersPanel(Panel):
             (self.tr("Material"), self.tr("{0:.0f} cm²").format(area / 100)),
             (self.tr("Narrowest place"), format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm")),
         ))
+
+    def _columns(self):
+        return ((self.tr("Way"), self.tr("Click a way to take it")), (self.tr("Pieces"), self.tr("Pieces to lay by hand")),
+                (self.tr("Holes"), self.tr("Windows to weed")), (self.tr("Cut"), self.tr("Length of all cuts, m or ft")),
+                (self.tr("cm²"), self.tr("Material of all sheets")), (self.tr("High"), self.tr("Sheets on each other at the thickest spot")))
+
+    def show_ways(self, work, ways) -> None:
+        """Figures of all ways of layering, which come a moment later."""
+        self._compared_of = work.traced
+        metric = work.recipe.unit == "mm"
+        self._compared.horizontalHeaderItem(3).setText(self.tr("Cut m") if metric else self.tr("Cut ft"))
+        for row, one in enumerate(ways):
+            cut = f"{one.cut_mm / 1000:.2f}" if metric else f"{one.cut_mm / 304.8:.1f}"
+            texts = (self._names[one.way], str(one.pieces), str(one.windows), cut, f"{one.film_mm2 / 100:.0f}", str(one.thickest))
+            narrow = self.tr("nothing narrow") if one.smallest_mm is None else self.tr("narrowest place {0}").format(
+                format_length(one.smallest_mm, work.recipe.unit, 2))
+            slack = self.tr("a piece laid amiss leaves no gap") if one.slack_mm is None else self.tr("forgives {0} of misplacing").format(
+                format_length(one.slack_mm, work.recipe.unit, 2))
+            for column, text in enumerate(texts):
+                item = QTableWidgetItem(text)
+                item.setToolTip(self.tr("{0}: {1} sheets, {2}; {3}").format(self._names[one.way], one.sheets, narrow, slack))
+                if column:
+                    item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+                self._compared.setItem(row, column, item)
+            if one.way == work.recipe.layering:
+                self._compared.selectRow(row)
+
+    def _weigh(self, number, value):
+        weights = list(self._recipe.order_weights)
+        weights[number] = value / 10
+        if any(weights):
+            self.change.emit(replace(self._recipe, order_weights=tuple(weights), order=()), self.tr("what the order is to save"), "order weights")
 
     def _fill(self, work, unit):
         current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
@@ -122,8 +217,11 @@ class LayersPanel(Panel):
         best = work.proposed_order.length * work.mm_per_px
         more = work.order_length_mm - best
         self._order.setEnabled(bool(work.recipe.order))
-        if work.recipe.layering != "stacked":
-            text = self.tr("In a fitted work the order does not change the cutting.")
+        if work.recipe.layering == "fitted":
+            text = self.tr("In a fitted work the order hardly changes the cutting.")
+        elif work.recipe.layering != "stacked" or work.recipe.order_weights != (1.0, 0.0, 0.0):
+            text = self.tr("As a stack, this order cuts {0}; the proposed one {1}.").format(
+                format_length(work.order_length_mm, unit, 0), format_length(best, unit, 0))
         elif more > 0.5:
             text = self.tr("This order cuts {0} more than the best.").format(format_length(more, unit, 0))
         elif work.proposed_order.exact:
@@ -139,7 +237,7 @@ class LayersPanel(Panel):
 
     def _show_current(self):
         plan = self._current()
-        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge):
+        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own):
             part.setEnabled(plan is not None)
         if plan is None:
             self._name.setText("")
@@ -151,6 +249,7 @@ class LayersPanel(Panel):
             self._name.setText(plan.name)
         self._colour.setIcon(swatch(plan.hex))
         self._out.setChecked(plan.left_out)
+        self._own.setCurrentIndex(max(self._own.findData(self._recipe.edit_of(plan.key).layering), 0))
         self._base.setEnabled(place > 0)
         self._merge.setEnabled(place > 0)
         self._unmerge.setEnabled(any(e.merged_into == plan.key for e in self._recipe.layers))

@@ -76,7 +76,7 @@ class ReleasePanel(Panel):
         self._write.setEnabled(bool(work.layers))
         self._figures.show_values((
             (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
-            (self.tr("Layering"), self.tr("stacked") if work.recipe.layering == "stacked" else self.tr("fitted")),
+            (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
             (self.tr("Nodes"), nodes_text(work)),
         ))
         self._table.setRowCount(len(work.layers))

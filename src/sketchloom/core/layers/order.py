@@ -8,8 +8,12 @@ dynamic programming over subsets, 2^n n steps (the form of Held, Karp 1962).
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.sparse import csr_array
+from scipy.sparse.csgraph import connected_components
 
 EXACT_UP_TO = 16
+MOST_FACES = 1500
+_CHUNK = 4096
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -35,21 +39,121 @@ def stacked_length(boundary, order) -> float:
     return float(total)
 
 
-def best_order(boundary, area) -> DepthOrder:
-    """The order of least cutting; of equal ones the one with large areas low.
+@dataclass(frozen=True, slots=True)
+class Weights:
+    """What an order is to save: cutting counts by its length, each piece as so much cutting, each unit of film as so much."""
+
+    cutting: float = 1.0
+    piece: float = 0.0
+    film: float = 0.0
+
+
+LEAST_CUTTING = Weights()
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Faces:
+    """Faces of which pieces are made: ``colour`` (F,) number, -1 for ground; ``one``, ``two`` (E,) pairs that touch."""
+
+    colour: np.ndarray
+    one: np.ndarray
+    two: np.ndarray
+
+
+def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None) -> DepthOrder:
+    """The order of least weighted cost, of least cutting if nothing else is said; of equal ones the one with large areas low.
 
     Parameters
     ----------
     boundary : (n + 1, n + 1) shared lengths, the last row the ground.
-    area : (n,) areas, used only to decide between orders of equal length.
+    area : (n,) areas; also decide between orders of equal cost.
+    faces : needed where pieces count.
+
+    Notes
+    -----
+    Exact up to EXACT_UP_TO colours. Where pieces count, also no more than MOST_FACES faces beyond 12 colours; else single
+    colours are moved while it helps.
     """
     boundary = np.asarray(boundary, float)
     count = len(boundary) - 1
     if count == 0:
         return DepthOrder((), 0.0, True)
     tie = 1e-7 * boundary.sum() / max(float(np.sum(area)), 1.0)
-    order = _exact(boundary, area, tie) if count <= EXACT_UP_TO else _by_insertion(boundary, area, tie)
-    return DepthOrder(order, stacked_length(boundary, order), count <= EXACT_UP_TO)
+    with_pieces = weights.piece > 0 and faces is not None
+    exact = count <= EXACT_UP_TO and not (with_pieces and count > 12 and len(faces.colour) > MOST_FACES)
+    film = weights.film + tie
+    if exact:
+        cost = weights.cutting * _subset_costs(boundary, area, 0.0) + _subset_sums(area) * film
+        if weights.cutting == 0:
+            cost += 1e-6 * _subset_costs(boundary, area, 0.0)
+        if with_pieces:
+            cost += weights.piece * subset_pieces(faces, count)
+        order = _exact(cost, count)
+    else:
+        def weigh(order):
+            total = (weights.cutting or 1e-6) * stacked_length(boundary, order) + film * sum((i + 1) * area[c] for i, c in enumerate(order))
+            return total + (weights.piece * _pieces_of_order(faces, order) if with_pieces else 0.0)
+        order = _by_insertion(area, weigh)
+    return DepthOrder(order, stacked_length(boundary, order), exact)
+
+
+def subset_pieces(faces: Faces, count: int) -> np.ndarray:
+    """(2^count,) connected pieces of every set of colours.
+
+    All sets at once: a face's label sinks to the lowest that it touches within each set, in sweeps forwards and
+    backwards over the pairs until nothing changes.
+    """
+    kept = np.flatnonzero(faces.colour >= 0)
+    number = np.full(len(faces.colour), -1)
+    number[kept] = np.arange(len(kept))
+    colour = faces.colour[kept]
+    inner = (number[faces.one] >= 0) & (number[faces.two] >= 0)
+    pairs = np.unique(np.sort(np.stack([number[faces.one][inner], number[faces.two][inner]], -1), 1), axis=0)
+    out = np.zeros(1 << count, np.int64)
+    for begin in range(0, 1 << count, _CHUNK):
+        subsets = np.arange(begin, min(begin + _CHUNK, 1 << count))
+        out[subsets] = _pieces_in(subsets, colour, pairs)
+    return out
+
+
+def _pieces_in(subsets, colour, pairs):
+    there = (subsets >> colour[:, None]) & 1 == 1
+    label = np.repeat(np.arange(len(colour), dtype=np.int32)[:, None], len(subsets), 1)
+    both = [there[a] & there[b] for a, b in pairs.tolist()]
+    sweep = list(zip(pairs.tolist(), both))
+    changed = True
+    while changed:
+        changed = False
+        for (a, b), valid in sweep:
+            differs = valid & (label[a] != label[b])
+            if differs.any():
+                low = np.minimum(label[a], label[b])
+                label[a] = np.where(valid, low, label[a])
+                label[b] = np.where(valid, low, label[b])
+                changed = True
+        sweep.reverse()
+    return ((label == np.arange(len(colour))[:, None]) & there).sum(0)
+
+
+def _pieces_of_order(faces, order):
+    level = np.full(int(faces.colour.max(initial=0)) + 2, -1)
+    for place, colour in enumerate(order):
+        level[colour] = place
+    depth = np.where(faces.colour < 0, -1, level[faces.colour])
+    total = 0
+    for k in range(len(order)):
+        inside = depth >= k
+        use = inside[faces.one] & inside[faces.two]
+        graph = csr_array((np.ones(int(use.sum()), np.int8), (faces.one[use], faces.two[use])), shape=(len(depth),) * 2)
+        total += connected_components(graph, directed=False, return_labels=False) - int((~inside).sum())
+    return total
+
+
+def _subset_sums(values):
+    total = np.zeros(1)
+    for value in values:
+        total = np.concatenate([total, total + value])
+    return total
 
 
 def _subset_costs(boundary, area, tie):
@@ -65,9 +169,7 @@ def _subset_costs(boundary, area, tie):
     return cost
 
 
-def _exact(boundary, area, tie):
-    count = len(boundary) - 1
-    cost = _subset_costs(boundary, area, tie)
+def _exact(cost, count):
     subsets = np.arange(1 << count)
     size = np.bitwise_count(subsets)
     best = np.full(1 << count, np.inf)
@@ -88,10 +190,8 @@ def _exact(boundary, area, tie):
     return tuple(order)
 
 
-def _by_insertion(boundary, area, tie):
+def _by_insertion(area, weigh):
     """Beyond the exact limit: start with large areas low, then move single colours while it helps."""
-    weigh = lambda order: stacked_length(boundary, order) + tie * sum(  # noqa: E731
-        (i + 1) * area[c] for i, c in enumerate(order))
     order = list(np.argsort(-np.asarray(area), kind="stable"))
     best = weigh(order)
     improved = True
