@@ -36,7 +36,7 @@ def test_a_process_of_its_own(badge, tmp_path):
                           env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
     assert (done.returncode, done.stdout, done.stderr) == (0, "", "")
     plain = json.loads(report.read_text())
-    assert set(plain) == {"source", "palette", "cells", "layers", "strokes", "findings", "timings_s", "peak_memory_mb", "version"}
+    assert set(plain) == {"source", "palette", "cells", "layers", "layering", "strokes", "findings", "timings_s", "peak_memory_mb", "version"}
     assert plain["source"]["mode"] == "colour" and plain["source"]["width_px"] == 120
     (layer,) = plain["layers"]
     assert set(layer) == {"name", "hex", "pieces", "holes", "segments", "cut_length_mm", "area_mm2", "min_feature_mm", "pen_mm"}
@@ -249,3 +249,35 @@ def test_wrong_words_of_the_readings(tmp_path, capsys, word, value):
     _three_discs(tmp_path / "discs.png")
     assert cli.main(["trace", str(tmp_path / "discs.png"), "--out", str(tmp_path / "o.svg"), word, value]) == 2
     assert not (tmp_path / "o.svg").exists() and len(capsys.readouterr().err.splitlines()) == 1
+
+
+def test_a_recipe_is_written_and_used_again(badge, tmp_path):
+    kept, first, second = tmp_path / "kept.json", tmp_path / "first.svg", tmp_path / "second.svg"
+    words = ["--quiet"]
+    assert run(badge, *words, "--out", str(first), "--colours", "3", "--layering", "lean", "--overlap", "0.4mm", "--backing", "0.05in",
+                 "--order-saves", "pieces", "--width", "80mm", "--write-recipe", str(kept)) == cli.DONE
+    plain = json.loads(kept.read_text())
+    assert plain["layering"] == "lean" and plain["overlap_mm"] == 0.4 and plain["rims"][0]["distance_mm"] == 1.27
+    assert plain["order_weights"] == [0.0, 1.0, 0.0]
+    assert run(badge, *words, "--out", str(second), "--recipe", str(kept)) == cli.DONE
+    assert first.read_bytes() == second.read_bytes()
+    other = tmp_path / "report.json"
+    assert run(badge, *words, "--out", str(second), "--recipe", str(kept), "--layering", "fitted", "--report", str(other)) == cli.DONE
+    assert json.loads(other.read_text())["layering"]["way"] == "fitted"
+
+
+@pytest.mark.parametrize("text, code", [("{", cli.UNREADABLE), ("[1]", cli.WRONG_WORDS), ('{"layering": "heaped"}', cli.WRONG_WORDS), ('{"overlap_mm": 9}', cli.WRONG_WORDS),
+                                        ('{"order_weights": [0, 0, 0]}', cli.WRONG_WORDS), (None, cli.UNREADABLE)])
+def test_a_recipe_that_is_none_is_refused_and_writes_nothing(badge, tmp_path, capsys, text, code):
+    path, out = tmp_path / "odd.json", tmp_path / "out.svg"
+    if text is not None:
+        path.write_text(text)
+    assert run(badge, "--out", str(out), "--recipe", str(path)) == code
+    assert not out.exists() and "Traceback" not in capsys.readouterr().err
+
+
+def test_words_that_a_recipe_decides_are_refused_beside_it(badge, tmp_path, capsys):
+    path = tmp_path / "kept.json"
+    path.write_text("{}")
+    assert run(badge, "--out", str(tmp_path / "o.svg"), "--recipe", str(path), "--colours", "3") == cli.WRONG_WORDS
+    assert "--colours" in capsys.readouterr().err

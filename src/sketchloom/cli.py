@@ -1,6 +1,7 @@
 """Words on the command line."""
 
 import argparse
+import json
 import sys
 import time
 from dataclasses import replace
@@ -15,6 +16,10 @@ from sketchloom.core.units import parse_length_mm
 DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
+_SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
+_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "report", "quiet", "recipe", "write_recipe", "width", "height", "layering", "overlap",
+                    "order_saves", "backing", "as_layers"}
+_MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
 
   loom [FILE ...]               open pictures or projects in the window
@@ -88,7 +93,12 @@ def _parser():
     p.add_argument("--tones", default="4", metavar="2..8", help="tones of the photo reading")
     p.add_argument("--double", metavar="0.5mm", help="cuts nearer to each other than this along a length are made one")
     p.add_argument("--double-to", choices=("middle", "outer", "filled"), default="middle")
-    p.add_argument("--layering", choices=("stacked", "fitted"), default="stacked")
+    p.add_argument("--layering", choices=("stacked", "fitted", "windowed", "lean"))
+    p.add_argument("--overlap", metavar="0..2mm", help="fitted and lean sheets reach so far under what covers them")
+    p.add_argument("--order-saves", choices=tuple(_SAVES), help="what the order of the sheets is to save most")
+    p.add_argument("--backing", metavar="1.27mm", help="a sheet below everything, so much larger all round")
+    p.add_argument("--recipe", metavar="RECIPE.json", help="settings and edits from a file, as a project or --write-recipe has them")
+    p.add_argument("--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe")
     size = p.add_mutually_exclusive_group()
     size.add_argument("--width", metavar="120mm|4.7in")
     size.add_argument("--height", metavar="120mm|4.7in")
@@ -124,7 +134,6 @@ def _recipe(options):
         reading=options.mode or "auto",
         colours=_whole("--colours", options.colours, 1, MAX_COLOURS, auto=True),
         cut_off=_whole("--threshold", options.threshold, 0, 255, auto=True),
-        layering=options.layering,
         ground="keep" if options.keep_background else "auto",
         smoothness=_whole("--smoothness", options.smoothness, TRUEST, SMOOTHEST),
         exact_shapes=not options.as_drawn,
@@ -135,11 +144,45 @@ def _recipe(options):
         recipe = replace(recipe, reading="tone")
     elif options.mode is None and recipe.colours is not None:
         recipe = replace(recipe, reading="colour")
+    return _with_sheets(recipe, options)
+
+
+def _with_sheets(recipe, options):
+    """The recipe with what the words say about size and sheets."""
+    from sketchloom.core.layers.rims import Rim
+
     for side in ("width", "height"):
         text = getattr(options, side)
         if text is not None:
             recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
+    if options.layering is not None:
+        recipe = replace(recipe, layering=options.layering)
+    if options.overlap is not None:
+        recipe = replace(recipe, overlap_mm=_length_or_none(options.overlap))
+    if options.order_saves is not None:
+        recipe = replace(recipe, order_weights=_SAVES[options.order_saves], order=())
+    if options.backing is not None:
+        recipe = replace(recipe, rims=(*recipe.rims, Rim(parse_length_mm(options.backing))))
     return recipe
+
+
+def _recipe_of_file(options):
+    """The recipe of a file; words that it decides may not be given beside it."""
+    from sketchloom.core.picture.decode import read_bytes
+    from sketchloom.recipe import from_json
+
+    plain = _parser().parse_args([*options.inputs])
+    other = [name for name in vars(options) if name not in _BESIDE_A_RECIPE and getattr(options, name) != getattr(plain, name)]
+    if other:
+        raise SettingError(f"--{other[0].replace('_', '-')}", "left out beside --recipe, which decides it", getattr(options, other[0]))
+    data = read_bytes(options.recipe)
+    if len(data) > _MAX_RECIPE_BYTES:
+        raise PictureError(options.recipe, "is larger than a recipe can be.")
+    try:
+        read = json.loads(data)
+    except (ValueError, RecursionError):
+        raise PictureError(options.recipe, "is not a recipe: it holds no JSON.", "Write one with --write-recipe.") from None
+    return _with_sheets(from_json(read), options)
 
 
 def _length_or_none(text):
@@ -173,9 +216,11 @@ def _trace(words) -> int:
     if options.report and not alone:
         return _complain("--report takes one input.", WRONG_WORDS)
     try:
-        recipe = _recipe(options)
+        recipe = _recipe(options) if options.recipe is None else _recipe_of_file(options)
     except SettingError as error:
         return _complain(str(error), WRONG_WORDS)
+    except PictureError as error:
+        return _complain(str(error), UNREADABLE)
     code = DONE
     for paths in ([options.inputs] if options.as_layers else [[path] for path in options.inputs]):
         path = paths[0]
@@ -219,6 +264,11 @@ def _trace_one(paths, recipe, options):
         written = release.write_svg(work, options.out)
     else:
         written = release.write_svg(work, Path(options.out_dir) / f"{release.safe_stem(stem)}.svg")
+    if options.write_recipe:
+        from sketchloom.recipe import to_json
+
+        text = json.dumps(to_json(work.recipe), indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True)
+        write_whole(options.write_recipe, text.encode() + b"\n")
     timings["write"] = time.perf_counter() - writing
     timings["total"] = time.perf_counter() - _START
     if options.report:

@@ -4,6 +4,7 @@ import json
 import resource
 
 from sketchloom import __version__
+from sketchloom.ways import sheets_on_each_other
 from sketchloom.work import Work
 
 _SOURCE_CODES = "source."
@@ -41,6 +42,13 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
             }
             for layer in work.layers
         ],
+        "layering": {
+            "way": work.recipe.layering, "overlap_mm": work.recipe.overlap_mm, "sheets": len(work.layers),
+            "pieces": sum(layer.outline.pieces for layer in work.layers), "windows": sum(layer.outline.holes for layer in work.layers),
+            "cut_length_mm": round(sum(layer.cut_length_mm for layer in work.layers), 3),
+            "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
+            "thickest_sheets": None if work.draws_with_pens else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
+        },
         "strokes": [
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in work.strokes_mm()
         ],

@@ -36,9 +36,14 @@ def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
     xy, starts = flatten(outline.controls, outline.straight, flat_px)
     ring_starts = starts[outline.starts]
     rings = [xy[a:b] for a, b in zip(ring_starts[:-1].tolist(), ring_starts[1:].tolist())]
-    pieces, holes = ([_valid(Polygon(r)) for r, h in zip(rings, outline.hole) if h == is_hole and len(r) >= 3] for is_hole in (False, True))
-    whole = shapely.union_all(pieces)
-    return areas_of(whole.difference(shapely.union_all(holes)) if holes else whole)
+    solid = areas_of(MultiPolygon())
+    # a piece may lie in another's hole: larger rings come first
+    order = np.argsort(-np.abs(outline.area_px), kind="stable")
+    runs = np.flatnonzero(np.diff(outline.hole[order].astype(int), prepend=-1))
+    for first, stop in zip(runs.tolist(), [*runs[1:].tolist(), len(order)]):
+        some = shapely.union_all([_valid(Polygon(rings[n])) for n in order[first:stop].tolist() if len(rings[n]) >= 3])
+        solid = solid.difference(some) if outline.hole[order[first]] else solid.union(some)
+    return areas_of(solid)
 
 
 def _valid(polygon):
