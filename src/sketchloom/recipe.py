@@ -30,7 +30,7 @@ MIN_TONES, MAX_TONES = 2, 8
 MAX_PENS = 4
 MAX_EDITS = 20_000
 MAX_ALTERNATIVES = 40
-MAX_OVERLAP_MM = 2.0
+MAX_OVERLAP_MM, MAX_SHEET_MM = 2.0, 50.0
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
@@ -97,7 +97,7 @@ class Recipe:
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
-    covers them. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
+    covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -139,6 +139,8 @@ class Recipe:
     exact_shapes: bool = True
     layering: str = "stacked"
     overlap_mm: float = 0.0
+    sheet_mm: float = 0.1
+    spacer_mm: float = 0.0
     order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
@@ -204,7 +206,8 @@ _NUMBERS = (
     ("smoothness", TRUEST, SMOOTHEST, int, False), ("page", 0, MAX_PAGES - 1, int, False),
     ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
     ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
-    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("overlap_mm", 0.0, MAX_OVERLAP_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
+    ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("overlap_mm", 0.0, MAX_OVERLAP_MM, _REAL, False),
+    ("sheet_mm", 0.01, MAX_SHEET_MM, _REAL, False), ("spacer_mm", 0.0, MAX_SHEET_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
 )
 
 

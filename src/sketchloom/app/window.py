@@ -21,7 +21,10 @@ from sketchloom.app.layer_order import LayerOrderDialog
 from sketchloom.app.notice import Notices
 from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
 from sketchloom.app.scanner import ScannerDialog, scan_bytes
+from sketchloom.app.section_strip import SectionStrip
 from sketchloom.app.session import Session, png_bytes
+from sketchloom.app.stack_view import StackView
+from sketchloom.app.stacking import Stacking
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
@@ -94,6 +97,9 @@ class Window(QMainWindow):
         self.middle = QStackedWidget()
         self.middle.addWidget(self.welcome)
         self.middle.addWidget(self.bench)
+        self.stack_view, self.section = StackView(), SectionStrip()
+        self.middle.addWidget(self.stack_view)
+        self.section.hide()
         self.variants = VariantsStrip()
         self.variants.hide()
         self.findings = FindingsLine()
@@ -110,7 +116,7 @@ class Window(QMainWindow):
         centre = QVBoxLayout()
         centre.setContentsMargins(0, 0, 0, 0)
         centre.setSpacing(0)
-        for part in (self.notices, self.bar, self.middle, self.variants):
+        for part in (self.notices, self.bar, self.middle, self.section, self.variants):
             centre.addWidget(part, 1 if part is self.middle else 0)
         upper = QHBoxLayout()
         upper.setContentsMargins(0, 0, 0, 0)
@@ -163,6 +169,7 @@ class Window(QMainWindow):
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
+        self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
@@ -360,6 +367,7 @@ class Window(QMainWindow):
         self.bench.show_peek(None)
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
+        self.stacking.turn(number == LAYERS)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number in (TRACE, CLEAN) and self.actions_by_name["variants"].isChecked())
@@ -408,6 +416,7 @@ class Window(QMainWindow):
         self.bench.show_work(shown)
         self.cleaning.refresh()
         self.drawing.refresh()
+        self.stacking.refresh()
         if not shown.work.measured and not shown.coarse:
             if self.stage == CLEAN:
                 self.panels[CLEAN].show_work(shown.work)
@@ -465,6 +474,10 @@ class Window(QMainWindow):
 
     def _say(self, topic, kind, text, actions=()):
         self.notices.say(topic, kind, text, actions)
+
+    def _show_stack(self, on):
+        if self.session.document is not None:
+            self.middle.setCurrentWidget(self.stack_view if on else self.bench)
 
     def _mend_all(self, code):
         """Mend every finding of a kind, show it, and offer the way back."""

@@ -32,6 +32,8 @@ class LayersPanel(Panel):
 
     change = Signal(object, str, str)
     selected = Signal(object)
+    apart_wanted = Signal(bool)
+    section_wanted = Signal(bool)
 
     def __init__(self):
         super().__init__("")
@@ -67,7 +69,11 @@ class LayersPanel(Panel):
         self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
         self._overlap_label = label(self.tr("Overlap"))
         self._overlap_label.setToolTip(self.tr("How far a sheet goes on under what covers it, up to 2 mm"))
-        self.add(self._way, self._way_note, (self._overlap_label, self._overlap), self._compared)
+        self._apart = button(self.tr("Pull apart"), "stack-2", self.tr("The sheets at a slant above each other"), checkable=True)
+        self._apart.clicked.connect(self.apart_wanted)
+        self._section = button(self.tr("Section"), "arrows-split-2", self.tr("The stack from the side, along a line on the bench"), checkable=True)
+        self._section.clicked.connect(self.section_wanted)
+        self.add(self._way, self._way_note, (self._overlap_label, self._overlap), self._compared, (self._apart, self._section))
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
         self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
@@ -286,6 +292,21 @@ class LayersPanel(Panel):
         keys = [k for k in self._keys_from_base() if k != key]
         keys.insert(max(0, min(to, len(keys))), key)
         self._emit(self.tr("order"), order=tuple(keys))
+
+    def move_to(self, key: str, place: int) -> None:
+        """A sheet dragged to another place among those that are cut."""
+        cut = [layer.plan.key for layer in self._work.layers if layer.plan.labels]
+        if key in cut and cut:
+            other = cut[max(0, min(place - sum(not layer.plan.labels for layer in self._work.layers[:1]), len(cut) - 1))]
+            self._move(key, self._keys_from_base().index(other))
+
+    def set_heights(self, sheet_mm: float, spacer_mm: float) -> None:
+        self._emit(self.tr("thickness of the sheets"), sheet_mm=sheet_mm, spacer_mm=spacer_mm)
+
+    def show_views(self, apart: bool, section: bool) -> None:
+        """Which views of the stack are open."""
+        self._apart.setChecked(apart)
+        self._section.setChecked(section)
 
     def _make_base(self):
         plan = self._current()

@@ -1,0 +1,103 @@
+"""Joins the Layers stage to what shows the stack: pulled apart on the bench, and its section along a line."""
+
+from PySide6.QtCore import QObject, QPointF, Signal
+from PySide6.QtGui import QPainter
+
+from sketchloom.app.tools.tool import Frame, Tool, draw_handle, draw_line
+
+
+class SectionTool(Tool):
+    """A line that is dragged by its ends or as a whole. ``cut`` carries both ends as shares."""
+
+    cut = Signal(tuple, tuple)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self):
+        super().__init__()
+        self.hint = self.tr("Drag the line, or an end of it. Esc closes the section.")
+        self.ends = [(0.02, 0.5), (0.98, 0.5)]
+        self._held = None
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        places = [frame.place(*end) for end in self.ends]
+        away = [(p - at).manhattanLength() for p in places]
+        near = min(range(2), key=away.__getitem__)
+        self._held = (near if away[near] < 24 else 2, frame.share(at), list(self.ends))
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        if held and self._held is not None:
+            part, start, ends = self._held
+            now = frame.share(at)
+            by = (now[0] - start[0], now[1] - start[1])
+            self.ends = [(e[0] + by[0], e[1] + by[1]) if part in (k, 2) else e for k, e in enumerate(ends)]
+            self.cut.emit(*self.ends)
+            self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        self._held = None
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        places = [frame.place(*end) for end in self.ends]
+        draw_line(painter, places)
+        for place in places:
+            draw_handle(painter, place)
+
+
+class Stacking(QObject):
+    """Shows and hides the two views, keeps them up to date, and takes the order from the stack."""
+
+    def __init__(self, bench, session, panel, strip, view, show_view):
+        super().__init__(bench)
+        self._bench, self._session, self._panel, self._strip, self._view, self._show_view = bench, session, panel, strip, view, show_view
+        self.tool = SectionTool()
+        self.tool.cut.connect(strip.cut)
+        self.tool.done.connect(self._put_down)
+        self._is_seen = False
+        panel.apart_wanted.connect(self._pull_apart)
+        panel.section_wanted.connect(self._section)
+        strip.closed.connect(lambda: self._section(False))
+        strip.changed.connect(lambda sheet, spacer: panel.set_heights(sheet, spacer))
+        view.closed.connect(lambda: self._pull_apart(False))
+        view.moved.connect(panel.move_to)
+        view.pointed.connect(panel.select)
+        bench.tool_changed.connect(self._tool_changed)
+
+    def turn(self, is_seen: bool) -> None:
+        """The stage is turned to, or left."""
+        self._is_seen = is_seen
+        if not is_seen:
+            self._pull_apart(False)
+            self._section(False)
+
+    def refresh(self) -> None:
+        """Another result is shown."""
+        shown = self._session.latest
+        if shown is None or not self._is_seen:
+            return
+        if self._view.isVisible():
+            self._view.show_work(shown.work, shown.paths)
+        if self._strip.isVisible():
+            self._strip.show_work(shown.work)
+            self._strip.cut(*self.tool.ends)
+
+    def _pull_apart(self, on):
+        self._panel.show_views(on, self._strip.isVisible())
+        self._show_view(on)
+        self.refresh()
+
+    def _section(self, on):
+        self._strip.setVisible(on)
+        self._panel.show_views(self._view.isVisible(), on)
+        if on:
+            self._bench.set_tool(self.tool)
+            self.refresh()
+        elif self._bench.tool is self.tool:
+            self._bench.put_down()
+
+    def _put_down(self):
+        self._section(False)
+
+    def _tool_changed(self, tool):
+        if tool is not self.tool and self._strip.isVisible():
+            self._section(False)

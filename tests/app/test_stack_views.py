@@ -1,0 +1,90 @@
+"""The Layers stage's ways side by side, the stack pulled apart and its section, in the real window."""
+
+import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
+
+from app.driver import pause, wait
+from app.test_source_tools import drag, recipe
+from sketchloom.app.window import CLEAN, LAYERS
+
+
+@pytest.fixture()
+def layers(lighthouse):
+    lighthouse.window.show_stage(LAYERS)
+    pause(20)
+    return lighthouse.window.panels[LAYERS]
+
+
+def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
+    table = layers._compared
+    wait(lambda: table.item(3, 1) is not None, 30, "the figures of the ways")
+    cut = [float(table.item(row, 3).text()) for row in range(4)]
+    assert cut[3] == min(cut) and table.currentRow() == 0
+    cell = table.visualItemRect(table.item(3, 0)).center()
+    QTest.mouseClick(table.viewport(), Qt.MouseButton.LeftButton, pos=cell)
+    work = lighthouse.settled()
+    assert recipe(lighthouse).layering == "lean"
+    assert sum(x.cut_length_mm for x in work.layers) / 1000 == pytest.approx(cut[3], abs=0.006)
+    lighthouse.type_into(layers._overlap, "0.5 mm")
+    more = lighthouse.settled()
+    assert sum(x.area_mm2 for x in more.layers) > sum(x.area_mm2 for x in work.layers)
+    layers.select(more.plans[2].key)
+    layers._own.setCurrentIndex(layers._own.findData("stacked"))
+    layers._own.activated.emit(layers._own.currentIndex())
+    assert recipe(lighthouse).edit_of(more.plans[2].key).layering == "stacked"
+
+
+def test_the_order_saves_what_it_is_asked_to(lighthouse, layers):
+    pieces = lambda: sum(x.outline.pieces for x in lighthouse.settled().layers)  # noqa: E731
+    before = pieces()
+    layers._weights[1].slider.setValue(10)
+    layers._weights[0].slider.setValue(0)
+    assert recipe(lighthouse).order_weights == (0.0, 1.0, 0.0) and pieces() < before
+
+
+def test_the_stack_is_pulled_apart_and_a_sheet_dragged_elsewhere(lighthouse, layers):
+    window = lighthouse.window
+    lighthouse.click("Pull apart", layers)
+    pause(50)
+    view = window.stack_view
+    assert view.isVisible() and view._up_to.maximum() == len(lighthouse.work.layers) - 1
+    stack = view.stack
+    scale, gap, left = stack._geometry()
+    top = len(lighthouse.work.layers) - 1
+    keys = [x.plan.key for x in lighthouse.work.layers]
+    controls = lighthouse.work.layers[top].outline.controls
+    x, y = (controls[:, [0, 3]].reshape(-1, 2).mean(0) * lighthouse.work.mm_per_px).tolist()
+    place = stack._transform(top, scale, gap, left).map(QPoint(round(x), round(y)))
+    grabbed = stack._level_at(place)
+    assert grabbed >= 0
+    QTest.mousePress(stack, Qt.MouseButton.LeftButton, pos=place)
+    for step in range(1, 5):
+        QTest.mouseMove(stack, place + QPoint(0, round(step * 2 * gap / 4)))
+    QTest.mouseRelease(stack, Qt.MouseButton.LeftButton, pos=place + QPoint(0, round(2 * gap)))
+    work = lighthouse.settled()
+    after = [x.plan.key for x in work.layers]
+    assert after.index(keys[grabbed]) == grabbed - 2
+    view._up_to.setValue(1)
+    assert stack.up_to == 1 and view._said.text().startswith("2 of")
+    lighthouse.click("Lay together again", view)
+    assert window.middle.currentWidget() is window.bench and not layers._apart.isChecked()
+
+
+def test_the_section_follows_the_line_and_heights(lighthouse, layers):
+    window = lighthouse.window
+    lighthouse.click("Section", layers)
+    pause(20)
+    side = window.section._side
+    assert window.section.isVisible() and side.section is not None
+    first = side.section
+    drag(lighthouse, (0.5, 0.5), (0.5, 0.4), (0.5, 0.3))
+    assert side.section is not first and not (side.section.at_mm.shape == first.at_mm.shape and (side.section.at_mm == first.at_mm).all())
+    lighthouse.type_into(window.section._spacer, "3 mm")
+    lighthouse.settled()
+    pause(30)
+    count = len(lighthouse.work.layers)
+    assert recipe(lighthouse).spacer_mm == 3.0
+    assert side.section.height_mm <= count * 0.1 + 3.0 * (count - 1) + 1e-6 and side.section.height_mm > 3.0
+    window.show_stage(CLEAN)
+    assert not window.section.isVisible() and window.bench.tool is window.cleaning.tool
