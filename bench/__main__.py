@@ -1,16 +1,16 @@
 """``./loom bench``: prints the benchmark tables; exit code 1 when a limit is not kept.
 
-Words: ``speed``, ``core``, ``choices``, ``cleaning``, ``drawn``, ``quality`` for one of the tables; ``all`` for quality on every
+Words: ``speed``, ``core``, ``choices``, ``cleaning``, ``drawn``, ``layers``, ``quality`` for one of the tables; ``all`` for quality on every
 picture instead of the third set aside.
 """
 
 import sys
 
-from bench import choices, cleaning, core_speed, drawn, speed, table
+from bench import choices, cleaning, core_speed, drawn, layers, speed, table
 from bench.quality import run as quality
 
 
-_TABLES = ("speed", "core", "choices", "cleaning", "drawn", "quality")
+_TABLES = ("speed", "core", "choices", "cleaning", "drawn", "layers", "quality")
 
 
 def main(words) -> int:
@@ -18,7 +18,7 @@ def main(words) -> int:
     good = True
     for name, title, rows in (("speed", "The main job", speed.rows), ("core", "The tracing core", core_speed.rows),
                               ("choices", "Choices made for the user", choices.rows),
-                              ("cleaning", "Cleaning", cleaning.rows), ("drawn", "What is drawn", drawn.drawn_rows)):
+                              ("cleaning", "Cleaning", cleaning.rows), ("drawn", "What is drawn", drawn.drawn_rows), ("layers", "Layers", layers.rows)):
         if name in wanted:
             found = rows()
             table.show(title, found)

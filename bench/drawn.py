@@ -99,5 +99,30 @@ def shape_rows() -> list[Row]:
             Row("a shape laid on to the exact result", took, 1.0, "s", f"{picture.width} × {picture.height} px")]
 
 
+def undo_row() -> Row:
+    """The slowest undo of a shape, split line, cover, boundary, rim, painted line and mirror on the lighthouse."""
+    picture, pipeline, base = open_file(demo("lighthouse").picture_path).picture, Pipeline(), demo("lighthouse").recipe
+    work = pipeline.evaluate(picture, base)
+    desk = ShapeDesk(work)
+    width, height = desk.size
+    ring = desk.ring(desk.size / 2, width)
+    worst = 0.0
+    for changes in ({"shapes": (desk.shape([makers.star(desk.size / 2, 60, 27)], "#f3ead7", "star"),)}, {"rims": (Rim(3.0),)},
+                    {"splits": (desk.split([(0.1 * width, 0.7 * height), (0.9 * width, 0.7 * height)]),)},
+                    {"covers": (desk.cover(desk.size * [(0.4, 0.4), (0.6, 0.4), (0.5, 0.6)]),)},
+                    {"curves": (desk.curve_edit("smooth", ring.points, desk.reshaped("smooth", ring), False),)},
+                    {"lines": (work.painted_line([(0.2, 0.2), (0.4, 0.4)], 6.0, "#f3ead7"),)},
+                    {"preparation": Preparation(mirror=Mirror(0.5, 0.0, 0.5, 1.0))}):
+        pipeline.evaluate(picture, replace(base, **changes))
+        took = []
+        for _ in range(3):
+            begin = time.perf_counter()
+            pipeline.evaluate(picture, base)
+            took.append(time.perf_counter() - begin)
+            pipeline.evaluate(picture, replace(base, **changes))
+        worst = max(worst, float(np.median(took)))
+    return Row("undo of what is drawn, the slowest of seven kinds", worst, 0.05, "s", "without painting")
+
+
 def drawn_rows() -> list[Row]:
-    return [rim_row(), mirror_row(), width_row(), *shape_rows()]
+    return [rim_row(), mirror_row(), width_row(), *shape_rows(), undo_row()]

@@ -15,6 +15,7 @@ from sketchloom import release
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.formats.svg import layer_id
+from sketchloom.core.layers.rims import Rim
 from sketchloom.core.picture.decode import decode
 from sketchloom.demo_works import demo
 from sketchloom.pipeline import Pipeline
@@ -149,3 +150,22 @@ def test_a_written_file_has_ordinary_permissions_and_keeps_those_it_had(tmp_path
     old.chmod(0o640)
     write_whole(old, b"z")
     assert fresh.stat().st_mode & 0o777 == 0o644 and old.stat().st_mode & 0o777 == 0o640
+
+
+def test_a_backing_beyond_the_page_and_marks_widen_the_frame_of_every_file_alike(tmp_path):
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(shapes.disc(60, 60, 59), 120), (200, 60, 50), (255, 255, 255)))
+    pipeline = Pipeline()
+    plain = pipeline.evaluate(picture, Recipe(size_mm=60.0))
+    assert 'viewBox="0 0 60 60"' in release.whole_svg(plain).decode()
+    work = pipeline.evaluate(picture, Recipe(size_mm=60.0, rims=(Rim(3.0),), marks=True))
+    boxes = {re.search(r'viewBox="([^"]+)"', data.decode()).group(1) for data in (release.whole_svg(work), *release.layer_svgs(work, "x").values())}
+    assert len(boxes) == 1
+    left, top, width, height = map(float, boxes.pop().split())
+    # the disc is 59 mm wide, its backing 65 mm; a mark needs 6 mm and its own 3 mm
+    assert left == pytest.approx(30 - 32.5 - 9, abs=0.1) and width == pytest.approx(65 + 18, abs=0.2)
+    for data in release.layer_svgs(work, "x").values():
+        (path,) = ET.fromstring(data).iter(f"{SVG}path")
+        marks = [ring for ring in path.get("d").split("M")[1:]][-3:]
+        starts = [tuple(map(float, m.split("C")[0].split())) for m in marks]
+        # circles of 3 mm in three corners of the frame, the same on every sheet
+        assert np.allclose(starts, [(left + 6, top + 4.5), (left + width - 3, top + 4.5), (left + 6, top + height - 4.5)], atol=0.01)

@@ -18,7 +18,7 @@ _START = time.perf_counter()
 
 _SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
 _BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "report", "quiet", "recipe", "write_recipe", "width", "height", "layering", "overlap",
-                    "order_saves", "backing", "as_layers"}
+                    "order_saves", "backing", "marks", "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
 
@@ -97,6 +97,7 @@ def _parser():
     p.add_argument("--overlap", metavar="0..2mm", help="fitted and lean sheets reach so far under what covers them")
     p.add_argument("--order-saves", choices=tuple(_SAVES), help="what the order of the sheets is to save most")
     p.add_argument("--backing", metavar="1.27mm", help="a sheet below everything, so much larger all round")
+    p.add_argument("--marks", action="store_true", help="three holes beside the work on every sheet, to lay them by")
     p.add_argument("--recipe", metavar="RECIPE.json", help="settings and edits from a file, as a project or --write-recipe has them")
     p.add_argument("--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe")
     size = p.add_mutually_exclusive_group()
@@ -161,6 +162,8 @@ def _with_sheets(recipe, options):
         recipe = replace(recipe, overlap_mm=_length_or_none(options.overlap))
     if options.order_saves is not None:
         recipe = replace(recipe, order_weights=_SAVES[options.order_saves], order=())
+    if options.marks:
+        recipe = replace(recipe, marks=True)
     if options.backing is not None:
         recipe = replace(recipe, rims=(*recipe.rims, Rim(parse_length_mm(options.backing))))
     return recipe

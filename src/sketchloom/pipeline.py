@@ -271,7 +271,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

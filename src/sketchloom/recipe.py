@@ -97,7 +97,8 @@ class Recipe:
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
-    covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
+    covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``marks``: every
+    sheet has three holes beside the work to lay it by. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -141,6 +142,7 @@ class Recipe:
     overlap_mm: float = 0.0
     sheet_mm: float = 0.1
     spacer_mm: float = 0.0
+    marks: bool = False
     order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
@@ -164,7 +166,7 @@ class Recipe:
             checks.within(name, getattr(self, name), low, high, kind, optional)
         for name in ("kept", "strokes_removed"):
             checks.places(name, getattr(self, name), 0, 1000)
-        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off"):
+        for name in ("dark_is_ink", "exact_shapes", "local_cut_off", "silhouette", "photo_outlines", "features", "all_off", "marks"):
             checks.true_or_false(name, getattr(self, name))
         for name in ("edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
             if len(getattr(self, name)) > MAX_EDITS:

@@ -5,6 +5,7 @@ from pathlib import Path
 
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.layers.frame import frame_mm, mark_rings
 from sketchloom.core.formats.svg import layer_id, svg_document
 from sketchloom.work import Work
 
@@ -12,15 +13,22 @@ from sketchloom.work import Work
 def whole_svg(work: Work) -> bytes:
     """All layers in one document."""
     title = Path(work.picture.name).stem
-    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title).encode()
+    frame, marks = _frame(work)
+    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks).encode()
+
+
+def _frame(work):
+    """One frame for every file of a work, so that they register, and the marks on every sheet."""
+    frame = frame_mm(work.layers, *work.size_mm, work.mm_per_px, work.recipe.marks)
+    return frame, mark_rings(frame) if work.recipe.marks else ()
 
 
 def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     """File name to document, a layer each; all with the page of the whole, so they register."""
-    files = {}
+    files, (frame, marks) = {}, _frame(work)
     for number, layer in enumerate(work.layers, 1):
         name = f"{stem}-{layer_id(number, layer.plan.name)[len('layer-'):]}.svg"
-        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number).encode()
+        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks).encode()
     return files
 
 

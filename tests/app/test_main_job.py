@@ -48,7 +48,7 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     driver.click("Make base")
     assert driver.settled().plans[0].key == moved
     assert "more than the best" in panel._order_note.text()
-    driver.click("Use the order of least cutting")
+    driver.click("Use the proposed order")
     assert "No order cuts less" in (driver.settled(), panel._order_note.text())[1]
 
     target = tmp_path / "badge.svg"

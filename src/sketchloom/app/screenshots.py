@@ -17,6 +17,7 @@ from sketchloom.core.shapes.text import fonts
 from sketchloom.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
+_WORD = "LANTERN NIGHT"
 _CUT_OUT = Background((
     BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42)), width=0.02),
     BackgroundStep("stroke", False, ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)),
@@ -127,11 +128,11 @@ class _Camera:
         desk, (width, height) = window.drawing.desk, window.drawing.desk.size
         angle = np.linspace(1.18, 1.82, 40) * np.pi
         arc = np.stack([(0.5 + 0.345 * np.cos(angle)) * width, (0.5 + 0.345 * np.sin(angle)) * height], -1)
-        word, _ = desk.word("LANTERN NIGHT", fonts()[1], 7.0, None, arc)
+        word, _ = desk.word(_WORD, fonts()[1], 7.0, None, arc)
         star = desk.figure("star", (0.66 * width, 0.36 * height), (0.79 * width, 0.49 * height))
-        panel.shapes.text.setText("LANTERN NIGHT")
+        panel.shapes.text.setText(_WORD)
         line = desk.split(np.array([(0.2, 0.80), (0.26, 0.70), (0.27, 0.60)]) * (width, height))
-        session.change(replace(session.document.recipe, shapes=(desk.shape(word, "#f3ead7", "“LANTERN NIGHT”"), desk.shape(star, "#e3ae4a", "star")),
+        session.change(replace(session.document.recipe, shapes=(desk.shape(word, "#f3ead7", f"“{_WORD}”"), desk.shape(star, "#e3ae4a", "star")),
                                splits=(line,)), "")
         self._until(lambda: session.work is not None)
         self._clean_fold(panel.shapes)

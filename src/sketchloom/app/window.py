@@ -160,7 +160,7 @@ class Window(QMainWindow):
         session.written.connect(release.show_written)
         session.set_aside.connect(self._show_set_aside)
         session.stopped.connect(self._show_stopped)
-        for panel in (source, trace, clean, layers):
+        for panel in (source, trace, clean, layers, release):
             panel.change.connect(session.change)
         source.open_wanted.connect(self.ask_open)
         source.paste_wanted.connect(self.paste)

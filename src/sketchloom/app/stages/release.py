@@ -1,5 +1,7 @@
 """Release stage: what goes into which file, the cautions, and the writing itself."""
 
+from dataclasses import replace
+
 from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
@@ -12,6 +14,7 @@ class ReleasePanel(Panel):
     """Writing of files."""
 
     write_wanted = Signal(bool, bool)
+    change = Signal(object, str, str)
 
     def __init__(self):
         super().__init__("")
@@ -25,6 +28,10 @@ class ReleasePanel(Panel):
         self._per_layer = False
         self._how.chosen.connect(self._choose)
         self._report = QCheckBox(self.tr("Also write the report (JSON)"))
+        self._marks = QCheckBox(self.tr("Marks on every sheet, to lay them by"))
+        self._marks.setToolTip(self.tr("Three round holes beside the work: three, so that no sheet can be laid turned or turned over"))
+        self._marks.clicked.connect(lambda on: self._recipe is not None and self.change.emit(replace(self._recipe, marks=on), self.tr("marks on the sheets"), ""))
+        self._recipe = None
         self._figures = Figures()
         self._table = QTableWidget(0, 4)
         self._table.setHorizontalHeaderLabels([self.tr("Layer"), self.tr("Pieces"), self.tr("Holes"), self.tr("Cutting")])
@@ -37,7 +44,7 @@ class ReleasePanel(Panel):
         header = self._table.horizontalHeader()
         header.setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
-        self.add(self._how, self._figures, self._table, self._report)
+        self.add(self._how, self._figures, self._table, self._marks, self._report)
         self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
@@ -70,6 +77,8 @@ class ReleasePanel(Panel):
     def show_document(self, document) -> None:
         self._result.hide()
         self._open.hide()
+        self._recipe = document.recipe
+        self._marks.setChecked(document.recipe.marks)
 
     def show_work(self, work) -> None:
         unit = work.recipe.unit

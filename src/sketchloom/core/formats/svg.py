@@ -13,26 +13,29 @@ _KEEP_UM = 1000.0
 
 
 def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, title: str,
-                 first_number: int = 1) -> str:
+                 first_number: int = 1, frame=None, marks=()) -> str:
     """The SVG text of layers, base first.
 
     Parameters
     ----------
     layers : sequence of Layer. width_mm, height_mm : the page. mm_per_px : scale of the
         layers' coordinates. title : for the document. first_number : of the first layer.
+    frame : left, top, width and height, mm, of what the document shows; the page when left out.
+    marks : rings of cubics, mm, that the path of every layer has as well.
     """
-    width, height = _number(width_mm), _number(height_mm)
+    left, top, width, height = (_number(v) for v in (frame or (0.0, 0.0, width_mm, height_mm)))
+    more = "".join(_ring_data(ring) for ring in marks)
     lines = [
         '<?xml version="1.0" encoding="UTF-8"?>',
         f'<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="{width}mm" height="{height}mm" '
-        f'viewBox="0 0 {width} {height}">',
+        f'viewBox="{left} {top} {width} {height}">',
         f"<title>{_text(title)}</title>",
     ]
     for number, layer in enumerate(layers, first_number):
         lines += [
             f'<g id="{layer_id(number, layer.plan.name)}">',
             f"<title>{_text(layer.plan.name)}</title>",
-            f'<path {_paint(layer, mm_per_px)} d="{path_data(layer, mm_per_px)}"/>',
+            f'<path {_paint(layer, mm_per_px)} d="{path_data(layer, mm_per_px)}{more}"/>',
             "</g>",
         ]
     return "\n".join([*lines, "</svg>", ""])
@@ -78,6 +81,11 @@ def path_data(layer: Layer, mm_per_px: float) -> str:
         if closed:
             parts.append("Z")
     return "".join(parts)
+
+
+def _ring_data(ring):
+    texts = [[_number(v) for v in cubic.reshape(-1)] for cubic in ring]
+    return f"M{texts[0][0]} {texts[0][1]}" + "".join("C" + " ".join(t[2:]) for t in texts) + "Z"
 
 
 def _thousandths(value: int) -> str:
