@@ -21,7 +21,7 @@ from sketchloom.demo_works import demo
 from sketchloom.opening import open_file
 from sketchloom.pipeline import Pipeline
 
-_EVERY = 9
+_EVERY = 4
 
 
 def order_rows() -> list[Row]:
@@ -52,7 +52,7 @@ def lean_row() -> Row:
 
 
 def saving_rows() -> list[Row]:
-    """Medians over every ninth picture of the open icon set that has three colours or more."""
+    """Medians over every fourth picture of the open icon set that has three colours or more."""
     fitted, stacked, order, rng, condition = [], [], [], np.random.default_rng(3), CONDITIONS[0]
     for number, icon in enumerate(icons()[::_EVERY]):
         pipeline, picture = Pipeline(), picture_of(icon, condition, number)

@@ -118,20 +118,21 @@ def subset_pieces(faces: Faces, count: int) -> np.ndarray:
 
 def _pieces_in(subsets, colour, pairs):
     there = (subsets >> colour[:, None]) & 1 == 1
-    label = np.repeat(np.arange(len(colour), dtype=np.int32)[:, None], len(subsets), 1)
-    both = [there[a] & there[b] for a, b in pairs.tolist()]
-    sweep = list(zip(pairs.tolist(), both))
-    changed = True
-    while changed:
-        changed = False
-        for (a, b), valid in sweep:
-            differs = valid & (label[a] != label[b])
-            if differs.any():
-                low = np.minimum(label[a], label[b])
-                label[a] = np.where(valid, low, label[a])
-                label[b] = np.where(valid, low, label[b])
-                changed = True
+    kind = np.int16 if len(colour) < 2**15 else np.int32
+    label = np.repeat(np.arange(len(colour), dtype=kind)[:, None], len(subsets), 1)
+    sweep = [(a, b, there[a] & there[b]) for a, b in pairs.tolist()]
+    low = np.empty(len(subsets), kind)
+    before = None
+    while True:
+        for a, b, valid in sweep:
+            np.minimum(label[a], label[b], out=low)
+            np.copyto(label[a], low, where=valid)
+            np.copyto(label[b], low, where=valid)
         sweep.reverse()
+        now = int(label.sum(dtype=np.int64))
+        if now == before:
+            break
+        before = now
     return ((label == np.arange(len(colour))[:, None]) & there).sum(0)
 
 
