@@ -22,6 +22,7 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.mirroring import SECOND, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
+from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.preflight import rules
@@ -30,6 +31,7 @@ from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import guides
+from sketchloom.core.sheets.materials import check_materials
 from sketchloom.core.units import MM_PER_IN
 from sketchloom.layer_stage import LayerStage
 from sketchloom.placed import as_prepared
@@ -173,9 +175,22 @@ class _Run:
             middles = [part[len(part) // 2] for part in (*(c.stretch for c in recipe.curves), *(s.points for s in splits))]
             found += rules.check_drawn(traced.curves_found, np.ones(0, bool) if segmentation.cut_in is None else segmentation.cut_in.splits_done,
                                        moved(move, middles) * (picture.width, picture.height))
+        if recipe.materials or recipe.frame_depth_mm is not None:
+            found += self._check_materials(traced, done)
         return Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, done.ground, done.depth,
                     done.plans, done.layers, done.proposed, done.length_mm, self.mm_per_px, found, faults, done.edited, move,
                     self.rough, self.measured, self.timings)
+
+    def _check_materials(self, traced, done):
+        recipe, level = self.recipe, {plan.key: n for n, plan in enumerate(done.plans)}
+        materials = [recipe.material_of(layer.plan.key) for layer in done.layers]
+        faces = [sheet_faces(traced.planar, traced.arc_length_px, done.depth, level[layer.plan.key], recipe.edit_of(layer.plan.key).layering or recipe.layering)
+                 if layer.plan.key in level else done.depth >= 0 for layer in done.layers]
+        below = [{materials[j].family for j in range(k) if materials[j] is not None and (faces[j] & faces[k]).any()} for k in range(len(faces))]
+        thickness = [recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
+        height = float((np.array(thickness) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
+        height += recipe.spacer_mm * max(len(done.layers) - 1, 0)
+        return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height)
 
     # -- planar map and curves -------------------------------------------------------
 
@@ -271,7 +286,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "materials", "tool", "frame_depth_mm", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

@@ -15,6 +15,7 @@ from sketchloom.core.layers.rims import Rim
 from sketchloom.core.picture.preparing.mirroring import Mirror
 from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.sheets.materials import BLADE, TOOLS, Material, from_plain, to_plain
 from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
 
 READINGS = ("auto", "colour", "tone", "line", "photo")
@@ -51,7 +52,8 @@ class PaletteEntry:
 class LayerEdit:
     """What the user changed on a layer. ``key`` is the palette colour it was made on.
 
-    ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own.
+    ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own;
+    ``material`` the key of what its sheet is cut from.
     """
 
     key: str
@@ -60,6 +62,7 @@ class LayerEdit:
     left_out: bool = False
     merged_into: str | None = None
     layering: str | None = None
+    material: str | None = None
 
     def __post_init__(self):
         if self.layering is not None:
@@ -98,7 +101,7 @@ class Recipe:
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
     covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``marks``: every
-    sheet has three holes beside the work to lay it by. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
+    sheet has three holes beside the work to lay it by. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -143,6 +146,9 @@ class Recipe:
     sheet_mm: float = 0.1
     spacer_mm: float = 0.0
     marks: bool = False
+    materials: tuple[Material, ...] = ()
+    tool: str = BLADE
+    frame_depth_mm: float | None = None
     order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
@@ -160,7 +166,7 @@ class Recipe:
 
     def __post_init__(self):
         for name, allowed in (("reading", READINGS), ("ground", GROUNDS), ("layering", LAYERINGS), ("unit", UNITS),
-                              ("size_side", SIDES), ("double_to", DOUBLES)):
+                              ("size_side", SIDES), ("double_to", DOUBLES), ("tool", TOOLS)):
             checks.one_of(name, getattr(self, name), allowed)
         for name, low, high, kind, optional in _NUMBERS:
             checks.within(name, getattr(self, name), low, high, kind, optional)
@@ -190,6 +196,18 @@ class Recipe:
         """The edit made on a layer; an empty one when there is none."""
         return next((edit for edit in self.layers if edit.key == key), LayerEdit(key))
 
+    def material_of(self, key: str) -> Material | None:
+        """What a layer's sheet is cut from, if that was said."""
+        wanted = self.edit_of(key).material
+        return next((m for m in self.materials if m.key == wanted), None)
+
+    def with_material(self, key: str, material: Material | None) -> "Recipe":
+        """A copy in which a layer is cut from another material; only those that layers name are kept."""
+        made = self.with_edit(key, material=None if material is None else material.key)
+        named = {e.material for e in made.layers}
+        others = tuple(m for m in made.materials if material is None or m.key != material.key)
+        return dataclasses.replace(made, materials=tuple(m for m in (*others, *((material,) if material else ())) if m.key in named))
+
     def kept_as(self, name: str) -> "Recipe":
         """A copy that keeps the present settings as an alternative."""
         return dataclasses.replace(self, alternatives=(*self.alternatives, Alternative(name, dataclasses.replace(self, alternatives=()))))
@@ -209,7 +227,7 @@ _NUMBERS = (
     ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
     ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
     ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("overlap_mm", 0.0, MAX_OVERLAP_MM, _REAL, False),
-    ("sheet_mm", 0.01, MAX_SHEET_MM, _REAL, False), ("spacer_mm", 0.0, MAX_SHEET_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
+    ("sheet_mm", 0.01, MAX_SHEET_MM, _REAL, False), ("frame_depth_mm", 0.1, 1000.0, _REAL, True), ("spacer_mm", 0.0, MAX_SHEET_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),
 )
 
 
@@ -226,6 +244,7 @@ def to_json(recipe: Recipe) -> dict:
         plain[name] = _plain(plain[name])
     for name in ("grown", "patches", "edits", "lines", "shapes", "splits", "covers", "curves", "rims"):
         plain[name] = [_plain(dataclasses.asdict(part)) for part in plain[name]]
+    plain["materials"] = to_plain(recipe.materials)
     plain["alternatives"] = [{"name": a.name, "recipe": to_json(a.recipe)} for a in recipe.alternatives]
     plain["order"], plain["order_weights"] = list(recipe.order), list(recipe.order_weights)
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
@@ -253,6 +272,7 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
                              ("covers", CoveredArea, MAX_EDITS), ("curves", CurveEdit, MAX_EDITS),
                              ("rims", Rim, 100)):
         values[name] = _parts(values.get(name, []), f"{where}.{name}", kind, most)
+    values["materials"] = from_plain(values.get("materials", []), f"{where}.materials")
     if "order_weights" in values:
         values["order_weights"] = _numbers(values["order_weights"], f"{where}.order_weights", 3)
     values["alternatives"] = () if nested else _alternatives(values.get("alternatives", []), f"{where}.alternatives")
@@ -349,7 +369,7 @@ def _edit(value, where):
     if not isinstance(value, dict) or not isinstance(value.get("key"), str):
         raise SettingError(where, "an object with a key", value)
     texts = {}
-    for name in ("key", "name", "hex", "merged_into", "layering"):
+    for name in ("key", "name", "hex", "merged_into", "layering", "material"):
         text = value.get(name)
         if text is not None and (not isinstance(text, str) or len(text) > 200):
             raise SettingError(f"{where}.{name}", "a short text", text)

@@ -103,6 +103,8 @@ class SectionStrip(QFrame):
             return
         width, height = work.picture.width, work.picture.height
         count = len(work.layers)
+        materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
+        thickness = [self._values[0] if m is None else m.thickness_mm for m in materials]
         self._side.section = self._cutter.cut((start_share[0] * width, start_share[1] * height), (end_share[0] * width, end_share[1] * height),
-                                              [self._values[0]] * count, [0.0, *[self._values[1]] * (count - 1)][:count])
+                                              thickness, [0.0, *[self._values[1]] * (count - 1)][:count])
         self._side.update()

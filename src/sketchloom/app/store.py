@@ -1,6 +1,7 @@
 """Files the application keeps for the user: recent works, recovery copies, demo copies."""
 
 import json
+import logging
 import os
 import shutil
 import uuid
@@ -8,6 +9,7 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 
 from sketchloom import presets as preset_files
+from sketchloom.core.sheets.materials import Material, from_plain, shipped
 from sketchloom.core.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.project import Project
@@ -15,6 +17,9 @@ from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe import from_json, to_json
 
 _RECENT = 12
+
+_MAX_MATERIALS_BYTES = 1 << 20
+_log = logging.getLogger(__name__)
 
 
 def data_folder() -> Path:
@@ -52,6 +57,19 @@ def presets() -> tuple:
 def keep_presets(kept) -> None:
     """Write the user's presets; raises ExportError."""
     write_whole(data_folder() / "presets.json", preset_files.to_bytes(kept))
+
+
+def materials() -> tuple[Material, ...]:
+    """The table of materials: the user's own ``materials.json`` in the data folder, else the shipped one."""
+    try:
+        path = data_folder() / "materials.json"
+        if path.stat().st_size <= _MAX_MATERIALS_BYTES:
+            return from_plain(json.loads(path.read_text()))
+    except FileNotFoundError:
+        pass
+    except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
+        _log.warning("the table of materials cannot be read: %s", error)
+    return shipped()
 
 
 def last_settings() -> tuple:

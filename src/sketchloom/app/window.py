@@ -39,7 +39,7 @@ from sketchloom.opening import READABLE, in_name_order
 from sketchloom.project import SUFFIX
 
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
-_PREFIXES = (("source.",), ("trace.",), ("clean.",), ("layer.",), ("size.",))
+_PREFIXES = (("source.",), ("trace.",), ("clean.",), ("layer.", "material."), ("size.",))
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
 _REMEMBER_MS = 1500

@@ -11,6 +11,8 @@ from PySide6.QtWidgets import (
 
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, counted, label, swatch
+from sketchloom.app.store import materials
+from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
 from sketchloom.core.units import format_length
 from sketchloom.recipe import MAX_OVERLAP_MM
 
@@ -122,13 +124,31 @@ class LayersPanel(Panel):
         for key, name in self._names.items():
             self._own.addItem(self.tr("{0}, whatever the rest is").format(name), key)
         self._own.activated.connect(lambda _: self._edit(self.tr("way of one layer"), layering=self._own.currentData()))
-        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own)
+        self._material = QComboBox()
+        self._material.setAccessibleName(self.tr("Material of the chosen layer"))
+        self._material.addItem(self.tr("No material said"), None)
+        for material in materials():
+            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+        self._material.activated.connect(lambda _: self._take_material(self._material.currentData(), False))
+        self._all_of_it = button(self.tr("All layers of it"), "", self.tr("Every layer is cut from this material"))
+        self._all_of_it.clicked.connect(lambda: self._take_material(self._material.currentData(), True))
+        self._caution = label("", "caution")
+        self._tool = Choice(((BLADE, self.tr("Blade"), ""), (LASER, self.tr("Laser"), ""), (ROUTER, self.tr("Router"), "")), self.tr("What cuts"))
+        self._tool.chosen.connect(lambda tool: self._emit(self.tr("tool"), tool=tool))
+        self._depth = LengthEdit(self.tr("Inner depth of a frame, 0 for none"), 0.0, 1000.0)
+        self._depth.committed.connect(lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
+        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own, self._material, self._caution,
+                 self._all_of_it)
+        self.section(self.tr("All layers"))
+        self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
 
     # -- showing -----------------------------------------------------------------------
 
     def show_document(self, document) -> None:
         self._recipe = document.recipe
         self._way.show_value(self._recipe.layering)
+        self._tool.show_value(self._recipe.tool)
+        self._depth.show_value(self._recipe.frame_depth_mm or 0.0, self._recipe.unit)
 
     def show_work(self, work) -> None:
         self._work = work
@@ -243,7 +263,7 @@ class LayersPanel(Panel):
 
     def _show_current(self):
         plan = self._current()
-        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own):
+        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own, self._material, self._all_of_it):
             part.setEnabled(plan is not None)
         if plan is None:
             self._name.setText("")
@@ -255,6 +275,11 @@ class LayersPanel(Panel):
             self._name.setText(plan.name)
         self._colour.setIcon(swatch(plan.hex))
         self._out.setChecked(plan.left_out)
+        material = self._recipe.material_of(plan.key)
+        keys = [None, *(self._material.itemData(n).key for n in range(1, self._material.count()))]
+        self._material.setCurrentIndex(keys.index(material.key) if material is not None and material.key in keys else 0)
+        self._caution.setText("" if material is None else material.caution)
+        self._caution.setVisible(bool(material is not None and material.caution))
         self._own.setCurrentIndex(max(self._own.findData(self._recipe.edit_of(plan.key).layering), 0))
         self._base.setEnabled(place > 0)
         self._merge.setEnabled(place > 0)
@@ -307,6 +332,15 @@ class LayersPanel(Panel):
         """Which views of the stack are open."""
         self._apart.setChecked(apart)
         self._section.setChecked(section)
+
+    def _take_material(self, material, for_all):
+        plan = self._current()
+        if plan is None:
+            return
+        recipe = self._recipe
+        for key in [p.key for p in self._work.plans] if for_all else [plan.key]:
+            recipe = recipe.with_material(key, material)
+        self.change.emit(recipe, self.tr("material"), "")
 
     def _make_base(self):
         plan = self._current()

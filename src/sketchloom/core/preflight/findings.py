@@ -30,6 +30,11 @@ CODES = {
     "layer.small_pieces": "pieces too small to weed or to stick",
     "layer.order_estimated": "the order is good but not proven best",
     "layer.empty": "nothing is left to cut",
+    "material.on_its_like": "a material lies on one it does not bond to",
+    "material.tool": "the tool must not cut this material",
+    "material.shrinks": "several pieces of a shrinking material carried over as one",
+    "material.thin": "a shape is narrower than its material bears",
+    "material.too_high": "the stack is higher than the frame is deep",
     "size.over_carrier": "a layer does not fit the carrier",
 }
 """Every code with what it means. Codes are never renamed: scripts rely on them."""

@@ -1,0 +1,1 @@
+"""Materials that sheets are cut from, and what goes wrong with them."""

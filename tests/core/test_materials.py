@@ -1,0 +1,81 @@
+"""Materials and the rules of the trade that follow from them (``facts.md``: trade; the rest common practice, no source)."""
+
+import numpy as np
+import pytest
+
+from shapes import colour_of, cover_of, disc, picture
+from sketchloom.core.errors import SettingError
+from sketchloom.core.sheets.materials import LASER, Material, from_plain, shipped, to_plain
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe, from_json, to_json
+
+KIND = {m.key: m for m in shipped()}
+
+
+@pytest.fixture(scope="module")
+def two():
+    """A red disc with a blue one on it, and a second blue one on the ground."""
+    rgb = colour_of(cover_of(disc(100, 120, 80), 240), (200, 60, 50), (255, 255, 255)).astype(float)
+    for shape in (disc(100, 120, 30), disc(215, 30, 14)):
+        cover = cover_of(shape, 240)[..., None]
+        rgb = rgb * (1 - cover) + np.array((30, 53, 87)) * cover
+    return Pipeline(), picture(np.rint(rgb).astype(np.uint8))
+
+
+def codes(two, **settings):
+    pipeline, source = two
+    base = Recipe(colours=3, size_mm=120.0)
+    work = pipeline.evaluate(source, base)
+    recipe = base
+    for key, kind in settings.pop("sheets", {}).items():
+        recipe = recipe.with_material(key, KIND[kind])
+    changed = from_json({**to_json(recipe), **settings})
+    assert {p.key for p in work.plans} == {"#c83c32", "#1e3557"}
+    return [(f.code, f.layer) for f in pipeline.evaluate(source, changed).findings if f.code.startswith("material.")]
+
+
+def test_flake_is_refused_on_flake_and_allowed_on_plain_film(two):
+    found = codes(two, sheets={"#c83c32": "flake-film", "#1e3557": "flake-film"})
+    assert [c for c, _ in found if c == "material.on_its_like"] == ["material.on_its_like"]
+    assert "material.on_its_like" not in [c for c, _ in codes(two, sheets={"#c83c32": "heat-film", "#1e3557": "flake-film"})]
+    # beside each other they may be: nothing lies on anything
+    assert "material.on_its_like" not in [c for c, _ in codes(two, sheets={"#c83c32": "flake-film", "#1e3557": "flake-film"}, layering="fitted")]
+
+
+def test_chlorinated_film_is_never_cut_by_laser(two):
+    assert ("material.tool", "red") in codes(two, sheets={"#c83c32": "adhesive-film"}, tool=LASER)
+    assert not codes(two, sheets={"#c83c32": "adhesive-film"})
+    assert not codes(two, sheets={"#c83c32": "card"}, tool=LASER)
+
+
+def test_several_pieces_of_a_shrinking_film_are_told(two):
+    found = codes(two, sheets={"#1e3557": "heat-film"})
+    assert [c for c, _ in found] == ["material.shrinks"]
+    assert not codes(two, sheets={"#c83c32": "heat-film"}, order=["#1e3557", "#c83c32"], layering="fitted")
+
+
+def test_a_stack_higher_than_its_frame_is_told(two):
+    sheets = {"#c83c32": "acrylic", "#1e3557": "acrylic"}
+    assert not [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=6.5)]
+    assert [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=5.5)] == ["material.too_high"]
+    assert [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=6.5, spacer_mm=2.0)] == ["material.too_high"]
+
+
+def test_materials_go_with_the_recipe_and_only_those_named():
+    recipe = Recipe().with_material("#c83c32", KIND["card"]).with_material("#1e3557", KIND["paper"])
+    assert from_json(to_json(recipe)) == recipe and recipe.material_of("#1e3557") == KIND["paper"]
+    assert [m.key for m in recipe.with_material("#1e3557", None).materials] == ["card"]
+    assert from_plain(to_plain(shipped())) == shipped()
+
+
+@pytest.mark.parametrize("bad", [{}, [7], [{"key": "x"}], [{**to_plain(shipped())[0], "thickness_mm": 0}], [{**to_plain(shipped())[0], "family": "cheese"}],
+                                 [{**to_plain(shipped())[0], "tools": ["axe"]}], [{**to_plain(shipped())[0], "name": ""}]])
+def test_a_table_that_is_off_is_refused(bad):
+    with pytest.raises(SettingError):
+        from_plain(bad)
+
+
+def test_every_shipped_kind_has_a_caution_and_no_film_is_for_a_laser():
+    assert all(m.caution for m in shipped())
+    assert not [m for m in shipped() if "film" in m.family and LASER in m.tools]
+    assert isinstance(KIND["foam-spacer"], Material) and KIND["flake-film"].lies_on is False
