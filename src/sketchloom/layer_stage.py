@@ -46,6 +46,7 @@ class LayerStage:
 
     def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False):
         self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
+        self._below = {e.hex for e in recipe.edits if e.action == region_edits.BELOW and e.on}
         self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
@@ -170,12 +171,12 @@ class LayerStage:
         """The user's order; layers it does not know stand where they were proposed."""
         keys = [key for key, _ in groups]
         if not self.recipe.order:
-            return proposed.order
+            return tuple(sorted(proposed.order, key=lambda n: keys[n] not in self._below))  # stable: the rest as proposed
         wanted = _match_keys(self.recipe.order, keys)
         chosen = [keys.index(k) for k in wanted]
         for place, number in enumerate(proposed.order):
             if number not in chosen:
-                chosen.insert(min(place, len(chosen)), number)
+                chosen.insert(0 if keys[number] in self._below else min(place, len(chosen)), number)
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
@@ -184,7 +185,7 @@ class LayerStage:
             key, labels = groups[number]
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
-            name = edit.name or colour_name(from_hex(shown))
+            name = edit.name or colour_name(from_hex(shown)) + (" below" if key in self._below else "")
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"

@@ -7,7 +7,7 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
-from sketchloom.core.edits.region_edits import COLOUR, DROP, RegionEdit, inner_place, with_edits
+from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, RegionEdit, below_hex, inner_place, with_edits
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment.patching import faces_within
@@ -70,6 +70,7 @@ class RegionDesk:
         work = self.work
         brought = [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == COLOUR)
                    if nearest_entry(work.segmentation.entries, h)[1] > BROUGHT_DELTA]
+        brought += [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == BELOW) if h not in self._hexes]
         # a colour brought just now has no label yet; what is transparent has the one after all entries
         ground_label = len(self._hexes)
         entries = [*self._hexes, _WHITE, *brought]
@@ -139,6 +140,8 @@ class RegionDesk:
         share = np.array([[x / planar.width, y / planar.height]])
         place = moved(np.linalg.inv(work.move), share)
         area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])
+        if action == BELOW:
+            hex_colour = below_hex(self.hex_of(face))
         return RegionEdit(round(float(place[0, 0]), 7), round(float(place[0, 1]), 7), action, self._hex(planar.face_label[face]),
-                          area, hex_colour if action == COLOUR else None)
+                          area, hex_colour if action in (COLOUR, BELOW) else None)
 

@@ -17,6 +17,7 @@ from sketchloom.core.layers.layering import FITTED, LEAN, STACKED, WAYS, WINDOWE
 from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.layers.overlap import overlapped
+from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.core.shapes.raster import filled
@@ -24,6 +25,7 @@ from sketchloom.demo_works import demo
 from sketchloom.opening import open_file
 from sketchloom.pipeline import Pipeline
 from sketchloom.recipe import Recipe
+from sketchloom.region_desk import RegionDesk
 from sketchloom.ways import ways_compared
 
 
@@ -223,3 +225,31 @@ def test_a_layer_may_follow_a_way_of_its_own(badge):
     mixed = pipeline.evaluate(source, recipe.with_edit(key, layering=FITTED), measured=False)
     for one, other in zip(stacked.layers, mixed.layers):
         assert (one.cut_length_mm != other.cut_length_mm) == (one.plan.key == key)
+
+
+def test_a_region_from_a_sheet_below_is_a_window_through_all_above():
+    rgb = np.full((160, 160, 3), 255, np.uint8)
+    y, x = np.mgrid[:160, :160] + 0.5
+    rgb[np.hypot(x - 80, y - 80) < 70] = (30, 53, 87)
+    for eye in (55, 105):
+        rgb[np.hypot(x - eye, y - 60) < 12] = (240, 230, 200)
+    rgb[np.hypot(x - 80, y - 115) < 9] = (240, 230, 200)
+    pipeline, source = Pipeline(), picture(rgb)
+    work = pipeline.evaluate(source, Recipe(colours=3))
+    body, pale = (p.key for p in work.plans)
+    assert [layer.outline.holes for layer in work.layers] == [0, 0] and work.layers[1].outline.pieces == 3
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    faces = [int(work.traced.planar.faces[60, 55]), int(work.traced.planar.faces[60, 105])]
+    recipe = desk.decided(work.recipe, faces, "below")
+    assert [look is not None for look in desk.looks(recipe, faces)] == [True, True]
+    done = pipeline.evaluate(source, recipe)
+    assert [p.name.endswith("below") for p in done.plans] == [True, False, False]
+    below, middle, top = done.layers
+    # the eyes are windows in the dark film; the mouth stays a piece on top of it
+    assert middle.plan.key == body and middle.outline.holes == 2 and top.outline.pieces == 1
+    assert below.outline.pieces == 1 and below.outline.holes == 0
+    # with one colour fewer asked for and with more they are still there
+    for colours in (2, 4):
+        again = pipeline.evaluate(source, Recipe(colours=colours, edits=recipe.edits))
+        assert (again.edited.found >= 0).all() and again.plans[0].name.endswith("below")
+    assert pale in [p.key for p in done.plans]

@@ -142,7 +142,7 @@ class Cleaning(QObject):
         elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
         else:
-            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"),
+            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"), "below": self.tr("a click takes it from a sheet below"),
                     "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000")))}[action]
         return self.tr("{0} · {1} · {2}").format(what, size, does)
 
@@ -178,7 +178,7 @@ class Cleaning(QObject):
             changed, what = self.desk.undecided(recipe, faces), self.tr("region brought back")
         else:
             changed = self.desk.decided(recipe, faces, action, hex_colour)
-            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"),
+            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"),
                     "keep": self.tr("kept region")}[action]
         if len(faces) <= _AT_ONCE:
             self._bench.paint_at_once([self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px)

@@ -14,7 +14,7 @@ LONG_CARRIER_MM = 23.5 * MM_PER_IN
 _PLACES = 5
 SHARP_DEG = 20.0
 """Points that open by less lift in weeding (common practice, no source)."""
-_EDITS = {"drop": "A dropped region", "window": "An opened window", "colour": "A given colour", "keep": "A kept region"}
+_EDITS = {"drop": "A dropped region", "window": "An opened window", "colour": "A given colour", "keep": "A kept region", "below": "A window"}
 
 
 def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order):

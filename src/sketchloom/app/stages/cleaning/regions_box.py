@@ -7,7 +7,7 @@ from sketchloom.app.bench_paint import COLOUR_MIME
 from sketchloom.app.stages.box import Box
 from sketchloom.app.widgets import Choice, button, label, swatch
 from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.edits.region_edits import COLOUR, DROP, KEEP, WINDOW
+from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, KEEP, WINDOW
 
 _FACTORS = {"size": 1.6, "any": None, "shape": None}
 
@@ -76,6 +76,7 @@ class RegionsBox(Box):
             (DROP, self.tr("Drop"), self.tr("The region goes to what lies around it")),
             (WINDOW, self.tr("Open"), self.tr("The region becomes a window through all sheets")),
             (COLOUR, self.tr("Colour"), self.tr("The region gets the colour chosen below")),
+            (BELOW, self.tr("Below"), self.tr("The region shows through a window from a sheet of its colour below all others, as an eye does")),
         ), self.tr("A click"))
         self._way.chosen.connect(self._take_way)
         self._note = label("", "quiet")
@@ -144,6 +145,7 @@ class RegionsBox(Box):
             text = self.tr("A click brings a region in; a second one takes it out again.")
         else:
             text = {DROP: self.tr("It goes to what lies around it; a hole is filled."), WINDOW: self.tr("It is opened through all sheets."),
+                    BELOW: self.tr("It shows through a window from a sheet below all others."),
                     COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet.")}[self.action]
             text += self.tr(" Click again to bring it back; drag to sweep over many.")
         self._note.setText(text)
