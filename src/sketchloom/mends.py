@@ -19,7 +19,7 @@ _MANY = 200
 MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
             "source.noise", "source.pale", "source.frame", "source.texture", "source.double",
             "trace.colour_unused", "layer.empty", "size.over_carrier", "layer.thin", "layer.small_pieces", "trace.small_details",
-            "clean.edit_lost", "clean.shape_idle")
+            "clean.edit_lost", "clean.shape_idle", "layer.like_ground")
 
 
 def mended(finding: Finding, work: Work) -> Recipe | None:
@@ -52,6 +52,9 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
             changed = replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n >= len(here) or here[n] >= 0))
         case "clean.shape_idle":
             changed = _without_idle(work)
+        case "layer.like_ground":
+            plan = next((p for p in work.plans if p.name == finding.layer), None)
+            changed = recipe if plan is None else recipe.with_edit(plan.key, left_out=True)
         case "layer.empty":
             changed = replace(recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in recipe.layers))
         case "size.over_carrier":

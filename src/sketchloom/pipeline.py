@@ -175,6 +175,8 @@ class _Run:
             middles = [part[len(part) // 2] for part in (*(c.stretch for c in recipe.curves), *(s.points for s in splits))]
             found += rules.check_drawn(traced.curves_found, np.ones(0, bool) if segmentation.cut_in is None else segmentation.cut_in.splits_done,
                                        moved(move, middles) * (picture.width, picture.height))
+        if recipe.laid_on is not None and (self.measured or self.rough):
+            found += rules.check_ground(done.layers, recipe.laid_on)
         if recipe.materials or recipe.frame_depth_mm is not None:
             found += self._check_materials(traced, done)
         return Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, done.ground, done.depth,
@@ -286,7 +288,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "materials", "tool", "frame_depth_mm", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "materials", "tool", "frame_depth_mm", "laid_on", "order_weights", "order", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

@@ -101,7 +101,8 @@ class Recipe:
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
     covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``marks``: every
-    sheet has three holes beside the work to lay it by. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
+    sheet has three holes beside the work to lay it by. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``laid_on``: colour of
+    the shirt, wall or card below everything, when it was said. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
@@ -149,6 +150,7 @@ class Recipe:
     materials: tuple[Material, ...] = ()
     tool: str = BLADE
     frame_depth_mm: float | None = None
+    laid_on: str | None = None
     order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
     layers: tuple[LayerEdit, ...] = ()
@@ -189,7 +191,7 @@ class Recipe:
                 raise SettingError("palette", "entries of at least one colour", entry)
             for sample in entry.samples:
                 from_hex(sample)
-        for colour in self.locked:
+        for colour in (*self.locked, *(() if self.laid_on is None else (self.laid_on,))):
             from_hex(colour)
 
     def edit_of(self, key: str) -> LayerEdit:

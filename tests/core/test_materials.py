@@ -1,9 +1,12 @@
 """Materials and the rules of the trade that follow from them (``facts.md``: trade; the rest common practice, no source)."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 
 from shapes import colour_of, cover_of, disc, picture
+from sketchloom import mends
 from sketchloom.core.errors import SettingError
 from sketchloom.core.sheets.materials import LASER, Material, from_plain, shipped, to_plain
 from sketchloom.pipeline import Pipeline
@@ -79,3 +82,16 @@ def test_every_shipped_kind_has_a_caution_and_no_film_is_for_a_laser():
     assert all(m.caution for m in shipped())
     assert not [m for m in shipped() if "film" in m.family and LASER in m.tools]
     assert isinstance(KIND["foam-spacer"], Material) and KIND["flake-film"].lies_on is False
+
+
+def test_a_layer_of_the_grounds_colour_is_told_and_left_out(two):
+    pipeline, source = two
+    base = Recipe(colours=3, size_mm=120.0)
+    on_white = pipeline.evaluate(source, replace(base, laid_on="#1f3658"))
+    (found,) = [f for f in on_white.findings if f.code == "layer.like_ground"]
+    assert found.layer == "dark blue" and f"{on_white.layers[1].cut_length_mm:.0f} mm" in found.message
+    done = pipeline.evaluate(source, mends.mended(found, on_white))
+    assert [layer.plan.key for layer in done.layers] == ["#c83c32"]
+    # the ground shows through the red sheet where the blue disc was
+    assert done.layers[0].outline.holes == 1
+    assert not [f for f in pipeline.evaluate(source, replace(base, laid_on="#ffffff")).findings if f.code == "layer.like_ground"]

@@ -251,6 +251,26 @@ class Bench(QWidget):
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
         self._paint_texts(painter)
 
+    def _paint_laid_on(self, painter, page):
+        """The shirt, wall or card below everything, if it was said."""
+        if self._shown is not None and self._shown.work.recipe.laid_on is not None:
+            painter.fillRect(page, QColor(self._shown.work.recipe.laid_on))
+
+    def _paint_faint(self, painter):
+        """A line around sheets that have the colour of what they are laid on, or they could not be seen."""
+        shown = self._shown
+        if shown is None or shown.work.recipe.laid_on is None:
+            return
+        faint = {f.layer for f in shown.work.findings if f.code == "layer.like_ground"}
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale, self._view.scale)
+        pen = QPen(QColor(theme.INK_SOFT), 1.2, Qt.PenStyle.DotLine)
+        pen.setCosmetic(True)
+        for layer, path in zip(shown.work.layers, shown.paths):
+            if layer.plan.name in faint:
+                painter.strokePath(path.whole, pen)
+
     def _page(self) -> QRectF:
         """Where the picture lies; as it came, it has the prepared one's width."""
         width, height = self._size_mm
@@ -298,7 +318,9 @@ class Bench(QWidget):
         if split < self.width():
             painter.save()
             painter.setClipRect(visible.intersected(QRectF(split, 0, self.width(), self.height())))
+            self._paint_laid_on(painter, page)
             painter.drawImage(0, 0, self._cut_image())
+            self._paint_faint(painter)
             painter.restore()
 
     def _left_image(self, page):

@@ -67,7 +67,7 @@ class Window(QMainWindow):
             "source.texture": self.tr("Clean the paper"), "source.double": self.tr("Fill the gap"),
             "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
             "size.over_carrier": self.tr("Make it fit"), "layer.thin": self.tr("Thicken here"),
-            "layer.small_pieces": self.tr("Drop them"), "trace.small_details": self.tr("Bring them back"),
+            "layer.small_pieces": self.tr("Drop them"), "layer.like_ground": self.tr("Leave it out"), "trace.small_details": self.tr("Bring them back"),
             "clean.edit_lost": self.tr("Take them out"), "clean.shape_idle": self.tr("Take it out"),
         }
         # what is used is remembered once the hand rests

@@ -140,6 +140,16 @@ class LayersPanel(Panel):
         self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own, self._material, self._caution,
                  self._all_of_it)
         self.section(self.tr("All layers"))
+        self._laid_on = QComboBox()
+        self._laid_on.setAccessibleName(self.tr("What the work is laid on"))
+        for name, hex_colour in ((self.tr("Laid on: not said"), None), (self.tr("White shirt, wall or card"), "#ffffff"), (self.tr("Black shirt or card"), "#141414"),
+                                 (self.tr("Grey"), "#9a9a9a"), (self.tr("Kraft card or wood"), "#b98d5e"), (self.tr("Another colour…"), "other")):
+            if hex_colour in (None, "other"):
+                self._laid_on.addItem(name, hex_colour)
+            else:
+                self._laid_on.addItem(swatch(hex_colour, 16), name, hex_colour)
+        self._laid_on.activated.connect(self._take_ground)
+        self.add(self._laid_on)
         self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
 
     # -- showing -----------------------------------------------------------------------
@@ -148,6 +158,12 @@ class LayersPanel(Panel):
         self._recipe = document.recipe
         self._way.show_value(self._recipe.layering)
         self._tool.show_value(self._recipe.tool)
+        laid_on = self._recipe.laid_on
+        at = self._laid_on.findData(laid_on)
+        if at < 0:
+            at = self._laid_on.count() - 1
+            self._laid_on.insertItem(at, swatch(laid_on, 16), laid_on, laid_on)
+        self._laid_on.setCurrentIndex(at)
         self._depth.show_value(self._recipe.frame_depth_mm or 0.0, self._recipe.unit)
 
     def show_work(self, work) -> None:
@@ -166,7 +182,9 @@ class LayersPanel(Panel):
         for slider, value in zip(self._weights, work.recipe.order_weights):
             slider.show_value(round(10 * value), f"{100 * value:.0f} %")
         if self._compared_of is not work.traced:
-            self._compared.clearContents()
+            for row, name in enumerate(self._names.values()):  # the figures come a moment later
+                for column in range(self._compared.columnCount()):
+                    self._compared.setItem(row, column, QTableWidgetItem("…" if column else name))
         self._fill(work, unit)
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
@@ -332,6 +350,14 @@ class LayersPanel(Panel):
         """Which views of the stack are open."""
         self._apart.setChecked(apart)
         self._section.setChecked(section)
+
+    def _take_ground(self, _):
+        hex_colour = self._laid_on.currentData()
+        if hex_colour == "other":
+            colour = QColorDialog.getColor(parent=self, title=self.tr("Colour of what the work is laid on"))
+            hex_colour = colour.name() if colour.isValid() else self._recipe.laid_on
+        self._emit(self.tr("what it is laid on"), laid_on=hex_colour)
+        self._laid_on.setCurrentIndex(max(self._laid_on.findData(hex_colour), 0))
 
     def _take_material(self, material, for_all):
         plan = self._current()

@@ -28,6 +28,7 @@ CODES = {
     "layer.thin": "a shape is narrower than the smallest width",
     "layer.point": "a sharp point may lift or tear",
     "layer.small_pieces": "pieces too small to weed or to stick",
+    "layer.like_ground": "a layer has the colour of what it is laid on",
     "layer.order_estimated": "the order is good but not proven best",
     "layer.empty": "nothing is left to cut",
     "material.on_its_like": "a material lies on one it does not bond to",

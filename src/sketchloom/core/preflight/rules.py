@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
@@ -12,6 +13,7 @@ CARRIER_MM = 11.5 * MM_PER_IN
 LONG_CARRIER_MM = 23.5 * MM_PER_IN
 """A 12 x 24 in carrier, with the same half inch kept free (trade)."""
 _PLACES = 5
+LIKE_GROUND = 10.0
 SHARP_DEG = 20.0
 """Points that open by less lift in weeding (common practice, no source)."""
 _EDITS = {"drop": "A dropped region", "window": "An opened window", "colour": "A given colour", "keep": "A kept region", "below": "A window"}
@@ -97,6 +99,19 @@ def _small_pieces(layer, thin_mm, mm_per_px):
     many = "1 piece is" if len(small) == 1 else f"{len(small)} pieces are"
     return [Finding("layer.small_pieces", WARN, f"{many} smaller than a dot of {thin_mm:g} mm: too small to weed or to stick.",
                     layer.plan.name, x, y)]
+
+
+def check_ground(layers, laid_on: str):
+    """Findings of layers that have (nearly) the colour ``laid_on`` of what is below everything: they could be left out."""
+    ground, found = srgb_to_lab(from_hex(laid_on)), []
+    for layer in layers:
+        apart = float(ciede2000(ground[None], srgb_to_lab(np.array([from_hex(layer.plan.hex)])))[0])
+        if apart < LIKE_GROUND and len(layer.outline.controls) and layer.plan.labels:
+            x, y = layer.outline.controls[0, 0].tolist()
+            found.append(Finding("layer.like_ground", NOTE, f"{layer.plan.name} has the colour of what it is laid on. Left out, the ground shows in its "
+                                 f"place, and {layer.cut_length_mm:.0f} mm of cutting and a sheet are saved; what lies under it shows too, so look at it.",
+                                 layer.plan.name, x, y))
+    return tuple(found)
 
 
 def check_drawn(curves_found, splits_done, places):

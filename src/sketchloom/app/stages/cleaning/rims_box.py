@@ -24,7 +24,7 @@ class RimsBox(Box):
         self._of = QComboBox()
         self._of.setAccessibleName(self.tr("What it goes around"))
         self._of.activated.connect(lambda _: self._set(of=self._of.currentData()))
-        self._distance = LengthEdit(self.tr("Distance"), 0.05, MAX_DISTANCE_MM)
+        self._distance = LengthEdit(self.tr("Distance; 0 gives the silhouette itself"), 0.0, MAX_DISTANCE_MM)
         self._distance.committed.connect(lambda mm: self._set(distance_mm=mm))
         self._corners = Choice((("round", self.tr("Round"), self.tr("Corners are rounded")), ("sharp", self.tr("Sharp"), self.tr("Corners stay corners"))),
                                self.tr("Corners"))
