@@ -12,7 +12,7 @@ from bench.table import Row
 from sketchloom.core.curves.curveset import segment_areas
 from sketchloom.core.layers.layering import FITTED, LEAN
 from sketchloom.core.layers.lean import lean_faces
-from sketchloom.core.layers.order import Faces, Weights, best_order, stacked_length
+from sketchloom.core.layers.order import Faces, Weights, best_order
 from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.section import SectionCutter
 from sketchloom.core.planar.planar_map import build_map

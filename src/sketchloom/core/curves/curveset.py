@@ -53,6 +53,14 @@ def segment_lengths(controls, straight=None) -> np.ndarray:
     return length
 
 
+def sampled(controls, spacing: float) -> np.ndarray:
+    """(N, 2) points along cubics that follow each other, at most so far apart; the last one's end left out."""
+    count = np.maximum(np.ceil(segment_lengths(controls) / spacing), 1).astype(np.intp)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
+
+
 def segment_areas(controls) -> np.ndarray:
     """Share of each cubic in the ring area, (x dy - y dx) / 2 integrated, (S,).
 

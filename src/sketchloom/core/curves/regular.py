@@ -4,9 +4,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
 from sketchloom.core.curves import reshapes
-from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
+from sketchloom.core.curves.curveset import CurveSet, sampled, segment_lengths
 from sketchloom.core.curves.symmetry import mirrored, symmetric_halves
 from sketchloom.core.errors import GeometryError
 from sketchloom.core.planar.junctions import Polylines
@@ -61,16 +60,9 @@ def _loops(planar, curves):
     for arc in np.flatnonzero(planar.closed).tolist():
         part = curves.controls[curves.starts[arc]:curves.starts[arc + 1]]
         if len(part) and segment_lengths(part).sum() > 2 * _LEAST_PX:
-            points = _sampled(part)
+            points = sampled(part, _SPACING_PX)
             found.append(np.concatenate([points, points[:1]]))
     return found
-
-
-def _sampled(controls):
-    count = np.maximum(np.ceil(segment_lengths(controls) / _SPACING_PX), 1).astype(np.intp)
-    starts = ragged.lengths_to_starts(count)
-    of = ragged.owner(starts)
-    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
 
 
 def _off_circle(points, centre, radius):
@@ -114,7 +106,7 @@ def _nearly_straight(planar, curves):
             part = controls[first:last]
             if straight[first:last].all() and len(part) == 1:
                 continue
-            points = np.concatenate([_sampled(part), part[-1:, 3]])
+            points = np.concatenate([sampled(part, _SPACING_PX), part[-1:, 3]])
             chord = points[-1] - points[0]
             length = float(np.hypot(*chord))
             if length < _LEAST_PX:

@@ -6,7 +6,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core import ragged
-from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
+from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled, segment_lengths
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -66,7 +66,7 @@ def _rings_near(planar, curves, brush, reach):
     for face in faces[faces >= 0].tolist():
         outline = face_outline(planar, curves, face)
         for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist()):
-            ring = _sampled(outline.controls[a:b])
+            ring = sampled(outline.controls[a:b], _SPACING_PX)
             if len(ring) >= 3 and cKDTree(ring).query(brush[0])[0] <= reach:
                 rings.append(ring)
     return rings
@@ -77,13 +77,6 @@ def _samples(curves):
     starts = ragged.lengths_to_starts(count)
     of = ragged.owner(starts)
     return evaluate(curves.controls[of], (np.arange(starts[-1]) - starts[of] + 0.5) / count[of]), ragged.owner(curves.starts)[of]
-
-
-def _sampled(controls):
-    count = np.maximum(np.ceil(segment_lengths(controls) / _SPACING_PX), 1).astype(np.intp)
-    starts = ragged.lengths_to_starts(count)
-    of = ragged.owner(starts)
-    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
 
 
 def _between(ring, first, last, brushed):

@@ -10,8 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.spatial import cKDTree
 
-from sketchloom.core import ragged
-from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
+from sketchloom.core.curves.curveset import CurveSet, sampled
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -55,19 +54,12 @@ def likely_cuts(planar: PlanarMap, curves: CurveSet, faces, most: int = 24) -> C
 
 def _cuts_of(planar, curves, face):
     outline = face_outline(planar, curves, face)
-    rings = [_sampled(outline.controls[a:b]) for a, b, hole in zip(outline.starts[:-1], outline.starts[1:], outline.hole) if not hole]
+    rings = [sampled(outline.controls[a:b], _SPACING_PX) for a, b, hole in zip(outline.starts[:-1], outline.starts[1:], outline.hole) if not hole]
     found = []
     for ring in rings:
         if len(ring) >= 24:
             found += _cuts_of_ring(planar.faces, face, ring)
     return found
-
-
-def _sampled(controls):
-    count = np.maximum(np.ceil(segment_lengths(controls) / _SPACING_PX), 1).astype(np.intp)
-    starts = ragged.lengths_to_starts(count)
-    of = ragged.owner(starts)
-    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
 
 
 def _cuts_of_ring(faces, face, ring):

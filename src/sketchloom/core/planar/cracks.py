@@ -16,6 +16,9 @@ from sketchloom.core.errors import GeometryError
 OUTSIDE = -1
 EAST, SOUTH, WEST, NORTH = range(4)
 STEP = np.array([[1, 0], [0, 1], [-1, 0], [0, -1]])
+LEFT_PIXEL = np.array([[0, -1], [0, 0], [-1, 0], [-1, -1]])
+RIGHT_PIXEL = np.array([[0, 0], [-1, 0], [-1, -1], [0, -1]])
+"""Pixels on either side of a crack that leaves a vertex in each heading, from the pixel below and right of it."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -15,15 +15,13 @@ from typing import Protocol
 import numpy as np
 
 from sketchloom.core import parallel, ragged
-from sketchloom.core.planar.cracks import OUTSIDE, STEP
+from sketchloom.core.planar.cracks import LEFT_PIXEL, OUTSIDE, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 
 REACH_PX = 3
 """Pixels looked at on each side; a crack lies within half a pixel of the boundary and the
 transition of a box filter reaches one pixel further at 45 degrees."""
 
-_LEFT_PIXEL = np.array([[0, -1], [0, 0], [-1, 0], [-1, -1]])
-_RIGHT_PIXEL = np.array([[0, 0], [-1, 0], [-1, -1], [0, -1]])
 _TO_LEFT = np.array([[0, -1], [1, 0], [0, 1], [-1, 0]])
 _LARGEST_SHIFT_PX = 1.5
 _TANGENT_STEPS = 4
@@ -162,7 +160,7 @@ def _lies_along(planar, arc):
 
 def _shifts(planar, field, levels, arc, heading, tail):
     """Signed distance from each crack to the boundary, positive towards its left face."""
-    left_at, right_at = tail + _LEFT_PIXEL[heading], tail + _RIGHT_PIXEL[heading]
+    left_at, right_at = tail + LEFT_PIXEL[heading], tail + RIGHT_PIXEL[heading]
     towards_left = _TO_LEFT[heading]
     left, right = planar.left[arc], planar.right[arc]
     a = levels(left, left_at[:, 0], left_at[:, 1])

@@ -7,7 +7,7 @@ from scipy.spatial import cKDTree
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls, segment_lengths
-from sketchloom.core.planar.cracks import STEP
+from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
@@ -17,8 +17,6 @@ _SPACING_PX = 0.25
 _AWAY_PX = 1.6
 _SLACK_PX = 1.0
 """Pixels of a drawn shape lie within half a pixel's diagonal of its curve; more means that the arc is another."""
-_LEFT_PIXEL = np.array([[0, -1], [0, 0], [-1, 0], [-1, -1]])
-_RIGHT_PIXEL = np.array([[0, 0], [-1, 0], [-1, -1], [0, -1]])
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -100,7 +98,7 @@ def crack_groups(planar: PlanarMap, guides: Guides) -> np.ndarray:
     """(M,) group along which each crack of the map runs, -1 for none."""
     y, x = np.divmod(planar.vertex, planar.width + 1)
     pixels, inside = [], np.ones(len(x), bool)
-    for table in (_LEFT_PIXEL, _RIGHT_PIXEL):
+    for table in (LEFT_PIXEL, RIGHT_PIXEL):
         px, py = x + table[planar.heading, 0], y + table[planar.heading, 1]
         inside &= (px >= 0) & (px < planar.width) & (py >= 0) & (py < planar.height)
         pixels.append(py * planar.width + px)
