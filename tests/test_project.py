@@ -11,7 +11,8 @@ from hypothesis import strategies as st
 
 import shapes
 from sketchloom import project as projects
-from sketchloom.core.errors import PictureError, ProjectError, SettingError
+from sketchloom.core.curves.reshaping import CurveEdit
+from sketchloom.core.errors import ExportError, PictureError, ProjectError, SettingError
 from sketchloom.opening import open_file
 from sketchloom.project import Project
 from sketchloom.recipe import LAYERINGS, READINGS, UNITS, LayerEdit, PaletteEntry, Recipe, from_json, to_json
@@ -86,7 +87,7 @@ def test_hostile_and_damaged_archives(data, why):
 
 
 def test_a_bomb_is_not_unpacked():
-    """A member that claims or holds more than the settings' limit of 8 MB is refused unread."""
+    """A member that claims or holds more than the settings' limit of 32 MB is refused unread."""
     buffer = io.BytesIO()
     with zipfile.ZipFile(buffer, "w", zipfile.ZIP_DEFLATED) as out:
         out.writestr("project.json", b" " * 64_000_000)
@@ -127,3 +128,12 @@ def test_a_setting_that_is_not_allowed_names_itself(changes, field):
     with pytest.raises(SettingError, match=f"^{field} must be") as caught:
         Recipe(**changes)
     assert caught.value.field == field
+
+
+def test_a_project_too_large_to_be_opened_again_is_not_written(tmp_path, monkeypatch):
+    monkeypatch.setattr(projects, "_MAX_SETTINGS_BYTES", 3000)
+    target = tmp_path / "large.sloom"
+    large = Project(Recipe(curves=tuple(CurveEdit(((0.1, 0.1), (0.2, 0.2)), ((0.1, 0.1), (0.2, k / 100)), "arc") for k in range(40))), PNG, "a.png")
+    with pytest.raises(ExportError, match="not saved"):
+        projects.save(large, target)
+    assert not target.exists()

@@ -11,7 +11,7 @@ import zlib
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from sketchloom.core.errors import ProjectError, SettingError
+from sketchloom.core.errors import ExportError, ProjectError, SettingError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe import Recipe, from_json, to_json
@@ -19,7 +19,7 @@ from sketchloom.recipe import Recipe, from_json, to_json
 SCHEMA = (1, 3)
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
-_MAX_SETTINGS_BYTES = 8 * 2**20
+_MAX_SETTINGS_BYTES = 32 * 2**20
 _MAX_PREVIEW_BYTES = 16 * 2**20
 _MAX_MEMBERS = 64
 _SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),
@@ -50,8 +50,11 @@ def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
     })
     buffer = io.BytesIO()
     with zipfile.ZipFile(buffer, "w") as archive:
-        text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True)
-        _add(archive, _SETTINGS, text.encode(), zipfile.ZIP_DEFLATED)
+        text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True).encode()
+        if len(text) > _MAX_SETTINGS_BYTES:  # what could not be opened again is not written
+            raise ExportError(project.source_name, f"not saved: its settings and edits take {len(text) / 2**20:.0f} MB, and at most "
+                              f"{_MAX_SETTINGS_BYTES // 2**20} MB can be opened again. Let alternatives or drawn boundaries go.")
+        _add(archive, _SETTINGS, text, zipfile.ZIP_DEFLATED)
         _add(archive, _SOURCE + _suffix(project.source), project.source, zipfile.ZIP_STORED)
         if preview_png:
             _add(archive, _PREVIEW, preview_png, zipfile.ZIP_STORED)

@@ -22,7 +22,7 @@ from sketchloom.work import Work
 
 CIRCLE, ROUNDED, STAR, POLYGON = FIGURES = ("circle", "rectangle", "star", "polygon")
 JOIN, CUT, COMMON = WAYS = ("join", "cut", "common")
-_MOST_POINTS = 1200
+_MOST_POINTS = 400
 SIMPLER_MM = 0.15
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""
@@ -39,7 +39,7 @@ class ShapeDesk:
     def kept(self, points) -> tuple[tuple[float, float], ...]:
         """Places as a recipe keeps them; they may lie beyond the picture's edge."""
         places = np.clip(moved(self._back, np.asarray(points, float).reshape(-1, 2) / self.size), -2.0, 3.0)
-        return tuple((round(float(x), 8), round(float(y), 8)) for x, y in places)
+        return tuple((round(float(x), 7), round(float(y), 7)) for x, y in places)
 
     def mm(self, px: float) -> float:
         return px * self.work.mm_per_px
