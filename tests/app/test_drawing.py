@@ -319,3 +319,32 @@ def test_alternatives_are_kept_in_the_project_taken_and_let_go(driver, fish, tmp
     assert recipe(driver).colours == 2 and recipe(driver).alternatives[0].recipe.colours is None
     driver.window.variants.let_go.emit("Alternative 1")
     assert recipe(driver).alternatives == ()
+
+
+def test_what_was_drawn_is_switched_off_and_put_in_another_order(driver, fish):
+    for a, b in (((60, 120), (100, 160)), ((80, 130), (120, 170))):
+        driver.click("Circle", fish.shapes)
+        drag(driver, s(*a), s(*b))
+        settled(driver)
+    listed, first = fish.shapes.kept.list, recipe(driver).shapes[0]
+    assert listed.count() == 2 and not listed.item(0).icon().isNull()
+    listed.item(1).setCheckState(Qt.CheckState.Unchecked)  # the lowest row was done first
+    assert [x.on for x in recipe(driver).shapes] == [False, True]
+    work = settled(driver)
+    assert len(work.segmentation.cut_in.guides.groups) == 1
+    listed.model().moveRow(listed.rootIndex(), 0, listed.rootIndex(), 2)
+    assert recipe(driver).shapes[1].rings == first.rings and not recipe(driver).shapes[1].on
+    driver.key("Ctrl+Z", "Ctrl+Z")
+    assert recipe(driver).shapes[0] == first
+
+
+def test_an_eye_shows_from_a_sheet_below(driver, fish):
+    driver.click("Below", fish.regions)
+    assert driver.window.bench.tool is driver.window.cleaning.tool
+    click(driver, *s(150, 50))
+    work = settled(driver)
+    assert recipe(driver).edits[0].action == "below" and work.plans[0].name.endswith("below")
+    assert work.layers[1].outline.holes >= 1
+    assert "below" in fish.edits.list.item(0).text()
+    click(driver, *s(150, 50))
+    assert recipe(driver).edits == ()

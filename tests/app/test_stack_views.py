@@ -6,7 +6,8 @@ from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
 from app.test_source_tools import drag, recipe
-from sketchloom.app.window import CLEAN, LAYERS
+from sketchloom import release
+from sketchloom.app.window import CLEAN, LAYERS, RELEASE
 
 
 @pytest.fixture()
@@ -88,3 +89,43 @@ def test_the_section_follows_the_line_and_heights(lighthouse, layers):
     assert side.section.height_mm <= count * 0.1 + 3.0 * (count - 1) + 1e-6 and side.section.height_mm > 3.0
     window.show_stage(CLEAN)
     assert not window.section.isVisible() and window.bench.tool is window.cleaning.tool
+
+
+def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
+    work = lighthouse.settled()
+    layers.select(work.plans[1].key)
+    flake = next(n for n in range(layers._material.count()) if layers._material.itemText(n).startswith("Flake"))
+    layers._material.setCurrentIndex(flake)
+    layers._material.activated.emit(flake)
+    lighthouse.settled()
+    assert recipe(lighthouse).material_of(work.plans[1].key).family == "flake film" and "Never on flake film" in layers._caution.text()
+    lighthouse.click("All layers of it", layers)
+    work = lighthouse.settled()
+    assert "material.on_its_like" in [f.code for f in work.findings]
+    lighthouse.click("Fitted", layers)
+    assert "material.on_its_like" not in [f.code for f in lighthouse.settled().findings]
+    lighthouse.click("Laser", layers)
+    assert "material.tool" in [f.code for f in lighthouse.settled().findings]
+    lighthouse.type_into(layers._depth, "0.1 mm")
+    assert "material.too_high" in [f.code for f in lighthouse.settled().findings]
+    white = layers._laid_on.findData("#ffffff")
+    layers._laid_on.setCurrentIndex(white)
+    layers._laid_on.activated.emit(white)
+    lighthouse.settled()
+    assert recipe(lighthouse).laid_on == "#ffffff"
+    bench = lighthouse.window.bench
+    bench.curtain_on = False
+    bench.update()
+    pause(20)
+    assert bench.grab().toImage().pixelColor(bench.place_of(3.0, 3.0).toPoint()).lightness() > 250
+    lighthouse.key("Ctrl+Z")
+    assert recipe(lighthouse).laid_on is None
+
+
+def test_marks_are_asked_for_in_release(lighthouse, tmp_path):
+    lighthouse.window.show_stage(RELEASE)
+    lighthouse.click("Marks on every sheet", lighthouse.window.panels[RELEASE])
+    work = lighthouse.settled()
+    assert recipe(lighthouse).marks
+    (path,) = release.write_svg(work, tmp_path / "marked.svg")
+    assert 'viewBox="-' in path.read_text()
