@@ -15,13 +15,11 @@ from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import makers, polygons, text
-from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine, ring_points, rings_px
+from sketchloom.core.shapes.placed import COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR, CoveredArea, PlacedShape, SplitLine, ring_points, rings_px
 from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.recipe import Recipe
 from sketchloom.work import Work
 
-CIRCLE, ROUNDED, STAR, POLYGON = FIGURES = ("circle", "rectangle", "star", "polygon")
-JOIN, CUT, COMMON = WAYS = ("join", "cut", "common")
 _MOST_POINTS = 400
 SIMPLER_MM = 0.15
 _LEAST_MOVE_MM = 0.08
@@ -225,6 +223,11 @@ class ShapeDesk:
         if what == "pull":
             return reshapes.pulled(points, at, by)
         return reshapes.smooth(points)
+
+    @staticmethod
+    def deviation_px(stretch, path) -> float:
+        """How far a stretch and its new course are apart at most."""
+        return reshapes.deviation(stretch, path)
 
     def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
         kept = lambda points: self.kept(_thinned(points))  # noqa: E731

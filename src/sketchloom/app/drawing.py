@@ -9,18 +9,26 @@ from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THI
 from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
 from sketchloom.app.tools.lines import BridgeTool, LineTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
-from sketchloom.core.curves.reshapes import deviation
 from sketchloom.core.errors import AppError
 from sketchloom.core.picture.preparing.mirroring import Mirror, find_axis
-from sketchloom.core.shapes import text
 from sketchloom.core.units import format_length
-from sketchloom.shape_desk import ShapeDesk
 
 _HAIR = 0.002
 _REACH_MM = 2.5
 _MARK_PX = 60.0
 _NEAR_PX = 12.0
 _THICKER, _THINNER = 1.25, 0.8
+
+
+def _desk_of(work):
+    # fonts, optimisers and geometry take a fifth of a second to load, which the first window need not wait for
+    from sketchloom.shape_desk import ShapeDesk
+    return ShapeDesk(work)
+
+
+def _fonts():
+    from sketchloom.core.shapes import text
+    return text.fonts()
 
 
 class Drawing(QObject):
@@ -30,7 +38,8 @@ class Drawing(QObject):
         super().__init__(bench)
         self._bench, self._session, self._panel, self._hold = bench, session, panel, hold
         self._say = notices
-        self.desk: ShapeDesk | None = None
+        self.desk = None
+        self._knows_fonts = self._is_seen = False
         self._of = None
         self._stretch = None
         self._stroke, self._joins, self._again = None, False, None
@@ -74,18 +83,25 @@ class Drawing(QObject):
 
     def turn(self, is_seen: bool) -> None:
         """The stage is turned to, or left."""
-        if is_seen and self._panel.shapes.fonts.count() == 0:
-            self._panel.shapes.show_fonts(text.fonts())
+        self._is_seen = is_seen
+        if is_seen:
+            self.refresh()
+        if is_seen and not self._knows_fonts:
+            self._session.helper.run(self.tr("Looking for fonts"), _fonts, self._show_fonts, lambda why: self._say("words", "trouble", why))
+
+    def _show_fonts(self, fonts):
+        self._knows_fonts = True
+        self._panel.shapes.show_fonts(fonts)
 
     def refresh(self) -> None:
         """Another exact result is shown, or none."""
         shown = self._session.latest
-        if shown is None or shown.coarse or shown.work.draws_with_pens:
+        if not self._is_seen or shown is None or shown.coarse or shown.work.draws_with_pens:
             return
         if self._of is shown.work:
             return
         before, self._of = self.desk, shown.work
-        self.desk = ShapeDesk(shown.work)
+        self.desk = _desk_of(shown.work)
         if before is None or before.work.traced is not shown.work.traced:
             self._panel.regular.forget()
             self._stretch, self._stroke, self._joins = None, None, False
@@ -309,7 +325,7 @@ class Drawing(QObject):
             self._panel.curves.show_stretch(True, self.tr("That cannot be done here: {0}.").format(error))
             return
         what = "circle" if what == "arc" and stretch.closed else what
-        off = format_length(self.desk.mm(deviation(stretch.points, path)), self._bench.unit, 2)
+        off = format_length(self.desk.mm(self.desk.deviation_px(stretch.points, path)), self._bench.unit, 2)
         self._after = self.tr("Changed; now at most {0} from where it was.").format(off)
         self._panel.curves.change_curves([self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary"))
 

@@ -12,6 +12,8 @@ from sketchloom.core.picture.preparing.placing import moved
 
 MAX_RINGS, MAX_RING_POINTS, MAX_LINE_POINTS = 4000, 20_000, 4000
 _STRAIGHT = 1e-6
+CIRCLE, ROUNDED, STAR, POLYGON = FIGURES = ("circle", "rectangle", "star", "polygon")
+JOIN, CUT, COMMON = WAYS = ("join", "cut", "common")
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,7 +7,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.app.widgets import LengthEdit, button, label, swatch
 from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.shape_desk import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
+from sketchloom.core.shapes.placed import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
 
 PATH, REGION = "path", "region"
 MOST_COPIES = 72
