@@ -9,7 +9,9 @@ from sketchloom.core.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
 from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, RegionEdit, below_hex, inner_place, with_edits
 from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.layers import gathering
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.segment import tone
 from sketchloom.core.segment.patching import faces_within
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import BROUGHT_DELTA, nearest_entry
@@ -123,6 +125,15 @@ class RegionDesk:
         faces = list(dict.fromkeys(faces))
         rest = self._without(recipe, faces)
         return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
+
+    def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
+        """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies uppermost."""
+        work, planar = self.work, self.work.traced.planar
+        faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets)
+        colours = gathering.sheet_colours(sheets)
+        rest = self._without(recipe, faces.tolist())
+        made = tuple(self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist()))
+        return replace(recipe, edits=(*rest, *made), order=(*colours, work.segmentation.entries[tone.INK].hex))
 
     def undecided(self, recipe: Recipe, faces) -> Recipe:
         """The recipe in which regions are as they were traced."""

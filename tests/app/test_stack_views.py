@@ -129,3 +129,21 @@ def test_marks_are_asked_for_in_release(lighthouse, tmp_path):
     assert recipe(lighthouse).marks
     (path,) = release.write_svg(work, tmp_path / "marked.svg")
     assert 'viewBox="-' in path.read_text()
+
+
+def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
+    driver.open(smaller("panel"))
+    driver.window.show_stage(LAYERS)
+    panel = driver.window.panels[LAYERS]
+    panel._line_art.head.setChecked(True)
+    panel._sheets.setValue(5)
+    panel._rule.setCurrentIndex(3)
+    driver.click("Gather regions", panel)
+    work = driver.settled()
+    assert len(work.layers) == 6 and work.plans[-1].key == work.segmentation.entries[0].hex
+    assert not [f for f in work.findings if f.code == "clean.edit_lost"]
+    stacked = sum(x.cut_length_mm for x in work.layers)
+    driver.click("Lean", panel)
+    assert sum(x.cut_length_mm for x in driver.settled().layers) < 0.7 * stacked  # what the frame covers is not cut
+    driver.key("Ctrl+Z", "Ctrl+Z")
+    assert recipe(driver).edits == ()

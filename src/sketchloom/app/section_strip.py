@@ -9,7 +9,7 @@ from sketchloom.app.widgets import LengthEdit, button
 from sketchloom.core.layers.section import SectionCutter
 from sketchloom.core.units import format_length
 
-_HEIGHT, _MARGIN, _LEAST_SHEET = 138, 12, 3.0
+_HEIGHT, _MARGIN = 138, 12
 
 
 class _Side(QWidget):
@@ -41,7 +41,7 @@ class _Side(QWidget):
             for n in section.solid[layer].nonzero()[0].tolist():
                 x0, x1 = (_MARGIN + section.at_mm[k] * across for k in (n, n + 1))
                 y1, y0 = (floor - z * up for z in (section.bottom_mm[layer, n], section.top_mm[layer, n]))
-                painter.drawRect(QRectF(x0, y0, max(x1 - x0, 0.4), max(y1 - y0, 0.5)))
+                painter.drawRect(QRectF(x0, y0, max(x1 - x0, 0.4), max(y1 - y0, 2.0)))
         step, at = section.highest_step()
         x = _MARGIN + at * across
         painter.setPen(QPen(QColor(theme.MADDER), 1.6))

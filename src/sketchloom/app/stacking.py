@@ -4,6 +4,7 @@ from PySide6.QtCore import QObject, QPointF, Signal
 from PySide6.QtGui import QPainter
 
 from sketchloom.app.tools.tool import Frame, Tool, draw_handle, draw_line
+from sketchloom.region_desk import RegionDesk
 
 
 class SectionTool(Tool):
@@ -56,6 +57,7 @@ class Stacking(QObject):
         self._is_seen = False
         panel.apart_wanted.connect(self._pull_apart)
         panel.section_wanted.connect(self._section)
+        panel.gather_wanted.connect(self._gather)
         strip.closed.connect(lambda: self._section(False))
         strip.changed.connect(lambda sheet, spacer: panel.set_heights(sheet, spacer))
         view.closed.connect(lambda: self._pull_apart(False))
@@ -80,6 +82,12 @@ class Stacking(QObject):
         if self._strip.isVisible():
             self._strip.show_work(shown.work)
             self._strip.cut(*self.tool.ends)
+
+    def _gather(self, rule, sheets):
+        shown = self._session.latest
+        if shown is not None and shown.index is not None and self._session.work is not None:
+            desk = RegionDesk(shown.work, shown.index)
+            self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
 
     def _pull_apart(self, on):
         self._panel.show_views(on, self._strip.isVisible())

@@ -5,13 +5,14 @@ from dataclasses import replace
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import (
-    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidget, QTableWidgetItem,
-    QVBoxLayout, QWidget,
+    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QSpinBox, QTableWidget,
+    QTableWidgetItem, QVBoxLayout, QWidget,
 )
 
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, counted, label, swatch
 from sketchloom.app.store import materials
+from sketchloom.core.layers.gathering import INWARD, NESTED, SIZE, TOUCHING
 from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
 from sketchloom.core.units import format_length
 from sketchloom.recipe import MAX_OVERLAP_MM
@@ -36,6 +37,7 @@ class LayersPanel(Panel):
     selected = Signal(object)
     apart_wanted = Signal(bool)
     section_wanted = Signal(bool)
+    gather_wanted = Signal(str, int)
 
     def __init__(self):
         super().__init__("")
@@ -92,6 +94,19 @@ class LayersPanel(Panel):
             slider.moved.connect(lambda value, n=number: self._weigh(n, value))
             self._weights.append(slider)
         self.add(Fold(self.tr("What the order is to save"), _column(self._weights)))
+        self._rule = QComboBox()
+        self._rule.setAccessibleName(self.tr("What gathers regions into sheets"))
+        for key, name in ((TOUCHING, self.tr("Neighbours differ")), (NESTED, self.tr("More lines around: deeper")), (SIZE, self.tr("Larger: deeper")),
+                          (INWARD, self.tr("Farther in: deeper"))):
+            self._rule.addItem(name, key)
+        self._sheets = QSpinBox()
+        self._sheets.setRange(2, 8)
+        self._sheets.setValue(4)
+        self._sheets.setAccessibleName(self.tr("Sheets below the frame"))
+        self._gather = button(self.tr("Gather regions into sheets"), "stack-2", self.tr("The ink becomes a frame on top; what it encloses goes to sheets below"))
+        self._gather.clicked.connect(lambda: self.gather_wanted.emit(self._rule.currentData(), self._sheets.value()))
+        self._line_art = Fold(self.tr("Line art to sheets"), _column((self._rule, self._sheets, self._gather)))
+        self.add(self._line_art)
         self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
         self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
         self._order_note = label("", "quiet")
@@ -179,6 +194,7 @@ class LayersPanel(Panel):
         for part in (self._overlap, self._overlap_label):
             part.setEnabled(way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers))
         self._overlap.show_value(work.recipe.overlap_mm, unit)
+        self._line_art.setVisible(work.reading == "tone")
         for slider, value in zip(self._weights, work.recipe.order_weights):
             slider.show_value(round(10 * value), f"{100 * value:.0f} %")
         if self._compared_of is not work.traced:
@@ -209,7 +225,8 @@ class LayersPanel(Panel):
         metric = work.recipe.unit == "mm"
         self._compared.horizontalHeaderItem(3).setText(self.tr("Cut m") if metric else self.tr("Cut ft"))
         for row, one in enumerate(ways):
-            cut = f"{one.cut_mm / 1000:.2f}" if metric else f"{one.cut_mm / 304.8:.1f}"
+            cut = one.cut_mm / (1000 if metric else 304.8)
+            cut = f"{cut:.2f}" if cut < 10 else f"{cut:.1f}"
             texts = (self._names[one.way], str(one.pieces), str(one.windows), cut, f"{one.film_mm2 / 100:.0f}", str(one.thickest))
             narrow = self.tr("nothing narrow") if one.smallest_mm is None else self.tr("narrowest place {0}").format(
                 format_length(one.smallest_mm, work.recipe.unit, 2))

@@ -1,0 +1,103 @@
+"""Enclosed regions of line art gathered into sheets below a frame of ink."""
+
+import cv2
+import numpy as np
+from scipy.sparse import csr_array
+from scipy.sparse.csgraph import dijkstra
+
+from sketchloom.core.planar.planar_map import PlanarMap
+
+TOUCHING, NESTED, SIZE, INWARD = RULES = ("touching", "nested", "size", "inward")
+
+
+def enclosed_faces(planar: PlanarMap, ink) -> np.ndarray:
+    """(K,) faces that are not ``ink`` (F,) bool and do not reach the picture's edge."""
+    edge = np.zeros(planar.face_count, bool)
+    edge[planar.right[planar.left < 0]] = True
+    return np.flatnonzero(~np.asarray(ink, bool) & ~edge)
+
+
+def touching_across_ink(planar: PlanarMap, ink) -> np.ndarray:
+    """(P, 2) pairs of faces that lie on two sides of one line of ink, the lower number first.
+
+    Every pixel of ink belongs to the face nearest to it; faces whose shares of the ink meet are neighbours.
+    """
+    drawn = np.asarray(ink, bool)[planar.faces]
+    _, nearest = cv2.distanceTransformWithLabels(drawn.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
+    owner = np.zeros(int(nearest.max()) + 1, np.intp)
+    owner[nearest[~drawn]] = planar.faces[~drawn]
+    mine = np.where(drawn, owner[nearest], planar.faces)
+    pairs = []
+    for one, two in ((mine[:, 1:], mine[:, :-1]), (mine[1:], mine[:-1])):
+        apart = one != two
+        pairs.append(np.stack([one[apart], two[apart]], -1))
+    return np.unique(np.sort(np.concatenate(pairs), 1), axis=0)
+
+
+def gathered(planar: PlanarMap, ink, rule: str, sheets: int) -> tuple[np.ndarray, np.ndarray]:
+    """Enclosed faces and the sheet (0 lowest) that each is gathered into.
+
+    Parameters
+    ----------
+    rule : ``touching``: neighbours across a line differ, as far as there are sheets; ``nested``: the more lines lie around a
+        region, the deeper; ``size``: the larger, the deeper; ``inward``: the farther from what is outside, the deeper.
+
+    References
+    ----------
+    Brelaz 1979, "New methods to color the vertices of a graph" (the most restricted face is coloured next).
+    """
+    faces = enclosed_faces(planar, ink)
+    if len(faces) == 0:
+        return faces, np.empty(0, np.intp)
+    if rule == SIZE:
+        return faces, _in_groups(-planar.face_area_px[faces].astype(float), sheets)
+    pairs = touching_across_ink(planar, ink)
+    if rule == TOUCHING:
+        return faces, _coloured(faces, pairs, sheets)
+    if rule == NESTED:
+        count = planar.face_count
+        graph = csr_array((np.ones(2 * len(pairs)), (np.concatenate([pairs[:, 0], pairs[:, 1]]), np.concatenate([pairs[:, 1], pairs[:, 0]]))), shape=(count, count))
+        outside = np.setdiff1d(np.flatnonzero(~np.asarray(ink, bool)), faces)
+        lines = dijkstra(graph, indices=outside, unweighted=True, min_only=True)[faces] if len(outside) else np.ones(len(faces))
+        lines = np.where(np.isfinite(lines), lines, 1.0)
+        deepest = int(lines.max())
+        return faces, np.minimum((deepest - lines.astype(int)) * sheets // max(deepest, 1), sheets - 1)
+    outer = np.isin(planar.faces, np.setdiff1d(np.flatnonzero(~np.asarray(ink, bool)), faces))
+    away = cv2.distanceTransform((~np.pad(outer, 1, constant_values=True)).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+    mean = np.bincount(planar.faces.ravel(), away.ravel(), planar.face_count) / np.maximum(planar.face_area_px, 1)
+    return faces, _in_groups(-mean[faces], sheets)
+
+
+def sheet_colours(count: int) -> list[str]:
+    """Shades from dark below to light above, each told from the next with ease."""
+    shades = []
+    for n in range(count):
+        light = 0.22 + 0.66 * n / max(count - 1, 1)
+        shades.append("#" + "".join(f"{round(255 * min(light * k, 1.0)):02x}" for k in (0.72, 0.92, 1.08)))
+    return shades
+
+
+def _in_groups(values, sheets):
+    """Number of the group of nearly equal count that each value falls into, low values first."""
+    rank = np.argsort(np.argsort(values, kind="stable"), kind="stable")
+    return rank * sheets // len(values)
+
+
+def _coloured(faces, pairs, sheets):
+    number = {face: n for n, face in enumerate(faces.tolist())}
+    beside = [set() for _ in faces]
+    for a, b in pairs.tolist():
+        if a in number and b in number:
+            beside[number[a]].add(number[b])
+            beside[number[b]].add(number[a])
+    sheet = np.full(len(faces), -1)
+    for _ in range(len(faces)):
+        free = np.flatnonzero(sheet < 0)
+        taken = [{int(sheet[k]) for k in beside[n] if sheet[k] >= 0} for n in free.tolist()]
+        pick = max(range(len(free)), key=lambda k: (len(taken[k]), len(beside[free[k]]), -free[k]))
+        n = int(free[pick])
+        allowed = [k for k in range(sheets) if k not in taken[pick]]
+        # with too few sheets: the one fewest neighbours have
+        around = [int(sheet[k]) for k in beside[n] if sheet[k] >= 0]
+        sheet[n] = allowed[0] if allowed else min(range(sheets), key=around.count)
+    return sheet

@@ -1,0 +1,89 @@
+"""Line art gathered into sheets: on drawings made by rule, and on the lantern panel."""
+
+import cv2
+import networkx as nx
+import numpy as np
+import pytest
+
+from shapes import picture
+from sketchloom.core.layers.gathering import INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, sheet_colours, touching_across_ink
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.segment import tone
+from sketchloom.demo_works import demo
+from sketchloom.opening import open_file
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+from sketchloom.region_desk import RegionDesk
+
+
+@pytest.fixture(scope="module")
+def rings():
+    """Four rings in each other, the inner three cut in two by a bar."""
+    page = np.full((300, 300), 255, np.uint8)
+    for radius in (130, 100, 70, 40):
+        cv2.circle(page, (150, 150), radius, 0, 5, cv2.LINE_AA)
+    cv2.line(page, (150, 50), (150, 250), 0, 5)
+    return Pipeline().evaluate(picture(page), Recipe(reading="tone"))
+
+
+def ink(work):
+    return work.traced.planar.face_label == tone.INK
+
+
+def test_regions_on_both_sides_of_a_line_touch_and_others_do_not(rings):
+    planar = rings.traced.planar
+    at = lambda x, y: int(planar.faces[y, x])  # noqa: E731
+    pairs = {tuple(p) for p in touching_across_ink(planar, ink(rings)).tolist()}
+    touch = lambda a, b: (min(a, b), max(a, b)) in pairs  # noqa: E731
+    assert len(enclosed_faces(planar, ink(rings))) == 7
+    assert touch(at(5, 5), at(150, 35)) and touch(at(150, 35), at(60, 150)) and touch(at(140, 150), at(160, 150)) and touch(at(95, 150), at(60, 150))
+    assert not touch(at(60, 150), at(140, 150)) and not touch(at(5, 5), at(60, 150))
+
+
+def test_nested_and_inward_go_deeper_to_the_middle_and_size_by_area(rings):
+    planar = rings.traced.planar
+    for rule in (NESTED, INWARD):
+        faces, sheet = gathered(planar, ink(rings), rule, 4)
+        of = dict(zip(faces.tolist(), sheet.tolist()))
+        way = [of[int(planar.faces[150, x])] for x in (35, 65, 95, 140)]
+        assert way == sorted(way, reverse=True) and way[0] > way[-1] == 0
+    faces, sheet = gathered(planar, ink(rings), SIZE, 3)
+    area = planar.face_area_px[faces]
+    assert all(area[sheet == k].min() >= area[sheet == k + 1].max() for k in range(2))
+
+
+def test_neighbours_differ_wherever_a_graph_library_can_do_it_as_well():
+    work = Pipeline().evaluate(open_file(demo("panel").picture_path).picture.reduced(700), Recipe(reading="tone"))
+    planar = work.traced.planar
+    faces, sheet = gathered(planar, ink(work), TOUCHING, 5)
+    of = dict(zip(faces.tolist(), sheet.tolist()))
+    pairs = [(a, b) for a, b in touching_across_ink(planar, ink(work)).tolist() if a in of and b in of]
+    graph = nx.Graph(pairs)
+    needed = max(nx.greedy_color(graph, "DSATUR").values()) + 1
+    assert needed <= 5 and not [p for p in pairs if of[p[0]] == of[p[1]]]
+    assert len(set(sheet.tolist())) <= needed + 1
+
+
+@pytest.mark.parametrize("rule", RULES)
+def test_the_ink_becomes_a_frame_on_top_of_its_sheets(rings, rule):
+    pipeline, source = Pipeline(), rings.original
+    recipe = RegionDesk(rings, RegionIndex(rings.traced.planar)).gathered(rings.recipe, rule, 3)
+    work = pipeline.evaluate(source, recipe)
+    assert work.plans[-1].key == rings.segmentation.entries[tone.INK].hex
+    assert [p.key for p in work.plans[:-1]] == [c for c in sheet_colours(3) if c in {p.key for p in work.plans}]
+    frame = work.layers[-1].outline
+    assert (frame.pieces, frame.holes) == (2, 7)  # the outermost ring stands by itself
+    # what the frame covers is not cut: lean cuts less than fitted
+    cut = lambda way: sum(x.cut_length_mm for x in pipeline.evaluate(source, recipe.__class__(**{  # noqa: E731
+        **{f: getattr(recipe, f) for f in recipe.__slots__}, "layering": way})).layers)
+    assert cut("lean") < cut("fitted")
+    assert not work.ground[[int(work.traced.planar.faces[150, x]) for x in (35, 65, 95, 140)]].any()
+
+
+def test_a_drawing_that_encloses_nothing_gives_no_sheets():
+    page = np.full((100, 100), 255, np.uint8)
+    cv2.line(page, (20, 50), (80, 50), 0, 5)
+    work = Pipeline().evaluate(picture(page), Recipe(reading="tone"))
+    for rule in RULES:
+        faces, sheet = gathered(work.traced.planar, ink(work), rule, 3)
+        assert len(faces) == len(sheet) == 0
