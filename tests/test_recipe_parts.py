@@ -52,7 +52,7 @@ recipes = st.builds(
 
 
 @given(drawn, drawn)
-@settings(max_examples=80, deadline=None)
+@settings(max_examples=30, deadline=None)
 def test_what_is_drawn_and_kept_beside_comes_back_from_json(one, other):
     both = one.kept_as("first").kept_as("again")
     both = Recipe(alternatives=both.alternatives, rims=other.rims, shapes=other.shapes)

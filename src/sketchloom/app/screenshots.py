@@ -51,7 +51,11 @@ class _Camera:
         self._stage(SOURCE, "source")
         self._stage(TRACE, "trace-colour")
         window.bench.move_curtain(0.25)
+        window.show_stage(LAYERS)
+        self._until(lambda: window.panels[LAYERS]._compared_of is not None)
+        window.panels[LAYERS]._section.click()
         self._stage(LAYERS, "layers", lambda: window.panels[LAYERS].select("#b5483c"))
+        window.panels[LAYERS]._section.click()
         window.findings.toggle()
         self._stage(RELEASE, "release-and-findings")
         window.findings.toggle()
@@ -69,9 +73,7 @@ class _Camera:
         self._stage(TRACE, "trace-tone")
         self._open("panel")
         self._show_stencil()
-        window.bench.zoom(6.0, window.bench.place_of(118.0, 70.0))
-        self._stage(TRACE, "zoomed")
-        window.bench.fit()
+        self._show_sheets()
         self._open("boat")
         self._set(reading="photo", background=_CUT_OUT)
         window.bench.move_curtain(0.55)
@@ -168,6 +170,20 @@ class _Camera:
         self._pause()
         self._keep("clean-stencil")
         self.window.bench.show_peek(None)
+
+    def _show_sheets(self):
+        """The lantern panel gathered into sheets, pulled apart."""
+        window, panel = self.window, self.window.panels[LAYERS]
+        window.show_stage(LAYERS)
+        self._pause()
+        panel.gather_wanted.emit("inward", 5)
+        self._until(lambda: window.session.work is not None and len(window.session.work.layers) == 6)
+        self._until(lambda: panel._compared_of is window.session.work.traced)
+        panel.apart_wanted.emit(True)
+        self._keep("layers-apart")
+        panel.apart_wanted.emit(False)
+        window.session.document.undo()
+        self._until(lambda: window.session.work is not None)
 
     def _show_gaps(self):
         panel = self.window.panels[CLEAN]
