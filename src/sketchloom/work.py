@@ -4,7 +4,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
-from sketchloom.core.colour import from_hex
+from sketchloom.core.colour import from_hex, srgb_to_lab
 from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.edits.gaps import Gaps, bridge_curve, find_gaps
 from sketchloom.core.edits.painting import PaintedLine
@@ -31,6 +31,7 @@ from sketchloom.placed import as_came, as_shown
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import Segmentation, least_area_px
 
+_OUTLINE_LIGHT, _OUTLINE_WIDE = 35.0, 0.025
 _SHOWN = 3.0
 """Widths up to so many times the least one wanted are shown as a line."""
 
@@ -228,11 +229,26 @@ class Work:
         return pieces_and_holes(self.picture.grey, self.recipe.dark_is_ink, self.segmentation.cut_offs)
 
     def gaps(self) -> Gaps:
-        """Gaps in the outlines of an ink drawing; worked out when asked. None in other readings."""
-        ink = self.segmentation.labels == tone.INK
-        if self.reading not in ("tone", "line"):
+        """Gaps in the outlines of a drawing; worked out when asked. None where nothing is drawn in outlines."""
+        ink = self.outline_label
+        if ink is None:
             return Gaps(np.empty((0, 2)), np.empty((0, 2)), np.empty(0), np.empty(0))
-        return find_gaps(ink)
+        return find_gaps(self.segmentation.labels == ink)
+
+    @property
+    def outline_label(self) -> int | None:
+        """The label of ink; of a colour picture its darkest colour, where that is dark and drawn in lines."""
+        if self.reading in ("tone", "line"):
+            return tone.INK
+        if self.reading != "colour":
+            return None
+        light = [float(srgb_to_lab(np.array(from_hex(e.hex)))[0]) for e in self.segmentation.own_entries]
+        darkest = int(np.argmin(light))
+        planar = self.traced.planar
+        mine = np.append(planar.face_label == darkest, False)
+        around = float(self.traced.arc_length_px[mine[planar.left] != mine[planar.right]].sum())
+        wide = 2 * float(planar.face_area_px[mine[:-1]].sum()) / max(around, 1e-6)  # an area of one width is that wide
+        return darkest if light[darkest] < _OUTLINE_LIGHT and wide < _OUTLINE_WIDE * max(planar.width, planar.height) else None
 
     def painted_line(self, points, width_px: float, hex_colour: str) -> PaintedLine:
         """A line through points in shares of the prepared picture, as it is kept."""
@@ -262,8 +278,9 @@ class Work:
     def bridge(self, start_px, end_px, width_px: float) -> PaintedLine:
         """A bridge in ink between two places, px, in the curve of the strokes that end there."""
         size = np.array([self.picture.width, self.picture.height])
-        curve = bridge_curve(self.segmentation.labels == tone.INK, start_px, end_px, width_px)
-        return self.painted_line(np.clip(curve / size, 0, 1), width_px, self.segmentation.entries[tone.INK].hex)
+        ink = self.outline_label or tone.INK
+        curve = bridge_curve(self.segmentation.labels == ink, start_px, end_px, width_px)
+        return self.painted_line(np.clip(curve / size, 0, 1), width_px, self.segmentation.entries[ink].hex)
 
     def double_outlines(self) -> Doubles:
         """Cuts nearer to each other than the limit set, or than the smallest width; worked out when asked."""

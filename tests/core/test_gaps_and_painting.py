@@ -143,3 +143,21 @@ def test_lines_and_edits_are_written_and_read_again():
     for broken in ({"action": "burn"}, {"x": 99}, {"area": -1}, {"seen": "?"}, {"action": "colour"}):
         with pytest.raises(SettingError):
             from_json({"edits": [{"x": 0.5, "y": 0.5, "action": "drop", "seen": "#000000", "area": 0.1, **broken}]})
+
+
+def test_a_leak_in_the_outline_of_a_coloured_picture_is_found_and_closed():
+    # two fields that would be one: the same colour on both sides of a dark line with a gap in it
+    page = np.full((240, 320, 3), (240, 200, 90), np.uint8)
+    page[:20], page[-20:], page[:, :20], page[:, -20:] = 255, 255, 255, 255
+    for box in (np.s_[20:26, 20:300], np.s_[214:220, 20:300], np.s_[20:220, 20:26], np.s_[20:220, 294:300], np.s_[20:110, 157:163], np.s_[118:220, 157:163]):
+        page[box] = (30, 30, 40)
+    page[60:80, 60:80] = (60, 120, 160)
+    pipeline, source = Pipeline(), shapes.picture(page)
+    work = pipeline.evaluate(source, Recipe(reading="colour", colours=4))
+    faces = work.traced.planar.faces
+    assert work.outline_label is not None and faces[150, 100] == faces[150, 220]
+    gaps = work.gaps()
+    assert len(gaps) == 1 and gaps.gap_px[0] == pytest.approx(8, abs=1.5)
+    closed = pipeline.evaluate(source, Recipe(reading="colour", colours=4, lines=(work.bridge(gaps.start[0], gaps.end[0], float(gaps.width_px[0])),)))
+    faces = closed.traced.planar.faces
+    assert faces[150, 100] != faces[150, 220]

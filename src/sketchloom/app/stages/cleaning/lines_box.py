@@ -38,8 +38,8 @@ class LinesBox(Box):
         self.gaps, self._gaps_of = gaps, work.segmentation.regions
         count = len(gaps)
         unit, scale = work.recipe.unit, work.mm_per_px
-        if work.reading not in ("tone", "line"):
-            text = self.tr("Gaps are looked for in ink drawings: in the tone and line readings.")
+        if work.outline_label is None:
+            text = self.tr("Nothing here is drawn in dark outlines, so no gaps are looked for.")
         elif count == 0:
             text = self.tr("No gap in an outline was found.")
         else:
