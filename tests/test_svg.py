@@ -169,3 +169,20 @@ def test_a_backing_beyond_the_page_and_marks_widen_the_frame_of_every_file_alike
         starts = [tuple(map(float, m.split("C")[0].split())) for m in marks]
         # circles of 3 mm in three corners of the frame, the same on every sheet
         assert np.allclose(starts, [(left + 6, top + 4.5), (left + width - 3, top + 4.5), (left + 6, top + height - 4.5)], atol=0.01)
+
+
+def test_a_file_per_piece_has_each_piece_with_its_holes_where_it_goes(tmp_path):
+    frame = lambda x, y: (np.abs(x - 60) < 50) & (np.abs(y - 60) < 50) & ~((np.abs(x - 60) < 35) & (np.abs(y - 60) < 35))  # noqa: E731
+    ring = lambda x, y: np.abs(np.hypot(x - 60, y - 60) - 18) < 7  # noqa: E731
+    dot = shapes.disc(60, 60, 5)
+    both = lambda x, y: frame(x, y) | ring(x, y) | dot(x, y)  # noqa: E731
+    work = Pipeline().evaluate(shapes.picture(shapes.colour_of(shapes.cover_of(both, 120), (30, 53, 87), (255, 255, 255))), Recipe(size_mm=60.0, smallest_mm=0.5))
+    assert (work.layers[0].outline.pieces, work.layers[0].outline.holes) == (3, 2)
+    files = release.write_pieces(work, tmp_path, "nest")
+    assert [f.name for f in files] == [f"nest-01-dark-blue-{n:03d}.svg" for n in (1, 2, 3)]
+    # the frame has the ring's hole in it and the ring its own: pieces in each other's holes are not mixed up
+    assert [f.read_text().count("M") for f in files] == [2, 2, 1]
+    whole = svgelements.SVG.parse(io.BytesIO(release.whole_svg(work))).bbox()
+    boxes = [svgelements.SVG.parse(str(f)).bbox() for f in files]
+    assert boxes[0] == pytest.approx(whole, abs=0.01)
+    assert all(b[0] > boxes[0][0] and b[2] < boxes[0][2] for b in boxes[1:])

@@ -17,7 +17,7 @@ DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
 _SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
-_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "report", "quiet", "recipe", "write_recipe", "width", "height", "layering", "overlap",
+_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "report", "quiet", "recipe", "write_recipe", "width", "height", "layering", "overlap",
                     "order_saves", "backing", "marks", "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
@@ -71,6 +71,7 @@ def _parser():
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
+    p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
     p.add_argument("--as-layers", action="store_true",
                    help="the inputs are the layers of one work, the first lowest; they share one frame")
     p.add_argument("--page", default="1", metavar="N", help="page of a PDF")
@@ -211,8 +212,8 @@ def _trace(words) -> int:
     alone = len(options.inputs) == 1 or options.as_layers
     if options.as_layers and len(options.inputs) < 2:
         return _complain("--as-layers takes two or more inputs.", WRONG_WORDS)
-    if options.out and (not alone or options.per_layer):
-        return _complain("--out takes one file; with several inputs or --per-layer name a folder with --out-dir.",
+    if options.out and (not alone or options.per_layer or options.per_piece):
+        return _complain("--out takes one file; with several inputs, --per-layer or --per-piece name a folder with --out-dir.",
                          WRONG_WORDS)
     if bool(options.out) == bool(options.out_dir):
         return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
@@ -261,7 +262,9 @@ def _trace_one(paths, recipe, options):
     timings.update(work.timings_s)
     writing = time.perf_counter()
     stem = Path(path).stem
-    if options.per_layer:
+    if options.per_piece:
+        written = release.write_pieces(work, options.out_dir, stem)
+    elif options.per_layer:
         written = release.write_layers(work, options.out_dir, stem)
     elif options.out:
         written = release.write_svg(work, options.out)

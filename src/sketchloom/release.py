@@ -1,13 +1,17 @@
 """Hands a work over as files."""
 
 import re
+from dataclasses import replace
 from pathlib import Path
 
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.layers.frame import frame_mm, mark_rings
+from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.formats.svg import layer_id, svg_document
 from sketchloom.work import Work
+
+MAX_PIECE_FILES = 2000
 
 
 def whole_svg(work: Work) -> bytes:
@@ -32,6 +36,26 @@ def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     return files
 
 
+def piece_svgs(work: Work, stem: str) -> dict[str, bytes]:
+    """File name to document, a piece each, numbered by size within its layer; all with the frame of the whole, so each lies where it goes."""
+    files, (frame, _) = {}, _frame(work)
+    for number, layer in enumerate(work.layers, 1):
+        base = layer_id(number, layer.plan.name)[len("layer-"):]
+        for count, outline in enumerate(pieces_of(layer.outline), 1):
+            title = f"{layer.plan.name}, piece {count}"
+            files[f"{stem}-{base}-{count:03d}.svg"] = svg_document(
+                [replace(layer, outline=outline)], *work.size_mm, work.mm_per_px, title, number, frame).encode()
+    return files
+
+
+def write_pieces(work: Work, folder, stem: str) -> list[Path]:
+    """Write one file a piece into a folder that exists."""
+    files = piece_svgs(work, safe_stem(stem))
+    if len(files) > MAX_PIECE_FILES:
+        raise ExportError(folder, f"not written: {len(files)} pieces would be as many files, and {MAX_PIECE_FILES} are the most. Write a file per layer.")
+    return _write_all(work, folder, files)
+
+
 def refuse_empty(work: Work, target) -> None:
     """Raise when a work has no layer: a file without a cut helps nobody."""
     if not work.layers:
@@ -48,11 +72,14 @@ def write_svg(work: Work, path) -> list[Path]:
 
 def write_layers(work: Work, folder, stem: str) -> list[Path]:
     """Write one file a layer into a folder that exists."""
+    return _write_all(work, folder, layer_svgs(work, safe_stem(stem)))
+
+
+def _write_all(work, folder, files):
     refuse_empty(work, folder)
     folder = Path(folder)
     if not folder.is_dir():
         raise ExportError(folder, "this folder does not exist." if not folder.exists() else "is not a folder.")
-    files = layer_svgs(work, safe_stem(stem))
     for name, data in files.items():
         write_whole(folder / name, data)
     return [folder / name for name in files]

@@ -78,7 +78,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
 
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(tmp_path))
     driver.key("Alt+5")
-    driver.click("A file per layer")
+    driver.click("Per layer")
     driver.window.panels[RELEASE]._report.setChecked(True)
     driver.click("Write SVG")
     wait(lambda: (tmp_path / "kingfisher-sketch-report.json").exists())

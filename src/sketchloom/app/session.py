@@ -203,7 +203,7 @@ class Session(QObject):
         self.saved.emit(Path(path))
         return True
 
-    def write(self, target, per_layer: bool, with_report: bool) -> None:
+    def write(self, target, kind: str, with_report: bool) -> None:
         """Write the cut files of the exact result."""
         work = self.work
         if work is None:
@@ -212,12 +212,14 @@ class Session(QObject):
         name, target = self.document.name, Path(target)
 
         def run():
-            if per_layer:
+            if kind == "piece":
+                files = release.write_pieces(work, target, name)
+            elif kind == "each":
                 files = release.write_layers(work, target, name)
             else:
                 files = release.write_svg(work, target)
             if with_report:
-                beside = (target / f"{release.safe_stem(name)}-report.json") if per_layer else target.with_suffix(".json")
+                beside = (target / f"{release.safe_stem(name)}-report.json") if kind != "one" else target.with_suffix(".json")
                 write_whole(beside, report.to_bytes(report.report_of(work, work.picture.name, work.timings_s)))
                 files.append(beside)
             return files

@@ -314,10 +314,10 @@ class Window(QMainWindow):
         if path:
             self.session.save(path if path.endswith(SUFFIX) else path + SUFFIX)
 
-    def ask_write(self, per_layer: bool, with_report: bool) -> None:
+    def ask_write(self, files: str, with_report: bool) -> None:
         name = self.session.document.name
-        if per_layer:
-            target = QFileDialog.getExistingDirectory(self, self.tr("Folder for one file per layer"), self._last_folder())
+        if files != "one":
+            target = QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder())
         else:
             target, _ = QFileDialog.getSaveFileName(self, self.tr("Write the cut file"),
                                                     str(Path(self._last_folder()) / f"{name}.svg"),
@@ -325,8 +325,8 @@ class Window(QMainWindow):
             if target and not target.lower().endswith(".svg"):
                 target += ".svg"
         if target:
-            QSettings().setValue("folder", str(Path(target).parent if not per_layer else target))
-            self.session.write(target, per_layer, with_report)
+            QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
+            self.session.write(target, files, with_report)
 
     def _write_from_keys(self):
         if self.session.document is not None:

@@ -13,7 +13,7 @@ from sketchloom.core.units import format_length
 class ReleasePanel(Panel):
     """Writing of files."""
 
-    write_wanted = Signal(bool, bool)
+    write_wanted = Signal(str, bool)
     change = Signal(object, str, str)
 
     def __init__(self):
@@ -22,10 +22,11 @@ class ReleasePanel(Panel):
         self._folder = None
         self._how = Choice((
             ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
-            ("each", self.tr("A file per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
+            ("each", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
+            ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
         ), self.tr("Files"))
         self._how.show_value("one")
-        self._per_layer = False
+        self._files = "one"
         self._how.chosen.connect(self._choose)
         self._report = QCheckBox(self.tr("Also write the report (JSON)"))
         self._marks = QCheckBox(self.tr("Marks on every sheet, to lay them by"))
@@ -67,12 +68,12 @@ class ReleasePanel(Panel):
         self.column.addStretch(1)
 
     def _choose(self, key):
-        self._per_layer = key == "each"
+        self._files = key
 
     def ask(self) -> None:
         """Ask for the files to be written as chosen."""
         if self._write.isEnabled():
-            self.write_wanted.emit(self._per_layer, self._report.isChecked())
+            self.write_wanted.emit(self._files, self._report.isChecked())
 
     def show_document(self, document) -> None:
         self._result.hide()
