@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core.curves.curveset import evaluate, flatten, line_controls
+from sketchloom.core.curves.curveset import flatten, line_controls
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.merging import Cleaned, merge_small
 from sketchloom.core.shapes.guides import Chain, Guides, link_code
@@ -100,13 +100,6 @@ def _smooth(points):
     return np.stack([a, a + tangent[:-1] * length / 3, b - tangent[1:] * length / 3, b], 1)
 
 
-def smooth_line(points) -> np.ndarray:
-    """(N, 2) points along the curve that a split line through points has; for the screen."""
-    curve = _smooth(np.asarray(points, float))
-    t = np.linspace(0, 1, 12)
-    return evaluate(curve[:, None], t[None]).reshape(-1, 2)
-
-
 def _longer(points, faces):
     """The line drawn on at each end until it leaves the face it ends in, if that is near."""
     points = np.asarray(points, float)
@@ -176,14 +169,14 @@ def _sides(faces, face, one, two):
         return None
     labels = labels.ravel()
     left = np.flatnonzero(wall)
-    blocked = set(np.concatenate([link_code(one, two, height * width)]).tolist())
+    blocked = link_code(one, two, height * width)
     for _ in range(64):
         if len(left) == 0:
             break
         found = np.zeros(len(left), labels.dtype)
         for by in (1, -1, width, -width):
             other = left + by
-            free = np.array([c not in blocked for c in link_code(left, other, height * width).tolist()])
+            free = ~np.isin(link_code(left, other, height * width), blocked)
             take = (found == 0) & free & (mask.ravel()[other] > 0)
             found[take] = labels[other[take]]
         if not found.any():

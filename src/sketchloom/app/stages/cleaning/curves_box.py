@@ -58,11 +58,11 @@ class CurvesBox(Box):
         super().show_work(work)
         self._radius.show_value(self.radius_mm, work.recipe.unit)
         found = work.traced.curves_found.tolist()
-        rows = []
-        for n, edit in enumerate(work.recipe.curves):
+
+        def row(n, edit):
             text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
-            rows.append((drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)))
-        self.kept.show_rows(rows)
+            return drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)
+        self.kept.show_rows(row)
 
     def change_curves(self, edits, what: str) -> None:
         self.emit(what, curves=(*self.recipe.curves, *edits))

@@ -11,6 +11,7 @@ from sketchloom.app.widgets import button
 
 _NUMBER = Qt.ItemDataRole.UserRole
 _ROW, _ROWS, _ICON = 29, 4, 22
+_LISTED = 200
 
 
 def drawn_icon(lines, hex_colour: str | None = None, closed: bool = False) -> QIcon:
@@ -63,14 +64,14 @@ class KeptList(QWidget):
         column.addWidget(self.list)
         column.addWidget(self.back)
 
-    def show_rows(self, rows) -> None:
-        """A pair of an icon or None and a text for each part of the field."""
+    def show_rows(self, row_of) -> None:
+        """Bring the list up to date; ``row_of(number, part)`` gives an icon or None and a text. Of very many the latest are listed."""
         kept = set(self.chosen())
         parts = getattr(self._box.recipe, self._field)
         self.list.blockSignals(True)
         self.list.clear()
-        for number in range(len(parts) - 1, -1, -1):
-            icon, text = rows[number]
+        for number in range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1):
+            icon, text = row_of(number, parts[number])
             item = QListWidgetItem(icon or QIcon(), text)
             item.setToolTip(text)
             item.setData(_NUMBER, number)

@@ -61,8 +61,8 @@ class LinesBox(Box):
             for part in (self._choose, self._all):
                 part.setEnabled(False)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        self.kept.show_rows([(drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
-            colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))) for line in work.recipe.lines])
+        self.kept.show_rows(lambda _, line: (drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
+            colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))))
 
     def _set_width(self, mm):
         self.width_mm = mm

@@ -77,8 +77,7 @@ class RimsBox(Box):
         self._new = replace(self._new, of=self._of.currentData())
         self._show_new()
         unit = work.recipe.unit
-        self.kept.show_rows([(swatch(r.hex, 16), self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2)))
-                             for r in work.recipe.rims])
+        self.kept.show_rows(lambda _, r: (swatch(r.hex, 16), self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2))))
         made = [layer for layer in work.layers if not layer.plan.labels]
         lost = sum(r.on for r in work.recipe.rims) - len(made)
         self._said.setVisible(lost > 0)

@@ -142,8 +142,7 @@ class ShapesBox(Box):
         unit = work.recipe.unit
         self._radius.show_value(self.radius_mm, unit)
         self._size.show_value(self.word_mm, unit)
-        self.kept.show_rows([(drawn_icon(s.rings, s.hex, True), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name))
-                             for s in work.recipe.shapes])
+        self.kept.show_rows(lambda _, s: (drawn_icon(s.rings, s.hex, True), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name)))
         self._tools.setVisible(bool(work.recipe.shapes))
         self._enable()
 

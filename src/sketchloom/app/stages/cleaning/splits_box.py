@@ -31,11 +31,9 @@ class SplitsBox(Box):
         super().show_work(work)
         cut = work.segmentation.cut_in
         done = iter([] if cut is None else cut.splits_done.tolist())
-        rows = []
-        for number, line in enumerate(work.recipe.splits):
-            parts = next(done, False) if line.on else True
-            rows.append((drawn_icon([line.points]), self.tr("Split line {0}").format(number + 1) if parts else self.tr("Split line {0} · parts nothing").format(number + 1)))
-        self.kept.show_rows(rows)
+        parts = [next(done, False) if line.on else True for line in work.recipe.splits]
+        self.kept.show_rows(lambda n, line: (drawn_icon([line.points]), self.tr("Split line {0}").format(n + 1) if n >= len(parts) or parts[n]
+                                             else self.tr("Split line {0} · parts nothing").format(n + 1)))
 
     def split(self, line) -> None:
         self.emit(self.tr("split line"), splits=(*self.recipe.splits, line))
@@ -55,7 +53,7 @@ class CoversBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        self.kept.show_rows([(drawn_icon([(*c.points, c.points[0])], closed=True), self.tr("Covered area {0}").format(n + 1)) for n, c in enumerate(work.recipe.covers)])
+        self.kept.show_rows(lambda n, c: (drawn_icon([(*c.points, c.points[0])], closed=True), self.tr("Covered area {0}").format(n + 1)))
 
     def cover(self, area) -> None:
         self.emit(self.tr("covered area"), covers=(*self.recipe.covers, area))
