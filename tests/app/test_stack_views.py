@@ -147,3 +147,19 @@ def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
     assert sum(x.cut_length_mm for x in driver.settled().layers) < 0.7 * stacked  # what the frame covers is not cut
     driver.key("Ctrl+Z", "Ctrl+Z")
     assert recipe(driver).edits == ()
+
+
+def test_alternatives_of_a_layering_are_kept_and_compared_in_layers(lighthouse, layers):
+    lighthouse.window.actions_by_name["variants"].setChecked(True)
+    strip = lighthouse.window.variants
+    assert strip.isVisible() and lighthouse.window.stage == LAYERS
+    lighthouse.click("Lean", layers)
+    lighthouse.settled()
+    lighthouse.click("Keep the present one", strip)
+    lighthouse.click("Windowed", layers)
+    lighthouse.settled()
+    card = lambda: next((c for c in strip.cards if c.text() == "Alternative 1"), None)  # noqa: E731
+    wait(lambda: card() is not None, 60, "the card of the alternative")
+    card().click()
+    lighthouse.settled()
+    assert recipe(lighthouse).layering == "lean" and lighthouse.window.stage == LAYERS

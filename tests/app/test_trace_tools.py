@@ -372,6 +372,8 @@ def test_variants_are_shown_taken_and_pinned(driver, trace, smaller):
     work = driver.settled()
     assert recipe(driver).silhouette and work.layers[0].outline.holes == 0
     driver.key("Alt+4")
+    assert strip.isVisible()
+    driver.key("Alt+5")
     assert not strip.isVisible()
 
 

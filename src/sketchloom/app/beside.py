@@ -33,7 +33,7 @@ class Beside(QObject):
         if work is not None and in_clean:
             self._session.aside.request(work, {aside.GAPS, aside.VARIANTS} if self._strip.isVisible() else {aside.GAPS})
         elif work is not None and in_layers:
-            self._session.aside.request(work, {aside.WAYS})
+            self._session.aside.request(work, {aside.WAYS, aside.VARIANTS} if self._strip.isVisible() else {aside.WAYS})
         elif work is not None and in_trace:
             wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
             self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)

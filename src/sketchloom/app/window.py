@@ -370,8 +370,8 @@ class Window(QMainWindow):
         self.stacking.turn(number == LAYERS)
         if number == LAYERS:
             self.panels[LAYERS].announce()
-        self.variants.setVisible(number in (TRACE, CLEAN) and self.actions_by_name["variants"].isChecked())
-        if number not in (TRACE, CLEAN):
+        self.variants.setVisible(number in (TRACE, CLEAN, LAYERS) and self.actions_by_name["variants"].isChecked())
+        if number not in (TRACE, CLEAN, LAYERS):
             self.variants.pin(None)
         if number != TRACE:
             self.bench.lasso = None
@@ -522,10 +522,10 @@ class Window(QMainWindow):
         self.beside.ask(self.stage == TRACE, self.stage == CLEAN, self.stage == LAYERS)
 
     def _show_variants(self, on):
-        self.variants.setVisible(on and self.stage in (TRACE, CLEAN) and self.session.document is not None)
+        self.variants.setVisible(on and self.stage in (TRACE, CLEAN, LAYERS) and self.session.document is not None)
         if not on:
             self.variants.pin(None)
-        elif self.stage not in (TRACE, CLEAN):
+        elif self.stage not in (TRACE, CLEAN, LAYERS):
             self.show_stage(TRACE)
         self._ask_beside()
 
