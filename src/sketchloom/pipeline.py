@@ -200,7 +200,7 @@ class _Run:
         recipe = self.recipe
         with self._stage("planar", "Drawing the map"):
             planar, lines, along = self.keep(("planar", key), lambda: self._map(segmentation))
-            curves_found = np.ones(0, bool)
+            seen, curves_found = lines, np.ones(0, bool)
             if recipe.curves:
                 key = ("reshaped", key, recipe.curves, recipe.preparation)
                 lines, curves_found = self.keep(key, lambda: reshaped(lines, recipe.curves, self.move, (planar.width, planar.height)))
@@ -222,7 +222,7 @@ class _Run:
                         curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
                     if mirror is not None:
                         curves = made_symmetric(planar, curves, is_upright, mirror.keep != SECOND)
-                return Traced(planar, curves, arc_lengths(curves), curves_found)
+                return Traced(planar, curves, arc_lengths(curves), seen, curves_found)
             mirror = recipe.preparation.mirror
             is_upright = mirror is not None and mirror_frame(100, 100, mirror).is_upright
             smoothed = tuple(p for p in self.local.patches if p.smoothness not in (None, recipe.smoothness))

@@ -7,7 +7,8 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
-from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, RegionEdit, below_hex, inner_place, with_edits
+from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, KEEP, WINDOW, RegionEdit, below_hex, find_regions, inner_place, with_edits
+from sketchloom.core.edits.together import enclosed, together
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.layers import gathering
 from sketchloom.core.planar.describe import RegionIndex
@@ -41,6 +42,7 @@ class RegionDesk:
     def __init__(self, work: Work, index: RegionIndex):
         self.work, self.index = work, index
         self._hexes = [e.hex for e in work.segmentation.entries]
+        self._places: dict[int, tuple[float, float]] = {}
 
     @cached_property
     def sizes(self) -> RegionSizes:
@@ -135,6 +137,32 @@ class RegionDesk:
         made = tuple(self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist()))
         return replace(recipe, edits=(*rest, *made), order=(*colours, work.segmentation.entries[tone.INK].hex))
 
+    def _of_faces(self, faces):
+        chosen = np.zeros(self.work.traced.planar.face_count, bool)
+        chosen[list(faces)] = True
+        return chosen
+
+    def together(self, recipe: Recipe, faces, way: str) -> Recipe:
+        """The recipe in which several regions are one: ``way`` as of ``together``; the first gives the colour."""
+        made, gone = together(self.work.traced.planar, [self._of_faces([face]) for face in faces], way)
+        hex_colour = self.hex_of(faces[0])
+        other = made & ((self.work.edited.label != self.work.edited.label[faces[0]]) | self.work.ground)
+        recipe = self.decided(recipe, np.flatnonzero(other).tolist(), COLOUR, hex_colour)
+        return self.decided(recipe, np.flatnonzero(gone & ~self.work.ground).tolist(), WINDOW)
+
+    def holes(self, faces) -> list[float]:
+        """How many mm across each hole of some regions is (a disc of its area), the smallest first."""
+        area = enclosed(self.work.traced.planar, self._of_faces(faces)).area_px
+        return sorted((2 * (area / np.pi) ** 0.5 * self.work.mm_per_px).tolist())
+
+    def filled(self, recipe: Recipe, faces, under_mm: float = np.inf) -> Recipe:
+        """The recipe in which what regions enclose gets their colour, hole by hole; only holes less than so much across."""
+        for face in faces:
+            found = enclosed(self.work.traced.planar, self._of_faces([face]))
+            small = 2 * (found.area_px / np.pi) ** 0.5 * self.work.mm_per_px < under_mm
+            recipe = self.decided(recipe, np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(), COLOUR, self.hex_of(face))
+        return recipe
+
     def undecided(self, recipe: Recipe, faces) -> Recipe:
         """The recipe in which regions are as they were traced."""
         return replace(recipe, edits=self._without(recipe, faces))
@@ -145,9 +173,24 @@ class RegionDesk:
         # the document may be ahead by edits this work does not know yet
         return tuple(e for n, e in enumerate(recipe.edits) if n >= len(found) or found[n] not in gone)
 
+    def inner_place(self, face: int) -> tuple[float, float]:
+        """A place well inside a face, px."""
+        if face not in self._places:
+            self._places[face] = inner_place(self.work.traced.planar, face, self.index.box(face))
+        return self._places[face]
+
+    def remembered(self, faces) -> tuple[RegionEdit, ...]:
+        """Regions as they are kept, to be found again in another result."""
+        return tuple(self._edit(face, KEEP, None) for face in faces)
+
+    def found_again(self, kept) -> tuple[int, ...]:
+        """Faces of regions that were remembered, less those that are gone."""
+        found = find_regions(self.work.traced.planar, [*self._hexes, _WHITE], self.work.move, kept)
+        return tuple(dict.fromkeys(f for f in found.tolist() if f >= 0))
+
     def _edit(self, face, action, hex_colour):
         work, planar = self.work, self.work.traced.planar
-        x, y = inner_place(planar, face, self.index.box(face))
+        x, y = self.inner_place(face)
         share = np.array([[x / planar.width, y / planar.height]])
         place = moved(np.linalg.inv(work.move), share)
         area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])

@@ -10,6 +10,7 @@ from sketchloom.core.curves.regular import Regular, nearly_regular
 from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.edits.necks import Cuts, likely_cuts
 from sketchloom.core.edits.painting import PaintedLine
+from sketchloom.core.edits.together import filled
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
 from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.picture.preparing.placing import moved
@@ -126,6 +127,16 @@ class ShapeDesk:
         outline = polygons.outline_of_area(polygons.grown(made, 0.0))
         return self.shape(polygons.rings_of(outline), shapes[0].hex, shapes[0].name) if len(outline.controls) else None
 
+    def clipped(self, rings, faces, within: bool) -> list[np.ndarray]:
+        """What of some rings lies within regions and all they enclose, or outside of them."""
+        chosen = np.zeros(self.work.traced.planar.face_count, bool)
+        chosen[list(faces)] = True
+        outline = outline_of(self.work.traced.planar, self.work.traced.curves, filled(self.work.traced.planar, chosen))
+        area, regions = polygons.area_of(rings), polygons.area_of_outline(outline)
+        made = area.intersection(regions) if within else area.difference(regions)
+        made = polygons.outline_of_area(polygons.areas_of(made))
+        return polygons.rings_of(made) if len(made.controls) else []
+
     def region_shape(self, faces, hex_colour: str | None, name: str, fill_holes: bool = False) -> PlacedShape:
         """The outline of regions as a shape of its own; ``fill_holes``: their outer rings only."""
         planar = self.work.traced.planar
@@ -228,6 +239,11 @@ class ShapeDesk:
     def deviation_px(stretch, path) -> float:
         """How far a stretch and its new course are apart at most."""
         return reshapes.deviation(stretch, path)
+
+    def off_picture_px(self, stretch, path) -> float:
+        """How far a course in place of a stretch, (N, 2) each, is at most from where the picture itself has the boundary."""
+        traced = self.work.traced
+        return stretches.off_boundary(traced.curves, traced.lines, stretch, path)
 
     def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
         kept = lambda points: self.kept(_thinned(points))  # noqa: E731

@@ -1,6 +1,7 @@
 """A finished work: everything that follows from a picture and a recipe, and what can be asked of it."""
 
 from dataclasses import dataclass, field
+from functools import cached_property
 
 import numpy as np
 
@@ -12,11 +13,12 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.outline import Outline
-from sketchloom.core.layers.width import apart, space_widths, stretch_around
+from sketchloom.core.layers.width import NO_WIDTHS, Widths, apart, space_widths, stretch_around
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import stretch_mm
@@ -38,12 +40,13 @@ _SHOWN = 3.0
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Traced:
-    """The planar map with its curves; ``arc_length_px`` per arc; ``curves_found`` (E,) which of the recipe's
-    curve edits found their stretch."""
+    """The planar map with its curves; ``arc_length_px`` per arc; ``lines`` the boundary points as the picture has
+    them; ``curves_found`` (E,) which of the recipe's curve edits found their stretch."""
 
     planar: PlanarMap
     curves: CurveSet
     arc_length_px: np.ndarray
+    lines: Polylines
     curves_found: np.ndarray = field(default_factory=lambda: np.ones(0, bool))
 
 
@@ -170,10 +173,7 @@ class Work:
         """The same for the space between cuts of each sheet; worked out when asked."""
         found, scale = [], self.mm_per_px
         under = 1.5 * self.recipe.thin_mm / scale
-        for layer in self.layers:
-            if layer.outline.pen_px is not None or not len(layer.outline.controls):
-                continue
-            widths = space_widths(layer.outline, 2 * under)
+        for layer, widths in zip(self.layers, self.spaces):
             for n in apart(widths, under, stretch_mm(self.recipe.thin_mm) / scale, most):
                 x, y = (widths.xy[n] * scale).tolist()
                 found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
@@ -205,10 +205,19 @@ class Work:
                 made.insert(0, on[None]) if first else made.append(on[None])
         return np.concatenate(made)
 
-    def width_line(self) -> tuple[np.ndarray, np.ndarray]:
-        """Middles (K, 2) mm of where the sheets are narrow, and their widths (K,) against the least wanted, 1 for as wide."""
-        xy = np.concatenate([layer.widths.xy for layer in self.layers] or [np.empty((0, 2))]) * self.mm_per_px
-        width = np.concatenate([layer.widths.width for layer in self.layers] or [np.empty(0)]) * self.mm_per_px
+    @cached_property
+    def spaces(self) -> tuple[Widths, ...]:
+        """Widths of the space between the cuts of each sheet, up to three times the least wanted; worked out when asked."""
+        limit = _SHOWN * self.recipe.thin_mm / self.mm_per_px
+        cut = (layer.outline for layer in self.layers)
+        return tuple(NO_WIDTHS if o.pen_px is not None or not len(o.controls) else space_widths(o, limit) for o in cut)
+
+    def width_line(self, spaces: bool = False) -> tuple[np.ndarray, np.ndarray]:
+        """Middles (K, 2) mm of where the sheets, or the spaces between their cuts, are narrow, and their widths (K,)
+        against the least wanted, 1 for as wide."""
+        measured = self.spaces if spaces else [layer.widths for layer in self.layers]
+        xy = np.concatenate([widths.xy for widths in measured] or [np.empty((0, 2))]) * self.mm_per_px
+        width = np.concatenate([widths.width for widths in measured] or [np.empty(0)]) * self.mm_per_px
         near = width < _SHOWN * self.recipe.thin_mm
         return xy[near], width[near] / max(self.recipe.thin_mm, 1e-6)
 

@@ -1,5 +1,6 @@
 """What is drawn in the Clean stage, in the real window: shapes, words, split lines, covers, mirror, boundaries, rims, strokes, stencils, mends."""
 
+import re
 from dataclasses import replace
 
 import numpy as np
@@ -12,7 +13,9 @@ import shapes
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.notice import Notice
+from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, TRACE
+from sketchloom.core.shapes import polygons
 
 SIZE = 300
 
@@ -348,3 +351,92 @@ def test_an_eye_shows_from_a_sheet_below(driver, fish):
     assert "below" in fish.edits.list.item(0).text()
     click(driver, *s(150, 50))
     assert recipe(driver).edits == ()
+
+
+def test_several_regions_are_chosen_joined_cut_out_and_filled(driver, fish):
+    box = fish.together
+    driver.click("Choose regions", box)
+    click(driver, *s(130, 150))
+    assert "1 region" in box._said.text() and not driver.button("Join", box).isEnabled()
+    click(driver, *s(150, 50))
+    assert "2 regions" in box._said.text()
+    grabbed = driver.window.bench.grab().toImage()
+    assert grabbed.pixelColor(at(driver, *s(150, 50))).blue() > grabbed.pixelColor(at(driver, *s(150, 50))).red()  # its number on a blue ground
+    driver.click("Join", box)
+    work = settled(driver)
+    red = hex_at(work, 130, 150)
+    assert hex_at(work, 150, 50) == red and len(recipe(driver).edits) == 1
+    assert "Done" in box._said.text() and len(box.faces) == 2  # both are found again
+    driver.key("Ctrl+Z")
+    settled(driver)
+    driver.click("Let go", box)
+    assert box.faces == ()
+    # the ground's disc without the fish in it
+    click(driver, *s(150, 270))
+    click(driver, *s(130, 150))
+    driver.click("Cut out", box)
+    work = settled(driver)
+    assert hex_at(work, 130, 150) is None and hex_at(work, 245, 150) is None and hex_at(work, 150, 270) is not None
+    driver.key("Ctrl+Z")
+    settled(driver)
+    driver.click("Let go", box)
+    click(driver, *s(150, 270))
+    assert "2 holes" in box._said.text()
+    driver.click("Fill inside", box)
+    work = settled(driver)
+    assert hex_at(work, 130, 150) == hex_at(work, 150, 50) == hex_at(work, 150, 270)
+    driver.key("Ctrl+Z")
+    work = settled(driver)
+    across = 40.0 * work.mm_per_px  # the moon is 36 px across
+    driver.type_into(box._under, f"{across:.3f} mm")
+    driver.click("Fill holes under", box)
+    work = settled(driver)
+    assert hex_at(work, 150, 50) == hex_at(work, 150, 270) and hex_at(work, 130, 150) == red
+
+
+def test_a_figure_is_laid_only_on_the_chosen_regions_or_beside_them(driver, fish):
+    driver.click("Choose regions", fish.together)
+    click(driver, *s(130, 150))
+    area, (sea, red, pale) = {}, (hex_at(driver.work, *p) for p in ((26, 150), (130, 150), (150, 50)))
+    fish.shapes._colour.setCurrentIndex(fish.shapes._colour.findData(pale))
+    for where in (0, 1, 2):
+        fish.shapes._where.setCurrentIndex(where)
+        driver.click("Circle", fish.shapes)
+        drag(driver, s(20, 120), s(60, 150), s(80, 180))  # half of it lies beyond the body's edge
+        work = settled(driver)
+        area[where] = sum(abs(polygons.area_of(driver.window.drawing.desk.rings(x)).area) for x in recipe(driver).shapes)
+        assert len(recipe(driver).shapes) == 1 and len(fish.together.faces) == 1
+        assert (hex_at(work, 40, 150), hex_at(work, 64, 150)) == ((pale, pale), (sea, pale), (pale, red))[where]
+        driver.key("Ctrl+Z")
+        settled(driver)
+    assert area[0] == pytest.approx(np.pi * 30**2, rel=1e-3)
+    assert area[1] + area[2] == pytest.approx(area[0], rel=1e-3) and min(area.values()) > 200
+
+
+def test_spaces_between_cuts_are_shown_as_a_line_too(driver, tmp_path):
+    bars = lambda x, y: ((x > 60) & (x < 140) | (x > 144) & (x < 240)) & (np.abs(y - 150) < 100)  # noqa: E731
+    driver.open(saved(tmp_path / "bars.png", ((bars, (20, 20, 20)),)))
+    panel = in_clean(driver)
+    next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Narrow places").head.setChecked(True)
+    work = settled(driver)
+    driver.type_into(panel.narrow._least, f"{8 * work.mm_per_px:.3f} mm")
+    work = settled(driver)
+    driver.click("Show widths", panel.narrow)
+    assert len(driver.window.bench._widths[0]) == 0  # both bars are wide
+    driver.click("Spaces", panel.narrow)
+    xy, share = driver.window.bench._widths
+    assert len(xy) > 100 and share.min() == pytest.approx(0.5, abs=0.05)  # a slit of 4 px, 8 wanted
+    assert np.abs(xy[:, 0] / work.mm_per_px - 142).max() < 1
+    assert "too narrow" in panel.narrow.list.item(0).text()
+
+
+def test_a_boundary_says_how_far_it_is_from_the_picture(driver, fish):
+    driver.click("Choose a stretch", fish.curves)
+    drag(driver, *[s(150 + 18 * np.cos(a), 50 + 18 * np.sin(a)) for a in np.linspace(3.4, 5.8, 16)])
+    before = re.search(r"at most ([\d.]+) mm from the picture", fish.curves.said.text())
+    assert float(before[1]) < 0.1
+    driver.click("Straighten", fish.curves)
+    work = settled(driver)
+    after = re.search(r"and ([\d.]+) mm from the picture", fish.curves.said.text())
+    # the sagitta of an arc of 2.4 rad and 18 px
+    assert float(after[1]) == pytest.approx(18 * (1 - np.cos(1.2)) * work.mm_per_px, rel=0.1)

@@ -3,10 +3,11 @@
 import numpy as np
 import pytest
 import shapely
+from bidi import get_display
 from fontTools.pens.areaPen import AreaPen
 from fontTools.pens.boundsPen import BoundsPen
 from fontTools.ttLib import TTFont
-from hypothesis import given
+from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sketchloom.core.curves.curveset import segment_areas, segment_lengths
@@ -15,6 +16,7 @@ from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.rims import BACKING, INNER, RIM, Rim, rim_outline
 from sketchloom.core.shapes import makers, polygons, text
 from sketchloom.core.shapes.placed import is_straight
+from sketchloom.core.shapes.runs import visual_runs
 
 LATO = text.Font("Lato", str(text.SHIPPED / "Lato-Regular.ttf"))
 
@@ -128,3 +130,16 @@ def test_what_cannot_be_set_is_refused_in_a_sentence(words, path):
 
 def test_the_shipped_fonts_come_first():
     assert [f.name for f in text.fonts()[:2]] == ["Lato", "Lato Bold"]
+
+
+HEBREW, ARABIC = "שלום עולם", "مرحبا ليل"
+MIXED = st.text(st.sampled_from("aT1 2(.)-" + HEBREW + ARABIC), min_size=1, max_size=24)
+
+
+@given(MIXED.filter(lambda t: t.strip()))
+@settings(max_examples=200)
+def test_mixed_directions_stand_as_another_implementation_of_the_standard_puts_them(words):
+    """UAX 9 as of the `unicode-bidi` crate, which `get_display` calls; ours uses the levels of another implementation."""
+    shown = "".join(words[r.start:r.end][::-1] if r.is_rtl else words[r.start:r.end] for r in visual_runs(words))
+    flat = str.maketrans("()", "((")  # brackets are turned round by the shaper, in `get_display` by itself
+    assert shown.translate(flat) == get_display(words).translate(flat)

@@ -121,7 +121,7 @@ class Cleaning(QObject):
         if not (self._is_seen and self._panel.narrow.shows_line()):
             self._bench.show_widths(None)
         elif work is not None:
-            self._bench.show_widths(work.width_line())
+            self._bench.show_widths(work.width_line(self._panel.narrow.of_spaces()))
 
     def _show_only(self):
         only = self._panel.regions.only()

@@ -4,7 +4,7 @@ import numpy as np
 from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QColorDialog
 
-from sketchloom.app.stages.cleaning.shapes_box import PATH, REGION
+from sketchloom.app.stages.cleaning.shapes_box import EVERYWHERE, PATH, REGION, WITHIN
 from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THICKER, WINDOW
 from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
 from sketchloom.app.tools.lines import BridgeTool, LineTool
@@ -177,7 +177,18 @@ class Drawing(QObject):
 
     # -- shapes ------------------------------------------------------------------------
 
+    def _where(self, rings):
+        """Rings as they are, or only what of them lies on or beside the chosen regions."""
+        where, faces = self._panel.shapes.where(), self._panel.together.faces
+        if where == EVERYWHERE or not faces or not rings:
+            return rings
+        made = self.desk.clipped(rings, faces, where == WITHIN)
+        if not made:
+            self._say("shapes", "ask", self.tr("Nothing of it lies on the chosen regions.") if where == WITHIN else self.tr("All of it lies on the chosen regions."))
+        return made
+
     def _lay_on(self, rings, name):
+        rings = self._where(rings)
         if rings:
             self._panel.shapes.lay_on(self.desk.shape(rings, self._panel.shapes.hex(), name), self.tr("laid on {0}").format(name))
 
@@ -227,6 +238,7 @@ class Drawing(QObject):
             return
         if missing:
             self._say("words", "ask", self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)))
+        rings = self._where(rings)
         if rings:
             shape = self.desk.shape(rings, box.hex(), self.tr("“{0}”").format(box.text.text().strip()), text=box.text.text(), font=box.font().name)
             box.lay_on(shape, self.tr("laid on words"))
@@ -310,8 +322,8 @@ class Drawing(QObject):
             self._panel.curves.show_stretch(False, self.tr("No boundary runs along there. Brush nearer to it."))
         else:
             length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
-            words = self.tr("A whole ring, {0} round.") if self._stretch.closed else self.tr("A stretch of {0}. Drag it to pull it.")
-            self._panel.curves.show_stretch(True, words.format(format_length(self.desk.mm(length), self._bench.unit)))
+            words = self.tr("A whole ring, {0} round, at most {1} from the picture.") if self._stretch.closed else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
+            self._panel.curves.show_stretch(True, words.format(format_length(self.desk.mm(length), self._bench.unit), self._off_picture(self._stretch.points)))
         if isinstance(self._bench.tool, StretchTool):
             self._bench.tool.show_stretch(None if self._stretch is None else self._stretch.points)
 
@@ -326,8 +338,11 @@ class Drawing(QObject):
             return
         what = "circle" if what == "arc" and stretch.closed else what
         off = format_length(self.desk.mm(self.desk.deviation_px(stretch.points, path)), self._bench.unit, 2)
-        self._after = self.tr("Changed; now at most {0} from where it was.").format(off)
+        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(off, self._off_picture(path))
         self._panel.curves.change_curves([self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary"))
+
+    def _off_picture(self, path):
+        return format_length(self.desk.mm(self.desk.off_picture_px(self._stretch.points, path)), self._bench.unit, 2)
 
     def _pull(self, at, dx, dy):
         self._reshape("pull", at=at, by=(dx, dy))

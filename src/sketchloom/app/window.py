@@ -30,6 +30,7 @@ from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
+from sketchloom.app.together import Together
 from sketchloom.app.toolbelt import ToolBelt
 from sketchloom.app.variants_strip import VariantsStrip
 from sketchloom.app.welcome import DropHint, Welcome
@@ -168,6 +169,7 @@ class Window(QMainWindow):
         source.mend_wanted.connect(session.mend)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
+        self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
@@ -415,6 +417,7 @@ class Window(QMainWindow):
     def _show_work(self, shown):
         self.bench.show_work(shown)
         self.cleaning.refresh()
+        self.together.refresh()
         self.drawing.refresh()
         self.stacking.refresh()
         if not shown.work.measured and not shown.coarse:

@@ -13,6 +13,7 @@ from sketchloom.app.stages.cleaning.shapes_box import ShapesBox
 from sketchloom.app.stages.cleaning.splits_box import CoversBox, SplitsBox
 from sketchloom.app.stages.cleaning.stencil_box import StencilBox
 from sketchloom.app.stages.cleaning.strokes_box import StrokesBox
+from sketchloom.app.stages.cleaning.together_box import TogetherBox
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.widgets import Figures, Panel, label
 from sketchloom.core.units import format_length
@@ -28,8 +29,8 @@ class CleanPanel(Panel):
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
         self.regions, self.small, self.edits, self.lines, self.narrow = RegionsBox(), SmallBox(), EditsBox(), LinesBox(), NarrowBox()
         self.splits, self.covers, self.shapes, self.curves, self.regular = SplitsBox(), CoversBox(), ShapesBox(), CurvesBox(), RegularBox()
-        self.mirror, self.rims, self.stencil, self.strokes = MirrorBox(), RimsBox(), StencilBox(), StrokesBox()
-        self._of_regions = (self.splits, self.covers, self.shapes, self.curves, self.regular, self.mirror, self.rims, self.stencil, self.strokes)
+        self.mirror, self.rims, self.stencil, self.strokes, self.together = MirrorBox(), RimsBox(), StencilBox(), StrokesBox(), TogetherBox()
+        self._of_regions = (self.together, self.splits, self.covers, self.shapes, self.curves, self.regular, self.mirror, self.rims, self.stencil, self.strokes)
         self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow, *self._of_regions)
         for box in self._boxes:
             box.change.connect(self.change)
@@ -39,7 +40,7 @@ class CleanPanel(Panel):
         self.add(self._pens, self.regions, self._edits_fold, self._small_fold,
                  Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
         self._folds = [Fold(title, box) for title, box in (
-            (self.tr("Strokes"), self.strokes), (self.tr("Split lines"), self.splits), (self.tr("Cover an area"), self.covers), (self.tr("Shapes and words"), self.shapes),
+            (self.tr("Several regions"), self.together), (self.tr("Strokes"), self.strokes), (self.tr("Split lines"), self.splits), (self.tr("Cover an area"), self.covers), (self.tr("Shapes and words"), self.shapes),
             (self.tr("Mirror one half"), self.mirror), (self.tr("Boundaries by hand"), self.curves), (self.tr("Nearly regular"), self.regular),
             (self.tr("Backing and rim"), self.rims), (self.tr("Stencil bridges"), self.stencil))]
         self.add(*self._folds)

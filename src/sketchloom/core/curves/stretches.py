@@ -3,14 +3,17 @@
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.ndimage import uniform_filter1d
 from scipy.spatial import cKDTree
 
 from sketchloom.core import ragged
 from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled, segment_lengths
 from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX = 0.75
+_GRAIN = 7
 _WHOLE = 0.8
 """A brush that comes back and went along this much of a ring means all of it."""
 
@@ -54,6 +57,49 @@ def ring_at(planar: PlanarMap, curves: CurveSet, place, reach_px: float) -> Stre
         return None
     ring = min(rings, key=_length)
     return Stretch(np.concatenate([ring, ring[:1]]), True)
+
+
+def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
+    """Greatest distance, px, of a path from the boundary points that a stretch was traced from.
+
+    Parameters
+    ----------
+    lines : the arcs' sub-pixel points, as they come from the picture. stretch : (N, 2) along ``curves``; says which arcs.
+    path : (M, 2).
+
+    Notes
+    -----
+    The signed distances are averaged over seven pixels as in the fit: a single point bears the picture's grain.
+    """
+    xy, arc = _samples(curves)
+    _, at = cKDTree(xy).query(stretch)
+    arcs = np.unique(arc[at])
+    points = []
+    for a in arcs.tolist():
+        line = lines.xy[lines.starts[a]:lines.starts[a + 1]]
+        points.append(np.concatenate([line, line[:1]]) if lines.closed[a] else line)
+    ends = [np.stack([p[:-1], p[1:]], 1) for p in points if len(p) > 1]
+    if not ends:
+        return 0.0
+    path = np.asarray(path, float)
+    way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(path, axis=0).T))])
+    at = np.linspace(0.0, way[-1], max(int(way[-1]), 1) + 1)
+    away = signed_distances(np.stack([np.interp(at, way, path[:, c]) for c in (0, 1)], -1), np.concatenate(ends))
+    return float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max())
+
+
+def signed_distances(points, segments) -> np.ndarray:
+    """(M,) distance of points from the nearest of line segments (S, 2, 2), among the eight whose middles lie nearest;
+    positive on their right as seen on the screen."""
+    near = cKDTree(segments.mean(1)).query(points, k=min(8, len(segments)))[1].reshape(len(points), -1)
+    a, leg = segments[near, 0], segments[near, 1] - segments[near, 0]
+    gap = points[:, None] - a
+    share = np.clip((gap * leg).sum(-1) / np.maximum((leg * leg).sum(-1), 1e-12), 0, 1)
+    away = np.hypot(*np.moveaxis(gap - share[..., None] * leg, -1, 0))
+    least = away.argmin(1)
+    row = np.arange(len(points))
+    leg, gap = leg[row, least], gap[row, least]
+    return away[row, least] * np.where(leg[:, 0] * gap[:, 1] - leg[:, 1] * gap[:, 0] >= 0, 1.0, -1.0)
 
 
 def _rings_near(planar, curves, brush, reach):

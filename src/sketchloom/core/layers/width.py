@@ -40,6 +40,9 @@ class Widths:
         return float(self.width.min()) if len(self.width) else None
 
 
+NO_WIDTHS = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+
+
 def apart(widths: Widths, under_px: float, away_px: float, most: int) -> list[int]:
     """Numbers of the narrowest places under a width, one for each stretch: no two nearer than ``away_px``."""
     under = np.flatnonzero(widths.width < under_px)
@@ -92,7 +95,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     """
     xy, normal, ring, place = _samples(outline, spacing_px)
     if len(xy) == 0:
-        return Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+        return NO_WIDTHS
     tree = cKDTree(xy)
     for limit in (_NARROW_SHARE * limit_px, limit_px):
         found = _under(tree, xy, normal, ring, place, outline.hole, limit, spacing_px)

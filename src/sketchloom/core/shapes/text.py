@@ -13,6 +13,7 @@ from fontTools.ttLib import TTFont, TTLibError
 
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.errors import FontError
+from sketchloom.core.shapes.runs import visual_runs
 
 logging.getLogger("fontTools").setLevel(logging.ERROR)  # it tells of odd dates in installed fonts
 SHIPPED = Path(__file__).parents[2] / "data" / "fonts"
@@ -94,19 +95,15 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
 
     Notes
     -----
-    Script, direction, ligatures and kerning are those of the font (HarfBuzz, after the OpenType
-    specification). Letters that overlap stay rings of their own; inside counts by the winding number.
+    Ligatures and kerning are those of the font (HarfBuzz, after the OpenType specification), run by run
+    where directions or scripts mix. Letters that overlap stay rings of their own; inside counts by the winding number.
     """
     text = text.strip("\n")
     if not text.strip() or len(text) > MAX_LETTERS:
         raise FontError(font.path, f"was to set {len(text)} letters; one line of 1 to {MAX_LETTERS} can be set.")
     _, glyphs, order, shaper, per_em = _opened(font.path)
-    buffer = hb.Buffer()
-    buffer.add_str(text)
-    buffer.guess_segment_properties()
-    hb.shape(shaper, buffer, {"kern": True, "liga": True})
     rings, letter, x, missing = [], [], 0.0, []
-    for info, place in zip(buffer.glyph_infos, buffer.glyph_positions):
+    for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):
         if info.codepoint == 0:
             missing.append(text[info.cluster])
             continue
@@ -117,6 +114,18 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
         letter += [info.cluster] * len(pen.rings)
         x += place.x_advance + spacing * per_em
     return Word(tuple(rings), tuple(letter), x / per_em, tuple(dict.fromkeys(missing)))
+
+
+def _glyphs(shaper, text, run):
+    """Glyphs of one run from left to right; their clusters count letters of the whole text, which gives the run its context."""
+    buffer = hb.Buffer()
+    buffer.add_str(text, run.start, run.end - run.start)
+    if run.script:
+        buffer.script = run.script
+    buffer.direction = "rtl" if run.is_rtl else "ltr"
+    buffer.guess_segment_properties()
+    hb.shape(shaper, buffer, {"kern": True, "liga": True})
+    return zip(buffer.glyph_infos, buffer.glyph_positions)
 
 
 class _RingPen(BasePen):

@@ -46,6 +46,8 @@ class NarrowBox(Box):
 
     def _take_where(self, key):
         self._key = key
+        if self.shows_line():
+            self.line_wanted.emit(True)
         if self.work is not None:
             self._fill(self.work)
 
@@ -58,6 +60,10 @@ class NarrowBox(Box):
 
     def shows_line(self) -> bool:
         return self._line.isChecked()
+
+    def of_spaces(self) -> bool:
+        """Whether the spaces between cuts are meant instead of the sheets."""
+        return self._key == "spaces"
 
     def show_work(self, work) -> None:
         super().show_work(work)

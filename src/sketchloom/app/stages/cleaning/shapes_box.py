@@ -10,6 +10,7 @@ from sketchloom.core.colour import colour_name, from_hex
 from sketchloom.core.shapes.placed import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
 
 PATH, REGION = "path", "region"
+EVERYWHERE, WITHIN, BESIDE = "everywhere", "within", "beside"
 MOST_COPIES = 72
 
 
@@ -95,7 +96,12 @@ class ShapesBox(Box):
         row.addWidget(self.more, 0, 1)
         row.addWidget(label(self.tr("Copies around a place"), "quiet"), 1, 0)
         row.addWidget(self.copies, 1, 1)
-        self.add((label(self.tr("Colour")), self._colour), figures, (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
+        self._where = QComboBox()
+        self._where.setAccessibleName(self.tr("Where it is laid on"))
+        self._where.setToolTip(self.tr("Regions are chosen under “Several regions”; they count with all they enclose"))
+        for text, key in ((self.tr("Everywhere"), EVERYWHERE), (self.tr("Only on the chosen regions"), WITHIN), (self.tr("Not on the chosen regions"), BESIDE)):
+            self._where.addItem(text, key)
+        self.add((label(self.tr("Colour")), self._colour), (label(self.tr("Where")), self._where), figures, (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
                  self.text, self.fonts, (label(self.tr("Size")), self._size), (self._place, self._along), self.kept, self._tools)
 
     def show_fonts(self, fonts) -> None:
@@ -109,6 +115,10 @@ class ShapesBox(Box):
     def hex(self) -> str | None:
         """The colour chosen; None cuts out."""
         return self._colour.currentData()
+
+    def where(self) -> str:
+        """Whether all of it is laid on, or only what lies on the chosen regions or beside them."""
+        return self._where.currentData()
 
     def bring_colour(self, hex_colour: str) -> None:
         """A colour that the picture does not have."""

@@ -1,0 +1,61 @@
+"""Joins several chosen regions to the bench, and what is done to them to the recipe."""
+
+from PySide6.QtCore import QObject
+
+from sketchloom.app.stages.cleaning.together_box import HOLES, INSIDE, JOINED
+from sketchloom.app.tools.picking import PickTool
+
+
+class Together(QObject):
+    """Holds the regions that are chosen; they are looked for again in every new result."""
+
+    def __init__(self, bench, session, box, cleaning):
+        super().__init__(bench)
+        self._bench, self._session, self._box, self._cleaning = bench, session, box, cleaning
+        self._kept = ()
+        self._made = None
+        self._tool = PickTool(lambda: bench.source_image)
+        self._tool.picked.connect(self._choose)
+        box.choose_wanted.connect(lambda on: self._take_up() if on else cleaning.hold())
+        box.none_wanted.connect(lambda: self._choose(()))
+        box.act_wanted.connect(self._act)
+        bench.tool_changed.connect(lambda tool: box.choose.setChecked(tool is self._tool))
+
+    def refresh(self) -> None:
+        """Another result is shown, or none."""
+        desk = self._cleaning.desk
+        if desk is None or desk is self._tool.desk:
+            return
+        self._tool.show_desk(desk)
+        found = desk.found_again(self._kept)
+        self._tool.show_chosen(found)
+        is_done = self._made is not None and self._session.document.recipe is self._made
+        self._box.show_chosen(desk, found, self.tr("Done; kept in “What was changed”.") if is_done else "")
+
+    def _take_up(self):
+        self._bench.set_tool(self._tool)
+        self._bench.setFocus()
+
+    def _choose(self, faces):
+        desk = self._tool.desk
+        if desk is not None:
+            self._kept = desk.remembered(faces)
+            self._tool.show_chosen(faces)
+            self._box.show_chosen(desk, faces)
+
+    def _act(self, what):
+        desk, recipe, faces = self._tool.desk, self._session.document.recipe, self._box.faces
+        if desk is None or not faces:
+            return
+        if what == INSIDE:
+            changed, done = desk.filled(recipe, faces), self.tr("filled inside")
+        elif what == HOLES:
+            changed, done = desk.filled(recipe, faces, self._box.under_mm), self.tr("filled holes")
+        else:
+            changed = desk.together(recipe, faces, what)
+            done = self.tr("joined regions") if what == JOINED else self.tr("cut regions out")
+        if changed == recipe:
+            self._box.show_chosen(desk, faces, self.tr("Nothing changes by that."))
+            return
+        self._made = changed
+        self._session.change(changed, done)

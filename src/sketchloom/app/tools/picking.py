@@ -1,0 +1,55 @@
+"""Choosing several regions on the bench, in an order."""
+
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtGui import QBrush, QColor, QPainter, QPen
+
+from sketchloom.app import theme
+from sketchloom.app.tools.regions import RegionTool
+from sketchloom.app.tools.tool import Frame
+
+_BADGE = 9.0
+
+
+class PickTool(RegionTool):
+    """A click takes a region in or lets it go; each bears its number in the order taken."""
+
+    picked = Signal(tuple)
+
+    def __init__(self, source):
+        super().__init__(self._is_chosen, source)
+        self.hint = self.tr("Click regions, the first one first. Esc ends.")
+        self.chosen: list[int] = []
+        self.acted.connect(self._take)
+
+    def _is_chosen(self, face):
+        return face in self.chosen
+
+    def _take(self, faces, back):
+        self.chosen = [f for f in self.chosen if f not in faces] if back else [*self.chosen, *(f for f in faces if f not in self.chosen)]
+        self.picked.emit(tuple(self.chosen))
+        self.repaint.emit()
+
+    def show_chosen(self, faces) -> None:
+        self.chosen = list(faces)
+        self.repaint.emit()
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        if self.desk is None:
+            return
+        scale = frame.rect.width() / self.desk.work.picture.width
+        painter.save()
+        painter.translate(frame.rect.topLeft())
+        painter.scale(scale, scale)
+        for face in self.chosen:
+            painter.fillPath(self.path(face), QBrush(QColor(theme.WOAD), Qt.BrushStyle.Dense6Pattern))
+            self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.SolidLine, 2.2)
+        painter.restore()
+        super().paint(painter, frame)
+        for number, face in enumerate(self.chosen[:99]):
+            x, y = self.desk.inner_place(face)
+            at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
+            box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
+            painter.setPen(QPen(QColor("#ffffff"), 1.5))
+            painter.setBrush(QColor(theme.WOAD))
+            painter.drawEllipse(box)
+            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
