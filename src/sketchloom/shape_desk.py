@@ -4,6 +4,7 @@ from dataclasses import replace
 from functools import cached_property
 
 import numpy as np
+import shapely
 
 from sketchloom.core.curves import reshapes, stretches
 from sketchloom.core.curves.regular import Regular, nearly_regular
@@ -21,7 +22,7 @@ from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.recipe import Recipe
 from sketchloom.work import Work
 
-_MOST_POINTS = 400
+_MOST_POINTS, _SAME_PX = 2000, 0.02
 SIMPLER_MM = 0.15
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""
@@ -197,6 +198,25 @@ class ShapeDesk:
         # a line reading that was drawn again as shapes has its own labels; what is painted is painted on the picture
         return InkLines(work.segmentation.labels == tone.INK)
 
+    @cached_property
+    def outlines(self) -> InkLines | None:
+        """Strokes of the ink or of the dark outlines of a coloured picture; None where nothing is drawn in outlines."""
+        label = self.work.outline_label
+        return None if label is None else self.strokes if label == tone.INK and self.has_strokes else InkLines(self.work.segmentation.labels == label)
+
+    def bridge(self, place, other_place, reach_mm: float) -> tuple[np.ndarray, PaintedLine] | None:
+        """A bridge between the strokes at two places: its course, px, and as it is kept; None where there are none."""
+        made = self.outlines.bridged(np.asarray(place, float), np.asarray(other_place, float), reach_mm / self.work.mm_per_px)
+        if made is None:
+            return None
+        hex_colour = self.work.segmentation.entries[self.work.outline_label].hex
+        return made.points, self.work.painted_line(np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour)
+
+    def end_near(self, place, reach_mm: float) -> np.ndarray | None:
+        """Where a bridge that is begun at a place would begin, px."""
+        held = self.outlines.snapped(np.asarray(place, float), reach_mm / self.work.mm_per_px)
+        return None if held is None else held.xy
+
     def painted(self, paints) -> tuple[PaintedLine, ...]:
         """Lines to paint as a recipe keeps them."""
         return tuple(self.work.painted_line(np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, self.work.brush_hex(p.in_ink, None))
@@ -259,10 +279,12 @@ class ShapeDesk:
 
 
 def _thinned(points):
-    """At most so many points, evenly spaced along the line, its ends among them."""
+    """The line without points that change it by less than can be seen; at most so many, its ends among them."""
     points = np.asarray(points, float)
-    if len(points) <= _MOST_POINTS:
-        return points
+    for off in (_SAME_PX, 2 * _SAME_PX, 4 * _SAME_PX, 8 * _SAME_PX):
+        kept = np.asarray(shapely.simplify(shapely.LineString(points), off, preserve_topology=False).coords)
+        if len(kept) <= _MOST_POINTS:
+            return kept
     way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
     at = np.linspace(0, way[-1], _MOST_POINTS)
     return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)

@@ -258,6 +258,26 @@ def test_strokes_are_things(driver, pen):
     assert work.layers[0].outline.pieces == 1  # the foot stands at the ring now
 
 
+def test_a_bridge_is_drawn_from_end_to_end(driver, pen):
+    next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Gaps and ink").head.setChecked(True)
+    pause(20)
+    driver.click("Draw a bridge", pen.lines)
+    settled(driver)
+    assert driver.window.bench.tool is driver.window.drawing._tool
+    click(driver, *s(30, 280))  # no stroke is there
+    assert recipe(driver).lines == ()
+    drag(driver, s(154, 234), s(160, 228), s(152, 213))  # its upper end, to the ring's side
+    work = settled(driver)
+    assert len(recipe(driver).lines) == 1 and work.layers[0].outline.pieces == 1
+    assert work.line_width_mm(recipe(driver).lines[0]) / work.mm_per_px == pytest.approx(6, abs=1.5)
+    assert pen.lines.own.isChecked()  # and it can go on
+    driver.key("Ctrl+Z")
+    settled(driver)
+    click(driver, *s(151, 236))
+    click(driver, *s(71, 140))
+    assert len(recipe(driver).lines) == 1
+
+
 def test_a_stencil_is_held_and_its_bridges_are_moved(driver, pen):
     driver.click("Show loose pieces", pen.stencil)
     settled(driver)

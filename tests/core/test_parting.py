@@ -177,6 +177,22 @@ def test_two_ends_are_joined_in_their_own_directions():
     assert np.abs(away - 80).max() < 4  # it goes round, where a straight bridge would lie 5 px inside
 
 
+def test_a_bridge_drawn_by_hand_begins_and_ends_at_strokes():
+    page = np.zeros((240, 240), np.uint8)
+    cv2.ellipse(page, (120, 120), (80, 80), 0, 20, 340, 255, 6, cv2.LINE_AA)
+    cv2.line(page, (20, 120), (20, 220), 255, 10, cv2.LINE_AA)
+    lines = InkLines(page > 127)
+    # both places are a few pixels off the ends of the ring
+    paint = lines.bridged((201, 139), (190, 96), 12.0)
+    away = np.hypot(*(paint.points - 120.5).T)
+    assert np.abs(away - 80).max() < 4 and paint.width_px == pytest.approx(lines.width_px(0), abs=0.1)
+    # from an end to the side of another stroke: it leaves the end in its direction, and has the end's width
+    side = lines.bridged((196, 147), (24, 160), 12.0)
+    assert side.points[-1] == pytest.approx((20.5, 160), abs=1.5) and side.width_px == pytest.approx(paint.width_px, abs=0.1)
+    assert lines.bridged((196, 147), (120, 120), 12.0) is None  # no stroke there
+    assert lines.bridged((22, 150), (22, 150), 12.0) is None  # one place
+
+
 @pytest.mark.parametrize("radius", [40, 80, 150])
 def test_a_bridge_follows_the_curve_of_the_strokes_it_joins(radius):
     page = np.zeros((400, 400), np.uint8)

@@ -1,5 +1,7 @@
 """Boundaries with another course: true arcs and circles against closed forms, both neighbours, found again, lost."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -7,7 +9,7 @@ from hypothesis import strategies as st
 
 from shapes import colour_of, cover_of, disc, picture
 from sketchloom.core.curves import reshapes
-from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.curves.curveset import evaluate, sampled
 from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.errors import GeometryError, SettingError
 from sketchloom.pipeline import Pipeline
@@ -15,6 +17,7 @@ from sketchloom.recipe import Recipe
 from sketchloom.shape_desk import ShapeDesk
 
 TWO_PI = 2 * np.pi
+SIDE = 240
 
 
 def on_circle(centre, radius, begin, end, count=200, noise=0.0, seed=1):
@@ -158,3 +161,30 @@ def test_what_is_nearly_regular_is_found_and_made_so():
     assert nearly.move_px == pytest.approx(4.0, abs=0.8)  # the bump's height
     done = pipeline.evaluate(source, Recipe(colours=3, curves=desk.made_regular(nearly)))
     assert not [one for one in ShapeDesk(done).regular if one.what == "circle"]
+
+
+def test_a_ragged_edge_becomes_one_arc_without_a_tooth_left():
+    """Also in another trace, whose teeth lie elsewhere."""
+    def ragged(seed):
+        angle = np.linspace(0, 2 * np.pi, 900)
+        noise = np.random.default_rng(seed).normal(0, 1, 900)
+        radius = 90 + 2.2 * np.convolve(np.tile(noise, 3), np.ones(4) / 2, "same")[900:1800]
+        at = np.hypot(*(np.mgrid[0:SIDE, 0:SIDE] + 0.5 - SIDE / 2))
+        turn = np.arctan2(*(np.mgrid[0:SIDE, 0:SIDE] + 0.5 - SIDE / 2)) % (2 * np.pi)
+        pixels = np.where((at < np.interp(turn, angle, radius))[..., None], (200, 60, 50), (240, 236, 220)).astype(np.uint8)
+        return picture(pixels)
+    recipe = Recipe(reading="colour", size_mm=SIDE / 2, smallest_mm=0.5)
+    work = Pipeline().evaluate(ragged(1), recipe)
+    angle = np.linspace(-2.9, -0.2, 40)
+    desk = ShapeDesk(work)
+    scale = work.picture.width / SIDE
+    stretch = desk.stretch((SIDE / 2 + 90 * np.stack([np.cos(angle), np.sin(angle)], -1)) * scale, 9.0 * scale)
+    edit = desk.curve_edit("arc", stretch.points, desk.reshaped("arc", stretch), False)
+    for seed in (1, 2):
+        made = Pipeline().evaluate(ragged(seed), replace(recipe, curves=(edit,)))
+        assert made.traced.curves_found.all()
+        xy = np.concatenate([sampled(made.traced.curves.controls[a:b], 0.5) for a, b in zip(made.traced.curves.starts[:-1], made.traced.curves.starts[1:])])
+        turn = np.arctan2(*(xy - made.picture.width / 2)[:, ::-1].T)
+        of_it = xy[(turn > -2.7) & (turn < -0.4) & (np.hypot(*(xy - made.picture.width / 2).T) < 110 * scale)]
+        centre, radius = reshapes.fitted_circle(of_it)
+        assert np.abs(np.hypot(*(of_it - centre).T) - radius).max() < 0.5 * scale

@@ -96,6 +96,9 @@ class Aside(QObject):
 
     def _answer(self, number, work, wanted):
         watch = _Watch(self, number)
+        found = variants.variants_of(work) if VARIANTS in wanted else ()
+        if VARIANTS in wanted:
+            self.variants_begin.emit(work, found)  # what is to come is seen at once
         if LADDER in wanted and work.reading == "colour":
             self.ladder.emit(work, work.ladder())
             watch.step(0, 1, "")
@@ -114,19 +117,16 @@ class Aside(QObject):
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())
             watch.step(0, 1, "")
-        if VARIANTS in wanted:
-            found = variants.variants_of(work)
-            self.variants_begin.emit(work, found)
-            for one in found:
-                try:
-                    made, figures = variants.evaluated(self._pipeline, work, one, watch)
-                except AppError as error:
-                    if isinstance(error, Cancelled):
-                        raise
-                    continue
-                paths = tuple(SheetPath(layer.outline, made.mm_per_px) for layer in made.layers)
-                watch.step(0, 1, "")
-                self.variant.emit(work, Tried(one, made, paths, figures, small_picture(made, paths)))
+        for one in found:
+            try:
+                made, figures = variants.evaluated(self._pipeline, work, one, watch)
+            except AppError as error:
+                if isinstance(error, Cancelled):
+                    raise
+                continue
+            paths = tuple(SheetPath(layer.outline, made.mm_per_px) for layer in made.layers)
+            watch.step(0, 1, "")
+            self.variant.emit(work, Tried(one, made, paths, figures, small_picture(made, paths)))
 
 
 def small_picture(work, paths, size: QSize = PICTURE) -> QImage:

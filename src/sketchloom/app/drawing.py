@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QColorDialog
 from sketchloom.app.stages.cleaning.shapes_box import EVERYWHERE, PATH, REGION, WITHIN
 from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THICKER, WINDOW
 from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
-from sketchloom.app.tools.lines import BridgeTool, LineTool
+from sketchloom.app.tools.lines import BridgeTool, LineTool, OwnBridgeTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.core.errors import AppError
 from sketchloom.core.picture.preparing.mirroring import Mirror, find_axis
@@ -65,6 +65,7 @@ class Drawing(QObject):
         shapes.kept.chosen_changed.connect(self._show_moved)
         curves.choose_wanted.connect(lambda on: self._take_stretch() if on else hold())
         curves.act_wanted.connect(self._reshape)
+        panel.lines.own_wanted.connect(lambda on: self._take_own_bridge() if on else hold())
         panel.strokes.choose_wanted.connect(lambda on: self._take_strokes() if on else hold())
         panel.strokes.act_wanted.connect(self._act_on_stroke)
         panel.regular.look_wanted.connect(lambda: self._later(self.tr("Looking for what is nearly regular"), lambda desk: desk.regular,
@@ -109,6 +110,8 @@ class Drawing(QObject):
             if isinstance(self._bench.tool, StrokeTool):
                 self._bench.tool.show_chosen(None)
                 self._take_strokes()  # those of the new map
+            if isinstance(self._bench.tool, OwnBridgeTool):
+                self._take_own_bridge()
             self._panel.curves.show_stretch(False, self._after or self.tr("Both neighbours of a boundary follow it."))
             self._after = ""
             if isinstance(self._tool, StretchTool):
@@ -144,6 +147,24 @@ class Drawing(QObject):
         self._panel.curves.choose.setChecked(isinstance(tool, StretchTool))
         self._panel.stencil.move.setChecked(tool is self._ends)
         self._panel.strokes.choose.setChecked(isinstance(tool, StrokeTool))
+        self._panel.lines.own.setChecked(isinstance(tool, OwnBridgeTool))
+
+    # -- bridges of one's own --------------------------------------------------------------
+
+    def _take_own_bridge(self):
+        if self.desk is not None and self.desk.work.outline_label is not None:
+            self._later(self.tr("Following strokes"), lambda desk: desk.outlines, lambda _: self._hold_own_bridge())
+
+    def _hold_own_bridge(self):
+        tool = OwnBridgeTool(self.desk.size, lambda place: self.desk.end_near(place, _REACH_MM),
+                             lambda a, b: (self.desk.bridge(a, b, _REACH_MM) or (None,))[0])
+        tool.taken.connect(self._draw_bridge)
+        self._take_up(tool)
+
+    def _draw_bridge(self, start, end):
+        made = self.desk.bridge(start, end, _REACH_MM)
+        if made is not None:
+            self._panel.lines.emit(self.tr("bridge"), lines=(*self._panel.lines.recipe.lines, made[1]))
 
     # -- split lines and covers ------------------------------------------------------------
 
@@ -180,8 +201,11 @@ class Drawing(QObject):
     def _where(self, rings):
         """Rings as they are, or only what of them lies on or beside the chosen regions."""
         where, faces = self._panel.shapes.where(), self._panel.together.faces
-        if where == EVERYWHERE or not faces or not rings:
+        if where == EVERYWHERE or not rings:
             return rings
+        if not faces:
+            self._say("shapes", "ask", self.tr("No region is chosen. Choose some under “Several regions”, or lay it on everywhere."))
+            return []
         made = self.desk.clipped(rings, faces, where == WITHIN)
         if not made:
             self._say("shapes", "ask", self.tr("Nothing of it lies on the chosen regions.") if where == WITHIN else self.tr("All of it lies on the chosen regions."))

@@ -55,6 +55,64 @@ class BridgeTool(Tool):
                 painter.drawEllipse(middle, radius, radius)
 
 
+class OwnBridgeTool(Tool):
+    """Two clicks, or a drag, from stroke to stroke. ``end_near(x, y)``, px, says where a bridge would begin there, and
+    ``bridge(a, b)`` its course, each None where there is no stroke."""
+
+    taken = Signal(tuple, tuple)
+    wants_source = False
+    wants_cut = True
+
+    def __init__(self, size, end_near, bridge):
+        super().__init__()
+        self.hint = self.tr("Click the end of one stroke, then of the other. Esc ends.")
+        self._size, self._end_near, self._bridge = size, end_near, bridge
+        self._from = self._ring = None
+        self._course = None
+
+    def _px(self, frame, at):
+        x, y = frame.inside(at)
+        return x * self._size[0], y * self._size[1]
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        place = self._px(frame, at)
+        if self._end_near(place) is None:
+            return
+        if self._from is None:
+            self._from = place
+        else:
+            self._take(place)
+        self.repaint.emit()
+
+    def move(self, frame: Frame, at: QPointF, held: bool) -> None:
+        place = self._px(frame, at)
+        self._ring = self._end_near(place)
+        self._course = self._bridge(self._from, place) if self._from is not None and self._ring is not None else None
+        self.repaint.emit()
+
+    def release(self, frame: Frame, at: QPointF) -> None:
+        place = self._px(frame, at)
+        near = frame.place(self._from[0] / self._size[0], self._from[1] / self._size[1]) - at if self._from is not None else None
+        if near is not None and math.hypot(*near.toTuple()) > _NEAR and self._end_near(place) is not None:
+            self._take(place)  # dragged from one to the other
+
+    def _take(self, place):
+        start, self._from, self._course = self._from, None, None
+        self.taken.emit(start, place)
+
+    def paint(self, painter: QPainter, frame: Frame) -> None:
+        to_screen = lambda p: frame.place(p[0] / self._size[0], p[1] / self._size[1])  # noqa: E731
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        rings = [to_screen(self._end_near(self._from))] if self._from is not None else []
+        rings += [to_screen(self._ring)] if self._ring is not None else []
+        for colour, width in (("#ffffff", 3.6), (theme.MADDER, 1.8)):
+            painter.setPen(QPen(QColor(colour), width))
+            for place in rings:
+                painter.drawEllipse(place, 7.0, 7.0)
+            if self._course is not None:
+                painter.drawPolyline(QPolygonF([to_screen(p) for p in self._course]))
+
+
 class LineTool(PointsTool):
     """Drag to paint a line, or click from point to point and end with Enter or two clicks; ``most`` points end it at once."""
 

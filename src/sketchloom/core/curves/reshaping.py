@@ -15,6 +15,7 @@ _BINS, _FOUND = 24, 0.7
 _SPACING_PX = 0.5
 _BLEND, _BLEND_PX = 5.0, 6.0
 _GAP = 2
+_TOOTH, _TOOTH_POINTS = 8.0, 80
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,7 +76,7 @@ def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray
             continue
         found[number] = True
         inner = slice(None) if edit.closed else (s > 0) & (s < 1) | (away[hit] < 0.75)
-        hit, s = hit[inner], s[inner]
+        hit, s = _without_gaps(lines, hit[inner], s[inner], near / max(_way(stretch)[-1], 1e-9), edit.closed)
         before = xy[hit].copy()
         xy[hit] = _at(path, s)
         if not edit.closed:
@@ -83,6 +84,32 @@ def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray
                 _draw_along(xy, lines, hit, s, before, end, path[0 if first else -1] - stretch[0 if first else -1],
                             stretch[0 if first else -1])
     return replace(lines, xy=xy), found
+
+
+def _without_gaps(lines, hit, share, near_share, closed):
+    """Hits with the short runs between them that lie farther off, teeth of a ragged edge, and one way along each run.
+
+    ``hit`` numbers of boundary points, rising; ``share`` how far along the stretch each is; ``near_share`` reach as a share of it.
+    """
+    arc = ragged.owner(lines.starts)[hit]
+    step = np.diff(hit)
+    apart = np.abs(np.diff(share))
+    apart = np.minimum(apart, 1 - apart) if closed else apart
+    joined = (arc[1:] == arc[:-1]) & ((step == 1) | (step <= _TOOTH_POINTS) & (apart <= _TOOTH * near_share))
+    run = np.concatenate([[0], np.cumsum(~joined)])
+    first = np.flatnonzero(np.diff(run, prepend=-1))
+    last = np.append(first[1:], len(hit)) - 1
+    every, shares = [], []
+    for a, b in zip(first.tolist(), last.tolist()):
+        index = np.arange(hit[a], hit[b] + 1)
+        along = np.unwrap(share[a:b + 1], period=1.0) if closed else share[a:b + 1]
+        along = np.interp(index, hit[a:b + 1], along)
+        turn = np.diff(along)
+        if (turn > 0).any() and (turn < 0).any():  # back and forth over teeth: evenly from end to end instead
+            along = np.linspace(along[0], along[-1], len(along))
+        every.append(index)
+        shares.append(np.mod(along, 1.0) if closed else along)
+    return np.concatenate(every), np.concatenate(shares)
 
 
 def _followed(xy, lines, dense, near):

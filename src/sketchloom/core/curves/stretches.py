@@ -13,7 +13,7 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX = 0.75
-_GRAIN = 7
+_GRAIN, _ALONG_PX = 7, 1.5
 _WHOLE = 0.8
 """A brush that comes back and went along this much of a ring means all of it."""
 
@@ -60,7 +60,7 @@ def ring_at(planar: PlanarMap, curves: CurveSet, place, reach_px: float) -> Stre
 
 
 def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
-    """Greatest distance, px, of a path from the boundary points that a stretch was traced from.
+    """Greatest distance, px, between a path and the boundary points that a stretch was traced from, both ways.
 
     Parameters
     ----------
@@ -81,11 +81,19 @@ def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
     ends = [np.stack([p[:-1], p[1:]], 1) for p in points if len(p) > 1]
     if not ends:
         return 0.0
-    path = np.asarray(path, float)
+    path, line = np.asarray(path, float), np.concatenate(points)
+    gap, at = cKDTree(stretch).query(line)
+    line = line[(gap < _ALONG_PX) & (at > 0) & (at < len(stretch) - 1)]  # not what lies beyond its ends
+    there = signed_distances(_evenly(path), np.concatenate(ends))
+    back = signed_distances(line, np.stack([path[:-1], path[1:]], 1)) if len(line) else there
+    return max(float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max()) for away in (there, back))
+
+
+def _evenly(path):
+    """A polyline's points about a pixel apart."""
     way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(path, axis=0).T))])
     at = np.linspace(0.0, way[-1], max(int(way[-1]), 1) + 1)
-    away = signed_distances(np.stack([np.interp(at, way, path[:, c]) for c in (0, 1)], -1), np.concatenate(ends))
-    return float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max())
+    return np.stack([np.interp(at, way, path[:, c]) for c in (0, 1)], -1)
 
 
 def signed_distances(points, segments) -> np.ndarray:

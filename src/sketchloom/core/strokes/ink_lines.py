@@ -29,6 +29,14 @@ class Paint(NamedTuple):
     in_ink: bool
 
 
+class Held(NamedTuple):
+    """A place in the middle of a stroke, and the direction in which the stroke ends there; None on its way."""
+
+    xy: np.ndarray
+    way: np.ndarray | None
+    number: int
+
+
 class InkLines:
     """Strokes between meetings and free ends of a drawing, (H, W) bool ``ink``."""
 
@@ -110,14 +118,29 @@ class InkLines:
         one, two = self._free_end(number, place), self._free_end(other, other_place)
         if one is None or two is None:
             return []
-        (a, u), (b, v) = one, two
-        reach = float(np.hypot(*(b - a)))
-        if reach < 1e-6:
-            return []
-        t = np.linspace(0, 1, max(int(reach), 8) + 1)[:, None]
-        h00, h10, h01, h11 = 2 * t**3 - 3 * t**2 + 1, t**3 - 2 * t**2 + t, -2 * t**3 + 3 * t**2, t**3 - t**2
-        curve = h00 * a + h10 * reach * u + h01 * b - h11 * reach * v
-        return [Paint(curve, 0.5 * (self.width_px(number) + self.width_px(other)), True)]
+        curve = _between(*one, *two)
+        return [] if curve is None else [Paint(curve, 0.5 * (self.width_px(number) + self.width_px(other)), True)]
+
+    def snapped(self, place, reach_px: float) -> Held | None:
+        """The free end nearest to a place, else the nearest place in the middle of a stroke; None beyond the reach."""
+        if self._tree is None:
+            return None
+        ends = [(*self._free_end(n, place), n) for n in np.flatnonzero((self._ends < 0).any(1) & ~self._closed).tolist()]
+        near = [one for one in ends if np.hypot(*(one[0] - place)) <= reach_px + self.width_px(one[2])]
+        if near:
+            xy, way, number = min(near, key=lambda one: float(np.hypot(*(one[0] - place))))
+            return Held(xy, way, number)
+        away, at = self._tree.query(place)
+        return Held(self._xy[at], None, int(self._owner[at])) if away <= reach_px + self._half[at] else None
+
+    def bridged(self, place, other_place, reach_px: float) -> Paint | None:
+        """A bridge between two strokes, in their width; it leaves free ends in their own direction. None where one is not near, or both are one place."""
+        one, two = self.snapped(place, reach_px), self.snapped(other_place, reach_px)
+        if one is None or two is None:
+            return None
+        curve = _between(one.xy, one.way, two.xy, two.way)
+        ends = [held for held in (one, two) if held.way is not None] or [one, two]  # a side may be of a thicker stroke
+        return None if curve is None else Paint(curve, float(np.mean([self.width_px(held.number) for held in ends])), True)
 
     def _free_end(self, number, place):
         """The free end of a stroke nearest to a place and the direction in which it leaves."""
@@ -157,6 +180,16 @@ class InkLines:
                 rest = stubs
             made += [Paint(np.concatenate([self._meeting[meeting][None], points]), width, True) for points, width in rest if len(others) > 1]
         return made
+
+
+def _between(a, u, b, v):
+    """The cubic in Hermite form from one place to another, leaving each in its direction; straight where it has none."""
+    reach = float(np.hypot(*(b - a)))
+    if reach < 1e-6:
+        return None
+    u, v = ((b - a) / reach if u is None else u), ((a - b) / reach if v is None else v)
+    t = np.linspace(0, 1, max(int(reach), 8) + 1)[:, None]
+    return (2 * t**3 - 3 * t**2 + 1) * a + (t**3 - 2 * t**2 + t) * reach * u + (3 * t**2 - 2 * t**3) * b - (t**3 - t**2) * reach * v
 
 
 def _unit(v):

@@ -14,6 +14,7 @@ class LinesBox(Box):
 
     brush_wanted = Signal(bool)
     gaps_wanted = Signal(bool)
+    own_wanted = Signal(bool)
 
     def __init__(self):
         super().__init__()
@@ -22,6 +23,8 @@ class LinesBox(Box):
         self._choose.clicked.connect(self.gaps_wanted)
         self._all = button(self.tr("Close all"), "circle-check", self.tr("A bridge over every gap that was found"))
         self._all.clicked.connect(self._close_all)
+        self.own = button(self.tr("Draw a bridge…"), "vector", self.tr("From one stroke to another: it begins and ends at their ends, in their width and curve"), checkable=True)
+        self.own.clicked.connect(self.own_wanted)
         self._add = button(self.tr("Add ink…"), "brush", self.tr("Paint a line: a bridge of your own, a missing piece of outline"))
         self._less = button(self.tr("Take ink away…"), "eraser", self.tr("Paint in the colour of the paper"))
         self._add.clicked.connect(lambda: self.brush_wanted.emit(True))
@@ -30,7 +33,7 @@ class LinesBox(Box):
         self._width.committed.connect(self._set_width)
         self.width_mm = 1.0
         self.kept = KeptList(self, "lines", self.tr("Bridges and painted lines, the latest first"), self.tr("painted line"))
-        self.add(self._said, (self._choose, self._all), (self._add, self._less), (label(self.tr("Brush")), self._width), self.kept)
+        self.add(self._said, (self._choose, self._all), self.own, (self._add, self._less), (label(self.tr("Brush")), self._width), self.kept)
         self.gaps = self._gaps_of = None
 
     def show_gaps(self, work, gaps) -> None:
@@ -60,6 +63,7 @@ class LinesBox(Box):
             self._said.setText(self.tr("Looking for gaps in outlines…"))
             for part in (self._choose, self._all):
                 part.setEnabled(False)
+        self.own.setEnabled(work.outline_label is not None)
         self._width.show_value(self.width_mm, work.recipe.unit)
         self.kept.show_rows(lambda _, line: (drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
             colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))))

@@ -72,7 +72,7 @@ class TogetherBox(Box):
             told = counted(count, self.tr("1 region: {0}.").format(self._first), self.tr("{0} regions; the first is {1}.").format(count, self._first))
             if self._holes:
                 told = self.tr("{0} {1}, {2} under {3}.").format(told, counted(len(self._holes), self.tr("1 hole"), self.tr("{0} holes")), under,
-                                                               format_length(self.under_mm, unit, 2))
+                                                               format_length(self.under_mm, unit))
             text = told if not said else self.tr("{0} {1}").format(said, told)
         self._said.setText(text)
         self._none.setEnabled(count > 0)

@@ -1,0 +1,283 @@
+"""The jobs that issue after issue of cleaning consists of, done in the window. ``python -m bench.journeys.clean [words of a name]``"""
+
+import sys
+
+import numpy as np
+
+from bench.journeys import walk
+
+CLEAN = 2
+
+
+def face(person, x, y):
+    planar = person.driver.work.traced.planar
+    return int(planar.faces[int(y * planar.height), int(x * planar.width)])
+
+
+def hex_at(person, x, y):
+    work, f = person.driver.work, face(person, x, y)
+    return None if work.ground[f] else work.segmentation.entries[work.edited.label[f]].hex
+
+
+def inner(person, f):
+    """A place well inside a face, as the eye finds it."""
+    planar = person.driver.work.traced.planar
+    x, y = person.window.cleaning.desk.inner_place(f)
+    return x / planar.width, y / planar.height
+
+
+def mm(person, *places):
+    width, height = person.driver.work.size_mm
+    return [(x / width, y / height) for x, y in places]
+
+
+def cut_off(person, share):
+    """Another cut-off, dragged on the curve in Trace, and back in Clean."""
+    person.stage("Trace")
+    curve = person.window.panels[1].tone.curve
+    person.slide(curve, 0.5, share)
+    person.settled()
+    got = person.recipe.cut_off
+    person.stage("Clean")
+    return got
+
+
+def panel(person):
+    return person.window.panels[CLEAN]
+
+
+def twelve_regions(person):
+    work, box = person.driver.work, panel(person).regions
+    holes = [f for f in np.argsort(work.traced.planar.face_area_px).tolist() if work.ground[f]]
+    places = [inner(person, f) for f in holes[-16:-1]]
+    for place in places[:12]:
+        person.point(*place)
+        person.settled()
+    person.colour(lambda: person.click("Another colour", box), "#c0563c")
+    for place in places[12:]:
+        person.point(*place)
+        person.settled()
+    done = person.gestures
+    before = [hex_at(person, *p) for p in places]
+    after = []
+    for share in (0.36, 0.68):
+        at = cut_off(person, share)
+        after.append((at, sum(hex_at(person, *p) == b for p, b in zip(places, before))))
+    return f"{len(person.recipe.edits)} decisions in {done} gestures; the same at " + ", ".join(f"cut-off {a}: {n} of 15" for a, n in after)
+
+
+def leak(person):
+    work, box = person.driver.work, panel(person).lines
+    labels, planar = work.segmentation.labels, work.traced.planar
+    row = int(100 / work.size_mm[1] * planar.height)
+    edges = np.flatnonzero(np.diff((labels[row] == 0).astype(int)) != 0)
+    a, b = next((a, b) for a, b in zip(edges[::2], edges[1::2]) if b - a < 40 and (lambda f, g: f != g and work.ground[f] and work.ground[g])(
+        planar.faces[row, a - 3], planar.faces[row, b + 4]))
+    share = lambda x: (x / planar.width, row / planar.height)  # noqa: E731
+    left, right = share(a - 22), share(b + 22)
+    person.fold("Gaps and ink")
+    person.type(box._width, "1.5 mm")
+    person.click("Take ink away", box)
+    person.drag(*[share(a - 8 + (b - a + 18) * t) for t in np.linspace(0, 1, 10)])
+    person.settled()
+    leaks = face(person, *left) == face(person, *right)
+    person.gestures = 0
+    person.settled()
+    person.until(lambda: person.driver.button("Close all", box).isEnabled(), "gaps")
+    person.click("Close all", box)
+    person.settled()
+    parted = face(person, *left) != face(person, *right)
+    for colour, place in (("#c0563c", left), ("#2f6f7e", right)):
+        person.colour(lambda: person.click("Another colour", panel(person).regions), colour)
+        if person.window.bench.tool is not person.window.cleaning.tool:
+            person.click("Choose regions", panel(person).regions)
+        person.point(*place)
+        person.settled()
+    done, got = person.gestures, (hex_at(person, *left), hex_at(person, *right))
+    at = cut_off(person, 0.42)
+    return f"leaked before: {leaks}, parted: {parted}, {got} in {done} gestures; at cut-off {at}: {(hex_at(person, *left), hex_at(person, *right))}"
+
+
+def tail(person):
+    person.stage("Trace")
+    person.click("Silhouette", person.window.panels[1])
+    person.settled()
+    person.stage("Clean")
+    box = panel(person).splits
+    person.fold("Split lines")
+    person.click("Likely places", box)
+    person.settled()
+    cuts, scale = person.window.drawing.desk.cuts, person.driver.work.mm_per_px
+    middles = (cuts.start + cuts.end) / 2 * scale
+    near = int(np.hypot(*(middles - (90.5, 110.5)).T).argmin())
+    person.point(*mm(person, middles[near])[0])
+    person.settled()
+    likely = len(cuts)
+    person.click("Draw a split line", box)  # and the tail below the branch by hand
+    person.drag(*mm(person, (88, 127), (95, 126.5), (100, 126), (106, 125)))
+    person.settled()
+    body, end = mm(person, (90, 95), (100, 131))
+    parted = face(person, *body) != face(person, *end)
+    person.colour(lambda: person.click("Another colour", panel(person).regions), "#2f6f7e")
+    if person.window.bench.tool is not person.window.cleaning.tool:
+        person.click("Choose regions", panel(person).regions)
+    person.point(*end)
+    person.settled()
+    done, got = person.gestures, (hex_at(person, *end), hex_at(person, *body))
+    at = cut_off(person, 0.47)
+    return f"{likely} likely places; parted {parted}, {got} in {done} gestures; at cut-off {at}: {(hex_at(person, *end), hex_at(person, *body))}"
+
+
+def held(person):
+    box = panel(person).covers
+    before = person.driver.work.layers[0].area_mm2
+    person.fold("Cover an area")
+    person.click("Cover an area", box)
+    person.drag(*mm(person, *[(124 + 13 * np.cos(a), 113 + 13 * np.sin(a)) for a in np.linspace(0, 6.2, 40)]))
+    person.settled()
+    done, after = person.gestures, person.driver.work.layers[0].area_mm2
+    at = cut_off(person, 0.42)
+    return f"ink {before:.0f} to {after:.0f} mm² in {done} gestures; at cut-off {at}: {person.driver.work.layers[0].area_mm2:.0f}"
+
+
+def half(person):
+    box = panel(person).mirror
+    person.fold("Mirror one half")
+    person.click("Draw the line", box)
+    for place in mm(person, (75, 20), (75, 148)):
+        person.point(*place)
+    person.settled()
+    person.stage("Trace")
+    person.click("Silhouette", person.window.panels[1])
+    person.settled()
+    person.stage("Clean")
+    box = panel(person).shapes
+    person.key("V")
+    person.fold("Shapes and words")
+    person.choose(box._colour, "Cut out of all sheets")
+    made = []
+    width, height = person.driver.work.size_mm
+    x, y = width / 2, 0.45 * height
+    for number, kind in enumerate(("Circle", "Star", "Rectangle", "Polygon")):
+        if number:
+            person.key("Ctrl+Z")  # back to the bare half; what was kept stays kept
+            person.settled()
+        person.click(kind, box)
+        person.drag(*mm(person, (x - 6, y - 6), (x, y), (x + 6, y + 6)))
+        person.settled()
+        person.click("Keep the present one", person.window.variants)
+        person.settled()
+        made.append(person.driver.work.layers[0].outline.holes)
+    done = person.gestures
+    kept = person.recipe.alternatives
+    cut_off(person, 0.42)
+    return (f"{len(kept)} alternatives with {[a.recipe.shapes[-1].name for a in kept]}, holes {made}, in {done} gestures; "
+            f"at cut-off {person.recipe.cut_off} holes {person.driver.work.layers[0].outline.holes}")
+
+
+def true_arc(person):
+    box = panel(person).curves
+    person.fold("Boundaries by hand")
+    person.click("Choose a stretch", box)
+    person.drag(*mm(person, (93, 69), (97, 64.5), (103, 61), (112, 60), (120, 61.5), (128, 66), (135, 73), (140, 79), (142, 83)))  # the sun
+    said = box.said.text()
+    person.click("True arc", box)
+    person.settled()
+    done, after = person.gestures, box.said.text()
+    return f"“{said}” then “{after}” in {done} gestures; found {person.driver.work.traced.curves_found.tolist()}"
+
+
+def neck(person):
+    box = panel(person).narrow
+    thin = lambda: sum(f.code == "layer.thin" for f in person.driver.work.findings)  # noqa: E731
+    before = thin()
+    person.fold("Narrow places")
+    person.click("Thicken all", box)
+    person.settled()
+    return f"{before} findings before, {thin()} after"
+
+
+def double(person):
+    length = lambda: sum(layer.cut_length_mm for layer in person.driver.work.layers)  # noqa: E731
+    before = length()
+    person.stage("Trace")
+    box = person.window.panels[1].doubles
+    person.fold("Double outlines")
+    person.click("Make cuts nearer", box)
+    person.settled()
+    person.type(box._limit, "3 mm")
+    person.settled()
+    done = person.gestures
+    after = length()
+    at = None
+    if box.isVisible():
+        curve = person.window.panels[1].tone.curve
+        person.slide(curve, 0.5, 0.42)
+        person.settled()
+        at = person.recipe.cut_off
+    return f"cutting {before:.0f} to {after:.0f} mm, {len(person.driver.work.double_outlines().places)} left, in {done} gestures; at cut-off {at} {length():.0f} mm"
+
+
+def word(person):
+    box = panel(person).shapes
+    person.fold("Shapes and words")
+    person.type(box.text, "BOAT")
+    person.type(box._size, "24 mm")
+    person.click("Place", box)
+    person.point(*mm(person, (55, 97))[0])
+    person.settled()
+    # the middle of the O, as the eye finds it: the largest ring within another
+    scale, rings = person.driver.work.mm_per_px, person.window.drawing.desk.rings(person.recipe.shapes[0])
+    boxes = [np.concatenate([r[:, 0].min(0), r[:, 0].max(0)]) * scale for r in rings]
+    o = max((b for b in boxes if any((c[:2] < b[:2]).all() and (c[2:] > b[2:]).all() for c in boxes)), key=lambda b: b[3] - b[1])
+    x, y = (o[:2] + o[2:]) / 2
+    person.choose(box._colour, box._colour.itemText(1))
+    person.click("Star", box)
+    person.drag(*mm(person, (x - 3.5, y - 3.5), (x, y), (x + 3.5, y + 3.5)))
+    person.settled()
+    (place,) = mm(person, (x, y))
+    star, letter = hex_at(person, *place), hex_at(person, *mm(person, (o[0] - 1.0, y))[0])
+    person.click("Drop", panel(person).regions)
+    person.point(*place)
+    person.settled()
+    done, after = person.gestures, hex_at(person, *place)
+    person.stage("Trace")
+    box = person.window.panels[1].colour
+    person.key_on(box._count.slider, "Left")
+    person.settled()
+    return f"star {star}, in its place after the drop {after} ({letter} is the letter), in {done} gestures; with {len(person.driver.work.segmentation.own_entries)} colours {hex_at(person, *place)}"
+
+
+def stencil(person):
+    box = panel(person).stencil
+    person.fold("Stencil bridges")
+    person.click("Show loose", box)
+    person.settled()
+    before = box._said.text()
+    person.click("Hold them", box)
+    person.settled()
+    person.click("Show loose", box)
+    person.settled()
+    done, after = person.gestures, box._said.text()
+    at = cut_off(person, 0.42)
+    person.click("Show loose", box)
+    person.settled()
+    return f"“{before}” then “{after}” in {done} gestures; at cut-off {at}: “{box._said.text()}”"
+
+
+JOURNEYS = (
+    ("panel", "twelve regions dropped, three recoloured", twelve_regions),
+    ("panel", "leak bridged, its sides in two colours", leak),
+    ("kingfisher", "tail parted from a body", tail),
+    ("kingfisher", "held object removed", held),
+    ("kingfisher", "half a creature mirrored, filled, decorated in four variants", half),
+    ("boat", "blurry arc made true", true_arc),
+    ("lighthouse", "neck found and widened", neck),
+    ("panel", "double outline made one", double),
+    ("lighthouse", "word with a star dropped from a letter", word),
+    ("panel", "stencil held by bridges", stencil),
+)
+
+if __name__ == "__main__":
+    walk.prepare()
+    walk.run(CLEAN, JOURNEYS, sys.argv[1:])

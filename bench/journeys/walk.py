@@ -1,0 +1,51 @@
+"""Runs journeys: main jobs done in the real window by clicks, drags and keys alone, counted and timed.
+
+Seconds are those of the program on this machine; a person adds theirs. With JOURNEY_PICTURES set to a
+folder the window as it is at the end goes there.
+"""
+
+import os
+import sys
+import tempfile
+from pathlib import Path
+
+ROOT = Path(__file__).parents[2]
+
+
+def prepare() -> None:
+    """No monitor needed, own folders, and the tests' driver at hand."""
+    os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+    folder = tempfile.mkdtemp()
+    os.environ["XDG_DATA_HOME"], os.environ["XDG_CONFIG_HOME"] = folder + "/data", folder + "/config"
+    for part in ("src", "tests"):
+        sys.path.insert(0, str(ROOT / part))
+
+
+def run(stage: int, journeys, wanted=()) -> None:
+    """Each journey starts from its demo project in a window of the size that must be comfortable."""
+    from app.driver import Driver
+    from app.person import Person
+    from sketchloom.demo_works import demo, put_demo_projects
+    paths = put_demo_projects(Path(tempfile.mkdtemp()) / "demo")
+    for key, name, journey in journeys:
+        if wanted and not any(w in name for w in wanted):
+            continue
+        driver = Driver()
+        driver.window.resize(1280, 800)
+        try:
+            driver.open(paths[demo(key).key])
+            driver.window.show_stage(stage)
+            person = Person(driver)
+            person.settled()
+            person.gestures = 0
+            try:
+                said = journey(person)
+            except Exception as error:  # a journey that fails is a result, too
+                said = f"FAILED: {type(error).__name__}: {str(error)[:300]}"
+                if wanted:
+                    raise
+            print(f"{name}: {person.gestures} gestures, {person.seconds:.0f} s; {said}", flush=True)
+            if "JOURNEY_PICTURES" in os.environ:
+                driver.window.grab().save(str(Path(os.environ["JOURNEY_PICTURES"]) / f"{'_'.join(name.split()[:3])}.png"))
+        finally:
+            driver.close()
