@@ -42,6 +42,14 @@ def cut_off(person, share):
     return got
 
 
+def fewer_colours(person):
+    """One colour less, by the slider in Trace."""
+    person.stage("Trace")
+    person.key_on(person.window.panels[1].colour._count.slider, "Left")
+    person.settled()
+    return len(person.driver.work.segmentation.own_entries)
+
+
 def panel(person):
     return person.window.panels[CLEAN]
 
@@ -184,7 +192,8 @@ def true_arc(person):
     person.click("True arc", box)
     person.settled()
     done, after = person.gestures, box.said.text()
-    return f"“{said}” then “{after}” in {done} gestures; found {person.driver.work.traced.curves_found.tolist()}"
+    count = fewer_colours(person)
+    return f"“{said}” then “{after}” in {done} gestures; found again with {count} colours: {person.driver.work.traced.curves_found.tolist()}"
 
 
 def neck(person):
@@ -194,7 +203,9 @@ def neck(person):
     person.fold("Narrow places")
     person.click("Thicken all", box)
     person.settled()
-    return f"{before} findings before, {thin()} after"
+    done, after = person.gestures, thin()
+    count = fewer_colours(person)
+    return f"{before} findings before, {after} after in {done} gestures; with {count} colours {thin()}"
 
 
 def double(person):
@@ -241,11 +252,8 @@ def word(person):
     person.point(*place)
     person.settled()
     done, after = person.gestures, hex_at(person, *place)
-    person.stage("Trace")
-    box = person.window.panels[1].colour
-    person.key_on(box._count.slider, "Left")
-    person.settled()
-    return f"star {star}, in its place after the drop {after} ({letter} is the letter), in {done} gestures; with {len(person.driver.work.segmentation.own_entries)} colours {hex_at(person, *place)}"
+    count = fewer_colours(person)
+    return f"star {star}, in its place after the drop {after} ({letter} is the letter), in {done} gestures; with {count} colours {hex_at(person, *place)}"
 
 
 def stencil(person):

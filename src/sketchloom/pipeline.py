@@ -10,39 +10,29 @@ import numpy as np
 from sketchloom.core import parallel
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import NOTHING
-from sketchloom.core.curves import trace_arcs
-from sketchloom.core.curves.curveset import arc_lengths
-from sketchloom.core.curves.halves import made_symmetric
-from sketchloom.core.curves.reshaping import reshaped
-from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.errors import PictureError
 from sketchloom.core.picture import faults as fault_finding
 from sketchloom.core.picture import fitness
 from sketchloom.core.picture.picture import Picture
-from sketchloom.core.picture.preparing.mirroring import SECOND, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.layers.layering import sheet_faces
-from sketchloom.core.planar import junctions, subpixel
-from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.preflight import rules
 from sketchloom.core.progress import QUIET
 from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment import palette as palettes
-from sketchloom.core.segment import tone
-from sketchloom.core.shapes import guides
 from sketchloom.core.sheets.materials import check_materials
 from sketchloom.core.units import MM_PER_IN
+from sketchloom.curve_stage import CurveStage
 from sketchloom.layer_stage import LayerStage
 from sketchloom.placed import as_prepared
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
 from sketchloom.segmenting import Segmenter, proposed_entries
-from sketchloom.work import Traced, Work
+from sketchloom.work import Work
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
 _KEPT, _KEPT_SHEETS = 48, 120
-_SMOOTHER = 1.6
 
 
 def mm_per_pixel(recipe: Recipe, picture: Picture) -> float:
@@ -194,55 +184,13 @@ class _Run:
         height += recipe.spacer_mm * max(len(done.layers) - 1, 0)
         return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height)
 
-    # -- planar map and curves -------------------------------------------------------
-
     def _trace(self, segmentation, key, blur):
-        recipe = self.recipe
+        stage = CurveStage(self.keep, self.recipe, segmentation, key, self.move, self.local.patches, blur, self.rough,
+                           _Within(self.progress, 3, len(self.STAGES)))
         with self._stage("planar", "Drawing the map"):
-            planar, lines, along = self.keep(("planar", key), lambda: self._map(segmentation))
-            seen, curves_found = lines, np.ones(0, bool)
-            if recipe.curves:
-                key = ("reshaped", key, recipe.curves, recipe.preparation)
-                lines, curves_found = self.keep(key, lambda: reshaped(lines, recipe.curves, self.move, (planar.width, planar.height)))
+            stage.map()
         with self._stage("curves", "Fitting curves"):
-            def fitted(smoothness):
-                tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
-                return trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=blur, recognise=recipe.exact_shapes,
-                                           progress=_Within(self.progress, 3, len(self.STAGES)))
-
-            def make():
-                if self.rough:
-                    curves = trace_arcs.chords(lines)
-                else:
-                    curves = fitted(recipe.smoothness)
-                    size = np.array([self.picture.width, self.picture.height])
-                    for patch in smoothed:
-                        curves = with_other_fit(curves, fitted(patch.smoothness), lines, np.array(patch.points) * size)
-                    if along is not None:
-                        curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
-                    if mirror is not None:
-                        curves = made_symmetric(planar, curves, is_upright, mirror.keep != SECOND)
-                return Traced(planar, curves, arc_lengths(curves), seen, curves_found)
-            mirror = recipe.preparation.mirror
-            is_upright = mirror is not None and mirror_frame(100, 100, mirror).is_upright
-            smoothed = tuple(p for p in self.local.patches if p.smoothness not in (None, recipe.smoothness))
-            return self.keep(("curves", key, self.rough, recipe.smoothness, recipe.exact_shapes, smoothed), make)
-
-    def _map(self, segmentation):
-        regions, field = segmentation.regions, segmentation.field
-        planar = build_map(regions.labels, regions.faces, regions.face_label, regions.face_area)
-        if segmentation.two_tones:
-            levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], np.minimum(segmentation.labels, tone.PAPER)), tone.LEVEL_STEP)
-        else:
-            levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
-        points = subpixel.boundary_points(planar, field, levels)
-        if segmentation.cut_in is None:
-            return planar, junctions.join_polylines(planar, points, junctions.place_nodes(planar, points)), None
-        drawn = segmentation.cut_in.guides
-        along = guides.crack_groups(planar, drawn)
-        points = guides.snapped(planar, points, drawn, along)
-        nodes = guides.held_nodes(planar, junctions.place_nodes(planar, points), drawn, along)
-        return planar, junctions.join_polylines(planar, points, nodes), along
+            return stage.traced()
 
 
 def _digest(picture):

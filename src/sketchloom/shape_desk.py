@@ -11,8 +11,9 @@ from sketchloom.core.curves.regular import Regular, nearly_regular
 from sketchloom.core.curves.reshaping import CurveEdit
 from sketchloom.core.edits.necks import Cuts, likely_cuts
 from sketchloom.core.edits.painting import PaintedLine
-from sketchloom.core.edits.together import filled
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
+from sketchloom.core.edits.together import filled
+from sketchloom.core.errors import GeometryError
 from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import tone
@@ -237,11 +238,18 @@ class ShapeDesk:
         return stretches.ring_at(self.work.traced.planar, self.work.traced.curves, place, reach_px)
 
     def reshaped(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
-        """The new course of a stretch; raises GeometryError where there is none."""
-        points = stretch.points
+        """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its way."""
+        path = self.course(what, stretch, radius_mm, at, by)
+        if stretches.is_in_the_way(self.work.traced.curves, stretch.points, path):
+            raise GeometryError("another boundary is in the way")
+        return path
+
+    def course(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
+        """The same, whatever is in its way."""
+        points, closed = stretch.points, stretch.closed
         if what == "straight":
             return reshapes.straight(points)
-        if what == "circle" or what == "arc" and stretch.closed:
+        if what == "circle" or what == "arc" and closed:
             return reshapes.circle(points[:-1])
         if what == "arc":
             return reshapes.arc(points)

@@ -333,7 +333,7 @@ class Drawing(QObject):
         tool = StretchTool(self.desk.size)
         tool.brushed.connect(self._choose_stretch)
         tool.pulled.connect(self._pull)
-        tool.preview_of = lambda at, by: self.desk.reshaped("pull", self._stretch, at=at, by=by)
+        tool.preview_of = lambda at, by: self.desk.course("pull", self._stretch, at=at, by=by)
         self._take_up(tool)
 
     def _choose_stretch(self, points):

@@ -25,3 +25,12 @@ def crossings(controls, straight) -> np.ndarray:
     end[last] = controls[segment[last], 3]
     pairs = segment[crossing_chords(xy, end)]
     return np.unique(np.sort(pairs, axis=1), axis=0)
+
+
+def crossings_near(controls, straight, segments) -> np.ndarray:
+    """The same for some segments only, with each other and with what lies near them; numbers are those of all."""
+    low, high = controls.min(1), controls.max(1)
+    box = low[segments].min(0), high[segments].max(0)
+    near = np.flatnonzero(((low <= box[1]) & (high >= box[0])).all(1))
+    pairs = near[crossings(controls[near], straight[near])].reshape(-1, 2)
+    return pairs[np.isin(pairs, segments).any(1)]

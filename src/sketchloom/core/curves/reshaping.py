@@ -15,6 +15,8 @@ _BINS, _FOUND = 24, 0.7
 _SPACING_PX = 0.5
 _BLEND, _BLEND_PX = 5.0, 6.0
 _GAP = 2
+_ABOUT = 0.5
+"""An edit that takes this share of an arc along is about it."""
 _TOOTH, _TOOTH_POINTS = 8.0, 80
 
 
@@ -43,16 +45,22 @@ class CurveEdit:
 KINDS = ("straight", "arc", "circle", "smooth", "simple", "round", "corner", "pull", "equal", "concentric", "parallel", "symmetric")
 
 
-def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray]:
+@dataclass(frozen=True, slots=True, eq=False)
+class Reshaped:
+    """Polylines after edits; ``found`` (E,) bool whether the stretch of each edit is still there; ``arcs`` those each one changed."""
+
+    lines: Polylines
+    found: np.ndarray
+    arcs: tuple[np.ndarray, ...]
+
+
+def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
     """Polylines that run as edits want, for both neighbours at once.
 
     Parameters
     ----------
-    move : as of ``placing``. size : (width, height) px of the prepared picture.
-
-    Returns
-    -------
-    lines, found : the polylines, and (E,) bool whether the stretch of each edit is still there.
+    move : as of ``placing``. size : (width, height) px of the prepared picture. drawn : (A,) bool arcs that run along
+        curves that were laid on; they stay where they are unless an edit is about them.
 
     Notes
     -----
@@ -63,6 +71,9 @@ def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray
     near = max(_NEAR_PX, _NEAR_SHARE * float(size.max()))
     xy = lines.xy.copy()
     found = np.zeros(len(edits), bool)
+    border = ((lines.xy <= 0) | (lines.xy >= size)).any(1)
+    arc = ragged.owner(lines.starts)
+    changed = [np.empty(0, np.intp)] * len(edits)
     for number, edit in enumerate(edits):
         if not edit.on:
             found[number] = True
@@ -77,13 +88,20 @@ def reshaped(lines: Polylines, edits, move, size) -> tuple[Polylines, np.ndarray
         found[number] = True
         inner = slice(None) if edit.closed else (s > 0) & (s < 1) | (away[hit] < 0.75)
         hit, s = _without_gaps(lines, hit[inner], s[inner], near / max(_way(stretch)[-1], 1e-9), edit.closed)
-        before = xy[hit].copy()
+        before, old = xy[hit].copy(), xy.copy()
         xy[hit] = _at(path, s)
         if not edit.closed:
             for end, first in ((0.0, True), (1.0, False)):
                 _draw_along(xy, lines, hit, s, before, end, path[0 if first else -1] - stretch[0 if first else -1],
                             stretch[0 if first else -1])
-    return replace(lines, xy=xy), found
+        fixed = border.copy()  # the picture ends where it ends
+        if drawn is not None:
+            share = np.bincount(arc[hit], minlength=len(drawn)) / np.maximum(np.diff(lines.starts), 1)
+            fixed |= (drawn & (share < _ABOUT))[arc]
+        xy[fixed] = old[fixed]
+        _hold_together(xy, old, lines, hit, fixed)
+        changed[number] = np.unique(arc[(xy != old).any(1)])
+    return Reshaped(replace(lines, xy=xy), found, tuple(changed))
 
 
 def _without_gaps(lines, hit, share, near_share, closed):
@@ -124,6 +142,33 @@ def _followed(xy, lines, dense, near):
         wide[by:] |= seen[:-by] & same
         wide[:-by] |= seen[by:] & same
     return wide
+
+
+def _hold_together(xy, old, lines, hit, fixed):
+    """Arcs that met in one place still do: one that only ends at the stretch is drawn along, less the farther from its end.
+
+    ``fixed`` (N,) bool: points that stay; a stretch that ends at one is drawn to it.
+    """
+    open_ = np.flatnonzero(~lines.closed & (np.diff(lines.starts) > 1))
+    ends = np.concatenate([lines.starts[open_], lines.starts[open_ + 1] - 1])
+    moved = fixed.copy()
+    moved[hit] = True
+    _, node = np.unique(old[ends], axis=0, return_inverse=True)
+    node = node.ravel()
+    target = np.full((node.max(initial=-1) + 1, 2), np.nan)
+    for leading in (np.flatnonzero(moved[ends])[::-1], np.flatnonzero(fixed[ends])):  # what stays leads, else the first that moved
+        target[node[leading]] = xy[ends[leading]]
+    for number in np.flatnonzero(np.isfinite(target[node, 0])).tolist():
+        end, by = ends[number], target[node[number]] - xy[ends[number]]
+        size = float(np.hypot(*by))
+        if size > 0:
+            arc = open_[number % len(open_)]
+            index = np.arange(lines.starts[arc], lines.starts[arc + 1])
+            index = index[~fixed[index]]
+            reach = min(_BLEND * size + _BLEND_PX, lines.starts[arc + 1] - lines.starts[arc] - 1)  # the other end is another node's
+            share = np.clip(np.abs(index - end) / reach, 0, 1)
+            xy[index] += (0.5 + 0.5 * np.cos(np.pi * share))[:, None] * by
+        xy[end] = target[node[number]]
 
 
 def _draw_along(xy, lines, hit, s, before, end, by, place):

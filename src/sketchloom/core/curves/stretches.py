@@ -7,12 +7,13 @@ from scipy.ndimage import uniform_filter1d
 from scipy.spatial import cKDTree
 
 from sketchloom.core import ragged
+from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled, segment_lengths
 from sketchloom.core.layers.outline import face_outline
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
-_SPACING_PX = 0.75
+_SPACING_PX, _SAMPLE_PX = 0.75, 2.0
 _GRAIN, _ALONG_PX = 7, 1.5
 _WHOLE = 0.8
 """A brush that comes back and went along this much of a ring means all of it."""
@@ -96,6 +97,25 @@ def _evenly(path):
     return np.stack([np.interp(at, way, path[:, c]) for c in (0, 1)], -1)
 
 
+def is_in_the_way(curves: CurveSet, stretch, path) -> bool:
+    """Whether a course in place of a stretch, (N, 2) each, would cross another boundary.
+
+    What ends at the stretch is drawn along with it and does not count as far as it is.
+    """
+    xy, arc = _samples(curves)
+    own = np.flatnonzero(cKDTree(stretch).query(xy, distance_upper_bound=_ALONG_PX)[0] < _ALONG_PX)
+    if len(own) == 0:
+        return False
+    moved = float(cKDTree(stretch).query(path)[0].max())
+    at = np.clip(np.searchsorted(own, np.arange(len(xy))), 1, len(own) - 1) if len(own) > 1 else np.zeros(len(xy), int)
+    nearest = np.where(np.abs(own[at] - np.arange(len(xy))) < np.abs(own[at - 1] - np.arange(len(xy))), own[at], own[at - 1])
+    along = (arc[nearest] == arc) & (np.abs(nearest - np.arange(len(xy))) * _SAMPLE_PX <= moved + 3 * _SAMPLE_PX)
+    begin = np.flatnonzero((arc[:-1] == arc[1:]) & ~along[:-1] & ~along[1:])
+    chords = _evenly(path)
+    pairs = crossing_chords(np.concatenate([chords[:-1], xy[begin]]), np.concatenate([chords[1:], xy[begin + 1]]))
+    return bool((((pairs < len(chords) - 1).sum(1)) == 1).any())
+
+
 def signed_distances(points, segments) -> np.ndarray:
     """(M,) distance of points from the nearest of line segments (S, 2, 2), among the eight whose middles lie nearest;
     positive on their right as seen on the screen."""
@@ -127,7 +147,7 @@ def _rings_near(planar, curves, brush, reach):
 
 
 def _samples(curves):
-    count = np.maximum(np.ceil(segment_lengths(curves.controls, curves.straight) / 2.0), 1).astype(np.intp)
+    count = np.maximum(np.ceil(segment_lengths(curves.controls, curves.straight) / _SAMPLE_PX), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(count)
     of = ragged.owner(starts)
     return evaluate(curves.controls[of], (np.arange(starts[-1]) - starts[of] + 0.5) / count[of]), ragged.owner(curves.starts)[of]

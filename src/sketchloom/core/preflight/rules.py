@@ -117,7 +117,7 @@ def check_ground(layers, laid_on: str):
 def check_drawn(curves_found, splits_done, places):
     """Findings of split lines and new courses that do nothing; ``places`` (K, 2) px of the curves, then of the splits."""
     idle = [*(~np.asarray(curves_found, bool)).tolist(), *(~np.asarray(splits_done, bool)).tolist()]
-    words = ["The new course of a boundary does nothing now: the stretch it was made for is not here."] * len(curves_found) + [
+    words = ["The new course of a boundary does nothing now: the stretch it was made for is not here, or another boundary is in its way."] * len(curves_found) + [
         "A split line parts nothing: it must run from one side of a shape to the other."] * len(splits_done)
     return tuple(Finding("clean.shape_idle", WARN, words[n] + " Switch it off, take it out, or draw it anew.",
                          x_px=float(places[n][0]), y_px=float(places[n][1])) for n, so in enumerate(idle) if so)[:_PLACES]

@@ -153,16 +153,22 @@ def held_nodes(planar: PlanarMap, nodes, guides: Guides, of_crack) -> np.ndarray
     return nodes
 
 
-def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: Guides, of_crack) -> CurveSet:
-    """Curves in which every arc that runs along one drawn curve is that curve, bit for bit but for its ends."""
+def group_of_arc(planar: PlanarMap, of_crack) -> np.ndarray:
+    """(A,) group along which all of an arc runs, -1 for none."""
     low = ragged.reduce_pieces(np.minimum, of_crack, planar.arc_starts, -1)
     high = ragged.reduce_pieces(np.maximum, of_crack, planar.arc_starts, -1)
-    arcs = np.flatnonzero((low == high) & (low >= 0) & (np.diff(lines.starts) > 1))
+    return np.where(low == high, low, -1)
+
+
+def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: Guides, of_crack) -> CurveSet:
+    """Curves in which every arc that runs along one drawn curve is that curve, bit for bit but for its ends."""
+    group = group_of_arc(planar, of_crack)
+    arcs = np.flatnonzero((group >= 0) & (np.diff(lines.starts) > 1))
     exact = {}
-    for number in np.unique(low[arcs]).tolist():
+    for number in np.unique(group[arcs]).tolist():
         chains = guides.groups[number]
         track = _Track(chains)
-        for arc in arcs[low[arcs] == number].tolist():
+        for arc in arcs[group[arcs] == number].tolist():
             points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]].copy()
             if not lines.closed[arc] and curves.starts[arc + 1] > curves.starts[arc]:
                 # fitting may have moved nodes so that nothing crosses

@@ -1,0 +1,135 @@
+"""Any sequence of gestures of cleaning keeps the map valid, and going back gives back the bytes."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+import shapely
+from hypothesis import Phase, given, settings
+from hypothesis import strategies as st
+
+import shapes
+from sketchloom.core.curves.crossings import crossings
+from sketchloom.core.curves.curveset import flatten
+from sketchloom.core.edits.region_edits import COLOUR, DROP, WINDOW
+from sketchloom.core.errors import AppError
+from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.layers.rims import Rim
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.pipeline import Pipeline
+from sketchloom.recipe import Recipe
+from sketchloom.region_desk import RegionDesk
+from sketchloom.shape_desk import ShapeDesk
+
+SIZE = 180
+RECIPE = Recipe(reading="colour", size_mm=90.0, smallest_mm=0.5)
+PIPELINE = Pipeline()
+
+
+def pond():
+    """A dark pond on white; in it a red fish with a tail, two pale moons and a yellow bar across its edge."""
+    fish = lambda x, y: (np.hypot((x - 80) / 42, (y - 100) / 24) < 1) | ((x > 116) & (x < 150) & (np.abs(y - 100) < 7 + 0.5 * (x - 116)))  # noqa: E731
+    bar = lambda x, y: (np.abs(y - 150) < 6) & (x > 100)  # noqa: E731
+    pixels = np.full((SIZE, SIZE, 3), 255.0)
+    for shape, colour in ((shapes.disc(90, 90, 84), (30, 53, 87)), (fish, (200, 60, 50)), (shapes.disc(60, 40, 12), (240, 225, 180)),
+                          (shapes.disc(120, 40, 9), (240, 225, 180)), (bar, (227, 174, 74))):
+        cover = shapes.cover_of(shape, SIZE)[..., None]
+        pixels = pixels * (1 - cover) + np.array(colour) * cover
+    return shapes.picture(np.rint(pixels).astype(np.uint8))
+
+
+POND = pond()
+place = st.tuples(st.floats(0.06, 0.94), st.floats(0.06, 0.94))
+gesture = st.one_of(
+    st.tuples(st.sampled_from([DROP, WINDOW, COLOUR]), place),
+    st.tuples(st.sampled_from(["join", "cut", "common"]), place, place),
+    st.tuples(st.just("fill"), place),
+    st.tuples(st.sampled_from(["circle", "star", "rectangle"]), place, place, st.booleans()),
+    st.tuples(st.just("split"), place, place),
+    st.tuples(st.just("paint"), place, place, st.booleans()),
+    st.tuples(st.just("cover"), place),
+    st.tuples(st.sampled_from(["smooth", "straight", "arc"]), place),
+    st.tuples(st.just("rim"), st.floats(0.2, 4.0)),
+)
+
+
+def done(recipe, act):
+    """The recipe after a gesture on what it gives."""
+    work = PIPELINE.evaluate(POND, recipe)
+    planar, what, at = work.traced.planar, act[0], [np.array(p) * (work.picture.width, work.picture.height) for p in act[1:] if isinstance(p, tuple)]
+    regions, shapes_ = RegionDesk(work, RegionIndex(planar)), ShapeDesk(work)
+    face = lambda p: int(planar.faces[int(p[1]), int(p[0])])  # noqa: E731
+    if what in (DROP, WINDOW, COLOUR):
+        return regions.decided(recipe, [face(at[0])], what, "#2f6f7e" if what == COLOUR else None)
+    if what in ("join", "cut", "common"):
+        return regions.together(recipe, list(dict.fromkeys(face(p) for p in at)), what)
+    if what == "fill":
+        return regions.filled(recipe, [face(at[0])])
+    if what in ("circle", "star", "rectangle"):
+        shape = shapes_.shape(shapes_.figure(what, *at), None if act[3] else "#e3ae4a", what)
+        return replace(recipe, shapes=(*recipe.shapes, shape))
+    if what == "split":
+        return replace(recipe, splits=(*recipe.splits, shapes_.split(at)))
+    if what == "paint":
+        return replace(recipe, lines=(*recipe.lines, work.painted_line(np.array(at) / SIZE, 4.0, "#1e3557" if act[3] else "#ffffff")))
+    if what == "cover":
+        box = at[0] + np.array([[-9, -9], [9, -9], [9, 9], [-9, 9]])
+        return replace(recipe, covers=(*recipe.covers, shapes_.cover(box)))
+    if what == "rim":
+        return replace(recipe, rims=(*recipe.rims, Rim(act[1])))
+    stretch = shapes_.ring(at[0], 30.0)
+    if stretch is None:
+        return recipe
+    part = stretch.points[:max(len(stretch.points) // 3, 8)]
+    part = type(stretch)(part, False)
+    return replace(recipe, curves=(*recipe.curves, shapes_.curve_edit(what, part.points, shapes_.reshaped(what, part), False)))
+
+
+def bytes_of(work):
+    return (work.traced.curves.controls.tobytes(), work.traced.planar.faces.tobytes(), work.edited.label.tobytes(),
+            *(layer.outline.controls.tobytes() for layer in work.layers))
+
+
+@given(st.lists(gesture, min_size=1, max_size=5))
+@settings(max_examples=40, phases=(Phase.explicit, Phase.generate))
+def test_any_gestures_leave_a_valid_map_and_undo_gives_back_the_bytes(gestures):
+    recipes, made = [RECIPE], [bytes_of(PIPELINE.evaluate(POND, RECIPE))]
+    for act in gestures:
+        try:
+            after = done(recipes[-1], act)
+        except AppError:
+            continue  # refused in a sentence, and nothing is changed
+        work = PIPELINE.evaluate(POND, after)
+        planar = work.traced.planar
+        assert planar.euler_excess() == 0
+        assert planar.face_area_px.sum() == planar.faces.size
+        recipes.append(after)
+        made.append(bytes_of(work))
+    check_faces(PIPELINE.evaluate(POND, recipes[-1]))
+    for recipe, before in list(zip(recipes, made))[::-1]:
+        assert bytes_of(PIPELINE.evaluate(POND, recipe)) == before
+    assert bytes_of(Pipeline().evaluate(POND, recipes[-1])) == made[-1]
+
+
+def check_faces(work):
+    """Curves do not cross, meet at their nodes bit for bit, and the areas they enclose fill the picture without a rest.
+
+    One thing may be: a tip of a shape laid on that is thinner than a pixel is no place for another arc's node, which
+    then lies on the tip's other side; the two arcs cross there within two pixels of it.
+    """
+    planar, curves = work.traced.planar, work.traced.curves
+    owner = np.repeat(np.arange(planar.arc_count), np.diff(curves.starts))
+    nodes = np.stack([planar.start_node, planar.end_node], -1)
+    for one, two in crossings(curves.controls, curves.straight).tolist():
+        shared = set(nodes[owner[one]].tolist()) & set(nodes[owner[two]].tolist())
+        assert work.segmentation.cut_in is not None and shared
+        lines = [shapely.LineString(flatten(curves.controls[[n]], curves.straight[[n]], 0.02)[0].tolist() + [curves.controls[n, 3].tolist()]) for n in (one, two)]
+        ends = np.concatenate([curves.controls[[one, two], 0], curves.controls[[one, two], 3]])
+        met = np.array(lines[0].intersection(lines[1]).centroid.coords[0])
+        assert np.hypot(*(ends - met).T).min() < 2.5
+    total = sum(float(face_outline(planar, curves, face).area_px.sum()) for face in range(planar.face_count))
+    assert total == pytest.approx(planar.faces.size, abs=0.01)
+    at = {}
+    for arc in np.flatnonzero(~planar.closed & (np.diff(curves.starts) > 0)).tolist():
+        for node, end in ((planar.start_node[arc], curves.controls[curves.starts[arc], 0]), (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3])):
+            assert np.array_equal(at.setdefault(int(node), end), end)
