@@ -13,7 +13,7 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.rims import BACKING, rim_outline
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
-from sketchloom.recipe import Recipe
+from sketchloom.recipe import BASE, TOP, Recipe
 from sketchloom.segmenting import Segmentation
 from sketchloom.work import Traced
 
@@ -46,7 +46,7 @@ class LayerStage:
 
     def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False):
         self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
-        self._below = {e.hex for e in recipe.edits if e.action == region_edits.BELOW and e.on}
+        self._below, self._above = ({e.hex for e in recipe.edits if e.action == action and e.on} for action in region_edits.OWN_SHEET)
         self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
@@ -68,7 +68,7 @@ class LayerStage:
         seen = np.where(left_out[of_face], -1, of_face)
         boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
         area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
-        proposed = self._proposed(planar, boundary, area, seen)
+        proposed = self._proposed(planar, boundary, area, seen, rule_pairs(recipe, [key for key, _ in groups]))
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
@@ -79,16 +79,16 @@ class LayerStage:
         length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
         return Layered(ground, depth, plans, layers, proposed, length, edited)
 
-    def _proposed(self, planar, boundary, area, seen):
+    def _proposed(self, planar, boundary, area, seen, above):
         """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""
         cutting, pieces, film = self.recipe.order_weights
         if self.recipe.layering == layering.WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
             cutting, pieces = 0.0, 1.0
-        weights = depth_order.Weights(cutting, pieces * PIECE_MM / self.mm_per_px, film * FILM_MM_PER_CM2 * self.mm_per_px / 100)
+        weights = weights_px((cutting, pieces, film), self.mm_per_px)
         inner = planar.left >= 0
         faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if pieces else None
-        key = ("order", boundary.tobytes(), np.asarray(area, float).tobytes(), weights, b"" if faces is None else seen.tobytes())
-        return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces))
+        key = ("order", boundary.tobytes(), np.asarray(area, float).tobytes(), weights, above, b"" if faces is None else seen.tobytes())
+        return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
 
     def _with_rims(self, traced, plans, depth, layers):
         """Backings below, rims and inner lines above the other sheets."""
@@ -171,12 +171,12 @@ class LayerStage:
         """The user's order; layers it does not know stand where they were proposed."""
         keys = [key for key, _ in groups]
         if not self.recipe.order:
-            return tuple(sorted(proposed.order, key=lambda n: keys[n] not in self._below))  # stable: the rest as proposed
+            return tuple(sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above)))  # stable: the rest as proposed
         wanted = _match_keys(self.recipe.order, keys)
         chosen = [keys.index(k) for k in wanted]
         for place, number in enumerate(proposed.order):
             if number not in chosen:
-                chosen.insert(0 if keys[number] in self._below else min(place, len(chosen)), number)
+                chosen.insert(0 if keys[number] in self._below else len(chosen) if keys[number] in self._above else min(place, len(chosen)), number)
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
@@ -185,12 +185,27 @@ class LayerStage:
             key, labels = groups[number]
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
-            name = edit.name or colour_name(from_hex(shown)) + (" below" if key in self._below else "")
+            name = edit.name or colour_name(from_hex(shown)) + (" below" if key in self._below else " on top" if key in self._above else "")
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"
             plans.append(LayerPlan(key, name, shown, labels, edit.left_out))
         return tuple(plans)
+
+
+def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
+    """What an order is to save, as shares of cutting, pieces and film, in px."""
+    cutting, pieces, film = shares
+    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * FILM_MM_PER_CM2 * mm_per_px / 100)
+
+
+def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
+    """Pairs (upper, lower) of layer numbers that proposed orders keep to: pins first, then rules."""
+    pins = [(n, recipe.edit_of(key).pin) for n, key in enumerate(keys)]
+    pairs = [(other, n) for n, pin in pins if pin == BASE for other in range(len(keys)) if other != n]
+    pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
+    pairs += [(keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys]
+    return tuple(dict.fromkeys(pairs))
 
 
 def _match_keys(wanted, keys):

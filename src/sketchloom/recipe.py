@@ -37,6 +37,10 @@ TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 
 
+PINS = BASE, TOP = ("base", "top")
+MAX_RULES = 200
+
+
 @dataclass(frozen=True, slots=True)
 class PaletteEntry:
     """One colour to cut: the picture's colours that belong to it, the first gives its look."""
@@ -53,7 +57,7 @@ class LayerEdit:
     """What the user changed on a layer. ``key`` is the palette colour it was made on.
 
     ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own;
-    ``material`` the key of what its sheet is cut from.
+    ``material`` the key of what its sheet is cut from; ``pin``: proposed orders have it as ``base`` or on ``top``.
     """
 
     key: str
@@ -63,8 +67,11 @@ class LayerEdit:
     merged_into: str | None = None
     layering: str | None = None
     material: str | None = None
+    pin: str | None = None
 
     def __post_init__(self):
+        if self.pin is not None:
+            checks.one_of("layers.pin", self.pin, PINS)
         if self.layering is not None:
             checks.one_of("layers.layering", self.layering, LAYERINGS)
 
@@ -99,7 +106,7 @@ class Recipe:
     made one, ``double_to`` the way; 0 leaves them. ``grown`` regions and ``patches`` with settings of
     their own. ``size_mm`` belongs to ``size_side`` of the picture; the other side follows.
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
-    empty for the proposed order. ``overlap_mm``: fitted and lean sheets reach so far under what
+    empty for the proposed order, which keeps to ``above``: pairs of keys (upper, lower). ``overlap_mm``: fitted and lean sheets reach so far under what
     covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``marks``: every
     sheet has three holes beside the work to lay it by. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``laid_on``: colour of
     the shirt, wall or card below everything, when it was said. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
@@ -153,6 +160,7 @@ class Recipe:
     laid_on: str | None = None
     order_weights: tuple[float, float, float] = (1.0, 0.0, 0.0)
     order: tuple[str, ...] = ()
+    above: tuple[tuple[str, str], ...] = ()
     layers: tuple[LayerEdit, ...] = ()
     edits: tuple[RegionEdit, ...] = ()
     all_off: bool = False
@@ -182,6 +190,9 @@ class Recipe:
         if not isinstance(self.order_weights, tuple) or len(self.order_weights) != 3 or not all(
                 isinstance(w, (int, float)) and not isinstance(w, bool) and 0 <= w <= 1 for w in self.order_weights) or not any(self.order_weights):
             raise SettingError("order_weights", "three shares from 0 to 1, not all 0", self.order_weights)
+        if not isinstance(self.above, tuple) or len(self.above) > MAX_RULES or not all(
+                isinstance(rule, tuple) and len(rule) == 2 and all(isinstance(key, str) for key in rule) for rule in self.above):
+            raise SettingError("above", f"at most {MAX_RULES} pairs of layers", self.above)
         if len(self.alternatives) > MAX_ALTERNATIVES:
             raise SettingError("alternatives", f"at most {MAX_ALTERNATIVES}", len(self.alternatives))
         if self.palette is not None and not 1 <= len(self.palette) <= MAX_COLOURS:
@@ -249,6 +260,7 @@ def to_json(recipe: Recipe) -> dict:
     plain["materials"] = to_plain(recipe.materials)
     plain["alternatives"] = [{"name": a.name, "recipe": to_json(a.recipe)} for a in recipe.alternatives]
     plain["order"], plain["order_weights"] = list(recipe.order), list(recipe.order_weights)
+    plain["above"] = [list(rule) for rule in recipe.above]
     plain["layers"] = [dataclasses.asdict(edit) for edit in recipe.layers]
     return plain
 
@@ -280,6 +292,7 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
     values["alternatives"] = () if nested else _alternatives(values.get("alternatives", []), f"{where}.alternatives")
     values["locked"] = _texts(values.get("locked", []), f"{where}.locked")
     values["order"] = _texts(values.get("order", []), f"{where}.order")
+    values["above"] = tuple(_texts(rule, f"{where}.above[{i}]") for i, rule in enumerate(_list(values.get("above", []), f"{where}.above")))
     values["layers"] = tuple(
         _edit(e, f"{where}.layers[{i}]") for i, e in enumerate(_list(values.get("layers", []), f"{where}.layers")))
     return Recipe(**values, unknown={k: v for k, v in data.items() if k not in known})
@@ -371,7 +384,7 @@ def _edit(value, where):
     if not isinstance(value, dict) or not isinstance(value.get("key"), str):
         raise SettingError(where, "an object with a key", value)
     texts = {}
-    for name in ("key", "name", "hex", "merged_into", "layering", "material"):
+    for name in ("key", "name", "hex", "merged_into", "layering", "material", "pin"):
         text = value.get(name)
         if text is not None and (not isinstance(text, str) or len(text) > 200):
             raise SettingError(f"{where}.{name}", "a short text", text)

@@ -7,7 +7,7 @@ import numpy as np
 
 from sketchloom.core.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
-from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, KEEP, WINDOW, RegionEdit, below_hex, find_regions, inner_place, with_edits
+from sketchloom.core.edits.region_edits import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit, find_regions, inner_place, own_hex, with_edits
 from sketchloom.core.edits.together import enclosed, together
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.layers import gathering
@@ -74,7 +74,7 @@ class RegionDesk:
         work = self.work
         brought = [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == COLOUR)
                    if nearest_entry(work.segmentation.entries, h)[1] > BROUGHT_DELTA]
-        brought += [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == BELOW) if h not in self._hexes]
+        brought += [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action in OWN_SHEET) if h not in self._hexes]
         # a colour brought just now has no label yet; what is transparent has the one after all entries
         ground_label = len(self._hexes)
         entries = [*self._hexes, _WHITE, *brought]
@@ -194,8 +194,8 @@ class RegionDesk:
         share = np.array([[x / planar.width, y / planar.height]])
         place = moved(np.linalg.inv(work.move), share)
         area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])
-        if action == BELOW:
-            hex_colour = below_hex(self.hex_of(face))
+        if action in OWN_SHEET:
+            hex_colour = own_hex(self.hex_of(face), action)
         return RegionEdit(round(float(place[0, 0]), 7), round(float(place[0, 1]), 7), action, self._hex(planar.face_label[face]),
-                          area, hex_colour if action in (COLOUR, BELOW) else None)
+                          area, hex_colour if action in (COLOUR, *OWN_SHEET) else None)
 

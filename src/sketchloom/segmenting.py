@@ -7,7 +7,7 @@ import numpy as np
 
 from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.edits.painting import painted
-from sketchloom.core.edits.region_edits import BELOW, COLOUR
+from sketchloom.core.edits.region_edits import COLOUR, OWN_SHEET
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing.mirroring import BOTH, SECOND, mean_of_halves, mirror_frame
 from sketchloom.core.picture.preparing.placing import moved
@@ -105,7 +105,7 @@ class Segmenter:
         wanted = [e.hex for e in self.recipe.edits if e.action == COLOUR and e.on] + [
             s.hex for s in self.recipe.shapes if s.on and s.hex is not None]
         entries = list(entries)
-        below = [e.hex for e in self.recipe.edits if e.action == BELOW and e.on]
+        below = [e.hex for e in self.recipe.edits if e.action in OWN_SHEET and e.on]
         entries += [PaletteEntry((h,)) for h in dict.fromkeys(below) if h not in {e.hex for e in entries}]
         for hex_colour in dict.fromkeys(wanted):
             if nearest_entry(entries, hex_colour)[1] > BROUGHT_DELTA:

@@ -4,8 +4,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core.layers.layering import FITTED, LEAN, WAYS, sheet_faces
-from sketchloom.layer_stage import LayerStage
+from sketchloom.core.layers import gathering, order_bounds
+from sketchloom.core.layers import order as depth_order
+from sketchloom.core.layers.layering import FITTED, LEAN, WAYS, colour_boundaries, sheet_faces
+from sketchloom.core.segment import tone
+from sketchloom.layer_stage import LayerStage, rule_pairs, weights_px
 from sketchloom.work import Work
 
 
@@ -51,3 +54,67 @@ def sheets_on_each_other(work: Work, depth, count: int, way: str) -> int:
         if (depth == level).any():
             high += sheet_faces(planar, work.traced.arc_length_px, depth, level, way)
     return int(high.max(initial=0))
+
+
+@dataclass(frozen=True, slots=True)
+class OrderOffer:
+    """An order worth a look: ``why`` it is offered, its layer keys, base first, and what the stack costs in it."""
+
+    why: str
+    order: tuple[str, ...]
+    cut_mm: float
+    pieces: int
+    film_mm2: float
+
+
+_WANTED = (("cutting", (1.0, 0.0, 0.0)), ("pieces", (0.0, 1.0, 0.0)), ("film", (0.0, 0.0, 1.0)), ("balanced", (1.0, 1.0, 1.0)))
+_NEXT = 3
+
+
+def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
+    """The best orders for each thing an order can save, then those that come next by what it is to save now; all keep to pins and rules."""
+    planar, plans, depth = work.traced.planar, work.plans, work.depth
+    keys, count = [plan.key for plan in plans], len(plans)
+    if count < 2 or work.draws_with_pens:
+        return ()
+    boundary = colour_boundaries(planar, work.traced.arc_length_px, depth, count)
+    area = np.bincount(depth[depth >= 0], planar.face_area_px[depth >= 0], count)
+    inner = planar.left >= 0
+    faces = depth_order.Faces(depth, planar.left[inner], planar.right[inner])
+    above = depth_order.consistent(rule_pairs(work.recipe, keys), count)
+    tie = 1e-7 * boundary.sum() / max(float(area.sum()), 1.0)
+    found: dict[tuple[int, ...], str] = {}
+    if depth_order.is_exact(count, depth_order.Weights(piece=1.0), faces):
+        parts = depth_order.subset_parts(boundary, area, faces)
+        costs = lambda shares: depth_order.weighed(parts, weights_px(shares, work.mm_per_px), tie, count, above)  # noqa: E731
+        for why, shares in _WANTED:
+            found.setdefault(order_bounds.few_best(costs(shares), count, 1)[0][0], why)
+        for order, _ in order_bounds.few_best(costs(work.recipe.order_weights), count, 1 + _NEXT, 1e-3)[1:]:
+            found.setdefault(order, "next")
+    else:
+        for why, shares in _WANTED:
+            found.setdefault(depth_order.best_order(boundary, area, weights_px(shares, work.mm_per_px), faces, above).order, why)
+    scale = work.mm_per_px
+    made = []
+    for order, why in found.items():
+        cut, pieces, film = depth_order.cost_of(boundary, area, order, depth_order.LEAST_CUTTING, faces)
+        made.append(OrderOffer(why, tuple(keys[n] for n in order), cut * scale, pieces, film * scale**2))
+    return tuple(made)
+
+
+@dataclass(frozen=True, slots=True)
+class LineArtRung:
+    """What so many sheets below a frame of ink cost."""
+
+    sheets: int
+    pieces: int
+    cut_mm: float
+    saved_mm: float
+    alike: int
+
+
+def line_art_ladder(work: Work, rule: str) -> tuple[LineArtRung, ...]:
+    """Two sheets and more that a drawing's enclosed regions are gathered into, layered as the work is now."""
+    planar, scale = work.traced.planar, work.mm_per_px
+    found = gathering.ladder(planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering)
+    return tuple(LineArtRung(r.sheets, r.pieces, r.cut_px * scale, r.saved_px * scale, r.alike) for r in found)

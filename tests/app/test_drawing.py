@@ -14,7 +14,7 @@ from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.notice import Notice
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.window import CLEAN, TRACE
+from sketchloom.app.window import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons
 
 SIZE = 300
@@ -460,3 +460,19 @@ def test_a_boundary_says_how_far_it_is_from_the_picture(driver, fish):
     after = re.search(r"and ([\d.]+) mm from the picture", fish.curves.said.text())
     # the sagitta of an arc of 2.4 rad and 18 px
     assert float(after[1]) == pytest.approx(18 * (1 - np.cos(1.2)) * work.mm_per_px, rel=0.1)
+
+
+def test_a_region_is_put_on_top_and_its_sheet_at_another_height(driver, fish):
+    driver.click("On top", fish.regions)
+    click(driver, *s(130, 150))
+    work = settled(driver)
+    assert recipe(driver).edits[0].action == "above" and work.plans[-1].name.endswith("on top")
+    assert work.layers[-1].outline.pieces == 1 and work.layers[-1].plan.key != work.layers[0].plan.key
+    driver.window.show_stage(LAYERS)
+    panel = driver.window.panels[LAYERS]
+    panel.select(work.plans[-1].key)
+    driver.key("Ctrl+Down")
+    panel.move_current(False)
+    work = settled(driver)
+    assert not work.plans[-1].name.endswith("on top") and any(p.name.endswith("on top") for p in work.plans)
+    assert hex_at(work, 130, 150) == recipe(driver).edits[0].hex

@@ -1,12 +1,14 @@
 """The Layers stage's ways side by side, the stack pulled apart and its section, in the real window."""
 
+import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
-from app.test_source_tools import drag, recipe
+from app.test_source_tools import click, drag, recipe
 from sketchloom import release
+from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
 
 
@@ -39,9 +41,42 @@ def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
 def test_the_order_saves_what_it_is_asked_to(lighthouse, layers):
     pieces = lambda: sum(x.outline.pieces for x in lighthouse.settled().layers)  # noqa: E731
     before = pieces()
-    layers._weights[1].slider.setValue(10)
-    layers._weights[0].slider.setValue(0)
+    layers.orders._weights[1].slider.setValue(10)
+    layers.orders._weights[0].slider.setValue(0)
     assert recipe(lighthouse).order_weights == (0.0, 1.0, 0.0) and pieces() < before
+
+
+def test_orders_are_offered_with_what_they_cost_and_layers_are_pinned(lighthouse, layers):
+    next(f for f in lighthouse.window.findChildren(Fold) if f.head.text().strip() == "What the order is to save").head.setChecked(True)
+    box = layers.orders
+    wait(lambda: box.offers.rowCount() > 1, 30, "orders worth a look")
+    cut = [float(box.offers.item(row, 1).text()) for row in range(box.offers.rowCount())]
+    few = [int(box.offers.item(row, 2).text()) for row in range(box.offers.rowCount())]
+    assert cut[0] == min(cut) and box.offers.currentRow() == 0
+    row = int(np.argmin(few))
+    assert few[row] < few[0]
+    QTest.mouseClick(box.offers.viewport(), Qt.MouseButton.LeftButton, pos=box.offers.visualItemRect(box.offers.item(row, 0)).center())
+    work = lighthouse.settled()
+    assert recipe(lighthouse).order == box._orders[row] == tuple(p.key for p in work.plans)
+    assert sum(x.outline.pieces for x in work.layers) == few[row]
+    assert sum(x.cut_length_mm for x in work.layers) / 1000 == pytest.approx(cut[row], abs=0.006)
+    # the uppermost is pinned as the base, and another is always above a third
+    top, middle, low = (work.plans[n].key for n in (-1, 3, 1))
+    layers.select(top)
+    box._pin.setCurrentIndex(1)
+    box._pin.activated.emit(1)
+    work = lighthouse.settled()
+    assert recipe(lighthouse).edit_of(top).pin == "base" and work.plans[0].key == top
+    layers.select(low)
+    keys = [p.key for p in work.plans]
+    next(a for a in box._menu.actions() if a.text() == work.plans[keys.index(middle)].name).trigger()
+    work = lighthouse.settled()
+    keys = [p.key for p in work.plans]
+    assert recipe(lighthouse).above == ((low, middle),) and keys.index(low) > keys.index(middle) and keys[0] == top
+    assert "always" in box._said.text()
+    wait(lambda: box.offers.rowCount() and all(o[0] == top for o in box._orders), 30, "orders that keep to the rules")
+    lighthouse.click("Forget rules", box)
+    assert recipe(lighthouse).above == () and recipe(lighthouse).edit_of(top).pin is None
 
 
 def test_the_stack_is_pulled_apart_and_a_sheet_dragged_elsewhere(lighthouse, layers):
@@ -136,16 +171,31 @@ def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
     driver.window.show_stage(LAYERS)
     panel = driver.window.panels[LAYERS]
     panel._line_art.head.setChecked(True)
-    panel._sheets.setValue(5)
-    panel._rule.setCurrentIndex(3)
-    driver.click("Gather regions", panel)
+    box = panel.line_art
+    box.rule.setCurrentIndex(3)
+    box.rule.activated.emit(3)
+    wait(lambda: box.ladder.rowCount() == 7, 30, "the ladder of sheets")
+    cut = [float(box.ladder.item(row, 2).text()) for row in range(7)]
+    QTest.mouseClick(box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(3, 0)).center())
     work = driver.settled()
+    assert sum(x.cut_length_mm for x in work.layers) / 1000 == pytest.approx(cut[3], abs=0.02)
     assert len(work.layers) == 6 and work.plans[-1].key == work.segmentation.entries[0].hex
     assert not [f for f in work.findings if f.code == "clean.edit_lost"]
     stacked = sum(x.cut_length_mm for x in work.layers)
     driver.click("Lean", panel)
     assert sum(x.cut_length_mm for x in driver.settled().layers) < 0.7 * stacked  # what the frame covers is not cut
-    driver.key("Ctrl+Z", "Ctrl+Z")
+    # a region is painted onto another sheet
+    box.colours.setCurrentRow(0)
+    driver.click("Paint the depth", box)
+    wait(lambda: driver.window.cleaning.desk is not None and driver.window.cleaning.desk.work is driver.work, 10, "regions to paint")
+    desk = driver.window.cleaning.desk
+    deepest = work.plans[0].hex
+    face = next(f for f in desk.smallest()[::-1] if desk.hex_of(f) not in (deepest, work.plans[-1].hex))
+    x, y = desk.inner_place(face)
+    click(driver, x / work.picture.width, y / work.picture.height)
+    driver.settled()
+    assert driver.window.cleaning.desk.hex_of(face) == deepest and box.paint.isChecked()
+    driver.key("Ctrl+Z", "Ctrl+Z", "Ctrl+Z")
     assert recipe(driver).edits == ()
 
 

@@ -4,9 +4,11 @@ import cv2
 import networkx as nx
 import numpy as np
 import pytest
+from scipy.ndimage import label
 
 from shapes import picture
-from sketchloom.core.layers.gathering import INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, sheet_colours, touching_across_ink
+from sketchloom.core.layers.gathering import INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, ladder, sheet_colours, touching_across_ink
+from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
 from sketchloom.demo_works import demo
@@ -87,3 +89,24 @@ def test_a_drawing_that_encloses_nothing_gives_no_sheets():
     for rule in RULES:
         faces, sheet = gathered(work.traced.planar, ink(work), rule, 3)
         assert len(faces) == len(sheet) == 0
+
+
+@pytest.mark.parametrize("way", ["stacked", "fitted", "lean"])
+def test_the_ladder_counts_what_the_sheets_then_have(rings, way):
+    planar, inked = rings.traced.planar, ink(rings)
+    length = np.diff(planar.arc_starts).astype(float)  # cracks, so that pixels can be counted
+    rungs = ladder(planar, length, inked, TOUCHING, way)
+    assert [r.sheets for r in rungs] == sorted({r.sheets for r in rungs}) and rungs
+    for rung in rungs:
+        faces, sheet = gathered(planar, inked, TOUCHING, rung.sheets)
+        depth = np.full(planar.face_count, -1)
+        depth[faces], depth[inked] = sheet, rung.sheets
+        cut = pieces = 0
+        for level in range(rung.sheets + 1):
+            solid = sheet_faces(planar, length, depth, level, way)[planar.faces]
+            framed = np.pad(solid, 1).astype(int)
+            cut += int(np.abs(np.diff(framed, axis=0)).sum() + np.abs(np.diff(framed, axis=1)).sum())
+            pieces += label(solid)[1]
+        assert (rung.cut_px, rung.pieces) == (cut, pieces)
+        assert rung.saved_px >= 0 or way == "stacked"
+    assert [r.alike for r in rungs] == sorted((r.alike for r in rungs), reverse=True) and rungs[-1].alike == 0

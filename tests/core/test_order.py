@@ -1,13 +1,14 @@
 """Depth orders against brute force over all orders."""
 
 import itertools
+import math
 
 import numpy as np
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core.layers import order
+from sketchloom.core.layers import order, order_bounds
 
 
 def matrix(values, n):
@@ -49,3 +50,53 @@ def test_beyond_sixteen_the_order_is_good_and_said_not_to_be_proven():
     found = order.best_order(boundary, rng.random(n))
     random = [order.stacked_length(boundary, rng.permutation(n)) for _ in range(50)]
     assert not found.exact and found.length < min(random)
+
+
+rules = st.lists(st.tuples(st.integers(0, 4), st.integers(0, 4)), max_size=5)
+
+
+def obeys(candidate, above):
+    return all(candidate.index(upper) > candidate.index(lower) for upper, lower in above)
+
+
+@given(st.lists(st.integers(0, 50), min_size=15, max_size=15), rules)
+def test_pinned_colours_stay_where_they_are_told_and_the_rest_is_best(values, above):
+    boundary, kept = matrix(np.array(values, float), 5), order.consistent(above, 5)
+    allowed = [p for p in itertools.permutations(range(5)) if obeys(p, kept)]
+    assert allowed  # what contradicts an earlier rule was left out
+    found = order.best_order(boundary, np.ones(5), above=above)
+    assert obeys(found.order, kept)
+    assert found.length == pytest.approx(min(order.stacked_length(boundary, p) for p in allowed), abs=1e-6)
+
+
+def test_contradicting_rules_give_way_to_earlier_ones():
+    assert order.consistent(((0, 1), (1, 2), (2, 0), (0, 2), (1, 1)), 3) == ((0, 1), (1, 2), (0, 2))
+
+
+@given(st.integers(1, 5), st.lists(st.integers(0, 20), min_size=15, max_size=15), st.integers(1, 6))
+def test_the_few_best_orders_are_those_of_all(n, values, most):
+    boundary = matrix(np.array(values, float), n)
+    cost = order.subset_costs(boundary, np.ones(n), order.Weights(film=0.0))
+    found = order_bounds.few_best(cost, n, most)
+    every = sorted({round(order.stacked_length(boundary, p), 3) for p in itertools.permutations(range(n))})
+    assert [round(c, 3) for _, c in found] == pytest.approx(every[:most], abs=0.01)
+    for one, total in found:
+        assert order.stacked_length(boundary, one) == pytest.approx(total, abs=0.01)
+
+
+@given(st.integers(1, 6), st.lists(st.integers(0, 50), min_size=21, max_size=21), st.lists(st.integers(1, 50), min_size=6, max_size=6))
+def test_no_order_is_below_the_bound(n, values, areas):
+    boundary, area = matrix(np.array(values, float), n), np.array(areas[:n], float)
+    least = order_bounds.least_cost(boundary, area, 1.0, 0.5)
+    for p in itertools.permutations(range(n)):
+        film = sum((place + 1) * area[c] for place, c in enumerate(p))
+        assert order.stacked_length(boundary, p) + 0.5 * film >= least - 1e-9
+
+
+def test_beyond_sixteen_the_gap_to_the_bound_is_said_and_rules_hold():
+    rng = np.random.default_rng(7)
+    n = 20
+    boundary = matrix(rng.integers(0, 30, (n + 1) * n // 2).astype(float), n)
+    found = order.best_order(boundary, rng.random(n), above=((3, 9), (9, 0)))
+    assert not found.exact and 0 < found.gap < 2 and obeys(found.order, ((3, 9), (9, 0)))
+    assert math.isclose(found.length, order.stacked_length(boundary, found.order))

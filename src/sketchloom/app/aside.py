@@ -12,7 +12,7 @@ from sketchloom.app.bench_paint import paint_layers
 from sketchloom.app.paths import SheetPath
 from sketchloom.core.errors import AppError, Cancelled
 from sketchloom.pipeline import Pipeline
-from sketchloom.ways import ways_compared
+from sketchloom.ways import orders_offered, ways_compared
 from sketchloom.work import Work
 
 LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS = "ladder", "doubles", "pieces", "gaps", "variants", "ways"
@@ -40,6 +40,7 @@ class Aside(QObject):
     pieces = Signal(object, object)
     gaps = Signal(object, object)
     ways = Signal(object, object)
+    orders = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -113,6 +114,8 @@ class Aside(QObject):
             watch.step(0, 1, "")
         if WAYS in wanted and not work.draws_with_pens:
             self.ways.emit(work, ways_compared(work))
+            watch.step(0, 1, "")
+            self.orders.emit(work, orders_offered(work))
             watch.step(0, 1, "")
         if DOUBLES in wanted:
             self.doubles.emit(work, work.double_outlines())

@@ -67,6 +67,13 @@ class Cleaning(QObject):
             self._bench.setFocus()
         self._panel.regions.show_held(self._bench.tool is self.tool)
 
+    def give(self, hex_colour: str) -> None:
+        """Take the region tool up to give regions a colour, in whatever stage."""
+        if self.desk is not None and not self.desk.work.draws_with_pens:
+            self._panel.regions.bring_colour(hex_colour)
+            self._bench.set_tool(self.tool)
+            self._bench.setFocus()
+
     def refresh(self) -> None:
         """Another result is shown, or none."""
         shown = self._session.latest
@@ -142,7 +149,7 @@ class Cleaning(QObject):
         elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
         else:
-            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"), "below": self.tr("a click takes it from a sheet below"),
+            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"), "below": self.tr("a click takes it from a sheet below"), "above": self.tr("a click puts it on top"),
                     "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000")))}[action]
         return self.tr("{0} · {1} · {2}").format(what, size, does)
 
@@ -178,7 +185,7 @@ class Cleaning(QObject):
             changed, what = self.desk.undecided(recipe, faces), self.tr("region brought back")
         else:
             changed = self.desk.decided(recipe, faces, action, hex_colour)
-            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"),
+            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"), "above": self.tr("region on top"),
                     "keep": self.tr("kept region")}[action]
         if len(faces) <= _AT_ONCE:
             self._bench.paint_at_once([self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px)

@@ -48,8 +48,9 @@ class SectionTool(Tool):
 class Stacking(QObject):
     """Shows and hides the two views, keeps them up to date, and takes the order from the stack."""
 
-    def __init__(self, bench, session, panel, strip, view, show_view):
+    def __init__(self, bench, session, panel, strip, view, show_view, cleaning):
         super().__init__(bench)
+        self._cleaning = cleaning
         self._bench, self._session, self._panel, self._strip, self._view, self._show_view = bench, session, panel, strip, view, show_view
         self.tool = SectionTool()
         self.tool.cut.connect(strip.cut)
@@ -57,7 +58,10 @@ class Stacking(QObject):
         self._is_seen = False
         panel.apart_wanted.connect(self._pull_apart)
         panel.section_wanted.connect(self._section)
-        panel.gather_wanted.connect(self._gather)
+        art = panel.line_art
+        art.gather_wanted.connect(self._gather)
+        art.ladder_wanted.connect(self._ask_ladder)
+        art.paint_wanted.connect(self._paint_depth)
         strip.closed.connect(lambda: self._section(False))
         strip.changed.connect(lambda sheet, spacer: panel.set_heights(sheet, spacer))
         view.closed.connect(lambda: self._pull_apart(False))
@@ -89,6 +93,19 @@ class Stacking(QObject):
             desk = RegionDesk(shown.work, shown.index)
             self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
 
+    def _ask_ladder(self, rule):
+        from sketchloom.ways import line_art_ladder
+        work = self._session.work
+        if work is not None:
+            self._session.helper.run(self.tr("Counting sheets"), lambda: line_art_ladder(work, rule),
+                                     lambda rungs: self._session.work is not None and self._panel.line_art.show_ladder(work, rungs), lambda _: None)
+
+    def _paint_depth(self, hex_colour):
+        if hex_colour is None:
+            self._bench.put_down()
+        else:
+            self._cleaning.give(hex_colour)
+
     def _pull_apart(self, on):
         self._panel.show_views(on, self._strip.isVisible())
         self._show_view(on)
@@ -107,5 +124,6 @@ class Stacking(QObject):
         self._section(False)
 
     def _tool_changed(self, tool):
+        self._panel.line_art.show_painting(self._is_seen and tool is not None and tool is self._cleaning.tool)
         if tool is not self.tool and self._strip.isVisible():
             self._section(False)

@@ -171,7 +171,7 @@ class Window(QMainWindow):
         self.cleaning = Cleaning(bench, session, clean)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
-        self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack)
+        self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))

@@ -5,29 +5,21 @@ from dataclasses import replace
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import (
-    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QSpinBox, QTableWidget,
-    QTableWidgetItem, QVBoxLayout, QWidget,
+    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidget,
+    QTableWidgetItem,
 )
 
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, NamedSlider, Panel, button, counted, label, swatch
+from sketchloom.app.stages.layering.line_art_box import LineArtBox
+from sketchloom.app.stages.layering.order_box import OrderBox
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
 from sketchloom.app.store import materials
-from sketchloom.core.layers.gathering import INWARD, NESTED, SIZE, TOUCHING
 from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
 from sketchloom.core.units import format_length
 from sketchloom.recipe import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole
 _ROW_PX = 42
-
-
-def _column(parts) -> QWidget:
-    body = QWidget()
-    column = QVBoxLayout(body)
-    column.setContentsMargins(0, 0, 0, 0)
-    for part in parts:
-        column.addWidget(part)
-    return body
 
 
 class LayersPanel(Panel):
@@ -37,7 +29,6 @@ class LayersPanel(Panel):
     selected = Signal(object)
     apart_wanted = Signal(bool)
     section_wanted = Signal(bool)
-    gather_wanted = Signal(str, int)
 
     def __init__(self):
         super().__init__("")
@@ -85,27 +76,12 @@ class LayersPanel(Panel):
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
         self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
-        self._weights = []
-        for number, (name, tip) in enumerate(((self.tr("Less cutting"), self.tr("How much the proposed order saves cutting")),
-                                              (self.tr("Fewer pieces"), self.tr("A piece to lay counts as 100 mm of cutting")),
-                                              (self.tr("Less film"), self.tr("A square centimetre counts as 2 mm of cutting")))):
-            slider = NamedSlider(name, 0, 10)
-            slider.setToolTip(tip)
-            slider.moved.connect(lambda value, n=number: self._weigh(n, value))
-            self._weights.append(slider)
-        self.add(Fold(self.tr("What the order is to save"), _column(self._weights)))
-        self._rule = QComboBox()
-        self._rule.setAccessibleName(self.tr("What gathers regions into sheets"))
-        for key, name in ((TOUCHING, self.tr("Neighbours differ")), (NESTED, self.tr("More lines around: deeper")), (SIZE, self.tr("Larger: deeper")),
-                          (INWARD, self.tr("Farther in: deeper"))):
-            self._rule.addItem(name, key)
-        self._sheets = QSpinBox()
-        self._sheets.setRange(2, 8)
-        self._sheets.setValue(4)
-        self._sheets.setAccessibleName(self.tr("Sheets below the frame"))
-        self._gather = button(self.tr("Gather regions into sheets"), "stack-2", self.tr("The ink becomes a frame on top; what it encloses goes to sheets below"))
-        self._gather.clicked.connect(lambda: self.gather_wanted.emit(self._rule.currentData(), self._sheets.value()))
-        self._line_art = Fold(self.tr("Line art to sheets"), _column((self._rule, self._sheets, self._gather)))
+        self.orders = OrderBox()
+        self.orders.change.connect(self.change)
+        self.selected.connect(self.orders.show_chosen)
+        self.add(Fold(self.tr("What the order is to save"), self.orders))
+        self.line_art = LineArtBox()
+        self._line_art = Fold(self.tr("Line art to sheets"), self.line_art)
         self.add(self._line_art)
         self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
         self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
@@ -170,7 +146,7 @@ class LayersPanel(Panel):
     # -- showing -----------------------------------------------------------------------
 
     def show_document(self, document) -> None:
-        self._recipe = document.recipe
+        self._recipe = self.orders.recipe = document.recipe
         self._way.show_value(self._recipe.layering)
         self._tool.show_value(self._recipe.tool)
         laid_on = self._recipe.laid_on
@@ -195,8 +171,10 @@ class LayersPanel(Panel):
             part.setEnabled(way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers))
         self._overlap.show_value(work.recipe.overlap_mm, unit)
         self._line_art.setVisible(work.reading == "tone")
-        for slider, value in zip(self._weights, work.recipe.order_weights):
-            slider.show_value(round(10 * value), f"{100 * value:.0f} %")
+        if work.reading == "tone":
+            self.line_art.show_work(work)
+        self.orders.show_work(work)
+        self.orders.recipe = self._recipe or work.recipe  # the document may be ahead of what is shown
         if self._compared_of is not work.traced:
             for row, name in enumerate(self._names.values()):  # the figures come a moment later
                 for column in range(self._compared.columnCount()):
@@ -241,12 +219,6 @@ class LayersPanel(Panel):
             if one.way == work.recipe.layering:
                 self._compared.selectRow(row)
 
-    def _weigh(self, number, value):
-        weights = list(self._recipe.order_weights)
-        weights[number] = value / 10
-        if any(weights):
-            self.change.emit(replace(self._recipe, order_weights=tuple(weights), order=()), self.tr("what the order is to save"), "order weights")
-
     def _fill(self, work, unit):
         current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
         layers = {layer.plan.key: layer for layer in work.layers}
@@ -288,7 +260,7 @@ class LayersPanel(Panel):
         elif work.proposed_order.exact:
             text = self.tr("No order cuts less than this one.")
         else:
-            text = self.tr("A good order; with more than 16 colours it is not proven best.")
+            text = self.tr("A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.").format(100 * work.proposed_order.gap)
         self._order_note.setText(text)
 
     def _current(self):

@@ -11,7 +11,8 @@ from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
 
-DROP, WINDOW, COLOUR, KEEP, BELOW = ACTIONS = ("drop", "window", "colour", "keep", "below")
+DROP, WINDOW, COLOUR, KEEP, BELOW, ABOVE = ACTIONS = ("drop", "window", "colour", "keep", "below", "above")
+OWN_SHEET = (BELOW, ABOVE)
 _ALIKE = 2.5
 """Areas that differ by no more than this factor may be the same region before and after a change."""
 _NEAR = 1.5
@@ -25,7 +26,7 @@ class RegionEdit:
 
     ``x``, ``y`` shares of the sides of the picture as it came; ``action``: it goes to what lies around it
     (``drop``), is opened through all sheets (``window``), gets the ``colour`` ``hex``, is there although
-    everything is off (``keep``), or shows from a sheet ``below`` all others, whose colour ``hex`` is as of ``below_hex``. ``seen`` the colour
+    everything is off (``keep``), or lies on a sheet of its own, at first ``below`` or ``above`` all others, whose colour ``hex`` is as of ``own_hex``. ``seen`` the colour
     and ``area`` the share of that picture it had when the edit was made, by which it is known again.
     """
 
@@ -44,14 +45,14 @@ class RegionEdit:
         checks.within("edits.area", self.area, 0.0, 10.0, (int, float), optional=False)
         checks.true_or_false("edits.on", self.on)
         from_hex(self.seen)
-        if self.hex is not None or self.action in (COLOUR, BELOW):
+        if self.hex is not None or self.action in (COLOUR, *OWN_SHEET):
             from_hex(self.hex)
 
 
-def below_hex(hex_colour: str) -> str:
-    """The colour by which a sheet below all others is known: a shade off its own, which no eye sees."""
+def own_hex(hex_colour: str, action: str) -> str:
+    """The colour by which a sheet of a region's own is known: a shade off that of the region, which no eye sees."""
     red, green, blue = from_hex(hex_colour)
-    return to_hex((red, green, blue - 1 if blue else 1))
+    return to_hex((red, green, blue - 1 if blue else 1)) if action == BELOW else to_hex((red - 1 if red else 1, green, blue))
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -131,7 +132,7 @@ def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, al
     label, before = planar.face_label.copy(), np.array(ground, bool)
     ground = np.ones_like(before) if all_off else before.copy()
     around = _longest_neighbour(planar, found[[e.action == DROP and e.on for e in edits]] if edits else found)
-    nearest = {e.hex: _nearest(entries_hex, e.hex) for e in edits if e.action in (COLOUR, BELOW)}
+    nearest = {e.hex: _nearest(entries_hex, e.hex) for e in edits if e.action in (COLOUR, *OWN_SHEET)}
     for face, edit in zip(found.tolist(), edits):
         if face < 0 or not edit.on:
             continue
@@ -139,7 +140,7 @@ def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, al
             ground[face] = True
         elif edit.action == KEEP:
             ground[face] = False
-        elif edit.action in (COLOUR, BELOW):
+        elif edit.action in (COLOUR, *OWN_SHEET):
             label[face], ground[face] = nearest[edit.hex], False
         else:
             other = around.get(face, -1)

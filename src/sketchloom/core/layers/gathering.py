@@ -1,10 +1,13 @@
 """Enclosed regions of line art gathered into sheets below a frame of ink."""
 
+from dataclasses import dataclass
+
 import cv2
 import numpy as np
 from scipy.sparse import csr_array
-from scipy.sparse.csgraph import dijkstra
+from scipy.sparse.csgraph import connected_components, dijkstra
 
+from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.planar_map import PlanarMap
 
 TOUCHING, NESTED, SIZE, INWARD = RULES = ("touching", "nested", "size", "inward")
@@ -66,6 +69,50 @@ def gathered(planar: PlanarMap, ink, rule: str, sheets: int) -> tuple[np.ndarray
     away = cv2.distanceTransform((~np.pad(outer, 1, constant_values=True)).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
     mean = np.bincount(planar.faces.ravel(), away.ravel(), planar.face_count) / np.maximum(planar.face_area_px, 1)
     return faces, _in_groups(-mean[faces], sheets)
+
+
+@dataclass(frozen=True, slots=True)
+class Rung:
+    """What gathering into so many sheets costs, px: pieces to lay, length of all cuts, what that is less than if every
+    region were cut by itself, and pairs of neighbours across a line that lie on one sheet."""
+
+    sheets: int
+    pieces: int
+    cut_px: float
+    saved_px: float
+    alike: int
+
+
+def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, most: int = 8) -> list[Rung]:
+    """Two to ``most`` sheets below the frame, layered by ``way``; numbers that give no more sheets than the one before are left out."""
+    ink = np.asarray(ink, bool)
+    faces = enclosed_faces(planar, ink)
+    pairs = touching_across_ink(planar, ink) if len(faces) else np.empty((0, 2), int)
+    found, before = [], 1
+    for sheets in range(2, most + 1):
+        faces, sheet = gathered(planar, ink, rule, sheets)
+        used = len(np.unique(sheet))
+        if used <= before:
+            continue
+        before = used
+        depth = np.full(planar.face_count, -1)
+        depth[ink] = sheets
+        depth[faces] = sheet
+        cut = [cut_of(planar, arc_length, sheet_faces(planar, arc_length, depth, level, way)) for level in range(sheets + 1)]
+        alone = sum(cut_of(planar, arc_length, depth == level)[0] for level in range(sheets + 1))
+        same = depth[pairs[:, 0]] == depth[pairs[:, 1]]
+        total = sum(length for length, _ in cut)
+        found.append(Rung(sheets, sum(n for _, n in cut), total, alone - total, int((same & (depth[pairs] >= 0).all(1)).sum())))
+    return found
+
+
+def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
+    """Length of cutting and pieces of a sheet that is solid on some faces."""
+    solid = np.append(inside, False)
+    cut = float(np.asarray(arc_length)[solid[planar.left] != solid[planar.right]].sum())
+    both = solid[planar.left] & solid[planar.right]
+    graph = csr_array((np.ones(int(both.sum())), (planar.left[both], planar.right[both])), shape=(planar.face_count,) * 2)
+    return cut, int(connected_components(graph, directed=False, return_labels=False) - (~np.asarray(inside, bool)).sum())
 
 
 def sheet_colours(count: int) -> list[str]:

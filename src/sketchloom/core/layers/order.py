@@ -11,6 +11,8 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
+from sketchloom.core.layers import order_bounds
+
 EXACT_UP_TO = 16
 MOST_FACES = 1500
 _CHUNK = 4096
@@ -18,11 +20,13 @@ _CHUNK = 4096
 
 @dataclass(frozen=True, slots=True, eq=False)
 class DepthOrder:
-    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good."""
+    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good; ``gap``: by what share of its
+    cost it may at most be dearer than the best, 0 when exact."""
 
     order: tuple[int, ...]
     length: float
     exact: bool
+    gap: float = 0.0
 
 
 def stacked_length(boundary, order) -> float:
@@ -60,7 +64,7 @@ class Faces:
     two: np.ndarray
 
 
-def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None) -> DepthOrder:
+def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None, above=()) -> DepthOrder:
     """The order of least weighted cost, of least cutting if nothing else is said; of equal ones the one with large areas low.
 
     Parameters
@@ -68,33 +72,79 @@ def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | 
     boundary : (n + 1, n + 1) shared lengths, the last row the ground.
     area : (n,) areas; also decide between orders of equal cost.
     faces : needed where pieces count.
+    above : pairs (upper, lower) of colours; rules that contradict earlier ones are passed over.
 
     Notes
     -----
     Exact up to EXACT_UP_TO colours. Where pieces count, also no more than MOST_FACES faces beyond 12 colours; else single
-    colours are moved while it helps.
+    colours are moved while it helps, and the gap is to ``order_bounds.least_cost``.
     """
     boundary = np.asarray(boundary, float)
     count = len(boundary) - 1
     if count == 0:
         return DepthOrder((), 0.0, True)
+    above = consistent(above, count)
     tie = 1e-7 * boundary.sum() / max(float(np.sum(area)), 1.0)
     with_pieces = weights.piece > 0 and faces is not None
-    exact = count <= EXACT_UP_TO and not (with_pieces and count > 12 and len(faces.colour) > MOST_FACES)
     film = weights.film + tie
-    if exact:
-        cost = weights.cutting * _subset_costs(boundary, area, 0.0) + _subset_sums(area) * film
-        if weights.cutting == 0:
-            cost += 1e-6 * _subset_costs(boundary, area, 0.0)
-        if with_pieces:
-            cost += weights.piece * subset_pieces(faces, count)
-        order = _exact(cost, count)
+    gap = 0.0
+    if exact := is_exact(count, weights, faces):
+        order = _exact(subset_costs(boundary, area, weights, faces, above), count)
     else:
         def weigh(order):
             total = (weights.cutting or 1e-6) * stacked_length(boundary, order) + film * sum((i + 1) * area[c] for i, c in enumerate(order))
             return total + (weights.piece * _pieces_of_order(faces, order) if with_pieces else 0.0)
-        order = _by_insertion(area, weigh)
-    return DepthOrder(order, stacked_length(boundary, order), exact)
+        order = _by_insertion(area, weigh, above)
+        least = order_bounds.least_cost(boundary, area, weights.cutting or 1e-6, film) + (weights.piece * count if with_pieces else 0.0)
+        gap = max(weigh(order) / max(least, 1e-12) - 1.0, 0.0)
+    return DepthOrder(order, stacked_length(boundary, order), exact, gap)
+
+
+def is_exact(count: int, weights: Weights, faces: Faces | None) -> bool:
+    """Whether all orders are looked at."""
+    return count <= EXACT_UP_TO and not (weights.piece > 0 and faces is not None and count > 12 and len(faces.colour) > MOST_FACES)
+
+
+def subset_costs(boundary, area, weights: Weights, faces: Faces | None = None, above=()) -> np.ndarray:
+    """(2^n,) weighted cost of the sheet that is solid on each set of colours, infinite for sets that rules forbid."""
+    count = len(boundary) - 1
+    parts = subset_parts(boundary, area, faces if weights.piece > 0 else None)
+    return weighed(parts, weights, 1e-7 * boundary.sum() / max(float(np.sum(area)), 1.0), count, above)
+
+
+def subset_parts(boundary, area, faces: Faces | None = None):
+    """(2^n,) cutting, film and pieces of every set of colours; pieces None without faces."""
+    return (_subset_costs(boundary, area, 0.0), _subset_sums(area), None if faces is None else subset_pieces(faces, len(boundary) - 1))
+
+
+def weighed(parts, weights: Weights, tie: float, count: int, above=()) -> np.ndarray:
+    """(2^n,) weighted cost of the parts of ``subset_parts``; ``tie`` a trace of film that decides between equal ones."""
+    cutting, film, pieces = parts
+    cost = (weights.cutting or 1e-6) * cutting + film * (weights.film + tie)
+    if weights.piece > 0 and pieces is not None:
+        cost = cost + weights.piece * pieces
+    subsets = np.arange(1 << count)
+    for upper, lower in above:  # a sheet that carries the lower one carries the upper one, too
+        cost[((subsets >> lower) & 1 == 1) & ((subsets >> upper) & 1 == 0)] = np.inf
+    return cost
+
+
+def consistent(above, count: int) -> tuple[tuple[int, int], ...]:
+    """Rules (upper, lower) without those that contradict earlier ones."""
+    reach = np.eye(count, dtype=bool)  # reach[a, b]: a lies above b
+    kept = []
+    for upper, lower in above:
+        if upper == lower or reach[lower, upper]:
+            continue
+        kept.append((upper, lower))
+        reach |= np.outer(reach[:, upper], reach[lower])
+    return tuple(kept)
+
+
+def cost_of(boundary, area, order, weights: Weights, faces: Faces | None = None) -> tuple[float, int, float]:
+    """Cutting, pieces and film of an order, in the units of ``boundary`` and ``area``; 0 pieces without faces."""
+    film = float(sum((place + 1) * area[c] for place, c in enumerate(order)))
+    return stacked_length(boundary, order), 0 if faces is None else _pieces_of_order(faces, order), film
 
 
 def subset_pieces(faces: Faces, count: int) -> np.ndarray:
@@ -191,9 +241,18 @@ def _exact(cost, count):
     return tuple(order)
 
 
-def _by_insertion(area, weigh):
+def _obeys(order, above):
+    place = {c: n for n, c in enumerate(order)}
+    return all(place[upper] > place[lower] for upper, lower in above)
+
+
+def _by_insertion(area, weigh, above=()):
     """Beyond the exact limit: start with large areas low, then move single colours while it helps."""
-    order = list(np.argsort(-np.asarray(area), kind="stable"))
+    order, left = [], list(np.argsort(-np.asarray(area), kind="stable").tolist())
+    while left:  # the largest first of which nothing has to lie below that is still left
+        chosen = next(c for c in left if not any(upper == c and lower in left for upper, lower in above))
+        order.append(chosen)
+        left.remove(chosen)
     best = weigh(order)
     improved = True
     while improved:
@@ -201,6 +260,7 @@ def _by_insertion(area, weigh):
         for colour in list(order):
             rest = [c for c in order if c != colour]
             trials = [rest[:i] + [colour] + rest[i:] for i in range(len(order))]
+            trials = [t for t in trials if _obeys(t, above)]
             lengths = [weigh(t) for t in trials]
             if min(lengths) < best - 1e-9:
                 best, order, improved = min(lengths), trials[int(np.argmin(lengths))], True

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 from sketchloom.app.stages.box import Box
 from sketchloom.app.widgets import button, counted, label
 from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, KEEP, WINDOW
+from sketchloom.core.edits.region_edits import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 from sketchloom.core.units import format_length
 
 _ICON = 34
@@ -116,7 +116,7 @@ class EditsBox(Box):
         super().show_work(work)
         self._desk = desk
         edits, found = work.recipe.edits, work.edited.found.tolist()
-        words = {DROP: self.tr("dropped"), WINDOW: self.tr("opened"), COLOUR: self.tr("now {0}"), KEEP: self.tr("kept"), BELOW: self.tr("from a sheet below")}
+        words = {DROP: self.tr("dropped"), WINDOW: self.tr("opened"), COLOUR: self.tr("now {0}"), KEEP: self.tr("kept"), BELOW: self.tr("from a sheet below"), ABOVE: self.tr("on a sheet on top")}
         self.list.blockSignals(True)
         self.list.clear()
         shown = range(max(len(edits) - _LISTED, 0), len(edits))

@@ -7,7 +7,7 @@ from sketchloom.app.bench_paint import COLOUR_MIME
 from sketchloom.app.stages.box import Box
 from sketchloom.app.widgets import Choice, button, label, swatch
 from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.edits.region_edits import BELOW, COLOUR, DROP, KEEP, WINDOW
+from sketchloom.core.edits.region_edits import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 
 _FACTORS = {"size": 1.6, "any": None, "shape": None}
 
@@ -77,6 +77,7 @@ class RegionsBox(Box):
             (WINDOW, self.tr("Open"), self.tr("The region becomes a window through all sheets")),
             (COLOUR, self.tr("Colour"), self.tr("The region gets the colour chosen below")),
             (BELOW, self.tr("Below"), self.tr("The region shows through a window from a sheet of its colour below all others, as an eye does")),
+            (ABOVE, self.tr("On top"), self.tr("The region is a piece on a sheet of its colour above all others; in Layers that sheet can be put at any height")),
         ), self.tr("A click"))
         self._way.chosen.connect(self._take_way)
         self._note = label("", "quiet")
@@ -145,7 +146,8 @@ class RegionsBox(Box):
             text = self.tr("A click brings a region in; a second one takes it out again.")
         else:
             text = {DROP: self.tr("It goes to what lies around it; a hole is filled."), WINDOW: self.tr("It is opened through all sheets."),
-                    BELOW: self.tr("It shows through a window from a sheet below all others."),
+                    BELOW: self.tr("It shows through a window from a sheet below all others; Layers can move that sheet."),
+                    ABOVE: self.tr("It lies on a sheet above all others; Layers can move that sheet."),
                     COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet.")}[self.action]
             text += self.tr(" Click again to bring it back; drag to sweep over many.")
         self._note.setText(text)

@@ -1,0 +1,97 @@
+"""Line art to sheets: what gathers regions, how many sheets by a ladder with figures, and depth painted by hand."""
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QComboBox, QHeaderView, QTableWidget, QTableWidgetItem
+
+from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.cleaning.regions_box import Colours
+from sketchloom.app.widgets import button, label
+from sketchloom.core.layers.gathering import INWARD, NESTED, SIZE, TOUCHING
+
+_ROW = 26
+
+
+class LineArtBox(Box):
+    """A row of the ladder gathers into so many sheets."""
+
+    ladder_wanted = Signal(str)
+    gather_wanted = Signal(str, int)
+    paint_wanted = Signal(object)
+
+    def __init__(self):
+        super().__init__()
+        self.rule = QComboBox()
+        self.rule.setAccessibleName(self.tr("What gathers regions into sheets"))
+        for key, name in ((TOUCHING, self.tr("Neighbours differ")), (NESTED, self.tr("More lines around: deeper")), (SIZE, self.tr("Larger: deeper")),
+                          (INWARD, self.tr("Farther in: deeper"))):
+            self.rule.addItem(name, key)
+        self.rule.activated.connect(lambda _: self.ask())
+        self.ladder = QTableWidget(0, 5)
+        self.ladder.setAccessibleName(self.tr("Numbers of sheets below the frame; click one to gather into so many"))
+        self.ladder.verticalHeader().hide()
+        self.ladder.verticalHeader().setDefaultSectionSize(_ROW)
+        self.ladder.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+        self.ladder.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
+        self.ladder.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
+        self.ladder.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.ladder.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.ladder.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+        self.ladder.cellClicked.connect(lambda row, _: self.gather_wanted.emit(self.rule.currentData(), self._rungs[row].sheets))
+        self._rungs = ()
+        self._laddered = None
+        self.colours = Colours()
+        self.colours.setAccessibleName(self.tr("Sheets below the frame, the deepest first"))
+        self.colours.setDragEnabled(False)
+        self.colours.setToolTip(self.tr("Choose the sheet that clicked regions go to"))
+        self.colours.itemClicked.connect(lambda _: self.paint_wanted.emit(self.colours.chosen()) if self.paint.isChecked() else None)
+        self.paint = button(self.tr("Paint the depth"), "brush", self.tr("Click or sweep over regions on the bench: they go to the sheet chosen below"), checkable=True)
+        self.paint.clicked.connect(self._take_paint)
+        self._said = label(self.tr("The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut."), "quiet")
+        self.add(self._said, self.rule, self.ladder, self.paint, self.colours)
+
+    def _take_paint(self, on):
+        if on and self.colours.chosen() is None and self.colours.count():
+            self.colours.setCurrentRow(0)
+        self.paint_wanted.emit(self.colours.chosen() if on else None)
+
+    def ask(self) -> None:
+        """Have the ladder of the present rule worked out."""
+        self._laddered = None
+        if self.work is not None and self.isVisible():
+            self.ladder_wanted.emit(self.rule.currentData())
+
+    def showEvent(self, event):
+        super().showEvent(event)
+        if self._laddered is None or self.work is not None and self._laddered is not self.work.segmentation.regions:
+            self.ask()
+
+    def show_ladder(self, work, rungs) -> None:
+        """Figures of two sheets and more."""
+        self._laddered, self._rungs = work.segmentation.regions, rungs
+        metric = work.recipe.unit == "mm"
+        names = ((self.tr("Sheets"), ""), (self.tr("Pieces"), self.tr("Pieces to lay, the frame among them")),
+                 (self.tr("Cut m") if metric else self.tr("Cut ft"), self.tr("As layered now")),
+                 (self.tr("Saved m") if metric else self.tr("Saved ft"), self.tr("Less than if every region were cut by itself")), (self.tr("Alike"), self.tr("Neighbours across a line on the same sheet")))
+        self.ladder.setHorizontalHeaderLabels([name for name, _ in names])
+        for column, (_, tip) in enumerate(names):
+            self.ladder.horizontalHeaderItem(column).setToolTip(tip)
+        self.ladder.setRowCount(len(rungs))
+        for row, one in enumerate(rungs):
+            cut, saved = (v / (1000 if metric else 304.8) for v in (one.cut_mm, one.saved_mm))
+            for column, text in enumerate((str(one.sheets), str(one.pieces), f"{cut:.2f}", f"{saved:.2f}", str(one.alike))):
+                item = QTableWidgetItem(text)
+                item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+                self.ladder.setItem(row, column, item)
+        self.ladder.setFixedHeight(len(rungs) * _ROW + 30)
+
+    def show_work(self, work) -> None:
+        super().show_work(work)
+        below = [plan.hex for plan in work.plans[:-1]]
+        self.colours.show_colours(dict.fromkeys(below))
+        for part in (self.paint, self.colours):
+            part.setVisible(len(below) > 1)
+        if self._laddered is not work.segmentation.regions:
+            self.ask()
+
+    def show_painting(self, on: bool) -> None:
+        self.paint.setChecked(on)
