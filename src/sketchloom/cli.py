@@ -17,7 +17,7 @@ DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
 _SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
-_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "report", "quiet", "recipe", "write_recipe", "width", "height", "layering", "overlap",
+_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "report", "quiet", "recipe", "write_recipe", "plan", "width", "height", "layering", "overlap",
                     "order_saves", "backing", "marks", "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
@@ -98,7 +98,8 @@ def _parser():
     p.add_argument("--overlap", metavar="0..2mm", help="fitted and lean sheets reach so far under what covers them")
     p.add_argument("--order-saves", choices=tuple(_SAVES), help="what the order of the sheets is to save most")
     p.add_argument("--backing", metavar="1.27mm", help="a sheet below everything, so much larger all round")
-    p.add_argument("--marks", action="store_true", help="three holes beside the work on every sheet, to lay them by")
+    p.add_argument("--marks", action="store_true", help="three holes beside the work on every sheet, to lay them by, and its number in the fourth corner")
+    p.add_argument("--plan", metavar="PLAN.svg", help="a page with every piece's number where it goes and the order of work")
     p.add_argument("--recipe", metavar="RECIPE.json", help="settings and edits from a file, as a project or --write-recipe has them")
     p.add_argument("--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe")
     size = p.add_mutually_exclusive_group()
@@ -217,8 +218,8 @@ def _trace(words) -> int:
                          WRONG_WORDS)
     if bool(options.out) == bool(options.out_dir):
         return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
-    if options.report and not alone:
-        return _complain("--report takes one input.", WRONG_WORDS)
+    if (options.report or options.plan) and not alone:
+        return _complain(f"--{'report' if options.report else 'plan'} takes one input.", WRONG_WORDS)
     try:
         recipe = _recipe(options) if options.recipe is None else _recipe_of_file(options)
     except SettingError as error:
@@ -270,6 +271,8 @@ def _trace_one(paths, recipe, options):
         written = release.write_svg(work, options.out)
     else:
         written = release.write_svg(work, Path(options.out_dir) / f"{release.safe_stem(stem)}.svg")
+    if options.plan:
+        written.append(release.write_plan(work, options.plan))
     if options.write_recipe:
         from sketchloom.recipe import to_json
 

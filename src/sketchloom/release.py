@@ -6,7 +6,8 @@ from pathlib import Path
 
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
-from sketchloom.core.layers.frame import frame_mm, mark_rings
+from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
+from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.formats.svg import layer_id, svg_document
 from sketchloom.work import Work
@@ -18,7 +19,12 @@ def whole_svg(work: Work) -> bytes:
     """All layers in one document."""
     title = Path(work.picture.name).stem
     frame, marks = _frame(work)
-    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks).encode()
+    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame)).encode()
+
+
+def _numbers(work, frame):
+    """Each sheet's number, to cut into its corner beside the marks."""
+    return {n: number_rings(frame, n) for n in range(1, len(work.layers) + 1)} if work.recipe.marks else {}
 
 
 def _frame(work):
@@ -32,7 +38,7 @@ def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     files, (frame, marks) = {}, _frame(work)
     for number, layer in enumerate(work.layers, 1):
         name = f"{stem}-{layer_id(number, layer.plan.name)[len('layer-'):]}.svg"
-        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks).encode()
+        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame)).encode()
     return files
 
 
@@ -46,6 +52,24 @@ def piece_svgs(work: Work, stem: str) -> dict[str, bytes]:
             files[f"{stem}-{base}-{count:03d}.svg"] = svg_document(
                 [replace(layer, outline=outline)], *work.size_mm, work.mm_per_px, title, number, frame).encode()
     return files
+
+
+_PLAN_WORDS = {"heading": "Order of work", "one": "{number}  {name}: piece {first}", "many": "{number}  {name}: pieces {first}–{last}",
+               "way_up": "A piece with an arrow nearly fits the wrong way round: the arrow points up.",
+               "top": "Up is up on this page; true size."}
+
+
+def plan_svg(work: Work, title: str, words=None) -> bytes:
+    """The laying plan of a work; ``words`` in the user's language."""
+    from sketchloom.core.formats import plan  # it loads the shaper of words, which only this needs
+    return plan.plan_svg(laid_pieces(work.layers), *work.size_mm, work.mm_per_px, title, words or _PLAN_WORDS).encode()
+
+
+def write_plan(work: Work, path, words=None) -> Path:
+    """Write the laying plan beside the cut files."""
+    refuse_empty(work, path)
+    write_whole(path, plan_svg(work, Path(path).stem, words))
+    return Path(path)
 
 
 def write_pieces(work: Work, folder, stem: str) -> list[Path]:

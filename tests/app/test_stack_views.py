@@ -213,3 +213,36 @@ def test_alternatives_of_a_layering_are_kept_and_compared_in_layers(lighthouse, 
     card().click()
     lighthouse.settled()
     assert recipe(lighthouse).layering == "lean" and lighthouse.window.stage == LAYERS
+
+
+def test_pieces_are_numbered_held_and_shown_from_below(lighthouse, layers):
+    layers.laying_fold.head.setChecked(True)
+    box = layers.laying
+    wait(lambda: box.list.count() > 5, 30, "the pieces")
+    work = lighthouse.work
+    count = sum(x.outline.pieces for x in work.layers)
+    assert box.list.count() == count and f"{count} pieces" in box._said.text()
+    lighthouse.click("Numbers on the bench", box)
+    wait(lambda: len(lighthouse.window.bench._numbers) == count, 10, "numbers on the bench")
+    desk = lighthouse.window.stacking._desk
+    hidden = next(p.number - 1 for p in desk.pieces if p.alone and not desk.faces(p))
+    box.list.setCurrentRow(hidden)
+    lighthouse.click("From a sheet below", box)
+    assert recipe(lighthouse).edits == () and "under other sheets" in box._said.text()
+    alone = next(p.number - 1 for p in desk.pieces if p.alone and desk.faces(p))
+    box.list.setCurrentRow(alone)
+    assert lighthouse.window.bench.target is not None
+    lighthouse.click("From a sheet below", box)
+    after = lighthouse.settled()
+    assert {e.action for e in recipe(lighthouse).edits} == {"below"} and after.plans[0].name.endswith("below")
+    lighthouse.key("Ctrl+Z")
+    lighthouse.settled()
+    lighthouse.window.show_stage(CLEAN)
+    assert lighthouse.window.bench._numbers == ()
+
+
+def test_the_laying_plan_is_written_beside_the_files(lighthouse, tmp_path):
+    lighthouse.window.show_stage(RELEASE)
+    lighthouse.session.write(tmp_path / "badge.svg", "one", False, True)
+    wait(lambda: (tmp_path / "badge-plan.svg").exists(), 20, "the plan")
+    assert (tmp_path / "badge-plan.svg").read_text().count("<path") > 20 and (tmp_path / "badge.svg").exists()

@@ -52,6 +52,7 @@ class Bench(QWidget):
         self.tool = None
         self._original: SourceImage | None = None
         self._pinned = None
+        self._numbers: tuple = ()
         self.pinned_title = ""
         self.lasso = None
         self.marks: tuple = ()
@@ -80,7 +81,7 @@ class Bench(QWidget):
         self._picture = picture
         self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
         self._hover_face, self._hover_text = -1, ""
-        self.marks, self.target, self._peek, self._widths = (), None, None, None
+        self.marks, self.target, self._peek, self._widths, self._numbers = (), None, None, None, ()
         self._fitted = True
         self.update()
 
@@ -144,6 +145,11 @@ class Bench(QWidget):
         else:
             work = self._shown.work
             self._peek = tint_of(area), ringed(places, work.picture.width * work.picture.height, work.mm_per_px)
+        self.update()
+
+    def show_numbers(self, numbers) -> None:
+        """Number pieces: x and y in mm, text, whether it can be laid wrong; none to show no numbers."""
+        self._numbers = tuple(numbers)
         self.update()
 
     def show_widths(self, line) -> None:
@@ -367,6 +373,8 @@ class Bench(QWidget):
         if self._peek is not None:
             painter.drawImage(self._page(), self._peek[0])
             bench_paint.paint_marks(painter, self._view, self._peek[1], None)
+        if self._numbers:
+            bench_paint.paint_numbers(painter, self._view, self._numbers)
         bench_paint.paint_marks(painter, self._view, self.marks, self.target)
         if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
             bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),

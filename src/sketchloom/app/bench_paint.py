@@ -250,6 +250,24 @@ def paint_widths(painter: QPainter, view: View, xy, share) -> None:
             painter.drawPoints(spots)
 
 
+def paint_numbers(painter: QPainter, view: View, numbers) -> None:
+    """Numbers on their pieces: x and y in mm, text, whether it can be laid wrong."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    font = painter.font()
+    font.setPixelSize(11)
+    painter.setFont(font)
+    metrics = painter.fontMetrics()
+    for x_mm, y_mm, text, is_risky in numbers:
+        x, y = view.to_screen(x_mm, y_mm)
+        wide = max(metrics.horizontalAdvance(text) + 8, 16)
+        box = QRectF(x - wide / 2, y - 8, wide, 16)
+        painter.setPen(QPen(QColor(theme.MADDER if is_risky else theme.INK), 1.6 if is_risky else 1.0))
+        painter.setBrush(QColor(255, 255, 255, 225))
+        painter.drawRoundedRect(box, 8, 8)
+        painter.setPen(QColor(theme.INK))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
 def paint_marks(painter: QPainter, view: View, marks, target) -> None:
     """Rings around small regions, and a larger one around the place a finding speaks of."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)

@@ -203,13 +203,17 @@ class Session(QObject):
         self.saved.emit(Path(path))
         return True
 
-    def write(self, target, kind: str, with_report: bool) -> None:
+    def write(self, target, kind: str, with_report: bool, with_plan: bool = False) -> None:
         """Write the cut files of the exact result."""
         work = self.work
         if work is None:
             self.trouble.emit("write", self.tr("The work is still being traced; write again when it is done."))
             return
         name, target = self.document.name, Path(target)
+        words = {"heading": self.tr("Order of work"), "one": self.tr("{number}  {name}: piece {first}"),
+                 "many": self.tr("{number}  {name}: pieces {first}–{last}"),
+                 "way_up": self.tr("A piece with an arrow nearly fits the wrong way round: the arrow points up."),
+                 "top": self.tr("Up is up on this page; true size.")}
 
         def run():
             if kind == "piece":
@@ -222,6 +226,9 @@ class Session(QObject):
                 beside = (target / f"{release.safe_stem(name)}-report.json") if kind != "one" else target.with_suffix(".json")
                 write_whole(beside, report.to_bytes(report.report_of(work, work.picture.name, work.timings_s)))
                 files.append(beside)
+            if with_plan:
+                beside = (target / f"{release.safe_stem(name)}-plan.svg") if kind != "one" else target.with_name(f"{target.stem}-plan.svg")
+                files.append(release.write_plan(work, beside, words))
             return files
         self.background.run(self.tr("Writing"), run, self.written.emit, lambda why: self.trouble.emit("write", why))
 

@@ -58,6 +58,13 @@ class Stacking(QObject):
         self._is_seen = False
         panel.apart_wanted.connect(self._pull_apart)
         panel.section_wanted.connect(self._section)
+        laying = panel.laying
+        laying.shown.connect(lambda _: self._show_pieces())
+        laying.pointed.connect(self._point_piece)
+        laying.hold_wanted.connect(lambda numbers: self._change_pieces(numbers, "held", self.tr("pieces held by bridges")))
+        laying.below_wanted.connect(lambda numbers: self._change_pieces(numbers, "from_below", self.tr("pieces from a sheet below")))
+        panel.laying_fold.head.toggled.connect(lambda _: self._show_pieces())
+        self._desk = None
         art = panel.line_art
         art.gather_wanted.connect(self._gather)
         art.ladder_wanted.connect(self._ask_ladder)
@@ -75,6 +82,10 @@ class Stacking(QObject):
         if not is_seen:
             self._pull_apart(False)
             self._section(False)
+            if self._desk is not None:
+                self._desk = None
+                self._bench.point_at(None)
+        self._show_pieces()
 
     def refresh(self) -> None:
         """Another result is shown."""
@@ -86,12 +97,54 @@ class Stacking(QObject):
         if self._strip.isVisible():
             self._strip.show_work(shown.work)
             self._strip.cut(*self.tool.ends)
+        if not shown.coarse:
+            self._show_pieces()
 
     def _gather(self, rule, sheets):
         shown = self._session.latest
         if shown is not None and shown.index is not None and self._session.work is not None:
             desk = RegionDesk(shown.work, shown.index)
             self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
+
+    # -- pieces ---------------------------------------------------------------------------
+
+    def _show_pieces(self):
+        """Pieces of the result shown, once they are wanted."""
+        work, shown, box = self._session.work, self._session.latest, self._panel.laying
+        if not self._is_seen or not (self._panel.laying_fold.head.isChecked() or box.numbers.isChecked()):
+            self._bench.show_numbers(())
+            return
+        if work is None or shown is None or shown.index is None:
+            return
+        from sketchloom.laying_desk import LayingDesk  # geometry that the first window need not wait for
+        desk = LayingDesk(work, RegionDesk(work, shown.index))
+        self._session.helper.run(self.tr("Numbering pieces"), lambda: (desk.pieces, desk)[1], self._take_pieces, lambda _: None)
+
+    def _take_pieces(self, desk):
+        if self._session.work is not desk.work:
+            return
+        self._desk = desk
+        self._panel.laying.show_pieces(desk)
+        scale = desk.work.mm_per_px
+        self._bench.show_numbers([(p.place[0] * scale, p.place[1] * scale, str(p.number), p.wrong is not None) for p in desk.pieces]
+                                 if self._panel.laying.numbers.isChecked() and self._is_seen else ())
+
+    def _point_piece(self, number):
+        if self._desk is not None and 0 < number <= len(self._desk.pieces):
+            x, y = (v * self._desk.work.mm_per_px for v in self._desk.pieces[number - 1].place)
+            self._bench.point_at((x, y))
+
+    def _change_pieces(self, numbers, how, what):
+        desk = self._desk
+        if desk is not None and desk.work is self._session.work:
+            pieces = [desk.pieces[n - 1] for n in numbers if desk.pieces[n - 1].alone]
+            self._bench.point_at(None)
+            before = self._session.document.recipe
+            after = getattr(desk, how)(before, pieces)
+            if after == before:
+                self._panel.laying.say(self.tr("Nothing of it is seen: it lies under other sheets. Another way of layering spares it."))
+            else:
+                self._session.change(after, what)
 
     def _ask_ladder(self, rule):
         from sketchloom.ways import line_art_ladder

@@ -316,7 +316,7 @@ class Window(QMainWindow):
         if path:
             self.session.save(path if path.endswith(SUFFIX) else path + SUFFIX)
 
-    def ask_write(self, files: str, with_report: bool) -> None:
+    def ask_write(self, files: str, with_report: bool, with_plan: bool = False) -> None:
         name = self.session.document.name
         if files != "one":
             target = QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder())
@@ -328,7 +328,7 @@ class Window(QMainWindow):
                 target += ".svg"
         if target:
             QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
-            self.session.write(target, files, with_report)
+            self.session.write(target, files, with_report, with_plan)
 
     def _write_from_keys(self):
         if self.session.document is not None:

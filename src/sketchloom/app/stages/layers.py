@@ -10,6 +10,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
@@ -83,6 +84,9 @@ class LayersPanel(Panel):
         self.line_art = LineArtBox()
         self._line_art = Fold(self.tr("Line art to sheets"), self.line_art)
         self.add(self._line_art)
+        self.laying = LayingBox()
+        self.laying_fold = Fold(self.tr("Pieces and how they are laid"), self.laying)
+        self.add(self.laying_fold)
         self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
         self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
         self._order_note = label("", "quiet")

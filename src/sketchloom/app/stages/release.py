@@ -13,7 +13,7 @@ from sketchloom.core.units import format_length
 class ReleasePanel(Panel):
     """Writing of files."""
 
-    write_wanted = Signal(str, bool)
+    write_wanted = Signal(str, bool, bool)
     change = Signal(object, str, str)
 
     def __init__(self):
@@ -29,8 +29,10 @@ class ReleasePanel(Panel):
         self._files = "one"
         self._how.chosen.connect(self._choose)
         self._report = QCheckBox(self.tr("Also write the report (JSON)"))
+        self._plan = QCheckBox(self.tr("Also write the laying plan (SVG)"))
+        self._plan.setToolTip(self.tr("Every piece with its number where it goes, and the order of work, to print"))
         self._marks = QCheckBox(self.tr("Marks on every sheet, to lay them by"))
-        self._marks.setToolTip(self.tr("Three round holes beside the work: three, so that no sheet can be laid turned or turned over"))
+        self._marks.setToolTip(self.tr("Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner"))
         self._marks.clicked.connect(lambda on: self._recipe is not None and self.change.emit(replace(self._recipe, marks=on), self.tr("marks on the sheets"), ""))
         self._recipe = None
         self._figures = Figures()
@@ -45,7 +47,7 @@ class ReleasePanel(Panel):
         header = self._table.horizontalHeader()
         header.setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
-        self.add(self._how, self._figures, self._table, self._marks, self._report)
+        self.add(self._how, self._figures, self._table, self._marks, self._plan, self._report)
         self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
@@ -73,7 +75,7 @@ class ReleasePanel(Panel):
     def ask(self) -> None:
         """Ask for the files to be written as chosen."""
         if self._write.isEnabled():
-            self.write_wanted.emit(self._files, self._report.isChecked())
+            self.write_wanted.emit(self._files, self._report.isChecked(), self._plan.isChecked())
 
     def show_document(self, document) -> None:
         self._result.hide()

@@ -13,7 +13,7 @@ _KEEP_UM = 1000.0
 
 
 def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, title: str,
-                 first_number: int = 1, frame=None, marks=()) -> str:
+                 first_number: int = 1, frame=None, marks=(), own_marks=None) -> str:
     """The SVG text of layers, base first.
 
     Parameters
@@ -21,10 +21,10 @@ def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, ti
     layers : sequence of Layer. width_mm, height_mm : the page. mm_per_px : scale of the
         layers' coordinates. title : for the document. first_number : of the first layer.
     frame : left, top, width and height, mm, of what the document shows; the page when left out.
-    marks : rings of cubics, mm, that the path of every layer has as well.
+    marks : rings of cubics, mm, that the path of every layer has as well. own_marks : the same for single layers, by their number.
     """
     left, top, width, height = (_number(v) for v in (frame or (0.0, 0.0, width_mm, height_mm)))
-    more = "".join(_ring_data(ring) for ring in marks)
+    shared = "".join(ring_data(ring) for ring in marks)
     lines = [
         '<?xml version="1.0" encoding="UTF-8"?>',
         f'<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="{width}mm" height="{height}mm" '
@@ -32,6 +32,7 @@ def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, ti
         f"<title>{_text(title)}</title>",
     ]
     for number, layer in enumerate(layers, first_number):
+        more = shared + "".join(ring_data(ring) for ring in (own_marks or {}).get(number, ()))
         lines += [
             f'<g id="{layer_id(number, layer.plan.name)}">',
             f"<title>{_text(layer.plan.name)}</title>",
@@ -62,7 +63,11 @@ def path_data(layer: Layer, mm_per_px: float) -> str:
     Where the last segment is a line, Z draws it. Lines for a pen are closed only where they end
     where they began.
     """
-    outline = layer.outline
+    return path_data_of(layer.outline, mm_per_px)
+
+
+def path_data_of(outline, mm_per_px: float) -> str:
+    """The same for an outline."""
     um = np.rint(outline.controls * (mm_per_px * _KEEP_UM)).astype(np.int64)
     texts = [_thousandths(v) for v in um.reshape(-1).tolist()]
     straight = outline.straight.tolist()
@@ -83,7 +88,8 @@ def path_data(layer: Layer, mm_per_px: float) -> str:
     return "".join(parts)
 
 
-def _ring_data(ring):
+def ring_data(ring) -> str:
+    """Path data of a closed ring of cubics (S, 4, 2), mm."""
     texts = [[_number(v) for v in cubic.reshape(-1)] for cubic in ring]
     return f"M{texts[0][0]} {texts[0][1]}" + "".join("C" + " ".join(t[2:]) for t in texts) + "Z"
 
