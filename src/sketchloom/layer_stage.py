@@ -10,7 +10,7 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers import layering
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import Layer, LayerPlan
-from sketchloom.core.layers.rims import BACKING, rim_outline
+from sketchloom.core.layers.rims import BACKING, SHINES_THROUGH, UNDERLAY, rim_outline
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.recipe import BASE, TOP, Recipe
@@ -21,7 +21,7 @@ from sketchloom.work import Traced
 PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
 """How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a piece takes
 about as long as cutting 10 cm)."""
-_RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line"}
+_RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -96,6 +96,8 @@ class LayerStage:
         for number, rim in enumerate(self.recipe.rims):
             at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
             inside = depth >= 0 if rim.of is None else depth == at
+            if rim.kind == UNDERLAY:
+                inside &= self._lets_through(plans)[depth]
             if not rim.on or at is None and rim.of is not None or not inside.any():
                 continue
             shape = np.packbits(inside).tobytes()
@@ -105,8 +107,15 @@ class LayerStage:
                 continue
             plan = LayerPlan(f"{rim.kind} {number + 1}", rim.name or _RIM_NAMES[rim.kind], rim.hex, ())
             layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
-            (below if rim.kind == BACKING else above).append(layer)
+            (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
         return (*below, *layers, *above)
+
+    def _lets_through(self, plans):
+        """(P + 1,) bool: layers lighter than what the work is laid on, the ground last; where that is not said, all of them."""
+        if self.recipe.laid_on is None:
+            return np.append(np.ones(len(plans), bool), False)
+        light = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), self.recipe.laid_on)]))[:, 0]
+        return np.append(light[:-1] - light[-1] > SHINES_THROUGH, False)
 
     def _kept_for(self, traced):
         """Holds the curves as well, so that their identity stays theirs."""

@@ -108,7 +108,8 @@ class Recipe:
     ``palette`` is set once the user edited a colour. ``order`` holds layer keys, base first;
     empty for the proposed order, which keeps to ``above``: pairs of keys (upper, lower). ``overlap_mm``: fitted and lean sheets reach so far under what
     covers them. ``sheet_mm`` thickness of a sheet, ``spacer_mm`` of what is between two. ``marks``: every
-    sheet has three holes beside the work to lay it by. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``laid_on``: colour of
+    sheet has three holes beside the work to lay it by. ``weeding_mm``: a frame is cut so far
+    around every sheet, with lines ``weeding_every_mm`` apart through the waste in it; 0 for none. ``materials`` that its layers name, ``tool`` that cuts, ``frame_depth_mm`` a frame's inner depth. ``laid_on``: colour of
     the shirt, wall or card below everything, when it was said. ``order_weights``: how much the proposed order is to save cutting, pieces and film, 0 to 1 each. ``thin_mm``: narrower shapes become findings.
     ``smoothness``: each step lets curves keep off the boundary points by half as much again, or
     half as much less. ``exact_shapes``: circles, ellipses,
@@ -154,6 +155,8 @@ class Recipe:
     sheet_mm: float = 0.1
     spacer_mm: float = 0.0
     marks: bool = False
+    weeding_mm: float = 0.0
+    weeding_every_mm: float = 0.0
     materials: tuple[Material, ...] = ()
     tool: str = BLADE
     frame_depth_mm: float | None = None
@@ -238,6 +241,7 @@ _NUMBERS = (
     ("smallest_mm", MIN_DETAIL_MM, MAX_DETAIL_MM, _REAL, False), ("thin_mm", MIN_DETAIL_MM, MAX_DETAIL_MM, _REAL, False),
     ("smoothness", TRUEST, SMOOTHEST, int, False), ("page", 0, MAX_PAGES - 1, int, False),
     ("page_dpi", MIN_PAGE_DPI, MAX_PAGE_DPI, int, False), ("tones", MIN_TONES, MAX_TONES, int, False),
+    ("weeding_mm", 0.0, 200.0, _REAL, False), ("weeding_every_mm", 0.0, 500.0, _REAL, False),
     ("pen_mm", 0.05, MAX_DETAIL_MM, _REAL, True), ("spur_mm", 0.0, MAX_DETAIL_MM, _REAL, False),
     ("double_mm", 0.0, MAX_DETAIL_MM, _REAL, False), ("overlap_mm", 0.0, MAX_OVERLAP_MM, _REAL, False),
     ("sheet_mm", 0.01, MAX_SHEET_MM, _REAL, False), ("frame_depth_mm", 0.1, 1000.0, _REAL, True), ("spacer_mm", 0.0, MAX_SHEET_MM, _REAL, False), ("pens", 1, MAX_PENS, int, False),

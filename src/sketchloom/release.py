@@ -9,6 +9,7 @@ from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
+from sketchloom.core.layers.weeding import weeding_cuts
 from sketchloom.core.formats.svg import layer_id, svg_document
 from sketchloom.work import Work
 
@@ -19,7 +20,14 @@ def whole_svg(work: Work) -> bytes:
     """All layers in one document."""
     title = Path(work.picture.name).stem
     frame, marks = _frame(work)
-    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame)).encode()
+    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame), weeding=weeding(work)).encode()
+
+
+def weeding(work) -> dict[int, list]:
+    """Helper cuts of each sheet by its number, from 1."""
+    away, every = work.recipe.weeding_mm, work.recipe.weeding_every_mm
+    return {n: weeding_cuts(layer.outline, work.mm_per_px, away, every) for n, layer in enumerate(work.layers, 1)
+            if away > 0 and layer.outline.pen_px is None}
 
 
 def _numbers(work, frame):
@@ -29,16 +37,16 @@ def _numbers(work, frame):
 
 def _frame(work):
     """One frame for every file of a work, so that they register, and the marks on every sheet."""
-    frame = frame_mm(work.layers, *work.size_mm, work.mm_per_px, work.recipe.marks)
+    frame = frame_mm(work.layers, *work.size_mm, work.mm_per_px, work.recipe.marks, work.recipe.weeding_mm)
     return frame, mark_rings(frame) if work.recipe.marks else ()
 
 
 def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     """File name to document, a layer each; all with the page of the whole, so they register."""
-    files, (frame, marks) = {}, _frame(work)
+    files, (frame, marks), cuts = {}, _frame(work), weeding(work)
     for number, layer in enumerate(work.layers, 1):
         name = f"{stem}-{layer_id(number, layer.plan.name)[len('layer-'):]}.svg"
-        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame)).encode()
+        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame), cuts).encode()
     return files
 
 

@@ -145,6 +145,11 @@ class LayersPanel(Panel):
                 self._laid_on.addItem(swatch(hex_colour, 16), name, hex_colour)
         self._laid_on.activated.connect(self._take_ground)
         self.add(self._laid_on)
+        self._weeding = LengthEdit(self.tr("A frame is cut so far around every sheet; 0 for none"), 0.0, 200.0)
+        self._weeding.committed.connect(lambda mm: self._emit(self.tr("weeding frame"), weeding_mm=mm))
+        self._every = LengthEdit(self.tr("Helper cuts through the waste so far apart; 0 for none"), 0.0, 500.0)
+        self._every.committed.connect(lambda mm: self._emit(self.tr("helper cuts"), weeding_every_mm=mm))
+        self.add((label(self.tr("Weeding frame")), self._weeding), (label(self.tr("Helper cuts every")), self._every))
         self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
 
     # -- showing -----------------------------------------------------------------------
@@ -159,6 +164,9 @@ class LayersPanel(Panel):
             at = self._laid_on.count() - 1
             self._laid_on.insertItem(at, swatch(laid_on, 16), laid_on, laid_on)
         self._laid_on.setCurrentIndex(at)
+        self._weeding.show_value(self._recipe.weeding_mm, self._recipe.unit)
+        self._every.show_value(self._recipe.weeding_every_mm, self._recipe.unit)
+        self._every.setEnabled(self._recipe.weeding_mm > 0)
         self._depth.show_value(self._recipe.frame_depth_mm or 0.0, self._recipe.unit)
 
     def show_work(self, work) -> None:

@@ -13,7 +13,7 @@ _KEEP_UM = 1000.0
 
 
 def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, title: str,
-                 first_number: int = 1, frame=None, marks=(), own_marks=None) -> str:
+                 first_number: int = 1, frame=None, marks=(), own_marks=None, weeding=None) -> str:
     """The SVG text of layers, base first.
 
     Parameters
@@ -22,6 +22,7 @@ def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, ti
         layers' coordinates. title : for the document. first_number : of the first layer.
     frame : left, top, width and height, mm, of what the document shows; the page when left out.
     marks : rings of cubics, mm, that the path of every layer has as well. own_marks : the same for single layers, by their number.
+    weeding : cuts that are lines, polylines in mm, for single layers by their number; stroked as thin as a reader takes.
     """
     left, top, width, height = (_number(v) for v in (frame or (0.0, 0.0, width_mm, height_mm)))
     shared = "".join(ring_data(ring) for ring in marks)
@@ -32,14 +33,23 @@ def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, ti
         f"<title>{_text(title)}</title>",
     ]
     for number, layer in enumerate(layers, first_number):
-        more = shared + "".join(ring_data(ring) for ring in (own_marks or {}).get(number, ()))
+        more = "".join(ring_data(ring) for ring in (own_marks or {}).get(number, ())) + shared
         lines += [
             f'<g id="{layer_id(number, layer.plan.name)}">',
             f"<title>{_text(layer.plan.name)}</title>",
             f'<path {_paint(layer, mm_per_px)} d="{path_data(layer, mm_per_px)}{more}"/>',
+            *_weeding(layer, (weeding or {}).get(number, ())),
             "</g>",
         ]
     return "\n".join([*lines, "</svg>", ""])
+
+
+def _weeding(layer, cuts):
+    """Helper cuts as one path of lines."""
+    if not cuts:
+        return []
+    data = "".join("M" + "L".join(f"{_number(x)} {_number(y)}" for x, y in cut.tolist()) for cut in cuts)
+    return [f'<path fill="none" stroke="{layer.plan.hex}" stroke-width="0.1" d="{data}"/>']
 
 
 def _paint(layer, mm_per_px):

@@ -10,9 +10,10 @@ MARK_RADIUS_MM, MARK_AWAY_MM = 1.5, 6.0
 """Three round holes beside the work (common practice, no source): three, so that no sheet can be laid turned or turned over."""
 
 
-def frame_mm(layers, width_mm: float, height_mm: float, mm_per_px: float, with_marks: bool) -> tuple[float, float, float, float]:
-    """Left, top, width and height, mm: the page, and whatever of the sheets or marks lies beyond it."""
-    boxes = [np.array(bounds(layer.outline.controls)) * mm_per_px for layer in layers if len(layer.outline.controls)]
+def frame_mm(layers, width_mm: float, height_mm: float, mm_per_px: float, with_marks: bool, around_mm: float = 0.0) -> tuple[float, float, float, float]:
+    """Left, top, width and height, mm: the page, and whatever of the sheets, of frames ``around_mm`` around them or of marks lies beyond it."""
+    more = around_mm * np.array([-1, -1, 1, 1])
+    boxes = [np.array(bounds(layer.outline.controls)) * mm_per_px + more for layer in layers if len(layer.outline.controls)]
     low = np.min([(0.0, 0.0), *(b[:2] for b in boxes)], axis=0)
     high = np.max([(width_mm, height_mm), *(b[2:] for b in boxes)], axis=0)
     # a curve may leave the page by a rounding error

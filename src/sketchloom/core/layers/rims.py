@@ -10,7 +10,9 @@ from sketchloom.core.errors import SettingError
 from sketchloom.core.layers.outline import Outline
 from sketchloom.core.shapes.polygons import area_of_outline, grown, outline_of_area, straight_outline
 
-BACKING, RIM, INNER = KINDS = ("backing", "rim", "inner")
+BACKING, RIM, INNER, UNDERLAY = KINDS = ("backing", "rim", "inner", "underlay")
+SHINES_THROUGH = 25.0
+"""A colour so much lighter than what it is laid on (in L*) needs something under it (common practice, no source)."""
 MAX_DISTANCE_MM = 200.0
 
 
@@ -18,7 +20,8 @@ MAX_DISTANCE_MM = 200.0
 class Rim:
     """An outline moved by ``distance_mm`` (outwards; for ``inner`` inwards).
 
-    ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, or an ``inner`` line.
+    ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, an ``inner`` line, or an
+    ``underlay`` that much smaller, only under what is lighter than what it is laid on and would let that shine through.
     ``of`` the key of a layer, None for everything together. ``is_round`` or sharp corners. ``islands``: holes stay
     holes; else they are filled.
     """
@@ -56,7 +59,7 @@ def rim_outline(outline: Outline, rim: Rim, mm_per_px: float, rough: bool = Fals
     nearer to each other than twice the distance get one rim.
     """
     area, distance = area_of_outline(outline), rim.distance_mm / mm_per_px
-    if rim.kind == INNER:
+    if rim.kind in (INNER, UNDERLAY):
         made = grown(area, -distance, rim.is_round, True)
     else:
         made = grown(area, distance, rim.is_round, rim.islands)

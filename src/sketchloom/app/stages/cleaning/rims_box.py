@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.widgets import Choice, LengthEdit, button, label, swatch
-from sketchloom.core.layers.rims import BACKING, INNER, MAX_DISTANCE_MM, RIM, Rim
+from sketchloom.core.layers.rims import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim
 from sketchloom.core.units import format_length
 
 
@@ -19,7 +19,8 @@ class RimsBox(Box):
         self._new = Rim(3.0)
         self._kind = Choice(((BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
                              (RIM, self.tr("Rim"), self.tr("A band around, with the work cut out of it")),
-                             (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line"))), self.tr("Kind"))
+                             (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line")),
+                             (UNDERLAY, self.tr("Underlay"), self.tr("A sheet below, that much smaller, only where what the work is laid on (Layers) would shine through"))), self.tr("Kind"))
         self._kind.chosen.connect(lambda kind: self._set(kind=kind))
         self._of = QComboBox()
         self._of.setAccessibleName(self.tr("What it goes around"))
@@ -50,7 +51,7 @@ class RimsBox(Box):
         self._kind.show_value(self._new.kind)
         self._corners.show_value("round" if self._new.is_round else "sharp")
         self._islands.setChecked(self._new.islands)
-        self._islands.setEnabled(self._new.kind != INNER)
+        self._islands.setEnabled(self._new.kind not in (INNER, UNDERLAY))
         self._colour.setIcon(swatch(self._new.hex, 16))
         self._distance.show_value(self._new.distance_mm, "mm" if self.recipe is None else self.recipe.unit)
 
@@ -63,7 +64,7 @@ class RimsBox(Box):
         self.emit(self.tr("added {0}").format(self._words(self._new.kind)), rims=(*self.recipe.rims, self._new))
 
     def _words(self, kind):
-        return {BACKING: self.tr("backing"), RIM: self.tr("rim"), INNER: self.tr("inner line")}[kind]
+        return {BACKING: self.tr("backing"), RIM: self.tr("rim"), INNER: self.tr("inner line"), UNDERLAY: self.tr("underlay")}[kind]
 
     def show_work(self, work) -> None:
         super().show_work(work)
