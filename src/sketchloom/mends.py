@@ -50,6 +50,9 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
         case "clean.edit_lost":
             here = work.edited.found.tolist()
             changed = replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n >= len(here) or here[n] >= 0))
+        case "material.shrinks":
+            key = next((layer.plan.key for layer in work.layers if layer.plan.name == finding.layer), None)
+            changed = recipe if key is None else recipe.with_edit(key, apart=True)
         case "clean.shape_idle":
             changed = _without_idle(work)
         case "layer.like_ground":

@@ -182,7 +182,7 @@ class _Run:
         thickness = [recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
         height = float((np.array(thickness) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
         height += recipe.spacer_mm * max(len(done.layers) - 1, 0)
-        return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height)
+        return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height, {e.key for e in recipe.layers if e.apart})
 
     def _trace(self, segmentation, key, blur):
         stage = CurveStage(self.keep, self.recipe, segmentation, key, self.move, self.local.patches, blur, self.rough,

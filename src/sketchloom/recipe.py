@@ -58,6 +58,7 @@ class LayerEdit:
 
     ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own;
     ``material`` the key of what its sheet is cut from; ``pin``: proposed orders have it as ``base`` or on ``top``.
+    ``apart``: its pieces are carried, and written, one by one.
     """
 
     key: str
@@ -68,6 +69,7 @@ class LayerEdit:
     layering: str | None = None
     material: str | None = None
     pin: str | None = None
+    apart: bool = False
 
     def __post_init__(self):
         if self.pin is not None:
@@ -395,4 +397,4 @@ def _edit(value, where):
         texts[name] = text
     if texts["hex"] is not None:
         from_hex(texts["hex"])
-    return LayerEdit(**texts, left_out=value.get("left_out") is True)
+    return LayerEdit(**texts, left_out=value.get("left_out") is True, apart=value.get("apart") is True)

@@ -45,20 +45,26 @@ def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     """File name to document, a layer each; all with the page of the whole, so they register."""
     files, (frame, marks), cuts = {}, _frame(work), weeding(work)
     for number, layer in enumerate(work.layers, 1):
-        name = f"{stem}-{layer_id(number, layer.plan.name)[len('layer-'):]}.svg"
-        files[name] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame), cuts).encode()
+        base = layer_id(number, layer.plan.name)[len("layer-"):]
+        if work.recipe.edit_of(layer.plan.key).apart:  # its pieces are carried one by one
+            files |= _pieces_of_layer(work, stem, number, layer, frame)
+        else:
+            files[f"{stem}-{base}.svg"] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame), cuts).encode()
     return files
+
+
+def _pieces_of_layer(work, stem, number, layer, frame):
+    base = layer_id(number, layer.plan.name)[len("layer-"):]
+    return {f"{stem}-{base}-{count:03d}.svg": svg_document([replace(layer, outline=outline)], *work.size_mm, work.mm_per_px,
+                                                           f"{layer.plan.name}, piece {count}", number, frame).encode()
+            for count, outline in enumerate(pieces_of(layer.outline), 1)}
 
 
 def piece_svgs(work: Work, stem: str) -> dict[str, bytes]:
     """File name to document, a piece each, numbered by size within its layer; all with the frame of the whole, so each lies where it goes."""
     files, (frame, _) = {}, _frame(work)
     for number, layer in enumerate(work.layers, 1):
-        base = layer_id(number, layer.plan.name)[len("layer-"):]
-        for count, outline in enumerate(pieces_of(layer.outline), 1):
-            title = f"{layer.plan.name}, piece {count}"
-            files[f"{stem}-{base}-{count:03d}.svg"] = svg_document(
-                [replace(layer, outline=outline)], *work.size_mm, work.mm_per_px, title, number, frame).encode()
+        files |= _pieces_of_layer(work, stem, number, layer, frame)
     return files
 
 

@@ -8,6 +8,7 @@ from PySide6.QtTest import QTest
 from app.driver import pause, wait
 from app.test_source_tools import click, drag, recipe
 from sketchloom import release
+from sketchloom.app import store
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
 
@@ -246,3 +247,43 @@ def test_the_laying_plan_is_written_beside_the_files(lighthouse, tmp_path):
     lighthouse.session.write(tmp_path / "badge.svg", "one", False, True)
     wait(lambda: (tmp_path / "badge-plan.svg").exists(), 20, "the plan")
     assert (tmp_path / "badge-plan.svg").read_text().count("<path") > 20 and (tmp_path / "badge.svg").exists()
+
+
+def test_the_table_of_materials_is_changed_and_kept(lighthouse, layers):
+    lighthouse.click("Materials…", layers)
+    dialog = lighthouse.window.stacking._materials
+    rows, table = dialog.table.rowCount(), dialog.table
+    assert rows == len(store.materials())
+    lighthouse.click("Add", dialog)
+    table.item(rows, 0).setText("Lantern paper")
+    table.item(rows, 2).setText("thick")
+    lighthouse.click("Keep", dialog)
+    assert dialog.isVisible() and f"Row {rows + 1}" in dialog._said.text()  # nothing half is kept
+    assert len(store.materials()) == rows
+    table.item(rows, 2).setText("0,2 mm")
+    table.item(rows, 8).setCheckState(Qt.CheckState.Checked)
+    lighthouse.click("Keep", dialog)
+    made = store.materials()[-1]
+    assert (made.name, made.thickness_mm, "laser" in made.tools) == ("Lantern paper", 0.2, True)
+    layers.select(lighthouse.work.plans[0].key)
+    assert layers._material.findText("Lantern paper", Qt.MatchFlag.MatchStartsWith) > 0
+    lighthouse.click("Materials…", layers)
+    dialog = lighthouse.window.stacking._materials
+    lighthouse.click("As shipped", dialog)
+    dialog.table.selectRow(0)
+    lighthouse.click("Take out", dialog)
+    lighthouse.click("Keep", dialog)
+    assert len(store.materials()) == rows - 1
+
+
+def test_pieces_of_shrinking_film_are_parted_by_the_finding(lighthouse, layers, tmp_path):
+    heat = next(m for m in store.materials() if m.shrinks)
+    red = next(x for x in lighthouse.work.layers if x.outline.pieces > 3)
+    lighthouse.session.change(recipe(lighthouse).with_material(red.plan.key, heat), "material")
+    work = lighthouse.settled()
+    (told,) = [f for f in work.findings if f.code == "material.shrinks"]
+    lighthouse.session.mend(told)
+    work = lighthouse.settled()
+    assert recipe(lighthouse).edit_of(red.plan.key).apart and not [f for f in work.findings if f.code == "material.shrinks"]
+    files = release.layer_svgs(work, "badge")
+    assert len(files) == len(work.layers) - 1 + red.outline.pieces

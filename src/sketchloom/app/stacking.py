@@ -1,6 +1,6 @@
 """Joins the Layers stage to what shows the stack: pulled apart on the bench, and its section along a line."""
 
-from PySide6.QtCore import QObject, QPointF, Signal
+from PySide6.QtCore import QObject, QPointF, Qt, Signal
 from PySide6.QtGui import QPainter
 
 from sketchloom.app.tools.tool import Frame, Tool, draw_handle, draw_line
@@ -56,6 +56,7 @@ class Stacking(QObject):
         self.tool.cut.connect(strip.cut)
         self.tool.done.connect(self._put_down)
         self._is_seen = False
+        panel.table_wanted.connect(self._show_table)
         panel.apart_wanted.connect(self._pull_apart)
         panel.section_wanted.connect(self._section)
         laying = panel.laying
@@ -105,6 +106,13 @@ class Stacking(QObject):
         if shown is not None and shown.index is not None and self._session.work is not None:
             desk = RegionDesk(shown.work, shown.index)
             self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
+
+    def _show_table(self):
+        from sketchloom.app.materials_table import MaterialsTable
+        self._materials = MaterialsTable(self._panel.window())
+        self._materials.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        self._materials.kept.connect(self._panel.fill_materials)
+        self._materials.show()
 
     # -- pieces ---------------------------------------------------------------------------
 

@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 
 from sketchloom import presets as preset_files
-from sketchloom.core.sheets.materials import Material, from_plain, shipped
+from sketchloom.core.sheets.materials import Material, from_plain, shipped, to_plain
 from sketchloom.core.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.project import Project
@@ -70,6 +70,11 @@ def materials() -> tuple[Material, ...]:
     except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
         _log.warning("the table of materials cannot be read: %s", error)
     return shipped()
+
+
+def keep_materials(table) -> None:
+    """Write the user's table of materials; raises ExportError."""
+    write_whole(data_folder() / "materials.json", (json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n").encode())
 
 
 def last_settings() -> tuple:

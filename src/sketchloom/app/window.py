@@ -70,6 +70,7 @@ class Window(QMainWindow):
             "size.over_carrier": self.tr("Make it fit"), "layer.thin": self.tr("Thicken here"),
             "layer.small_pieces": self.tr("Drop them"), "layer.like_ground": self.tr("Leave it out"), "trace.small_details": self.tr("Bring them back"),
             "clean.edit_lost": self.tr("Take them out"), "clean.shape_idle": self.tr("Take it out"),
+            "material.shrinks": self.tr("Part its pieces"),
         }
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)

@@ -30,6 +30,7 @@ class LayersPanel(Panel):
     selected = Signal(object)
     apart_wanted = Signal(bool)
     section_wanted = Signal(bool)
+    table_wanted = Signal()
 
     def __init__(self):
         super().__init__("")
@@ -121,19 +122,20 @@ class LayersPanel(Panel):
         self._own.activated.connect(lambda _: self._edit(self.tr("way of one layer"), layering=self._own.currentData()))
         self._material = QComboBox()
         self._material.setAccessibleName(self.tr("Material of the chosen layer"))
-        self._material.addItem(self.tr("No material said"), None)
-        for material in materials():
-            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+        self.fill_materials()
         self._material.activated.connect(lambda _: self._take_material(self._material.currentData(), False))
         self._all_of_it = button(self.tr("All layers of it"), "", self.tr("Every layer is cut from this material"))
+        self._table = button(self.tr("Materials…"), "", self.tr("The table of materials, to be changed"))
+        self._table.clicked.connect(self.table_wanted)
         self._all_of_it.clicked.connect(lambda: self._take_material(self._material.currentData(), True))
         self._caution = label("", "caution")
+        self._caution.hide()
         self._tool = Choice(((BLADE, self.tr("Blade"), ""), (LASER, self.tr("Laser"), ""), (ROUTER, self.tr("Router"), "")), self.tr("What cuts"))
         self._tool.chosen.connect(lambda tool: self._emit(self.tr("tool"), tool=tool))
         self._depth = LengthEdit(self.tr("Inner depth of a frame, 0 for none"), 0.0, 1000.0)
         self._depth.committed.connect(lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
         self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own, self._material, self._caution,
-                 self._all_of_it)
+                 (self._all_of_it, self._table))
         self.section(self.tr("All layers"))
         self._laid_on = QComboBox()
         self._laid_on.setAccessibleName(self.tr("What the work is laid on"))
@@ -151,6 +153,15 @@ class LayersPanel(Panel):
         self._every.committed.connect(lambda mm: self._emit(self.tr("helper cuts"), weeding_every_mm=mm))
         self.add((label(self.tr("Weeding frame")), self._weeding), (label(self.tr("Helper cuts every")), self._every))
         self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
+
+    def fill_materials(self) -> None:
+        """The table of materials as it is now."""
+        self._material.clear()
+        self._material.addItem(self.tr("No material said"), None)
+        for material in materials():
+            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+        if self._work is not None:
+            self._show_current()
 
     # -- showing -----------------------------------------------------------------------
 

@@ -66,14 +66,14 @@ def shipped() -> tuple[Material, ...]:
     return from_plain(json.loads(files("sketchloom").joinpath("data", "materials.json").read_text()))
 
 
-def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_mm: float | None, heights_mm):
+def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_mm: float | None, heights_mm, apart=()):
     """Findings that follow from the materials of sheets.
 
     Parameters
     ----------
     layers : finished layers, base first. material_of : for each its Material or None.
     lies_on_family : for each the families of the sheets it lies on.
-    tool : what cuts. frame_depth_mm : inner depth of a frame, None for none. heights_mm : height of the whole stack.
+    apart : keys of layers whose pieces are carried one by one. tool : what cuts. frame_depth_mm : inner depth of a frame, None for none. heights_mm : height of the whole stack.
     """
     found = []
     for layer, material, below in zip(layers, material_of, lies_on_family):
@@ -87,7 +87,7 @@ def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_
             why = "its fumes are poisonous and eat the machine" if tool == LASER and "film" in material.family else "it is not made for it"
             found.append(Finding("material.tool", STOP, f"{material.name} is not cut by a {tool}: {why}. Choose another material or tool; "
                                  "the machine's manual decides.", name, *at))
-        if material.shrinks and layer.outline.pieces > 1:
+        if material.shrinks and layer.outline.pieces > 1 and layer.plan.key not in apart:
             found.append(Finding("material.shrinks", WARN, f"{material.name} shrinks under heat: {layer.outline.pieces} pieces carried over as one move "
                                  "against each other. Carry them one by one.", name, *at))
         if layer.min_feature_mm is not None and layer.min_feature_mm < material.smallest_mm:
