@@ -1,16 +1,19 @@
 """The Layers stage's ways side by side, the stack pulled apart and its section, in the real window."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
-from app.test_source_tools import click, drag, recipe
+from app.test_source_tools import at, click, drag, recipe
 from sketchloom import release
 from sketchloom.app import store
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
+from sketchloom.core.layers.laying import laid_pieces
 
 
 @pytest.fixture()
@@ -287,3 +290,45 @@ def test_pieces_of_shrinking_film_are_parted_by_the_finding(lighthouse, layers, 
     assert recipe(lighthouse).edit_of(red.plan.key).apart and not [f for f in work.findings if f.code == "material.shrinks"]
     files = release.layer_svgs(work, "badge")
     assert len(files) == len(work.layers) - 1 + red.outline.pieces
+
+
+def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse, layers):
+    window = lighthouse.window
+    window.actions_by_name["curtain"].setChecked(False)
+    look = next(f for f in window.findChildren(Fold) if f.head.text().strip() == "How it will look")
+    look.head.setChecked(True)
+    lighthouse.session.change(replace(recipe(lighthouse), spacer_mm=1.5), "spacers")
+    lighthouse.settled()
+    pause(30)
+    before = window.bench.grab().toImage()
+    lighthouse.click("Shadows", layers.look)
+    pause(30)
+    after = window.bench.grab().toImage()
+
+    def darker(x, y):
+        place = at(lighthouse, x, y)
+        return before.pixelColor(place).lightness() - after.pixelColor(place).lightness()
+    work = lighthouse.work
+    # the moon: dark sky at its lower right when light comes from the upper left, none at its upper left
+    moon = max((p for p in laid_pieces(work.layers) if p.layer.plan.hex == "#f3ead7"), key=lambda p: p.box[2])
+    sky = next(p for p in work.plans if p.hex == "#1e3557")
+    level = work.plans.index(sky)
+    right = (moon.box[2] + 0.9 / work.mm_per_px) / work.picture.width, (moon.box[1] + moon.box[3]) / 2 / work.picture.height
+    left = (moon.box[0] - 1.2 / work.mm_per_px) / work.picture.width, (moon.box[1] - 0.6 / work.mm_per_px) / work.picture.height
+    depth = lambda p: work.depth[work.traced.planar.faces[int(p[1] * work.picture.height), int(p[0] * work.picture.width)]]  # noqa: E731
+    assert depth(right) == depth(left) == level
+    assert darker(*right) > 4 and abs(darker(*left)) <= 2
+    layers.look.light.slider.setValue(9)  # from the lower right
+    pause(30)
+    after = window.bench.grab().toImage()
+    assert abs(darker(*right)) <= 2
+    # the grain of a material shows too, and all of it goes with the stage
+    lighthouse.session.change(recipe(lighthouse).with_material(sky.key, next(m for m in store.materials() if m.family == "flake film")), "material")
+    lighthouse.settled()
+    lighthouse.click("In the look", layers.look)
+    pause(30)
+    grained = window.bench.grab().toImage()
+    spots = {grained.pixelColor(at(lighthouse, 0.3 + dx / 300, 0.3)).name() for dx in range(30)}
+    assert len(spots) > 3
+    window.show_stage(CLEAN)
+    assert window.bench._look is None

@@ -53,6 +53,7 @@ class Bench(QWidget):
         self._original: SourceImage | None = None
         self._pinned = None
         self._numbers: tuple = ()
+        self._look = None
         self.pinned_title = ""
         self.lasso = None
         self.marks: tuple = ()
@@ -106,7 +107,7 @@ class Bench(QWidget):
     def _keep_cut(self, shown):
         """Paint what changed into the image of the cut, where that is little; otherwise it is painted anew."""
         before = self._shown
-        if self._cut is None or before is None or before.coarse or shown.coarse or shown.index is None:
+        if self._cut is None or before is None or before.coarse or shown.coarse or shown.index is None or self._look is not None:
             self._cut = None
             return
         boxes = changed_boxes(before.work, shown.work, shown.index)
@@ -146,6 +147,12 @@ class Bench(QWidget):
             work = self._shown.work
             self._peek = tint_of(area), ringed(places, work.picture.width * work.picture.height, work.mm_per_px)
         self.update()
+
+    def show_look(self, look) -> None:
+        """Paint sheets in the look of their material and with shadows; None for flat colours."""
+        if look != self._look:
+            self._look, self._cut = look, None
+            self.update()
 
     def show_numbers(self, numbers) -> None:
         """Number pieces: x and y in mm, text, whether it can be laid wrong; none to show no numbers."""
@@ -347,8 +354,13 @@ class Bench(QWidget):
         if self._cut is None:
             self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
                                                self._shown.work.layers, self._shown.paths, self._shown.work.mm_per_px,
-                                               smooth=not self._shown.coarse)
+                                               smooth=not self._shown.coarse, look=self._look_of(self._shown))
         return self._cut
+
+    def _look_of(self, shown):
+        """The look asked for, once it is of the sheets that are shown."""
+        fits = self._look is not None and len(self._look.families) == len(shown.work.layers)
+        return self._look if fits and not shown.coarse else None
 
     def _paint_overlays(self, painter):
         painter.save()

@@ -4,7 +4,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import looks, theme
 from sketchloom.app.view import View, ruler_step
 from sketchloom.core.units import MM_PER_IN
 
@@ -65,14 +65,14 @@ def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
     return image
 
 
-def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth: bool = True) -> QImage:
+def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth: bool = True, look=None) -> QImage:
     """The layers as an image of the visible area, base first."""
     image = _blank(size, ratio)
     painter = QPainter(image)
     painter.setRenderHint(QPainter.RenderHint.Antialiasing, smooth)
     painter.translate(view.x, view.y)
     painter.scale(view.scale, view.scale)
-    paint_layers(painter, layers, paths, mm_per_px)
+    paint_layers(painter, layers, paths, mm_per_px, look)
     painter.end()
     return image
 
@@ -96,11 +96,14 @@ def renew_cut(image: QImage, view: View, layers, paths, mm_per_px: float, places
     painter.end()
 
 
-def paint_layers(painter: QPainter, layers, paths, mm_per_px: float) -> None:
-    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn."""
-    for layer, path in zip(layers, paths):
+def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None) -> None:
+    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn. ``look`` adds grain and shadows."""
+    for number, (layer, path) in enumerate(zip(layers, paths)):
         if layer.outline.pen_px is None:
             path.fill(painter, QColor(layer.plan.hex))
+            if look is not None:
+                looks.paint_texture(painter, path.whole, look.families[number])
+                looks.paint_shadows(painter, look, paths, number)
         else:
             painter.strokePath(path.whole, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
                                           Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))

@@ -4,7 +4,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QTransform
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QSlider, QVBoxLayout, QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import looks, theme
 from sketchloom.app.widgets import button
 
 _LEAN, _FLAT = -0.42, 0.5
@@ -22,6 +22,7 @@ class _Stack(QWidget):
         self.work, self._paths = None, ()
         self.up_to, self.alone = 0, False
         self._held, self._from, self._by = -1, None, 0.0
+        self.families: tuple = ()
         self.setMouseTracking(True)
         self.setAccessibleName(self.tr("The stack pulled apart; drag a sheet to another place"))
 
@@ -67,6 +68,8 @@ class _Stack(QWidget):
             painter.setBrush(QColor(255, 255, 255, 26))
             painter.drawRect(QRectF(0, 0, width, height))
             painter.fillPath(path.whole, QColor(layer.plan.hex))
+            if level < len(self.families):
+                looks.paint_texture(painter, path.whole, self.families[level])
             edge = QPen(QColor(theme.MADDER if level == self._held else "#2b2620"), 2.2 if level == self._held else 0.7)
             edge.setCosmetic(True)
             painter.strokePath(path.whole, edge)

@@ -3,7 +3,10 @@
 from PySide6.QtCore import QObject, QPointF, Qt, Signal
 from PySide6.QtGui import QPainter
 
+from sketchloom.app.looks import Look
 from sketchloom.app.tools.tool import Frame, Tool, draw_handle, draw_line
+from sketchloom.app.widgets import counted
+from sketchloom.core.units import format_length
 from sketchloom.region_desk import RegionDesk
 
 
@@ -59,6 +62,7 @@ class Stacking(QObject):
         panel.table_wanted.connect(self._show_table)
         panel.apart_wanted.connect(self._pull_apart)
         panel.section_wanted.connect(self._section)
+        panel.look.changed.connect(self._show_look)
         laying = panel.laying
         laying.shown.connect(lambda _: self._show_pieces())
         laying.pointed.connect(self._point_piece)
@@ -86,6 +90,7 @@ class Stacking(QObject):
             if self._desk is not None:
                 self._desk = None
                 self._bench.point_at(None)
+        self._show_look()
         self._show_pieces()
 
     def refresh(self) -> None:
@@ -99,6 +104,7 @@ class Stacking(QObject):
             self._strip.show_work(shown.work)
             self._strip.cut(*self.tool.ends)
         if not shown.coarse:
+            self._show_look()
             self._show_pieces()
 
     def _gather(self, rule, sheets):
@@ -106,6 +112,24 @@ class Stacking(QObject):
         if shown is not None and shown.index is not None and self._session.work is not None:
             desk = RegionDesk(shown.work, shown.index)
             self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
+
+    def _show_look(self):
+        """Sheets in the look of their material and with shadows, while the stage is seen and that is wanted."""
+        box, work = self._panel.look, self._session.work
+        families: tuple = ()
+        if work is None or not self._is_seen or work.draws_with_pens or not (box.grain.isChecked() or box.shadows.isChecked()):
+            self._bench.show_look(None)
+        else:
+            materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
+            thick = [work.recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
+            heights = tuple(sum(thick[:n + 1]) + n * work.recipe.spacer_mm for n in range(len(thick)))
+            families = tuple(m.family if m is not None and box.grain.isChecked() else None for m in materials)
+            self._bench.show_look(Look(box.light_deg if box.shadows.isChecked() else None, box.slant_share, heights, families))
+            untold = sum(m is None for m in materials)
+            self._panel.look.say(self.tr("{0} high; {1} without a material.").format(format_length(heights[-1], work.recipe.unit), counted(
+                untold, self.tr("1 sheet"), self.tr("{0} sheets"))) if heights and untold else "")
+        self._view.stack.families = families
+        self._view.stack.update()
 
     def _show_table(self):
         from sketchloom.app.materials_table import MaterialsTable

@@ -12,6 +12,7 @@ from PySide6.QtWidgets import (
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
+from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
 from sketchloom.app.store import materials
@@ -85,6 +86,8 @@ class LayersPanel(Panel):
         self.line_art = LineArtBox()
         self._line_art = Fold(self.tr("Line art to sheets"), self.line_art)
         self.add(self._line_art)
+        self.look = LookBox()
+        self.add(Fold(self.tr("How it will look"), self.look))
         self.laying = LayingBox()
         self.laying_fold = Fold(self.tr("Pieces and how they are laid"), self.laying)
         self.add(self.laying_fold)
