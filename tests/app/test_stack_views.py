@@ -310,7 +310,7 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
         return before.pixelColor(place).lightness() - after.pixelColor(place).lightness()
     work = lighthouse.work
     # the moon: dark sky at its lower right when light comes from the upper left, none at its upper left
-    moon = max((p for p in laid_pieces(work.layers) if p.layer.plan.hex == "#f3ead7"), key=lambda p: p.box[2])
+    moon = max((p for p in laid_pieces(work.layers) if p.layer.plan.hex == "#f3ead7" and p.place[1] < 0.4 * work.picture.height), key=lambda p: p.area_px)
     sky = next(p for p in work.plans if p.hex == "#1e3557")
     level = work.plans.index(sky)
     right = (moon.box[2] + 0.9 / work.mm_per_px) / work.picture.width, (moon.box[1] + moon.box[3]) / 2 / work.picture.height
