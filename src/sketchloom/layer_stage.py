@@ -194,11 +194,13 @@ class LayerStage:
             key, labels = groups[number]
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
-            name = edit.name or colour_name(from_hex(shown)) + (" below" if key in self._below else " on top" if key in self._above else "")
+            material = self.recipe.material_of(key)
+            proposed = colour_name(from_hex(shown)) + ("" if material is None else f" {material.family}")
+            name = edit.name or proposed + (" below" if key in self._below else " on top" if key in self._above else "")
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"
-            plans.append(LayerPlan(key, name, shown, labels, edit.left_out))
+            plans.append(LayerPlan(key, name, shown, labels, edit.left_out, edit.hidden))
         return tuple(plans)
 
 

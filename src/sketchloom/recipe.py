@@ -58,7 +58,8 @@ class LayerEdit:
 
     ``merged_into`` names the key of the layer that takes this one's regions; ``layering`` a way of its own;
     ``material`` the key of what its sheet is cut from; ``pin``: proposed orders have it as ``base`` or on ``top``.
-    ``apart``: its pieces are carried, and written, one by one.
+    ``apart``: its pieces are carried, and written, one by one. ``locked``: gestures leave its regions, name and colour as they are;
+    ``hidden``: it is not painted, but cut all the same; ``group`` a name that layers share.
     """
 
     key: str
@@ -70,6 +71,9 @@ class LayerEdit:
     material: str | None = None
     pin: str | None = None
     apart: bool = False
+    locked: bool = False
+    hidden: bool = False
+    group: str | None = None
 
     def __post_init__(self):
         if self.pin is not None:
@@ -390,11 +394,11 @@ def _edit(value, where):
     if not isinstance(value, dict) or not isinstance(value.get("key"), str):
         raise SettingError(where, "an object with a key", value)
     texts = {}
-    for name in ("key", "name", "hex", "merged_into", "layering", "material", "pin"):
+    for name in ("key", "name", "hex", "merged_into", "layering", "material", "pin", "group"):
         text = value.get(name)
         if text is not None and (not isinstance(text, str) or len(text) > 200):
             raise SettingError(f"{where}.{name}", "a short text", text)
         texts[name] = text
     if texts["hex"] is not None:
         from_hex(texts["hex"])
-    return LayerEdit(**texts, left_out=value.get("left_out") is True, apart=value.get("apart") is True)
+    return LayerEdit(**texts, left_out=value.get("left_out") is True, **{name: value.get(name) is True for name in ("apart", "locked", "hidden")})

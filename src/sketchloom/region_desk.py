@@ -27,6 +27,7 @@ _FEW = 12
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
     """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
     if (before.traced is not after.traced or before.mm_per_px != after.mm_per_px or before.recipe.layering != after.recipe.layering
+            or {p.key for p in before.plans if p.hidden} != {p.key for p in after.plans if p.hidden}
             or before.recipe.rims or after.recipe.rims or before.draws_with_pens or after.draws_with_pens):
         return None
     looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
@@ -124,7 +125,7 @@ class RegionDesk:
 
     def decided(self, recipe: Recipe, faces, action: str, hex_colour: str | None = None) -> Recipe:
         """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes."""
-        faces = list(dict.fromkeys(faces))
+        faces = [face for face in dict.fromkeys(faces) if not self.is_locked(face)]
         rest = self._without(recipe, faces)
         return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
 
@@ -163,9 +164,18 @@ class RegionDesk:
             recipe = self.decided(recipe, np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(), COLOUR, self.hex_of(face))
         return recipe
 
+    def is_locked(self, face: int) -> bool:
+        """Whether the layer that shows a face is locked."""
+        level = int(self.work.depth[face])
+        return bool(self._locked) and 0 <= level < len(self.work.plans) and self.work.plans[level].key in self._locked
+
+    @cached_property
+    def _locked(self):
+        return {edit.key for edit in self.work.recipe.layers if edit.locked}
+
     def undecided(self, recipe: Recipe, faces) -> Recipe:
         """The recipe in which regions are as they were traced."""
-        return replace(recipe, edits=self._without(recipe, faces))
+        return replace(recipe, edits=self._without(recipe, [face for face in faces if not self.is_locked(face)]))
 
     def _without(self, recipe, faces):
         gone = set(faces)

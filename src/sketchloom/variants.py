@@ -44,7 +44,16 @@ def variants_of(work: Work) -> tuple[Variant, ...]:
         if one.recipe not in seen:
             seen.add(one.recipe)
             unlike.append(one)
+    bare = untouched(recipe)
+    kept += (Variant(("untouched", ""), bare),) if bare != replace(recipe, alternatives=bare.alternatives) else ()
     return kept + tuple(unlike[:MOST])
+
+
+def untouched(recipe: Recipe) -> Recipe:
+    """The same trace without anything that was decided, drawn or ordered by hand."""
+    plain = Recipe()
+    by_hand = ("edits", "all_off", "lines", "shapes", "splits", "covers", "curves", "rims", "order", "above", "order_weights", "layers", "layering", "overlap_mm")
+    return replace(recipe, **{name: getattr(plain, name) for name in by_hand})
 
 
 def _without_auto(work):

@@ -332,3 +332,46 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     assert len(spots) > 3
     window.show_stage(CLEAN)
     assert window.bench._look is None
+
+
+def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
+    window = lighthouse.window
+    window.actions_by_name["curtain"].setChecked(False)
+    keys = [p.key for p in lighthouse.work.plans]
+    for key in keys[-2:]:
+        layers.select(key)
+        lighthouse.type_into(layers._group, "sea")
+        layers._group.editingFinished.emit()
+        lighthouse.settled()
+    assert [recipe(lighthouse).edit_of(k).group for k in keys[-2:]] == ["sea", "sea"]
+    piece = next(p for p in laid_pieces(lighthouse.work.layers) if p.layer.plan.key == keys[-1])
+    place = piece.place[0] / lighthouse.work.picture.width, piece.place[1] / lighthouse.work.picture.height
+    pause(30)
+    seen = window.bench.grab().toImage().pixelColor(at(lighthouse, *place)).name()
+    lighthouse.click("Hide", layers)
+    work = lighthouse.settled()
+    pause(30)
+    assert [p.hidden for p in work.plans] == [k in keys[-2:] for k in keys] and len(work.layers) == len(keys)
+    assert window.bench.grab().toImage().pixelColor(at(lighthouse, *place)).name() != seen
+    lighthouse.click("Hide", layers)
+    lighthouse.click("Lock", layers)
+    lighthouse.settled()
+    assert not layers._name.isEnabled() and layers._lock.isEnabled() and "locked" in layers._list.item(0).text()
+    window.show_stage(CLEAN)
+    pause(30)
+    click(lighthouse, *place)
+    assert recipe(lighthouse).edits == () and "locked" in window.cleaning.tool.hint
+    window.show_stage(RELEASE)
+    assert not window.panels[RELEASE]._hidden.isVisible()
+
+
+def test_the_untouched_trace_is_there_to_compare_and_return_to(lighthouse, layers):
+    base = recipe(lighthouse)
+    lighthouse.session.change(replace(base, order=tuple(p.key for p in lighthouse.work.plans[::-1]), layering="fitted"), "order")
+    lighthouse.settled()
+    lighthouse.window.actions_by_name["variants"].setChecked(True)
+    card = lambda: next((c for c in lighthouse.window.variants.cards if c.text() == "Untouched"), None)  # noqa: E731
+    wait(lambda: card() is not None and card().isEnabled(), 60, "the untouched trace")
+    card().click()
+    lighthouse.settled()
+    assert recipe(lighthouse) == base

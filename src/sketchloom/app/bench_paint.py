@@ -99,6 +99,8 @@ def renew_cut(image: QImage, view: View, layers, paths, mm_per_px: float, places
 def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None) -> None:
     """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn. ``look`` adds grain and shadows."""
     for number, (layer, path) in enumerate(zip(layers, paths)):
+        if layer.plan.hidden:
+            continue
         if layer.outline.pen_px is None:
             path.fill(painter, QColor(layer.plan.hex))
             if look is not None:

@@ -144,7 +144,9 @@ class Cleaning(QObject):
         size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
         what = self.tr("ground") if work.ground[face] else colour_name(from_hex(desk.hex_of(face)))
         action, hex_colour = self._panel.regions.wanted()
-        if action == COLOUR and hex_colour == desk.hex_of(face) and face not in desk.edit_of_face and not work.ground[face]:
+        if desk.is_locked(face):
+            does = self.tr("its layer is locked in Layers")
+        elif action == COLOUR and hex_colour == desk.hex_of(face) and face not in desk.edit_of_face and not work.ground[face]:
             does = self.tr("it has that colour")
         elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
@@ -187,6 +189,8 @@ class Cleaning(QObject):
             changed = self.desk.decided(recipe, faces, action, hex_colour)
             what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"), "above": self.tr("region on top"),
                     "keep": self.tr("kept region")}[action]
+        if changed == recipe:
+            return
         if len(faces) <= _AT_ONCE:
             self._bench.paint_at_once([self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px)
         self._session.change(changed, what)

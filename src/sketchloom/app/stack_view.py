@@ -67,6 +67,8 @@ class _Stack(QWidget):
             painter.setPen(pen)
             painter.setBrush(QColor(255, 255, 255, 26))
             painter.drawRect(QRectF(0, 0, width, height))
+            if layer.plan.hidden:
+                continue
             painter.fillPath(path.whole, QColor(layer.plan.hex))
             if level < len(self.families):
                 looks.paint_texture(painter, path.whole, self.families[level])

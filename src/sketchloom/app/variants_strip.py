@@ -104,7 +104,7 @@ class VariantsStrip(QFrame):
             "cut-off": self.tr("Cut-off {0}"), "silhouette": self.tr("Silhouette"), "follows the light": self.tr("Follows the light"),
             "one cut-off": self.tr("One cut-off"), "colours": self.tr("{0} colours"), "tones": self.tr("{0} tones"),
             "outlines": self.tr("Outlines {0}"), "shortest branch": self.tr("Branches from {0}"), "as shapes": self.tr("Shapes {0} wide"),
-            "kept": "{0}", "pen lines": self.tr("Pen lines"), "reading": self.tr("Reading: {0}"),
+            "kept": "{0}", "untouched": self.tr("Untouched"), "pen lines": self.tr("Pen lines"), "reading": self.tr("Reading: {0}"),
         }
         self._places: dict = {}
         self.cards: list[Card] = []

@@ -117,6 +117,15 @@ class LayersPanel(Panel):
         self._merge.clicked.connect(self._merge_down)
         self._unmerge = button(self.tr("Part again"), "arrows-split-2", self.tr("Take apart what was merged"))
         self._unmerge.clicked.connect(self._part)
+        self._lock = button(self.tr("Lock"), "pin", self.tr("Its regions, name and colour stay as they are; so do those of its group"), checkable=True)
+        self._lock.clicked.connect(lambda on: self._edit_group(self.tr("locked layer"), locked=on))
+        self._hide = button(self.tr("Hide"), "eye-off", self.tr("It is not painted on the bench, but cut all the same; nor are those of its group"), checkable=True)
+        self._hide.clicked.connect(lambda on: self._edit_group(self.tr("hidden layer"), hidden=on))
+        self._group = QLineEdit()
+        self._group.setAccessibleName(self.tr("Group of the layer"))
+        self._group.setPlaceholderText(self.tr("no group"))
+        self._group.setMaxLength(40)
+        self._group.editingFinished.connect(self._take_group)
         self._own = QComboBox()
         self._own.setAccessibleName(self.tr("Way of layering of the chosen layer"))
         self._own.addItem(self.tr("Layered like the rest"), None)
@@ -137,7 +146,8 @@ class LayersPanel(Panel):
         self._tool.chosen.connect(lambda tool: self._emit(self.tr("tool"), tool=tool))
         self._depth = LengthEdit(self.tr("Inner depth of a frame, 0 for none"), 0.0, 1000.0)
         self._depth.committed.connect(lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
-        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), self._own, self._material, self._caution,
+        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), (self._lock, self._hide),
+                 (label(self.tr("Group")), self._group), self._own, self._material, self._caution,
                  (self._all_of_it, self._table))
         self.section(self.tr("All layers"))
         self._laid_on = QComboBox()
@@ -259,6 +269,10 @@ class LayersPanel(Panel):
                 figures = self.tr("{0}, {1}").format(
                     counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")), format_length(layer.cut_length_mm, unit, 0))
             role = self.tr(" · base") if place == 0 else ""
+            edit = (self._recipe or work.recipe).edit_of(plan.key)
+            role += self.tr(" · locked") if edit.locked else ""
+            role += self.tr(" · hidden") if edit.hidden else ""
+            role += self.tr(" · {0}").format(edit.group) if edit.group else ""
             item = QListWidgetItem(swatch(plan.hex), f"{place + 1}  {plan.name}{role}\n{figures}")
             item.setData(_KEY, plan.key)
             item.setSizeHint(QSize(0, _ROW_PX))
@@ -296,7 +310,10 @@ class LayersPanel(Panel):
 
     def _show_current(self):
         plan = self._current()
-        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own, self._material, self._all_of_it):
+        edit = self._recipe.edit_of(plan.key) if plan is not None else None
+        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own, self._material, self._all_of_it, self._group):
+            part.setEnabled(plan is not None and not edit.locked)
+        for part in (self._lock, self._hide):
             part.setEnabled(plan is not None)
         if plan is None:
             self._name.setText("")
@@ -304,6 +321,10 @@ class LayersPanel(Panel):
             self.selected.emit(None)
             return
         place = self._work.plans.index(plan)
+        self._lock.setChecked(edit.locked)
+        self._hide.setChecked(edit.hidden)
+        if not self._group.hasFocus():
+            self._group.setText(edit.group or "")
         if not self._name.hasFocus():
             self._name.setText(plan.name)
         self._colour.setIcon(swatch(plan.hex))
@@ -314,9 +335,9 @@ class LayersPanel(Panel):
         self._caution.setText("" if material is None else material.caution)
         self._caution.setVisible(bool(material is not None and material.caution))
         self._own.setCurrentIndex(max(self._own.findData(self._recipe.edit_of(plan.key).layering), 0))
-        self._base.setEnabled(place > 0)
-        self._merge.setEnabled(place > 0)
-        self._unmerge.setEnabled(any(e.merged_into == plan.key for e in self._recipe.layers))
+        self._base.setEnabled(place > 0 and not edit.locked)
+        self._merge.setEnabled(place > 0 and not edit.locked)
+        self._unmerge.setEnabled(not edit.locked and any(e.merged_into == plan.key for e in self._recipe.layers))
         self.selected.emit(plan.key)
 
     def announce(self) -> None:
@@ -339,6 +360,24 @@ class LayersPanel(Panel):
         plan = self._current()
         if plan is not None:
             self.change.emit(self._recipe.with_edit(plan.key, **changes), what, "")
+
+    def _edit_group(self, what, **changes):
+        """Change a layer and all that share its group."""
+        plan = self._current()
+        if plan is None:
+            return
+        group = self._recipe.edit_of(plan.key).group
+        keys = {plan.key, *(e.key for e in self._recipe.layers if group is not None and e.group == group)}
+        recipe = self._recipe
+        for key in sorted(keys):
+            recipe = recipe.with_edit(key, **changes)
+        self.change.emit(recipe, what, "")
+
+    def _take_group(self):
+        plan = self._current()
+        text = self._group.text().strip() or None
+        if plan is not None and text != self._recipe.edit_of(plan.key).group:
+            self._edit(self.tr("group of a layer"), group=text)
 
     def _keys_from_base(self):
         return tuple(self._list.item(r).data(_KEY) for r in range(self._list.count() - 1, -1, -1))

@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
-from sketchloom.app.widgets import Choice, Figures, Panel, button, label, nodes_text, swatch
+from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
 from sketchloom.core.units import format_length
 
 
@@ -47,7 +47,8 @@ class ReleasePanel(Panel):
         header = self._table.horizontalHeader()
         header.setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
-        self.add(self._how, self._figures, self._table, self._marks, self._plan, self._report)
+        self._hidden = label("", "quiet")
+        self.add(self._how, self._figures, self._table, self._hidden, self._marks, self._plan, self._report)
         self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
@@ -91,6 +92,9 @@ class ReleasePanel(Panel):
             (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
             (self.tr("Nodes"), nodes_text(work)),
         ))
+        hidden = sum(layer.plan.hidden for layer in work.layers)
+        self._hidden.setText(counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too.")))
+        self._hidden.setVisible(hidden > 0)
         self._table.setRowCount(len(work.layers))
         for row, layer in enumerate(work.layers):
             texts = (f"{row + 1}  {layer.plan.name}", str(layer.outline.pieces), str(layer.outline.holes),

@@ -22,13 +22,14 @@ _THREADS = 2
 
 @dataclass(frozen=True, slots=True)
 class LayerPlan:
-    """A layer before it is cut: its colours (labels) and how it is to be called and shown."""
+    """A layer before it is cut: its colours (labels) and how it is to be called and shown; ``hidden`` layers are cut, but not painted."""
 
     key: str
     name: str
     hex: str
     labels: tuple[int, ...]
     left_out: bool = False
+    hidden: bool = False
 
 
 @dataclass(frozen=True, slots=True, eq=False)
