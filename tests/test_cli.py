@@ -281,3 +281,41 @@ def test_words_that_a_recipe_decides_are_refused_beside_it(badge, tmp_path, caps
     path.write_text("{}")
     assert run(badge, "--out", str(tmp_path / "o.svg"), "--recipe", str(path), "--colours", "3") == cli.WRONG_WORDS
     assert "--colours" in capsys.readouterr().err
+
+
+def test_plan_designs_and_shared_sheets(badge, tmp_path, capsys):
+    folder = tmp_path / "files"
+    folder.mkdir()
+    assert run(badge, "--out", tmp_path / "a.svg", "--plan", tmp_path / "plan.svg", "--quiet") == 0
+    assert (tmp_path / "plan.svg").read_text().startswith("<?xml")
+    assert run(badge, "--out-dir", folder, "--per-design", "--quiet") == 0
+    assert [p.name for p in folder.glob("*.svg")] == [f"{Path(badge).stem}-design-01.svg"]
+    shared = tmp_path / "shared"
+    shared.mkdir()
+    other = tmp_path / "other.png"
+    other.write_bytes(Path(badge).read_bytes())
+    assert run(badge, other, "--same-sheets", "--out-dir", shared) == 0
+    assert "2 works on" in capsys.readouterr().err
+    assert [p.name for p in shared.iterdir()] == [f"{Path(badge).stem}-sheet-01-red.svg"]  # both works have one colour
+    # a work that cannot be read leaves no sheet that lacks it
+    (tmp_path / "broken.png").write_bytes(b"no picture")
+    empty = tmp_path / "empty"
+    empty.mkdir()
+    assert run(badge, tmp_path / "broken.png", "--same-sheets", "--out-dir", empty) != 0
+    assert list(empty.iterdir()) == []
+    assert run(badge, other, "--same-sheets", "--out", tmp_path / "x.svg") == 2
+    assert run(badge, "--same-sheets", "--per-layer", "--out-dir", shared) == 2
+
+
+def test_a_recipe_carries_pins_rules_and_helper_cuts(badge, tmp_path):
+    kept = tmp_path / "recipe.json"
+    assert run(badge, "--out", tmp_path / "a.svg", "--write-recipe", kept, "--quiet") == 0
+    data = json.loads(kept.read_text())
+    data["weeding_mm"], data["weeding_every_mm"] = 4.0, 20.0
+    data["rims"] = [{"distance_mm": 1.27, "kind": "underlay"}]
+    data["laid_on"] = "#141414"
+    kept.write_text(json.dumps(data))
+    report = tmp_path / "report.json"
+    assert run(badge, "--recipe", kept, "--out", tmp_path / "b.svg", "--report", report, "--quiet") == 0
+    told = json.loads(report.read_text())
+    assert told["layering"]["weeding_cuts_mm"] > 100 and "underlay" in [layer["name"] for layer in told["layers"]]

@@ -17,7 +17,7 @@ DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
 _SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
-_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "report", "quiet", "recipe", "write_recipe", "plan", "width", "height", "layering", "overlap",
+_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "per_design", "same_sheets", "report", "quiet", "recipe", "write_recipe", "plan", "width", "height", "layering", "overlap",
                     "order_saves", "backing", "marks", "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
@@ -72,6 +72,9 @@ def _parser():
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
     p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
+    p.add_argument("--per-design", action="store_true", help="one file per design on the page, in --out-dir")
+    p.add_argument("--same-sheets", action="store_true",
+                   help="one file per colour with the parts of all inputs side by side, in --out-dir")
     p.add_argument("--as-layers", action="store_true",
                    help="the inputs are the layers of one work, the first lowest; they share one frame")
     p.add_argument("--page", default="1", metavar="N", help="page of a PDF")
@@ -213,8 +216,10 @@ def _trace(words) -> int:
     alone = len(options.inputs) == 1 or options.as_layers
     if options.as_layers and len(options.inputs) < 2:
         return _complain("--as-layers takes two or more inputs.", WRONG_WORDS)
-    if options.out and (not alone or options.per_layer or options.per_piece):
-        return _complain("--out takes one file; with several inputs, --per-layer or --per-piece name a folder with --out-dir.",
+    if options.same_sheets and (options.as_layers or options.per_layer or options.per_piece or options.per_design or options.report or options.plan):
+        return _complain("--same-sheets writes files of its own; leave out --as-layers, --per-..., --report and --plan.", WRONG_WORDS)
+    if options.out and (not alone or options.per_layer or options.per_piece or options.per_design or options.same_sheets):
+        return _complain("--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir.",
                          WRONG_WORDS)
     if bool(options.out) == bool(options.out_dir):
         return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
@@ -226,11 +231,11 @@ def _trace(words) -> int:
         return _complain(str(error), WRONG_WORDS)
     except PictureError as error:
         return _complain(str(error), UNREADABLE)
-    code = DONE
+    code, works = DONE, []
     for paths in ([options.inputs] if options.as_layers else [[path] for path in options.inputs]):
         path = paths[0]
         try:
-            _trace_one(paths, recipe, options)
+            works.append(_trace_one(paths, recipe, options))
         except (PictureError, ProjectError) as error:
             code = max(code, _complain(str(error), UNREADABLE))
         except ExportError as error:
@@ -239,6 +244,15 @@ def _trace(words) -> int:
             code = max(code, _complain(f"{path}: {error}", UNREADABLE))
         except MemoryError:
             code = max(code, _complain(f"{path}: does not fit into memory; use a smaller copy.", UNREADABLE))
+    if options.same_sheets and code == DONE:  # a sheet without one of the works would be a wrong sheet
+        from sketchloom import release
+
+        try:
+            written = release.write_shared(works, options.out_dir, Path(options.inputs[0]).stem)
+        except ExportError as error:
+            return _complain(str(error), UNWRITABLE)
+        if not options.quiet:
+            sys.stderr.write(f"{', '.join(str(p) for p in written)}: {len(works)} works on {len(written)} sheets\n")
     return code
 
 
@@ -263,7 +277,11 @@ def _trace_one(paths, recipe, options):
     timings.update(work.timings_s)
     writing = time.perf_counter()
     stem = Path(path).stem
-    if options.per_piece:
+    if options.same_sheets:  # written once all are traced
+        return work
+    if options.per_design:
+        written = release.write_designs(work, options.out_dir, stem)
+    elif options.per_piece:
         written = release.write_pieces(work, options.out_dir, stem)
     elif options.per_layer:
         written = release.write_layers(work, options.out_dir, stem)
@@ -284,6 +302,7 @@ def _trace_one(paths, recipe, options):
         write_whole(options.report, report.to_bytes(report.report_of(work, str(path), timings)))
     if not options.quiet:
         _summary(work, written)
+    return work
 
 
 def _read(paths, recipe):

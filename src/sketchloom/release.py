@@ -6,11 +6,14 @@ from pathlib import Path
 
 from sketchloom.core.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.formats.svg import layer_id, svg_document
+from sketchloom.core.layers.designs import designs_of, shared_sheets, together_again
 from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
+from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.layers.weeding import weeding_cuts
-from sketchloom.core.formats.svg import layer_id, svg_document
+from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.work import Work
 
 MAX_PIECE_FILES = 2000
@@ -84,6 +87,39 @@ def write_plan(work: Work, path, words=None) -> Path:
     refuse_empty(work, path)
     write_whole(path, plan_svg(work, Path(path).stem, words))
     return Path(path)
+
+
+DESIGNS_APART_MM = 6.0
+"""Designs on one page lie at least so far apart (common practice, no source)."""
+
+
+def write_designs(work: Work, folder, stem: str) -> list[Path]:
+    """Write one file for each design on the page, in a frame of its own that all its layers share."""
+    stem, files = safe_stem(stem), {}
+    found = designs_of(work.layers, DESIGNS_APART_MM / work.mm_per_px)
+    if len(found) > MAX_PIECE_FILES:
+        raise ExportError(folder, f"not written: {len(found)} designs would be as many files, and {MAX_PIECE_FILES} are the most. Write one file.")
+    for number, design in enumerate(found, 1):
+        left, top, right, bottom = (v * work.mm_per_px for v in design.box)
+        frame = (left, top, right - left, bottom - top)
+        files[f"{stem}-design-{number:02d}.svg"] = svg_document(design.layers, *work.size_mm, work.mm_per_px, f"{stem}, design {number}", frame=frame).encode()
+    return _write_all(work, folder, files)
+
+
+def write_shared(works, folder, stem: str) -> list[Path]:
+    """Write one file for each sheet that several finished works are cut from together, all with one frame."""
+    for work in works:
+        refuse_empty(work, folder)
+    asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm, {e.key: e.material for e in w.recipe.layers}) for w in works]
+    sheets, (width, height) = shared_sheets(asked)
+    files = {}
+    for number, (name, hex_colour, parts) in enumerate(sheets, 1):
+        # one layer of one compound path; the parts' titles say whose they are
+        outline = together_again([part.outline for part in parts])
+        layer = Layer(LayerPlan(name, name, hex_colour, ()), outline, 0.0, 0.0, NO_WIDTHS, None)
+        title = f"{name}: " + ", ".join(dict.fromkeys(part.title for part in parts))
+        files[f"{safe_stem(stem)}-sheet-{layer_id(number, name)[len('layer-'):]}.svg"] = svg_document([layer], width, height, 1.0, title, number).encode()
+    return _write_all(works[0], folder, files)
 
 
 def write_pieces(work: Work, folder, stem: str) -> list[Path]:

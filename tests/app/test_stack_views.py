@@ -6,6 +6,7 @@ import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QFileDialog
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
@@ -375,3 +376,14 @@ def test_the_untouched_trace_is_there_to_compare_and_return_to(lighthouse, layer
     card().click()
     lighthouse.settled()
     assert recipe(lighthouse) == base
+
+
+def test_works_are_laid_on_shared_sheets(lighthouse, smaller, tmp_path, monkeypatch):
+    other = smaller("mark")
+    monkeypatch.setattr(QFileDialog, "getOpenFileNames", lambda *_: ([str(other)], ""))
+    monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *_: str(tmp_path))
+    lighthouse.window.show_stage(RELEASE)
+    lighthouse.click("On shared sheets", lighthouse.window.panels[RELEASE])
+    wait(lambda: list(tmp_path.glob("*-sheet-*.svg")), 60, "the sheets")
+    wait(lambda: lighthouse.window.panels[RELEASE]._result.isVisible(), 20, "what was written")
+    assert len(list(tmp_path.glob("*-sheet-*.svg"))) >= len(lighthouse.work.layers)

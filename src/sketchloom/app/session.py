@@ -15,6 +15,7 @@ from sketchloom.app.document import Document
 from sketchloom.app.worker import Evaluator, Shown
 from sketchloom.core.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
+from sketchloom.pipeline import Pipeline, require_traceable
 
 BUSY_AFTER_MS = 500
 _PREVIEW_PX = 512
@@ -216,7 +217,9 @@ class Session(QObject):
                  "top": self.tr("Up is up on this page; true size.")}
 
         def run():
-            if kind == "piece":
+            if kind == "design":
+                files = release.write_designs(work, target, name)
+            elif kind == "piece":
                 files = release.write_pieces(work, target, name)
             elif kind == "each":
                 files = release.write_layers(work, target, name)
@@ -231,6 +234,24 @@ class Session(QObject):
                 files.append(release.write_plan(work, beside, words))
             return files
         self.background.run(self.tr("Writing"), run, self.written.emit, lambda why: self.trouble.emit("write", why))
+
+    def write_shared(self, paths, folder) -> None:
+        """Write sheets with the parts of this work and of others, given as projects or pictures."""
+        work = self.work
+        if work is None:
+            self.trouble.emit("write", self.tr("The work is still being traced; write again when it is done."))
+            return
+        name = self.document.name
+
+        def run():
+            works = [work]
+            for path in paths:
+                opened = opening.open_file(path)
+                made = Pipeline().evaluate(opened.picture, opened.project.recipe)
+                require_traceable(made, path)
+                works.append(made)
+            return release.write_shared(works, Path(folder), name)
+        self.background.run(self.tr("Tracing the other works"), run, self.written.emit, lambda why: self.trouble.emit("write", why))
 
     def close(self) -> None:
         """End; unsaved work is left to the next start."""

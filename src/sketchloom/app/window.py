@@ -183,6 +183,7 @@ class Window(QMainWindow):
         trace.peek.connect(bench.show_peek)
         layers.selected.connect(self._select_layer)
         release.write_wanted.connect(self.ask_write)
+        release.shared_wanted.connect(self.ask_shared)
         bench.picked.connect(trace.take_colour)
         bench.cancelled.connect(session.cancel)
         bench.viewed.connect(self._show_zoom)
@@ -330,6 +331,15 @@ class Window(QMainWindow):
         if target:
             QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
             self.session.write(target, files, with_report, with_plan)
+
+    def ask_shared(self) -> None:
+        """Other works that share sheets with this one, and where the files go."""
+        names = " ".join(f"*{s}" for s in READABLE)
+        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Works or pictures to lay on the same sheets"), self._last_folder(),
+                                                self.tr("Pictures and projects ({0})").format(names))
+        folder = QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder()) if paths else ""
+        if folder:
+            self.session.write_shared(paths, folder)
 
     def _write_from_keys(self):
         if self.session.document is not None:

@@ -15,6 +15,7 @@ class ReleasePanel(Panel):
 
     write_wanted = Signal(str, bool, bool)
     change = Signal(object, str, str)
+    shared_wanted = Signal()
 
     def __init__(self):
         super().__init__("")
@@ -24,6 +25,7 @@ class ReleasePanel(Panel):
             ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
             ("each", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
             ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
+            ("design", self.tr("Per design"), self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design")),
         ), self.tr("Files"))
         self._how.show_value("one")
         self._files = "one"
@@ -56,6 +58,9 @@ class ReleasePanel(Panel):
         self._result = label("", "done")
         self._result.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._result.hide()
+        self._shared = button(self.tr("On shared sheets…"), "layout-columns", self.tr("With other works or pictures: one file a sheet, with the parts of all of them cut from it"))
+        self._shared.clicked.connect(self.shared_wanted)
+        self.add(self._shared)
         self._open = button(self.tr("Open the folder"), "folder-open")
         self._open.clicked.connect(lambda: QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._folder))))
         self._open.hide()
@@ -87,6 +92,7 @@ class ReleasePanel(Panel):
     def show_work(self, work) -> None:
         unit = work.recipe.unit
         self._write.setEnabled(bool(work.layers))
+        self._shared.setEnabled(bool(work.layers))
         self._figures.show_values((
             (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
             (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
