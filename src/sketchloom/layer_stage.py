@@ -189,9 +189,8 @@ class LayerStage:
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
-        plans, used = [], {}
-        for number in chosen:
-            key, labels = groups[number]
+        plans, used = {}, {}
+        for number, (key, labels) in enumerate(groups):  # numbered by the palette, so that an order changes no name
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
             material = self.recipe.material_of(key)
@@ -200,8 +199,8 @@ class LayerStage:
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"
-            plans.append(LayerPlan(key, name, shown, labels, edit.left_out, edit.hidden))
-        return tuple(plans)
+            plans[number] = LayerPlan(key, name, shown, labels, edit.left_out, edit.hidden)
+        return tuple(plans[number] for number in chosen)
 
 
 def weights_px(shares, mm_per_px: float) -> depth_order.Weights:

@@ -16,7 +16,7 @@ from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe import Recipe, from_json, to_json
 
-SCHEMA = (1, 3)
+SCHEMA = (1, 4)
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
 _MAX_SETTINGS_BYTES = 32 * 2**20

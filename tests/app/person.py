@@ -188,10 +188,17 @@ class Person:
             QTest.keySequence(self.window, one)
         pause()
 
-    def key_on(self, part, name):
+    def key_on(self, part, name, ctrl=False):
         """A key while a part of the panel has the focus."""
         self._reach(part)
         self.gestures += 1
         part.setFocus()
-        QTest.keyClick(part, getattr(Qt.Key, f"Key_{name}"))
+        QTest.keyClick(part, getattr(Qt.Key, f"Key_{name}"), Qt.KeyboardModifier.ControlModifier if ctrl else Qt.KeyboardModifier.NoModifier)
+        pause(5)
+
+    def cell(self, table, row, column):
+        """A cell of a table."""
+        self._reach(table)
+        self.gestures += 1
+        QTest.mouseClick(table.viewport(), Qt.MouseButton.LeftButton, pos=table.visualItemRect(table.item(row, column)).center())
         pause(5)

@@ -471,8 +471,8 @@ def test_a_region_is_put_on_top_and_its_sheet_at_another_height(driver, fish):
     driver.window.show_stage(LAYERS)
     panel = driver.window.panels[LAYERS]
     panel.select(work.plans[-1].key)
-    driver.key("Ctrl+Down")
-    panel.move_current(False)
+    panel._list.setFocus()
+    QTest.keyClick(panel._list, Qt.Key.Key_Down, Qt.KeyboardModifier.ControlModifier)
     work = settled(driver)
     assert not work.plans[-1].name.endswith("on top") and any(p.name.endswith("on top") for p in work.plans)
     assert hex_at(work, 130, 150) == recipe(driver).edits[0].hex

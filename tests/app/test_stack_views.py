@@ -387,3 +387,13 @@ def test_works_are_laid_on_shared_sheets(lighthouse, smaller, tmp_path, monkeypa
     wait(lambda: list(tmp_path.glob("*-sheet-*.svg")), 60, "the sheets")
     wait(lambda: lighthouse.window.panels[RELEASE]._result.isVisible(), 20, "what was written")
     assert len(list(tmp_path.glob("*-sheet-*.svg"))) >= len(lighthouse.work.layers)
+
+
+def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):
+    lighthouse.click("Fitted", layers)
+    lighthouse.settled()
+    lighthouse.type_into(layers._overlap, "0.5 mm")
+    assert recipe(lighthouse).overlap_mm == 0.5
+    lighthouse.settled()
+    lighthouse.type_into(layers._overlap, "0")
+    assert recipe(lighthouse).overlap_mm == 0.0

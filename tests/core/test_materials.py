@@ -46,7 +46,7 @@ def test_flake_is_refused_on_flake_and_allowed_on_plain_film(two):
 
 
 def test_chlorinated_film_is_never_cut_by_laser(two):
-    assert ("material.tool", "red") in codes(two, sheets={"#c83c32": "adhesive-film"}, tool=LASER)
+    assert ("material.tool", "red film") in codes(two, sheets={"#c83c32": "adhesive-film"}, tool=LASER)
     assert not codes(two, sheets={"#c83c32": "adhesive-film"})
     assert not codes(two, sheets={"#c83c32": "card"}, tool=LASER)
 

@@ -28,3 +28,13 @@ def test_what_is_no_length_is_refused(text):
 def test_a_length_shown_can_be_typed_again(mm, unit):
     text = format_length(mm, unit, 4).replace("\u202f", "")
     assert parse_length_mm(text) == pytest.approx(mm, abs=0.0015 if unit == "in" else 0.0001)
+
+
+@pytest.mark.parametrize("text", ["0", "0 mm", "0.0in", " 0,0 "])
+def test_nothing_is_a_length_only_where_that_is_asked_for(text):
+    assert parse_length_mm(text, or_zero=True) == 0.0
+    with pytest.raises(SettingError):
+        parse_length_mm(text)
+    for bad in ("", "-1 mm", "none"):
+        with pytest.raises(SettingError):
+            parse_length_mm(bad, or_zero=True)

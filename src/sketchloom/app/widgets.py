@@ -120,7 +120,7 @@ class LengthEdit(QLineEdit):
         if not self.isModified():
             return
         try:
-            mm = parse_length_mm(self.text(), self._unit)
+            mm = parse_length_mm(self.text(), self._unit, or_zero=self._low == 0)
         except SettingError as error:
             self._mark(True, str(error))
             return

@@ -10,15 +10,15 @@ _PER_UNIT_MM = {"mm": 1.0, "cm": 10.0, "in": MM_PER_IN, '"': MM_PER_IN, "″": M
 _LENGTH = re.compile(r"^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(mm|cm|in|\"|″)?\s*$", re.IGNORECASE)
 
 
-def parse_length_mm(text: str, default_unit: str = "mm") -> float:
+def parse_length_mm(text: str, default_unit: str = "mm", or_zero: bool = False) -> float:
     """Millimetres of a length such as ``120mm``, ``4.7 in`` or ``12,5 cm``.
 
-    A bare number is in ``default_unit``. Raises SettingError when it is not a length above 0.
+    A bare number is in ``default_unit``. Raises SettingError when it is not a length above 0, or, with ``or_zero``, not one of 0 either.
     """
     match = _LENGTH.match(text)
-    value = float(match[1].replace(",", ".")) if match else 0.0
-    if value <= 0:
-        raise SettingError("A length", 'a number above 0 with mm, cm or in, such as "120 mm"', text)
+    value = float(match[1].replace(",", ".")) if match else -1.0
+    if value < 0 or value == 0 and not or_zero:
+        raise SettingError("A length", f'a number {"of 0 or more" if or_zero else "above 0"} with mm, cm or in, such as "120 mm"', text)
     return value * _PER_UNIT_MM[(match[2] or default_unit).lower()]
 
 

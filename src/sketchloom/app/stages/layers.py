@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QColor
+from PySide6.QtGui import QColor, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
     QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidget,
     QTableWidgetItem,
@@ -78,6 +78,9 @@ class LayersPanel(Panel):
         self._list.setIconSize(QSize(22, 22))
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
+        for keys, up in (("Ctrl+Up", True), ("Ctrl+Down", False)):  # the list itself would take the keys as moves of its mark
+            shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
+            shortcut.activated.connect(lambda u=up: self.move_current(u))
         self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
         self.orders = OrderBox()
         self.orders.change.connect(self.change)
@@ -432,12 +435,6 @@ class LayersPanel(Panel):
         plan = self._current()
         if plan is not None:
             self._move(plan.key, self._work.plans.index(plan) + (1 if up else -1))
-
-    def keyPressEvent(self, event):
-        if event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Up, Qt.Key.Key_Down):
-            self.move_current(event.key() == Qt.Key.Key_Up)
-        else:
-            super().keyPressEvent(event)
 
     def _rename(self):
         plan = self._current()
