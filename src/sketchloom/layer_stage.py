@@ -13,7 +13,7 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.rims import BACKING, SHINES_THROUGH, UNDERLAY, rim_outline
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
-from sketchloom.recipe import BASE, TOP, Recipe
+from sketchloom.recipe import BASE, TOP, Recipe, rim_key
 from sketchloom.segmenting import Segmentation
 from sketchloom.work import Traced
 
@@ -105,7 +105,7 @@ class LayerStage:
             outline = keep(("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough))
             if not len(outline.controls):
                 continue
-            plan = LayerPlan(f"{rim.kind} {number + 1}", rim.name or _RIM_NAMES[rim.kind], rim.hex, ())
+            plan = LayerPlan(rim_key(rim, number), rim.name or _RIM_NAMES[rim.kind], rim.hex, ())
             layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
             (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
         return (*below, *layers, *above)

@@ -17,6 +17,7 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.layers.layering import sheet_faces
+from sketchloom.core.layers.width import space_widths
 from sketchloom.core.preflight import rules
 from sketchloom.core.progress import QUIET
 from sketchloom.core.reading import proposed_reading
@@ -182,7 +183,16 @@ class _Run:
         thickness = [recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
         height = float((np.array(thickness) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
         height += recipe.spacer_mm * max(len(done.layers) - 1, 0)
-        return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height, {e.key for e in recipe.layers if e.apart})
+        return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height, {e.key for e in recipe.layers if e.apart},
+                               [self._narrowest_space(layer, m) for layer, m in zip(done.layers, materials)])
+
+    def _narrowest_space(self, layer, material):
+        """The narrowest space between the cuts of a sheet, mm, where that is near what its material bears."""
+        if material is None or not self.measured or material.gap_mm <= 0 or layer.outline.pen_px is not None or not len(layer.outline.controls):
+            return None
+        limit = 1.5 * material.gap_mm / self.mm_per_px
+        found = self.keep_sheet(("spaces", id(layer.outline), limit), lambda: (layer.outline, space_widths(layer.outline, limit)))[1].narrowest()
+        return None if found is None else found * self.mm_per_px
 
     def _trace(self, segmentation, key, blur):
         stage = CurveStage(self.keep, self.recipe, segmentation, key, self.move, self.local.patches, blur, self.rough,

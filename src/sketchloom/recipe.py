@@ -220,13 +220,18 @@ class Recipe:
 
     def material_of(self, key: str) -> Material | None:
         """What a layer's sheet is cut from, if that was said."""
-        wanted = self.edit_of(key).material
+        wanted = next((r.material for n, r in enumerate(self.rims) if rim_key(r, n) == key), self.edit_of(key).material)
         return next((m for m in self.materials if m.key == wanted), None)
 
     def with_material(self, key: str, material: Material | None) -> "Recipe":
         """A copy in which a layer is cut from another material; only those that layers name are kept."""
-        made = self.with_edit(key, material=None if material is None else material.key)
-        named = {e.material for e in made.layers}
+        named_key = None if material is None else material.key
+        of_rim = [n for n, r in enumerate(self.rims) if rim_key(r, n) == key]
+        if of_rim:
+            made = dataclasses.replace(self, rims=tuple(dataclasses.replace(r, material=named_key) if n in of_rim else r for n, r in enumerate(self.rims)))
+        else:
+            made = self.with_edit(key, material=named_key)
+        named = {e.material for e in made.layers} | {r.material for r in made.rims}
         others = tuple(m for m in made.materials if material is None or m.key != material.key)
         return dataclasses.replace(made, materials=tuple(m for m in (*others, *((material,) if material else ())) if m.key in named))
 
@@ -239,6 +244,11 @@ class Recipe:
         edit = dataclasses.replace(self.edit_of(key), **changes)
         rest = tuple(e for e in self.layers if e.key != key)
         return dataclasses.replace(self, layers=rest if edit == LayerEdit(key) else (*rest, edit))
+
+
+def rim_key(rim: Rim, number: int) -> str:
+    """The key of the sheet of a rim, by its place among the rims."""
+    return f"{rim.kind} {number + 1}"
 
 
 _REAL = (int, float)

@@ -110,7 +110,7 @@ def write_shared(works, folder, stem: str) -> list[Path]:
     """Write one file for each sheet that several finished works are cut from together, all with one frame."""
     for work in works:
         refuse_empty(work, folder)
-    asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm, {e.key: e.material for e in w.recipe.layers}) for w in works]
+    asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm, {x.plan.key: getattr(w.recipe.material_of(x.plan.key), "key", None) for x in w.layers}) for w in works]
     sheets, (width, height) = shared_sheets(asked)
     files = {}
     for number, (name, hex_colour, parts) in enumerate(sheets, 1):

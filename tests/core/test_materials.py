@@ -8,6 +8,7 @@ import pytest
 from shapes import colour_of, cover_of, disc, picture
 from sketchloom import mends
 from sketchloom.core.errors import SettingError
+from sketchloom.core.layers.rims import Rim
 from sketchloom.core.sheets.materials import LASER, Material, from_plain, shipped, to_plain
 from sketchloom.pipeline import Pipeline
 from sketchloom.recipe import Recipe, from_json, to_json
@@ -95,3 +96,23 @@ def test_a_layer_of_the_grounds_colour_is_told_and_left_out(two):
     # the ground shows through the red sheet where the blue disc was
     assert done.layers[0].outline.holes == 1
     assert not [f for f in pipeline.evaluate(source, replace(base, laid_on="#ffffff")).findings if f.code == "layer.like_ground"]
+
+
+def test_an_added_sheet_is_cut_from_a_material_and_counts_in_the_height(two):
+    board = Rim(0.0, name="board")
+    recipe = Recipe(rims=(board, Rim(2.0, "rim"))).with_material("backing 1", KIND["board"]).with_material("rim 2", KIND["card"])
+    assert recipe.material_of("backing 1") == KIND["board"] and recipe.rims[1].material == "card"
+    assert from_json(to_json(recipe)) == recipe
+    assert [m.key for m in recipe.with_material("rim 2", None).materials] == ["board"]
+    pipeline, source = two
+    work = pipeline.evaluate(source, replace(recipe, colours=3, size_mm=120.0, tool=LASER, frame_depth_mm=1.0))
+    assert [f.code for f in work.findings if f.code == "material.too_high"]  # the board alone is 1.5 mm
+
+
+def test_cuts_nearer_than_a_material_bears_are_told():
+    pixels = np.full((200, 200, 3), 255, np.uint8)
+    pixels[40:160, 30:98], pixels[40:160, 102:170] = (200, 60, 50), (200, 60, 50)
+    told = lambda size, kind: [f.message for f in Pipeline().evaluate(  # noqa: E731
+        picture(pixels), Recipe(reading="colour", size_mm=size).with_material("#c83c32", KIND[kind])).findings if f.code == "material.gap"]
+    assert "0.80 mm" in told(40.0, "card")[0]  # 4 px of a fifth of a mm; card wants 1.5
+    assert told(60.0, "adhesive-film") == [] and told(120.0, "card") == []

@@ -421,7 +421,8 @@ class LayersPanel(Panel):
         if plan is None:
             return
         recipe = self._recipe
-        for key in [p.key for p in self._work.plans] if for_all else [plan.key]:
+        every = [*(p.key for p in self._work.plans), *(layer.plan.key for layer in self._work.layers if not layer.plan.labels)]
+        for key in every if for_all else [plan.key]:
             recipe = recipe.with_material(key, material)
         self.change.emit(recipe, self.tr("material"), "")
 

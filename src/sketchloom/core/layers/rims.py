@@ -23,7 +23,7 @@ class Rim:
     ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, an ``inner`` line, or an
     ``underlay`` that much smaller, only under what is lighter than what it is laid on and would let that shine through.
     ``of`` the key of a layer, None for everything together. ``is_round`` or sharp corners. ``islands``: holes stay
-    holes; else they are filled.
+    holes; else they are filled. ``material``: key of what its sheet is cut from.
     """
 
     distance_mm: float
@@ -34,13 +34,14 @@ class Rim:
     hex: str = "#ffffff"
     name: str = ""
     on: bool = True
+    material: str | None = None
 
     def __post_init__(self):
         checks.within("rims.distance_mm", self.distance_mm, 0.0, MAX_DISTANCE_MM, (int, float), optional=False)
         checks.one_of("rims.kind", self.kind, KINDS)
         for name in ("is_round", "islands", "on"):
             checks.true_or_false(f"rims.{name}", getattr(self, name))
-        for value in (self.of, self.name):
+        for value in (self.of, self.name, self.material):
             if value is not None and (not isinstance(value, str) or len(value) > 200):
                 raise SettingError("rims", "short texts", value)
         from_hex(self.hex)

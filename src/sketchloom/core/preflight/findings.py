@@ -35,6 +35,7 @@ CODES = {
     "material.tool": "the tool must not cut this material",
     "material.shrinks": "several pieces of a shrinking material carried over as one",
     "material.thin": "a shape is narrower than its material bears",
+    "material.gap": "two cuts are nearer than their material bears",
     "material.too_high": "the stack is higher than the frame is deep",
     "size.over_carrier": "a layer does not fit the carrier",
 }

@@ -5,10 +5,12 @@ from dataclasses import replace
 from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 
 from sketchloom.app.stages.box import Box
+from sketchloom.app.store import materials
 from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.widgets import Choice, LengthEdit, button, label, swatch
 from sketchloom.core.layers.rims import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim
 from sketchloom.core.units import format_length
+from sketchloom.recipe import rim_key
 
 
 class RimsBox(Box):
@@ -35,11 +37,13 @@ class RimsBox(Box):
         self._islands.clicked.connect(lambda on: self._set(islands=on))
         self._colour = button(self.tr("Colour…"))
         self._colour.clicked.connect(self._ask_colour)
+        self._material = QComboBox()
+        self._material.setAccessibleName(self.tr("What its sheet is cut from"))
         self._add = button(self.tr("Add it"), "plus", self.tr("It becomes a sheet of its own in every figure and file"))
         self._add.clicked.connect(self._add_one)
         self.kept = KeptList(self, "rims", self.tr("Backings, rims and inner lines, the latest first"), self.tr("rim"))
         self._said = label("", "quiet")
-        self.add(self._kind, (label(self.tr("Around")), self._of), (label(self.tr("Distance")), self._distance), self._corners, self._islands,
+        self.add(self._kind, (label(self.tr("Around")), self._of), (label(self.tr("Distance")), self._distance), self._corners, self._islands, self._material,
                  (self._colour, self._add), self._said, self.kept)
         self._show_new()
 
@@ -61,7 +65,10 @@ class RimsBox(Box):
             self._set(hex=colour.name())
 
     def _add_one(self):
-        self.emit(self.tr("added {0}").format(self._words(self._new.kind)), rims=(*self.recipe.rims, self._new))
+        recipe = replace(self.recipe, rims=(*self.recipe.rims, self._new))
+        if self._material.currentData() is not None:
+            recipe = recipe.with_material(rim_key(self._new, len(self.recipe.rims)), self._material.currentData())
+        self.change.emit(recipe, self.tr("added {0}").format(self._words(self._new.kind)), "")
 
     def _words(self, kind):
         return {BACKING: self.tr("backing"), RIM: self.tr("rim"), INNER: self.tr("inner line"), UNDERLAY: self.tr("underlay")}[kind]
@@ -76,6 +83,12 @@ class RimsBox(Box):
                 self._of.addItem(swatch(plan.hex, 16), plan.name, plan.key)
         self._of.setCurrentIndex(max(self._of.findData(kept), 0))
         self._new = replace(self._new, of=self._of.currentData())
+        chosen = self._material.currentIndex()
+        self._material.clear()
+        self._material.addItem(self.tr("No material said"), None)
+        for material in materials():
+            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+        self._material.setCurrentIndex(max(min(chosen, self._material.count() - 1), 0))
         self._show_new()
         unit = work.recipe.unit
         self.kept.show_rows(lambda _, r: (swatch(r.hex, 16), self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2))))
