@@ -99,6 +99,8 @@ def write_designs(work: Work, folder, stem: str) -> list[Path]:
     found = designs_of(work.layers, DESIGNS_APART_MM / work.mm_per_px)
     if len(found) > MAX_PIECE_FILES:
         raise ExportError(folder, f"not written: {len(found)} designs would be as many files, and {MAX_PIECE_FILES} are the most. Write one file.")
+    if work.layers and not found:  # pen lines are one design
+        files[f"{stem}-design-01.svg"] = whole_svg(work)
     for number, design in enumerate(found, 1):
         left, top, right, bottom = (v * work.mm_per_px for v in design.box)
         frame = (left, top, right - left, bottom - top)

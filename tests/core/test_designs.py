@@ -76,6 +76,15 @@ def test_parts_of_several_works_share_a_sheet_when_colour_and_material_agree(thr
     assert at(115, 45) and at(160 + 50, 50 - 25) and not at(155, 75)  # both works' red, at true size, and the gap between
 
 
+def test_pen_lines_are_one_design(tmp_path):
+    page_ = np.full((200, 200, 3), 255, np.uint8)
+    page_[40:44, 20:180], page_[150:154, 20:180] = 20, 20
+    work = Pipeline().evaluate(shapes.picture(page_), Recipe(reading="line"))
+    (path,) = release.write_designs(work, tmp_path, "pen")
+    assert path.read_bytes() == release.whole_svg(work)
+    assert b"<svg" in release.plan_svg(work, "pen")
+
+
 def test_no_part_of_a_shared_sheet_lies_on_another(three):
     sheets, _ = shared_sheets([("a", three.layers, three.mm_per_px, three.size_mm, {})] * 3)
     for _, _, parts in sheets:

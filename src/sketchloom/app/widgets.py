@@ -3,7 +3,7 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPen, QPixmap
 from PySide6.QtWidgets import (
-    QButtonGroup, QFrame, QGridLayout, QHBoxLayout, QLabel, QLineEdit, QPushButton, QScrollArea, QSlider, QVBoxLayout,
+    QButtonGroup, QFrame, QGridLayout, QHBoxLayout, QHeaderView, QLabel, QLineEdit, QPushButton, QScrollArea, QSlider, QTableWidget, QVBoxLayout,
     QWidget,
 )
 
@@ -95,6 +95,32 @@ class Choice(QWidget):
         for number, text in enumerate(texts):
             self._group.button(number).setText(text)
             self._group.button(number).setAccessibleName(f"{self.accessibleName()}: {text}")
+
+
+def rows_of(*parts) -> QWidget:
+    """Parts in a grid two wide, of one width each."""
+    whole = QWidget()
+    grid = QGridLayout(whole)
+    grid.setContentsMargins(0, 0, 0, 0)
+    grid.setSpacing(6)
+    for n, part in enumerate(parts):
+        grid.addWidget(part, n // 2, n % 2)
+    return whole
+
+
+def figures_table(columns: int, name: str, row_px: int) -> QTableWidget:
+    """A table of figures whose rows are clicked to take them."""
+    table = QTableWidget(0, columns)
+    table.setAccessibleName(name)
+    table.verticalHeader().hide()
+    table.verticalHeader().setDefaultSectionSize(row_px)
+    table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+    table.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
+    table.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
+    table.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    table.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+    return table
 
 
 class LengthEdit(QLineEdit):

@@ -5,8 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
-    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidget,
-    QTableWidgetItem,
+    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidgetItem,
 )
 
 from sketchloom.app.stages.fold import Fold
@@ -14,7 +13,7 @@ from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, figures_table, label, swatch
 from sketchloom.app.store import materials
 from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
 from sketchloom.core.units import format_length
@@ -46,20 +45,12 @@ class LayersPanel(Panel):
         ), self.tr("Way of layering"))
         self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
         self._way_note = label("", "quiet")
-        self._compared = QTableWidget(len(self._names), len(self._columns()))
+        self._compared = figures_table(len(self._columns()), self.tr("The ways of layering compared; click one to take it"), 27)
+        self._compared.setRowCount(len(self._names))
         self._compared.setHorizontalHeaderLabels([name for name, _ in self._columns()])
         for column, (_, tip) in enumerate(self._columns()):
             self._compared.horizontalHeaderItem(column).setToolTip(tip)
-        self._compared.setAccessibleName(self.tr("The ways of layering compared; click one to take it"))
-        self._compared.verticalHeader().hide()
-        self._compared.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
-        self._compared.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
-        self._compared.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
-        self._compared.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self._compared.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
         self._compared.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
-        self._compared.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self._compared.verticalHeader().setDefaultSectionSize(27)
         self._compared.setWordWrap(False)
         self._compared.setFixedHeight(4 * 27 + 30)
         self._compared.cellClicked.connect(lambda row, _: self._emit(self.tr("way of layering"), layering=tuple(self._names)[row]))

@@ -5,7 +5,6 @@ from functools import lru_cache
 
 import numpy as np
 import shapely
-from shapely import affinity
 
 from sketchloom.core.layers.layering import Layer
 from sketchloom.core.layers.outline import Outline
@@ -88,12 +87,13 @@ def wrong_way(area) -> str | None:
     Its image is turned about the middle of its area by 90, 180 and 270 degrees, or mirrored in an axis through it along or across
     its length.
     """
-    middle = area.centroid
+    middle = np.array(area.centroid.coords[0])
     around = shapely.simplify(area, _FLAT_PX)
-    turned = [affinity.rotate(around, angle, origin=middle) for angle in (90, 180, 270)]
-    slant = _slant(around)
-    level = affinity.rotate(around, -slant, origin=middle)
-    flipped = [affinity.rotate(affinity.scale(level, *by, origin=middle), slant, origin=middle) for by in ((-1, 1), (1, -1))]
+    image = lambda matrix: shapely.transform(around, lambda xy: (xy - middle) @ np.transpose(matrix) + middle)  # noqa: E731
+    turned = [image(m) for m in (((0, -1), (1, 0)), ((-1, 0), (0, -1)), ((0, 1), (-1, 0)))]
+    x, y = _axis(around)
+    mirror = np.array([(x * x - y * y, 2 * x * y), (2 * x * y, y * y - x * x)])  # in the line along the axis
+    flipped = [image(mirror), image(-mirror)]
     found = {kind: [_common(around, image) for image in images] for kind, images in ((TURNED, turned), (FLIPPED, flipped))}
     for kind, shares in found.items():
         if any(_NEARLY <= share < _SAME for share in shares):
@@ -101,13 +101,12 @@ def wrong_way(area) -> str | None:
     return None
 
 
-def _slant(area):
-    """Degrees by which the longer axis of the area's outline leans."""
+def _axis(area):
+    """Direction of the longer axis of an area's outline."""
     points = np.concatenate([np.asarray(p.exterior.segmentize(2.0).coords)[:-1] for p in area.geoms] if hasattr(area, "geoms") else [
         np.asarray(area.exterior.segmentize(2.0).coords)[:-1]])
     points = points - points.mean(0)
-    axis = np.linalg.svd(points, full_matrices=False)[2][0]
-    return float(np.degrees(np.arctan2(axis[1], axis[0])))
+    return np.linalg.svd(points, full_matrices=False)[2][0].tolist()
 
 
 def _common(one, two):

@@ -1,10 +1,9 @@
 """Strokes of an ink drawing as things: taken away, thinner, thicker, extended, joined, opened."""
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QGridLayout, QWidget
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import button, label
+from sketchloom.app.widgets import button, label, rows_of
 
 REMOVE, THINNER, THICKER, EXTEND, JOIN, WINDOW = "remove", "thinner", "thicker", "extend", "join", "window"
 
@@ -20,22 +19,17 @@ class StrokesBox(Box):
         self.choose = button(self.tr("Choose strokes on the bench"), "target", self.tr("A stroke runs from one meeting of lines to the next"), checkable=True)
         self.choose.clicked.connect(self.choose_wanted)
         self.said = label("", "quiet")
-        acts = QWidget()
-        grid = QGridLayout(acts)
-        grid.setContentsMargins(0, 0, 0, 0)
-        grid.setSpacing(6)
         self._acts = {}
-        for n, (what, text, tip) in enumerate((
+        for what, text, tip in (
                 (REMOVE, self.tr("Take away"), self.tr("The paper shows there; what it met stays whole")),
                 (WINDOW, self.tr("Open"), self.tr("It becomes a window through all sheets")),
                 (THINNER, self.tr("Thinner"), self.tr("By a fifth; click again for more")), (THICKER, self.tr("Thicker"), self.tr("By a quarter; click again for more")),
                 (EXTEND, self.tr("Extend to the next"), self.tr("Its free end runs straight on until it meets another stroke")),
-                (JOIN, self.tr("Join to…"), self.tr("Then click the stroke whose free end it is to be joined to")))):
+                (JOIN, self.tr("Join to…"), self.tr("Then click the stroke whose free end it is to be joined to"))):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             self._acts[what] = one
-            grid.addWidget(one, n // 2, n % 2)
-        self.add(self.choose, self.said, acts)
+        self.add(self.choose, self.said, rows_of(*self._acts.values()))
         self.show_stroke(False, False, "")
 
     def show_stroke(self, has_one: bool, has_end: bool, said: str) -> None:

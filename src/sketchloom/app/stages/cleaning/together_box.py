@@ -1,10 +1,9 @@
 """Several regions taken as one: joined, cut out of each other, what they share; what they enclose filled."""
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QGridLayout, QWidget
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import LengthEdit, button, counted, label
+from sketchloom.app.widgets import LengthEdit, button, counted, label, rows_of
 from sketchloom.core.colour import colour_name, from_hex
 from sketchloom.core.units import format_length
 
@@ -28,25 +27,18 @@ class TogetherBox(Box):
         self.under_mm = 3.0
         self._under = LengthEdit(self.tr("Holes less across than this are filled"), 0.05, 500.0)
         self._under.committed.connect(self._take_under)
-        acts = QWidget()
-        grid = QGridLayout(acts)
-        grid.setContentsMargins(0, 0, 0, 0)
-        grid.setSpacing(6)
         self._acts = {}
-        for n, (what, text, tip) in enumerate((
+        for what, text, tip in (
                 (JOINED, self.tr("Join"), self.tr("All get the colour of the first and become one where they touch")),
                 (CUT_OUT, self.tr("Cut out"), self.tr("The later ones, with all they enclose, are cut out of the first through all sheets")),
                 (SHARED, self.tr("Keep common part"), self.tr("Of the first and what it encloses only what lies within all the others stays")),
-                (INSIDE, self.tr("Fill inside"), self.tr("All that each one encloses gets its colour")))):
+                (INSIDE, self.tr("Fill inside"), self.tr("All that each one encloses gets its colour"))):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             self._acts[what] = one
-            grid.addWidget(one, n // 2, n % 2)
         fill = self._acts[HOLES] = button(self.tr("Fill holes under"), "", self.tr("Only the holes that are smaller: a disc of their area is less across"))
         fill.clicked.connect(lambda: self.act_wanted.emit(HOLES))
-        grid.addWidget(fill, 2, 0)
-        grid.addWidget(self._under, 2, 1)
-        self.add((self.choose, self._none), self._said, acts)
+        self.add((self.choose, self._none), self._said, rows_of(*self._acts.values(), self._under))
         self.faces: tuple[int, ...] = ()
         self._holes: list[float] = []
         self._note = ""

@@ -1,11 +1,11 @@
 """Line art to sheets: what gathers regions, how many sheets by a ladder with figures, and depth painted by hand."""
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QComboBox, QHeaderView, QTableWidget, QTableWidgetItem
+from PySide6.QtWidgets import QComboBox, QTableWidgetItem
 
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.regions_box import Colours
-from sketchloom.app.widgets import button, label
+from sketchloom.app.widgets import button, figures_table, label
 from sketchloom.core.layers.gathering import INWARD, NESTED, SIZE, TOUCHING
 
 _ROW = 26
@@ -26,16 +26,7 @@ class LineArtBox(Box):
                           (INWARD, self.tr("Farther in: deeper"))):
             self.rule.addItem(name, key)
         self.rule.activated.connect(lambda _: self.ask())
-        self.ladder = QTableWidget(0, 5)
-        self.ladder.setAccessibleName(self.tr("Numbers of sheets below the frame; click one to gather into so many"))
-        self.ladder.verticalHeader().hide()
-        self.ladder.verticalHeader().setDefaultSectionSize(_ROW)
-        self.ladder.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
-        self.ladder.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
-        self.ladder.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
-        self.ladder.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.ladder.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.ladder.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+        self.ladder = figures_table(5, self.tr("Numbers of sheets below the frame; click one to gather into so many"), _ROW)
         self.ladder.cellClicked.connect(lambda row, _: self.gather_wanted.emit(self.rule.currentData(), self._rungs[row].sheets))
         self._rungs = ()
         self._laddered = None

@@ -4,10 +4,10 @@ from dataclasses import replace
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
-from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidget, QTableWidgetItem
+from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
 
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, button, counted, label
+from sketchloom.app.widgets import NamedSlider, button, counted, figures_table, label
 from sketchloom.core.units import format_length
 from sketchloom.recipe import BASE, TOP
 
@@ -46,17 +46,8 @@ class OrderBox(Box):
             self._weights.append(slider)
         self._words = {"cutting": self.tr("least cutting"), "pieces": self.tr("fewest pieces"), "film": self.tr("least film"),
                        "balanced": self.tr("a balance"), "next": self.tr("next best")}
-        self.offers = QTableWidget(0, 4)
-        self.offers.setAccessibleName(self.tr("Orders worth a look, base on the left; click one to take it"))
+        self.offers = figures_table(4, self.tr("Orders worth a look, base on the left; click one to take it"), _ROW)
         self.offers.setIconSize(_BAR)
-        self.offers.verticalHeader().hide()
-        self.offers.verticalHeader().setDefaultSectionSize(_ROW)
-        self.offers.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
-        self.offers.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
-        self.offers.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
-        self.offers.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.offers.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.offers.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
         self.offers.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
         self.offers.cellClicked.connect(lambda row, _: self.emit(self.tr("order"), order=self._orders[row]))
         self._orders: list[tuple[str, ...]] = []
