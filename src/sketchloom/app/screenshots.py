@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
 from sketchloom.app.help import HelpDialog
+from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE, SOURCE, TRACE, Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.shapes.text import fonts
@@ -69,7 +70,6 @@ class _Camera:
         self._open("kingfisher")
         window.bench.move_curtain(0.5)
         self._show_gaps()
-        self._show_strokes()
         self._stage(TRACE, "trace-tone")
         self._open("panel")
         self._show_stencil()
@@ -149,19 +149,6 @@ class _Camera:
         window.cleaning.hold()
         window.session.document.undo()
 
-    def _show_strokes(self):
-        panel = self.window.panels[CLEAN]
-        self._clean_fold(panel.strokes)
-        panel.strokes.choose.click()
-        self._until(lambda: not self.window.session.helper.busy)
-        self._pause()
-        desk = self.window.drawing.desk
-        longest = max(range(len(desk.strokes)), key=lambda n: len(desk.strokes.line(n)))
-        x, y = desk.strokes.line(longest)[len(desk.strokes.line(longest)) // 2].tolist()
-        self.window.bench.tool.chosen.emit(longest, x, y)
-        self._keep("clean-strokes")
-        self.window.cleaning.hold()
-
     def _show_stencil(self):
         panel = self.window.panels[CLEAN]
         self._clean_fold(panel.stencil)
@@ -176,12 +163,24 @@ class _Camera:
         window, panel = self.window, self.window.panels[LAYERS]
         window.show_stage(LAYERS)
         self._pause()
-        panel.gather_wanted.emit("inward", 5)
+        panel.line_art.gather_wanted.emit("inward", 5)
         self._until(lambda: window.session.work is not None and len(window.session.work.layers) == 6)
         self._until(lambda: panel._compared_of is window.session.work.traced)
         panel.apart_wanted.emit(True)
         self._keep("layers-apart")
         panel.apart_wanted.emit(False)
+        self._set(sheet_mm=0.3, spacer_mm=2.0)
+        curtain, window.bench.curtain_on = window.bench.curtain_on, False
+        panel.look.shadows.click()
+        fold = next(f for f in panel.findChildren(Fold) if panel.look in f.findChildren(type(panel.look)))
+        fold.head.setChecked(True)
+        self._pause()
+        panel.verticalScrollBar().setValue(fold.mapTo(panel.widget(), fold.rect().topLeft()).y() - 240)
+        self._keep("layers-look")
+        panel.look.shadows.click()
+        fold.head.setChecked(False)
+        window.bench.curtain_on = curtain
+        window.session.document.undo()
         window.session.document.undo()
         self._until(lambda: window.session.work is not None)
 
