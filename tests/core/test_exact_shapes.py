@@ -133,3 +133,73 @@ def test_halves_are_found_by_their_correlation():
     points = np.stack([100 + r * np.cos(t), 100 + r * np.sin(t)], -1)
     assert len(symmetry.symmetric_halves(polyline(points), np.array([True]), 0.1)) == 0
     assert len(symmetry.symmetric_halves(polyline(points), np.array([False]), 9.0)) == 0
+
+
+def two_coloured(whole, upper, size=300):
+    pixels = np.full((size, size, 3), 255.0)
+    for shape, colour in ((whole, (200, 60, 50)), (upper, (30, 53, 87))):
+        cover = shapes.cover_of(shape, size)[..., None]
+        pixels = pixels * (1 - cover) + np.array(colour) * cover
+    return shapes.picture(np.rint(pixels).astype(np.uint8))
+
+
+def asymmetries(work):
+    """For each long curved open arc: segments, and how far it is from its image in the line that halves its chord."""
+    planar, curves, found = work.traced.planar, work.traced.curves, []
+    for arc in range(planar.arc_count):
+        part = slice(curves.starts[arc], curves.starts[arc + 1])
+        controls = curves.controls[part]
+        if planar.closed[arc] or not len(controls) or curves.straight[part].all():
+            continue
+        a, b = controls[0, 0], controls[-1, 3]
+        length = np.hypot(*(b - a))
+        if length > 40:
+            axis = np.array([-(b - a)[1], (b - a)[0]]) / length
+            found.append((len(controls), float(np.abs(symmetry.mirrored(controls[::-1, ::-1], (a + b) / 2, axis) - controls).max()), arc))
+    return found
+
+
+@pytest.mark.parametrize("middle", [(150.3, 149.7), (151.0, 140.2)])
+def test_an_arc_between_nodes_that_is_its_own_image_becomes_exactly_so(middle):
+    x0, y0 = middle
+    disc = shapes.disc(x0, y0, 100)
+    half = lambda x, y: (np.hypot(x - x0, y - y0) < 100) & (x < x0 - 10)  # noqa: E731
+    found = asymmetries(Pipeline().evaluate(two_coloured(disc, half), Recipe(reading="colour")))
+    exact = [(n, arc) for n, off, arc in found if off < 1e-9]
+    assert exact
+    work = Pipeline().evaluate(two_coloured(disc, half), Recipe(reading="colour"))
+    planar, curves = work.traced.planar, work.traced.curves
+    for count, arc in exact:
+        part = curves.controls[curves.starts[arc]:curves.starts[arc + 1]]
+        assert count <= 6  # no more pieces than fitting it whole takes
+        dense = evaluate(np.repeat(part, 9, 0), np.tile(np.linspace(0, 1, 9), len(part)))
+        off = np.abs(np.hypot(*(dense - middle).T) - 100)
+        assert np.median(off) < 0.08 and off.max() < 0.35  # the nodes, which stay, are up to 0.15 px off the circle
+    for arc in range(planar.arc_count):  # nodes are shared bit for bit
+        if not planar.closed[arc] and curves.starts[arc + 1] > curves.starts[arc]:
+            ends = curves.controls[curves.starts[arc], 0], curves.controls[curves.starts[arc + 1] - 1, 3]
+            assert all(np.isfinite(e).all() for e in ends)
+
+
+def test_what_is_not_its_own_image_or_is_to_stay_as_drawn_is_left():
+    disc = shapes.disc(150, 150, 100)
+    half = lambda x, y: (np.hypot(x - 150, y - 150) < 100) & (x < 140)  # noqa: E731
+    as_drawn = asymmetries(Pipeline().evaluate(two_coloured(disc, half), Recipe(reading="colour", exact_shapes=False)))
+    assert as_drawn and min(off for _, off, _ in as_drawn) > 1e-6
+    # a shore that is steep on one side only
+    shore = lambda x, y: (y > 150 - 60 * np.exp(-((x - 110) / np.where(x < 110, 20, 70)) ** 2)) & (np.hypot(x - 150, y - 150) < 120)  # noqa: E731
+    found = asymmetries(Pipeline().evaluate(two_coloured(shapes.disc(150, 150, 120), shore), Recipe(reading="colour")))
+    longest = max(found, key=lambda one: one[0])
+    assert longest[1] > 1
+
+
+def test_symmetric_runs_are_found_by_their_points():
+    angle = np.linspace(0.3, np.pi - 0.3, 160)
+    arch = np.stack([150 + 100 * np.cos(angle), 150 - 80 * np.sin(angle)], -1)
+    lean = arch + np.stack([np.zeros(160), 4 * np.sin(np.linspace(0, 2 * np.pi, 160))], -1)
+    level = np.stack([np.linspace(0, 200, 160), np.full(160, 20.0)], -1)
+    lines = Polylines(np.concatenate([arch, lean, level]), np.array([0, 160, 320, 480]), np.zeros(3, bool))
+    halves = symmetry.symmetric_runs(lines, np.ones(3, bool), 0.1)
+    assert halves.arc.tolist() == [0]
+    assert np.array_equal(halves.lines.xy[0], arch[0]) and halves.lines.xy[-1] == pytest.approx((150, 70), abs=0.05)
+    assert len(symmetry.symmetric_runs(lines, np.zeros(3, bool), 0.1)) == 0

@@ -26,6 +26,10 @@ _FEW = 160
 _UPRIGHT = np.radians(2.0)
 _SNAP_SHARE = 0.25
 _NEAR_AXIS_PX = 6.0
+_LEAST_RUN, _LEAST_CHORD_PX, _LONGEST_RUN, _SLIP_PX = 24, 8.0, 4.0, 0.6
+_SQUARE = np.radians(25.0)
+_RUN_GAP = 1.6
+"""An arc and its image may be so many tolerances apart: the mean keeps half of it off either."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -45,6 +49,11 @@ class Halves:
 
     def __len__(self):
         return len(self.arc)
+
+    def some(self, numbers) -> "Halves":
+        """A choice of them."""
+        index, starts = ragged.take(self.lines.starts, numbers)
+        return Halves(self.arc[numbers], Polylines(self.lines.xy[index], starts, self.lines.closed[numbers]), self.centre[numbers], self.axis[numbers], self.corner[numbers])
 
 
 def mirrored(points, centre, axis) -> np.ndarray:
@@ -76,14 +85,76 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
         if half is not None:
             found.append((arc, *half))
     if not found:
-        none = np.empty((0, 2))
-        return Halves(np.empty(0, np.intp), Polylines(none, np.zeros(1, np.intp), np.empty(0, bool)), none, none, np.empty((0, 2), bool))
+        return _no_halves()
     arc, halves, centre, axis = zip(*found)
     ended = [_ends(h, c, a, blur_px, scatter_px) for h, c, a in zip(halves, centre, axis)]
     halves, corner = zip(*ended)
     starts = ragged.lengths_to_starts([len(h) for h in halves])
     return Halves(np.array(arc), Polylines(np.concatenate(halves), starts, np.zeros(len(halves), bool)),
                   np.array(centre), np.array(axis), np.array(corner))
+
+
+def symmetric_runs(lines: Polylines, candidate, tolerance_px: float) -> Halves:
+    """Find the open arcs that are symmetric, within the tolerance, in the line that halves the chord between their nodes.
+
+    Parameters and result as of ``symmetric_halves``; each half runs from the arc's first node to the axis, where it is smooth
+    unless the outline has a corner there.
+    """
+    many = np.diff(lines.starts)
+    chord = lines.xy[np.maximum(lines.starts[1:] - 1, 0)] - lines.xy[np.minimum(lines.starts[:-1], max(len(lines.xy) - 1, 0))] if len(lines.xy) else np.empty((0, 2))
+    arcs = np.flatnonzero(candidate & ~lines.closed & (many >= _LEAST_RUN) & (np.hypot(*chord.T) >= _LEAST_CHORD_PX)) if len(chord) else np.empty(0, np.intp)
+    if len(arcs) > _MOST:
+        arcs = np.sort(arcs[np.argsort(-many[arcs], kind="stable")[:_MOST]])
+    found = []
+    for arc in arcs.tolist():
+        made = _half_run(lines.xy[lines.starts[arc]:lines.starts[arc + 1]], tolerance_px)
+        if made is not None:
+            found.append((arc, *made))
+    if not found:
+        return _no_halves()
+    arc, halves, centre, axis = zip(*found)
+    starts = ragged.lengths_to_starts([len(h) for h in halves])
+    return Halves(np.array(arc), Polylines(np.concatenate(halves), starts, np.zeros(len(halves), bool)), np.array(centre), np.array(axis),
+                  np.zeros((len(halves), 2), bool))
+
+
+def _half_run(points, tolerance):
+    """The first half of an open arc as the mean of both, from its node to the axis, and the axis; None when it is not symmetric."""
+    a, b = points[0], points[-1]
+    length = float(np.hypot(*(b - a)))
+    unit = (b - a) / length
+    centre, axis = 0.5 * (a + b), np.array([-unit[1], unit[0]])
+    way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
+    total = way[-1]
+    if total > _LONGEST_RUN * length:
+        return None
+    image = mirrored(points, centre, axis)[::-1]
+    at = (total - way)[::-1]
+    # the point of the image that is as far along, and the distance across the arc's own direction there
+    own = np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)
+    ahead = np.stack([np.interp(np.minimum(at + 1.5, total), way, points[:, c]) - np.interp(np.maximum(at - 1.5, 0), way, points[:, c]) for c in (0, 1)], -1)
+    ahead /= np.maximum(np.hypot(*ahead.T), 1e-9)[:, None]
+    gap = image - own
+    across = gap[:, 1] * ahead[:, 0] - gap[:, 0] * ahead[:, 1]
+    along = np.abs((gap * ahead).sum(1))
+    if along.max() > _SLIP_PX or averaged(across, np.abs(across), np.array([0, len(across)])).max() > _RUN_GAP * tolerance:
+        return None
+    side = np.abs((points - a) @ axis).max()
+    if side < 4 * tolerance:  # next to straight: lines look after themselves
+        return None
+    mean = own + 0.5 * across[:, None] * np.stack([-ahead[:, 1], ahead[:, 0]], -1)
+    keep = (at > 0.3) & (at < 0.5 * total - 0.3)
+    end = np.array([np.interp(0.5 * total, way, points[:, c]) for c in (0, 1)])
+    end = centre + ((end - centre) @ axis) * axis
+    half = np.concatenate([a[None], mean[keep], end[None]])
+    # a corner on the axis would have to be found by both halves; such arcs are left as they are
+    legs = half[-1] - half[max(len(half) - 5, 0)]
+    return None if abs(float(legs @ unit)) < np.cos(_SQUARE) * float(np.hypot(*legs)) else (half, centre, axis)
+
+
+def _no_halves():
+    none = np.empty((0, 2))
+    return Halves(np.empty(0, np.intp), Polylines(none, np.zeros(1, np.intp), np.empty(0, bool)), none, none, np.empty((0, 2), bool))
 
 
 def _compact(lines, arcs):

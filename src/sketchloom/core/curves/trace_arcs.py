@@ -4,12 +4,12 @@ import numpy as np
 
 from sketchloom.core import parallel, ragged
 from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
-from sketchloom.core.curves.curveset import CurveSet, line_controls
+from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls
 from sketchloom.core.curves.fit import Spans, end_tangent, fit_spans, local_tangent
 from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.mending import Spliced, without_crossings
 from sketchloom.core.curves.straights import scatter_of
-from sketchloom.core.curves.symmetry import mirrored, symmetric_halves
+from sketchloom.core.curves.symmetry import mirrored, symmetric_halves, symmetric_runs
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.progress import QUIET
@@ -18,6 +18,7 @@ DEFAULT_TOLERANCE_PX = 0.1
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
 _PART_POINTS = 60_000
 """Smaller parts spend their time on the calls, larger ones leave cores idle."""
+_SEEN = np.radians(0.5)
 _RUN_ON = np.cos(np.radians(32.0))
 """Two arcs of a junction run on into each other when they turn by less than this."""
 
@@ -72,6 +73,9 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     for name in _AT_NODES:
         for part, values in zip(parts, np.split(joined[name], sizes)):
             setattr(part, name, values)
+    if recognise:
+        runs = parallel.in_threads(lambda part: part.symmetric_runs(tolerance_px, blur_px, scatter), [p for p in parts if p.axes is None])
+        parts += [run for run in runs if run is not None]
     parallel.in_threads(lambda part: part.fit(tolerance_px, progress), parts)
     spliced = _put_together(parts, planar)
     return without_crossings(spliced, tolerance_px, progress=progress).curves(planar.arc_count)
@@ -116,6 +120,52 @@ class _Part:
         to_fit = ~np.isin(arc, np.concatenate([self.loops.arc, halves.arc]))
         self._tangents(broken.marks, first[to_fit], last[to_fit], arc[to_fit])
         return halves
+
+    def symmetric_runs(self, tolerance, blur, scatter):
+        """Open arcs that are symmetric, taken out of this part as one of their own; None when there are none.
+
+        Directions at the nodes are settled by now. Where an arc runs on smoothly at one, it must leave both alike, within a joint that no one sees.
+        """
+        arcs = np.unique(self.arc)
+        local = np.zeros(len(self.arcs), bool)
+        local[np.searchsorted(self.arcs, arcs)] = True
+        local[self.round_arc] = False
+        spans = np.bincount(np.searchsorted(self.arcs, self.arc), minlength=len(self.arcs))
+        curved = np.bincount(np.searchsorted(self.arcs, self.arc), ~self.line, minlength=len(self.arcs)) > 0
+        halves = symmetric_runs(self.lines, local & curved, tolerance)
+        if len(halves) == 0:
+            return None
+        first, last = np.full(len(self.arcs), -1), np.full(len(self.arcs), -1)
+        own = np.searchsorted(self.arcs, self.arc)
+        first[own[self.first == self.starts[own]]] = np.flatnonzero(self.first == self.starts[own])
+        last[own[self.last == self.starts[own + 1] - 1]] = np.flatnonzero(self.last == self.starts[own + 1] - 1)
+        begin, end = first[halves.arc], last[halves.arc]
+        leave, arrive = self.leave[begin], mirrored(self.arrive[end], np.zeros(2), halves.axis)
+        smooth = self.smooth_first[begin] | self.smooth_last[end]
+        alike = (leave * arrive).sum(1) >= np.cos(_SEEN)
+        # corners within the arc would have to pair off; only arcs without are taken
+        plain = (spans[halves.arc] == 1) | ~self._has_corner(halves.arc)
+        use = np.flatnonzero((begin >= 0) & (end >= 0) & (alike | ~smooth) & plain)
+        if len(use) == 0:
+            return None
+        taken = halves.some(use)
+        direction = leave[use] + arrive[use]
+        direction /= np.hypot(*direction.T)[:, None]
+        made = _MirroredRuns(taken, self.arcs[taken.arc], np.where(smooth[use, None], direction, np.nan), self.lines.xy[self.lines.starts[taken.arc + 1] - 1])
+        self._leave_out(np.isin(self.arc, made.arcs))
+        made.divide(tolerance, blur, scatter, True)
+        return made
+
+    def _has_corner(self, arcs):
+        inner = np.zeros(len(self.arcs), bool)
+        own = np.searchsorted(self.arcs, self.arc)
+        inside = (self.first != self.starts[own]) & ~self.smooth_first
+        inner[own[inside]] = True
+        return inner[arcs]
+
+    def _leave_out(self, gone):
+        for name in ("first", "last", "line", *_AT_NODES):
+            setattr(self, name, getattr(self, name)[~gone])
 
     def _symmetric(self, broken, first, arc, tolerance, blur, scatter, recognise):
         """Halves of the loops that are symmetric and not made of lines and round corners alone."""
@@ -223,6 +273,74 @@ class _Mirrored(_Part):
             points = np.roll(points, -turn, axis=0)
         return (np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts,
                 np.concatenate([points, points[:1]]))
+
+
+class _MirroredRuns(_Mirrored):
+    """Halves of symmetric open arcs, from their first node to the axis. ``leave``: direction at that node, NaN where it is free;
+    ``stop`` (K, 2) their other nodes."""
+
+    def __init__(self, halves, arcs, leave, stop):
+        super().__init__(halves, arcs)
+        self._leave, self._stop = leave, stop
+
+    def divide(self, tolerance, blur, scatter, recognise):
+        _Part.divide(self, tolerance, blur, scatter, recognise)
+        half = np.searchsorted(self.arcs, self.arc)
+        end, begin = np.flatnonzero(self.at_end), np.flatnonzero(self.at_start)
+        axis = self.halves.axis[half[end]]
+        square = np.stack([-axis[:, 1], axis[:, 0]], -1)
+        square *= np.sign((square * self.arrive[end]).sum(1))[:, None]
+        self.arrive[end], self.smooth_last[end] = square, True
+        given = np.isfinite(self._leave[half[begin], 0])
+        self.leave[begin[given]], self.smooth_first[begin[given]] = self._leave[half[begin[given]]], True
+        self.at_start[:] = self.at_end[:] = False
+
+    def _completed(self, k, points):
+        centre, axis = self.halves.centre[k], self.halves.axis[k]
+        mine = np.flatnonzero(self.owner == self.arcs[k])
+        mine = mine[np.argsort(self.segment_first[mine], kind="stable")]
+        controls, straight, miss = self.controls[mine].copy(), self.straight[mine], self.miss[mine]
+        image = mirrored(controls, centre, axis)[::-1, ::-1].copy()
+        image[0, 0] = controls[-1, 3]
+        image[-1, 3] = self._stop[k]  # bit for bit
+        first, last = self.segment_first[mine] - self.starts[k], self.segment_last[mine] - self.starts[k]
+        whole = 2 * (len(points) - 1)
+        firsts, lasts = np.concatenate([first, whole - last[::-1]]), np.concatenate([last, whole - first[::-1]])
+        every, straight, miss = np.concatenate([controls, image]), np.concatenate([straight, straight[::-1]]), np.concatenate([miss, miss[::-1]])
+        points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis), self._stop[k][None]])
+        middle = len(mine) - 1
+        one, off = _across_axis(every[middle], every[middle + 1], centre, axis)
+        if straight[middle]:  # a line that crosses the axis squarely is one with its image
+            every, straight, miss, firsts, lasts = _one_line(middle, every, straight, miss, firsts, lasts)
+        elif one is not None and miss[middle] + off <= self._tolerance:
+            every[middle], lasts[middle], miss[middle] = one, lasts[middle + 1], miss[middle] + off
+            every, straight, miss, firsts, lasts = (np.delete(v, middle + 1, axis=0) for v in (every, straight, miss, firsts, lasts))
+        return np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts, points
+
+    def fit(self, tolerance, progress):
+        self._tolerance = tolerance
+        super().fit(tolerance, progress)
+
+
+def _across_axis(left, right, centre, axis):
+    """One cubic in place of two that are each other's image, through their common point, and how far it is off; None where there is none."""
+    a, b = left[0], right[3]
+    u = left[1] - a
+    size = np.hypot(*u)
+    if size < 1e-9:
+        return None, np.inf
+    u = u / size
+    both = u + mirrored(u, np.zeros(2), axis)
+    rise = float((left[3] - 0.5 * (a + b)) @ axis)
+    share = float(both @ axis)
+    if abs(share) < 1e-6 or rise / share <= 0:
+        return None, np.inf
+    reach = 8 / 3 * rise / share
+    one = np.array([a, a + reach * u, b + reach * mirrored(u, np.zeros(2), axis), b])
+    t = np.linspace(0, 1, 17)
+    dense = evaluate(np.repeat(one[None], 65, 0), np.linspace(0, 0.5, 65))
+    away = np.hypot(*np.moveaxis(evaluate(np.repeat(left[None], 17, 0), t)[:, None] - dense[None], -1, 0)).min(1)
+    return one, float(away.max())
 
 
 def _one_line(at, controls, straight, miss, first, last):
