@@ -64,13 +64,14 @@ class Lost:
 
 @dataclass(frozen=True, slots=True)
 class Narrow:
-    """A narrow place of a sheet: its width and where it is."""
+    """A narrow place of a sheet: its width, where it is, and the least width wanted there."""
 
     width_mm: float
     x_mm: float
     y_mm: float
     layer: str
     hex: str
+    least_mm: float
 
 
 @dataclass(frozen=True, eq=False)
@@ -161,23 +162,22 @@ class Work:
         return pens.pen_outline(self.segmentation.strokes, [number])
 
     def narrow_places(self, most: int = 40) -> tuple[Narrow, ...]:
-        """The narrowest place of every stretch of the sheets, the narrowest first."""
+        """The narrowest place of every stretch of the sheets, the narrowest for what is wanted first."""
         found, scale = [], self.mm_per_px
         for layer in self.layers:
             for n in apart(layer.widths, WIDTH_LIMIT_MM / scale, stretch_mm(self.recipe.thin_mm) / scale, most):
                 x, y = (layer.widths.xy[n] * scale).tolist()
-                found.append(Narrow(float(layer.widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
-        return tuple(sorted(found, key=lambda one: one.width_mm)[:most])
+                found.append(Narrow(float(layer.widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex, self.least_mm(layer)))
+        return tuple(sorted(found, key=lambda one: one.width_mm / max(one.least_mm, 1e-6))[:most])
 
     def narrow_spaces(self, most: int = 40) -> tuple[Narrow, ...]:
         """The same for the space between cuts of each sheet; worked out when asked."""
         found, scale = [], self.mm_per_px
-        under = 1.5 * self.recipe.thin_mm / scale
         for layer, widths in zip(self.layers, self.spaces):
-            for n in apart(widths, under, stretch_mm(self.recipe.thin_mm) / scale, most):
+            for n in apart(widths, 1.5 * self.least_mm(layer, True) / scale, stretch_mm(self.recipe.thin_mm) / scale, most):
                 x, y = (widths.xy[n] * scale).tolist()
-                found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex))
-        return tuple(sorted(found, key=lambda one: one.width_mm)[:most])
+                found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.name, layer.plan.hex, self.least_mm(layer, True)))
+        return tuple(sorted(found, key=lambda one: one.width_mm / max(one.least_mm, 1e-6))[:most])
 
     def thickened(self, x_px: float, y_px: float, layer: str, to_mm: float) -> PaintedLine | None:
         """A line along the narrow stretch of a sheet at a place that makes it as wide as wanted, in the colour seen there."""
@@ -208,18 +208,24 @@ class Work:
     @cached_property
     def spaces(self) -> tuple[Widths, ...]:
         """Widths of the space between the cuts of each sheet, up to three times the least wanted; worked out when asked."""
-        limit = _SHOWN * self.recipe.thin_mm / self.mm_per_px
-        cut = (layer.outline for layer in self.layers)
-        return tuple(NO_WIDTHS if o.pen_px is not None or not len(o.controls) else space_widths(o, limit) for o in cut)
+        limits = ((layer.outline, _SHOWN * self.least_mm(layer, True) / self.mm_per_px) for layer in self.layers)
+        return tuple(NO_WIDTHS if o.pen_px is not None or not len(o.controls) else space_widths(o, limit) for o, limit in limits)
 
     def width_line(self, spaces: bool = False) -> tuple[np.ndarray, np.ndarray]:
         """Middles (K, 2) mm of where the sheets, or the spaces between their cuts, are narrow, and their widths (K,)
-        against the least wanted, 1 for as wide."""
+        against the least wanted, 1 for as wide: what a sheet's material bears where that is more than the smallest width."""
         measured = self.spaces if spaces else [layer.widths for layer in self.layers]
         xy = np.concatenate([widths.xy for widths in measured] or [np.empty((0, 2))]) * self.mm_per_px
-        width = np.concatenate([widths.width for widths in measured] or [np.empty(0)]) * self.mm_per_px
-        near = width < _SHOWN * self.recipe.thin_mm
-        return xy[near], width[near] / max(self.recipe.thin_mm, 1e-6)
+        least = np.repeat([self.least_mm(layer, spaces) for layer in self.layers], [len(widths.width) for widths in measured])
+        share = np.concatenate([widths.width for widths in measured] or [np.empty(0)]) * self.mm_per_px / np.maximum(least, 1e-6)
+        near = share < _SHOWN
+        return xy[near], share[near]
+
+    def least_mm(self, layer: Layer, spaces: bool = False) -> float:
+        """The least width wanted of a sheet, or of the space between its cuts: the smallest width set, or more where its material wants it."""
+        material = self.recipe.material_of(layer.plan.key)
+        wanted = 0.0 if material is None else material.gap_mm if spaces else material.smallest_mm
+        return max(self.recipe.thin_mm, wanted)
 
     def ladder(self) -> ColourLadder:
         """What every number of colours loses and saves; worked out when asked."""

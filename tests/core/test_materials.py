@@ -116,3 +116,13 @@ def test_cuts_nearer_than_a_material_bears_are_told():
         picture(pixels), Recipe(reading="colour", size_mm=size).with_material("#c83c32", KIND[kind])).findings if f.code == "material.gap"]
     assert "0.80 mm" in told(40.0, "card")[0]  # 4 px of a fifth of a mm; card wants 1.5
     assert told(60.0, "adhesive-film") == [] and told(120.0, "card") == []
+
+
+def test_widths_are_held_against_what_a_sheets_material_bears():
+    pixels = np.full((200, 200, 3), 255, np.uint8)
+    pixels[60:70, 20:180] = pixels[40:90, 20:60] = pixels[40:90, 140:180] = (200, 60, 50)
+    recipe = Recipe(reading="colour", size_mm=40.0, thin_mm=0.5)
+    work = Pipeline().evaluate(picture(pixels), recipe)  # a bar 2 mm wide between two plates
+    assert work.narrow_places()[0].width_mm == pytest.approx(2.0, abs=0.1) and len(work.width_line()[1]) == 0  # over three times what is wanted
+    flocked = Pipeline().evaluate(picture(pixels), recipe.with_material("#c83c32", KIND["flocked-film"]))  # it bears 2.5 mm
+    assert flocked.narrow_places()[0].least_mm == 2.5 and flocked.width_line()[1].min() == pytest.approx(0.8, abs=0.05)

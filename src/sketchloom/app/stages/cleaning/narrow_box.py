@@ -53,7 +53,7 @@ class NarrowBox(Box):
 
     def _thicken_at(self, places):
         work, scale = self.work, self.work.mm_per_px
-        made = (work.thickened(x / scale, y / scale, layer, work.recipe.thin_mm * 1.05) for x, y, layer in places)
+        made = (work.thickened(x / scale, y / scale, layer, least * 1.05) for x, y, layer, least in places)
         made = tuple(line for line in made if line is not None)
         if made:
             self.emit(self.tr("thickened"), lines=(*self.recipe.lines, *made))
@@ -74,7 +74,7 @@ class NarrowBox(Box):
         unit, least = work.recipe.unit, work.recipe.thin_mm
         sheets = self._key == "sheets"
         places = work.narrow_places() if sheets else work.narrow_spaces()
-        under = self._under = sum(one.width_mm < least for one in places)
+        under = self._under = sum(one.width_mm < one.least_mm for one in places)
         nowhere = self.tr("No sheet is narrower than {0} anywhere.") if sheets else self.tr("No two cuts are nearer to each other than {0}.")
         for part in (self._thicken, self._thicken_all):
             part.setVisible(sheets)
@@ -86,8 +86,8 @@ class NarrowBox(Box):
         self.list.clear()
         for one in places:
             item = QListWidgetItem(swatch(one.hex, 16), self.tr("{0}{1} · {2}").format(
-                format_length(one.width_mm, unit, 2), self.tr(", too narrow") if one.width_mm < least else "", one.layer))
+                format_length(one.width_mm, unit, 2), self.tr(", too narrow") if one.width_mm < one.least_mm else "", one.layer))
             item.setSizeHint(QSize(0, 27))
-            item.setData(_PLACE, (one.x_mm, one.y_mm, one.layer))
+            item.setData(_PLACE, (one.x_mm, one.y_mm, one.layer, one.least_mm))
             self.list.addItem(item)
         self.list.blockSignals(False)
