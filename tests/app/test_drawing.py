@@ -414,6 +414,15 @@ def test_several_regions_are_chosen_joined_cut_out_and_filled(driver, fish):
     assert hex_at(work, 150, 50) == hex_at(work, 150, 270) and hex_at(work, 130, 150) == red
 
 
+def test_what_was_chosen_goes_with_its_work(driver, fish, tmp_path):
+    driver.click("Choose regions", fish.together)
+    click(driver, *s(130, 150))
+    assert len(fish.together.faces) == 1
+    driver.open(saved(tmp_path / "same.png", ((shapes.disc(130, 150, 70), (200, 60, 50)),)))
+    settled(driver)
+    assert fish.together.faces == ()
+
+
 def test_a_figure_is_laid_only_on_the_chosen_regions_or_beside_them(driver, fish):
     driver.click("Choose regions", fish.together)
     click(driver, *s(130, 150))

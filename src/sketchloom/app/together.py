@@ -13,7 +13,7 @@ class Together(QObject):
         super().__init__(bench)
         self._bench, self._session, self._box, self._cleaning = bench, session, box, cleaning
         self._kept = ()
-        self._made = None
+        self._made = self._of = None
         self._tool = PickTool(lambda: bench.source_image)
         self._tool.picked.connect(self._choose)
         box.choose_wanted.connect(lambda on: self._take_up() if on else cleaning.hold())
@@ -27,6 +27,8 @@ class Together(QObject):
         if desk is None or desk is self._tool.desk:
             return
         self._tool.show_desk(desk)
+        if self._of is not self._session.document:  # another work: nothing of it is chosen
+            self._of, self._kept, self._made = self._session.document, (), None
         found = desk.found_again(self._kept)
         self._tool.show_chosen(found)
         is_done = self._made is not None and self._session.document.recipe is self._made
