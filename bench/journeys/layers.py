@@ -99,8 +99,7 @@ def white(person):
     out = [p.name for p in work.plans if p.left_out]
     person.choose(box._laid_on, "Black shirt")
     person.settled()
-    box.select(next(p.key for p in person.driver.work.plans if p.left_out))
-    person.gestures += 1
+    person.row(box._list, next(n for n in range(box._list.count()) if "left out" in box._list.item(n).text()))
     person.click("Leave out", box)
     work = person.settled()
     return f"like the white ground: {told}; left out: {out}; on black {len(work.layers)} sheets, left out {[p.name for p in work.plans if p.left_out]}"
@@ -108,8 +107,7 @@ def white(person):
 
 def _opened(person):
     if not person.window.findings._area.isVisible():
-        person.gestures += 1
-        person.window.findings.toggle()
+        person.press(person.window.findings._fold)
     return True
 
 
@@ -142,7 +140,7 @@ def depth(person):
 
 
 def elsewhere(person):
-    """Every file drawn by another reader: what lies where is what the window shows."""
+    """Every file drawn by another reader: what lies where is what the window shows. The system's file dialog is passed by."""
     import resvg_py
     from PIL import Image
     folder = Path(tempfile.mkdtemp())
