@@ -12,7 +12,7 @@ from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
-from sketchloom.core.layers.weeding import weeding_cuts
+from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.work import Work
 
@@ -42,6 +42,11 @@ def _frame(work):
     """One frame for every file of a work, so that they register, and the marks on every sheet."""
     frame = frame_mm(work.layers, *work.size_mm, work.mm_per_px, work.recipe.marks, work.recipe.weeding_mm)
     return frame, mark_rings(frame) if work.recipe.marks else ()
+
+
+def weeding_length_mm(work) -> float:
+    """Length of all helper cuts."""
+    return sum(length_mm(cuts) for cuts in weeding(work).values())
 
 
 def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:

@@ -4,8 +4,7 @@ import json
 import resource
 
 from sketchloom import __version__
-from sketchloom.core.layers.weeding import length_mm
-from sketchloom.release import weeding
+from sketchloom.release import weeding_length_mm
 from sketchloom.ways import sheets_on_each_other
 from sketchloom.work import Work
 
@@ -49,7 +48,7 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
             "pieces": sum(layer.outline.pieces for layer in work.layers), "windows": sum(layer.outline.holes for layer in work.layers),
             "cut_length_mm": round(sum(layer.cut_length_mm for layer in work.layers), 3),
             "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
-            "weeding_cuts_mm": round(sum(length_mm(cuts) for cuts in weeding(work).values()), 3),
+            "weeding_cuts_mm": round(weeding_length_mm(work), 3),
             "thickest_sheets": None if work.draws_with_pens else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
         },
         "strokes": [

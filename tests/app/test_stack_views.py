@@ -1,12 +1,13 @@
 """The Layers stage's ways side by side, the stack pulled apart and its section, in the real window."""
 
+import re
 from dataclasses import replace
 
 import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QFileDialog
+from PySide6.QtWidgets import QFileDialog, QLabel
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
@@ -387,6 +388,20 @@ def test_works_are_laid_on_shared_sheets(lighthouse, smaller, tmp_path, monkeypa
     wait(lambda: list(tmp_path.glob("*-sheet-*.svg")), 60, "the sheets")
     wait(lambda: lighthouse.window.panels[RELEASE]._result.isVisible(), 20, "what was written")
     assert len(list(tmp_path.glob("*-sheet-*.svg"))) >= len(lighthouse.work.layers)
+
+
+def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
+    lighthouse.type_into(layers._weeding, "4 mm")
+    lighthouse.settled()
+    lighthouse.type_into(layers._every, "20 mm")
+    work = lighthouse.settled()
+    assert (recipe(lighthouse).weeding_mm, recipe(lighthouse).weeding_every_mm) == (4.0, 20.0)
+    lighthouse.window.show_stage(RELEASE)
+    pause(30)
+    texts = [w.text() for w in lighthouse.window.panels[RELEASE]._figures.findChildren(QLabel)]
+    assert "Weeding cuts" in texts
+    told = texts[texts.index("Weeding cuts") + 1]
+    assert float(re.sub(r"[^\d.]", "", told)) == pytest.approx(release.weeding_length_mm(work), abs=1)
 
 
 def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidget
 
 from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
 from sketchloom.core.units import format_length
+from sketchloom.release import weeding_length_mm
 
 
 class ReleasePanel(Panel):
@@ -97,6 +98,7 @@ class ReleasePanel(Panel):
             (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
             (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
             (self.tr("Nodes"), nodes_text(work)),
+            *(((self.tr("Weeding cuts"), format_length(weeding_length_mm(work), unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
         ))
         hidden = sum(layer.plan.hidden for layer in work.layers)
         self._hidden.setText(counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too.")))
