@@ -216,8 +216,9 @@ def _trace(words) -> int:
     alone = len(options.inputs) == 1 or options.as_layers
     if options.as_layers and len(options.inputs) < 2:
         return _complain("--as-layers takes two or more inputs.", WRONG_WORDS)
-    if options.same_sheets and (options.as_layers or options.per_layer or options.per_piece or options.per_design or options.report or options.plan):
-        return _complain("--same-sheets writes files of its own; leave out --as-layers, --per-..., --report and --plan.", WRONG_WORDS)
+    if options.same_sheets and (options.as_layers or options.per_layer or options.per_piece or options.per_design or options.report or options.plan
+                                or options.write_recipe):
+        return _complain("--same-sheets writes files of its own; leave out --as-layers, --per-..., --report, --plan and --write-recipe.", WRONG_WORDS)
     if options.out and (not alone or options.per_layer or options.per_piece or options.per_design or options.same_sheets):
         return _complain("--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir.",
                          WRONG_WORDS)
@@ -235,7 +236,8 @@ def _trace(words) -> int:
     for paths in ([options.inputs] if options.as_layers else [[path] for path in options.inputs]):
         path = paths[0]
         try:
-            works.append(_trace_one(paths, recipe, options))
+            work = _trace_one(paths, recipe, options)
+            works += [work] if options.same_sheets else []  # others are not held: there may be many
         except (PictureError, ProjectError) as error:
             code = max(code, _complain(str(error), UNREADABLE))
         except ExportError as error:

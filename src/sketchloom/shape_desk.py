@@ -25,6 +25,7 @@ from sketchloom.work import Work
 
 _MOST_POINTS, _SAME_PX = 2000, 0.02
 SIMPLER_MM = 0.15
+NODE_LESS = "one less"
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""
 
@@ -257,6 +258,8 @@ class ShapeDesk:
             return reshapes.rounded(points, radius_mm / self.work.mm_per_px)
         if what == "corner":
             return reshapes.cornered(points)
+        if what == NODE_LESS:
+            return reshapes.one_node_less(points)
         if what == "simple":
             return reshapes.simpler(points, SIMPLER_MM / self.work.mm_per_px)
         if what == "pull":
@@ -275,7 +278,7 @@ class ShapeDesk:
 
     def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
         kept = lambda points: self.kept(_thinned(points))  # noqa: E731
-        return CurveEdit(kept(stretch), kept(path), what, closed)
+        return CurveEdit(kept(stretch), kept(path), "simple" if what == NODE_LESS else what, closed)
 
     @cached_property
     def regular(self) -> tuple[Regular, ...]:

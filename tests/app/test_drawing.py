@@ -485,3 +485,13 @@ def test_a_region_is_put_on_top_and_its_sheet_at_another_height(driver, fish):
     work = settled(driver)
     assert not work.plans[-1].name.endswith("on top") and any(p.name.endswith("on top") for p in work.plans)
     assert hex_at(work, 130, 150) == recipe(driver).edits[0].hex
+
+
+def test_a_node_is_taken_out_of_a_boundary(driver, fish):
+    driver.click("Choose a stretch", fish.curves)
+    drag(driver, *[s(130 + 80 * np.cos(a), 150 + 50 * np.sin(a)) for a in np.linspace(3.3, 6.0, 24)])
+    driver.click("One node less", fish.curves)
+    work = settled(driver)
+    assert [c.what for c in recipe(driver).curves] == ["simple"] and work.traced.curves_found.all()
+    assert re.search(r"at most 0\.\d+ mm from where it was", fish.curves.said.text())
+    assert fish.curves._radius.isVisible()

@@ -355,6 +355,9 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
     pause(30)
     assert [p.hidden for p in work.plans] == [k in keys[-2:] for k in keys] and len(work.layers) == len(keys)
     assert window.bench.grab().toImage().pixelColor(at(lighthouse, *place)).name() != seen
+    layers.look.shadows.click()
+    assert window.bench._look.hidden == (len(keys) - 2, len(keys) - 1)  # what is not painted throws no shadow
+    layers.look.shadows.click()
     lighthouse.click("Hide", layers)
     lighthouse.click("Lock", layers)
     lighthouse.settled()

@@ -188,3 +188,24 @@ def test_a_ragged_edge_becomes_one_arc_without_a_tooth_left():
         of_it = xy[(turn > -2.7) & (turn < -0.4) & (np.hypot(*(xy - made.picture.width / 2).T) < 110 * scale)]
         centre, radius = reshapes.fitted_circle(of_it)
         assert np.abs(np.hypot(*(of_it - centre).T) - radius).max() < 0.5 * scale
+
+
+def test_one_node_less_changes_least_and_ends_where_there_is_none():
+    x = np.linspace(0, 240, 241)
+    wave = np.stack([x, 100 + 30 * np.sin(x / 24) + 4 * np.sin(x / 7)], -1)
+    count = lambda points: len(reshapes._cubics(reshapes.even(points), 0.1))  # noqa: E731
+    before = count(wave)
+    less = reshapes.one_node_less(wave)
+    assert count(less) < before and np.array_equal(less[[0, -1]], wave[[0, -1]])
+    assert reshapes.deviation(wave, less) < 0.5  # of 70 px from crest to trough
+    further = less
+    for _ in range(3):
+        further = reshapes.one_node_less(further)
+    assert count(further) < count(less)
+    with pytest.raises(GeometryError):
+        reshapes.one_node_less(np.stack([x, 0.002 * x**2], -1))  # one cubic
+
+
+def test_a_hidden_edit_kind_is_no_kind_of_a_recipe():
+    with pytest.raises(SettingError):
+        CurveEdit(((0.0, 0.0), (1.0, 1.0)), ((0.0, 0.0), (1.0, 1.0)), "one less")

@@ -17,12 +17,14 @@ _FAR = 4
 @dataclass(frozen=True, slots=True)
 class Look:
     """``light_deg``: where the light comes from, clockwise from above the page, None for no shadows; ``slant``: mm of shadow
-    for a mm of height; ``height_mm`` of each sheet's upper side, base first; ``families`` of their materials, None for flat colour."""
+    for a mm of height; ``height_mm`` of each sheet's upper side, base first; ``families`` of their materials, None for flat colour;
+    ``hidden`` numbers of sheets that are not painted and throw no shadow."""
 
     light_deg: float | None
     slant: float
     height_mm: tuple[float, ...]
     families: tuple[str | None, ...]
+    hidden: tuple[int, ...] = ()
 
     def offset(self, over: int, under: int) -> QPointF:
         """How far the shadow of one sheet lies from it on another, mm."""
@@ -55,6 +57,8 @@ def paint_shadows(painter: QPainter, look: Look, paths, under: int) -> None:
     inner.setRenderHint(QPainter.RenderHint.Antialiasing)
     inner.setWorldTransform(painter.worldTransform() * QTransform.fromScale(mask.width() / size.width(), mask.height() / size.height()))
     for over in range(under + 1, min(under + 1 + _FAR, len(paths))):
+        if over in look.hidden:
+            continue
         inner.fillPath(paths[over].whole.translated(look.offset(over, under)), QColor(20, 16, 12))
     inner.end()
     painter.save()

@@ -124,7 +124,8 @@ class Stacking(QObject):
             thick = [work.recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
             heights = tuple(sum(thick[:n + 1]) + n * work.recipe.spacer_mm for n in range(len(thick)))
             families = tuple(m.family if m is not None and box.grain.isChecked() else None for m in materials)
-            self._bench.show_look(Look(box.light_deg if box.shadows.isChecked() else None, box.slant_share, heights, families))
+            self._bench.show_look(Look(box.light_deg if box.shadows.isChecked() else None, box.slant_share, heights, families,
+                                       tuple(n for n, layer in enumerate(work.layers) if layer.plan.hidden)))
             untold = sum(m is None for m in materials)
             self._panel.look.say(self.tr("{0} high; {1} without a material.").format(format_length(heights[-1], work.recipe.unit), counted(
                 untold, self.tr("1 sheet"), self.tr("{0} sheets"))) if heights and untold else "")

@@ -15,6 +15,7 @@ from sketchloom.core.planar.junctions import Polylines
 
 _STEP_PX = 1.0
 _LEAST_PX = 3.0
+_LEAST_OFF_PX, _MOST_OFF_PX, _NEXT_OFF = 0.1, 60.0, 1.125
 
 
 def even(points, step: float = _STEP_PX) -> np.ndarray:
@@ -120,9 +121,32 @@ def smooth(points, strength: float = 1.0) -> np.ndarray:
 def simpler(points, tolerance_px: float) -> np.ndarray:
     """The stretch in as few cubics as stay within a distance of it: nodes go where they change least."""
     points = even(points)
-    curves = fit_strokes(Polylines(points, np.array([0, len(points)], np.intp), np.zeros(1, bool)), tolerance_px)
+    return _drawn(points, _cubics(points, tolerance_px))
+
+
+def one_node_less(points) -> np.ndarray:
+    """The stretch with at least one node less than it has, in the course that is changed least for that (within an eighth).
+
+    Raises GeometryError where no node is left to take out.
+    """
+    points = even(points)
+    count = len(_cubics(points, _LEAST_OFF_PX))
+    off = _LEAST_OFF_PX
+    while count > 1 and off < _MOST_OFF_PX:
+        off *= _NEXT_OFF
+        controls = _cubics(points, off)
+        if len(controls) < count:
+            return _drawn(points, controls)
+    raise GeometryError("there is no node to take out")
+
+
+def _cubics(points, tolerance_px):
+    return fit_strokes(Polylines(points, np.array([0, len(points)], np.intp), np.zeros(1, bool)), tolerance_px).controls
+
+
+def _drawn(points, controls):
     t = np.linspace(0, 1, 24, endpoint=False)
-    made = evaluate(curves.controls[:, None], t[None]).reshape(-1, 2)
+    made = evaluate(controls[:, None], t[None]).reshape(-1, 2)
     return even(np.concatenate([points[:1], made[1:], points[-1:]]), 0.75)
 
 

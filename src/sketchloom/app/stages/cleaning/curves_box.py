@@ -1,11 +1,11 @@
 """Stretches of boundary given another course, and what is nearly regular."""
 
 from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtWidgets import QGridLayout, QListWidget, QListWidgetItem, QWidget
+from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.app.widgets import LengthEdit, button, counted, label
+from sketchloom.app.widgets import LengthEdit, button, counted, label, rows_of
 from sketchloom.core.units import format_length
 
 _NUMBER = Qt.ItemDataRole.UserRole
@@ -25,26 +25,20 @@ class CurvesBox(Box):
         self.radius_mm = 2.0
         self._radius = LengthEdit(self.tr("Radius of a round corner"), 0.05, 200.0)
         self._radius.committed.connect(lambda mm: setattr(self, "radius_mm", mm))
-        acts = QWidget()
-        grid = QGridLayout(acts)
-        grid.setContentsMargins(0, 0, 0, 0)
-        grid.setSpacing(6)
         self._acts = []
-        for n, (what, text, tip) in enumerate((
+        for what, text, tip in (
                 ("smooth", self.tr("Smooth"), self.tr("Bumps go, the ends stay")), ("straight", self.tr("Straighten"), self.tr("A straight line between the ends")),
                 ("arc", self.tr("True arc"), self.tr("The arc of a circle through both ends; a whole ring becomes a circle")),
                 ("simple", self.tr("Fewer nodes"), self.tr("As few as stay within 0.15 mm")),
+                ("one less", self.tr("One node less"), self.tr("The node goes whose going changes least; click again for more")),
                 ("corner", self.tr("Make a corner"), self.tr("Both ends run on until they meet")),
-                ("round", self.tr("Round a corner"), self.tr("By the radius below")))):
+                ("round", self.tr("Round a corner"), self.tr("By the radius beside it"))):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             one.setEnabled(False)
             self._acts.append(one)
-            grid.addWidget(one, n // 2, n % 2)
-        grid.addWidget(label(self.tr("Radius")), 3, 0)
-        grid.addWidget(self._radius, 3, 1)
         self.kept = KeptList(self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary"))
-        self.add(self.choose, self.said, acts, self.kept)
+        self.add(self.choose, self.said, rows_of(*self._acts, self._radius), self.kept)
         self._words = {"smooth": self.tr("smoothed"), "simple": self.tr("fewer nodes"), "straight": self.tr("straight"), "arc": self.tr("true arc"), "circle": self.tr("true circle"),
                        "corner": self.tr("corner"), "round": self.tr("round corner"), "pull": self.tr("pulled"), "equal": self.tr("equal circle"),
                        "concentric": self.tr("common centre"), "parallel": self.tr("parallel"), "symmetric": self.tr("symmetric")}
