@@ -1,6 +1,6 @@
 """Least-squares cubics through runs of points, all open spans of the map at once."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -56,6 +56,12 @@ class FittedSpans:
     controls: np.ndarray
     straight: np.ndarray
     miss: np.ndarray
+
+    def part(self, a, b, offset=0) -> "FittedSpans":
+        """Those from ``a`` to before ``b``, their points counted from the point ``offset``."""
+        spans = self.spans.pick(slice(a, b))
+        spans = replace(spans, first=spans.first - offset, last=spans.last - offset)
+        return FittedSpans(spans, self.controls[a:b], self.straight[a:b], self.miss[a:b])
 
 
 def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
@@ -286,7 +292,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
         joined &= ~refused[spans.last[:-1]]
         pair = _alternate(joined, turn % 2)
         if len(pair) == 0:
-            if turn % 2:
+            if not joined.any():
                 break
             continue
         progress.step(turn, rounds, "Joining curves")

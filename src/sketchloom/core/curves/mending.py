@@ -127,7 +127,9 @@ def _refitted(spliced, which, tolerance):
         straight, miss = np.ones(len(new_first), bool), np.zeros(len(new_first))
     if spliced.pulled_px is not None:
         # a curve misses its outline by what its points were pulled aside, too
-        miss = miss + np.array([spliced.pulled_px[a:b + 1].max() for a, b in zip(new_first, new_last)])
+        reach = ragged.lengths_to_starts(new_last - new_first + 1)
+        own = np.arange(reach[-1]) + np.repeat(new_first - reach[:-1], new_last - new_first + 1)
+        miss = miss + ragged.reduce_pieces(np.maximum, spliced.pulled_px[own], reach)
     new_arc = spliced.ring_arc[np.searchsorted(spliced.starts, new_first, side="right") - 1]
     stay = ~which
     mixed = lambda old, new: np.concatenate([old[stay], new])  # noqa: E731
@@ -147,24 +149,25 @@ def _direction(vector):
 def _untangled(spliced, crossing):
     """Points of crossing segments pulled back as far as they cross, and the segments that feel it."""
     points = spliced.points.copy()
-    legs = np.unique(np.concatenate([np.arange(a, b) for a, b in zip(spliced.first[crossing], spliced.last[crossing])]))
+    first, last = spliced.first[crossing], spliced.last[crossing]
+    legs = ragged.lengths_to_starts(last - first)
+    legs = np.unique(np.arange(legs[-1]) + np.repeat(first - legs[:-1], last - first))
+    joint = np.flatnonzero(spliced.together >= 0)
     moved = np.zeros(len(points), bool)
     for share in _PULLED_BACK:
         pairs = legs[crossing_chords(points[legs], points[legs + 1]).ravel()]
         if len(pairs) == 0:
             break
-        tangled = np.zeros(len(points), bool)
         ring = np.searchsorted(spliced.starts, pairs, side="right") - 1
-        for k in range(-_BESIDE, _BESIDE + 2):
-            tangled[np.clip(pairs + k, spliced.starts[ring], spliced.starts[ring + 1] - 1)] = True
+        reach = pairs[:, None] + np.arange(-_BESIDE, _BESIDE + 2)
+        tangled = np.clip(reach, spliced.starts[ring][:, None], spliced.starts[ring + 1][:, None] - 1).ravel()
         # what is one place moves as one
-        shared = np.unique(spliced.together[tangled])
-        tangled |= np.isin(spliced.together, shared[shared >= 0])
+        shared = spliced.together[tangled]
+        tangled = np.union1d(tangled, joint[np.isin(spliced.together[joint], shared[shared >= 0])])
         points[tangled] = spliced.base[tangled] + share * (spliced.points[tangled] - spliced.base[tangled])
-        moved |= tangled
+        moved[tangled] = True
     count = np.concatenate([[0], np.cumsum(moved)])
     feels = count[spliced.last + 1] > count[spliced.first]
-    pulled = np.hypot(*(points - spliced.points).T)
-    if spliced.pulled_px is not None:
-        pulled += spliced.pulled_px
+    pulled = np.zeros(len(points)) if spliced.pulled_px is None else spliced.pulled_px.copy()
+    pulled[moved] += np.hypot(*(points[moved] - spliced.points[moved]).T)
     return replace(spliced, points=points, pulled_px=pulled), _with_all_pieces(spliced, feels)

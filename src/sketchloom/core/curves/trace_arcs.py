@@ -76,7 +76,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     if recognise:
         runs = parallel.in_threads(lambda part: part.symmetric_runs(tolerance_px, blur_px, scatter), [p for p in parts if p.axes is None])
         parts += [run for run in runs if run is not None]
-    parallel.in_threads(lambda part: part.fit(tolerance_px, progress), parts)
+    _fit_parts(parts, tolerance_px, progress)
     spliced = _put_together(parts, planar)
     return without_crossings(spliced, tolerance_px, progress=progress).curves(planar.arc_count)
 
@@ -88,10 +88,27 @@ def fit_strokes(lines: Polylines, tolerance_px: float) -> CurveSet:
     """
     part = _Part(lines, np.arange(len(lines.closed)))
     part.divide(tolerance_px, 0.0, scatter_of(lines), False)
-    part.fit(tolerance_px, QUIET)
+    _fit_parts([part], tolerance_px, QUIET)
     order = np.lexsort((part.segment_first, part.owner))
     starts = np.searchsorted(part.owner[order], np.arange(len(lines.closed) + 1))
     return CurveSet(part.controls[order], part.straight[order], part.miss[order], starts)
+
+
+def _fit_parts(parts, tolerance_px, progress):
+    """Fit the spans of all parts; small parts in one go, since their time would go into the calls."""
+    size = ragged.lengths_to_starts([len(p.points) for p in parts])
+    cuts = parallel.even_cuts(size, _PART_POINTS)
+    groups = [parts[a:b] for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
+
+    def fit(group):
+        offset = ragged.lengths_to_starts([len(p.points) for p in group])
+        spans = Spans.join([p.spans(o) for p, o in zip(group, offset.tolist())])
+        fitted = fit_spans(np.concatenate([p.points for p in group]), spans, tolerance_px, progress=progress)
+        ends = np.searchsorted(fitted.spans.first, offset)
+        for part, o, a, b in zip(group, offset.tolist(), ends[:-1].tolist(), ends[1:].tolist()):
+            part.take(fitted.part(a, b, o), tolerance_px)
+
+    parallel.in_threads(fit, groups)
 
 
 _AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "smooth_last")
@@ -198,9 +215,12 @@ class _Part:
         self.at_start = (~closed & (first == ring_first) & ~line)[free]
         self.at_end = (~closed & (last == ring_last) & ~line)[free]
 
-    def fit(self, tolerance, progress):
-        spans = Spans(self.first, self.last, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
-        fitted = fit_spans(self.points, spans, tolerance, progress=progress)
+    def spans(self, offset):
+        """What is to be fitted, its points counted from ``offset``."""
+        return Spans(self.first + offset, self.last + offset, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
+
+    def take(self, fitted, tolerance):
+        """Put fitted spans, exact loops and round corners together."""
         arc = np.searchsorted(self.starts, fitted.spans.first, side="right") - 1
         cubics, starts = self.rounds.cubics()
         piece, starts = ragged.take(starts, self.round_number)
@@ -237,8 +257,9 @@ class _Mirrored(_Part):
             towards[end[plain]], smooth[end[plain]] = square[plain], True
             ends[:] = False
 
-    def fit(self, tolerance, progress):
-        super().fit(tolerance, progress)
+    def take(self, fitted, tolerance):
+        super().take(fitted, tolerance)
+        self._meet(tolerance)
         points = np.split(self.points, self.starts[1:-1])
         rings = [self._completed(k, points[k]) for k in range(len(self.arcs))]
         names = ("owner", "controls", "straight", "miss", "segment_first", "segment_last", "points")
@@ -246,6 +267,9 @@ class _Mirrored(_Part):
         for name, values in zip(names, zip(*rings)):
             setattr(self, name, np.concatenate([v + o if name.startswith("segment") else v for v, o in zip(values, starts)]))
         self.starts = starts
+
+    def _meet(self, tolerance):
+        """What holds for all halves at once where they cross the axis."""
 
     def _completed(self, k, points):
         """One half with its mirror image: segments, their points' numbers within the loop, and the points."""
@@ -309,38 +333,39 @@ class _MirroredRuns(_Mirrored):
         every, straight, miss = np.concatenate([controls, image]), np.concatenate([straight, straight[::-1]]), np.concatenate([miss, miss[::-1]])
         points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis), self._stop[k][None]])
         middle = len(mine) - 1
-        one, off = _across_axis(every[middle], every[middle + 1], centre, axis)
         if straight[middle]:  # a line that crosses the axis squarely is one with its image
             every, straight, miss, firsts, lasts = _one_line(middle, every, straight, miss, firsts, lasts)
-        elif one is not None and miss[middle] + off <= self._tolerance:
-            every[middle], lasts[middle], miss[middle] = one, lasts[middle + 1], miss[middle] + off
+        elif miss[middle] + self._off[k] <= self._tolerance:
+            every[middle], lasts[middle], miss[middle] = self._one[k], lasts[middle + 1], miss[middle] + self._off[k]
             every, straight, miss, firsts, lasts = (np.delete(v, middle + 1, axis=0) for v in (every, straight, miss, firsts, lasts))
         return np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts, points
 
-    def fit(self, tolerance, progress):
+    def _meet(self, tolerance):
         self._tolerance = tolerance
-        super().fit(tolerance, progress)
+        order = np.lexsort((self.segment_first, self.owner))
+        last = order[np.searchsorted(self.owner[order], self.arcs, side="right") - 1]
+        self._one, self._off = _across_axes(self.controls[last], self.halves.centre, self.halves.axis)
 
 
-def _across_axis(left, right, centre, axis):
-    """One cubic in place of two that are each other's image, through their common point, and how far it is off; None where there is none."""
-    a, b = left[0], right[3]
-    u = left[1] - a
-    size = np.hypot(*u)
-    if size < 1e-9:
-        return None, np.inf
-    u = u / size
-    both = u + mirrored(u, np.zeros(2), axis)
-    rise = float((left[3] - 0.5 * (a + b)) @ axis)
-    share = float(both @ axis)
-    if abs(share) < 1e-6 or rise / share <= 0:
-        return None, np.inf
-    reach = 8 / 3 * rise / share
-    one = np.array([a, a + reach * u, b + reach * mirrored(u, np.zeros(2), axis), b])
+def _across_axes(left, centre, axis):
+    """For cubics (K, 4, 2) that end on their axes, one cubic in place of each and its image, through their common point, and how far it is off, px;
+    infinitely far where there is none."""
+    image = mirrored(left, centre[:, None], axis[:, None])
+    a, b = left[:, 0], image[:, 0]
+    u = left[:, 1] - a
+    size = np.hypot(*u.T)
+    u = u / np.maximum(size, 1e-9)[:, None]
+    back = mirrored(u, np.zeros(2), axis)
+    rise = ((left[:, 3] - 0.5 * (a + b)) * axis).sum(1)
+    share = ((u + back) * axis).sum(1)
+    good = (size >= 1e-9) & (np.abs(share) >= 1e-6)
+    reach = 8 / 3 * rise / np.where(good, share, 1.0)
+    good &= reach > 0
+    one = np.stack([a, a + reach[:, None] * u, b + reach[:, None] * back, b], 1)
     t = np.linspace(0, 1, 17)
-    dense = evaluate(np.repeat(one[None], 65, 0), np.linspace(0, 0.5, 65))
-    away = np.hypot(*np.moveaxis(evaluate(np.repeat(left[None], 17, 0), t)[:, None] - dense[None], -1, 0)).min(1)
-    return one, float(away.max())
+    dense, own = evaluate(one[:, None], np.linspace(0, 0.5, 65)[None]), evaluate(left[:, None], t[None])
+    away = np.hypot(*np.moveaxis(own[:, :, None] - dense[:, None], -1, 0)).min(2).max(1)
+    return one, np.where(good, away, np.inf)
 
 
 def _one_line(at, controls, straight, miss, first, last):

@@ -10,6 +10,7 @@ from sketchloom.core.layers.layering import Layer
 
 _KEEP_UM = 1000.0
 """Coordinates are kept to a thousandth of a millimetre."""
+_FRACTIONS = [f".{k:03d}".rstrip("0").rstrip(".") for k in range(1000)]
 
 
 def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, title: str,
@@ -79,7 +80,7 @@ def path_data(layer: Layer, mm_per_px: float) -> str:
 def path_data_of(outline, mm_per_px: float) -> str:
     """The same for an outline."""
     um = np.rint(outline.controls * (mm_per_px * _KEEP_UM)).astype(np.int64)
-    texts = [_thousandths(v) for v in um.reshape(-1).tolist()]
+    texts = _all_thousandths(um.reshape(-1))
     straight = outline.straight.tolist()
     starts = outline.starts.tolist()
     parts = []
@@ -104,11 +105,18 @@ def ring_data(ring) -> str:
     return f"M{texts[0][0]} {texts[0][1]}" + "".join("C" + " ".join(t[2:]) for t in texts) + "Z"
 
 
+def _all_thousandths(values) -> list:
+    """Texts of (N,) whole numbers of micrometres, as of ``_thousandths``."""
+    whole, rest = np.divmod(np.abs(values), 1000)
+    sign = ["", "-"]
+    return [f"{sign[v < 0]}{w}{_FRACTIONS[r]}" for v, w, r in zip(values.tolist(), whole.tolist(), rest.tolist())]
+
+
 def _thousandths(value: int) -> str:
     """A whole number of micrometres as millimetres, without needless zeros."""
     sign, value = ("-", -value) if value < 0 else ("", value)
     whole, rest = divmod(value, 1000)
-    return f"{sign}{whole}" if not rest else f"{sign}{whole}.{rest:03d}".rstrip("0")
+    return f"{sign}{whole}{_FRACTIONS[rest]}"
 
 
 def _number(value: float) -> str:

@@ -45,7 +45,7 @@ def sharp_points(outline: Outline, arm_px: float, under_rad: float) -> np.ndarra
     outward = back[:, 0] * ahead[:, 1] - back[:, 1] * ahead[:, 0] < 0
     found = []
     for k in np.flatnonzero((opening < under_rad) & outward).tolist():
-        near = at(0)[k] - local[k] + (local[k] + np.arange(-2 * span, 2 * span + 1)) % count[ring[k]]
+        near = starts[ring[k]] + (local[k] + np.arange(-2 * span, 2 * span + 1)) % count[ring[k]]
         if opening[k] <= opening[near].min() and (not found or np.hypot(*(xy[k] - found[-1][:2])) > arm_px):
             found.append((*xy[k], float(opening[k])))
     return np.array(sorted(found, key=lambda one: one[2])).reshape(-1, 3)
