@@ -336,7 +336,8 @@ class _MirroredRuns(_Mirrored):
         if straight[middle]:  # a line that crosses the axis squarely is one with its image
             every, straight, miss, firsts, lasts = _one_line(middle, every, straight, miss, firsts, lasts)
         elif miss[middle] + self._off[k] <= self._tolerance:
-            every[middle], lasts[middle], miss[middle] = self._one[k], lasts[middle + 1], miss[middle] + self._off[k]
+            every[middle, 1:3], every[middle, 3] = self._one[k, 1:3], every[middle + 1, 3]  # the end may be a node, and stays it bit for bit
+            lasts[middle], miss[middle] = lasts[middle + 1], miss[middle] + self._off[k]
             every, straight, miss, firsts, lasts = (np.delete(v, middle + 1, axis=0) for v in (every, straight, miss, firsts, lasts))
         return np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts, points
 
