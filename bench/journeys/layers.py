@@ -23,14 +23,14 @@ def cut_m(person):
 
 def four_ways(person):
     table = panel(person)._compared
-    person.until(lambda: table.item(3, 1) is not None and table.item(3, 1).text() != "…", "the ways compared")
-    told = {table.item(row, 0).text(): (int(table.item(row, 1).text()), int(table.item(row, 2).text()), float(table.item(row, 3).text())) for row in range(4)}
+    person.until(lambda: table.item(3, 3).text() != "…", "the ways compared")
+    told = {table.verticalHeaderItem(row).text(): tuple(table.item(row, way).text() for way in range(4)) for row in range(table.rowCount())}
     got = []
     for name in ("Fitted", "Windowed", "Lean", "Stacked"):
         person.click(name, panel(person))
         person.settled()
         got.append((name, cut_m(person)))
-    return f"pieces, holes, m: {told}; taken one after another: {got}"
+    return f"stacked, fitted, windowed, lean: {told}; taken one after another: {got}"
 
 
 def eyes(person):

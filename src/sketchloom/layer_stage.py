@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, colour_name, from_hex, srgb_to_lab
+from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.edits import region_edits
 from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers import layering
@@ -13,6 +13,7 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.rims import BACKING, SHINES_THROUGH, UNDERLAY, rim_outline
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
+from sketchloom.core.words import sheet_name, word
 from sketchloom.recipe import BASE, TOP, Recipe, rim_key
 from sketchloom.segmenting import Segmentation
 from sketchloom.work import Traced
@@ -105,7 +106,7 @@ class LayerStage:
             outline = keep(("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough))
             if not len(outline.controls):
                 continue
-            plan = LayerPlan(rim_key(rim, number), rim.name or _RIM_NAMES[rim.kind], rim.hex, ())
+            plan = LayerPlan(rim_key(rim, number), rim.name or word(_RIM_NAMES[rim.kind], self.recipe.names_in), rim.hex, ())
             layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
             (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
         return (*below, *layers, *above)
@@ -143,7 +144,7 @@ class LayerStage:
             if not mine.any() and number:
                 continue
             outline = pens.pen_outline(strokes, mine) if mine.any() else None
-            name = "pen lines" if count < 2 or outline is None else f"pen {outline.pen_px * self.mm_per_px:.2g} mm"
+            name = word("pen lines", recipe.names_in) if count < 2 or outline is None else f"{word('pen', recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
             plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
             if outline is not None and not edit.left_out:
                 layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))
@@ -189,13 +190,14 @@ class LayerStage:
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
-        plans, used = {}, {}
+        plans, used, language = {}, {}, self.recipe.names_in
         for number, (key, labels) in enumerate(groups):  # numbered by the palette, so that an order changes no name
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
             material = self.recipe.material_of(key)
-            proposed = colour_name(from_hex(shown)) + ("" if material is None else f" {material.family}")
-            name = edit.name or proposed + (" below" if key in self._below else " on top" if key in self._above else "")
+            proposed = sheet_name(from_hex(shown), None if material is None else material.family, language)
+            where = "below" if key in self._below else "on top" if key in self._above else None
+            name = edit.name or proposed + ("" if where is None else " " + word(where, language))
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"
@@ -216,6 +218,29 @@ def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
     pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
     pairs += [(keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys]
     return tuple(dict.fromkeys(pairs))
+
+
+_ONE_SHEET = 2.0
+
+
+def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
+    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after both."""
+    sheets: list[tuple[np.ndarray, str | None, list[str]]] = []
+    for plan in plans:
+        lab, material = srgb_to_lab(from_hex(plan.hex)), recipe.material_of(plan.key)
+        own = None if material is None else material.key
+        same = next((keys for other, key, keys in sheets if key == own and ciede2000(lab, other) < _ONE_SHEET), None)
+        if same is None:
+            sheets.append((lab, own, [plan.key]))
+        else:
+            same.append(plan.key)
+    shown = {plan.key: plan.hex for plan in plans}
+    for _, _, keys in sheets:
+        material = recipe.material_of(keys[0])
+        name = sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in) if len(keys) > 1 else None
+        for key in keys:
+            recipe = recipe.with_edit(key, group=name)
+    return recipe
 
 
 def _match_keys(wanted, keys):

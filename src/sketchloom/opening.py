@@ -11,6 +11,7 @@ from sketchloom import project as projects
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.words import languages
 from sketchloom.project import Project
 from sketchloom.placed import as_kept
 from sketchloom.recipe import Recipe
@@ -79,6 +80,13 @@ def open_file(path) -> Opened:
         return _opened(projects.load(path), path, path)
     data = read_bytes(path)
     return _opened(Project(Recipe(), data, path.name), None, path, str(path))
+
+
+def named_in(opened: Opened, language: str) -> Opened:
+    """A picture just opened whose layers will be named in a language; a project keeps its own."""
+    if opened.path is not None or language not in languages():
+        return opened
+    return replace(opened, project=replace(opened.project, recipe=replace(opened.project.recipe, names_in=language)))
 
 
 def in_name_order(paths) -> list:

@@ -246,7 +246,7 @@ def require_traceable(work: Work, path) -> None:
                            "Use a picture with drawn shapes, or keep the background.")
 
 
-_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "weeding_mm", "weeding_every_mm", "materials", "tool", "frame_depth_mm", "laid_on", "order_weights", "order", "above", "layers", "edits", "all_off", "rims", "alternatives", "unit", "unknown"}
+_AFTER_CURVES = {"ground", "thin_mm", "pens", "smoothness", "exact_shapes", "layering", "overlap_mm", "sheet_mm", "spacer_mm", "marks", "weeding_mm", "weeding_every_mm", "materials", "tool", "frame_depth_mm", "laid_on", "order_weights", "order", "above", "layers", "edits", "all_off", "rims", "alternatives", "unit", "names_in", "unknown"}
 
 
 def segmentation_settings(recipe: Recipe) -> tuple:

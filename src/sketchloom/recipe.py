@@ -17,6 +17,7 @@ from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
 from sketchloom.core.sheets.materials import BLADE, TOOLS, Material, from_plain, to_plain
 from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
+from sketchloom.core.words import ENGLISH, languages
 
 READINGS = ("auto", "colour", "tone", "line", "photo")
 DOUBLES = ("middle", "outer", "filled")
@@ -122,7 +123,7 @@ class Recipe:
     level lines, round corners and symmetric outlines become exact ones. ``edits`` of single regions,
     in the order in which they are applied; ``all_off``: only regions that edits keep or colour are there.
     ``lines`` painted into the picture before it is read. ``covers``: areas filled with
-    what is around them. ``curves``: stretches of boundary with another course. ``rims``: sheets of outlines grown or shrunk. ``alternatives`` kept beside. ``shapes`` laid over the regions, ``splits`` drawn through them.
+    what is around them. ``curves``: stretches of boundary with another course. ``rims``: sheets of outlines grown or shrunk. ``alternatives`` kept beside. ``shapes`` laid over the regions, ``splits`` drawn through them. ``names_in``: language that layers are named in.
     """
 
     page: int = 0
@@ -181,11 +182,12 @@ class Recipe:
     rims: tuple[Rim, ...] = ()
     alternatives: tuple[Alternative, ...] = ()
     unit: str = "mm"
+    names_in: str = ENGLISH
     unknown: dict = field(default_factory=dict, hash=False, compare=False)
 
     def __post_init__(self):
         for name, allowed in (("reading", READINGS), ("ground", GROUNDS), ("layering", LAYERINGS), ("unit", UNITS),
-                              ("size_side", SIDES), ("double_to", DOUBLES), ("tool", TOOLS)):
+                              ("size_side", SIDES), ("double_to", DOUBLES), ("tool", TOOLS), ("names_in", tuple(languages()))):
             checks.one_of(name, getattr(self, name), allowed)
         for name, low, high, kind, optional in _NUMBERS:
             checks.within(name, getattr(self, name), low, high, kind, optional)

@@ -16,6 +16,7 @@ from sketchloom.core.segment import tone
 from sketchloom.core.segment.patching import faces_within
 from sketchloom.recipe import Recipe
 from sketchloom.segmenting import BROUGHT_DELTA, nearest_entry
+from sketchloom.ways import gathering_colours
 from sketchloom.work import Work
 
 _WHITE = "#ffffff"
@@ -132,8 +133,9 @@ class RegionDesk:
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
         """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies uppermost."""
         work, planar = self.work, self.work.traced.planar
-        faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets)
-        colours = gathering.sheet_colours(sheets)
+        rgb = gathering_colours(work) if rule == gathering.COLOURS else None
+        faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets, rgb)
+        colours = gathering.sheet_colours(sheets) if rgb is None else gathering.mean_colours(planar, faces, sheet, rgb)
         rest = self._without(recipe, faces.tolist())
         made = tuple(self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist()))
         return replace(recipe, edits=(*rest, *made), order=(*colours, work.segmentation.entries[tone.INK].hex))

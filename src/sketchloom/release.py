@@ -12,7 +12,6 @@ from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
-from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.work import Work
 
@@ -23,14 +22,7 @@ def whole_svg(work: Work) -> bytes:
     """All layers in one document."""
     title = Path(work.picture.name).stem
     frame, marks = _frame(work)
-    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame), weeding=weeding(work)).encode()
-
-
-def weeding(work) -> dict[int, list]:
-    """Helper cuts of each sheet by its number, from 1."""
-    away, every = work.recipe.weeding_mm, work.recipe.weeding_every_mm
-    return {n: weeding_cuts(layer.outline, work.mm_per_px, away, every) for n, layer in enumerate(work.layers, 1)
-            if away > 0 and layer.outline.pen_px is None}
+    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame), weeding=work.weeding).encode()
 
 
 def _numbers(work, frame):
@@ -44,14 +36,9 @@ def _frame(work):
     return frame, mark_rings(frame) if work.recipe.marks else ()
 
 
-def weeding_length_mm(work) -> float:
-    """Length of all helper cuts."""
-    return sum(length_mm(cuts) for cuts in weeding(work).values())
-
-
 def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
     """File name to document, a layer each; all with the page of the whole, so they register."""
-    files, (frame, marks), cuts = {}, _frame(work), weeding(work)
+    files, (frame, marks), cuts = {}, _frame(work), work.weeding
     for number, layer in enumerate(work.layers, 1):
         base = layer_id(number, layer.plan.name)[len("layer-"):]
         if work.recipe.edit_of(layer.plan.key).apart:  # its pieces are carried one by one

@@ -4,7 +4,6 @@ import json
 import resource
 
 from sketchloom import __version__
-from sketchloom.release import weeding_length_mm
 from sketchloom.ways import sheets_on_each_other
 from sketchloom.work import Work
 
@@ -46,9 +45,9 @@ def report_of(work: Work, source_file: str, timings_s: dict) -> dict:
         "layering": {
             "way": work.recipe.layering, "overlap_mm": work.recipe.overlap_mm, "sheets": len(work.layers),
             "pieces": sum(layer.outline.pieces for layer in work.layers), "windows": sum(layer.outline.holes for layer in work.layers),
-            "cut_length_mm": round(sum(layer.cut_length_mm for layer in work.layers), 3),
+            "cut_length_mm": round(work.cut_length_mm, 3),
             "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
-            "weeding_cuts_mm": round(weeding_length_mm(work), 3),
+            "weeding_cuts_mm": round(work.weeding_length_mm, 3),
             "thickest_sheets": None if work.draws_with_pens else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
         },
         "strokes": [

@@ -4,9 +4,12 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from sketchloom.core.colour import from_hex
+from sketchloom.core.edits.region_edits import COLOUR
 from sketchloom.core.layers import gathering, order_bounds
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import FITTED, LEAN, WAYS, colour_boundaries, sheet_faces
+from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
 from sketchloom.layer_stage import LayerStage, rule_pairs, weights_px
 from sketchloom.work import Work
@@ -43,7 +46,7 @@ def figures_of_way(work: Work, way: str) -> WayFigures:
     layers, narrow = done.layers, [x.min_feature_mm for x in done.layers if x.min_feature_mm is not None]
     return WayFigures(
         way, len(layers), sum(x.outline.pieces for x in layers), sum(x.outline.holes for x in layers),
-        sum(x.cut_length_mm for x in layers), sum(x.area_mm2 for x in layers), sheets_on_each_other(work, done.depth, len(done.plans), way),
+        sum(x.cut_length_mm for x in layers) + weeding_length_mm(layers, work.mm_per_px, recipe.weeding_mm, recipe.weeding_every_mm), sum(x.area_mm2 for x in layers), sheets_on_each_other(work, done.depth, len(done.plans), way),
         min(narrow, default=None), recipe.overlap_mm if way in (FITTED, LEAN) else None)
 
 
@@ -116,5 +119,17 @@ class LineArtRung:
 def line_art_ladder(work: Work, rule: str) -> tuple[LineArtRung, ...]:
     """Two sheets and more that a drawing's enclosed regions are gathered into, layered as the work is now."""
     planar, scale = work.traced.planar, work.mm_per_px
-    found = gathering.ladder(planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering)
+    rgb = gathering_colours(work) if rule == gathering.COLOURS else None
+    found = gathering.ladder(planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering, rgb)
     return tuple(LineArtRung(r.sheets, r.pieces, r.cut_px * scale, r.saved_px * scale, r.alike) for r in found)
+
+
+def gathering_colours(work: Work) -> np.ndarray:
+    """(F, 3) sRGB colours by which regions are gathered: those given by hand, else the picture's own."""
+    rgb = gathering.face_colours(work.traced.planar, work.picture.rgb)
+    given = {edit.hex for edit in work.recipe.edits if edit.action == COLOUR and edit.on}
+    entries = work.segmentation.entries
+    for label, entry in enumerate(entries):
+        if entry.hex in given:
+            rgb[(work.edited.label == label) & (work.edited.label != work.traced.planar.face_label)] = from_hex(entry.hex)
+    return rgb

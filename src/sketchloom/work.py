@@ -13,6 +13,7 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.outline import Outline
+from sketchloom.core.layers.weeding import length_mm, weeding_of
 from sketchloom.core.layers.width import NO_WIDTHS, Widths, apart, space_widths, stretch_around
 from sketchloom.core.picture.faults import Faults
 from sketchloom.core.picture.fitness import Fitness
@@ -120,6 +121,26 @@ class Work:
         """Greatest distance of the curves from the boundary points, averaged over seven of them."""
         miss = self.traced.curves.miss_px
         return float(miss.max(initial=0.0)) * self.mm_per_px
+
+    @cached_property
+    def weeding(self) -> dict[int, list]:
+        """Helper cuts of each sheet by its number, from 1, polylines in mm."""
+        return weeding_of(self.layers, self.mm_per_px, self.recipe.weeding_mm, self.recipe.weeding_every_mm)
+
+    @cached_property
+    def sheet_cuts_mm(self) -> tuple[float, ...]:
+        """Length of all cuts of each sheet, helper cuts too."""
+        return tuple(layer.cut_length_mm + length_mm(self.weeding.get(n, ())) for n, layer in enumerate(self.layers, 1))
+
+    @property
+    def cut_length_mm(self) -> float:
+        """The same of all sheets."""
+        return sum(self.sheet_cuts_mm)
+
+    @cached_property
+    def weeding_length_mm(self) -> float:
+        """Length of the helper cuts alone."""
+        return sum(length_mm(cuts) for cuts in self.weeding.values())
 
     def label_shares(self) -> list[float]:
         """Share of the picture that each palette entry has."""

@@ -27,10 +27,13 @@ def layers(lighthouse):
 
 def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
     table = layers._compared
-    wait(lambda: table.item(3, 1) is not None and table.item(3, 1).text() != "…", 30, "the figures of the ways")
-    cut = [float(table.item(row, 3).text()) for row in range(4)]
-    assert cut[3] == min(cut) and table.currentRow() == 0
-    cell = table.visualItemRect(table.item(3, 0)).center()
+    wait(lambda: table.item(3, 3).text() != "…", 30, "the figures of the ways")
+    named = {table.verticalHeaderItem(row).text(): [table.item(row, way).text() for way in range(4)] for row in range(table.rowCount())}
+    cut = [float(text) for text in named["Cut, m"]]
+    assert cut[3] == min(cut) and table.selectedItems()[0].column() == 0
+    assert named["Forgives, mm"] == ["any", "0.00", "any", "0.00"] and named["Sheets"] == [str(len(lighthouse.work.layers))] * 4
+    assert min(float(text) for text in named["Least, mm"]) > 0
+    cell = table.visualItemRect(table.item(3, 3)).center()
     QTest.mouseClick(table.viewport(), Qt.MouseButton.LeftButton, pos=cell)
     work = lighthouse.settled()
     assert recipe(lighthouse).layering == "lean"
@@ -403,8 +406,15 @@ def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
     pause(30)
     texts = [w.text() for w in lighthouse.window.panels[RELEASE]._figures.findChildren(QLabel)]
     assert "Weeding cuts" in texts
+    # they are cut like everything else: every figure of cutting has them
+    plain = sum(layer.cut_length_mm for layer in work.layers)
+    assert work.cut_length_mm == pytest.approx(plain + work.weeding_length_mm) and work.weeding_length_mm > 100
+    shown = lambda panel, name: (lambda told: float(re.sub(r"[^\d.]", "", told[told.index(name) + 1])))([w.text() for w in panel._figures.findChildren(QLabel)])  # noqa: E731
+    assert shown(layers, "Cutting") == pytest.approx(work.cut_length_mm, abs=1) and shown(layers, "Of it helper cuts") == pytest.approx(work.weeding_length_mm, abs=1)
+    wait(lambda: layers._compared.item(3, 0).text() not in ("…", f"{plain / 1000:.2f}"), 30, "the ways with helper cuts")
+    assert float(layers._compared.item(3, 0).text()) == pytest.approx(work.cut_length_mm / 1000, abs=0.006)
     told = texts[texts.index("Weeding cuts") + 1]
-    assert float(re.sub(r"[^\d.]", "", told)) == pytest.approx(release.weeding_length_mm(work), abs=1)
+    assert float(re.sub(r"[^\d.]", "", told)) == pytest.approx(work.weeding_length_mm, abs=1)
 
 
 def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):

@@ -7,7 +7,9 @@ import pytest
 from scipy.ndimage import label
 
 from shapes import picture
-from sketchloom.core.layers.gathering import INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, ladder, sheet_colours, touching_across_ink
+from sketchloom.core.colour import from_hex, srgb_to_lab
+from sketchloom.core.edits.region_edits import COLOUR
+from sketchloom.core.layers.gathering import COLOURS, INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, ladder, sheet_colours, touching_across_ink
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
@@ -16,6 +18,7 @@ from sketchloom.opening import open_file
 from sketchloom.pipeline import Pipeline
 from sketchloom.recipe import Recipe
 from sketchloom.region_desk import RegionDesk
+from sketchloom.ways import gathering_colours, line_art_ladder
 
 
 @pytest.fixture(scope="module")
@@ -66,7 +69,7 @@ def test_neighbours_differ_wherever_a_graph_library_can_do_it_as_well():
     assert len(set(sheet.tolist())) <= needed + 1
 
 
-@pytest.mark.parametrize("rule", RULES)
+@pytest.mark.parametrize("rule", [r for r in RULES if r != COLOURS])
 def test_the_ink_becomes_a_frame_on_top_of_its_sheets(rings, rule):
     pipeline, source = Pipeline(), rings.original
     recipe = RegionDesk(rings, RegionIndex(rings.traced.planar)).gathered(rings.recipe, rule, 3)
@@ -110,3 +113,58 @@ def test_the_ladder_counts_what_the_sheets_then_have(rings, way):
         assert (rung.cut_px, rung.pieces) == (cut, pieces)
         assert rung.saved_px >= 0 or way == "stacked"
     assert [r.alike for r in rungs] == sorted((r.alike for r in rungs), reverse=True) and rungs[-1].alike == 0
+
+
+def _window_of_colours():
+    """A leaded window of sixteen panes in three colours that glow a little unevenly, with a pane of a fourth."""
+    rng = np.random.default_rng(7)
+    page = np.full((340, 340, 3), 255, np.uint8)
+    glass = {0: (233, 196, 106), 1: (90, 160, 168), 2: (214, 118, 96)}
+    which = np.arange(16).reshape(4, 4) % 3
+    for y in range(4):
+        for x in range(4):
+            colour = (178, 205, 120) if (x, y) == (3, 3) else glass[which[y, x]]
+            page[20 + 75 * y:95 + 75 * y, 20 + 75 * x:95 + 75 * x] = np.clip(np.array(colour) + rng.integers(-2, 3, 3), 0, 255)
+    for k in range(5):
+        page[18 + 75 * k - 2:18 + 75 * k + 5, 14:326] = page[14:326, 18 + 75 * k - 2:18 + 75 * k + 5] = (20, 18, 24)
+    return page, which
+
+
+def test_regions_of_like_colours_share_a_sheet_the_darkest_lowest():
+    page, which = _window_of_colours()
+    work = Pipeline().evaluate(picture(page), Recipe(reading="tone", cut_off=60))
+    planar, rgb = work.traced.planar, gathering_colours(work)
+    pane = lambda x, y: int(planar.faces[57 + 75 * y, 57 + 75 * x])  # noqa: E731
+    assert np.abs(rgb[pane(0, 0)] - (233, 196, 106)).max() <= 3  # the pane alone: nothing of the lead's edge
+    faces, sheet = gathered(planar, ink(work), COLOURS, 8, rgb)
+    of = dict(zip(faces.tolist(), sheet.tolist()))
+    assert len(of) == 16 and set(of.values()) == {0, 1, 2, 3}
+    for y in range(4):
+        for x in range(4):
+            if (x, y) != (3, 3):
+                assert of[pane(x, y)] == of[pane(*np.argwhere(which == which[y, x])[0][::-1])]
+    light = [srgb_to_lab(rgb[[f for f in of if of[f] == k]].mean(0))[0] for k in range(4)]
+    assert light == sorted(light)
+    faces, sheet = gathered(planar, ink(work), COLOURS, 2, rgb)
+    assert set(sheet.tolist()) == {0, 1}
+    assert [r.sheets for r in line_art_ladder(work, COLOURS)] == [2, 3, 4]
+
+
+def test_gathering_by_colours_takes_the_pictures_colours_and_those_given_by_hand():
+    page, _ = _window_of_colours()
+    pipeline, recipe = Pipeline(), Recipe(reading="tone", cut_off=60)
+    work = pipeline.evaluate(picture(page), recipe)
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    face = lambda w, x, y: int(w.traced.planar.faces[57 + 75 * y, 57 + 75 * x])  # noqa: E731
+    recipe = desk.decided(recipe, [face(work, 0, 0)], COLOUR, "#7040b0")
+    work = pipeline.evaluate(work.original, recipe)
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    made = pipeline.evaluate(work.original, desk.gathered(recipe, COLOURS, 8))
+    hexes = [plan.hex for plan in made.plans]
+    assert len(hexes) == 6 and "#7040b0" in hexes and made.plans[-1].key == made.segmentation.entries[tone.INK].hex
+    near = lambda h, rgb: np.abs(from_hex(h) - rgb).max() <= 3  # noqa: E731
+    assert all(any(near(h, rgb) for h in hexes) for rgb in ((233, 196, 106), (90, 160, 168), (214, 118, 96), (178, 205, 120)))
+
+
+def test_line_art_without_colours_is_not_gathered_by_them(rings):
+    assert line_art_ladder(rings, COLOURS) == ()

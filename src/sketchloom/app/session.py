@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QObject, QTimer, Signal
+from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QLocale, QObject, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom import mends, opening, release, report
@@ -87,7 +87,7 @@ class Session(QObject):
 
     def _open(self, text, read, recovered=None):
         def work():
-            opened = read()
+            opened = read() if recovered else opening.named_in(read(), QLocale.system().name().partition("_")[0])
             return _Ready(opened, SourceImage(opened.picture), recovered)
         self.background.run(text, work, self._open_ready, lambda why: self.trouble.emit("open", why))
 

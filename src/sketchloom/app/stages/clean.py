@@ -69,7 +69,7 @@ class CleanPanel(Panel):
             (self.tr("Regions cut"), str(int((~work.ground).sum()))),
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
-            (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), work.recipe.unit, 0)),
+            (self.tr("Cutting"), format_length(work.cut_length_mm, work.recipe.unit, 0)),
         ))
 
     def show_desk(self, desk) -> None:

@@ -5,7 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
-    QAbstractItemView, QColorDialog, QComboBox, QHeaderView, QLineEdit, QListWidget, QListWidgetItem, QTableWidgetItem,
+    QAbstractItemView, QColorDialog, QComboBox, QLineEdit, QListWidget, QListWidgetItem,
 )
 
 from sketchloom.app.stages.fold import Fold
@@ -13,10 +13,13 @@ from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, figures_table, label, swatch
+from sketchloom.app.stages.layering.ways_table import WaysTable
+from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
 from sketchloom.app.store import materials
 from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
 from sketchloom.core.units import format_length
+from sketchloom.core.words import languages
+from sketchloom.layer_stage import grouped_by_sheet
 from sketchloom.recipe import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole
@@ -45,15 +48,8 @@ class LayersPanel(Panel):
         ), self.tr("Way of layering"))
         self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
         self._way_note = label("", "quiet")
-        self._compared = figures_table(len(self._columns()), self.tr("The ways of layering compared; click one to take it"), 27)
-        self._compared.setRowCount(len(self._names))
-        self._compared.setHorizontalHeaderLabels([name for name, _ in self._columns()])
-        for column, (_, tip) in enumerate(self._columns()):
-            self._compared.horizontalHeaderItem(column).setToolTip(tip)
-        self._compared.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
-        self._compared.setWordWrap(False)
-        self._compared.setFixedHeight(4 * 27 + 30)
-        self._compared.cellClicked.connect(lambda row, _: self._emit(self.tr("way of layering"), layering=tuple(self._names)[row]))
+        self._compared = WaysTable(self._names)
+        self._compared.taken.connect(lambda way: self._emit(self.tr("way of layering"), layering=way))
         self._overlap = LengthEdit(self.tr("Overlap under what covers"), 0.0, MAX_OVERLAP_MM)
         self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
         self._overlap_label = label(self.tr("Overlap"))
@@ -120,6 +116,8 @@ class LayersPanel(Panel):
         self._group.setPlaceholderText(self.tr("no group"))
         self._group.setMaxLength(40)
         self._group.editingFinished.connect(self._take_group)
+        self._by_sheet = button(self.tr("By sheet"), "", self.tr("All layers that are cut from one colour and material become a group"))
+        self._by_sheet.clicked.connect(lambda: self._work is not None and self.change.emit(grouped_by_sheet(self._recipe, self._work.plans), self.tr("layers grouped by sheet"), ""))
         self._own = QComboBox()
         self._own.setAccessibleName(self.tr("Way of layering of the chosen layer"))
         self._own.addItem(self.tr("Layered like the rest"), None)
@@ -141,7 +139,7 @@ class LayersPanel(Panel):
         self._depth = LengthEdit(self.tr("Inner depth of a frame, 0 for none"), 0.0, 1000.0)
         self._depth.committed.connect(lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
         self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), (self._lock, self._hide),
-                 (label(self.tr("Group")), self._group), self._own, self._material, self._caution,
+                 (label(self.tr("Group")), self._group, self._by_sheet), self._own, self._material, self._caution,
                  (self._all_of_it, self._table))
         self.section(self.tr("All layers"))
         self._laid_on = QComboBox()
@@ -158,6 +156,12 @@ class LayersPanel(Panel):
         self._weeding.committed.connect(lambda mm: self._emit(self.tr("weeding frame"), weeding_mm=mm))
         self._every = LengthEdit(self.tr("Helper cuts through the waste so far apart; 0 for none"), 0.0, 500.0)
         self._every.committed.connect(lambda mm: self._emit(self.tr("helper cuts"), weeding_every_mm=mm))
+        self._names_in = QComboBox()
+        self._names_in.setAccessibleName(self.tr("Language that layers are named in"))
+        for code, name in languages().items():
+            self._names_in.addItem(self.tr("Layers named in {0}").format(name), code)
+        self._names_in.activated.connect(lambda _: self._emit(self.tr("language of names"), names_in=self._names_in.currentData()))
+        self.add(self._names_in)
         self.add((label(self.tr("Weeding frame")), self._weeding), (label(self.tr("Helper cuts every")), self._every))
         self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
 
@@ -175,6 +179,8 @@ class LayersPanel(Panel):
     def show_document(self, document) -> None:
         self._recipe = self.orders.recipe = document.recipe
         self._way.show_value(self._recipe.layering)
+        self._compared.mark(self._recipe.layering)
+        self._names_in.setCurrentIndex(self._names_in.findData(self._recipe.names_in))
         self._tool.show_value(self._recipe.tool)
         laid_on = self._recipe.laid_on
         at = self._laid_on.findData(laid_on)
@@ -206,9 +212,7 @@ class LayersPanel(Panel):
         self.orders.show_work(work)
         self.orders.recipe = self._recipe or work.recipe  # the document may be ahead of what is shown
         if self._compared_of is not work.traced:
-            for row, name in enumerate(self._names.values()):  # the figures come a moment later
-                for column in range(self._compared.columnCount()):
-                    self._compared.setItem(row, column, QTableWidgetItem("…" if column else name))
+            self._compared.clear_figures()
         self._fill(work, unit)
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
@@ -217,41 +221,21 @@ class LayersPanel(Panel):
             (self.tr("Sheets"), str(len(work.layers))),
             (self.tr("Pieces to lay"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
-            (self.tr("Cutting"), format_length(sum(x.cut_length_mm for x in work.layers), unit, 0)),
+            (self.tr("Cutting"), format_length(work.cut_length_mm, unit, 0)),
+            *(((self.tr("Of it helper cuts"), format_length(work.weeding_length_mm, unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
             (self.tr("Material"), self.tr("{0:.0f} cm²").format(area / 100)),
             (self.tr("Narrowest place"), format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm")),
         ))
 
-    def _columns(self):
-        return ((self.tr("Way"), self.tr("Click a way to take it")), (self.tr("Pieces"), self.tr("Pieces to lay by hand")),
-                (self.tr("Holes"), self.tr("Windows to weed")), (self.tr("Cut"), self.tr("Length of all cuts, m or ft")),
-                (self.tr("cm²"), self.tr("Material of all sheets")), (self.tr("High"), self.tr("Sheets on each other at the thickest spot")))
-
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
         self._compared_of = work.traced
-        metric = work.recipe.unit == "mm"
-        self._compared.horizontalHeaderItem(3).setText(self.tr("Cut m") if metric else self.tr("Cut ft"))
-        for row, one in enumerate(ways):
-            cut = one.cut_mm / (1000 if metric else 304.8)
-            cut = f"{cut:.2f}" if cut < 10 else f"{cut:.1f}"
-            texts = (self._names[one.way], str(one.pieces), str(one.windows), cut, f"{one.film_mm2 / 100:.0f}", str(one.thickest))
-            narrow = self.tr("nothing narrow") if one.smallest_mm is None else self.tr("narrowest place {0}").format(
-                format_length(one.smallest_mm, work.recipe.unit, 2))
-            slack = self.tr("a piece laid amiss leaves no gap") if one.slack_mm is None else self.tr("forgives {0} of misplacing").format(
-                format_length(one.slack_mm, work.recipe.unit, 2))
-            for column, text in enumerate(texts):
-                item = QTableWidgetItem(text)
-                item.setToolTip(self.tr("{0}: {1} sheets, {2}; {3}").format(self._names[one.way], one.sheets, narrow, slack))
-                if column:
-                    item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
-                self._compared.setItem(row, column, item)
-            if one.way == work.recipe.layering:
-                self._compared.selectRow(row)
+        self._compared.show_ways(ways, work.recipe.unit, work.recipe.layering)
 
     def _fill(self, work, unit):
         current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
         layers = {layer.plan.key: layer for layer in work.layers}
+        cuts = dict(zip(layers, work.sheet_cuts_mm))
         self._list.blockSignals(True)
         self._list.clear()
         for place in range(len(work.plans) - 1, -1, -1):
@@ -261,7 +245,7 @@ class LayersPanel(Panel):
                 figures = self.tr("left out") if plan.left_out else self.tr("nothing to cut")
             else:
                 figures = self.tr("{0}, {1}").format(
-                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")), format_length(layer.cut_length_mm, unit, 0))
+                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")), format_length(cuts[plan.key], unit, 0))
             role = self.tr(" · base") if place == 0 else ""
             edit = (self._recipe or work.recipe).edit_of(plan.key)
             role += self.tr(" · locked") if edit.locked else ""

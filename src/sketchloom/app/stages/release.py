@@ -8,7 +8,6 @@ from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidget
 
 from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
 from sketchloom.core.units import format_length
-from sketchloom.release import weeding_length_mm
 
 
 class ReleasePanel(Panel):
@@ -98,7 +97,7 @@ class ReleasePanel(Panel):
             (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
             (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
             (self.tr("Nodes"), nodes_text(work)),
-            *(((self.tr("Weeding cuts"), format_length(weeding_length_mm(work), unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
+            *(((self.tr("Weeding cuts"), format_length(work.weeding_length_mm, unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
         ))
         hidden = sum(layer.plan.hidden for layer in work.layers)
         self._hidden.setText(counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too.")))
@@ -106,7 +105,7 @@ class ReleasePanel(Panel):
         self._table.setRowCount(len(work.layers))
         for row, layer in enumerate(work.layers):
             texts = (f"{row + 1}  {layer.plan.name}", str(layer.outline.pieces), str(layer.outline.holes),
-                     format_length(layer.cut_length_mm, unit, 0))
+                     format_length(work.sheet_cuts_mm[row], unit, 0))
             for column, text in enumerate(texts):
                 item = QTableWidgetItem(text)
                 item.setToolTip(layer.plan.name)

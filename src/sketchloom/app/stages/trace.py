@@ -120,7 +120,7 @@ class TracePanel(Panel):
             (self.tr("Farthest from the picture"), "…" if work.rough else format_length(
                 work.worst_deviation_mm, work.recipe.unit, 3)),
             (self.tr("Drawing with the pen") if pen else self.tr("Cutting"),
-             format_length(sum(x.cut_length_mm for x in work.layers), work.recipe.unit, 0)),
+             format_length(work.cut_length_mm, work.recipe.unit, 0)),
         ))
 
     def shows_small(self) -> bool:

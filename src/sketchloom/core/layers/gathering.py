@@ -4,13 +4,17 @@ from dataclasses import dataclass
 
 import cv2
 import numpy as np
+import scipy
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components, dijkstra
 
+from sketchloom.core.colour import srgb_to_lab, to_hex
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.planar_map import PlanarMap
 
-TOUCHING, NESTED, SIZE, INWARD = RULES = ("touching", "nested", "size", "inward")
+TOUCHING, NESTED, SIZE, INWARD, COLOURS = RULES = ("touching", "nested", "size", "inward", "colours")
+_ONE_COLOUR = 7.0
+"""Regions nearer to each other in CIELAB have one colour: grain and uneven light are less (common practice, no source)."""
 
 
 def enclosed_faces(planar: PlanarMap, ink) -> np.ndarray:
@@ -37,13 +41,28 @@ def touching_across_ink(planar: PlanarMap, ink) -> np.ndarray:
     return np.unique(np.sort(np.concatenate(pairs), 1), axis=0)
 
 
-def gathered(planar: PlanarMap, ink, rule: str, sheets: int) -> tuple[np.ndarray, np.ndarray]:
+def face_colours(planar: PlanarMap, rgb) -> np.ndarray:
+    """(F, 3) mean sRGB colour of each face in a picture (H, W, 3), of its pixels away from its edge where it has any."""
+    faces = planar.faces
+    kernel = np.ones((3, 3), np.uint8)
+    wide = faces.astype(np.float32) if planar.face_count < 2**24 else faces.astype(np.float64)
+    inner = cv2.dilate(wide, kernel) == cv2.erode(wide, kernel)
+    count = np.bincount(faces[inner], minlength=planar.face_count)
+    use = inner | (count == 0)[faces]
+    own, pixels = faces[use], np.asarray(rgb)[use]
+    count = np.maximum(np.bincount(own, minlength=planar.face_count), 1)
+    return np.stack([np.bincount(own, pixels[:, k], planar.face_count) / count for k in range(3)], -1)
+
+
+def gathered(planar: PlanarMap, ink, rule: str, sheets: int, rgb=None) -> tuple[np.ndarray, np.ndarray]:
     """Enclosed faces and the sheet (0 lowest) that each is gathered into.
 
     Parameters
     ----------
     rule : ``touching``: neighbours across a line differ, as far as there are sheets; ``nested``: the more lines lie around a
-        region, the deeper; ``size``: the larger, the deeper; ``inward``: the farther from what is outside, the deeper.
+        region, the deeper; ``size``: the larger, the deeper; ``inward``: the farther from what is outside, the deeper;
+        ``colours``: those of like colour together, the darker the deeper.
+    rgb : (F, 3) sRGB colours of the faces, for ``colours``, which needs them.
 
     References
     ----------
@@ -54,6 +73,8 @@ def gathered(planar: PlanarMap, ink, rule: str, sheets: int) -> tuple[np.ndarray
         return faces, np.empty(0, np.intp)
     if rule == SIZE:
         return faces, _in_groups(-planar.face_area_px[faces].astype(float), sheets)
+    if rule == COLOURS:
+        return faces, _by_colour(np.asarray(rgb)[faces], sheets)
     pairs = touching_across_ink(planar, ink)
     if rule == TOUCHING:
         return faces, _coloured(faces, pairs, sheets)
@@ -83,14 +104,15 @@ class Rung:
     alike: int
 
 
-def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, most: int = 8) -> list[Rung]:
-    """Two to ``most`` sheets below the frame, layered by ``way``; numbers that give no more sheets than the one before are left out."""
+def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, most: int = 8) -> list[Rung]:
+    """Two to ``most`` sheets below the frame, layered by ``way``; numbers that give no more sheets than the one before are left out.
+    ``rgb`` as of ``gathered``."""
     ink = np.asarray(ink, bool)
     faces = enclosed_faces(planar, ink)
     pairs = touching_across_ink(planar, ink) if len(faces) else np.empty((0, 2), int)
     found, before = [], 1
     for sheets in range(2, most + 1):
-        faces, sheet = gathered(planar, ink, rule, sheets)
+        faces, sheet = gathered(planar, ink, rule, sheets, rgb)
         used = len(np.unique(sheet))
         if used <= before:
             continue
@@ -115,6 +137,19 @@ def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
     return cut, int(connected_components(graph, directed=False, return_labels=False) - (~np.asarray(inside, bool)).sum())
 
 
+def mean_colours(planar: PlanarMap, faces, sheet, rgb) -> list[str]:
+    """The colour of each sheet: the mean of its faces by area, no two the same."""
+    weight = planar.face_area_px[faces].astype(float)
+    total = np.bincount(sheet, weight)
+    mean = np.stack([np.bincount(sheet, weight * np.asarray(rgb)[faces, k]) / np.maximum(total, 1) for k in range(3)], -1)
+    found: list[str] = []
+    for colour in mean:
+        while (text := to_hex(colour)) in found:
+            colour = colour + (0, 0, 1 if colour[2] < 128 else -1)
+        found.append(text)
+    return found
+
+
 def sheet_colours(count: int) -> list[str]:
     """Shades from dark below to light above, each told from the next with ease."""
     shades = []
@@ -128,6 +163,20 @@ def _in_groups(values, sheets):
     """Number of the group of nearly equal count that each value falls into, low values first."""
     rank = np.argsort(np.argsort(values, kind="stable"), kind="stable")
     return rank * sheets // len(values)
+
+
+def _by_colour(rgb, sheets):
+    """Groups of like colours, at most so many, the darkest first."""
+    lab = srgb_to_lab(rgb)
+    different, which = np.unique(np.rint(lab), axis=0, return_inverse=True)
+    if len(different) == 1:
+        return np.zeros(len(rgb), np.intp)
+    hierarchy = scipy.cluster.hierarchy  # loads at first use: few need it
+    tree = hierarchy.linkage(different, "average")
+    apart = hierarchy.fcluster(tree, _ONE_COLOUR, "distance")
+    group = (apart if apart.max() <= sheets else hierarchy.fcluster(tree, sheets, "maxclust"))[which.ravel()] - 1
+    light = np.bincount(group, lab[:, 0]) / np.bincount(group)
+    return np.argsort(np.argsort(light, kind="stable"))[group]
 
 
 def _coloured(faces, pairs, sheets):

@@ -32,5 +32,16 @@ def weeding_cuts(outline: Outline, mm_per_px: float, away_mm: float, every_mm: f
     return cuts
 
 
+def weeding_of(layers, mm_per_px: float, away_mm: float, every_mm: float) -> dict[int, list[np.ndarray]]:
+    """Cuts of every sheet by its number, from 1; none with ``away_mm`` 0, and none for pen lines."""
+    return {n: weeding_cuts(layer.outline, mm_per_px, away_mm, every_mm) for n, layer in enumerate(layers, 1)
+            if away_mm > 0 and layer.outline.pen_px is None}
+
+
+def weeding_length_mm(layers, mm_per_px: float, away_mm: float, every_mm: float) -> float:
+    """Length of the cuts of all sheets."""
+    return sum(length_mm(cuts) for cuts in weeding_of(layers, mm_per_px, away_mm, every_mm).values())
+
+
 def length_mm(cuts) -> float:
     return float(sum(np.hypot(*np.diff(cut, axis=0).T).sum() for cut in cuts))

@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QComboBox, QTableWidgetItem
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.regions_box import Colours
 from sketchloom.app.widgets import button, figures_table, label
-from sketchloom.core.layers.gathering import INWARD, NESTED, SIZE, TOUCHING
+from sketchloom.core.layers.gathering import COLOURS, INWARD, NESTED, SIZE, TOUCHING
 
 _ROW = 26
 
@@ -23,7 +23,7 @@ class LineArtBox(Box):
         self.rule = QComboBox()
         self.rule.setAccessibleName(self.tr("What gathers regions into sheets"))
         for key, name in ((TOUCHING, self.tr("Neighbours differ")), (NESTED, self.tr("More lines around: deeper")), (SIZE, self.tr("Larger: deeper")),
-                          (INWARD, self.tr("Farther in: deeper"))):
+                          (INWARD, self.tr("Farther in: deeper")), (COLOURS, self.tr("Like colours together"))):
             self.rule.addItem(name, key)
         self.rule.activated.connect(lambda _: self.ask())
         self.ladder = figures_table(5, self.tr("Numbers of sheets below the frame; click one to gather into so many"), _ROW)
@@ -38,7 +38,9 @@ class LineArtBox(Box):
         self.paint = button(self.tr("Paint the depth"), "brush", self.tr("Click or sweep over regions on the bench: they go to the sheet chosen below"), checkable=True)
         self.paint.clicked.connect(self._take_paint)
         self._said = label(self.tr("The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut."), "quiet")
-        self.add(self._said, self.rule, self.ladder, self.paint, self.colours)
+        self._nothing = label("", "quiet")
+        self._nothing.hide()
+        self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours)
 
     def _take_paint(self, on):
         if on and self.colours.chosen() is None and self.colours.count():
@@ -74,6 +76,10 @@ class LineArtBox(Box):
                 item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
                 self.ladder.setItem(row, column, item)
         self.ladder.setFixedHeight(len(rungs) * _ROW + 30)
+        self.ladder.setVisible(bool(rungs))
+        self._nothing.setText(self.tr("The picture has one colour within its lines. Give regions colours first, by Clean or with Paint the depth, or take another rule.")
+                              if self.rule.currentData() == COLOURS else self.tr("Its lines enclose too little for two sheets."))
+        self._nothing.setVisible(not rungs)
 
     def show_work(self, work) -> None:
         super().show_work(work)

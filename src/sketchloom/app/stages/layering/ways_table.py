@@ -1,0 +1,85 @@
+"""The ways of layering side by side: a column a way, a row a figure."""
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QHeaderView, QTableWidget, QTableWidgetItem
+
+from sketchloom.core.units import MM_PER_IN
+
+_ROW = 24
+
+
+class WaysTable(QTableWidget):
+    """A click into a column, or on its head, takes that way."""
+
+    taken = Signal(str)
+
+    def __init__(self, names: dict[str, str]):
+        super().__init__(0, len(names))
+        self._names = names
+        self.setAccessibleName(self.tr("The ways of layering compared; click one to take it"))
+        self.setHorizontalHeaderLabels(list(names.values()))
+        self.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+        self.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectColumns)
+        self.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
+        for policy in (self.setHorizontalScrollBarPolicy, self.setVerticalScrollBarPolicy):
+            policy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+        self.horizontalHeader().setHighlightSections(False)
+        self.horizontalHeader().setMinimumSectionSize(30)
+        self.verticalHeader().setDefaultSectionSize(_ROW)
+        self.verticalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Fixed)
+        self.verticalHeader().setHighlightSections(False)
+        self.setWordWrap(False)
+        self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
+        self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
+        self._label(True)
+        self.setFixedHeight(self.rowCount() * _ROW + 30)
+        self.clear_figures()
+
+    def _figures(self, metric):
+        """Name of each figure, what it means, and its text for a way."""
+        unit, far = (self.tr("mm"), self.tr("m")) if metric else (self.tr("in"), self.tr("ft"))
+        short = lambda mm: f"{mm:.2f}" if metric else f"{mm / MM_PER_IN:.3f}"  # noqa: E731
+        cut = lambda mm: mm / (1000 if metric else 12 * MM_PER_IN)  # noqa: E731
+        return (
+            (self.tr("Sheets"), self.tr("Sheets to cut"), lambda w: str(w.sheets)),
+            (self.tr("Pieces"), self.tr("Pieces to lay by hand"), lambda w: str(w.pieces)),
+            (self.tr("Windows"), self.tr("Holes in sheets, to be weeded"), lambda w: str(w.windows)),
+            (self.tr("Cut, {0}").format(far), self.tr("Length of all cuts"), lambda w: f"{cut(w.cut_mm):.2f}" if cut(w.cut_mm) < 100 else f"{cut(w.cut_mm):.0f}"),
+            (self.tr("Film, cm²"), self.tr("Film or paper in all sheets"), lambda w: f"{w.film_mm2 / 100:.0f}"),
+            (self.tr("High"), self.tr("Sheets on each other at the thickest spot"), lambda w: str(w.thickest)),
+            (self.tr("Least, {0}").format(unit), self.tr("Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm"),
+             lambda w: "–" if w.smallest_mm is None else short(w.smallest_mm)),
+            (self.tr("Forgives, {0}").format(unit), self.tr("How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it"),
+             lambda w: self.tr("any") if w.slack_mm is None else short(w.slack_mm)),
+        )
+
+    def _label(self, metric):
+        figures = self._figures(metric)
+        self.setRowCount(len(figures))
+        self.setVerticalHeaderLabels([name for name, _, _ in figures])
+        for row, (_, tip, _) in enumerate(figures):
+            self.verticalHeaderItem(row).setToolTip(tip)
+        return figures
+
+    def clear_figures(self) -> None:
+        """The figures come a moment later."""
+        for row in range(self.rowCount()):
+            for column in range(self.columnCount()):
+                self._put(row, column, "…", "")
+
+    def show_ways(self, ways, unit: str, taken: str) -> None:
+        for row, (_, tip, text) in enumerate(self._label(unit == "mm")):
+            for one in ways:
+                self._put(row, tuple(self._names).index(one.way), text(one), tip)
+        self.mark(taken)
+
+    def mark(self, way: str) -> None:
+        """Which way is taken now."""
+        self.selectColumn(tuple(self._names).index(way))
+
+    def _put(self, row, column, text, tip):
+        item = QTableWidgetItem(text)
+        item.setTextAlignment(Qt.AlignmentFlag.AlignCenter)
+        item.setToolTip(tip)
+        self.setItem(row, column, item)
