@@ -39,7 +39,8 @@ def test_a_process_of_its_own(badge, tmp_path):
     assert set(plain) == {"source", "palette", "cells", "layers", "layering", "strokes", "findings", "timings_s", "peak_memory_mb", "version"}
     assert plain["source"]["mode"] == "colour" and plain["source"]["width_px"] == 120
     (layer,) = plain["layers"]
-    assert set(layer) == {"name", "hex", "pieces", "holes", "segments", "cut_length_mm", "area_mm2", "min_feature_mm", "pen_mm"}
+    assert set(layer) == {"name", "hex", "pieces", "holes", "segments", "cut_length_mm", "area_mm2", "min_feature_mm", "pen_mm",
+                          "way", "material", "thickness_mm", "helper_cuts_mm"}
     assert (layer["pieces"], layer["holes"], layer["hex"]) == (1, 0, "#b5483c")
     # 40 px of 120 px at 4 in across
     assert layer["area_mm2"] == pytest.approx(np.pi * (40 / 120 * 101.6) ** 2, rel=3e-3)

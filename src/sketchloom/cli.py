@@ -9,16 +9,15 @@ from importlib import import_module
 from pathlib import Path
 from threading import Thread
 
-from sketchloom import __version__
+from sketchloom import __version__, sheet_words
 from sketchloom.core.errors import AppError, ExportError, PictureError, ProjectError, SettingError
 from sketchloom.core.units import parse_length_mm
 
 DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
-_SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
-_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "per_design", "same_sheets", "report", "quiet", "recipe", "write_recipe", "plan", "width", "height", "layering", "overlap",
-                    "order_saves", "backing", "marks", "as_layers"}
+_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "per_design", "same_sheets", "report", "compare", "quiet", "recipe", "write_recipe", "plan", "width", "height",
+                    "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
 
@@ -97,11 +96,6 @@ def _parser():
     p.add_argument("--tones", default="4", metavar="2..8", help="tones of the photo reading")
     p.add_argument("--double", metavar="0.5mm", help="cuts nearer to each other than this along a length are made one")
     p.add_argument("--double-to", choices=("middle", "outer", "filled"), default="middle")
-    p.add_argument("--layering", choices=("stacked", "fitted", "windowed", "lean"))
-    p.add_argument("--overlap", metavar="0..2mm", help="fitted and lean sheets reach so far under what covers them")
-    p.add_argument("--order-saves", choices=tuple(_SAVES), help="what the order of the sheets is to save most")
-    p.add_argument("--backing", metavar="1.27mm", help="a sheet below everything, so much larger all round")
-    p.add_argument("--marks", action="store_true", help="three holes beside the work on every sheet, to lay them by, and its number in the fourth corner")
     p.add_argument("--plan", metavar="PLAN.svg", help="a page with every piece's number where it goes and the order of work")
     p.add_argument("--recipe", metavar="RECIPE.json", help="settings and edits from a file, as a project or --write-recipe has them")
     p.add_argument("--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe")
@@ -114,7 +108,9 @@ def _parser():
                    help="do not make circles, level lines, round corners and symmetric outlines exact")
     p.add_argument("--keep-background", action="store_true")
     p.add_argument("--report", metavar="REPORT.json")
+    p.add_argument("--compare", action="store_true", help="the report also has all ways of layering, orders worth a look and numbers of sheets, with their figures")
     p.add_argument("--quiet", action="store_true")
+    sheet_words.add_to(p)
     return p
 
 
@@ -155,23 +151,13 @@ def _recipe(options):
 
 def _with_sheets(recipe, options):
     """The recipe with what the words say about size and sheets."""
-    from sketchloom.core.layers.rims import Rim
+    from sketchloom import asked_sheets
 
     for side in ("width", "height"):
         text = getattr(options, side)
         if text is not None:
             recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
-    if options.layering is not None:
-        recipe = replace(recipe, layering=options.layering)
-    if options.overlap is not None:
-        recipe = replace(recipe, overlap_mm=_length_or_none(options.overlap))
-    if options.order_saves is not None:
-        recipe = replace(recipe, order_weights=_SAVES[options.order_saves], order=())
-    if options.marks:
-        recipe = replace(recipe, marks=True)
-    if options.backing is not None:
-        recipe = replace(recipe, rims=(*recipe.rims, Rim(parse_length_mm(options.backing))))
-    return recipe
+    return asked_sheets.of_all(recipe, options)
 
 
 def _recipe_of_file(options):
@@ -180,7 +166,7 @@ def _recipe_of_file(options):
     from sketchloom.recipe import from_json
 
     plain = _parser().parse_args([*options.inputs])
-    other = [name for name in vars(options) if name not in _BESIDE_A_RECIPE and getattr(options, name) != getattr(plain, name)]
+    other = [name for name in vars(options) if name not in _BESIDE_A_RECIPE | sheet_words.WORDS and getattr(options, name) != getattr(plain, name)]
     if other:
         raise SettingError(f"--{other[0].replace('_', '-')}", "left out beside --recipe, which decides it", getattr(options, other[0]))
     data = read_bytes(options.recipe)
@@ -224,6 +210,8 @@ def _trace(words) -> int:
                          WRONG_WORDS)
     if bool(options.out) == bool(options.out_dir):
         return _complain("name the file to write with --out, or a folder with --out-dir.", WRONG_WORDS)
+    if options.compare and not options.report:
+        return _complain("--compare adds to the report; name one with --report.", WRONG_WORDS)
     if (options.report or options.plan) and not alone:
         return _complain(f"--{'report' if options.report else 'plan'} takes one input.", WRONG_WORDS)
     try:
@@ -242,6 +230,8 @@ def _trace(words) -> int:
             code = max(code, _complain(str(error), UNREADABLE))
         except ExportError as error:
             code = max(code, _complain(str(error), UNWRITABLE))
+        except SettingError as error:
+            code = max(code, _complain(f"{path}: {error}", WRONG_WORDS))
         except AppError as error:
             code = max(code, _complain(f"{path}: {error}", UNREADABLE))
         except MemoryError:
@@ -274,9 +264,17 @@ def _trace_one(paths, recipe, options):
     from sketchloom.pipeline import Pipeline, require_traceable
 
     timings = {"decode": time.perf_counter() - began}
-    work = Pipeline().evaluate(picture, recipe, progress=_Line(path, options.quiet))
+    pipeline, line = Pipeline(), _Line(path, options.quiet)
+    if sheet_words.needs_a_trace(options):
+        from sketchloom.asked_sheets import looked_up
+
+        looks = []  # what only looks layers up needs no widths, and its time counts all the same
+        evaluate = lambda wanted: (looks.append(pipeline.evaluate(picture, wanted, progress=line, measured=False)), looks[-1])[1]  # noqa: E731
+        recipe = looked_up(evaluate, recipe, options)
+        timings |= {name: sum(look.timings_s[name] for look in looks) for name in looks[0].timings_s}
+    work = pipeline.evaluate(picture, recipe, progress=line)
     require_traceable(work, path)
-    timings.update(work.timings_s)
+    timings |= {name: seconds + timings.get(name, 0.0) for name, seconds in work.timings_s.items()}
     writing = time.perf_counter()
     stem = Path(path).stem
     if options.same_sheets:  # written once all are traced
@@ -301,7 +299,7 @@ def _trace_one(paths, recipe, options):
     timings["write"] = time.perf_counter() - writing
     timings["total"] = time.perf_counter() - _START
     if options.report:
-        write_whole(options.report, report.to_bytes(report.report_of(work, str(path), timings)))
+        write_whole(options.report, report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare)))
     if not options.quiet:
         _summary(work, written)
     return work
@@ -347,7 +345,8 @@ def _summary(work, written):
     sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
     for finding in work.findings:
         where = f" [{finding.layer}]" if finding.layer else ""
-        sys.stderr.write(f"  {finding.severity}{where}: {finding.message}\n")
+        place = "" if finding.x_px is None else f" ({finding.x_px * work.mm_per_px:.1f}, {finding.y_px * work.mm_per_px:.1f} mm)"
+        sys.stderr.write(f"  {finding.severity}{where}{place}: {finding.message}\n")
 
 
 class _Line:

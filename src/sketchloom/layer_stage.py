@@ -97,6 +97,8 @@ class LayerStage:
         for number, rim in enumerate(self.recipe.rims):
             at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
             inside = depth >= 0 if rim.of is None else depth == at
+            if at is not None and rim.kind != UNDERLAY:  # the sheet as it is cut, under what covers it too
+                inside = layering.sheet_faces(traced.planar, traced.arc_length_px, depth, at, self.recipe.edit_of(rim.of).layering or self.recipe.layering)
             if rim.kind == UNDERLAY:
                 inside &= self._lets_through(plans)[depth]
             if not rim.on or at is None and rim.of is not None or not inside.any():

@@ -10,7 +10,7 @@ from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.edits.gaps import Gaps, bridge_curve, find_gaps
 from sketchloom.core.edits.painting import PaintedLine
 from sketchloom.core.edits.region_edits import Edited
-from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan
+from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer, LayerPlan, sheet_faces
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.weeding import length_mm, weeding_of
@@ -126,6 +126,25 @@ class Work:
     def weeding(self) -> dict[int, list]:
         """Helper cuts of each sheet by its number, from 1, polylines in mm."""
         return weeding_of(self.layers, self.mm_per_px, self.recipe.weeding_mm, self.recipe.weeding_every_mm)
+
+    @property
+    def thicknesses_mm(self) -> tuple[float, ...]:
+        """Of each sheet: its material's, else what the recipe says of all."""
+        materials = (self.recipe.material_of(layer.plan.key) for layer in self.layers)
+        return tuple(self.recipe.sheet_mm if m is None else m.thickness_mm for m in materials)
+
+    @cached_property
+    def stack_height_mm(self) -> float:
+        """Height of the stack where it is highest: sheets that lie on each other there, and a spacer between every two."""
+        if self.draws_with_pens:
+            return 0.0
+        planar, level, recipe = self.traced.planar, {plan.key: n for n, plan in enumerate(self.plans)}, self.recipe
+        high = np.zeros(planar.face_count)
+        for layer, thick in zip(self.layers, self.thicknesses_mm):
+            key = layer.plan.key
+            inside = sheet_faces(planar, self.traced.arc_length_px, self.depth, level[key], recipe.edit_of(key).layering or recipe.layering) if key in level else self.depth >= 0
+            high += inside * thick
+        return float(high.max(initial=0.0)) + recipe.spacer_mm * max(len(self.layers) - 1, 0)
 
     @cached_property
     def sheet_cuts_mm(self) -> tuple[float, ...]:

@@ -54,5 +54,5 @@ def test_helper_cuts_are_in_every_file_and_figure(work):  # noqa: F811
     view = release.whole_svg(made).decode().split('viewBox="')[1].split('"')[0].split()
     assert float(view[0]) <= -0.0 and float(view[2]) >= made.size_mm[0]
     told = report.report_of(made, "x", {})["layering"]["weeding_cuts_mm"]
-    assert told == pytest.approx(sum(length_mm(cuts) for cuts in release.weeding(made).values()), abs=0.01) and told > 500
+    assert told == pytest.approx(sum(length_mm(cuts) for cuts in made.weeding.values()), abs=0.01) and told > 500
     assert report.report_of(work, "x", {})["layering"]["weeding_cuts_mm"] == 0
