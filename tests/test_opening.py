@@ -10,6 +10,7 @@ from PIL import Image
 import shapes
 from core.test_documents import RED, SQUARE, pdf
 from sketchloom import cli, composing, opening
+from sketchloom import project as projects
 from sketchloom.core.errors import PictureError, SettingError
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.picture.faults import find_faults
@@ -146,3 +147,14 @@ def test_a_scan_is_straightened_and_levelled_on_the_command_line(tmp_path):
     codes = {f["code"] for f in told["source"]["fitness"]}
     assert not codes & {"source.skew", "source.light"}
     assert decode((tmp_path / "scan.png").read_bytes(), "s").dpi == pytest.approx(150, abs=0.1)
+
+
+def test_a_picture_is_named_in_the_users_language_and_a_project_keeps_its_own(tmp_path):
+    picture = tmp_path / "disc.png"
+    picture.write_bytes(shapes.png(shapes.colour_of(shapes.cover_of(shapes.disc(30, 30, 20), 60), (181, 72, 60), (255, 255, 255))))
+    opened = opening.open_file(picture)
+    assert opened.project.recipe.names_in == "en" and opening.named_in(opened, "nl").project.recipe.names_in == "nl"
+    assert opening.named_in(opened, "xx").project.recipe.names_in == "en"
+    kept = tmp_path / "disc.sloom"
+    projects.save(replace(opened.project, recipe=replace(opened.project.recipe, names_in="it")), kept)
+    assert opening.named_in(opening.open_file(kept), "nl").project.recipe.names_in == "it"

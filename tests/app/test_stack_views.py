@@ -5,6 +5,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+from PIL import Image
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QLabel
@@ -425,3 +426,57 @@ def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):
     lighthouse.settled()
     lighthouse.type_into(layers._overlap, "0")
     assert recipe(lighthouse).overlap_mm == 0.0
+
+
+def test_layers_are_named_in_another_language_and_grouped_by_sheet(lighthouse, layers):
+    layers.select(next(plan.key for plan in lighthouse.work.plans if plan.name == "dark blue"))
+    lighthouse.type_into(layers._name, "night sky")
+    plain = [plan.name for plan in lighthouse.settled().plans]
+    layers._names_in.setCurrentIndex(layers._names_in.findData("fr"))
+    layers._names_in.activated.emit(layers._names_in.currentIndex())
+    work = lighthouse.settled()
+    named = [plan.name for plan in work.plans]
+    assert recipe(lighthouse).names_in == "fr" and "rouge" in named and "night sky" in named and named != plain  # a name given by hand stays
+    reds = next(plan for plan in work.plans if plan.name == "rouge")
+    other = next(plan for plan in work.plans if plan.name.startswith("crème"))
+    layers.select(other.key)
+    lighthouse.window.session.change(recipe(lighthouse).with_edit(other.key, hex=reds.hex), "cut colour")  # the colour dialog is the system's
+    lighthouse.settled()
+    lighthouse.click("By sheet", layers)
+    lighthouse.settled()
+    edits = {edit.key: edit.group for edit in recipe(lighthouse).layers}
+    assert edits[reds.key] == edits[other.key] == "rouge" and len([g for g in edits.values() if g]) == 2
+    assert sum(" · rouge" in layers._list.item(row).text() for row in range(layers._list.count())) == 2
+
+
+def test_figures_of_the_ways_are_faint_until_they_are_of_what_is_shown(lighthouse, layers):
+    table = layers._compared
+    wait(lambda: table.item(3, 3).text() != "…", 30, "the figures of the ways")
+    assert not table.item(3, 3).font().italic()
+    lighthouse.click("Lean", layers)
+    seen = []
+    wait(lambda: seen.append(table.item(3, 3).font().italic()) or any(seen) and not seen[-1], 30, "new figures of the ways")
+
+
+def test_line_art_is_gathered_by_its_colours_in_the_window(driver, tmp_path):
+    page = np.full((200, 300, 3), 255, np.uint8)
+    for n, colour in enumerate(((233, 196, 106), (90, 160, 168), (233, 196, 106))):
+        page[20:180, 20 + 90 * n:100 + 90 * n] = colour
+        for x0, x1, y0, y1 in ((10, 20, 10, 190), (100, 110, 10, 190), (10, 110, 10, 20), (10, 110, 180, 190)):
+            page[y0:y1, x0 + 90 * n:x1 + 90 * n] = (20, 18, 24)
+    path = tmp_path / "window.png"
+    Image.fromarray(page).save(path)
+    driver.open(path)
+    driver.window.session.change(replace(recipe(driver), reading="tone", cut_off=60), "reading")
+    driver.settled()
+    driver.window.show_stage(LAYERS)
+    box = driver.window.panels[LAYERS].line_art
+    next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Line art to sheets").head.setChecked(True)
+    box.rule.setCurrentIndex(box.rule.findData("colours"))
+    box.rule.activated.emit(box.rule.currentIndex())
+    wait(lambda: box.ladder.rowCount() == 1 and box.ladder.isVisible(), 30, "the ladder by colours")
+    assert box.ladder.item(0, 0).text() == "2"
+    QTest.mouseClick(box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(0, 0)).center())
+    work = driver.settled()
+    assert len(work.layers) == 3
+    assert sorted(plan.hex for plan in work.plans[:-1]) == ["#5aa0a8", "#e9c46a"]

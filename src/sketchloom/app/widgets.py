@@ -219,20 +219,34 @@ class Figures(QFrame):
         self._grid = QGridLayout(self)
         self._grid.setContentsMargins(0, 2, 0, 2)
         self._grid.setVerticalSpacing(3)
-        self._rows: dict[str, QLabel] = {}
+        self._rows: dict[str, tuple[QLabel, QLabel]] = {}
 
     def show_values(self, values) -> None:
-        for row, (name, text) in enumerate(values):
-            if name not in self._rows:
-                named = label(name, "quiet")
-                named.setAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop)
-                self._grid.addWidget(named, row, 0)
-                value = label("")
-                value.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignTop)
-                value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
-                self._grid.addWidget(value, row, 1)
-                self._rows[name] = value
-            self._rows[name].setText(text)
+        values = tuple(values)
+        if tuple(name for name, _ in values) != tuple(self._rows):
+            self._lay_out([name for name, _ in values])
+        for name, text in values:
+            self._rows[name][1].setText(text)
+
+    def _lay_out(self, names):
+        """Rows in this order; those no longer shown go."""
+        rows, self._rows = self._rows, {}
+        for row, name in enumerate(names):
+            named, value = rows.pop(name, None) or self._row(name)
+            self._grid.addWidget(named, row, 0)
+            self._grid.addWidget(value, row, 1)
+            self._rows[name] = named, value
+        for pair in rows.values():
+            for part in pair:
+                self._grid.removeWidget(part)
+                part.deleteLater()
+
+    def _row(self, name):
+        named, value = label(name, "quiet"), label("")
+        named.setAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop)
+        value.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignTop)
+        value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+        return named, value
 
 
 def nodes_text(work) -> str:

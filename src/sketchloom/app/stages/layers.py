@@ -38,7 +38,7 @@ class LayersPanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Layers"))
-        self._recipe, self._work, self._compared_of = None, None, None
+        self._recipe, self._work, self._compared_of, self._ways_of = None, None, None, None
         self._names = {"stacked": self.tr("Stacked"), "fitted": self.tr("Fitted"), "windowed": self.tr("Windowed"), "lean": self.tr("Lean")}
         self._way = Choice((
             ("stacked", self._names["stacked"], self.tr("A solid base, each sheet whole under what lies above")),
@@ -213,6 +213,8 @@ class LayersPanel(Panel):
         self.orders.recipe = self._recipe or work.recipe  # the document may be ahead of what is shown
         if self._compared_of is not work.traced:
             self._compared.clear_figures()
+        elif self._ways_of is not work:
+            self._compared.fade()
         self._fill(work, unit)
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
@@ -229,7 +231,7 @@ class LayersPanel(Panel):
 
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
-        self._compared_of = work.traced
+        self._compared_of, self._ways_of = work.traced, work
         self._compared.show_ways(ways, work.recipe.unit, work.recipe.layering)
 
     def _fill(self, work, unit):

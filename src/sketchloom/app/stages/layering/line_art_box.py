@@ -77,7 +77,7 @@ class LineArtBox(Box):
                 self.ladder.setItem(row, column, item)
         self.ladder.setFixedHeight(len(rungs) * _ROW + 30)
         self.ladder.setVisible(bool(rungs))
-        self._nothing.setText(self.tr("The picture has one colour within its lines. Give regions colours first, by Clean or with Paint the depth, or take another rule.")
+        self._nothing.setText(self.tr("The picture has one colour within its lines. Give regions colours in Clean first, or take another rule.")
                               if self.rule.currentData() == COLOURS else self.tr("Its lines enclose too little for two sheets."))
         self._nothing.setVisible(not rungs)
 

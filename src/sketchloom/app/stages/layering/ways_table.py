@@ -1,8 +1,10 @@
 """The ways of layering side by side: a column a way, a row a figure."""
 
 from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QHeaderView, QTableWidget, QTableWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.core.units import MM_PER_IN
 
 _ROW = 24
@@ -30,6 +32,7 @@ class WaysTable(QTableWidget):
         self.verticalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Fixed)
         self.verticalHeader().setHighlightSections(False)
         self.setWordWrap(False)
+        self.setStyleSheet("QHeaderView::section { padding: 3px 2px; font-size: 11px; }")
         self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
         self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
         self._label(True)
@@ -67,6 +70,15 @@ class WaysTable(QTableWidget):
         for row in range(self.rowCount()):
             for column in range(self.columnCount()):
                 self._put(row, column, "…", "")
+
+    def fade(self) -> None:
+        """The figures are of the work before; new ones come a moment later."""
+        for row in range(self.rowCount()):
+            for column in range(self.columnCount()):
+                item, font = self.item(row, column), self.font()
+                font.setItalic(True)
+                item.setFont(font)
+                item.setForeground(QColor(theme.INK_SOFT))
 
     def show_ways(self, ways, unit: str, taken: str) -> None:
         for row, (_, tip, text) in enumerate(self._label(unit == "mm")):
