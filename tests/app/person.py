@@ -56,7 +56,7 @@ class Person:
         self._reach(part)
         assert part.isEnabled(), f"{part} cannot be clicked"
         place = at or (QPoint(10, part.height() // 2) if part.metaObject().className() == "QCheckBox" else part.rect().center())
-        assert part.visibleRegion().contains(place), f"{part} cannot be seen"
+        wait(lambda: part.visibleRegion().contains(place), 3, f"{part} to be seen")  # what unfolds takes a moment
         self.gestures += 1
         QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place)
         pause(5)

@@ -36,7 +36,7 @@ thickened where they are; a <i>backing or rim</i> is a sheet of its own. What wa
 another cut-off, number of colours or crop; what is not is told.</p>
 <p><b>4. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
 out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat, <i>windowed</i> has
-fewest pieces, <i>lean</i> cuts least: the table has the figures of all four. <i>Pull apart</i> shows the sheets above each other,
+fewest pieces, <i>lean</i> cuts least: the table has the figures of all four, a click into a column takes that way. <i>Pull apart</i> shows the sheets above each other,
 <i>Section</i> the stack from the side along a line you drag. Say what a sheet is cut from, and what its material forbids is told.</p>
 <p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
 <p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
