@@ -166,12 +166,15 @@ def test_pieces_alone_are_held_or_shown_from_below(owl, traced):
     assert by_name(below)["yellow"]["pieces"] == by_name(below)["dark blue"]["pieces"] == 1  # the largest of a sheet is no piece alone
 
 
+_SAME = ("sheets", "pieces", "windows", "thickest_sheets", "stack_height_mm")
+
+
 def test_what_is_compared_is_what_each_choice_then_gives(owl, traced):
     report, _, _ = traced(owl, "--compare", "--overlap", "0.5mm", "--weeding-frame", "3mm")
     assert [w["way"] for w in report["ways"]] == list(layering.WAYS)
     for way in report["ways"]:
         then, _, _ = traced(owl, "--layering", way["way"], "--overlap", "0.5mm", "--weeding-frame", "3mm")
-        assert {k: way[k] for k in ("sheets", "pieces", "windows", "thickest_sheets")} == {k: then["layering"][k] for k in ("sheets", "pieces", "windows", "thickest_sheets")}
+        assert {k: way[k] for k in _SAME} == {k: then["layering"][k] for k in _SAME}
         assert way["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], abs=0.01) and way["area_mm2"] == pytest.approx(then["layering"]["area_mm2"], abs=0.01)
         assert way["forgives_mm"] == (0.5 if way["way"] in ("fitted", "lean") else None)
     for offer in report["orders"]:

@@ -16,7 +16,6 @@ from sketchloom.core.picture import fitness
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
-from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.layers.width import space_widths
 from sketchloom.core.preflight import rules
 from sketchloom.core.progress import QUIET
@@ -29,7 +28,7 @@ from sketchloom.layer_stage import LayerStage
 from sketchloom.placed import as_prepared
 from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM, Recipe
 from sketchloom.segmenting import Segmenter, proposed_entries
-from sketchloom.work import Work
+from sketchloom.work import Work, solid_faces, stack_height_mm
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
@@ -175,14 +174,11 @@ class _Run:
                     self.rough, self.measured, self.timings)
 
     def _check_materials(self, traced, done):
-        recipe, level = self.recipe, {plan.key: n for n, plan in enumerate(done.plans)}
+        recipe = self.recipe
         materials = [recipe.material_of(layer.plan.key) for layer in done.layers]
-        faces = [sheet_faces(traced.planar, traced.arc_length_px, done.depth, level[layer.plan.key], recipe.edit_of(layer.plan.key).layering or recipe.layering)
-                 if layer.plan.key in level else done.depth >= 0 for layer in done.layers]
+        faces = solid_faces(recipe, traced, done.depth, done.plans, done.layers)
         below = [{materials[j].family for j in range(k) if materials[j] is not None and (faces[j] & faces[k]).any()} for k in range(len(faces))]
-        thickness = [recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
-        height = float((np.array(thickness) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
-        height += recipe.spacer_mm * max(len(done.layers) - 1, 0)
+        height = stack_height_mm(recipe, traced, done.depth, done.plans, done.layers)
         return check_materials(done.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height, {e.key for e in recipe.layers if e.apart},
                                [self._narrowest_space(layer, m) for layer, m in zip(done.layers, materials)])
 

@@ -82,7 +82,7 @@ def _sheets(work):
 def _compared(work):
     """Figures of other choices: ways of layering, orders worth a look, and for line art numbers of sheets by each rule."""
     ways = [{"way": w.way, "sheets": w.sheets, "pieces": w.pieces, "windows": w.windows, "cut_length_mm": round(w.cut_mm, 3), "area_mm2": round(w.film_mm2, 3),
-             "thickest_sheets": w.thickest, "min_feature_mm": None if w.smallest_mm is None else round(w.smallest_mm, 3),
+             "thickest_sheets": w.thickest, "stack_height_mm": round(w.height_mm, 3), "min_feature_mm": None if w.smallest_mm is None else round(w.smallest_mm, 3),
              "forgives_mm": None if w.slack_mm is None else round(w.slack_mm, 3)} for w in ways_compared(work)]
     names = {plan.key: plan.name for plan in work.plans}
     orders = [{"why": o.why, "order": [names[key] for key in o.order], "cut_length_mm": round(o.cut_mm, 3), "pieces": o.pieces, "area_mm2": round(o.film_mm2, 3)}

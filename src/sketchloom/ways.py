@@ -12,14 +12,14 @@ from sketchloom.core.layers.layering import FITTED, LEAN, WAYS, colour_boundarie
 from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
 from sketchloom.layer_stage import LayerStage, rule_pairs, weights_px
-from sketchloom.work import Work
+from sketchloom.work import Work, stack_height_mm
 
 
 @dataclass(frozen=True, slots=True)
 class WayFigures:
     """What a way of layering costs.
 
-    ``thickest``: sheets that lie on each other at the thickest spot. ``smallest_mm`` narrowest place, None when none is narrow.
+    ``thickest``: sheets that lie on each other at the thickest spot, ``height_mm`` how high the stack is. ``smallest_mm`` narrowest place, None when none is narrow.
     ``slack_mm``: how far a piece may be laid amiss before the ground shows; None where the sheet below goes on under all of it.
     """
 
@@ -30,6 +30,7 @@ class WayFigures:
     cut_mm: float
     film_mm2: float
     thickest: int
+    height_mm: float
     smallest_mm: float | None
     slack_mm: float | None
 
@@ -47,7 +48,7 @@ def figures_of_way(work: Work, way: str) -> WayFigures:
     return WayFigures(
         way, len(layers), sum(x.outline.pieces for x in layers), sum(x.outline.holes for x in layers),
         sum(x.cut_length_mm for x in layers) + weeding_length_mm(layers, work.mm_per_px, recipe.weeding_mm, recipe.weeding_every_mm), sum(x.area_mm2 for x in layers), sheets_on_each_other(work, done.depth, len(done.plans), way),
-        min(narrow, default=None), recipe.overlap_mm if way in (FITTED, LEAN) else None)
+        stack_height_mm(recipe, work.traced, done.depth, done.plans, layers), min(narrow, default=None), recipe.overlap_mm if way in (FITTED, LEAN) else None)
 
 
 def sheets_on_each_other(work: Work, depth, count: int, way: str) -> int:

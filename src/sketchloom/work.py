@@ -51,6 +51,26 @@ class Traced:
     curves_found: np.ndarray = field(default_factory=lambda: np.ones(0, bool))
 
 
+def thicknesses_mm(recipe: Recipe, layers) -> tuple[float, ...]:
+    """Thickness of each sheet: its material's, else what the recipe says of all."""
+    materials = (recipe.material_of(layer.plan.key) for layer in layers)
+    return tuple(recipe.sheet_mm if m is None else m.thickness_mm for m in materials)
+
+
+def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers) -> list[np.ndarray]:
+    """(F,) bool for each sheet: the faces it is solid on; what is added lies under or on all that is seen."""
+    level = {plan.key: n for n, plan in enumerate(plans)}
+    return [sheet_faces(traced.planar, traced.arc_length_px, depth, level[layer.plan.key], recipe.edit_of(layer.plan.key).layering or recipe.layering)
+            if layer.plan.key in level else depth >= 0 for layer in layers]
+
+
+def stack_height_mm(recipe: Recipe, traced: "Traced", depth, plans, layers) -> float:
+    """Height where it is highest: sheets that lie on each other there, and a spacer between every two."""
+    faces = solid_faces(recipe, traced, depth, plans, layers)
+    height = float((np.array(thicknesses_mm(recipe, layers)) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
+    return height + recipe.spacer_mm * max(len(layers) - 1, 0)
+
+
 @dataclass(frozen=True, slots=True)
 class Lost:
     """A detail that went to a neighbour: diameter of a disc of its area, and a place in it."""
@@ -129,22 +149,13 @@ class Work:
 
     @property
     def thicknesses_mm(self) -> tuple[float, ...]:
-        """Of each sheet: its material's, else what the recipe says of all."""
-        materials = (self.recipe.material_of(layer.plan.key) for layer in self.layers)
-        return tuple(self.recipe.sheet_mm if m is None else m.thickness_mm for m in materials)
+        """Of each sheet."""
+        return thicknesses_mm(self.recipe, self.layers)
 
     @cached_property
     def stack_height_mm(self) -> float:
-        """Height of the stack where it is highest: sheets that lie on each other there, and a spacer between every two."""
-        if self.draws_with_pens:
-            return 0.0
-        planar, level, recipe = self.traced.planar, {plan.key: n for n, plan in enumerate(self.plans)}, self.recipe
-        high = np.zeros(planar.face_count)
-        for layer, thick in zip(self.layers, self.thicknesses_mm):
-            key = layer.plan.key
-            inside = sheet_faces(planar, self.traced.arc_length_px, self.depth, level[key], recipe.edit_of(key).layering or recipe.layering) if key in level else self.depth >= 0
-            high += inside * thick
-        return float(high.max(initial=0.0)) + recipe.spacer_mm * max(len(self.layers) - 1, 0)
+        """Height of the stack where it is highest."""
+        return 0.0 if self.draws_with_pens else stack_height_mm(self.recipe, self.traced, self.depth, self.plans, self.layers)
 
     @cached_property
     def sheet_cuts_mm(self) -> tuple[float, ...]:
