@@ -23,6 +23,8 @@ _PART_POINTS, _SCATTER_POINTS = 10_000, 100_000
 _GAP = 2
 _SNAP = 6
 _DRAWN_IN = 5
+_NODE_OFF_PX, _NODE_OFF, _BEFORE_NODE = 0.25, 2.0, 4
+"""A run ends at a node that lies at most so far (px, tolerances) off its line; else up to so many points before it."""
 _LEAST_BOW_PX = 0.035
 _LEAST_LENGTH_PX = 10.0
 _SHARE = 0.7
@@ -92,7 +94,7 @@ class _View:
         ends = np.zeros(len(lines.xy), bool)
         full = np.flatnonzero((lengths > 0) & ~lines.closed)
         ends[lines.starts[full]] = ends[lines.starts[full + 1] - 1] = True
-        self.bar = is_corner | ends
+        self.bar, self.node = is_corner | ends, ends & ~is_corner
         self.mute = self.bar if unclear is None else self.bar | unclear
         ext_starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
         ext_arc = ragged.owner(ext_starts)
@@ -177,6 +179,9 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
         none = np.empty((0, 2))
         return Runs(first, last, none, none, np.empty(0, bool), none, none)
     first, last, mean, unit = _that_keep(lines, view, first, last, tolerance, scatter)
+    first, last = _short_of_nodes(lines, view, first, last, mean, unit, tolerance)
+    long = _size(lines, view, first, last) > 2 * _SHORT
+    first, last, mean, unit = first[long], last[long], mean[long], unit[long]
     begin, end = foot_on(lines.xy[first], mean, unit), foot_on(lines.xy[last], mean, unit)
     begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
     meets = np.zeros(len(first), bool)
@@ -226,6 +231,20 @@ def _that_keep(lines, view, first, last, tolerance, scatter):
         inward = np.where(view.bar[first[open_]], 0, 1), np.where(view.bar[last[open_]], 0, -1)
         first[open_], last[open_] = view.moved(first[open_], arc, inward[0]), view.moved(last[open_], arc, inward[1])
     return first[good], last[good], mean[good], unit[good]
+
+
+def _short_of_nodes(lines, view, first, last, mean, unit, tolerance):
+    """Ends of runs, drawn back from nodes that do not lie on their lines: a round tip may come between."""
+    limit = max(_NODE_OFF_PX, _NODE_OFF * tolerance)
+    arc, ends = view.arc[first], []
+    for at, inward in ((first.copy(), 1), (last.copy(), -1)):
+        open_ = np.flatnonzero(view.node[at])
+        for _ in range(_BEFORE_NODE):
+            gap = lines.xy[at[open_]] - mean[open_]
+            open_ = open_[np.abs(gap[:, 0] * unit[open_, 1] - gap[:, 1] * unit[open_, 0]) > limit]
+            at[open_] = view.moved(at[open_], arc[open_], inward)
+        ends.append(at)
+    return ends
 
 
 def _half_round(place, outline, cosine, scatter, blur):
