@@ -23,7 +23,7 @@ _PART_POINTS, _SCATTER_POINTS = 10_000, 100_000
 _GAP = 2
 _SNAP = 6
 _DRAWN_IN = 5
-_NODE_OFF_PX, _NODE_OFF, _BEFORE_NODE = 0.25, 2.0, 4
+_NODE_OFF_PX, _NODE_OFF, _BEFORE_NODE = 0.15, 1.5, 4
 """A run ends at a node that lies at most so far (px, tolerances) off its line; else up to so many points before it."""
 _LEAST_BOW_PX = 0.035
 _LEAST_LENGTH_PX = 10.0
