@@ -386,9 +386,15 @@ def _put_together(parts, planar):
     starts = np.append(np.concatenate([p.starts[:-1] + o for p, o in zip(parts, offset)]), offset[-1])
     ring_arc = every("arcs")
     base = None if parts[0].base is None else np.concatenate([p.points if p.base is None else p.base for p in parts])
+    together = _moving_together(planar, starts, ring_arc)
+    if base is not None:
+        # halves have no places in the pixel grid of their own; where they end at a node it is the node's, as for all who meet there
+        joint = np.flatnonzero(together >= 0)
+        _, first_of, group = np.unique(together[joint], return_index=True, return_inverse=True)
+        base[joint] = base[joint[first_of[group]]]
     return Spliced(every("controls")[order], every("straight")[order], every("miss")[order], owner[order],
                    first[order], shifted("segment_last")[order], every("points"), base, starts, ring_arc,
-                   _moving_together(planar, starts, ring_arc))
+                   together)
 
 
 def _moving_together(planar, starts, ring_arc):

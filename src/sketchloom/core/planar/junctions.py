@@ -10,7 +10,10 @@ from sketchloom.core.planar.subpixel import BoundaryPoints
 
 _NEAR_PX, _FAR_PX = 1.5, 6.5
 _POINTS = 7
-_LARGEST_MOVE_PX = 2.5
+_MOVE_PX, _LARGEST_MOVE_PX = 1.0, 2.5
+"""How far from its lattice corner a node may be: between bent ends, and between straight ones, which may meet at a sharp angle."""
+_BOW_PX = 0.1
+"""Points that lie so far off their line, root mean square, halve its weight."""
 _PRIOR = 0.02
 """Weight of the lattice corner against arcs that meet there, for nearly parallel arcs."""
 
@@ -47,9 +50,12 @@ def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
     count = len(nodes)
     system = np.zeros((count, 2, 2)) + _PRIOR * np.eye(2)
     target = _PRIOR * nodes
+    trust, ends = np.zeros(count), np.zeros(count)
     for at_end in (False, True):
-        node, normal, through = _end_lines(planar, points, at_end)
-        across = normal[:, :, None] * normal[:, None, :]
+        node, normal, through, sure = _end_lines(planar, points, at_end)
+        across = sure[:, None, None] * normal[:, :, None] * normal[:, None, :]
+        np.add.at(trust, node, sure)
+        np.add.at(ends, node, 1)
         np.add.at(system, node, across)
         np.add.at(target, node, (across @ through[:, :, None])[:, :, 0])
     limit = np.array([planar.width, planar.height])
@@ -58,14 +64,15 @@ def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
     system[:, [0, 1], [0, 1]] += stiff
     target += stiff * nodes
     found = np.linalg.solve(system, target[:, :, None])[:, :, 0]
-    placed = nodes + np.clip(found - nodes, -_LARGEST_MOVE_PX, _LARGEST_MOVE_PX)
+    most = (_MOVE_PX + (_LARGEST_MOVE_PX - _MOVE_PX) * trust / np.maximum(ends, 1))[:, None]
+    placed = nodes + np.clip(found - nodes, -most, most)
     placed = np.where(held, nodes, np.clip(placed, 0, limit))
     placed[planar.node_degree == 2] = nodes[planar.node_degree == 2]
     return placed
 
 
 def _end_lines(planar, points, at_end):
-    """Node, unit normal and a point of the line through each open arc's end."""
+    """Node, unit normal and a point of the line through each open arc's end, and how much it counts: a bent end says little of where it goes."""
     lengths = np.diff(points.starts)
     arcs = np.flatnonzero(~planar.closed & (lengths >= 2))
     node = (planar.end_node if at_end else planar.start_node)[arcs]
@@ -83,7 +90,8 @@ def _end_lines(planar, points, at_end):
     xx, yy, xy = (spread[..., 0] ** 2).sum(1), (spread[..., 1] ** 2).sum(1), (spread[..., 0] * spread[..., 1]).sum(1)
     along = 0.5 * np.arctan2(2 * xy, xx - yy)
     normal = np.stack([-np.sin(along), np.cos(along)], axis=-1)
-    return node, normal, origin + mean
+    bow2 = np.maximum(0.5 * (xx + yy) - np.hypot(0.5 * (xx - yy), xy), 0)
+    return node, normal, origin + mean, 1 / (1 + bow2 / _BOW_PX**2)
 
 
 def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polylines:
