@@ -35,6 +35,24 @@ def test_three_sectors_meet_where_they_were_drawn(angles, centre):
     np.testing.assert_allclose(nodes[inner][0], centre, atol=0.15)
 
 
+@pytest.mark.parametrize("radius", [6.0, 8.0, 12.0, 20.0])
+def test_arcs_of_small_discs_meet_on_their_circle(radius):
+    """A disc in two colours, parted by an upright line: where the line meets the circle follows from Pythagoras."""
+    side = 64
+    for k in range(3):
+        x, y, away = 30.3 + 0.3 * k, 30.2 - 0.2 * k, 0.7
+        disc, left = shapes.cover_of(shapes.disc(x, y, radius), side), shapes.cover_of(lambda u, v: (u < x + away) | (v < -1), side)
+        ground, white, grey = (np.array(c, float) for c in ((255, 200, 60), (255, 255, 255), (98, 98, 98)))
+        inner = left[..., None] * white + (1 - left[..., None]) * grey
+        rgb = np.rint(disc[..., None] * inner + (1 - disc[..., None]) * ground).astype(np.uint8)
+        work = Pipeline().evaluate(shapes.picture(rgb), Recipe(reading="colour", colours=3, ground="keep", smallest_mm=0.0))
+        curves = work.traced.curves
+        ends = np.concatenate([curves.controls[curves.starts[:-1], 0], curves.controls[curves.starts[1:] - 1, 3]])
+        for sign in (-1, 1):
+            drawn = np.array([x + away, y + sign * np.sqrt(radius**2 - away**2)])
+            assert np.hypot(*(ends - drawn).T).min() < 0.15
+
+
 def test_nodes_on_the_border_stay_on_it():
     pixels, labels = wedges(np.radians([10, 130, 250]), (32.0, 32.0))
     planar = build_map(labels)

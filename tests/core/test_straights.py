@@ -73,3 +73,16 @@ def test_corners_of_every_turn_are_found_in_place(turn):
     found = find_corners(open_line(points))
     assert len(found.index) == 1
     assert np.hypot(*(found.xy[0] - place)) < 0.1
+
+
+@pytest.mark.parametrize("off, ends_there", [(0.05, True), (2.4, False)])
+def test_a_run_ends_at_a_node_only_where_that_lies_on_its_line(off, ends_there):
+    """A side with a round tip before its node: a chord to the node would cut the tip off."""
+    way = np.arange(0, 41.0)
+    points = np.stack([way, 0.5 * way], -1) / np.hypot(1, 0.5)
+    normal = np.array([-0.5, 1.0]) / np.hypot(1, 0.5)
+    points[-1] = points[-2] + (points[-1] - points[-2]) * 2.5 + off * normal
+    runs = runs_of(open_line(points))
+    assert len(runs.first) == 1 and (runs.last[0] == len(points) - 1) == ends_there
+    middle = 0.5 * (runs.begin[0] + runs.end[0])
+    assert abs((middle @ normal)) < 0.03 and abs(runs.end[0] @ normal) < 0.06

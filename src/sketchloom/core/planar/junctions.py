@@ -12,8 +12,12 @@ _NEAR_PX, _FAR_PX = 1.5, 6.5
 _POINTS = 7
 _MOVE_PX, _LARGEST_MOVE_PX = 1.0, 2.5
 """How far from its lattice corner a node may be: between bent ends, and between straight ones, which may meet at a sharp angle."""
+_PASSES, _FEW, _BENT_PX, _BEYOND_PX = 2, 5, 0.04, 3.0
+"""A line serves fewer points, and those that lie no farther off it; a parabola is not followed farther than this beyond its points."""
+_BETTER = 0.3
+"""A parabola must leave less than this of what a line leaves: grain would swing it about."""
 _BOW_PX = 0.1
-"""Points that lie so far off their line, root mean square, halve its weight."""
+"""Points that lie so far off their line or parabola, root mean square, halve its weight."""
 _PRIOR = 0.02
 """Weight of the lattice corner against arcs that meet there, for nearly parallel arcs."""
 
@@ -43,36 +47,66 @@ class Polylines:
 def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
     """Meet the arcs of every junction in one point, (N, 2) px.
 
-    The least-squares meeting of the lines through each arc's nearest clean points. Nodes
-    on the border stay on it; the picture's corners stay where they are.
+    The least-squares meeting of the tangents of the parabolas, or lines, through each arc's nearest clean points; of
+    parabolas first where they pass the lattice corner, then where they pass what was found. Nodes on the border stay on
+    it; the picture's corners stay where they are.
     """
     nodes = planar.node_xy
     count = len(nodes)
-    system = np.zeros((count, 2, 2)) + _PRIOR * np.eye(2)
-    target = _PRIOR * nodes
-    trust, ends = np.zeros(count), np.zeros(count)
-    for at_end in (False, True):
-        node, normal, through, sure = _end_lines(planar, points, at_end)
-        across = sure[:, None, None] * normal[:, :, None] * normal[:, None, :]
-        np.add.at(trust, node, sure)
-        np.add.at(ends, node, 1)
-        np.add.at(system, node, across)
-        np.add.at(target, node, (across @ through[:, :, None])[:, :, 0])
+    ends = [_ends(planar, points, at_end) for at_end in (False, True)]
     limit = np.array([planar.width, planar.height])
     held = (nodes == 0) | (nodes == limit)
     stiff = held * 1e6
-    system[:, [0, 1], [0, 1]] += stiff
-    target += stiff * nodes
-    found = np.linalg.solve(system, target[:, :, None])[:, :, 0]
-    most = (_MOVE_PX + (_LARGEST_MOVE_PX - _MOVE_PX) * trust / np.maximum(ends, 1))[:, None]
-    placed = nodes + np.clip(found - nodes, -most, most)
-    placed = np.where(held, nodes, np.clip(placed, 0, limit))
+    trust, arcs = np.zeros(count), np.zeros(count)
+    for end in ends:
+        np.add.at(trust, end.node, end.sure)
+        np.add.at(arcs, end.node, 1)
+    most = (_MOVE_PX + (_LARGEST_MOVE_PX - _MOVE_PX) * trust / np.maximum(arcs, 1))[:, None]
+    placed = nodes
+    for _ in range(_PASSES):
+        system = np.zeros((count, 2, 2)) + _PRIOR * np.eye(2)
+        target = _PRIOR * nodes
+        for end in ends:
+            normal, through = end.tangents(placed)
+            across = end.sure[:, None, None] * normal[:, :, None] * normal[:, None, :]
+            np.add.at(system, end.node, across)
+            np.add.at(target, end.node, (across @ through[:, :, None])[:, :, 0])
+        system[:, [0, 1], [0, 1]] += stiff
+        found = np.linalg.solve(system, (target + stiff * nodes)[:, :, None])[:, :, 0]
+        placed = nodes + np.clip(found - nodes, -most, most)
+        placed = np.where(held, nodes, np.clip(placed, 0, limit))
     placed[planar.node_degree == 2] = nodes[planar.node_degree == 2]
     return placed
 
 
-def _end_lines(planar, points, at_end):
-    """Node, unit normal and a point of the line through each open arc's end, and how much it counts: a bent end says little of where it goes."""
+@dataclass(frozen=True, slots=True, eq=False)
+class _Ends:
+    """How open arcs come to their nodes: ``across = a + b s + c s^2`` over the way ``s`` along ``unit`` from ``middle``.
+
+    ``node`` (K,) numbers; ``middle``, ``unit`` (K, 2) px; ``form`` (3, K) a, b, c; ``nearest`` (K,) the way at the point
+    nearest to the node; ``sure`` (K,) how much an end counts: what no parabola follows says little of where it goes.
+    """
+
+    node: np.ndarray
+    middle: np.ndarray
+    unit: np.ndarray
+    form: np.ndarray
+    nearest: np.ndarray
+    sure: np.ndarray
+
+    def tangents(self, nodes) -> tuple[np.ndarray, np.ndarray]:
+        """Unit normals of the tangents nearest to places of the nodes, and a point of each."""
+        way = ((nodes[self.node] - self.middle) * self.unit).sum(1)
+        way = np.clip(way, self.nearest - _BEYOND_PX, self.nearest + _BEYOND_PX)
+        a, b, c = self.form
+        normal = np.stack([-self.unit[:, 1], self.unit[:, 0]], -1)
+        through = self.middle + way[:, None] * self.unit + (a + way * (b + way * c))[:, None] * normal
+        turned = normal - (b + 2 * way * c)[:, None] * self.unit
+        return turned / np.hypot(*turned.T)[:, None], through
+
+
+def _ends(planar, points, at_end) -> _Ends:
+    """The ends of open arcs, their begins or where they stop."""
     lengths = np.diff(points.starts)
     arcs = np.flatnonzero(~planar.closed & (lengths >= 2))
     node = (planar.end_node if at_end else planar.start_node)[arcs]
@@ -86,12 +120,24 @@ def _end_lines(planar, points, at_end):
     use[use.sum(1) < 2] = (step < np.minimum(lengths[arcs, None], 3))[use.sum(1) < 2]
     weight = use / use.sum(1, keepdims=True)
     mean = (near * weight[..., None]).sum(1)
-    spread = (near - mean[:, None]) * np.sqrt(weight)[..., None]
+    from_mean = near - mean[:, None]
+    spread = from_mean * np.sqrt(weight)[..., None]
     xx, yy, xy = (spread[..., 0] ** 2).sum(1), (spread[..., 1] ** 2).sum(1), (spread[..., 0] * spread[..., 1]).sum(1)
     along = 0.5 * np.arctan2(2 * xy, xx - yy)
-    normal = np.stack([-np.sin(along), np.cos(along)], axis=-1)
-    bow2 = np.maximum(0.5 * (xx + yy) - np.hypot(0.5 * (xx - yy), xy), 0)
-    return node, normal, origin + mean, 1 / (1 + bow2 / _BOW_PX**2)
+    unit = np.stack([np.cos(along), np.sin(along)], -1)
+    way = (from_mean * unit[:, None]).sum(2)
+    across = from_mean[..., 1] * unit[:, None, 0] - from_mean[..., 0] * unit[:, None, 1]
+    # the parabola; the mean of the way and its product with what is across are 0 by the choice of the line
+    s2, s3, s4, t2 = ((weight * v).sum(1) for v in (way**2, way**3, way**4, way**2 * across))
+    spare = s4 - s2**2 - s3**2 / np.maximum(s2, 1e-9)
+    c = np.where(spare > 1e-6, t2 / np.maximum(spare, 1e-6), 0.0)
+    form = np.stack([-c * s2, -c * s3 / np.maximum(s2, 1e-9), c])
+    left = across - (form[0][:, None] + way * (form[1][:, None] + way * c[:, None]))
+    off_line, off_parabola = (np.sqrt((weight * v * v).sum(1)) for v in (across, left))
+    bent = (use.sum(1) >= _FEW) & (off_line > _BENT_PX) & (off_parabola < _BETTER * off_line)
+    off = np.where(bent, off_parabola, off_line)
+    nearest = np.take_along_axis(way, np.where(use, distance, np.inf).argmin(1)[:, None], 1)[:, 0]
+    return _Ends(node, origin + mean, unit, form * bent, nearest, 1 / (1 + (off / _BOW_PX) ** 2))
 
 
 def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polylines:
