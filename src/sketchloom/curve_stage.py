@@ -107,7 +107,8 @@ def _mapped(segmentation):
         levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], np.minimum(segmentation.labels, tone.PAPER)), tone.LEVEL_STEP)
     else:
         levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
-    points = subpixel.boundary_points(planar, field, levels)
+    metric = subpixel.luma_first(field.shape[-1]) if segmentation.noise > 0 and not segmentation.two_tones else None
+    points = subpixel.boundary_points(planar, field, levels, metric)
     if segmentation.cut_in is None:
         return planar, junctions.join_polylines(planar, points, junctions.place_nodes(planar, points)), None
     drawn = segmentation.cut_in.guides

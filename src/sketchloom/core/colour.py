@@ -31,6 +31,15 @@ def srgb_to_lab(rgb8) -> np.ndarray:
     return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
 
 
+TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
+"""Luma and colour differences of JPEG (ITU-T T.871)."""
+
+
+def to_ycc(rgb8) -> np.ndarray:
+    """(..., 3) luma and colour differences, ITU-T T.871, of sRGB values."""
+    return np.asarray(rgb8, float) @ TO_YCC.T
+
+
 def ciede2000(lab1, lab2) -> np.ndarray:
     """CIEDE2000 difference of (..., 3) CIELAB colours, broadcast.
 

@@ -15,6 +15,7 @@ from typing import Protocol
 import numpy as np
 
 from sketchloom.core import parallel, ragged
+from sketchloom.core.colour import TO_YCC
 from sketchloom.core.planar.cracks import LEFT_PIXEL, OUTSIDE, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -27,6 +28,8 @@ _LARGEST_SHIFT_PX = 1.5
 _TANGENT_STEPS = 4
 _MANY_PIXELS = 20_000
 _PART_CRACKS = 100_000
+_CHROMA = 0.5
+"""How much colour differences count against luma in compressed pictures (tried on open vector art, compressed)."""
 
 
 class Levels(Protocol):
@@ -113,7 +116,14 @@ def face_means(planar: PlanarMap, field) -> np.ndarray:
     return np.stack(sums, axis=-1) / weight[:, None]
 
 
-def boundary_points(planar: PlanarMap, field, levels: Levels) -> BoundaryPoints:
+def luma_first(channels: int) -> np.ndarray:
+    """The metric in which colour differences count little: compression keeps them at half the resolution, if that."""
+    metric = np.eye(channels)
+    metric[:3, :3] = TO_YCC.T @ np.diag([1.0, _CHROMA**2, _CHROMA**2]) @ TO_YCC
+    return metric
+
+
+def boundary_points(planar: PlanarMap, field, levels: Levels, metric=None) -> BoundaryPoints:
     """Place the boundary at every usable crack.
 
     Parameters
@@ -122,6 +132,7 @@ def boundary_points(planar: PlanarMap, field, levels: Levels) -> BoundaryPoints:
     field : (H, W, C) float32 pixel values, linear in coverage (colours as encoded by the
         renderer, premultiplied where there is alpha).
     levels : the pure values on either side.
+    metric : (C, C) symmetric, how much differences of value count where a pixel's share is told; all alike when left out.
 
     Returns
     -------
@@ -132,18 +143,18 @@ def boundary_points(planar: PlanarMap, field, levels: Levels) -> BoundaryPoints:
     inner = planar.left[arc] != OUTSIDE
     keep = np.flatnonzero(inner & _lies_along(planar, arc))
     parts = np.array_split(keep, max(len(keep) // _PART_CRACKS, 1))
-    placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, arc[cracks], cracks), parts)
+    placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, metric, arc[cracks], cracks), parts)
     starts = np.searchsorted(arc[keep], np.arange(planar.arc_count + 1))
     xy, middle = (np.concatenate(values) for values in zip(*placed))
     return BoundaryPoints(xy, starts, middle)
 
 
-def _placed(planar, field, levels, arc, cracks):
+def _placed(planar, field, levels, metric, arc, cracks):
     """Where the boundary runs at the cracks named, (M, 2), and their middles."""
     heading = planar.heading[cracks]
     tail_y, tail_x = np.divmod(planar.vertex[cracks], planar.width + 1)
     tail = np.stack([tail_x, tail_y], axis=-1)
-    shift = _shifts(planar, field, levels, arc, heading, tail)
+    shift = _shifts(planar, field, levels, metric, arc, heading, tail)
     middle = tail + 0.5 * STEP[heading]
     return middle + shift[:, None] * _TO_LEFT[heading], middle
 
@@ -158,14 +169,14 @@ def _lies_along(planar, arc):
     return np.where(horizontal, run_x >= run_y, run_y >= run_x)
 
 
-def _shifts(planar, field, levels, arc, heading, tail):
+def _shifts(planar, field, levels, metric, arc, heading, tail):
     """Signed distance from each crack to the boundary, positive towards its left face."""
     left_at, right_at = tail + LEFT_PIXEL[heading], tail + RIGHT_PIXEL[heading]
     towards_left = _TO_LEFT[heading]
     left, right = planar.left[arc], planar.right[arc]
     a = levels(left, left_at[:, 0], left_at[:, 1])
     b = levels(right, right_at[:, 0], right_at[:, 1])
-    sides = _Sides(planar, field, a, b)
+    sides = _Sides(planar, field, a, b, metric)
     share_left, run_left, beyond_left = sides.look(left_at, towards_left, left)
     share_right, run_right, beyond_right = sides.look(right_at, -towards_left, right)
     deep = 1.0 - share_right
@@ -184,10 +195,11 @@ def _shifts(planar, field, levels, arc, heading, tail):
 class _Sides:
     """Looks outwards from cracks, pixel by pixel."""
 
-    def __init__(self, planar, field, a, b):
+    def __init__(self, planar, field, a, b, metric=None):
         self.planar, self.field, self.a = planar, field, a
         line = b - a
-        self.line = line / np.maximum((line * line).sum(1), 1e-6)[:, None]
+        weighed = line if metric is None else line @ metric
+        self.line = weighed / np.maximum((line * weighed).sum(1), 1e-6)[:, None]
 
     def look(self, at, outwards, face):
         """Share of b, length of the run of ``face``, and the face beyond the run (-1: none).

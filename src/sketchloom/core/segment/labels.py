@@ -3,11 +3,12 @@
 import cv2
 import numpy as np
 
+from sketchloom.core.colour import to_ycc
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 from sketchloom.core.segment.palette import flat_limit
-from sketchloom.core.segment.thin import mixture_mask, to_ycc
+from sketchloom.core.segment.thin import mixture_mask
 
 _ROWS = 256
 _UNDECIDED = 255

@@ -7,7 +7,7 @@ what lies on opposite sides of them.
 import cv2
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, srgb_to_lab
+from sketchloom.core.colour import ciede2000, srgb_to_lab, to_ycc
 from sketchloom.core.segment.modes import seeds as find_seeds
 
 _THIN_DELTA = 14.0
@@ -21,13 +21,6 @@ _CORE = np.ones((3, 3), np.uint8)
 _LARGE_PX = 3_000_000
 _LEFT_FAR, _LEFT_DELTA, _LEFT_PX, _LEFT_SHARE = 45.0, 18.0, 12, 0.0004
 _INSIDE = np.ones((9, 9), np.uint8)
-_TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
-"""Luma and colour differences of JPEG (ITU-T T.871)."""
-
-
-def to_ycc(rgb) -> np.ndarray:
-    """(..., 3) luma and colour differences, ITU-T T.871, of sRGB values."""
-    return np.asarray(rgb, float) @ _TO_YCC.T
 
 
 def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
@@ -190,7 +183,7 @@ def _mixed(rgb, near, y, x, colours, noise):
     Luma is kept sharp and the colour differences are blurred, so both are mixtures of the
     two sides, though not in the same proportion; rings overshoot a little.
     """
-    ycc, known = rgb[y, x] @ _TO_YCC.T, colours @ _TO_YCC.T
+    ycc, known = to_ycc(rgb[y, x]), to_ycc(colours)
     slack = 14.0 + 1.5 * noise
     mixed = np.zeros(len(y), bool)
     for i in range(len(known)):
