@@ -227,7 +227,7 @@ class Session(QObject):
                 files = release.write_svg(work, target)
             if with_report:
                 beside = (target / f"{release.safe_stem(name)}-report.json") if kind != "one" else target.with_suffix(".json")
-                write_whole(beside, report.to_bytes(report.report_of(work, work.picture.name, work.timings_s)))
+                write_whole(beside, report.to_bytes(report.report_of(work, work.picture.name, work.timings_s, compared=True)))
                 files.append(beside)
             if with_plan:
                 beside = (target / f"{release.safe_stem(name)}-plan.svg") if kind != "one" else target.with_name(f"{target.stem}-plan.svg")
