@@ -60,6 +60,7 @@ QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radi
 QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
 QTableWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QTableWidget:focus {{ border: 2px solid {WOAD}; }}
+QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
 QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
 #fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; }}
 QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}

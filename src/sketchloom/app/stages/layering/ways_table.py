@@ -2,7 +2,7 @@
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor
-from PySide6.QtWidgets import QHeaderView, QTableWidget, QTableWidgetItem
+from PySide6.QtWidgets import QAbstractButton, QHeaderView, QTableWidget, QTableWidgetItem
 
 from sketchloom.app import theme
 from sketchloom.core.units import MM_PER_IN
@@ -32,6 +32,9 @@ class WaysTable(QTableWidget):
         self.verticalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Fixed)
         self.verticalHeader().setHighlightSections(False)
         self.setWordWrap(False)
+        corner = self.findChild(QAbstractButton)
+        corner.setAccessibleName(self.tr("Figures of each way"))
+        corner.setEnabled(False)
         self.setStyleSheet("QHeaderView::section { padding: 3px 2px; font-size: 11px; }")
         self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
         self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
