@@ -5,14 +5,11 @@ are the same bytes everywhere.
 """
 
 import os
-import sys
 from concurrent.futures import ThreadPoolExecutor
 
 import numpy as np
 
 THREADS = min(4, os.cpu_count() or 1)
-sys.setswitchinterval(1e-4)
-"""Threads that compute between short calls would otherwise wait up to 5 ms for each other."""
 
 
 def in_threads(work, parts) -> list:

@@ -26,7 +26,7 @@ def crossing_chords(begin, end) -> np.ndarray:
     cuts = np.searchsorted(total, np.arange(_PAIRS_AT_ONCE, total[-1], _PAIRS_AT_ONCE)) + 1
     parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)]))
     low, high = np.minimum(from_, to).T.copy(), np.maximum(from_, to).T.copy()
-    follows = np.append((to[:-1] == from_[1:]).all(1), False)
+    follows = np.append((to[:-1, 0] == from_[1:, 0]) & (to[:-1, 1] == from_[1:, 1]), False)
     near = parallel.in_threads(lambda part: _near_pairs(chord, later, *part, low, high, follows), parts)
     one, two = source[np.concatenate([n[0] for n in near])], source[np.concatenate([n[1] for n in near])]
     a, b, c, d = begin[one], end[one], begin[two], end[two]
@@ -36,7 +36,8 @@ def crossing_chords(begin, end) -> np.ndarray:
 
 def _in_pieces(begin, end):
     """Long chords in pieces that fit a cell, and the chord each is a piece of."""
-    pieces = np.maximum(np.ceil(np.abs(end - begin).max(1) / _CELL_PX), 1).astype(np.intp)
+    way = np.abs(end - begin)
+    pieces = np.maximum(np.ceil(np.maximum(way[:, 0], way[:, 1]) / _CELL_PX), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(pieces)
     of = ragged.owner(starts)
     share = (np.arange(starts[-1]) - starts[of]) / pieces[of]
@@ -48,17 +49,16 @@ def _in_pieces(begin, end):
 
 def _by_cell(begin, end):
     """Chords cell by cell, each in every cell it may pass (at most four), and the cells' offsets."""
-    low = np.floor(np.minimum(begin, end) / _CELL_PX).astype(np.int64)
-    high = np.floor(np.maximum(begin, end) / _CELL_PX).astype(np.int64)
-    low_all = low.min(0)
-    across = int(high[:, 0].max() - low_all[0]) + 2
+    low_x, low_y = (np.floor(np.minimum(begin[:, k], end[:, k]) / _CELL_PX).astype(np.int64) for k in (0, 1))
+    high_x, high_y = (np.floor(np.maximum(begin[:, k], end[:, k]) / _CELL_PX).astype(np.int64) for k in (0, 1))
+    left, top = low_x.min(), low_y.min()
+    across = int(high_x.max() - left) + 2
+    wide, high = high_x > low_x, high_y > low_y
+    first = (low_y - top) * across + low_x - left
     cells, chords = [], []
-    for dx in (0, 1):
-        for dy in (0, 1):
-            cell = low + (dx, dy)
-            use = np.flatnonzero((cell <= high).all(1))
-            cells.append((cell[use, 1] - low_all[1]) * across + cell[use, 0] - low_all[0])
-            chords.append(use)
+    for use, on in ((np.arange(len(begin)), 0), (np.flatnonzero(wide), 1), (np.flatnonzero(high), across), (np.flatnonzero(wide & high), across + 1)):
+        cells.append(first[use] + on)
+        chords.append(use)
     cell, chord = np.concatenate(cells), np.concatenate(chords)
     order = np.argsort(cell, kind="stable")
     cell = cell[order]

@@ -83,13 +83,16 @@ def _crossing(spliced, among=slice(None)):
 def _beside(controls, fresh):
     """(S,) bool: segments whose box comes near that of a segment marked."""
     a, b, c, d = (controls[:, k] for k in range(4))
-    low = (np.minimum(np.minimum(a, b), np.minimum(c, d)) // _NEAR_PX).astype(np.intp)
-    high = (np.maximum(np.maximum(a, b), np.maximum(c, d)) // _NEAR_PX).astype(np.intp) + 1
+    low = np.floor(np.minimum(np.minimum(a, b), np.minimum(c, d)) * (1 / _NEAR_PX)).astype(np.intp)
+    high = np.floor(np.maximum(np.maximum(a, b), np.maximum(c, d)) * (1 / _NEAR_PX)).astype(np.intp) + 1
     origin = low.min(0)
     low, high = low - origin, high - origin
-    mask = np.zeros((high[:, 1].max(), high[:, 0].max()), np.int32)
-    for (x0, y0), (x1, y1) in zip(low[fresh].tolist(), high[fresh].tolist()):
-        mask[y0:y1, x0:x1] = 1
+    # boxes are laid down by their corners, then counted by sums over rows and columns
+    laid = np.zeros((high[:, 1].max() + 1, high[:, 0].max() + 1), np.int32)
+    (x0, y0), (x1, y1) = low[fresh].T, high[fresh].T
+    for y, x, sign in ((y0, x0, 1), (y0, x1, -1), (y1, x0, -1), (y1, x1, 1)):
+        np.add.at(laid, (y, x), sign)
+    mask = laid[:-1, :-1].cumsum(0).cumsum(1) > 0
     total = np.pad(mask.cumsum(0).cumsum(1), ((1, 0), (1, 0)))
     return (total[high[:, 1], high[:, 0]] - total[low[:, 1], high[:, 0]] - total[high[:, 1], low[:, 0]]
             + total[low[:, 1], low[:, 0]]) > 0

@@ -19,7 +19,7 @@ _SHORTEST, _LONGEST, _SHORT = 7, 20, 3
 _PER_SCATTER = 13.4
 """A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
 hangs together from point to point (half as much again); this is two and a half times that."""
-_PART_POINTS, _SCATTER_POINTS = 10_000, 100_000
+_PART_POINTS, _SCATTER_POINTS = 10_000, 50_000
 _GAP = 2
 _SNAP = 6
 _DRAWN_IN = 5

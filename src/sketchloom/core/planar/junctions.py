@@ -143,14 +143,15 @@ def _ends(planar, points, at_end) -> _Ends:
 def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polylines:
     """Polylines of all arcs, with points that a third colour has pulled left out."""
     arc = ragged.owner(points.starts)
-    start, end = planar.start_node[arc], planar.end_node[arc]
     junction = planar.node_degree > 2
     keep = np.ones(len(points.xy), bool)
     lengths = np.diff(points.starts)
-    for node in (start, end):
-        distance = np.hypot(*(points.xy - nodes[node]).T)
-        limit = np.where(junction[node], np.where(lengths[arc] > 8, 2.2, np.where(lengths[arc] > 5, _NEAR_PX, 0.7)), 0.3)
-        keep &= planar.closed[arc] | (distance >= limit)
+    open_points = np.flatnonzero(~planar.closed[arc])
+    own = arc[open_points]
+    for node in (planar.start_node[own], planar.end_node[own]):
+        distance = np.hypot(*(points.xy[open_points] - nodes[node]).T)
+        limit = np.where(junction[node], np.where(lengths[own] > 8, 2.2, np.where(lengths[own] > 5, _NEAR_PX, 0.7)), 0.3)
+        keep[open_points] &= distance >= limit
     # a loop too small to have kept three points, its node among them, falls back on its pixel corners
     kept = np.bincount(arc[keep], minlength=planar.arc_count)
     through_node = ~planar.closed & (planar.start_node == planar.end_node)
