@@ -292,7 +292,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
         joined &= ~refused[spans.last[:-1]]
         pair = _alternate(joined, turn % 2)
         if len(pair) == 0:
-            if not joined.any():
+            if turn % 2:
                 break
             continue
         progress.step(turn, rounds, "Joining curves")
