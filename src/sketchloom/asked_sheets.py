@@ -12,7 +12,7 @@ from sketchloom.core.layers.layering import WAYS
 from sketchloom.core.layers.rims import BACKING, RIM, UNDERLAY, Rim
 from sketchloom.core.preflight.rules import check_ground
 from sketchloom.core.sheets.materials import shipped
-from sketchloom.core.units import parse_length_mm
+from sketchloom.core.units import parse_length_or_zero_mm
 from sketchloom.core.words import word
 from sketchloom.recipe import PINS, Recipe
 
@@ -29,7 +29,7 @@ def of_all(recipe: Recipe, options) -> Recipe:
     for name, text in (("overlap_mm", options.overlap), ("weeding_mm", options.weeding_frame), ("weeding_every_mm", options.weeding_every), ("spacer_mm", options.spacer),
                        ("sheet_mm", options.sheet_thickness), ("frame_depth_mm", options.frame_depth)):
         if text is not None:
-            changes[name] = _length(text)
+            changes[name] = parse_length_or_zero_mm(text)
     for name in ("layering", "tool", "names_in"):
         if getattr(options, name) is not None:
             changes[name] = getattr(options, name)
@@ -47,7 +47,7 @@ def of_all(recipe: Recipe, options) -> Recipe:
         raise SettingError("--leave-out", "like-ground only beside --laid-on, which says what the ground is", LIKE_GROUND)
     if options.marks:
         changes["marks"] = True
-    rims = [Rim(_length(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
+    rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
     if rims:
         changes["rims"] = (*recipe.rims, *rims)
     for _, way in options.way:
@@ -186,11 +186,6 @@ def _place(text):
     except ValueError:
         raise SettingError("--region", "a place such as 34,20.5 in mm, then what becomes of it", text) from None
     return x, y
-
-
-def _length(text):
-    """Millimetres; nothing may be written as a plain 0."""
-    return 0.0 if text in ("0", "0mm", "0in") else parse_length_mm(text)
 
 
 def _whole(name, text, low, high):

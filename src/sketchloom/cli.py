@@ -11,7 +11,7 @@ from threading import Thread
 
 from sketchloom import __version__, sheet_words
 from sketchloom.core.errors import AppError, ExportError, PictureError, ProjectError, SettingError
-from sketchloom.core.units import parse_length_mm
+from sketchloom.core.units import parse_length_mm, parse_length_or_zero_mm
 
 DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
@@ -130,7 +130,7 @@ def _recipe(options):
             enlarge=_whole("--enlarge", options.enlarge, 1, MAX_ENLARGED)),
         pen_mm=None if options.pen_width is None else parse_length_mm(options.pen_width),
         pens=_whole("--pens", options.pens, 1, MAX_PENS),
-        spur_mm=_length_or_none(options.min_branch), tones=_whole("--tones", options.tones, MIN_TONES, MAX_TONES),
+        spur_mm=parse_length_or_zero_mm(options.min_branch), tones=_whole("--tones", options.tones, MIN_TONES, MAX_TONES),
         double_mm=0.0 if options.double is None else parse_length_mm(options.double), double_to=options.double_to,
         local_cut_off=options.local_threshold, silhouette=options.silhouette,
         reading=options.mode or "auto",
@@ -139,7 +139,7 @@ def _recipe(options):
         ground="keep" if options.keep_background else "auto",
         smoothness=_whole("--smoothness", options.smoothness, TRUEST, SMOOTHEST),
         exact_shapes=not options.as_drawn,
-        smallest_mm=_length_or_none(options.min_feature),
+        smallest_mm=parse_length_or_zero_mm(options.min_feature),
     )
     # a cut-off or a number of colours says which reading is meant
     if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
@@ -177,11 +177,6 @@ def _recipe_of_file(options):
     except (ValueError, RecursionError):
         raise PictureError(options.recipe, "is not a recipe: it holds no JSON.", "Write one with --write-recipe.") from None
     return _with_sheets(from_json(read), options)
-
-
-def _length_or_none(text):
-    """Millimetres; nothing may be written as a plain 0."""
-    return 0.0 if text in ("0", "0mm", "0in") else parse_length_mm(text)
 
 
 def _whole(name, text, low, high, auto=False):

@@ -169,9 +169,11 @@ class _Run:
             found += rules.check_ground(done.layers, recipe.laid_on)
         if recipe.materials or recipe.frame_depth_mm is not None:
             found += self._check_materials(traced, done)
-        return Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, done.ground, done.depth,
+        work = Work(self.original, self.whole, picture, recipe, reading, fit, tree, segmentation, traced, done.ground, done.depth,
                     done.plans, done.layers, done.proposed, done.length_mm, self.mm_per_px, found, faults, done.edited, move,
                     self.rough, self.measured, self.timings)
+        work.sheet_cuts_mm  # helper cuts are worked out here, not where the figures are shown
+        return work
 
     def _check_materials(self, traced, done):
         recipe = self.recipe

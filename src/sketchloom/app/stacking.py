@@ -121,7 +121,7 @@ class Stacking(QObject):
             self._bench.show_look(None)
         else:
             materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
-            thick = [work.recipe.sheet_mm if m is None else m.thickness_mm for m in materials]
+            thick = work.thicknesses_mm
             heights = tuple(sum(thick[:n + 1]) + n * work.recipe.spacer_mm for n in range(len(thick)))
             families = tuple(m.family if m is not None and box.grain.isChecked() else None for m in materials)
             self._bench.show_look(Look(box.light_deg if box.shadows.isChecked() else None, box.slant_share, heights, families,

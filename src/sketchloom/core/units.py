@@ -27,3 +27,8 @@ def format_length(mm: float, unit: str = "mm", digits: int | None = None) -> str
     value = mm / _PER_UNIT_MM[unit]
     places = digits if digits is not None else (1 if unit == "mm" else 2)
     return f"{value:,.{places}f} {unit}".replace(",", "\u202f")
+
+
+def parse_length_or_zero_mm(text: str) -> float:
+    """As ``parse_length_mm``; nothing may be written as a plain 0."""
+    return 0.0 if text in ("0", "0mm", "0in") else parse_length_mm(text)
