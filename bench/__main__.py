@@ -9,7 +9,6 @@ import sys
 from bench import choices, cleaning, core_speed, drawn, layers, speed, table
 from bench.quality import run as quality
 
-
 _TABLES = ("speed", "core", "choices", "cleaning", "drawn", "layers", "quality")
 
 

@@ -15,16 +15,16 @@ from bench.quality.conditions import CONDITIONS, picture_of, recipe_of
 from bench.quality.run import icons
 from bench.quality.truth import Truth
 from bench.table import Row
-from sketchloom.core.errors import AppError
 from sketchloom.core.background.mask import kept_alpha
 from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment.cut_offs import count_cut_offs, pieces_and_holes
 from sketchloom.core.segment.ladder import colour_ladder
 from sketchloom.core.segment.palette import find_colours
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
 
 _SCAN = next(c for c in CONDITIONS if c.reading == "tone")
 _STEP = 8

@@ -11,11 +11,11 @@ from bench.table import Row
 from sketchloom.core.edits.gaps import find_gaps
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.planar.describe import RegionIndex
-from sketchloom.demo_works import DEMOS
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import DEMOS
+from sketchloom.files.opening import open_file
+from sketchloom.recipe.document import Recipe
 
 _CUT_OFF = 140
 _COLOURS = ("#c83c32", "#1e3557", "#e3ae4a", "#2f6f7e")

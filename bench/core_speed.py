@@ -12,8 +12,8 @@ from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.segment import tone
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def rows() -> list[Row]:

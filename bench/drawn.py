@@ -8,18 +8,19 @@ from scipy.spatial import cKDTree
 
 from bench.table import Row
 from sketchloom.core.curves.curveset import evaluate, segment_areas, segment_lengths
-from sketchloom.core.layers.outline import Outline
-from sketchloom.core.layers.rims import Rim, rim_outline
+from sketchloom.core.curves.outline import Outline
+from sketchloom.core.layers.added import Rim
+from sketchloom.core.layers.rims import rim_outline
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.picture.preparing.mirroring import FIRST, SECOND, Mirror, find_axis, mirror_frame
-from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.picture.preparing.mirroring import find_axis, mirror_frame
+from sketchloom.core.picture.preparing.steps import FIRST, SECOND, Mirror, Preparation
 from sketchloom.core.shapes import makers
 from sketchloom.core.shapes.placed import is_straight
-from sketchloom.demo_works import DEMOS, demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.shape_desk import ShapeDesk
+from sketchloom.desk.shapes import ShapeDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import DEMOS, demo
+from sketchloom.files.opening import open_file
+from sketchloom.recipe.document import Recipe
 
 _SUB = 8
 

@@ -11,10 +11,10 @@ from PIL import Image
 from bench.quality.conditions import CONDITIONS, picture_of
 from bench.quality.run import icons
 from bench.table import Row
+from sketchloom.core.judge.faults import Faults, find_faults
 from sketchloom.core.picture.decode import decode
-from sketchloom.core.picture.faults import Faults, find_faults
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.demo_works import demo
+from sketchloom.files.demo_works import demo
 
 _SIZE = 900
 _ICONS = 14

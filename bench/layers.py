@@ -10,16 +10,16 @@ from bench.quality.conditions import CONDITIONS, picture_of, recipe_of
 from bench.quality.run import icons
 from bench.table import Row
 from sketchloom.core.curves.curveset import segment_areas
-from sketchloom.core.layers.layering import FITTED, LEAN
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.order import Faces, Weights, best_order
-from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.section import SectionCutter
+from sketchloom.core.layers.ways import FITTED, LEAN
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.shapes import makers
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
 
 _EVERY = 4
 

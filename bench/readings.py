@@ -6,13 +6,13 @@ import numpy as np
 from bench.quality.conditions import CONDITIONS, picture_of
 from bench.quality.run import icons
 from bench.table import Row
-from sketchloom.core import parallel
-from sketchloom.core.picture import fitness
+from sketchloom.core.base import parallel
+from sketchloom.core.judge import fitness
+from sketchloom.core.judge.reading import proposed_reading
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment.palette import find_colours
-from sketchloom.demo_works import demo
+from sketchloom.files.demo_works import demo
 
 _SIZE = 800
 _BY_NAME = {c.name: c for c in CONDITIONS}

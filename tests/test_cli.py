@@ -11,8 +11,8 @@ import pytest
 from PIL import Image
 
 import shapes
-from sketchloom import cli
-from sketchloom.demo_works import demo
+from sketchloom.command import main as cli
+from sketchloom.files.demo_works import demo
 
 ROOT = Path(__file__).resolve().parents[1]
 
@@ -49,7 +49,7 @@ def test_a_process_of_its_own(badge, tmp_path):
 
 
 def test_trace_needs_no_qt(badge, tmp_path):
-    code = ("import sys; sys.modules['PySide6'] = None\nfrom sketchloom.cli import main\n"
+    code = ("import sys; sys.modules['PySide6'] = None\nfrom sketchloom.command.main import main\n"
             "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))")
     done = subprocess.run([sys.executable, "-c", code, badge, tmp_path / "o.svg"], capture_output=True, text=True,
                           env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
@@ -140,7 +140,7 @@ def test_no_room_on_the_disk(badge, tmp_path):
     """The system refuses to write more than 200 bytes to a file, as a full disk would."""
     out = tmp_path / "o.svg"
     out.write_text("before")
-    code = ("import resource, signal, sys\nfrom sketchloom.cli import main\nsignal.signal(signal.SIGXFSZ, signal.SIG_IGN)\n"
+    code = ("import resource, signal, sys\nfrom sketchloom.command.main import main\nsignal.signal(signal.SIGXFSZ, signal.SIG_IGN)\n"
             "resource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
             "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))")
     done = subprocess.run([sys.executable, "-B", "-c", code, badge, out], capture_output=True, text=True,

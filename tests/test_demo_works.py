@@ -4,12 +4,13 @@ import numpy as np
 import pytest
 from PIL import Image
 
+from sketchloom.core.judge.faults import find_faults
 from sketchloom.core.picture.decode import decode
-from sketchloom.core.picture.faults import find_faults
+from sketchloom.core.picture.preparing.preparation import prepared
+from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.segment.cut_offs import count_cut_offs
-from sketchloom.core.picture.preparing.preparation import Preparation, prepared
-from sketchloom.demo_works import DEMOS, demo, put_demo_projects
-from sketchloom.opening import open_file
+from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
+from sketchloom.files.opening import open_file
 
 
 @pytest.mark.parametrize("one", DEMOS, ids=lambda one: one.key)

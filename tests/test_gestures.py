@@ -9,17 +9,17 @@ from hypothesis import Phase, given, settings
 from hypothesis import strategies as st
 
 import shapes
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import flatten
-from sketchloom.core.edits.region_edits import COLOUR, DROP, WINDOW
-from sketchloom.core.errors import AppError
-from sketchloom.core.layers.outline import face_outline
-from sketchloom.core.layers.rims import Rim
+from sketchloom.core.curves.outline import face_outline
+from sketchloom.core.edits.decisions import COLOUR, DROP, WINDOW
+from sketchloom.core.layers.added import Rim
 from sketchloom.core.planar.describe import RegionIndex
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
-from sketchloom.shape_desk import ShapeDesk
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.desk.shapes import ShapeDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 SIZE = 180
 RECIPE = Recipe(reading="colour", size_mm=90.0, smallest_mm=0.5)

@@ -6,6 +6,8 @@ import subprocess
 import sys
 from pathlib import Path
 
+import pytest
+
 ROOT = Path(__file__).resolve().parents[1]
 SOURCES = ROOT / "src" / "sketchloom"
 
@@ -16,23 +18,47 @@ def imports_of(path):
             yield from (a.name for a in node.names)
         elif isinstance(node, ast.ImportFrom):
             yield node.module
+            yield from (f"{node.module}.{a.name}" for a in node.names)
 
 
-def test_only_the_application_knows_qt_and_nothing_below_knows_the_application():
+HOUSE = ("core", "recipe", "evaluate", "desk", "files", "app", "command")
+"""Folders from the ground up; each imports only from itself and from those before it."""
+CORE = ("base", "picture", "planar", "background", "curves", "segment", "shapes", "strokes", "edits", "layers", "formats",
+        "sheets", "preflight", "judge", "simulate")
+"""The same for the folders of the core."""
+LOOSE = {"__init__.py", "__main__.py", "system.py"}
+
+
+def test_only_the_application_knows_qt():
     for path in SOURCES.rglob("*.py"):
-        names = list(imports_of(path))
-        inside_app = path.is_relative_to(SOURCES / "app")
-        if not inside_app:
-            assert not [n for n in names if n.startswith("PySide6")], path
-        if path.is_relative_to(SOURCES / "core"):
-            outside = [n for n in names if n.startswith("sketchloom.") and not n.startswith("sketchloom.core")]
-            assert not outside, path
+        if not path.is_relative_to(SOURCES / "app"):
+            assert not [n for n in imports_of(path) if n.startswith("PySide6")], path
+
+
+@pytest.mark.parametrize(("above", "order"), [("sketchloom", HOUSE), ("sketchloom.core", CORE)])
+def test_imports_run_one_way_down_the_house(above, order):
+    """By the text of every import, also of those inside functions."""
+    root = SOURCES.parent.joinpath(*above.split("."))
+    assert {p.name for p in root.iterdir() if (p / "__init__.py").exists()} == set(order)
+    wrong = []
+    for here, folder in enumerate(order):
+        for path in (root / folder).rglob("*.py"):
+            for name in imports_of(path):
+                part = name.removeprefix(above + ".").split(".")[0] if name.startswith(above + ".") else None
+                if part in order and order.index(part) > here:
+                    wrong.append(f"{path.relative_to(root)} takes {name}")
+    assert not wrong
+
+
+def test_no_module_lies_loose_beside_the_folders():
+    assert {p.name for p in SOURCES.glob("*.py")} == LOOSE
+    assert {p.name for p in (SOURCES / "core").glob("*.py")} == {"__init__.py"}
 
 
 def test_the_core_runs_where_qt_cannot_be_imported():
     code = ("import sys, pkgutil, importlib; sys.modules['PySide6'] = None\nimport sketchloom.core as c\n"
             "for m in pkgutil.walk_packages(c.__path__, 'sketchloom.core.'): importlib.import_module(m.name)\n"
-            "import sketchloom.pipeline, sketchloom.release, sketchloom.opening, sketchloom.demo_works")
+            "import sketchloom.evaluate.pipeline, sketchloom.files.release, sketchloom.files.opening, sketchloom.files.demo_works")
     subprocess.run([sys.executable, "-c", code], check=True, env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin"})
 
 

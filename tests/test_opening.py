@@ -9,15 +9,16 @@ from PIL import Image
 
 import shapes
 from core.test_documents import RED, SQUARE, pdf
-from sketchloom import cli, composing, opening
-from sketchloom import project as projects
-from sketchloom.core.errors import PictureError, SettingError
+from sketchloom.command import main as cli
+from sketchloom.core.base.errors import PictureError, SettingError
+from sketchloom.core.judge.faults import find_faults
 from sketchloom.core.picture.decode import decode
-from sketchloom.core.picture.faults import find_faults
 from sketchloom.core.picture.preparing.finding import find_skew
 from sketchloom.core.simulate.scanner import GLASS_MM, Scan, scanned
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import composing, opening
+from sketchloom.files import project as projects
+from sketchloom.recipe.document import Recipe
 
 SIZE = 160
 

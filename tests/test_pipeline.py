@@ -6,12 +6,14 @@ import numpy as np
 import pytest
 
 import shapes
-from sketchloom import mends, palette_edits
+from sketchloom.core.base.errors import Cancelled, PictureError
 from sketchloom.core.curves.curveset import face_areas
-from sketchloom.core.errors import Cancelled, PictureError
 from sketchloom.core.preflight.findings import CODES, Finding
-from sketchloom.pipeline import Pipeline, require_traceable
-from sketchloom.recipe import PaletteEntry, Recipe
+from sketchloom.desk import mends
+from sketchloom.evaluate.pipeline import Pipeline, require_traceable
+from sketchloom.recipe import palette_edits
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import PaletteEntry
 
 RED, BLUE, GOLD, WHITE = (181, 72, 60), (30, 53, 87), (227, 174, 74), (255, 255, 255)
 

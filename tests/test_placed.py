@@ -12,13 +12,13 @@ from PIL import Image
 import shapes
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.picture.preparing.placing import placing
-from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.segment.parts import Grown, Patch
-from sketchloom.opening import open_project
-from sketchloom.pipeline import Pipeline
-from sketchloom.placed import as_came, as_prepared, as_shown
-from sketchloom.project import Project, from_bytes, to_bytes
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.opening import open_project
+from sketchloom.files.project import Project, from_bytes, to_bytes
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.places import as_came, as_prepared, as_shown
 
 SIZE = 300
 CROPPED = Preparation(crop=(0.1, 0.2, 0.9, 1.0))

@@ -8,13 +8,15 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
-from sketchloom import presets, variants
-from sketchloom.core.errors import ProjectError, SettingError
-from sketchloom.core.progress import QUIET
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import PaletteEntry, Recipe
+from sketchloom.core.base.errors import ProjectError, SettingError
+from sketchloom.core.base.progress import QUIET
+from sketchloom.desk import variants
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
+from sketchloom.recipe import presets
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import PaletteEntry
 
 
 def test_a_preset_holds_how_to_read_and_nothing_of_one_picture():

@@ -10,12 +10,14 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 import shapes
-from sketchloom import project as projects
-from sketchloom.core.curves.reshaping import CurveEdit
-from sketchloom.core.errors import ExportError, PictureError, ProjectError, SettingError
-from sketchloom.opening import open_file
-from sketchloom.project import Project
-from sketchloom.recipe import LAYERINGS, READINGS, UNITS, LayerEdit, PaletteEntry, Recipe, from_json, to_json
+from sketchloom.core.base.errors import ExportError, PictureError, ProjectError, SettingError
+from sketchloom.core.curves.courses import CurveEdit
+from sketchloom.files import project as projects
+from sketchloom.files.opening import open_file
+from sketchloom.files.project import Project
+from sketchloom.recipe.document import Recipe, from_json, to_json
+from sketchloom.recipe.parts import LayerEdit, PaletteEntry
+from sketchloom.recipe.sections import LAYERINGS, READINGS, UNITS
 
 PNG = shapes.png(np.indices((20, 20)).sum(0).astype(np.uint8) * 6)
 hexes = st.integers(0, 0xFFFFFF).map("#{:06x}".format)

@@ -6,18 +6,19 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from sketchloom import palette_edits
 from sketchloom.core.background.steps import Background, BackgroundStep
-from sketchloom.core.curves.reshaping import KINDS, CurveEdit
-from sketchloom.core.errors import SettingError
-from sketchloom.core.layers.rims import KINDS as RIMS
-from sketchloom.core.layers.rims import Rim
-from sketchloom.core.picture.preparing.mirroring import SIDES, Mirror
-from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.curves.courses import KINDS, CurveEdit
+from sketchloom.core.layers.added import KINDS as RIMS
+from sketchloom.core.layers.added import Rim
+from sketchloom.core.picture.preparing.steps import SIDES, Mirror, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
-from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine
-from sketchloom.pipeline import segmentation_settings
-from sketchloom.recipe import DOUBLES, READINGS, PaletteEntry, Recipe, from_json, to_json
+from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
+from sketchloom.evaluate.pipeline import same_regions
+from sketchloom.recipe import palette_edits
+from sketchloom.recipe.document import Recipe, from_json, to_json
+from sketchloom.recipe.parts import PaletteEntry
+from sketchloom.recipe.sections import DOUBLES, READINGS
 
 share = st.floats(0, 1, allow_nan=False)
 place = st.tuples(share, share)
@@ -84,21 +85,21 @@ def test_recipes_can_be_keys(recipe):
 
 
 def test_what_regions_depend_on_is_told_from_what_comes_after():
-    plain = segmentation_settings(Recipe())
+    plain = Recipe()
     for changed in (Recipe(tones=5), Recipe(background=Background((BackgroundStep("paper"),))), Recipe(double_mm=1.0),
                     Recipe(patches=(Patch(((0, 0), (1, 0), (1, 1)), smoothness=2),)), Recipe(preparation=Preparation(turn_deg=2.0))):
-        assert segmentation_settings(changed) != plain
-    for same in (Recipe(layering="fitted"), Recipe(unit="in"), Recipe(smoothness=2), Recipe(order=("#000000",))):
-        assert segmentation_settings(same) == plain
+        assert not same_regions(changed, plain)
+    for same in (Recipe(layering="fitted"), Recipe(unit="in"), Recipe(smoothness=2), Recipe(order=("#000000",)), Recipe(pens=2)):
+        assert same_regions(same, plain)
 
 
 @pytest.mark.parametrize("data, named", [
-    ({"background": 3}, "background"), ({"background": {"steps": [{"kind": "wipe"}]}}, "background.kind"),
+    ({"background": 3}, "background"), ({"background": {"steps": [{"kind": "wipe"}]}}, r"background\.steps\[0\]\.kind"),
     ({"background": {"steps": [{"keep": True}]}}, "background.steps"), ({"background": {"move_px": 900}}, "move_px"),
     ({"background": {"steps": [{"kind": "area", "points": [[0, 0], [1, 1]]}]}}, "3 to"),
     ({"background": {"steps": [{"kind": "stroke", "points": [[0, 5]]}]}}, "shares"),
-    ({"patches": [{"points": [[0, 0], [1, 0], [1, 1]], "cut_off": 900}]}, "patches.cut_off"), ({"patches": [{}]}, "patches"),
-    ({"patches": [{"points": [[0, "x"], [1, 0], [1, 1]]}]}, "numbers"), ({"grown": [{"x": 0.5, "y": 0.5, "tolerance": 4, "hex": "red"}]}, "colour|#"),
+    ({"patches": [{"points": [[0, 0], [1, 0], [1, 1]], "cut_off": 900}]}, r"patches\[0\]\.cut_off"), ({"patches": [{}]}, "patches"),
+    ({"patches": [{"points": [[0, "x"], [1, 0], [1, 1]]}]}, "a number"), ({"grown": [{"x": 0.5, "y": 0.5, "tolerance": 4, "hex": "red"}]}, "colour|#"),
     ({"grown": [[1, 2]]}, "grown"), ({"kept": [[0.5]]}, "kept"), ({"kept": [[0.5, True]]}, "kept|numbers"), ({"tones": 9}, "tones"),
     ({"tones": True}, "tones"), ({"double_to": "inner"}, "double_to"), ({"pen_mm": 0}, "pen_mm"), ({"pens": 5}, "pens"), ({"locked": [7]}, "locked"),
     ({"locked": ["#12345"]}, "#12345|colour"), ({"strokes_removed": "all"}, "strokes_removed"),

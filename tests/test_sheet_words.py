@@ -8,10 +8,11 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from sketchloom import cli, sheet_words
-from sketchloom.core.layers import gathering, layering
-from sketchloom.core.words import languages
-from sketchloom.recipe import from_json
+from sketchloom.command import main as cli
+from sketchloom.command import sheet_words
+from sketchloom.core.base.words import languages
+from sketchloom.core.layers import gathering, ways
+from sketchloom.recipe.document import from_json
 
 NAVY, RED, GOLD, WHITE = (30, 53, 87), (181, 72, 60), (227, 174, 74), (255, 255, 255)
 
@@ -65,7 +66,7 @@ def by_name(report):
 
 
 def test_the_words_know_the_same_choices_as_the_program():
-    assert sheet_words.WAYS == layering.WAYS and sheet_words.RULES == gathering.RULES and sheet_words.LANGUAGES == tuple(languages())
+    assert sheet_words.WAYS == ways.WAYS and sheet_words.RULES == gathering.RULES and sheet_words.LANGUAGES == tuple(languages())
 
 
 def test_layers_are_meant_by_name_colour_or_number(owl, traced):
@@ -171,7 +172,7 @@ _SAME = ("sheets", "pieces", "windows", "thickest_sheets", "stack_height_mm")
 
 def test_what_is_compared_is_what_each_choice_then_gives(owl, traced):
     report, _, _ = traced(owl, "--compare", "--overlap", "0.5mm", "--weeding-frame", "3mm")
-    assert [w["way"] for w in report["ways"]] == list(layering.WAYS)
+    assert [w["way"] for w in report["ways"]] == list(ways.WAYS)
     for way in report["ways"]:
         then, _, _ = traced(owl, "--layering", way["way"], "--overlap", "0.5mm", "--weeding-frame", "3mm")
         assert {k: way[k] for k in _SAME} == {k: then["layering"][k] for k in _SAME}

@@ -11,15 +11,16 @@ import svgelements
 from PIL import Image
 
 import shapes
-from sketchloom import release
-from sketchloom.core.errors import ExportError
+from sketchloom.core.base.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.formats.svg import layer_id
-from sketchloom.core.layers.rims import Rim
+from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.decode import decode
-from sketchloom.demo_works import demo
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import LayerEdit, Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release
+from sketchloom.files.demo_works import demo
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import LayerEdit
 
 SVG = "{http://www.w3.org/2000/svg}"
 INK, PAPER = (181, 72, 60), (243, 234, 215)

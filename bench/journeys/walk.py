@@ -25,7 +25,7 @@ def run(stage: int, journeys, wanted=()) -> None:
     """Each journey starts from its demo project in a window of the size that must be comfortable."""
     from app.driver import Driver
     from app.person import Person
-    from sketchloom.demo_works import demo, put_demo_projects
+    from sketchloom.files.demo_works import demo, put_demo_projects
     paths = put_demo_projects(Path(tempfile.mkdtemp()) / "demo")
     for key, name, journey in journeys:
         if wanted and not any(w in name for w in wanted):

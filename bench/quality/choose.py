@@ -23,7 +23,7 @@ from pathlib import Path
 import numpy as np
 
 from bench.quality.truth import Truth
-from sketchloom.core.colour import ciede2000, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, srgb_to_lab
 
 SEED, FLAT, SINGLE = 2026, 60, 40
 TARGET = Path(__file__).with_name("icons.json")

@@ -10,7 +10,7 @@ import resvg_py
 from PIL import Image
 
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.recipe import Recipe
+from sketchloom.recipe.document import Recipe
 
 WHITE = (255, 255, 255)
 

@@ -7,7 +7,7 @@ import shapely
 from scipy.spatial import cKDTree
 
 from bench.quality.truth import Truth
-from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.planar.cracks import OUTSIDE
 

@@ -13,8 +13,8 @@ from PIL import Image, ImageDraw
 
 from bench.quality import run
 from bench.quality.conditions import CONDITIONS, picture_of, recipe_of
-from sketchloom import release
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release
 
 _SIDE, _COLUMNS, _SHOWN = 300, 4, 12
 _GROUND = (200, 196, 188)

@@ -14,7 +14,7 @@ from bench.quality import chain, measure
 from bench.quality.conditions import CONDITIONS, picture_of, recipe_of
 from bench.quality.measure import Score
 from bench.quality.truth import Truth
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
 
 ICONS = Path(__file__).with_name("icons.json")
 LIMITS = {  # mean px, 95th percentile px, share of pictures with exact colours, segments / truth
@@ -74,7 +74,7 @@ def _wrong(work, truth: Truth) -> float:
         region = truth.regions[colour]
         shapely.prepare(region)
         wanted[shapely.contains(region, at)] = number
-    from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+    from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 
     near = shapely.dwithin(truth.boundary, at, 1.0)
     ours = labels[::3, ::3]

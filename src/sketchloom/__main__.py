@@ -2,6 +2,6 @@
 
 import sys
 
-from sketchloom.cli import main
+from sketchloom.command.main import main
 
 sys.exit(main())

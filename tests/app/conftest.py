@@ -2,7 +2,7 @@ import pytest
 from PIL import Image
 
 from app.driver import Driver
-from sketchloom.demo_works import demo
+from sketchloom.files.demo_works import demo
 
 
 @pytest.fixture

@@ -7,13 +7,13 @@ from PySide6.QtWidgets import QAbstractButton, QComboBox, QLabel, QLineEdit, QLi
 
 from app.driver import pause, wait
 from sketchloom.app import theme
-from sketchloom.app.rail import ATTENTION, UNTOUCHED
-from sketchloom.app.view import View, ruler_step
-from sketchloom.app.widgets import LengthEdit
+from sketchloom.app.bench.view import View, ruler_step
+from sketchloom.app.parts.rail import ATTENTION, UNTOUCHED
+from sketchloom.app.parts.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
-from sketchloom.demo_works import DEMOS, demo
-from sketchloom.opening import open_project
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import DEMOS, demo
+from sketchloom.files.opening import open_project
 
 
 def test_before_anything_is_open(driver):

@@ -13,9 +13,9 @@ from PySide6.QtWidgets import QApplication
 import shapes
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
-from sketchloom.app.bench_paint import COLOUR_MIME
-from sketchloom.app.paths import SheetPath
+from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.window import CLEAN, TRACE
+from sketchloom.app.work.paths import SheetPath
 
 SIZE = 300
 STAR, LEFT, RIGHT, NIGHT, PAPER = (150, 80), (60, 170), (240, 170), (150, 220), (8, 8)

@@ -12,7 +12,7 @@ from PySide6.QtTest import QTest
 import shapes
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
-from sketchloom.app.notice import Notice
+from sketchloom.app.parts.notice import Notice
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons

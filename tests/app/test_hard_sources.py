@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QAbstractButton
 from app.driver import pause, wait
 from app.test_source_tools import click, cut_the_boat_out, recipe
 from sketchloom.app.window import SOURCE, TRACE
-from sketchloom.demo_works import demo
+from sketchloom.files.demo_works import demo
 
 
 def point_button(driver, text):

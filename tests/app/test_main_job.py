@@ -10,12 +10,12 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog
 
 from app.driver import Driver, wait
-from sketchloom import project as projects
-from sketchloom.app import store
-from sketchloom.app.widgets import LengthEdit
+from sketchloom.app.parts.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
+from sketchloom.app.work import store
+from sketchloom.files import project as projects
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
 
 SVG = "{http://www.w3.org/2000/svg}"
 

@@ -9,7 +9,7 @@ from pathlib import Path
 
 import pytest
 
-from sketchloom.demo_works import demo
+from sketchloom.files.demo_works import demo
 
 ROOT = Path(__file__).resolve().parents[2]
 

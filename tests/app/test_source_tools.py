@@ -10,10 +10,10 @@ from PySide6.QtWidgets import QAbstractButton, QComboBox, QListWidget, QSpinBox
 import shapes
 from app.driver import pause, wait
 from core.test_documents import RED, SQUARE, pdf
-from sketchloom.app.layer_order import LayerOrderDialog
-from sketchloom.app.scanner import ScannerDialog
+from sketchloom.app.parts.layer_order import LayerOrderDialog
+from sketchloom.app.parts.scanner import ScannerDialog
 from sketchloom.app.window import SOURCE, TRACE
-from sketchloom.opening import in_name_order
+from sketchloom.files.opening import in_name_order
 
 SIZE = 240
 

@@ -12,11 +12,11 @@ from PySide6.QtWidgets import QFileDialog, QLabel
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
-from sketchloom import release
-from sketchloom.app import store
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
+from sketchloom.app.work import store
 from sketchloom.core.layers.laying import laid_pieces
+from sketchloom.files import release
 
 
 @pytest.fixture()

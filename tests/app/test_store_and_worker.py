@@ -9,15 +9,16 @@ from PySide6.QtWidgets import QApplication
 
 import shapes
 from app.driver import pause, wait
-from sketchloom.app import start, store
-from sketchloom.app.background import Background
-from sketchloom.app.bench_paint import SourceImage
-from sketchloom.app.document import Document
-from sketchloom.app.notice import Notices
-from sketchloom.app.worker import Evaluator
-from sketchloom.core.errors import ExportError
-from sketchloom.opening import open_bytes
-from sketchloom.recipe import Recipe
+from sketchloom.app import start
+from sketchloom.app.bench.paint import SourceImage
+from sketchloom.app.parts.notice import Notices
+from sketchloom.app.work import store
+from sketchloom.app.work.background import Background
+from sketchloom.app.work.document import Document
+from sketchloom.app.work.worker import Evaluator
+from sketchloom.core.base.errors import ExportError
+from sketchloom.files.opening import open_bytes
+from sketchloom.recipe.document import Recipe
 
 
 @pytest.fixture(autouse=True)

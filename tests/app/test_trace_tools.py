@@ -13,8 +13,8 @@ from PySide6.QtWidgets import QLineEdit, QListWidget
 import shapes
 from app.driver import pause, wait
 from app.test_source_tools import click, drag, recipe
-from sketchloom.app import store
 from sketchloom.app.window import LAYERS, TRACE
+from sketchloom.app.work import store
 
 SIZE = 240
 

@@ -8,11 +8,11 @@ import shapely
 
 from core.test_laying import RECIPE, SIZE
 from core.test_laying import work as work  # noqa: F401 (a fixture)
-from sketchloom import release, report
-from sketchloom.core.layers.rims import Rim
+from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.shapes.polygons import area_of_outline
-from sketchloom.pipeline import Pipeline
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release, report
 
 
 def test_an_underlay_lies_only_where_the_ground_would_shine_through(work):  # noqa: F811

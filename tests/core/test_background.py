@@ -9,12 +9,12 @@ import shapes
 from sketchloom.core.background.mask import colour_distance, freed, kept_alpha, near_colour
 from sketchloom.core.background.snapping import EdgePaths
 from sketchloom.core.background.steps import NOTHING, Background, BackgroundStep
-from sketchloom.core.colour import srgb_to_lab
-from sketchloom.core.errors import SettingError
-from sketchloom.demo_works import demo
+from sketchloom.core.base.colour import srgb_to_lab
+from sketchloom.core.base.errors import SettingError
 from sketchloom.core.picture.decode import decode
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe, from_json, to_json
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.recipe.document import Recipe, from_json, to_json
 
 SIZE = 200
 RING = shapes.cover_of(lambda x, y: abs(np.hypot(x - 100, y - 100) - 60) < 12, SIZE)

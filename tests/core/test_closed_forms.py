@@ -11,8 +11,8 @@ from scipy.special import ellipe
 
 import shapes
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 INK, PAPER = (30, 53, 87), (250, 248, 240)
 

@@ -4,8 +4,8 @@ import numpy as np
 import pytest
 from skimage import color
 
-from sketchloom.core import colour
-from sketchloom.core.errors import SettingError
+from sketchloom.core.base import colour
+from sketchloom.core.base.errors import SettingError
 
 # Sharma, Wu, Dalal 2005, table 1; the values were written from memory of the paper and agree
 # with the general library below to four places.

@@ -6,9 +6,9 @@ import shapely
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.numpy import arrays
-from core.test_planar import traced
 
-from sketchloom.core import parallel
+from core.test_planar import traced
+from sketchloom.core.base import parallel
 from sketchloom.core.curves import curveset, mending
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings

@@ -5,12 +5,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
+from sketchloom.core.base.errors import Cancelled, GeometryError
 from sketchloom.core.curves import least_squares, loops, straights, trace_arcs
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import bounds, evaluate, line_controls, segment_areas, segment_lengths
 from sketchloom.core.curves.fit import Spans, fit_spans
-from sketchloom.core.errors import Cancelled, GeometryError
 from sketchloom.core.planar.junctions import Polylines
 
 

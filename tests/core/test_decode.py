@@ -9,7 +9,7 @@ import pytest
 from PIL import Image, ImageCms
 
 import shapes
-from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.picture.decode import MAX_PIXELS, decode, read_bytes
 
 _RAMP = np.indices((20, 30)).sum(0).astype(np.uint8) * 5

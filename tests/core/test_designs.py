@@ -9,11 +9,11 @@ import resvg_py
 from PIL import Image
 
 import shapes
-from sketchloom import release
-from sketchloom.core.errors import ExportError
+from sketchloom.core.base.errors import ExportError
 from sketchloom.core.layers.designs import designs_of, shared_sheets
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release
+from sketchloom.recipe.document import Recipe
 
 SIZE = 300
 RECIPE = Recipe(reading="colour", size_mm=150.0, smallest_mm=0.5, layering="fitted")

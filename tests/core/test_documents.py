@@ -9,7 +9,7 @@ import pytest
 from PIL import Image
 
 import shapes
-from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.decode import SUFFIXES, decode
 

@@ -9,8 +9,8 @@ from sketchloom.core.curves import symmetry
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.exact_runs import RoundCorners
 from sketchloom.core.planar.junctions import Polylines
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 INK, PAPER = (30, 53, 87), (250, 248, 240)
 

@@ -7,12 +7,12 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from sketchloom.core.picture.faults import find_faults
+from sketchloom.core.judge.faults import find_faults
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom import mends
 from sketchloom.core.preflight.findings import CODES
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.desk import mends
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def drawing(size=640):

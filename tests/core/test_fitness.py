@@ -5,12 +5,12 @@ import numpy as np
 import pytest
 
 import shapes
-from sketchloom.core.picture.faults import NONE
-from sketchloom.core.picture import fitness
+from sketchloom.core.judge import fitness
+from sketchloom.core.judge.faults import NONE
+from sketchloom.core.judge.reading import proposed_reading
 from sketchloom.core.picture.decode import decode
-from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment.palette import find_colours
-from sketchloom.demo_works import DEMOS, demo
+from sketchloom.files.demo_works import DEMOS, demo
 
 NAVY, WHITE = (30, 53, 87), (255, 255, 255)
 

@@ -9,13 +9,14 @@ from shapely.geometry import LineString
 
 import shapes
 from bench.gap_drawings import gap_drawing
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.edits.gaps import find_gaps
-from sketchloom.core.edits.painting import PaintedLine, painted
-from sketchloom.core.errors import SettingError
+from sketchloom.core.edits.painting import painted
 from sketchloom.core.picture.preparing.placing import placing
-from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe, from_json, to_json
+from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe, from_json, to_json
 
 SIZE = 240
 

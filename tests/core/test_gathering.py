@@ -7,18 +7,30 @@ import pytest
 from scipy.ndimage import label
 
 from shapes import picture
-from sketchloom.core.colour import from_hex, srgb_to_lab
-from sketchloom.core.edits.region_edits import COLOUR
-from sketchloom.core.layers.gathering import COLOURS, INWARD, NESTED, RULES, SIZE, TOUCHING, enclosed_faces, gathered, ladder, sheet_colours, touching_across_ink
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
+from sketchloom.core.edits.decisions import COLOUR
+from sketchloom.core.layers.gathering import (
+    COLOURS,
+    INWARD,
+    NESTED,
+    RULES,
+    SIZE,
+    TOUCHING,
+    enclosed_faces,
+    gathered,
+    ladder,
+    sheet_colours,
+    touching_across_ink,
+)
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
-from sketchloom.ways import gathering_colours, line_art_ladder
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.desk.ways import gathering_colours, line_art_ladder
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
+from sketchloom.recipe.document import Recipe
 
 
 @pytest.fixture(scope="module")

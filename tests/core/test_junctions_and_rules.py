@@ -8,8 +8,8 @@ from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import CODES, STOP, WARN
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def wedges(angles, centre, size=64):

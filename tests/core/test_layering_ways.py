@@ -11,22 +11,23 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from shapes import picture
+from sketchloom.core.base.raster import filled
 from sketchloom.core.curves.curveset import flatten
+from sketchloom.core.curves.outline import outline_of
 from sketchloom.core.layers import order
-from sketchloom.core.layers.layering import FITTED, LEAN, STACKED, WAYS, WINDOWED, sheet_faces
+from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.layers.lean import lean_faces
-from sketchloom.core.layers.outline import outline_of
 from sketchloom.core.layers.overlap import overlapped
+from sketchloom.core.layers.ways import FITTED, LEAN, STACKED, WAYS, WINDOWED
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.shapes.polygons import area_of_outline
-from sketchloom.core.shapes.raster import filled
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
-from sketchloom.ways import ways_compared
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.desk.ways import ways_compared
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
+from sketchloom.recipe.document import Recipe
 
 
 def random_map(seed, colours=4, size=9):

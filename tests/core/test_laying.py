@@ -10,15 +10,15 @@ import shapely
 from PIL import Image
 
 import shapes
-from sketchloom import release
 from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.laying import FLIPPED, TURNED, laid_pieces, wrong_way
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.shapes.polygons import area_of
-from sketchloom.laying_desk import LayingDesk
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
+from sketchloom.desk.laying import LayingDesk
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release
+from sketchloom.recipe.document import Recipe
 
 SIZE = 300
 RECIPE = Recipe(reading="colour", size_mm=150.0, smallest_mm=0.5, layering="fitted")

@@ -6,12 +6,12 @@ import numpy as np
 import pytest
 
 from shapes import colour_of, cover_of, disc, picture
-from sketchloom import mends
-from sketchloom.core.errors import SettingError
-from sketchloom.core.layers.rims import Rim
-from sketchloom.core.sheets.materials import LASER, Material, from_plain, shipped, to_plain
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe, from_json, to_json
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.layers.added import Rim
+from sketchloom.core.sheets.material import LASER, Material, from_plain, shipped, to_plain
+from sketchloom.desk import mends
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe, from_json, to_json
 
 KIND = {m.key: m for m in shipped()}
 

@@ -5,15 +5,16 @@ import pytest
 from scipy.spatial import cKDTree
 
 from shapes import colour_of, cover_of, disc, picture
+from sketchloom.core.base.errors import SettingError
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.errors import SettingError
-from sketchloom.core.picture.preparing.mirroring import BOTH, FIRST, SECOND, Mirror, find_axis, mirror_frame, mirrored
+from sketchloom.core.picture.preparing.mirroring import find_axis, mirror_frame, mirrored
 from sketchloom.core.picture.preparing.placing import moved, placing
-from sketchloom.core.picture.preparing.preparation import Preparation, prepared, prepared_size
-from sketchloom.demo_works import demo
-from sketchloom.opening import open_file
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
+from sketchloom.core.picture.preparing.steps import BOTH, FIRST, SECOND, Mirror, Preparation
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.demo_works import demo
+from sketchloom.files.opening import open_file
+from sketchloom.recipe.document import Recipe
 
 LINES = [Mirror(0.5, 0.0, 0.5, 1.0), Mirror(0.44, 0.05, 0.53, 0.97, SECOND), Mirror(0.1, 0.52, 0.9, 0.49, FIRST), Mirror(0.33, 0.0, 0.33, 1.0, SECOND)]
 

@@ -7,7 +7,7 @@ import pytest
 from PIL import Image
 
 import shapes
-from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.segment.palette import find_colours, noise_level
 

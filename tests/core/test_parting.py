@@ -12,8 +12,8 @@ from sketchloom.core.edits.necks import likely_cuts
 from sketchloom.core.edits.stencil import find_bridges
 from sketchloom.core.segment.covering import covered
 from sketchloom.core.strokes.ink_lines import InkLines
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def drawn(paint, size=(300, 400)):

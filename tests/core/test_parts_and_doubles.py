@@ -10,8 +10,8 @@ from sketchloom.core.segment import doubles, growing
 from sketchloom.core.segment.ladder import colour_ladder
 from sketchloom.core.segment.palette import find_colours
 from sketchloom.core.segment.parts import Grown, Patch
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe, from_json, to_json
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe, from_json, to_json
 
 SIZE = 240
 DISCS = ((60, 60, 34), (170, 70, 40), (120, 170, 44))

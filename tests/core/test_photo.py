@@ -10,8 +10,8 @@ from skimage.filters import threshold_multiotsu
 import shapes
 from sketchloom.core.segment import photo
 from sketchloom.core.segment.tone import otsu_threshold, tones
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 @pytest.mark.parametrize("steps", [2, 3, 4])

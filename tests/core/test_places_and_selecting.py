@@ -13,8 +13,8 @@ from sketchloom.core.curves.trace_arcs import fit_arcs
 from sketchloom.core.picture.places import pixel_at, polygon_mask
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
-from sketchloom.core.segment.patching import cut_off_map, faces_within
 from sketchloom.core.segment.parts import Patch
+from sketchloom.core.segment.patching import cut_off_map, faces_within
 
 corner = st.tuples(st.floats(0, 1), st.floats(0, 1))
 

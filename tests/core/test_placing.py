@@ -7,7 +7,8 @@ from hypothesis import strategies as st
 
 import shapes
 from sketchloom.core.picture.preparing.placing import growth, moved, placing
-from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation, prepared
+from sketchloom.core.picture.preparing.preparation import prepared
+from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
 
 PAGE = ((0.1, 0.08), (0.93, 0.14), (0.88, 0.95), (0.06, 0.86))
 STEPS = [PLAIN, Preparation(page=PAGE), Preparation(turn_deg=7.5), Preparation(turn_deg=90), Preparation(turn_deg=-90),

@@ -8,9 +8,9 @@ from hypothesis.extra.numpy import arrays
 from scipy import ndimage
 
 import shapes
+from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.curves import curveset, trace_arcs
-from sketchloom.core.errors import GeometryError
-from sketchloom.core.layers.outline import outline_of
+from sketchloom.core.curves.outline import outline_of
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.cracks import OUTSIDE, face_image
 from sketchloom.core.planar.describe import RegionIndex

@@ -1,17 +1,19 @@
 """Preparing: each step against a closed form or a picture whose truth is known."""
 
+from dataclasses import replace
+
 import cv2
 import numpy as np
 import pytest
-from dataclasses import replace
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
-from sketchloom.core.errors import SettingError
+from sketchloom.core.base.errors import SettingError
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing import enlarging, finding, geometry, grain, light
-from sketchloom.core.picture.preparing.preparation import PLAIN, Preparation, prepared, prepared_size
+from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
+from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
 
 RNG = np.random.default_rng(7)
 

@@ -4,7 +4,7 @@ import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 lengths = st.lists(st.integers(0, 6), min_size=1, max_size=12)
 

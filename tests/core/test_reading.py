@@ -7,12 +7,12 @@ import pytest
 
 import shapes
 from bench.readings import pictures
-from sketchloom.core.picture import fitness
+from sketchloom.core.judge import fitness
+from sketchloom.core.judge.reading import proposed_reading
 from sketchloom.core.picture.picture import frozen_array
-from sketchloom.core.reading import proposed_reading
 from sketchloom.core.segment.palette import find_colours
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def reading_of(picture):

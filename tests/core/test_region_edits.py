@@ -12,14 +12,15 @@ from skimage.measure import moments_central
 
 import shapes
 from sketchloom.core.edits.choosing import RegionSizes
-from sketchloom.core.edits.region_edits import COLOUR, DROP, KEEP, WINDOW, RegionEdit, find_regions, inner_place, with_edits
-from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, WINDOW, RegionEdit
+from sketchloom.core.edits.region_edits import find_regions, inner_place, with_edits
+from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.planar.moments import face_moments, perimeters
 from sketchloom.core.planar.planar_map import build_map
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.region_desk import RegionDesk
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 SIZE = 300
 HEXES = ["#ffffff", "#c83c32", "#1e3557", "#e3ae4a"]

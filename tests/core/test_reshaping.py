@@ -8,13 +8,13 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from shapes import colour_of, cover_of, disc, picture
+from sketchloom.core.base.errors import GeometryError, SettingError
 from sketchloom.core.curves import reshapes
+from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.curves.curveset import evaluate, sampled
-from sketchloom.core.curves.reshaping import CurveEdit
-from sketchloom.core.errors import GeometryError, SettingError
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.shape_desk import ShapeDesk
+from sketchloom.desk.shapes import ShapeDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 TWO_PI = 2 * np.pi
 SIDE = 240

@@ -10,10 +10,11 @@ from fontTools.ttLib import TTFont
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from sketchloom.core.base.errors import FontError
 from sketchloom.core.curves.curveset import segment_areas, segment_lengths
-from sketchloom.core.errors import FontError
-from sketchloom.core.layers.outline import Outline
-from sketchloom.core.layers.rims import BACKING, INNER, RIM, Rim, rim_outline
+from sketchloom.core.curves.outline import Outline
+from sketchloom.core.layers.added import BACKING, INNER, RIM, Rim
+from sketchloom.core.layers.rims import rim_outline
 from sketchloom.core.shapes import makers, polygons, text
 from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.runs import visual_runs

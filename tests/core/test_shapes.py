@@ -6,14 +6,15 @@ import shapely
 from hypothesis import Phase, given, settings
 from hypothesis import strategies as st
 
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.raster import filled, links_crossed
 from sketchloom.core.curves.curveset import face_areas
-from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.shapes import makers, polygons
-from sketchloom.core.shapes.placed import CoveredArea, PlacedShape, SplitLine, ring_controls, ring_points
-from sketchloom.core.shapes.raster import filled, links_crossed
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
+from sketchloom.core.shapes.placed import ring_controls, ring_points
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 SIZE = np.array([300, 200])
 RED, BLUE = "#c83c32", "#1e3557"

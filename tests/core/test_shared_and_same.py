@@ -2,12 +2,12 @@
 
 import numpy as np
 from hypothesis import given, settings
-from core.test_planar import images, traced
 
-from sketchloom.core import parallel
+from core.test_planar import images, traced
+from sketchloom.core.base import parallel
 from sketchloom.core.curves import trace_arcs
 from sketchloom.core.curves.curveset import arc_lengths, face_areas
-from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 

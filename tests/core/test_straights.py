@@ -2,8 +2,8 @@
 
 import numpy as np
 import pytest
-from core.test_curves import even, loop_of, open_line, rounded_rectangle
 
+from core.test_curves import even, loop_of, open_line, rounded_rectangle
 from sketchloom.core.curves import straights
 from sketchloom.core.curves.breaks import CORNER, LINE, ROUND, with_breaks
 from sketchloom.core.curves.corners import find_corners

@@ -20,10 +20,9 @@ from sketchloom.core.strokes.drawing import drawn, samples
 from sketchloom.core.strokes.kind import is_pen_drawing
 from sketchloom.core.strokes.strokes import TOLERANCE_PX, find_strokes
 from sketchloom.core.strokes.thinning import thinned
-
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
-from sketchloom.release import whole_svg
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.release import whole_svg
+from sketchloom.recipe.document import Recipe
 
 SIZE = 240
 

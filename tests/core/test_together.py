@@ -9,11 +9,11 @@ from scipy.ndimage import binary_fill_holes, label
 
 import shapes
 from core.test_region_edits import RECIPE, desk_of, face_at, hex_seen
-from sketchloom.core.edits.region_edits import COLOUR, WINDOW
+from sketchloom.core.edits.decisions import COLOUR, WINDOW
 from sketchloom.core.edits.together import enclosed, filled, together
 from sketchloom.core.planar.planar_map import build_map
-from sketchloom.pipeline import Pipeline
-from sketchloom.region_desk import RegionDesk
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.pipeline import Pipeline
 
 SIZE = 300
 random_maps = hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=14), elements=st.integers(0, 3))

@@ -4,8 +4,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core.errors import SettingError
-from sketchloom.core.units import format_length, parse_length_mm
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.units import format_length, parse_length_mm
 
 
 @pytest.mark.parametrize("text, mm", [("120mm", 120), ("120 mm", 120), ("4.5in", 114.3), ("1 IN", 25.4), ('7"', 177.8),

@@ -4,15 +4,15 @@ import numpy as np
 import pytest
 
 from shapes import cover_of, grey_of, picture
-from sketchloom import mends
 from sketchloom.core.curves.curveset import line_controls, segment_areas
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import local_widths, space_widths, stretch_around
 from sketchloom.core.shapes import makers
 from sketchloom.core.shapes.placed import is_straight
-from sketchloom.pipeline import Pipeline
-from sketchloom.recipe import Recipe
+from sketchloom.desk import mends
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def outline_of(*rings):

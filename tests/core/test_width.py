@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from sketchloom.core.curves.curveset import line_controls
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.width import local_widths
 
 

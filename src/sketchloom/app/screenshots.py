@@ -10,12 +10,12 @@ from PySide6.QtCore import QEventLoop, QTimer
 from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
-from sketchloom.app.help import HelpDialog
+from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE, SOURCE, TRACE, Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.shapes.text import fonts
-from sketchloom.demo_works import demo, put_demo_projects
+from sketchloom.files.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"

@@ -9,9 +9,10 @@ from pathlib import Path
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QApplication
 
-from sketchloom.app import store, theme
+from sketchloom.app import theme
 from sketchloom.app.window import Window
-from sketchloom.demo_works import put_demo_projects
+from sketchloom.app.work import store
+from sketchloom.files.demo_works import put_demo_projects
 
 FIRST_DEMO = "lighthouse"
 _TURN_S = 0.001

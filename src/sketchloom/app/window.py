@@ -5,39 +5,47 @@ from pathlib import Path
 from PySide6.QtCore import QEvent, QSettings, Qt, QTimer
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
-    QApplication, QFileDialog, QHBoxLayout, QLineEdit, QMainWindow, QMenu, QStackedWidget, QVBoxLayout, QWidget,
+    QApplication,
+    QFileDialog,
+    QHBoxLayout,
+    QLineEdit,
+    QMainWindow,
+    QMenu,
+    QStackedWidget,
+    QVBoxLayout,
+    QWidget,
 )
 
 from sketchloom.app import actions as action_table
-from sketchloom.app import store
-from sketchloom.app.bench import Bench
-from sketchloom.app.benchbar import BenchBar
-from sketchloom.app.beside import Beside
-from sketchloom.app.cleaning import Cleaning
-from sketchloom.app.drawing import Drawing
-from sketchloom.app.findings_line import FindingsLine
-from sketchloom.app.help import HelpDialog
-from sketchloom.app.layer_order import LayerOrderDialog
-from sketchloom.app.notice import Notices
-from sketchloom.app.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
-from sketchloom.app.scanner import ScannerDialog, scan_bytes
-from sketchloom.app.section_strip import SectionStrip
-from sketchloom.app.session import Session, png_bytes
-from sketchloom.app.stack_view import StackView
-from sketchloom.app.stacking import Stacking
+from sketchloom.app.bench.bar import BenchBar
+from sketchloom.app.bench.bench import Bench
+from sketchloom.app.hands.beside import Beside
+from sketchloom.app.hands.cleaning import Cleaning
+from sketchloom.app.hands.drawing import Drawing
+from sketchloom.app.hands.stacking import Stacking
+from sketchloom.app.hands.together import Together
+from sketchloom.app.hands.toolbelt import ToolBelt
+from sketchloom.app.parts.findings_line import FindingsLine
+from sketchloom.app.parts.help import HelpDialog
+from sketchloom.app.parts.layer_order import LayerOrderDialog
+from sketchloom.app.parts.notice import Notices
+from sketchloom.app.parts.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
+from sketchloom.app.parts.scanner import ScannerDialog, scan_bytes
+from sketchloom.app.parts.section_strip import SectionStrip
+from sketchloom.app.parts.stack_view import StackView
+from sketchloom.app.parts.variants_strip import VariantsStrip
+from sketchloom.app.parts.welcome import DropHint, Welcome
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
-from sketchloom.app.together import Together
-from sketchloom.app.toolbelt import ToolBelt
-from sketchloom.app.variants_strip import VariantsStrip
-from sketchloom.app.welcome import DropHint, Welcome
+from sketchloom.app.work import store
+from sketchloom.app.work.session import Session, png_bytes
 from sketchloom.core.preflight.findings import STOP, WARN
-from sketchloom.demo_works import DEMOS, demo, put_demo_projects
-from sketchloom.opening import READABLE, in_name_order
-from sketchloom.project import SUFFIX
+from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
+from sketchloom.files.opening import READABLE, in_name_order
+from sketchloom.files.project import SUFFIX
 
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
 _PREFIXES = (("source.",), ("trace.",), ("clean.",), ("layer.", "material."), ("size.",))

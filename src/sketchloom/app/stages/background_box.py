@@ -5,10 +5,10 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget
 
+from sketchloom.app.parts.widgets import NamedSlider, button, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, button, label
 from sketchloom.core.background.steps import MAX_TOLERANCE, NOTHING, BackgroundStep
-from sketchloom.core.units import format_length
+from sketchloom.core.base.units import format_length
 
 COLOUR, KEEP, DROP, SNAP, ONLY, WITHOUT = "colour", "keep", "drop", "snap", "only", "without"
 _TENTHS = 10

@@ -5,7 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
-from sketchloom.app.widgets import put
+from sketchloom.app.parts.widgets import put
 
 
 class Box(QWidget):

@@ -2,9 +2,10 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import Figures, Panel, label
 from sketchloom.app.stages.cleaning.curves_box import CurvesBox, RegularBox
-from sketchloom.app.stages.cleaning.lists import EditsBox, SmallBox
 from sketchloom.app.stages.cleaning.lines_box import LinesBox
+from sketchloom.app.stages.cleaning.lists import EditsBox, SmallBox
 from sketchloom.app.stages.cleaning.mirror_box import MirrorBox
 from sketchloom.app.stages.cleaning.narrow_box import NarrowBox
 from sketchloom.app.stages.cleaning.regions_box import RegionsBox
@@ -15,8 +16,7 @@ from sketchloom.app.stages.cleaning.stencil_box import StencilBox
 from sketchloom.app.stages.cleaning.strokes_box import StrokesBox
 from sketchloom.app.stages.cleaning.together_box import TogetherBox
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.widgets import Figures, Panel, label
-from sketchloom.core.units import format_length
+from sketchloom.core.base.units import format_length
 
 
 class CleanPanel(Panel):

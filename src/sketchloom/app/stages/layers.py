@@ -5,22 +5,27 @@ from dataclasses import replace
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QColor, QKeySequence, QShortcut
 from PySide6.QtWidgets import (
-    QAbstractItemView, QColorDialog, QComboBox, QLineEdit, QListWidget, QListWidgetItem,
+    QAbstractItemView,
+    QColorDialog,
+    QComboBox,
+    QLineEdit,
+    QListWidget,
+    QListWidgetItem,
 )
 
+from sketchloom.app.parts.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.stages.layering.ways_table import WaysTable
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
-from sketchloom.app.store import materials
-from sketchloom.core.sheets.materials import BLADE, LASER, ROUTER
-from sketchloom.core.units import format_length
-from sketchloom.core.words import languages
-from sketchloom.layer_stage import grouped_by_sheet
-from sketchloom.recipe import MAX_OVERLAP_MM
+from sketchloom.app.work.store import materials
+from sketchloom.core.base.units import format_length
+from sketchloom.core.base.words import languages
+from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
+from sketchloom.evaluate.layers import grouped_by_sheet
+from sketchloom.recipe.sections import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole
 _ROW_PX = 42

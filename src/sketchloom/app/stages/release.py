@@ -6,8 +6,8 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
-from sketchloom.app.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
-from sketchloom.core.units import format_length
+from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
+from sketchloom.core.base.units import format_length
 
 
 class ReleasePanel(Panel):

@@ -5,13 +5,13 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWidget
 
+from sketchloom.app.parts.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
 from sketchloom.app.stages.preparing import PreparingBox
-from sketchloom.app.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
-from sketchloom.core.picture.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.base.units import format_length
+from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.preflight.findings import WARN
-from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_SIZE_MM, MIN_SIZE_MM
+from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 _DPIS = (150, 200, 300, 400, 600, 1200)
 

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QComboBox
 
+from sketchloom.app.parts.widgets import Figures, NamedSlider, Panel, label, nodes_text
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.tracing.colour_box import ColourBox
 from sketchloom.app.stages.tracing.detail_box import DetailBox, DoublesBox
@@ -13,9 +14,8 @@ from sketchloom.app.stages.tracing.parts_box import GrowBox, PatchBox
 from sketchloom.app.stages.tracing.photo_box import PhotoBox
 from sketchloom.app.stages.tracing.presets_box import PresetsBox
 from sketchloom.app.stages.tracing.tone_box import ToneBox
-from sketchloom.app.widgets import Figures, NamedSlider, Panel, label, nodes_text
-from sketchloom.core.units import format_length
-from sketchloom.recipe import SMOOTHEST, TRUEST
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe.sections import SMOOTHEST, TRUEST
 
 
 class TracePanel(Panel):

@@ -3,9 +3,9 @@
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QImage, QPainter
 
-from sketchloom.app.bench_paint import tint_of
+from sketchloom.app.bench.paint import tint_of
 from sketchloom.app.tools.tool import Frame, Tool, draw_handle
-from sketchloom.core.colour import to_hex
+from sketchloom.core.base.colour import to_hex
 from sketchloom.core.picture.places import pixel_at
 from sketchloom.core.segment.growing import MAX_TOLERANCE, grown, proposed_tolerance
 

@@ -4,9 +4,9 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QBrush, QColor, QPainter, QPainterPath, QPen
 
 from sketchloom.app import theme
-from sketchloom.app.paths import qt_path
 from sketchloom.app.tools.tool import Frame, Tool
-from sketchloom.core.layers.outline import face_outline
+from sketchloom.app.work.paths import qt_path
+from sketchloom.core.curves.outline import face_outline
 
 _LOUPE, _LOUPE_ZOOM, _SMALL = 150.0, 5.0, 18.0
 

@@ -7,7 +7,7 @@ import numpy as np
 
 from sketchloom.core.background.steps import Background
 from sketchloom.core.background.strokes import kept_by_strokes
-from sketchloom.core.colour import srgb_to_lab
+from sketchloom.core.base.colour import srgb_to_lab
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.places import pixel_at, polygon_mask
 from sketchloom.core.picture.preparing.light import paper_light

@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass
 
-from sketchloom.core import checks
+from sketchloom.core.base import checks, setting
+from sketchloom.core.base.setting import check_all
 
 KINDS = ("colour", "stroke", "area", "paper")
 MAX_POINTS = 4000
@@ -21,21 +22,17 @@ class BackgroundStep:
     is as light as the paper around it.
     """
 
-    kind: str
-    keep: bool = False
+    kind: str = setting.choice(setting.REQUIRED, KINDS)
+    keep: bool = setting.switch(False)
     points: tuple[tuple[float, float], ...] = ()
-    tolerance: float = 12.0
-    everywhere: bool = False
-    width: float = 0.012
+    tolerance: float = setting.number(12.0, 0.0, MAX_TOLERANCE)
+    everywhere: bool = setting.switch(False)
+    width: float = setting.number(0.012, 0.0005, 0.5)
 
     def __post_init__(self):
-        checks.one_of("background.kind", self.kind, KINDS)
+        check_all(self, "background.")
         least = {"colour": 1, "stroke": 1, "area": 3, "paper": 0}[self.kind]
         checks.places("background.points", self.points, least, MAX_POINTS)
-        checks.within("background.tolerance", self.tolerance, 0.0, MAX_TOLERANCE, (int, float), optional=False)
-        checks.within("background.width", self.width, 0.0005, 0.5, (int, float), optional=False)
-        checks.true_or_false("background.keep", self.keep)
-        checks.true_or_false("background.everywhere", self.everywhere)
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,14 +43,12 @@ class Background:
     """
 
     steps: tuple[BackgroundStep, ...] = ()
-    move_px: float = 0.0
-    smooth_px: float = 0.0
-    own_alpha: bool = True
+    move_px: float = setting.number(0.0, -50.0, 50.0)
+    smooth_px: float = setting.number(0.0, 0.0, 50.0)
+    own_alpha: bool = setting.switch(True)
 
     def __post_init__(self):
-        checks.within("background.move_px", self.move_px, -50.0, 50.0, (int, float), optional=False)
-        checks.within("background.smooth_px", self.smooth_px, 0.0, 50.0, (int, float), optional=False)
-        checks.true_or_false("background.own_alpha", self.own_alpha)
+        check_all(self, "background.")
 
 
 NOTHING = Background()

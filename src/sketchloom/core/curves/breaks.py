@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.exact_runs import RoundCorners, round_corners, settled, squared, with_corners
 from sketchloom.core.curves.straights import straight_runs

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import parallel, ragged
+from sketchloom.core.base import parallel, ragged
 
 _CELL_PX = 4.0
 _PAIRS_AT_ONCE = 400_000

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.planar.junctions import Polylines
 
 TURN_RAD = np.radians(24.0)

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.curveset import flatten
 

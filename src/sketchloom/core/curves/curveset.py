@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 _GAUSS_X, _GAUSS_W = np.polynomial.legendre.leggauss(12)
 

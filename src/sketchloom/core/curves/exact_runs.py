@@ -10,7 +10,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.curves.straights import Runs, foot_on
 

@@ -4,11 +4,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
+from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.least_squares import averaged, fit_runs, misses
-from sketchloom.core.errors import GeometryError
-from sketchloom.core.progress import QUIET
 
 _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""

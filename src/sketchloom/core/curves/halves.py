@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls, segment_areas
 from sketchloom.core.planar.cracks import STEP
 from sketchloom.core.planar.planar_map import PlanarMap

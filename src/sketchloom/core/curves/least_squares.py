@@ -7,7 +7,7 @@ runs are taken with one call. The parameters of the points are found on at most
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 THINNED = 12
 _REPARAMETRISE = 3

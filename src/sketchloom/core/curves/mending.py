@@ -4,12 +4,12 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, fit_spans
-from sketchloom.core.progress import QUIET
 
 _ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate, line_controls
 from sketchloom.core.curves.parts import Part
 from sketchloom.core.curves.symmetry import mirrored

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
 from sketchloom.core.curves.fit import Spans, end_tangent, local_tangent
 from sketchloom.core.curves.loops import exact_loops

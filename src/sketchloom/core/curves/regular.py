@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.curves import reshapes
 from sketchloom.core.curves.curveset import CurveSet, sampled, segment_lengths
 from sketchloom.core.curves.symmetry import mirrored, symmetric_halves
-from sketchloom.core.errors import GeometryError
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 

@@ -8,9 +8,9 @@ from scipy.linalg import solveh_banded
 from scipy.optimize import least_squares, minimize_scalar
 from scipy.spatial import cKDTree
 
+from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.trace_arcs import fit_strokes
-from sketchloom.core.errors import GeometryError
 from sketchloom.core.planar.junctions import Polylines
 
 _STEP_PX = 1.0

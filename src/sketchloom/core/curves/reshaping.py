@@ -5,11 +5,10 @@ from dataclasses import dataclass, replace
 import numpy as np
 from scipy.spatial import cKDTree
 
-from sketchloom.core import checks, ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.junctions import Polylines
 
-MAX_POINTS = 4000
 _NEAR_PX, _NEAR_SHARE = 2.5, 0.003
 _BINS, _FOUND = 24, 0.7
 _SPACING_PX = 0.5
@@ -18,31 +17,6 @@ _GAP = 2
 _ABOUT = 0.5
 """An edit that takes this share of an arc along is about it."""
 _TOOTH, _TOOTH_POINTS = 8.0, 80
-
-
-@dataclass(frozen=True, slots=True)
-class CurveEdit:
-    """``stretch``: points along a boundary as it was; ``path``: where it is to run, from the same end to the same end.
-
-    Places are shares of the sides of the picture as it came. ``closed``: a whole ring; both begin and end in one place.
-    ``what`` says what was done (``straight``, ``arc``, ``circle``, ``smooth``, ``round``, ``corner``, ``pull``, ...).
-    """
-
-    stretch: tuple[tuple[float, float], ...]
-    path: tuple[tuple[float, float], ...]
-    what: str
-    closed: bool = False
-    on: bool = True
-
-    def __post_init__(self):
-        checks.points("curves.stretch", self.stretch, 2, MAX_POINTS)
-        checks.points("curves.path", self.path, 2, MAX_POINTS)
-        checks.true_or_false("curves.closed", self.closed)
-        checks.true_or_false("curves.on", self.on)
-        checks.one_of("curves.what", self.what, KINDS)
-
-
-KINDS = ("straight", "arc", "circle", "smooth", "simple", "round", "corner", "pull", "equal", "concentric", "parallel", "symmetric")
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import parallel, ragged
+from sketchloom.core.base import parallel, ragged
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.planar.junctions import Polylines
 

@@ -6,10 +6,10 @@ import numpy as np
 from scipy.ndimage import uniform_filter1d
 from scipy.spatial import cKDTree
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled, segment_lengths
-from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 

@@ -2,7 +2,8 @@
 
 import numpy as np
 
-from sketchloom.core import parallel, ragged
+from sketchloom.core.base import parallel, ragged
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import Spans, fit_spans
 from sketchloom.core.curves.mending import Spliced, without_crossings
@@ -11,7 +12,6 @@ from sketchloom.core.curves.parts import AT_NODES, Part
 from sketchloom.core.curves.straights import scatter_of
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
-from sketchloom.core.progress import QUIET
 
 DEFAULT_TOLERANCE_PX = 0.1
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5

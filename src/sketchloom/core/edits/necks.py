@@ -11,7 +11,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.curves.curveset import CurveSet, sampled
-from sketchloom.core.layers.outline import face_outline
+from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX = 1.5

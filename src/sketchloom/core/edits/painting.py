@@ -1,36 +1,15 @@
 """Lines painted into the picture itself before it is read: bridges over gaps, ink added, ink taken away."""
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
-from sketchloom.core import checks
-from sketchloom.core.colour import from_hex
+from sketchloom.core.base.colour import from_hex
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.strokes.drawing import cover_along
 
-MAX_POINTS = 4000
 _SPACING_PX = 0.25
-
-
-@dataclass(frozen=True, slots=True)
-class PaintedLine:
-    """A line through ``points`` with round ends, in the colour ``hex``.
-
-    Points are shares of the sides of the picture as it came, ``width`` a share of its width.
-    """
-
-    points: tuple[tuple[float, float], ...]
-    width: float
-    hex: str
-    on: bool = True
-
-    def __post_init__(self):
-        checks.points("lines.points", self.points, 2, MAX_POINTS)
-        checks.within("lines.width", self.width, 0.0, 1.0, (int, float), optional=False)
-        checks.true_or_false("lines.on", self.on)
-        from_hex(self.hex)
 
 
 def painted(picture: Picture, lines, move, came_px: tuple[int, int]) -> Picture:

@@ -5,48 +5,17 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core import checks
-from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.edits.decisions import BELOW, COLOUR, DROP, KEEP, OWN_SHEET, WINDOW
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
 
-DROP, WINDOW, COLOUR, KEEP, BELOW, ABOVE = ACTIONS = ("drop", "window", "colour", "keep", "below", "above")
-OWN_SHEET = (BELOW, ABOVE)
 _ALIKE = 2.5
 """Areas that differ by no more than this factor may be the same region before and after a change."""
 _NEAR = 1.5
 """How far from its place a region is looked for, in radii of a disc of its area."""
 _SAME_COLOUR = 12.0
-
-
-@dataclass(frozen=True, slots=True)
-class RegionEdit:
-    """A region, by a place well inside it, and what becomes of it.
-
-    ``x``, ``y`` shares of the sides of the picture as it came; ``action``: it goes to what lies around it
-    (``drop``), is opened through all sheets (``window``), gets the ``colour`` ``hex``, is there although
-    everything is off (``keep``), or lies on a sheet of its own, at first ``below`` or ``above`` all others, whose colour ``hex`` is as of ``own_hex``. ``seen`` the colour
-    and ``area`` the share of that picture it had when the edit was made, by which it is known again.
-    """
-
-    x: float
-    y: float
-    action: str
-    seen: str
-    area: float
-    hex: str | None = None
-    on: bool = True
-
-    def __post_init__(self):
-        checks.within("edits.x", self.x, -2.0, 3.0, (int, float), optional=False)
-        checks.within("edits.y", self.y, -2.0, 3.0, (int, float), optional=False)
-        checks.one_of("edits.action", self.action, ACTIONS)
-        checks.within("edits.area", self.area, 0.0, 10.0, (int, float), optional=False)
-        checks.true_or_false("edits.on", self.on)
-        from_hex(self.seen)
-        if self.hex is not None or self.action in (COLOUR, *OWN_SHEET):
-            from_hex(self.hex)
 
 
 def own_hex(hex_colour: str, action: str) -> str:

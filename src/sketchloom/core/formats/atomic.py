@@ -4,7 +4,7 @@ import os
 import tempfile
 from pathlib import Path
 
-from sketchloom.core.errors import ExportError
+from sketchloom.core.base.errors import ExportError
 
 
 def write_whole(path, data: bytes) -> None:

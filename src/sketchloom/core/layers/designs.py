@@ -5,9 +5,9 @@ from dataclasses import dataclass, replace
 import numpy as np
 import shapely
 
-from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.layering import Layer
-from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.shapes.polygons import area_of_outline
 

@@ -8,7 +8,7 @@ import scipy
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components, dijkstra
 
-from sketchloom.core.colour import srgb_to_lab, to_hex
+from sketchloom.core.base.colour import srgb_to_lab, to_hex
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.planar.planar_map import PlanarMap
 

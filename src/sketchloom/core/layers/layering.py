@@ -6,14 +6,14 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core.curves.curveset import CurveSet
+from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.layers.lean import lean_faces
-from sketchloom.core.layers.outline import Outline, outline_of
 from sketchloom.core.layers.overlap import overlapped
+from sketchloom.core.layers.ways import FITTED, LEAN, STACKED, WINDOWED
 from sketchloom.core.layers.width import Widths, local_widths
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
 
-STACKED, FITTED, WINDOWED, LEAN = WAYS = ("stacked", "fitted", "windowed", "lean")
 WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
 _WIDTH_SPACING_MM = 0.2

@@ -6,8 +6,8 @@ from functools import lru_cache
 import numpy as np
 import shapely
 
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.layering import Layer
-from sketchloom.core.layers.outline import Outline
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.shapes.polygons import area_of_outline
 

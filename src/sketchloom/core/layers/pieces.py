@@ -2,9 +2,9 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import flatten
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 
 _FLAT_PX = 0.2
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import flatten
 
 _FLAT_PX = 0.1

@@ -2,9 +2,9 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 
 _SAMPLES = 6
 _MANY = 60_000

@@ -3,7 +3,7 @@
 import numpy as np
 import shapely
 
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.shapes.polygons import area_of_outline
 
 _CLEAR_MM, _LEAST_MM, _FLAT_MM = 1.0, 2.0, 0.02

@@ -10,9 +10,9 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.spatial import cKDTree
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 
 MAX_SAMPLES = 24_000
 _OPPOSITE = 2 * np.sin(np.radians(70))

@@ -9,7 +9,7 @@ from pathlib import Path
 import numpy as np
 from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 
-from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.picture import Picture, frozen_array
 

@@ -14,9 +14,9 @@ from xml.etree import ElementTree
 import numpy as np
 from PIL import Image
 
-from sketchloom.core.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.units import MM_PER_IN
 
 USUAL_DPI = 300
 POINTS_PER_IN = 72.0

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 
 def pixel_at(picture, x: float, y: float) -> tuple[int, int]:

@@ -11,7 +11,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
-from sketchloom.core.errors import GeometryError
+from sketchloom.core.base.errors import GeometryError
 
 OUTSIDE = -1
 EAST, SOUTH, WEST, NORTH = range(4)

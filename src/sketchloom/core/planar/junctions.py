@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
 

@@ -6,7 +6,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.planar.cracks import OUTSIDE, STEP, face_runs, find_cracks
 
 

@@ -14,8 +14,8 @@ from typing import Protocol
 
 import numpy as np
 
-from sketchloom.core import parallel, ragged
-from sketchloom.core.colour import TO_YCC
+from sketchloom.core.base import parallel, ragged
+from sketchloom.core.base.colour import TO_YCC
 from sketchloom.core.planar.cracks import LEFT_PIXEL, OUTSIDE, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 

@@ -2,11 +2,11 @@
 
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
-from sketchloom.core.units import MM_PER_IN
 
 CARRIER_MM = 11.5 * MM_PER_IN
 """A 12 in carrier cuts about 11.5 in across (trade)."""

@@ -5,7 +5,7 @@ import numpy as np
 from scipy.sparse import csc_array
 from scipy.sparse.linalg import splu
 
-from sketchloom.core.shapes.raster import filled
+from sketchloom.core.base.raster import filled
 
 _RIM_PX = 3
 _MOST_PX = 30_000

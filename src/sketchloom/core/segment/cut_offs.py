@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core import parallel
+from sketchloom.core.base import parallel
 from sketchloom.core.segment.piece_counts import count_pieces
 from sketchloom.core.segment.tone import separation, tones
 

@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 
-from sketchloom.core.colour import to_ycc
+from sketchloom.core.base.colour import to_ycc
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours

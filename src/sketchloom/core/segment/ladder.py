@@ -11,7 +11,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
-from sketchloom.core.colour import to_hex
+from sketchloom.core.base.colour import to_hex
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.labels import colour_labels
 from sketchloom.core.segment.merging import CRUMB_PX, merge_small, neighbours

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, srgb_to_lab
 
 _SEED_LIMIT = 160
 _PLAIN_SHARE, _PLAIN_SHARE_NOISY = 0.0008, 0.003

@@ -11,7 +11,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, srgb_to_lab
+from sketchloom.core.base.colour import ciede2000, srgb_to_lab
+from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
 from sketchloom.core.segment.thin import bled_modes, left_over, thin_colours
@@ -98,11 +100,18 @@ def flat_limit(noise: float) -> float:
     return float(np.clip(2.2 * noise + 5.0, 6.0, 40.0))
 
 
-def find_colours(picture: Picture) -> ColourTree:
-    """Find the colours of a picture and the order in which they merge."""
+def noise_of(picture: Picture) -> float:
+    """``noise_level`` of a picture, of every other row and column where it is large."""
     spread = picture.local_range
     thinned = slice(None, None, 2 if spread.size > _LARGE_PX else 1)
-    noise = noise_level(spread[thinned, thinned])
+    return noise_level(spread[thinned, thinned])
+
+
+def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
+    """Find the colours of a picture and the order in which they merge; raises Cancelled when asked to stop."""
+    label = said("Looking for colours")
+    progress.step(0, 7, label)
+    spread, noise = picture.local_range, noise_of(picture)
     flat = spread <= flat_limit(noise)
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)
     transparent = picture.alpha is not None and bool((picture.alpha < 128).any())
@@ -110,18 +119,23 @@ def find_colours(picture: Picture) -> ColourTree:
     # an odd step takes pixels of every row and column in turn
     step = max(1, len(at) // _VOTERS) | 1
     pixels = picture.rgb.reshape(-1, 3)[at[::step]]
+    progress.step(1, 7, label)
     colours, weights = seeds(pixels, max(_SEED_DELTA, 0.16 * noise))
     weights *= step
     enough = weights >= max(9.0, _LEAST_SHARE * flat.size)
     if enough.any():
         colours, weights = colours[enough], weights[enough]
+    progress.step(2, 7, label)
     if noise > 0:
         drawn = ~bled_modes(picture.rgb, flat, colours, weights / flat.size, noise)
         colours, weights = colours[drawn], weights[drawn]
+    progress.step(3, 7, label)
     apart = separated(pixels, colours, weights, flat.size, noise)
+    progress.step(4, 7, label)
     thin, thin_weights = thin_colours(picture, ~flat, colours, noise)
     colours = np.concatenate([colours, thin])
     weights = np.concatenate([weights, thin_weights])
+    progress.step(5, 7, label)
     if noise > 0:
         left, left_weights = left_over(picture.rgb, flat, colours, noise)
         colours, weights = np.concatenate([colours, left]), np.concatenate([weights, left_weights])
@@ -130,6 +144,7 @@ def find_colours(picture: Picture) -> ColourTree:
         colours, weights = seeds(picture.rgb.reshape(-1, 3)[:: max(1, flat.size // _SAMPLE)], 6.0)
         colours, weights = colours[:MAX_COLOURS], weights[:MAX_COLOURS]
         apart = np.zeros((len(colours),) * 2, bool)
+    progress.step(6, 7, label)
     merges, cost = _merge_tree(colours, weights, flat.size, apart)
     proposed = _propose(cost, noise, float(flat.mean()))
     return ColourTree(colours, weights, merges, cost, proposed, noise, float(flat.mean()), transparent)

@@ -2,8 +2,8 @@
 
 from dataclasses import dataclass
 
-from sketchloom.core import checks
-from sketchloom.core.colour import from_hex
+from sketchloom.core.base import checks, setting
+from sketchloom.core.base.setting import check_all
 
 MAX_POINTS = 2000
 
@@ -13,17 +13,14 @@ class Grown:
     """A region grown from the colour at a place: what is within ``tolerance`` (CIELAB distance),
     hanging together with it or ``everywhere``. ``hex``: the colour it is cut in."""
 
-    x: float
-    y: float
-    tolerance: float
-    hex: str
-    everywhere: bool = False
+    x: float = setting.number(setting.REQUIRED, 0.0, 1.0)
+    y: float = setting.number(setting.REQUIRED, 0.0, 1.0)
+    tolerance: float = setting.number(setting.REQUIRED, 0.0, 100.0)
+    hex: str = setting.colour(setting.REQUIRED)
+    everywhere: bool = setting.switch(False)
 
     def __post_init__(self):
-        checks.place("grown", (self.x, self.y))
-        checks.within("grown.tolerance", self.tolerance, 0.0, 100.0, (int, float), optional=False)
-        checks.true_or_false("grown.everywhere", self.everywhere)
-        from_hex(self.hex)
+        check_all(self, "grown.")
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,14 +28,11 @@ class Patch:
     """Settings of their own for what lies in a polygon; None where those of the whole hold."""
 
     points: tuple[tuple[float, float], ...]
-    cut_off: int | None = None
-    colours: int | None = None
-    smoothness: int | None = None
-    smallest_mm: float | None = None
+    cut_off: int | None = setting.whole(None, 0, 255)
+    colours: int | None = setting.whole(None, 1, 24)
+    smoothness: int | None = setting.whole(None, -2, 3)
+    smallest_mm: float | None = setting.length(None, 0.0, 100.0)
 
     def __post_init__(self):
         checks.places("patches.points", self.points, 3, MAX_POINTS)
-        checks.within("patches.cut_off", self.cut_off, 0, 255, int)
-        checks.within("patches.colours", self.colours, 1, 24, int)
-        checks.within("patches.smoothness", self.smoothness, -2, 3, int)
-        checks.within("patches.smallest_mm", self.smallest_mm, 0.0, 100.0, (int, float))
+        check_all(self, "patches.")

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core.colour import to_hex
+from sketchloom.core.base.colour import to_hex
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment.tone import tones
 

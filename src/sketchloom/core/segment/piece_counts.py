@@ -10,7 +10,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core import parallel
+from sketchloom.core.base import parallel
 
 _LEVELS = 256
 _NONE = _LEVELS << 3

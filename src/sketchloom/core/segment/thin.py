@@ -7,7 +7,7 @@ what lies on opposite sides of them.
 import cv2
 import numpy as np
 
-from sketchloom.core.colour import ciede2000, srgb_to_lab, to_ycc
+from sketchloom.core.base.colour import ciede2000, srgb_to_lab, to_ycc
 from sketchloom.core.segment.modes import seeds as find_seeds
 
 _THIN_DELTA = 14.0

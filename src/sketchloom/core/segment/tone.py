@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 
-from sketchloom.core import parallel
+from sketchloom.core.base import parallel
 
 INK, PAPER = 0, 1
 _LOCAL_PX = 41

@@ -5,12 +5,12 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from sketchloom.core.base.raster import filled, links_crossed
 from sketchloom.core.curves.curveset import flatten, line_controls
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.merging import Cleaned, merge_small
 from sketchloom.core.shapes.guides import Chain, Guides, link_code
 from sketchloom.core.shapes.placed import is_straight
-from sketchloom.core.shapes.raster import filled, links_crossed
 
 _FLAT_PX = 0.02
 _CRUMB_PX = 8

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 from scipy.spatial import cKDTree
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls, segment_lengths
 from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.junctions import Polylines

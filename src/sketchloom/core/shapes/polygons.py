@@ -4,9 +4,9 @@ import numpy as np
 import shapely
 from shapely.geometry import LineString, MultiPolygon, Polygon
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import flatten, line_controls, segment_areas
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.refit import refitted
 

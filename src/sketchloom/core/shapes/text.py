@@ -11,8 +11,8 @@ import uharfbuzz as hb
 from fontTools.pens.basePen import BasePen
 from fontTools.ttLib import TTFont, TTLibError
 
+from sketchloom.core.base.errors import FontError
 from sketchloom.core.curves.curveset import line_controls
-from sketchloom.core.errors import FontError
 from sketchloom.core.shapes.runs import visual_runs
 
 logging.getLogger("fontTools").setLevel(logging.ERROR)  # it tells of odd dates in installed fonts

@@ -8,9 +8,9 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core.errors import SettingError
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.units import MM_PER_IN
 
 GLASS_MM = (216.0, 297.0)
 MIN_DPI, MAX_DPI = 75, 600

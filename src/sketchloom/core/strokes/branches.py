@@ -7,7 +7,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components, dijkstra
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 
 _STEP = 0.25
 _ROUNDS = 2

@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 from scipy.spatial import cKDTree
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.strokes.strokes import Strokes
 

@@ -2,9 +2,9 @@
 
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.layers.outline import Outline
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.segment.photo import tone_levels
 from sketchloom.core.strokes.strokes import Strokes
 

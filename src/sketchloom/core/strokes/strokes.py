@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core import ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import segment_lengths
 from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.planar.junctions import Polylines

@@ -7,7 +7,7 @@ from PySide6.QtGui import QColor, QIcon, QPainter, QPainterPath, QPen, QPixmap, 
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.widgets import button
+from sketchloom.app.parts.widgets import button
 
 _NUMBER = Qt.ItemDataRole.UserRole
 _ROW, _ROWS, _ICON = 29, 4, 22

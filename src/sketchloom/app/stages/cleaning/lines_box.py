@@ -2,11 +2,11 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import LengthEdit, button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.app.widgets import LengthEdit, button, label
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.units import format_length
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.units import format_length
 
 
 class LinesBox(Box):

@@ -7,11 +7,11 @@ from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QIcon, QImage, QPixmap
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import button, counted, label
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.edits.region_edits import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
-from sketchloom.core.units import format_length
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.units import format_length
+from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 
 _ICON = 34
 _SMALLEST, _LISTED = 60, 300

@@ -4,9 +4,10 @@ from dataclasses import replace
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import Choice, button, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import Choice, button, label
-from sketchloom.core.picture.preparing.mirroring import BOTH, FIRST, SECOND, mirror_frame
+from sketchloom.core.picture.preparing.mirroring import mirror_frame
+from sketchloom.core.picture.preparing.steps import BOTH, FIRST, SECOND
 
 
 class MirrorBox(Box):

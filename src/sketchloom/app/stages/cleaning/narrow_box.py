@@ -3,10 +3,10 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
+from sketchloom.app.parts.widgets import Choice, LengthEdit, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import Choice, LengthEdit, button, counted, label, swatch
-from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_DETAIL_MM
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe.sections import MAX_DETAIL_MM
 
 _PLACE = Qt.ItemDataRole.UserRole
 

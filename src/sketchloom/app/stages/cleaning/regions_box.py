@@ -1,13 +1,21 @@
 """What a click on a region does, which others are alike, and the colours to give."""
 
 from PySide6.QtCore import QByteArray, QMimeData, QSize, Qt, Signal
-from PySide6.QtWidgets import QAbstractItemView, QCheckBox, QColorDialog, QComboBox, QListView, QListWidget, QListWidgetItem
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QCheckBox,
+    QColorDialog,
+    QComboBox,
+    QListView,
+    QListWidget,
+    QListWidgetItem,
+)
 
-from sketchloom.app.bench_paint import COLOUR_MIME
+from sketchloom.app.bench.paint import COLOUR_MIME
+from sketchloom.app.parts.widgets import Choice, button, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import Choice, button, label, swatch
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.edits.region_edits import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 
 _FACTORS = {"size": 1.6, "any": None, "shape": None}
 

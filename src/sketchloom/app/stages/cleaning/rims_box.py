@@ -4,13 +4,12 @@ from dataclasses import replace
 
 from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 
+from sketchloom.app.parts.widgets import Choice, LengthEdit, button, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.store import materials
 from sketchloom.app.stages.cleaning.kept_list import KeptList
-from sketchloom.app.widgets import Choice, LengthEdit, button, label, swatch
-from sketchloom.core.layers.rims import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim
-from sketchloom.core.units import format_length
-from sketchloom.recipe import rim_key
+from sketchloom.app.work.store import materials
+from sketchloom.core.base.units import format_length
+from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim, rim_key
 
 
 class RimsBox(Box):

@@ -3,11 +3,11 @@
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
 
+from sketchloom.app.parts.widgets import LengthEdit, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.app.widgets import LengthEdit, button, label, swatch
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.shapes.placed import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.shapes.drawn import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
 
 PATH, REGION = "path", "region"
 EVERYWHERE, WITHIN, BESIDE = "everywhere", "within", "beside"

@@ -2,9 +2,9 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.app.widgets import button, counted, label
 
 
 class SplitsBox(Box):

@@ -2,8 +2,8 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import button, label, rows_of
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import button, label, rows_of
 
 REMOVE, THINNER, THICKER, EXTEND, JOIN, WINDOW = "remove", "thinner", "thicker", "extend", "join", "window"
 

@@ -2,10 +2,10 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import LengthEdit, button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import LengthEdit, button, counted, label, rows_of
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.units import format_length
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.units import format_length
 
 JOINED, CUT_OUT, SHARED, INSIDE, HOLES = "join", "cut", "common", "inside", "holes"
 

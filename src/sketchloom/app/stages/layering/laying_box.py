@@ -3,9 +3,9 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
+from sketchloom.app.parts.widgets import button, counted, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import button, counted, label, swatch
-from sketchloom.core.units import format_length
+from sketchloom.core.base.units import format_length
 
 _NUMBER = Qt.ItemDataRole.UserRole
 _LISTED, _ROW = 400, 27

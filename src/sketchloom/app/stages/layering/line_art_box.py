@@ -3,9 +3,9 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QComboBox, QTableWidgetItem
 
+from sketchloom.app.parts.widgets import button, figures_table, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.regions_box import Colours
-from sketchloom.app.widgets import button, figures_table, label
 from sketchloom.core.layers.gathering import COLOURS, INWARD, NESTED, SIZE, TOUCHING
 
 _ROW = 26

@@ -3,8 +3,8 @@
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox
 
+from sketchloom.app.parts.widgets import NamedSlider, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, label
 
 
 class LookBox(Box):

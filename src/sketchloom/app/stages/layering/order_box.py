@@ -6,10 +6,10 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
 from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
 
+from sketchloom.app.parts.widgets import NamedSlider, button, counted, figures_table, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, button, counted, figures_table, label
-from sketchloom.core.units import format_length
-from sketchloom.recipe import BASE, TOP
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe.parts import BASE, TOP
 
 _ROW, _BAR = 27, QSize(84, 18)
 

@@ -5,7 +5,7 @@ from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QAbstractButton, QHeaderView, QTableWidget, QTableWidgetItem
 
 from sketchloom.app import theme
-from sketchloom.core.units import MM_PER_IN
+from sketchloom.core.base.units import MM_PER_IN
 
 _ROW = 24
 

@@ -4,15 +4,24 @@ from dataclasses import replace
 
 from PySide6.QtCore import QPointF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap, QPolygonF
-from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QListWidget, QListWidgetItem, QMenu, QTableWidget, QTableWidgetItem
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QHeaderView,
+    QListWidget,
+    QListWidgetItem,
+    QMenu,
+    QTableWidget,
+    QTableWidgetItem,
+)
 
-from sketchloom import palette_edits
 from sketchloom.app import theme
+from sketchloom.app.parts.widgets import NamedSlider, button, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, button, label, swatch
-from sketchloom.core.colour import colour_name, from_hex
-from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_COLOURS, PaletteEntry
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe import palette_edits
+from sketchloom.recipe.parts import PaletteEntry
+from sketchloom.recipe.sections import MAX_COLOURS
 
 
 class Ladder(QTableWidget):

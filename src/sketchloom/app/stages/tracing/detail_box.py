@@ -3,11 +3,12 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QComboBox, QListWidget, QListWidgetItem
 
+from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import LengthEdit, NamedSlider, button, counted, label, swatch
-from sketchloom.core.units import format_length
-from sketchloom.materials import RULES
-from sketchloom.recipe import DOUBLES, MAX_DETAIL_MM
+from sketchloom.app.work import store
+from sketchloom.core.base.units import format_length
+from sketchloom.core.sheets.material import SMALLEST_DEFAULT_MM, SMALLEST_FLOOR_MM
+from sketchloom.recipe.sections import DOUBLES, MAX_DETAIL_MM
 
 _DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
 _LISTED = 200
@@ -29,9 +30,7 @@ class DetailBox(Box):
         self._rule = QComboBox()
         self._rule.setAccessibleName(self.tr("Smallest detail by material"))
         self._rule.setToolTip(self.tr("A start, not a promise: a test cut on the very sheet decides."))
-        self._rule.addItem(self.tr("Take it from a material…"), None)
-        for name, mm in RULES:
-            self._rule.addItem(f"{self.tr(name)}: {format_length(mm, 'mm')}", mm)
+        self._fill_rules()
         self._rule.activated.connect(self._take_rule)
         self._rings = button("", "target", self.tr("Ring on the bench what went to a neighbour"), checkable=True)
         self._rings.toggled.connect(self.show_small)
@@ -53,6 +52,19 @@ class DetailBox(Box):
     def ring(self) -> None:
         """Ring what was dropped on the bench."""
         self._rings.setChecked(True)
+
+    def _fill_rules(self):
+        """What the materials of the user's table bear, between the floor and the common default of the trade."""
+        self._rule.clear()
+        self._rule.addItem(self.tr("Take it from a material…"), None)
+        bears = [(material.name, material.smallest_mm) for material in store.materials()]
+        for name, mm in ((self.tr("Floor of the trade"), SMALLEST_FLOOR_MM), *bears,
+                         (self.tr("Common default of the trade"), SMALLEST_DEFAULT_MM)):
+            self._rule.addItem(f"{name}: {format_length(mm, 'mm')}", mm)
+
+    def showEvent(self, event):
+        super().showEvent(event)
+        self._fill_rules()  # the table may have been changed since
 
     def _take_rule(self, index):
         mm = self._rule.itemData(index)

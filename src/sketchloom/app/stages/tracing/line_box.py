@@ -2,10 +2,10 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.widgets import Choice, LengthEdit, NamedSlider, button, counted, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import Choice, LengthEdit, NamedSlider, button, counted, label
-from sketchloom.core.units import format_length
-from sketchloom.recipe import MAX_DETAIL_MM, MAX_PENS
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PENS
 
 _FIRST_WIDTH_MM = 1.5
 

@@ -5,11 +5,11 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
+from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import LengthEdit, NamedSlider, button, label, swatch
 from sketchloom.core.segment.growing import MAX_TOLERANCE
 from sketchloom.core.segment.parts import Grown, Patch
-from sketchloom.recipe import MAX_COLOURS, MAX_DETAIL_MM, SMOOTHEST, TRUEST
+from sketchloom.recipe.sections import MAX_COLOURS, MAX_DETAIL_MM, SMOOTHEST, TRUEST
 
 
 class GrowBox(Box):

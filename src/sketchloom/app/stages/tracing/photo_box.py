@@ -6,9 +6,9 @@ from PySide6.QtGui import QImage, QPainter
 from PySide6.QtWidgets import QCheckBox, QSizePolicy, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.parts.widgets import NamedSlider, button, counted, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import NamedSlider, button, counted, label
-from sketchloom.recipe import MAX_TONES, MIN_TONES
+from sketchloom.recipe.sections import MAX_TONES, MIN_TONES
 
 _GAP, _WORDS = 6, 18
 

@@ -6,13 +6,13 @@ from pathlib import Path
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QFileDialog, QHBoxLayout, QLineEdit, QMenu, QWidget
 
-from sketchloom import presets
-from sketchloom.app import store
+from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
-from sketchloom.app.widgets import button, label
-from sketchloom.core.errors import AppError
+from sketchloom.app.work import store
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import read_bytes
+from sketchloom.recipe import presets
 
 
 class _List(QComboBox):

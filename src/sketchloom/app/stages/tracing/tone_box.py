@@ -2,9 +2,9 @@
 
 from PySide6.QtWidgets import QCheckBox
 
+from sketchloom.app.parts.widgets import Choice, NamedSlider, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.tone_curve import ToneCurve
-from sketchloom.app.widgets import Choice, NamedSlider, counted, label
 
 
 class ToneBox(Box):

@@ -7,7 +7,7 @@ from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.widgets import counted
+from sketchloom.app.parts.widgets import counted
 
 
 class ToneCurve(QWidget):

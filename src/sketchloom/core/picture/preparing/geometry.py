@@ -10,14 +10,6 @@ _USUAL_FOCAL = 0.8
 _PARALLEL = 0.02
 
 
-def is_convex(corners) -> bool:
-    """Whether four corners go clockwise (y down) around a convex figure of some size."""
-    xy = np.asarray(corners, float)
-    ahead = np.roll(xy, -1, axis=0) - xy
-    turn = ahead[:, 0] * np.roll(ahead, -1, axis=0)[:, 1] - ahead[:, 1] * np.roll(ahead, -1, axis=0)[:, 0]
-    return bool((turn > 1e-4).all())
-
-
 def page_size(corners, width: int, height: int) -> tuple[int, int]:
     """Width and height, px, of a page whose corners are seen at shares of a picture.
 

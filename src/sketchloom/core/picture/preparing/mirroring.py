@@ -5,38 +5,14 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core import checks
-from sketchloom.core.errors import SettingError
 from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.picture.preparing.steps import BOTH, FIRST, SECOND, Mirror
 
-FIRST, SECOND, BOTH = SIDES = ("first", "second", "both")
 _UPRIGHT_DEG = 0.15
 """An axis nearer than this to upright or level is taken for it, so that no pixel is drawn anew."""
 _LEAST_PX = 8
 _SEARCH_PX, _STEP_DEG = 192, 2.0
 _UPRIGHT_BONUS = 0.01
-
-
-@dataclass(frozen=True, slots=True)
-class Mirror:
-    """A line through two places, shares of the sides of what the steps before left, and the half that stays.
-
-    The picture is turned so that the line stands upright or lies level, whichever is nearer. ``keep``: the ``first`` half
-    is the left or the upper one, the ``second`` the other; with ``both`` the regions become the mean of the two.
-    """
-
-    x0: float
-    y0: float
-    x1: float
-    y1: float
-    keep: str = FIRST
-
-    def __post_init__(self):
-        for name in ("x0", "y0", "x1", "y1"):
-            checks.within(f"mirror.{name}", getattr(self, name), 0.0, 1.0, (int, float), optional=False)
-        checks.one_of("mirror.keep", self.keep, SIDES)
-        if (self.x0 - self.x1) ** 2 + (self.y0 - self.y1) ** 2 < 1e-4:
-            raise SettingError("mirror", "a line of some length", (self.x0, self.y0, self.x1, self.y1))
 
 
 @dataclass(frozen=True, slots=True, eq=False)

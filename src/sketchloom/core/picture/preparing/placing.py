@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.picture.preparing import geometry, mirroring
-from sketchloom.core.picture.preparing.preparation import Preparation
+from sketchloom.core.picture.preparing.steps import Preparation
 
 
 def placing(width: int, height: int, steps: Preparation) -> np.ndarray:

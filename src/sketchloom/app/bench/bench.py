@@ -1,0 +1,614 @@
+"""The bench: the work at true scale between rulers, source and cut on either side of a curtain."""
+
+from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, QTimer, Signal
+from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPainterPath, QPen
+from PySide6.QtWidgets import QPushButton, QWidget
+
+from sketchloom.app import theme
+from sketchloom.app.bench import paint as bench_paint
+from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
+from sketchloom.app.bench.view import View
+from sketchloom.app.tools.tool import Frame, draw_line
+from sketchloom.app.work.paths import qt_path
+from sketchloom.core.base.units import format_length
+from sketchloom.core.curves.outline import face_outline
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.desk.regions import changed_boxes
+
+_WHEEL_STEP = 1.2
+_GRAB = 10
+_NEAR = 4
+
+
+class Bench(QWidget):
+    """Shows a work. Drag pans, the wheel zooms to the pointer, the curtain's handle drags."""
+
+    picked = Signal(str)
+    viewed = Signal()
+    cancelled = Signal()
+    tool_changed = Signal(object)
+    colour_dropped = Signal(str, float, float)
+
+    def __init__(self, parent=None):
+        super().__init__(parent)
+        self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setAccessibleName(self.tr("Bench: the work at true scale"))
+        self.setMinimumSize(320, 260)
+        self._source: SourceImage | None = None
+        self._size_mm = (1.0, 1.0)
+        self._shown = None
+        self._index: RegionIndex | None = None
+        self._view = View()
+        self._fitted = True
+        self.curtain = 0.5
+        self.curtain_on = True
+        self.source_only = False
+        self.grid = False
+        self.ground = "middle"
+        self.unit = "mm"
+        self.picking = False
+        self.takes_colours = False
+        self.setAcceptDrops(True)
+        self.tool = None
+        self._original: SourceImage | None = None
+        self._pinned = None
+        self._numbers: tuple = ()
+        self._look = None
+        self.pinned_title = ""
+        self.lasso = None
+        self.marks: tuple = ()
+        self._peek = self._widths = None
+        self.target = None
+        self.selected_key: str | None = None
+        self._pointer: QPointF | None = None
+        self._hover_face = -1
+        self._hover_path: QPainterPath | None = None
+        self._hover_text = ""
+        self._drag = None
+        self._cut = self._seen = None  # the cut and the source as last painted
+        self._busy_text = ""
+        self._stop = QPushButton(self.tr("Cancel"), self)
+        self._stop.clicked.connect(self.cancelled)
+        self._stop.hide()
+        self._target_timer = QTimer(self, singleShot=True, interval=6000)
+        self._target_timer.timeout.connect(lambda: self.point_at(None))
+
+    # -- what is shown -----------------------------------------------------------------
+
+    def set_picture(self, picture, image: SourceImage) -> None:
+        """A new work begins: forget the old one."""
+        self.set_tool(None)
+        self._source = self._original = image
+        self._picture = picture
+        self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
+        self._hover_face, self._hover_text = -1, ""
+        self.marks, self.target, self._peek, self._widths, self._numbers = (), None, None, None, ()
+        self._fitted = True
+        self.update()
+
+    def show_work(self, shown) -> None:
+        """Take a finished evaluation, coarse or exact."""
+        resized = self._size_mm != shown.work.size_mm
+        if resized:
+            self._seen = None
+        if shown.source is not None and shown.source is not self._source:
+            self._source, self._picture, self._seen = shown.source, shown.work.whole, None
+        if self._shown is None or self._shown.veil is not shown.veil:
+            self._seen = None
+        self._keep_cut(shown)
+        self._shown, self._size_mm = shown, shown.work.size_mm
+        self._index = shown.index
+        self._hover_face, self._hover_path, self._peek = -1, None, None
+        if resized and self._fitted:
+            self.fit()
+        self._describe(self._pointer)
+        self.update()
+
+    def _keep_cut(self, shown):
+        """Paint what changed into the image of the cut, where that is little; otherwise it is painted anew."""
+        before = self._shown
+        if self._cut is None or before is None or before.coarse or shown.coarse or shown.index is None or self._look is not None:
+            self._cut = None
+            return
+        boxes = changed_boxes(before.work, shown.work, shown.index)
+        if boxes is None:
+            self._cut = None
+        elif boxes:
+            bench_paint.renew_cut(self._cut, self._view, shown.work.layers, shown.paths, shown.work.mm_per_px, boxes)
+
+    def paint_at_once(self, paths, looks, mm_per_px: float) -> None:
+        """Show regions (paths in px) in the colours they are about to have, None for the ground; the exact cut follows."""
+        if self._cut is None:
+            return
+        painter = QPainter(self._cut)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale * mm_per_px, self._view.scale * mm_per_px)
+        for path, look in zip(paths, looks):
+            painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_DestinationOut if look is None
+                                       else QPainter.CompositionMode.CompositionMode_SourceOver)
+            painter.fillPath(path, QColor(look or "#000000"))
+        painter.end()
+        self.update()
+
+    def pin(self, tried, title: str = "") -> None:
+        """Hold another result in the place of the source; None lets it go."""
+        self._pinned, self.pinned_title, self._seen = tried, title, None
+        self.curtain_on = self.curtain_on or tried is not None
+        self.update()
+
+    def show_peek(self, area, places=()) -> None:
+        """Hatch an area, (h, w) bool over the whole picture, and ring places (K, 3): x, y, area in px; None for nothing."""
+        if area is None and self._peek is None:
+            return
+        if area is None:
+            self._peek = None
+        else:
+            work = self._shown.work
+            self._peek = tint_of(area), ringed(places, work.picture.width * work.picture.height, work.mm_per_px)
+        self.update()
+
+    def show_look(self, look) -> None:
+        """Paint sheets in the look of their material and with shadows; None for flat colours."""
+        if look != self._look:
+            self._look, self._cut = look, None
+            self.update()
+
+    def show_numbers(self, numbers) -> None:
+        """Number pieces: x and y in mm, text, whether it can be laid wrong; none to show no numbers."""
+        self._numbers = tuple(numbers)
+        self.update()
+
+    def show_widths(self, line) -> None:
+        """Mark narrow places: middles (K, 2) mm and widths against the least wanted; None for nothing."""
+        self._widths = line
+        self.update()
+
+    @property
+    def is_busy(self) -> bool:
+        return bool(self._busy_text)
+
+    def set_busy(self, text: str) -> None:
+        """Show what is under way with a way to stop it; an empty text when nothing is."""
+        if text != self._busy_text:
+            self._busy_text = text
+            self._stop.setVisible(bool(text))
+            self._place_stop()
+            self.update()
+
+    @property
+    def source_image(self) -> SourceImage | None:
+        """The picture as it is shown."""
+        return self._source
+
+    def bring_into_view(self, x_mm: float, y_mm: float) -> None:
+        """Move a place that is out of sight to the middle."""
+        x, y = self._view.to_screen(x_mm, y_mm)
+        if not (RULER + 40 <= x <= self.width() - 40 and RULER + 40 <= y <= self.height() - 40):
+            self._set_view(self._view.moved(self._middle().x() - x, self._middle().y() - y))
+
+    def point_at(self, place_mm) -> None:
+        """Mark a place for a few seconds and bring it into view."""
+        self.target = place_mm
+        if place_mm is not None:
+            x, y = self._view.to_screen(*place_mm)
+            self._set_view(self._view.moved(self._middle().x() - x, self._middle().y() - y))
+            self._target_timer.start()
+        self.update()
+
+    # -- the view ----------------------------------------------------------------------
+
+    @property
+    def view(self) -> View:
+        return self._view
+
+    def fit(self) -> None:
+        self._set_view(View.fitting(*self._size_mm, RULER, RULER, self.width() - RULER, self.height() - RULER))
+        self._fitted = True
+
+    def true_size(self) -> None:
+        """One millimetre of the work is one of the screen, as far as the screen tells its size."""
+        dots = self.screen().physicalDotsPerInch() if self.screen() else 96.0
+        self.zoom(max(dots, 30.0) / 25.4 / self._view.scale)
+
+    def zoom(self, factor: float, at: QPointF | None = None) -> None:
+        at = at or self._middle()
+        self._set_view(self._view.zoomed(factor, at.x(), at.y()))
+
+    def place_of(self, x_mm: float, y_mm: float) -> QPointF:
+        """Where a place of the work lies on the bench."""
+        return QPointF(*self._view.to_screen(x_mm, y_mm))
+
+    def pan(self, dx: float, dy: float) -> None:
+        self._set_view(self._view.moved(dx, dy))
+
+    def move_curtain(self, to: float) -> None:
+        self.curtain = min(max(to, 0.0), 1.0)
+        self.curtain_on = True
+        self.update()
+
+    def _middle(self):
+        return QPointF((self.width() + RULER) / 2, (self.height() + RULER) / 2)
+
+    def _set_view(self, view):
+        self._view, self._fitted = view, False
+        self._cut = self._seen = None
+        self.update()
+        self.viewed.emit()
+
+    def _curtain_x(self) -> float:
+        return RULER + self.curtain * (self.width() - RULER)
+
+    # -- painting ----------------------------------------------------------------------
+
+    def paintEvent(self, _):
+        painter = QPainter(self)
+        painter.fillRect(self.rect(), QColor(theme.GROUNDS[self.ground]))
+        visible = QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER)
+        page = self._page()
+        painter.save()
+        painter.setClipRect(visible)
+        if self._source is not None:
+            self._paint_work(painter, visible, page)
+        if self.grid:
+            bench_paint.paint_grid(painter, self.rect(), self._view, self.unit)
+        painter.setPen(QPen(QColor(255, 255, 255, 150) if self.ground == "dark" else QColor(40, 36, 30, 130), 1,
+                            Qt.PenStyle.DashLine))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawRect(page)
+        self._paint_overlays(painter)
+        if self.tool is not None:
+            painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+            self.tool.paint(painter, Frame(page))
+        painter.restore()
+        bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
+        self._paint_texts(painter)
+
+    def _paint_laid_on(self, painter, page):
+        """The shirt, wall or card below everything, if it was said."""
+        if self._shown is not None and self._shown.work.recipe.laid_on is not None:
+            painter.fillRect(page, QColor(self._shown.work.recipe.laid_on))
+
+    def _paint_faint(self, painter):
+        """A line around sheets that have the colour of what they are laid on, or they could not be seen."""
+        shown = self._shown
+        if shown is None or shown.work.recipe.laid_on is None:
+            return
+        faint = {f.layer for f in shown.work.findings if f.code == "layer.like_ground"}
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale, self._view.scale)
+        pen = QPen(QColor(theme.INK_SOFT), 1.2, Qt.PenStyle.DotLine)
+        pen.setCosmetic(True)
+        for layer, path in zip(shown.work.layers, shown.paths):
+            if layer.plan.name in faint:
+                painter.strokePath(path.whole, pen)
+
+    def _page(self) -> QRectF:
+        """Where the picture lies; as it came, it has the prepared one's width."""
+        width, height = self._size_mm
+        if self._shows_original():
+            first = self._original.levels[0]
+            height = width * first.height() / first.width()
+        return QRectF(self._view.x, self._view.y, width * self._view.scale, height * self._view.scale)
+
+    def _shows_original(self) -> bool:
+        return self.tool is not None and self.tool.wants_original and self._original is not None
+
+    def set_tool(self, tool) -> None:
+        """Take up a tool, or none; one that was held is put down."""
+        if tool is self.tool:
+            return
+        old, self.tool = self.tool, tool
+        if old is not None:
+            old.done.disconnect(self.put_down)
+            old.repaint.disconnect(self.update)
+        if tool is not None:
+            tool.done.connect(self.put_down)
+            tool.repaint.connect(self.update)
+        self._seen = None
+        self._hover_face, self._hover_path, self._hover_text = -1, None, ""
+        self.setCursor(Qt.CursorShape.ArrowCursor if tool is None else tool.cursor)
+        self.tool_changed.emit(tool)
+        self.update()
+
+    def put_down(self) -> None:
+        """Hold no tool."""
+        self.set_tool(None)
+
+    def _paint_work(self, painter, visible, page):
+        split = self._curtain_x() if self.curtain_on else RULER
+        if self.source_only or self._shown is None or (self.tool is not None and self.tool.wants_source):
+            split = self.width()
+        elif self.tool is not None and self.tool.wants_cut:
+            split = RULER
+        painter.save()
+        painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
+        if self._seen is None:
+            self._seen = self._left_image(page)
+        painter.drawImage(0, 0, self._seen)
+        painter.restore()
+        if split < self.width():
+            painter.save()
+            painter.setClipRect(visible.intersected(QRectF(split, 0, self.width(), self.height())))
+            self._paint_laid_on(painter, page)
+            painter.drawImage(0, 0, self._cut_image())
+            self._paint_faint(painter)
+            painter.restore()
+
+    def _left_image(self, page):
+        """What lies left of the curtain: a pinned result, or the source under its veil."""
+        if self._pinned is not None and self.tool is None and not self.source_only:
+            return bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view, self._pinned.work.layers,
+                                          self._pinned.paths, self._pinned.work.mm_per_px)
+        shown = self._original if self._shows_original() else self._source
+        image = bench_paint.render_source(self.size(), self.devicePixelRatioF(), shown, page)
+        if self._shown is not None and self._shown.veil is not None and not self._shows_original():
+            painter = QPainter(image)
+            painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+            painter.drawImage(page, self._shown.veil)
+            painter.end()
+        return image
+
+    def _cut_image(self):
+        if self._cut is None:
+            self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
+                                               self._shown.work.layers, self._shown.paths, self._shown.work.mm_per_px,
+                                               smooth=not self._shown.coarse, look=self._look_of(self._shown))
+        return self._cut
+
+    def _look_of(self, shown):
+        """The look asked for, once it is of the sheets that are shown."""
+        fits = self._look is not None and len(self._look.families) == len(shown.work.layers)
+        return self._look if fits and not shown.coarse else None
+
+    def _paint_overlays(self, painter):
+        painter.save()
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.translate(self._view.x, self._view.y)
+        painter.scale(self._view.scale, self._view.scale)
+        for path, dashed in ((self._hover_path, False), (self._selected_path(), True)):
+            if path is None:
+                continue
+            for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.5)):
+                pen = QPen(QColor(colour), width)
+                pen.setCosmetic(True)
+                if dashed and colour == theme.MADDER:
+                    pen.setDashPattern([5, 4])
+                painter.strokePath(path, pen)
+        painter.restore()
+        if self.lasso is not None:
+            frame = Frame(self._page())
+            draw_line(painter, [frame.place(*p) for p in self.lasso], closed=True)
+        if self._widths is not None:
+            bench_paint.paint_widths(painter, self._view, *self._widths)
+        if self._peek is not None:
+            painter.drawImage(self._page(), self._peek[0])
+            bench_paint.paint_marks(painter, self._view, self._peek[1], None)
+        if self._numbers:
+            bench_paint.paint_numbers(painter, self._view, self._numbers)
+        bench_paint.paint_marks(painter, self._view, self.marks, self.target)
+        if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
+            bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),
+                                      self.pinned_title or self.tr("source"), self.tr("cut"))
+
+    def _selected_path(self):
+        if self._shown is None or self.selected_key is None:
+            return None
+        for layer, path in zip(self._shown.work.layers, self._shown.paths):
+            if layer.plan.key == self.selected_key:
+                return path.whole
+        return None
+
+    def _paint_texts(self, painter):
+        font = painter.font()
+        font.setPixelSize(13)
+        painter.setFont(font)
+        height = painter.fontMetrics().height() + 8
+        text = self.tool.hint if self.tool is not None else self._hover_text
+        if text:
+            bench_paint.chip(painter, text, RULER + 10, self.height() - height - 10)
+        if self._busy_text:
+            bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
+        elif self._shown is not None and self._shown.coarse:
+            bench_paint.chip(painter, self.tr("rough preview"), RULER + 10, RULER + 10)
+
+    def _place_stop(self):
+        width = self.fontMetrics().horizontalAdvance(self._busy_text) + 40
+        self._stop.move(RULER + 10 + width, RULER + 6)
+        self._stop.adjustSize()
+        self._stop.raise_()
+
+    def resizeEvent(self, event):
+        super().resizeEvent(event)
+        self._cut = self._seen = None
+        if self._fitted:
+            self.fit()
+
+    # -- pointer and keys ----------------------------------------------------------------
+
+    def keyPressEvent(self, event):
+        if self.tool is not None and self.tool.key(event.key()):
+            return
+        step = {Qt.Key.Key_Left: (40, 0), Qt.Key.Key_Right: (-40, 0), Qt.Key.Key_Up: (0, 40),
+                Qt.Key.Key_Down: (0, -40)}.get(event.key())
+        if step is not None and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.pan(*step)
+        elif event.text() in ("[", "]"):
+            self.move_curtain(self.curtain + (0.04 if event.text() == "]" else -0.04))
+        else:
+            super().keyPressEvent(event)
+
+    def wheelEvent(self, event):
+        pixels = event.pixelDelta()
+        if not pixels.isNull() and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.pan(pixels.x(), pixels.y())
+        else:
+            turns = (event.angleDelta().y() or event.angleDelta().x()) / 120.0
+            self.zoom(_WHEEL_STEP**turns, event.position())
+        event.accept()
+
+    def event(self, event):
+        if event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent):
+            if event.gestureType() == Qt.NativeGestureType.ZoomNativeGesture:
+                self.zoom(1.0 + event.value(), event.position())
+                return True
+        return super().event(event)
+
+    def dragEnterEvent(self, event):
+        if self.takes_colours and event.mimeData().hasFormat(COLOUR_MIME):
+            event.acceptProposedAction()
+        else:
+            event.ignore()  # the window may take it
+
+    def dragMoveEvent(self, event):
+        self.dragEnterEvent(event)
+        if event.isAccepted() and self.tool is not None:
+            self.tool.move(Frame(self._page()), event.position(), False)
+
+    def dropEvent(self, event):
+        mx, my = self._view.to_mm(event.position().x(), event.position().y())
+        if self._shown is None or not event.mimeData().hasFormat(COLOUR_MIME):
+            event.ignore()
+            return
+        scale = self._shown.work.mm_per_px
+        self.colour_dropped.emit(bytes(event.mimeData().data(COLOUR_MIME)).decode("ascii", "replace"), mx / scale, my / scale)
+        event.acceptProposedAction()
+
+    def mousePressEvent(self, event):
+        at = event.position()
+        if self.tool is not None and event.button() == Qt.MouseButton.LeftButton:
+            self._drag = "tool"
+            self.tool.press(Frame(self._page()), at)
+        elif self.picking and event.button() == Qt.MouseButton.LeftButton:
+            self._pick(at)
+        elif self._on_curtain(at) and event.button() == Qt.MouseButton.LeftButton:
+            self._drag = "curtain"
+        elif event.button() in (Qt.MouseButton.LeftButton, Qt.MouseButton.MiddleButton):
+            self._drag = at
+            self.setCursor(Qt.CursorShape.ClosedHandCursor)
+
+    def mouseMoveEvent(self, event):
+        at = event.position()
+        self._pointer = at
+        if self.tool is not None and self._drag in (None, "tool"):
+            self.tool.move(Frame(self._page()), at, self._drag == "tool")
+        elif self._drag == "curtain":
+            self.move_curtain((at.x() - RULER) / max(self.width() - RULER, 1))
+        elif self._drag is not None:
+            self.pan(at.x() - self._drag.x(), at.y() - self._drag.y())
+            self._drag = at
+        else:
+            self._describe(at)
+            self._choose_cursor(at)
+        self.update()
+
+    def mouseReleaseEvent(self, event):
+        drag, self._drag = self._drag, None
+        if drag == "tool" and self.tool is not None:
+            self.tool.release(Frame(self._page()), event.position())
+        self._choose_cursor(event.position())
+
+    def mouseDoubleClickEvent(self, event):
+        if self.tool is not None:
+            self.tool.double_click(Frame(self._page()), event.position())
+        else:
+            self.fit()
+
+    def leaveEvent(self, _):
+        self._pointer = None
+        self._describe(None)
+        self.update()
+
+    def show_source_only(self, on: bool) -> None:
+        """The source alone, all over."""
+        self.source_only = on
+        if self._pinned is not None:
+            self._seen = None
+        self.update()
+
+    def set_picking(self, on: bool) -> None:
+        """While on, a click takes the picture's colour under the pointer."""
+        self.picking = on
+        self.show_source_only(on)
+        self.setCursor(Qt.CursorShape.CrossCursor if on else Qt.CursorShape.ArrowCursor)
+        self.update()
+
+    def _on_curtain(self, at):
+        return (self.curtain_on and self._shown is not None and not self.source_only and self.tool is None
+                and abs(at.x() - self._curtain_x()) <= _GRAB and at.y() > RULER)
+
+    def _choose_cursor(self, at):
+        if self.tool is not None:
+            shape = self.tool.cursor
+        elif self.picking:
+            shape = Qt.CursorShape.CrossCursor
+        else:
+            shape = Qt.CursorShape.SplitHCursor if self._on_curtain(at) else Qt.CursorShape.ArrowCursor
+        if self.cursor().shape() != shape:
+            self.setCursor(QCursor(shape))
+
+    def _pick(self, at):
+        place = self._pixel_at(at)
+        if place is not None:
+            r, g, b = self._picture.rgb[place[1], place[0]]
+            self.picked.emit(f"#{r:02x}{g:02x}{b:02x}")
+
+    def _pixel_at(self, at):
+        mx, my = self._view.to_mm(at.x(), at.y())
+        x = int(mx / self._size_mm[0] * self._picture.width)
+        y = int(my / self._size_mm[1] * self._picture.height)
+        inside = 0 <= x < self._picture.width and 0 <= y < self._picture.height and mx >= 0 and my >= 0
+        return (x, y) if inside else None
+
+    def _describe(self, at):
+        """Find the region under the pointer and say what it is."""
+        if self._shown is not None and self._shown.work.draws_with_pens:
+            self._describe_stroke(at)
+            return
+        text, face = "", -1
+        if at is not None and self._shown is not None and self._index is not None and not self.picking:
+            work = self._shown.work
+            mx, my = self._view.to_mm(at.x(), at.y())
+            region = self._index.at(mx / work.mm_per_px, my / work.mm_per_px)
+            if region is not None:
+                face = region.face
+                text = self._region_text(work, region)
+        if face != self._hover_face:
+            self._hover_face, self._hover_path = face, None
+            if face >= 0 and not self._shown.work.ground[face]:
+                traced = self._shown.work.traced
+                outline = face_outline(traced.planar, traced.curves, face)
+                self._hover_path = qt_path(outline, self._shown.work.mm_per_px)
+        if text != self._hover_text:
+            self._hover_text = text
+            self.setAccessibleDescription(text)
+
+    def _describe_stroke(self, at):
+        """Find the pen line under the pointer and say how wide and long it is."""
+        work, text, found = self._shown.work, "", -1
+        if at is not None and self._index is not None and not self.picking:
+            mx, my = self._view.to_mm(at.x(), at.y())
+            found = work.stroke_at(mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px))
+        if found >= 0:
+            line = work.stroke_outline(found)
+            text = self.tr("stroke · {0} wide · {1} long").format(
+                format_length(line.pen_px * work.mm_per_px, self.unit, 2), format_length(line.length_px() * work.mm_per_px, self.unit))
+        if found != self._hover_face:
+            self._hover_face = found
+            self._hover_path = qt_path(line, work.mm_per_px) if found >= 0 else None
+        if text != self._hover_text:
+            self._hover_text = text
+            self.setAccessibleDescription(text)
+
+    def _region_text(self, work, region):
+        if work.ground[region.face]:
+            return self.tr("ground, not cut")
+        size = " × ".join(format_length(v * work.mm_per_px, self.unit)
+                          for v in (region.width_px, region.height_px))
+        depth = int(work.depth[region.face])
+        plan = next((p for p in work.plans if region.label in p.labels), None)
+        if plan is None or depth < 0:
+            return self.tr("region left out · {0}").format(size)
+        return self.tr("region · {0} · layer {1} {2} · {3}").format(plan.hex, depth + 1, plan.name, size)

@@ -1,0 +1,293 @@
+"""Paints the bench's parts: source, cut, curtain, rulers, marks."""
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
+
+from sketchloom.app import theme
+from sketchloom.app.bench import looks
+from sketchloom.app.bench.view import View, ruler_step
+from sketchloom.core.base.units import MM_PER_IN
+
+RULER = 24
+COLOUR_MIME = "application/x-sketch-loom-colour"
+_RINGED = 0.004
+
+
+class SourceImage:
+    """The picture at several sizes, so that a distant view costs little."""
+
+    def __init__(self, picture):
+        self.picture = picture
+        if picture.alpha is None:
+            image = QImage(picture.rgb.data, picture.width, picture.height, 3 * picture.width,
+                           QImage.Format.Format_RGB888).copy()
+        else:
+            field = picture.field
+            image = QImage(field.data, picture.width, picture.height, 4 * picture.width,
+                           QImage.Format.Format_RGBA8888_Premultiplied).copy()
+        self.levels = [image]
+        while max(self.levels[-1].width(), self.levels[-1].height()) > 700:
+            last = self.levels[-1]
+            self.levels.append(last.scaled(max(1, last.width() // 2), max(1, last.height() // 2),
+                                           Qt.AspectRatioMode.IgnoreAspectRatio,
+                                           Qt.TransformationMode.SmoothTransformation))
+
+    def paint(self, painter: QPainter, target: QRectF, visible: QRectF) -> None:
+        """Draw the part of the picture that is visible."""
+        shown = target.intersected(visible)
+        if shown.isEmpty():
+            return
+        zoom = target.width() / self.levels[0].width()
+        level = 0
+        while level + 1 < len(self.levels) and zoom * 2 ** (level + 1) <= 1.0:
+            level += 1
+        image = self.levels[level]
+        sx, sy = image.width() / target.width(), image.height() / target.height()
+        part = QRectF((shown.x() - target.x()) * sx, (shown.y() - target.y()) * sy,
+                      shown.width() * sx, shown.height() * sy)
+        painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform, zoom < 3)
+        painter.drawImage(shown, image, part)
+
+
+def _blank(size, ratio) -> QImage:
+    image = QImage(size * ratio, QImage.Format.Format_ARGB32_Premultiplied)
+    image.setDevicePixelRatio(ratio)
+    image.fill(Qt.GlobalColor.transparent)
+    return image
+
+
+def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
+    """The picture as an image of the visible area."""
+    image = _blank(size, ratio)
+    painter = QPainter(image)
+    source.paint(painter, target, QRectF(0, 0, size.width(), size.height()))
+    painter.end()
+    return image
+
+
+def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth: bool = True, look=None) -> QImage:
+    """The layers as an image of the visible area, base first."""
+    image = _blank(size, ratio)
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing, smooth)
+    painter.translate(view.x, view.y)
+    painter.scale(view.scale, view.scale)
+    paint_layers(painter, layers, paths, mm_per_px, look)
+    painter.end()
+    return image
+
+
+def renew_cut(image: QImage, view: View, layers, paths, mm_per_px: float, places) -> None:
+    """Paint anew what lies in some boxes (K, 4) left, top, right, bottom in mm of an image of ``render_cut``."""
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    for x0, y0, x1, y1 in places:
+        (left, top), (right, bottom) = view.to_screen(x0, y0), view.to_screen(x1, y1)
+        box = QRectF(left - 3, top - 3, right - left + 6, bottom - top + 6).toAlignedRect()
+        painter.save()
+        painter.setClipRect(box)
+        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_Clear)
+        painter.fillRect(box, Qt.GlobalColor.transparent)
+        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_SourceOver)
+        painter.translate(view.x, view.y)
+        painter.scale(view.scale, view.scale)
+        paint_layers(painter, layers, paths, mm_per_px)
+        painter.restore()
+    painter.end()
+
+
+def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None) -> None:
+    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn. ``look`` adds grain and shadows."""
+    for number, (layer, path) in enumerate(zip(layers, paths)):
+        if layer.plan.hidden:
+            continue
+        if layer.outline.pen_px is None:
+            path.fill(painter, QColor(layer.plan.hex))
+            if look is not None:
+                looks.paint_texture(painter, path.whole, look.families[number])
+                looks.paint_shadows(painter, look, paths, number)
+        else:
+            painter.strokePath(path.whole, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
+                                          Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+
+
+def tint_of(gone) -> QImage:
+    """A hatched veil over an area, (h, w) bool or uint8 for a share of it, at most about 1400 px a side."""
+    size = max(gone.shape)
+    step = max(1, size // 1400)
+    gone = gone[::step, ::step]
+    gone = gone.astype(np.uint16) * (255 if gone.dtype == bool else 1)
+    y, x = np.mgrid[:gone.shape[0], :gone.shape[1]]
+    strong = np.where((x + y) * step // max(4, size // 120) % 2 == 0, 150, 95)
+    cover = (gone * strong // 255).astype(np.uint16)
+    colour = QColor(theme.MADDER)
+    veil = np.dstack([(cover * c // 255).astype(np.uint8) for c in (colour.red(), colour.green(), colour.blue())]
+                     + [cover.astype(np.uint8)])
+    veil = np.ascontiguousarray(veil)
+    return QImage(veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied).copy()
+
+
+def ringed(places, whole_px: float, mm_per_px: float) -> tuple:
+    """Rings in mm around places (K, 3) x, y, area in px; what is large is seen without one."""
+    return tuple((x * mm_per_px, y * mm_per_px, (area / np.pi) ** 0.5 * mm_per_px)
+                 for x, y, area in np.asarray(places).reshape(-1, 3).tolist() if area < _RINGED * whole_px)
+
+
+def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> None:
+    """Rulers along the top and the left edge, in mm or inches."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing, False)
+    painter.fillRect(QRectF(0, 0, rect.width(), RULER), QColor(theme.LINEN_LIGHT))
+    painter.fillRect(QRectF(0, 0, RULER, rect.height()), QColor(theme.LINEN_LIGHT))
+    unit_mm = MM_PER_IN if unit == "in" else 1.0
+    step = ruler_step(view.scale, unit_mm)
+    font = painter.font()
+    font.setPixelSize(11)
+    painter.setFont(font)
+    painter.setPen(QPen(QColor(theme.INK), 1))
+    parts = 5 if unit == "mm" else 4
+    for vertical in (False, True):
+        origin = view.y if vertical else view.x
+        extent = rect.height() if vertical else rect.width()
+        first = int((RULER - origin) / (view.scale * unit_mm * step)) - 1
+        last = int((extent - origin) / (view.scale * unit_mm * step)) + 1
+        for i in range(first * parts, last * parts + 1):
+            at = origin + i / parts * step * unit_mm * view.scale
+            if at < RULER:
+                continue
+            long = i % parts == 0
+            tick = 9 if long else 4
+            if vertical:
+                painter.drawLine(QPointF(RULER - tick, at), QPointF(RULER, at))
+            else:
+                painter.drawLine(QPointF(at, RULER - tick), QPointF(at, RULER))
+            if long:
+                _ruler_number(painter, vertical, at, f"{i / parts * step:g}")
+    _paint_pointer(painter, pointer)
+    painter.fillRect(QRectF(0, 0, RULER, RULER), QColor(theme.LINEN_DEEP))
+    painter.drawText(QRectF(0, 0, RULER, RULER), Qt.AlignmentFlag.AlignCenter, unit)
+    painter.setPen(QPen(QColor(theme.LINE), 1))
+    painter.drawLine(QPointF(0, RULER), QPointF(rect.width(), RULER))
+    painter.drawLine(QPointF(RULER, 0), QPointF(RULER, rect.height()))
+
+
+def _ruler_number(painter, vertical, at, text):
+    if vertical:
+        painter.save()
+        painter.translate(11, at - 3)
+        painter.rotate(-90)
+        painter.drawText(QPointF(0, 0), text)
+        painter.restore()
+    else:
+        painter.drawText(QPointF(at + 3, 11), text)
+
+
+def _paint_pointer(painter, pointer):
+    if pointer is None:
+        return
+    painter.setPen(QPen(QColor(theme.MADDER), 1))
+    painter.drawLine(QPointF(pointer.x(), 0), QPointF(pointer.x(), RULER))
+    painter.drawLine(QPointF(0, pointer.y()), QPointF(RULER, pointer.y()))
+    painter.setPen(QPen(QColor(theme.INK), 1))
+
+
+def paint_grid(painter: QPainter, rect, view: View, unit: str) -> None:
+    """Lines at the labelled marks of the rulers."""
+    unit_mm = MM_PER_IN if unit == "in" else 1.0
+    gap = ruler_step(view.scale, unit_mm) * unit_mm * view.scale
+    pen = QPen(QColor(127, 120, 110, 110), 1)
+    painter.setPen(pen)
+    x = view.x % gap
+    while x < rect.width():
+        painter.drawLine(QPointF(x, 0), QPointF(x, rect.height()))
+        x += gap
+    y = view.y % gap
+    while y < rect.height():
+        painter.drawLine(QPointF(0, y), QPointF(rect.width(), y))
+        y += gap
+
+
+def paint_curtain(painter: QPainter, rect, x: float, source_text: str, cut_text: str) -> None:
+    """The line between source and cut, its handle and which side is which."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor(theme.LINEN_LIGHT), 3))
+    painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
+    painter.setPen(QPen(QColor(theme.INK), 1))
+    painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
+    middle = rect.height() * 0.5
+    knob = QRectF(x - 9, middle - 22, 18, 44)
+    painter.setBrush(QColor(theme.WOAD))
+    painter.setPen(QPen(QColor("#ffffff"), 1.5))
+    painter.drawRoundedRect(knob, 9, 9)
+    painter.setBrush(QColor("#ffffff"))
+    painter.setPen(Qt.PenStyle.NoPen)
+    for side in (-1, 1):
+        painter.drawPolygon(QPolygonF([QPointF(x + side * 6, middle), QPointF(x + side * 2, middle - 4),
+                                       QPointF(x + side * 2, middle + 4)]))
+    font = painter.font()
+    font.setPixelSize(12)
+    painter.setFont(font)
+    for text, left in ((source_text, True), (cut_text, False)):
+        chip(painter, text, x - 12 if left else x + 12, RULER + 10, anchor_right=left)
+
+
+def chip(painter: QPainter, text: str, x: float, y: float, anchor_right: bool = False) -> QRectF:
+    """A small label on a solid ground."""
+    metrics = painter.fontMetrics()
+    width, height = metrics.horizontalAdvance(text) + 16, metrics.height() + 8
+    box = QRectF(x - width if anchor_right else x, y, width, height)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor(theme.LINE), 1))
+    painter.setBrush(QColor(theme.LINEN_LIGHT))
+    painter.drawRoundedRect(box, 4, 4)
+    painter.setPen(QColor(theme.INK))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+    return box
+
+
+def paint_widths(painter: QPainter, view: View, xy, share) -> None:
+    """Dots along the middles of narrow places: under the least width, near it, and up to the most that is shown."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    kind = np.digitize(share, (1.0, 1.5))
+    for number, colour in ((2, theme.MOSS), (1, theme.WOAD), (0, theme.MADDER)):
+        spots = QPolygonF([QPointF(*view.to_screen(x, y)) for x, y in xy[kind == number].tolist()])
+        for shade, width in (("#ffffff", 5.0), (colour, 3.2)):
+            painter.setPen(QPen(QColor(shade), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap))
+            painter.drawPoints(spots)
+
+
+def paint_numbers(painter: QPainter, view: View, numbers) -> None:
+    """Numbers on their pieces: x and y in mm, text, whether it can be laid wrong."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    font = painter.font()
+    font.setPixelSize(11)
+    painter.setFont(font)
+    metrics = painter.fontMetrics()
+    for x_mm, y_mm, text, is_risky in numbers:
+        x, y = view.to_screen(x_mm, y_mm)
+        wide = max(metrics.horizontalAdvance(text) + 8, 16)
+        box = QRectF(x - wide / 2, y - 8, wide, 16)
+        painter.setPen(QPen(QColor(theme.MADDER if is_risky else theme.INK), 1.6 if is_risky else 1.0))
+        painter.setBrush(QColor(255, 255, 255, 225))
+        painter.drawRoundedRect(box, 8, 8)
+        painter.setPen(QColor(theme.INK))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+
+
+def paint_marks(painter: QPainter, view: View, marks, target) -> None:
+    """Rings around small regions, and a larger one around the place a finding speaks of."""
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setBrush(Qt.BrushStyle.NoBrush)
+    for colour, width in ((QColor("#ffffff"), 3.2), (QColor(theme.MADDER), 1.6)):
+        painter.setPen(QPen(colour, width))
+        for x_mm, y_mm, radius_mm in marks:
+            x, y = view.to_screen(x_mm, y_mm)
+            r = max(6.0, radius_mm * view.scale + 3)
+            painter.drawEllipse(QPointF(x, y), r, r)
+    if target is not None:
+        x, y = view.to_screen(*target)
+        for colour, width in ((QColor("#ffffff"), 6), (QColor(theme.MADDER), 3)):
+            painter.setPen(QPen(colour, width))
+            painter.drawEllipse(QPointF(x, y), 24, 24)
+            for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
+                painter.drawLine(QPointF(x + 18 * dx, y + 18 * dy), QPointF(x + 34 * dx, y + 34 * dy))

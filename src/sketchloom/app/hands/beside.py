@@ -1,0 +1,59 @@
+"""Shows what is worked out beside the result: the ladder, double outlines, gaps, the variants."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import QObject
+
+from sketchloom.app.work import aside
+from sketchloom.recipe.document import MAX_ALTERNATIVES
+
+
+class Beside(QObject):
+    """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result shown."""
+
+    def __init__(self, session, bench, trace, cleaning, layers, strip):
+        super().__init__(bench)
+        self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
+        session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
+        session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
+        session.aside.pieces.connect(lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts))
+        session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.show_gaps(work, gaps))
+        session.aside.ways.connect(lambda work, ways: self._is_shown(work) and layers.show_ways(work, ways))
+        session.aside.orders.connect(lambda work, offers: self._is_shown(work) and layers.orders.show_offers(work, offers))
+        session.aside.variants_begin.connect(
+            lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
+        session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
+        strip.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
+        strip.keep_wanted.connect(self._keep)
+        strip.let_go.connect(self._let_go)
+        strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
+
+    def ask(self, in_trace: bool, in_clean: bool, in_layers: bool) -> None:
+        """Ask about the present result, if the stage is seen that shows it."""
+        work = self._session.work
+        if work is not None and in_clean:
+            self._session.aside.request(work, {aside.GAPS, aside.VARIANTS} if self._strip.isVisible() else {aside.GAPS})
+        elif work is not None and in_layers:
+            self._session.aside.request(work, {aside.WAYS, aside.VARIANTS} if self._strip.isVisible() else {aside.WAYS})
+        elif work is not None and in_trace:
+            wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
+            self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
+
+    def _is_shown(self, work) -> bool:
+        return self._session.work is work
+
+    def _keep(self):
+        recipe = self._session.document.recipe
+        names = {one.name for one in recipe.alternatives}
+        number = next(n for n in range(1, len(names) + 2) if self.tr("Alternative {0}").format(n) not in names)
+        if len(names) < MAX_ALTERNATIVES:
+            self._session.change(recipe.kept_as(self.tr("Alternative {0}").format(number)), self.tr("kept alternative"))
+
+    def _let_go(self, name):
+        recipe = self._session.document.recipe
+        self._session.change(replace(recipe, alternatives=tuple(a for a in recipe.alternatives if a.name != name)), self.tr("alternative let go"))
+
+    def _taken(self, recipe):
+        """A variant's settings; what belongs to size and showing stays as it is now."""
+        now = self._session.document.recipe
+        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side, alternatives=now.alternatives)

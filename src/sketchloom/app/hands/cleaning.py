@@ -1,0 +1,214 @@
+"""Joins the Clean stage to the bench: the region tool, and what its gestures do to the recipe."""
+
+from PySide6.QtCore import QObject
+
+from sketchloom.app.tools.lines import BridgeTool, LineTool
+from sketchloom.app.tools.marking import AreaTool
+from sketchloom.app.tools.regions import BoxTool, RegionTool
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.units import format_length
+from sketchloom.core.edits.decisions import COLOUR
+from sketchloom.desk.regions import RegionDesk
+
+_AT_ONCE = 200
+"""Regions that are painted in their new look before the sheets are cut anew."""
+
+
+class Cleaning(QObject):
+    """Holds the region tool while the stage is seen, and a desk for the regions of the result shown."""
+
+    def __init__(self, bench, session, panel):
+        super().__init__(bench)
+        self._bench, self._session, self._panel = bench, session, panel
+        self.desk: RegionDesk | None = None
+        self._of = self._before = None
+        self._is_seen = self._was_back = False
+        self.tool = RegionTool(self._is_so, lambda: bench.source_image)
+        self.tool.hint = self.tr("Point at a region.")
+        self.tool.acted.connect(self._act)
+        self.tool.alike_wanted.connect(self._act_on_alike)
+        self.tool.pointed.connect(self._say)
+        self.tool.stepped.connect(self._step)
+        box = panel.regions
+        box.hold_wanted.connect(lambda on: self.hold() if on else bench.put_down())
+        box.box_wanted.connect(lambda: self._take_up(BoxTool()))
+        box.lasso_wanted.connect(lambda: self._take_up(AreaTool(wants_source=False)))
+        box.only_wanted.connect(self._show_only)
+        box.magnify.connect(lambda on: setattr(self.tool, "magnifies", on))
+        panel.small.pointed.connect(self._show)
+        panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
+        panel.edits.pointed.connect(self._show)
+        panel.narrow.line_wanted.connect(lambda _: self._show_widths())
+        panel.narrow.pointed.connect(lambda x, y: bench.point_at((x, y)))
+        lines = panel.lines
+        self._bridges = BridgeTool()
+        self._bridges.taken.connect(lambda number: lines.bridge([number]))
+        lines.gaps_wanted.connect(lambda on: bench.set_tool(self._bridges) if on else self.hold())
+        lines.brush_wanted.connect(self._take_brush)
+        bench.tool_changed.connect(self._tool_changed)
+        bench.colour_dropped.connect(self._drop_colour)
+
+    # -- showing -----------------------------------------------------------------------
+
+    def turn(self, is_seen: bool) -> None:
+        """The stage is turned to, or left."""
+        self._is_seen = is_seen
+        self._show_widths()
+        self._bench.takes_colours = is_seen
+        if is_seen:
+            self.refresh()
+            self.hold()
+
+    def hold(self) -> None:
+        """Take the region tool up, if there are regions."""
+        if self.desk is not None and not self.desk.work.draws_with_pens:
+            self._bench.set_tool(self.tool)
+            self._bench.setFocus()
+        self._panel.regions.show_held(self._bench.tool is self.tool)
+
+    def give(self, hex_colour: str) -> None:
+        """Take the region tool up to give regions a colour, in whatever stage."""
+        if self.desk is not None and not self.desk.work.draws_with_pens:
+            self._panel.regions.bring_colour(hex_colour)
+            self._bench.set_tool(self.tool)
+            self._bench.setFocus()
+
+    def refresh(self) -> None:
+        """Another result is shown, or none."""
+        shown = self._session.latest
+        if shown is None or shown.index is None:
+            self.desk, self._of = None, None
+            self.tool.show_desk(None)
+        elif self._of is not shown:
+            self._of = shown
+            if self.desk is None or self.desk.work.segmentation.regions is not shown.work.segmentation.regions:
+                self._bridges.show_gaps(())  # those of another drawing; its own come in a moment
+            self.desk = RegionDesk(shown.work, shown.index)
+            self.tool.show_desk(self.desk)
+        if self.desk is not None and self._is_seen:
+            self._show_only()
+            self._show_widths()
+            if not self.desk.work.draws_with_pens:
+                self._panel.show_desk(self.desk)
+            elif self._bench.tool is self.tool:
+                self._bench.put_down()
+
+    def show_gaps(self, work, gaps) -> None:
+        """Gaps of the result shown."""
+        self._panel.lines.show_gaps(work, gaps)
+        size = (work.picture.width, work.picture.height)
+        self._bridges.show_gaps([(tuple(a / size), tuple(b / size)) for a, b in zip(gaps.start, gaps.end)])
+
+    def _take_brush(self, adds):
+        work = self._session.latest.work if self._session.latest is not None else None
+        if work is None:
+            return
+        hex_colour = work.brush_hex(adds, self._panel.regions.colours.chosen())
+        hint = (self.tr("Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down."))
+        tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
+        tool.taken.connect(lambda points: self._panel.lines.paint(points, hex_colour))
+        self._held = tool
+        self._bench.set_tool(tool)
+        self._bench.setFocus()
+
+    def _tool_changed(self, tool):
+        self._panel.lines.show_choosing(tool is self._bridges)
+        self._panel.regions.show_held(tool is self.tool)
+
+    def _take_up(self, tool):
+        tool.taken.connect(self._act_within)
+        tool.done.connect(self.hold)
+        self._held = tool  # the bench only borrows it
+        self._bench.set_tool(tool)
+        self._bench.setFocus()
+
+    def _show_widths(self):
+        work = self._session.work
+        if not (self._is_seen and self._panel.narrow.shows_line()):
+            self._bench.show_widths(None)
+        elif work is not None:
+            self._bench.show_widths(work.width_line(self._panel.narrow.of_spaces()))
+
+    def _show_only(self):
+        only = self._panel.regions.only()
+        self._bench.show_peek(None if only is None or self.desk is None else self.desk.others(only))
+
+    def _say(self, face):
+        self.tool.hint = self.tr("Point at a region.") if face < 0 or self.desk is None else self._words(face)
+
+    def _words(self, face):
+        desk = self.desk
+        work, unit = desk.work, self._bench.unit
+        x0, y0, x1, y1 = desk.index.box(face)
+        size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
+        what = self.tr("ground") if work.ground[face] else colour_name(from_hex(desk.hex_of(face)))
+        action, hex_colour = self._panel.regions.wanted()
+        if desk.is_locked(face):
+            does = self.tr("its layer is locked in Layers")
+        elif action == COLOUR and hex_colour == desk.hex_of(face) and face not in desk.edit_of_face and not work.ground[face]:
+            does = self.tr("it has that colour")
+        elif desk.is_so(face, action, hex_colour):
+            does = self.tr("a click brings it back")
+        else:
+            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"), "below": self.tr("a click takes it from a sheet below"), "above": self.tr("a click puts it on top"),
+                    "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000")))}[action]
+        return self.tr("{0} · {1} · {2}").format(what, size, does)
+
+    def _show(self, face):
+        """Bring a region into view and mark it."""
+        if self.desk is not None and face >= 0:
+            x0, y0, x1, y1 = self.desk.index.box(face)
+            scale = self.desk.work.mm_per_px
+            self._bench.bring_into_view((x0 + x1) / 2 * scale, (y0 + y1) / 2 * scale)
+            self.tool.point(face)
+
+    def _step(self, by):
+        """The next larger or smaller region."""
+        if self.desk is None:
+            return
+        order = self.desk.smallest()
+        if order:
+            at = order.index(self.tool.face) + by if self.tool.face in order else 0
+            self._show(order[at % len(order)])
+
+    # -- deciding ----------------------------------------------------------------------
+
+    def _is_so(self, face):
+        return self.desk is not None and self.desk.is_so(face, *self._panel.regions.wanted())
+
+    def _act(self, faces, back):
+        if self.desk is None or not faces:
+            return
+        recipe = self._session.document.recipe
+        action, hex_colour = self._panel.regions.wanted()
+        self._before, self._was_back = self.desk, back
+        if back:
+            changed, what = self.desk.undecided(recipe, faces), self.tr("region brought back")
+        else:
+            changed = self.desk.decided(recipe, faces, action, hex_colour)
+            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"), "above": self.tr("region on top"),
+                    "keep": self.tr("kept region")}[action]
+        if changed == recipe:
+            return
+        if len(faces) <= _AT_ONCE:
+            self._bench.paint_at_once([self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px)
+        self._session.change(changed, what)
+
+    def _act_on_alike(self, face):
+        """The first of two clicks acted on the region already; the second takes the rest along, the same way."""
+        if self.desk is None:
+            return
+        # like what it was before that first click
+        known = self._before is not None and self._before.work.traced is self.desk.work.traced
+        alike = (self._before if known else self.desk).alike(face, *self._panel.regions.likeness())
+        self._act(tuple(one for one in alike if one != face), self._was_back)
+
+    def _act_within(self, points):
+        if self.desk is not None:
+            self._act(tuple(f for f in self.desk.within(points) if not self.desk.work.ground[f] or self._session.document.recipe.all_off), False)
+
+    def _drop_colour(self, hex_colour, x_px, y_px):
+        region = None if self.desk is None else self.desk.index.at(x_px, y_px)
+        if region is not None:
+            self._session.change(self.desk.decided(self._session.document.recipe, (region.face,), COLOUR, hex_colour),
+                                 self.tr("coloured region"))

@@ -1,0 +1,116 @@
+"""What stands on the bench before a work is open."""
+
+from pathlib import Path
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QIcon, QPixmap
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
+
+from sketchloom.app import theme
+from sketchloom.app.parts.widgets import button, clear, label
+
+_SHOWN = 4
+_COLUMNS = 5
+
+
+class Welcome(QWidget):
+    """Ways to begin: open, paste, drop, a recent file, a demo picture."""
+
+    open_wanted = Signal()
+    paste_wanted = Signal()
+    file_wanted = Signal(object)
+    demo_wanted = Signal(str)
+
+    def __init__(self, demos):
+        super().__init__()
+        self.setObjectName("welcome")
+        outer = QHBoxLayout(self)
+        outer.addStretch(1)
+        box = QVBoxLayout()
+        box.setSpacing(10)
+        box.addStretch(2)
+        box.addWidget(label(self.tr("Drop a picture here"), "heading"))
+        box.addWidget(label(self.tr("A logo, flat clipart, a scanned drawing, a photograph or a page of line art becomes layers for "
+                                    "your cutter. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF and SVG are read; several "
+                                    "pictures with one frame become the layers of one work."), "quiet"))
+        row = QHBoxLayout()
+        opens = button(self.tr("Open…"), "folder-open")
+        opens.setObjectName("primary")
+        opens.setIcon(theme.icon("folder-open", "#ffffff"))
+        opens.clicked.connect(self.open_wanted)
+        paste = button(self.tr("Paste"), "clipboard")
+        paste.clicked.connect(self.paste_wanted)
+        row.addWidget(opens)
+        row.addWidget(paste)
+        row.addStretch(1)
+        box.addLayout(row)
+        box.addSpacing(12)
+        box.addWidget(label(self.tr("Or try one of these"), "section"))
+        box.addLayout(self._demo_row(demos))
+        self._recent_title = label(self.tr("Lately"), "section")
+        box.addWidget(self._recent_title)
+        self._recent = QVBoxLayout()
+        self._recent.setSpacing(2)
+        box.addLayout(self._recent)
+        self._state = label("", "quiet")
+        box.addWidget(self._state)
+        box.addStretch(3)
+        holder = QWidget()
+        holder.setFixedWidth(710)
+        holder.setLayout(box)
+        outer.addWidget(holder)
+        outer.addStretch(1)
+
+    def _demo_row(self, demos):
+        grid = QGridLayout()
+        grid.setSpacing(8)
+        for number, demo in enumerate(demos):
+            tile = QToolButton()
+            tile.setObjectName("tile")
+            tile.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
+            tile.setText(demo.title)
+            tile.setIconSize(QSize(88, 88))
+            tile.setIcon(QIcon(QPixmap(str(demo.thumbnail_path))))
+            tile.setFixedSize(132, 126)
+            tile.setToolTip(demo.about)
+            tile.setAccessibleName(f"{demo.title}: {demo.about}")
+            tile.clicked.connect(lambda _=False, key=demo.key: self.demo_wanted.emit(key))
+            grid.addWidget(tile, number // _COLUMNS, number % _COLUMNS)
+        return grid
+
+    def show_busy(self, text: str) -> None:
+        """Say what is being opened."""
+        self._state.setText(f"{text} …" if text else "")
+
+    def show_recent(self, paths) -> None:
+        """List the files used lately."""
+        clear(self._recent)
+        self._recent_title.setVisible(bool(paths))
+        for path in paths[:_SHOWN]:
+            link = QToolButton()
+            link.setObjectName("link")
+            link.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextOnly)
+            link.setText(self.fontMetrics().elidedText(f"{path.name}   ·   {_home(path.parent)}",
+                                                       Qt.TextElideMode.ElideMiddle, 590))
+            link.setToolTip(str(path))
+            link.clicked.connect(lambda _=False, p=path: self.file_wanted.emit(p))
+            self._recent.addWidget(link)
+
+
+def _home(folder):
+    try:
+        return "~/" + str(folder.relative_to(Path.home()))
+    except ValueError:
+        return str(folder)
+
+
+class DropHint(QLabel):
+    """Covers the bench while a file is dragged over the window."""
+
+    def __init__(self, parent):
+        super().__init__(parent)
+        self.setObjectName("drop")
+        self.setText(self.tr("Let go to open"))
+        self.setAlignment(Qt.AlignmentFlag.AlignCenter)
+        self.setAttribute(Qt.WidgetAttribute.WA_TransparentForMouseEvents)
+        self.hide()

@@ -1,0 +1,297 @@
+"""Small parts that the panels share."""
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QColor, QIcon, QPainter, QPen, QPixmap
+from PySide6.QtWidgets import (
+    QButtonGroup,
+    QFrame,
+    QGridLayout,
+    QHBoxLayout,
+    QHeaderView,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QScrollArea,
+    QSlider,
+    QTableWidget,
+    QVBoxLayout,
+    QWidget,
+)
+
+from sketchloom.app import theme
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.units import format_length, parse_length_mm
+
+
+def label(text: str, kind: str = "") -> QLabel:
+    made = QLabel(text)
+    made.setWordWrap(True)
+    if kind:
+        made.setObjectName(kind)
+    return made
+
+
+def button(text: str, icon_name: str = "", tip: str = "", checkable: bool = False) -> QPushButton:
+    made = QPushButton(text)
+    if icon_name:
+        made.setIcon(theme.icon(icon_name, theme.INK, "#ffffff"))
+    if tip:
+        made.setToolTip(tip)
+    made.setCheckable(checkable)
+    return made
+
+
+def put(column, parts, spacing: int = 8) -> None:
+    """Add widgets or layouts to a column; a tuple of widgets stands side by side."""
+    for part in parts:
+        if isinstance(part, tuple):
+            row = QHBoxLayout()
+            row.setSpacing(spacing)
+            for widget in part:
+                row.addWidget(widget)
+            column.addLayout(row)
+        elif isinstance(part, QWidget):
+            column.addWidget(part)
+        else:
+            column.addLayout(part)
+
+
+class Panel(QScrollArea):
+    """A column of settings that scrolls when it must."""
+
+    def __init__(self, title: str):
+        super().__init__()
+        self.setWidgetResizable(True)
+        self.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        body = QWidget()
+        self.column = QVBoxLayout(body)
+        self.column.setContentsMargins(16, 14, 16, 14)
+        self.column.setSpacing(8)
+        self.column.addWidget(label(title, "heading"))
+        self.setWidget(body)
+
+    def add(self, *parts) -> None:
+        """Widgets or layouts below each other; a tuple stands side by side."""
+        put(self.column, parts)
+
+    def section(self, text: str) -> None:
+        self.column.addWidget(label(text, "section"))
+
+
+class Choice(QWidget):
+    """A few options side by side, one of them taken."""
+
+    chosen = Signal(str)
+
+    def __init__(self, options, name: str):
+        super().__init__()
+        self.setAccessibleName(name)
+        row = QHBoxLayout(self)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(4)
+        self._group = QButtonGroup(self)
+        self._keys = [key for key, _, _ in options]
+        for number, (_, text, tip) in enumerate(options):
+            part = button(text, tip=tip, checkable=True)
+            part.setAccessibleName(f"{name}: {text}")
+            self._group.addButton(part, number)
+            row.addWidget(part)
+        self._group.idClicked.connect(lambda number: self.chosen.emit(self._keys[number]))
+
+    def show_value(self, key: str) -> None:
+        self._group.button(self._keys.index(key)).setChecked(True)
+
+    def name_options(self, texts) -> None:
+        """Other words on the same options."""
+        for number, text in enumerate(texts):
+            self._group.button(number).setText(text)
+            self._group.button(number).setAccessibleName(f"{self.accessibleName()}: {text}")
+
+
+def rows_of(*parts) -> QWidget:
+    """Parts in a grid two wide, of one width each."""
+    whole = QWidget()
+    grid = QGridLayout(whole)
+    grid.setContentsMargins(0, 0, 0, 0)
+    grid.setSpacing(6)
+    for n, part in enumerate(parts):
+        grid.addWidget(part, n // 2, n % 2)
+    return whole
+
+
+def figures_table(columns: int, name: str, row_px: int) -> QTableWidget:
+    """A table of figures whose rows are clicked to take them."""
+    table = QTableWidget(0, columns)
+    table.setAccessibleName(name)
+    table.verticalHeader().hide()
+    table.verticalHeader().setDefaultSectionSize(row_px)
+    table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
+    table.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
+    table.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
+    table.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    table.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+    return table
+
+
+class LengthEdit(QLineEdit):
+    """A length with its unit; takes mm, cm or in whatever unit it shows."""
+
+    committed = Signal(float)
+
+    def __init__(self, name: str, low_mm: float, high_mm: float):
+        super().__init__()
+        self.setAccessibleName(name)
+        self._low, self._high = low_mm, high_mm
+        self._mm, self._unit = low_mm, "mm"
+        self.editingFinished.connect(self._commit)
+        self.textEdited.connect(lambda: self._mark(False))
+
+    def show_value(self, mm: float, unit: str) -> None:
+        self._mm, self._unit = mm, unit
+        if not self.hasFocus() or not self.isModified():
+            self.setText(format_length(mm, unit, 1 if unit == "mm" else 2))
+            self._mark(False)
+
+    def _commit(self):
+        if not self.isModified():
+            return
+        try:
+            mm = parse_length_mm(self.text(), self._unit, or_zero=self._low == 0)
+        except SettingError as error:
+            self._mark(True, str(error))
+            return
+        if not self._low <= mm <= self._high:
+            self._mark(True, self.tr("Between {0} and {1}.").format(
+                format_length(self._low, self._unit), format_length(self._high, self._unit)))
+            return
+        self.setModified(False)
+        self._mark(False)
+        self.committed.emit(mm)
+
+    def _mark(self, wrong, why=""):
+        self.setProperty("wrong", "true" if wrong else "false")
+        self.setToolTip(why)
+        self.setAccessibleDescription(why)
+        self.style().unpolish(self)
+        self.style().polish(self)
+
+
+class NamedSlider(QWidget):
+    """A slider with its name, its value in words, and a way back to the program's choice."""
+
+    moved = Signal(int)
+    auto = Signal()
+
+    def __init__(self, name: str, low: int, high: int, auto_text: str = ""):
+        super().__init__()
+        grid = QGridLayout(self)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setVerticalSpacing(4)
+        self.value_label = label("", "")
+        self.value_label.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        self.slider = QSlider(Qt.Orientation.Horizontal)
+        self.slider.setRange(low, high)
+        self.slider.setPageStep(max(1, (high - low) // 12))
+        self.slider.setAccessibleName(name)
+        self.slider.setMinimumHeight(26)
+        self.slider.valueChanged.connect(self.moved)
+        grid.addWidget(label(name), 0, 0)
+        grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
+        grid.addWidget(self.slider, 1, 0, 1, 3)
+        grid.setColumnStretch(0, 1)
+        if auto_text:
+            self.auto_button = button(self.tr("Auto"), tip=auto_text, checkable=True)
+            self.auto_button.setAccessibleName(auto_text)
+            self.auto_button.clicked.connect(lambda: self.auto.emit())
+            grid.addWidget(self.auto_button, 0, 2)
+
+    def put_beside_name(self, part: QWidget) -> None:
+        """A field in the place of the value in words."""
+        self.value_label.hide()
+        part.setFixedWidth(104)
+        self.layout().addWidget(part, 0, 1, 1, 2, Qt.AlignmentFlag.AlignRight)
+
+    def show_value(self, value: int, text: str, is_auto: bool | None = None) -> None:
+        self.slider.blockSignals(True)
+        if not self.slider.isSliderDown():
+            self.slider.setValue(value)
+        self.slider.blockSignals(False)
+        self.value_label.setText(text)
+        if is_auto is not None:
+            self.auto_button.setChecked(is_auto)
+
+
+class Figures(QFrame):
+    """Names and values in two columns, the consequences of what is set above."""
+
+    def __init__(self):
+        super().__init__()
+        self._grid = QGridLayout(self)
+        self._grid.setContentsMargins(0, 2, 0, 2)
+        self._grid.setVerticalSpacing(3)
+        self._rows: dict[str, tuple[QLabel, QLabel]] = {}
+
+    def show_values(self, values) -> None:
+        values = tuple(values)
+        if tuple(name for name, _ in values) != tuple(self._rows):
+            self._lay_out([name for name, _ in values])
+        for name, text in values:
+            self._rows[name][1].setText(text)
+
+    def _lay_out(self, names):
+        """Rows in this order; those no longer shown go."""
+        rows, self._rows = self._rows, {}
+        for row, name in enumerate(names):
+            named, value = rows.pop(name, None) or self._row(name)
+            self._grid.addWidget(named, row, 0)
+            self._grid.addWidget(value, row, 1)
+            self._rows[name] = named, value
+        for pair in rows.values():
+            for part in pair:
+                self._grid.removeWidget(part)
+                part.deleteLater()
+
+    def _row(self, name):
+        named, value = label(name, "quiet"), label("")
+        named.setAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop)
+        value.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignTop)
+        value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+        return named, value
+
+
+def nodes_text(work) -> str:
+    """Number of nodes; a rough result has none yet."""
+    return "…" if work.rough else str(sum(layer.outline.segments for layer in work.layers))
+
+
+def counted(number: int, one: str, many: str) -> str:
+    """A number with its noun."""
+    return one if number == 1 else many.format(number)
+
+
+def swatch(hex_colour: str, size: int = 22) -> QIcon:
+    """A square of a colour with an edge that shows on any ground."""
+    pixmap = QPixmap(size * 2, size * 2)
+    pixmap.setDevicePixelRatio(2)
+    pixmap.fill(Qt.GlobalColor.transparent)
+    painter = QPainter(pixmap)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
+    painter.setBrush(QColor(hex_colour))
+    painter.drawRoundedRect(1, 1, size - 2, size - 2, 4, 4)
+    painter.end()
+    made = QIcon(pixmap)
+    made.addPixmap(pixmap, QIcon.Mode.Selected)  # a chosen row must not tint the colour
+    return made
+
+
+def clear(layout) -> None:
+    """Take all widgets out of a layout."""
+    while layout.count():
+        item = layout.takeAt(0)
+        if item.widget():
+            item.widget().deleteLater()
+        elif item.layout():
+            clear(item.layout())
+

@@ -1,0 +1,141 @@
+"""An open work: its project, its history, and whether it is saved."""
+
+import time
+from pathlib import Path
+
+from PySide6.QtCore import QObject, QTimer, Signal
+
+from sketchloom.app.work.store import Recovered, RecoveryCopy
+from sketchloom.core.base.errors import AppError
+from sketchloom.files import project as projects
+from sketchloom.files.opening import Pages
+from sketchloom.files.project import Project
+from sketchloom.recipe.document import Recipe
+
+AUTOSAVE_MS = 1000
+_SAME_GESTURE_S = 1.2
+
+
+class Document(QObject):
+    """One work. Every change goes through ``change``, so every change can be undone."""
+
+    changed = Signal()
+    trouble = Signal(str)
+
+    def __init__(self, project: Project, pages: Pages, path=None, saved: bool = False, parent=None):
+        super().__init__(parent)
+        self.pages, self.path = pages, Path(path) if path else None
+        self.picture = pages.picture(project.recipe)
+        self._source, self._source_name, self._unknown = project.source, project.source_name, project.unknown
+        self._history: list[tuple[str, Recipe]] = [("", project.recipe)]
+        self._at = 0
+        self._saved_at = 0 if saved else None
+        self._gesture, self._gesture_time = None, 0.0
+        self._copy: RecoveryCopy | None = None
+        self._recovered = False
+        self.has_no_file = False
+        self._autosave = QTimer(self, singleShot=True, interval=AUTOSAVE_MS)
+        self._autosave.timeout.connect(self.write_recovery)
+
+    @property
+    def recipe(self) -> Recipe:
+        return self._history[self._at][1]
+
+    @property
+    def name(self) -> str:
+        return self.path.stem if self.path else Path(self._source_name).stem
+
+    @property
+    def project(self) -> Project:
+        return Project(self.recipe, self._source, self._source_name, self._unknown)
+
+    @property
+    def is_saved(self) -> bool:
+        return self._saved_at == self._at
+
+    @property
+    def is_worth_keeping(self) -> bool:
+        """Whether something would be lost if this work were closed now."""
+        fresh_picture = self._at == 0 and self.path is None and not self.has_no_file and not self._recovered
+        return not self.is_saved and not fresh_picture
+
+    @property
+    def recovery_folder(self) -> Path | None:
+        return self._copy.folder if self._copy is not None else None
+
+    def adopt(self, recovered: Recovered) -> None:
+        """Go on writing into the copy this work was recovered from."""
+        self._recovered = True
+        self._copy = RecoveryCopy.taken_over(recovered)
+        self.write_recovery()
+
+    def change(self, recipe: Recipe, what: str, gesture: str | None = None) -> None:
+        """Take a new recipe. Changes of one gesture in a row make one step of undo."""
+        if recipe == self.recipe:
+            return
+        now = time.monotonic()
+        same = gesture is not None and gesture == self._gesture and now - self._gesture_time < _SAME_GESTURE_S
+        self._gesture, self._gesture_time = gesture, now
+        if same and self._at == len(self._history) - 1 and self._saved_at != self._at:
+            self._history[self._at] = (what, recipe)
+        else:
+            if self._saved_at is not None and self._saved_at > self._at:
+                self._saved_at = None
+            del self._history[self._at + 1:]
+            self._history.append((what, recipe))
+            self._at += 1
+        self._after_change()
+
+    def undo(self) -> None:
+        if self.undo_text() is not None:
+            self._at -= 1
+            self._gesture = None
+            self._after_change()
+
+    def redo(self) -> None:
+        if self.redo_text() is not None:
+            self._at += 1
+            self._gesture = None
+            self._after_change()
+
+    def undo_text(self) -> str | None:
+        return self._history[self._at][0] if self._at > 0 else None
+
+    def redo_text(self) -> str | None:
+        return self._history[self._at + 1][0] if self._at + 1 < len(self._history) else None
+
+    def _after_change(self):
+        if not self._autosave.isActive():
+            self._autosave.start()
+        self.changed.emit()
+
+    def write_recovery(self) -> None:
+        """Write the recovery copy now."""
+        self._autosave.stop()
+        try:
+            if self._copy is None:
+                self._copy = RecoveryCopy.begin(self.project)
+            self._copy.write(self.recipe, self.path)
+        except (AppError, OSError) as error:
+            self.trouble.emit(self.tr("No recovery copy could be written: {0}").format(error))
+
+    def save(self, path, preview_png: bytes | None) -> None:
+        """Write the project file; raises ExportError."""
+        projects.save(self.project, path, preview_png)
+        self.path = Path(path)
+        self._saved_at = self._at
+        self.drop_recovery()
+        self.changed.emit()
+
+    def drop_recovery(self) -> None:
+        """The work is safe or given up: no copy is wanted."""
+        self._autosave.stop()
+        if self._copy is not None:
+            self._copy.forget()
+            self._copy = None
+
+    def keep_for_next_start(self) -> None:
+        """Leave the unsaved work to be offered at the next start."""
+        self.write_recovery()
+        if self._copy is not None:
+            self._copy.release()

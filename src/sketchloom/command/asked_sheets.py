@@ -1,0 +1,217 @@
+"""What words of ``loom trace`` ask of sheets: those that hold for all, and those that name a layer or a place, which are looked up once there is a trace."""
+
+from dataclasses import replace
+
+import numpy as np
+
+from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.units import parse_length_or_zero_mm
+from sketchloom.core.base.words import word
+from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
+from sketchloom.core.layers import gathering
+from sketchloom.core.layers.added import BACKING, RIM, UNDERLAY, Rim
+from sketchloom.core.layers.ways import WAYS
+from sketchloom.core.preflight.rules import check_ground
+from sketchloom.core.sheets.material import shipped
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import PINS
+
+GROUNDS = {"white": "#ffffff", "black": "#141414", "grey": "#9a9a9a", "kraft": "#b98d5e"}
+ACTIONS = {"drop": DROP, "window": WINDOW, "keep": KEEP, "below": BELOW, "on-top": ABOVE}
+SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
+ALL, LIKE_GROUND = "all", "like-ground"
+_MAX_SHEETS = 24
+
+
+def of_all(recipe: Recipe, options) -> Recipe:
+    """The recipe with what holds for all sheets; SettingError names the word that is off."""
+    changes = {}
+    for name, text in (("overlap_mm", options.overlap), ("weeding_mm", options.weeding_frame), ("weeding_every_mm", options.weeding_every), ("spacer_mm", options.spacer),
+                       ("sheet_mm", options.sheet_thickness), ("frame_depth_mm", options.frame_depth)):
+        if text is not None:
+            changes[name] = parse_length_or_zero_mm(text)
+    for name in ("layering", "tool", "names_in"):
+        if getattr(options, name) is not None:
+            changes[name] = getattr(options, name)
+    if options.weeding_every is not None and not (changes.get("weeding_mm") or recipe.weeding_mm):
+        raise SettingError("--weeding-every", "given together with --weeding-frame, in which the helper cuts lie", options.weeding_every)
+    if options.gather_sheets is not None:
+        _whole("--gather-sheets", options.gather_sheets, 2, _MAX_SHEETS)
+        if options.gather is None:
+            raise SettingError("--gather-sheets", "given together with --gather", options.gather_sheets)
+    if options.order_saves is not None:
+        changes |= {"order_weights": _shares(options.order_saves), "order": ()}
+    if options.laid_on is not None:
+        changes["laid_on"] = _colour("--laid-on", GROUNDS.get(options.laid_on, options.laid_on), ", ".join(GROUNDS))
+    if LIKE_GROUND in options.leave_out and not (options.laid_on or recipe.laid_on):
+        raise SettingError("--leave-out", "like-ground only beside --laid-on, which says what the ground is", LIKE_GROUND)
+    if options.marks:
+        changes["marks"] = True
+    rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
+    if rims:
+        changes["rims"] = (*recipe.rims, *rims)
+    for _, way in options.way:
+        _one_of("--way", way, WAYS)
+    for _, pin in options.pin:
+        _one_of("--pin", pin, PINS)
+    for _, colour in options.cut_colour:
+        _colour("--cut-colour", colour)
+    for _, key in options.material:
+        _one_of("--material", key, [m.key for m in shipped()])
+    for place, what in options.region:
+        _place(place)
+        if what not in ACTIONS:
+            _colour("--region", what, ", ".join(ACTIONS))
+    return replace(recipe, **changes)
+
+
+def looked_up(evaluate, recipe: Recipe, options) -> Recipe:
+    """The recipe with the words that name layers or places.
+
+    Parameters
+    ----------
+    evaluate : gives the work of a recipe; asked as often as a step needs the layers of the one before.
+
+    Raises
+    ------
+    SettingError : no layer is called so, there is no region at a place, or nothing can be gathered.
+    """
+    if options.gather is not None:
+        recipe = _gathered(evaluate(recipe), recipe, options)
+    for place, what in options.region:
+        recipe = _with_region(evaluate(recipe), recipe, place, what)
+    if options.alone in ("bridge", "below"):
+        recipe = _not_alone(evaluate(recipe), recipe, options.alone)
+    work = evaluate(recipe)
+    keys = lambda which, text: _keys(work, which, text)  # noqa: E731
+    one = lambda which, text: keys(which, text)[0]  # noqa: E731
+    for layer, name in options.name:
+        recipe = recipe.with_edit(one("--name", layer), name=name)
+    for layer, way in options.way:
+        recipe = recipe.with_edit(one("--way", layer), layering=way)
+    for layer, pin in options.pin:
+        recipe = replace(recipe.with_edit(one("--pin", layer), pin=pin), order=recipe.order if options.gather else ())
+    for layer, colour in options.cut_colour:
+        recipe = recipe.with_edit(one("--cut-colour", layer), hex=colour.lower())
+    for layer, into in options.merge:
+        recipe = recipe.with_edit(one("--merge", layer), merged_into=one("--merge", into))
+    for layer in options.apart:
+        for key in keys("--apart", layer):
+            recipe = recipe.with_edit(key, apart=True)
+    for layer in options.leave_out:
+        for key in _like_ground(work) if layer == LIKE_GROUND else [one("--leave-out", layer)]:
+            recipe = recipe.with_edit(key, left_out=True)
+    pairs = tuple((one("--above", upper), one("--above", lower)) for upper, lower in options.above)
+    if pairs:
+        recipe = replace(recipe, above=tuple(dict.fromkeys((*recipe.above, *pairs))), order=recipe.order if options.gather else ())
+    if options.order is not None:
+        recipe = replace(recipe, order=tuple(one("--order", text.strip()) for text in options.order.split(",") if text.strip()))
+    boards = tuple(Rim(0.0, BACKING, of=one("--board", layer), islands=True, hex="#9a8f7f", name=word("board", recipe.names_in)) for layer in options.board)
+    recipe = replace(recipe, rims=(*recipe.rims, *boards))
+    table = {m.key: m for m in shipped()}
+    for layer, key in options.material:
+        if layer == ALL:
+            work = evaluate(recipe)  # what was added is cut from it as well
+        for own in keys("--material", layer):
+            recipe = recipe.with_material(own, table[key])
+    return recipe
+
+
+def _keys(work, which, text) -> list[str]:
+    """Keys of the layers meant; one, or for ``all`` every sheet's."""
+    sheets = {layer.plan.key: layer.plan for layer in work.layers} | {plan.key: plan for plan in work.plans}
+    if text == ALL and which in ("--material", "--apart"):
+        return list(sheets)
+    plans = list(work.plans)
+    asked = text.casefold()
+    for same in (lambda p: asked in (p.key.casefold(), p.hex.casefold()), lambda p: asked == p.name.casefold()):
+        found = [p.key for p in (*plans, *sheets.values()) if same(p)]
+        if found:
+            return found[:1]
+    if text.isdecimal() and 1 <= int(text) <= len(plans):
+        return [plans[int(text) - 1].key]
+    named = ", ".join(f"{n} {p.name} {p.hex}" for n, p in enumerate(plans, 1))
+    raise SettingError(which, f"one of the layers: {named}", text)
+
+
+def _like_ground(work):
+    named = {finding.layer for finding in check_ground(work.layers, work.recipe.laid_on)}
+    return [plan.key for plan in work.plans if plan.name in named]
+
+
+def _gathered(work, recipe, options):
+    from sketchloom.core.planar.describe import RegionIndex
+    from sketchloom.desk.regions import RegionDesk
+    from sketchloom.desk.ways import line_art_ladder
+
+    if work.reading != "tone":
+        raise SettingError("--gather", "used with line art, read by --mode tone", work.reading)
+    rungs = line_art_ladder(work, options.gather)
+    if not rungs:
+        raise SettingError("--gather", "used on a drawing whose lines enclose regions" + (" of several colours" if options.gather == gathering.COLOURS else ""), options.gather)
+    sheets = next((r.sheets for r in rungs if r.alike == 0), rungs[-1].sheets) if options.gather_sheets is None else int(options.gather_sheets)
+    return RegionDesk(work, RegionIndex(work.traced.planar)).gathered(recipe, options.gather, sheets)
+
+
+def _with_region(work, recipe, place, what):
+    from sketchloom.core.planar.describe import RegionIndex
+    from sketchloom.desk.regions import RegionDesk
+
+    x, y = _place(place)
+    index = RegionIndex(work.traced.planar)
+    region = index.at(x / work.mm_per_px, y / work.mm_per_px)
+    if region is None:
+        width, height = work.size_mm
+        raise SettingError("--region", f"a place within the work, which is {width:.1f} by {height:.1f} mm", place)
+    action = ACTIONS.get(what, COLOUR)
+    return RegionDesk(work, index).decided(recipe, [region.face], action, what.lower() if action == COLOUR else None)
+
+
+def _not_alone(work, recipe, how):
+    from sketchloom.core.planar.describe import RegionIndex
+    from sketchloom.desk.laying import LayingDesk
+    from sketchloom.desk.regions import RegionDesk
+
+    desk = LayingDesk(work, RegionDesk(work, RegionIndex(work.traced.planar)))
+    alone = [piece for piece in desk.pieces if piece.alone]
+    return desk.held(recipe, alone) if how == "bridge" else desk.from_below(recipe, alone)
+
+
+def _place(text):
+    parts = text.split(",")
+    try:
+        x, y = (float(part.strip().removesuffix("mm")) for part in parts)
+        if not np.isfinite([x, y]).all():
+            raise ValueError
+    except ValueError:
+        raise SettingError("--region", "a place such as 34,20.5 in mm, then what becomes of it", text) from None
+    return x, y
+
+
+def _whole(name, text, low, high):
+    if not text.isdecimal() or not low <= int(text) <= high:
+        raise SettingError(name, f"a whole number from {low} to {high}", text)
+
+
+def _shares(text):
+    try:
+        shares = SAVES[text] if text in SAVES else tuple(float(part) for part in text.split(","))
+        if len(shares) != 3 or not all(0 <= s <= 1 for s in shares) or not any(shares):
+            raise ValueError
+    except ValueError:
+        raise SettingError("--order-saves", "cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0", text) from None
+    return shares
+
+
+def _colour(name, text, others=""):
+    try:
+        from_hex(text)
+    except SettingError:
+        raise SettingError(name, f"{others + ' or ' if others else ''}a colour written as #rrggbb", text) from None
+    return text.lower()
+
+
+def _one_of(name, text, allowed):
+    if text not in allowed:
+        raise SettingError(name, "one of " + ", ".join(allowed), text)

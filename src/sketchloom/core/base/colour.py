@@ -1,0 +1,113 @@
+"""Colour values: sRGB, CIE XYZ and CIELAB under D65, and the CIEDE2000 difference."""
+
+import numpy as np
+
+from sketchloom.core.base import checks
+
+WHITE_XYZ = np.array([0.95047, 1.0, 1.08883])
+_RGB_TO_XYZ = np.array([
+    [0.4124564, 0.3575761, 0.1804375],
+    [0.2126729, 0.7151522, 0.0721750],
+    [0.0193339, 0.1191920, 0.9503041],
+])
+
+
+def srgb_to_linear(value) -> np.ndarray:
+    """Undo the sRGB transfer curve, 0 to 1 (IEC 61966-2-1)."""
+    value = np.asarray(value, float)
+    return np.where(value <= 0.04045, value / 12.92, ((value + 0.055) / 1.055) ** 2.4)
+
+
+def srgb_to_xyz(rgb8) -> np.ndarray:
+    """(..., 3) sRGB 0 to 255 to XYZ, white at Y = 1."""
+    return srgb_to_linear(np.asarray(rgb8, float) / 255.0) @ _RGB_TO_XYZ.T
+
+
+def srgb_to_lab(rgb8) -> np.ndarray:
+    """(..., 3) sRGB 0 to 255 to CIELAB, D65."""
+    ratio = srgb_to_xyz(rgb8) / WHITE_XYZ
+    root = np.where(ratio > (6 / 29) ** 3, np.cbrt(ratio), ratio / (3 * (6 / 29) ** 2) + 4 / 29)
+    x, y, z = np.moveaxis(root, -1, 0)
+    return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
+
+
+TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
+"""Luma and colour differences of JPEG (ITU-T T.871)."""
+
+
+def to_ycc(rgb8) -> np.ndarray:
+    """(..., 3) luma and colour differences, ITU-T T.871, of sRGB values."""
+    return np.asarray(rgb8, float) @ TO_YCC.T
+
+
+def ciede2000(lab1, lab2) -> np.ndarray:
+    """CIEDE2000 difference of (..., 3) CIELAB colours, broadcast.
+
+    References
+    ----------
+    Sharma, Wu, Dalal 2005, "The CIEDE2000 color-difference formula: implementation notes,
+    supplementary test data, and mathematical observations".
+    """
+    l1, a1, b1 = np.moveaxis(np.asarray(lab1, float), -1, 0)
+    l2, a2, b2 = np.moveaxis(np.asarray(lab2, float), -1, 0)
+    mean_chroma7 = ((np.hypot(a1, b1) + np.hypot(a2, b2)) / 2) ** 7
+    stretch = 1.5 - 0.5 * np.sqrt(mean_chroma7 / (mean_chroma7 + 25.0**7))
+    a1, a2 = a1 * stretch, a2 * stretch
+    c1, c2 = np.hypot(a1, b1), np.hypot(a2, b2)
+    h1, h2 = np.degrees(np.arctan2(b1, a1)) % 360, np.degrees(np.arctan2(b2, a2)) % 360
+    grey = c1 * c2 == 0
+    turn = np.where(grey, 0.0, (h2 - h1 + 180) % 360 - 180)
+    # opposite hues: the formula keeps +180 apart from -180
+    turn = np.where(~grey & (h2 - h1 == 180), 180.0, turn)
+    dl, dc = l2 - l1, c2 - c1
+    dh = 2 * np.sqrt(c1 * c2) * np.sin(np.radians(turn) / 2)
+    lm, cm = (l1 + l2) / 2, (c1 + c2) / 2
+    far = np.abs(h1 - h2) > 180
+    hm = np.where(grey, h1 + h2, (h1 + h2 + np.where(far, np.where(h1 + h2 < 360, 360, -360), 0)) / 2)
+    cos = lambda degrees: np.cos(np.radians(degrees))  # noqa: E731
+    t = 1 - 0.17 * cos(hm - 30) + 0.24 * cos(2 * hm) + 0.32 * cos(3 * hm + 6) - 0.20 * cos(4 * hm - 63)
+    sl = 1 + 0.015 * (lm - 50) ** 2 / np.sqrt(20 + (lm - 50) ** 2)
+    sc, sh = 1 + 0.045 * cm, 1 + 0.015 * cm * t
+    rc = 2 * np.sqrt(cm**7 / (cm**7 + 25.0**7))
+    rt = -np.sin(np.radians(60 * np.exp(-(((hm - 275) / 25) ** 2)))) * rc
+    l, c, h = dl / sl, dc / sc, dh / sh
+    return np.sqrt(np.maximum(l * l + c * c + h * h + rt * c * h, 0))
+
+
+def to_hex(rgb8) -> str:
+    """``#rrggbb`` of one colour, rounded."""
+    r, g, b = np.clip(np.rint(np.asarray(rgb8, float)), 0, 255).astype(int)
+    return f"#{r:02x}{g:02x}{b:02x}"
+
+
+def from_hex(text: str) -> np.ndarray:
+    """(3,) float of ``#rrggbb``; raises SettingError on anything else."""
+    checks.colour("colour", text)
+    return np.array([int(text[i:i + 2], 16) for i in (1, 3, 5)], float)
+
+
+def colour_name(rgb8) -> str:
+    """A plain word for a colour, for naming layers and for people who cannot see it."""
+    light, a, b = srgb_to_lab(rgb8)
+    chroma, hue = np.hypot(a, b), np.degrees(np.arctan2(b, a)) % 360
+    if chroma < 9:
+        for limit, word in ((18, "black"), (38, "charcoal"), (62, "grey"), (88, "silver")):
+            if light < limit:
+                return word
+        return "white"
+    if light > 80 and chroma < 30 and 60 < hue < 110:
+        return "cream"
+    if 35 < hue < 90 and light < 48:
+        return "brown"
+    word = _hue_word(hue)
+    if light < 32:
+        return f"dark {word}"
+    return f"light {word}" if light > 76 and word not in ("yellow",) else word
+
+
+def _hue_word(hue: float) -> str:
+    for limit, word in ((20, "pink"), (48, "red"), (76, "orange"), (108, "yellow"), (165, "green"),
+                        (225, "teal"), (295, "blue"), (330, "purple"), (361, "pink")):
+        if hue < limit:
+            return word
+    return "pink"

@@ -1,0 +1,73 @@
+"""Which pixels lie inside rings, and which neighbouring pixels a line passes between."""
+
+import numpy as np
+
+from sketchloom.core.base import ragged
+
+
+def crossings(start, end) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+    """Where segments cross the rows of pixel centres.
+
+    Parameters
+    ----------
+    start, end : (N, 2) px.
+
+    Returns
+    -------
+    row, x, down, segment : (K,) row crossed, place of the crossing, 1 where the segment goes down and -1 where
+        it goes up, and the segment's number. A segment that touches a row with its lower end only does not count.
+    """
+    low = np.ceil(np.minimum(start[:, 1], end[:, 1]) - 0.5).astype(np.intp)
+    high = np.ceil(np.maximum(start[:, 1], end[:, 1]) - 0.5).astype(np.intp)
+    starts = ragged.lengths_to_starts(high - low)
+    segment = ragged.owner(starts)
+    row = low[segment] + np.arange(starts[-1]) - starts[segment]
+    rise = (end - start)[segment]
+    x = start[segment, 0] + rise[:, 0] * (row + 0.5 - start[segment, 1]) / np.where(rise[:, 1] == 0, 1, rise[:, 1])
+    return row, x, np.sign(rise[:, 1]).astype(np.int8), segment
+
+
+def filled(rings, shape) -> np.ndarray:
+    """(H, W) bool: pixels whose centre lies inside rings (by their winding number, not zero).
+
+    Parameters
+    ----------
+    rings : list of (N, 2) px polygons, each closed by itself.
+    """
+    height, width = shape
+    turn = np.zeros((height, width + 1), np.int16)
+    for ring in rings:
+        row, x, down, _ = crossings(ring, np.roll(ring, -1, 0))
+        inside = (row >= 0) & (row < height)
+        at = np.clip(np.ceil(x[inside] - 0.5), 0, width).astype(np.intp)
+        np.add.at(turn, (row[inside], at), down[inside])
+    return np.cumsum(turn[:, :-1], 1, dtype=np.int16) != 0
+
+
+def links_crossed(points, shape) -> tuple[np.ndarray, np.ndarray]:
+    """Pairs of neighbouring pixels that a polyline passes between.
+
+    Parameters
+    ----------
+    points : (N, 2) px polyline.
+
+    Returns
+    -------
+    one, two : (K,) flat numbers of the pixels to the right and to the left of the line, seen along it.
+    """
+    height, width = shape
+    start, end = points[:-1], points[1:]
+    row, x, down, _ = crossings(start, end)
+    left = np.floor(x - 0.5).astype(np.intp)
+    good = (row >= 0) & (row < height) & (left >= 0) & (left + 1 < width)
+    west, east = (row * width + left)[good], (row * width + left + 1)[good]
+    falls = down[good] > 0  # going down, y down, west is to the right
+    one, two = [np.where(falls, west, east)], [np.where(falls, east, west)]
+    col, y, along, _ = crossings(start[:, ::-1], end[:, ::-1])
+    top = np.floor(y - 0.5).astype(np.intp)
+    good = (col >= 0) & (col < width) & (top >= 0) & (top + 1 < height)
+    north, south = (top * width + col)[good], ((top + 1) * width + col)[good]
+    east_bound = along[good] > 0  # going east, south is to the right
+    one.append(np.where(east_bound, south, north))
+    two.append(np.where(east_bound, north, south))
+    return np.concatenate(one), np.concatenate(two)

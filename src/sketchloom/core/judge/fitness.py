@@ -1,0 +1,187 @@
+"""What a picture can give, measured before it is traced."""
+
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+
+from sketchloom.core.base.colour import srgb_to_lab
+from sketchloom.core.judge.faults import Faults
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.preflight.findings import NOTE, WARN, Finding
+from sketchloom.core.segment.palette import flat_limit, noise_level
+
+COMFORTABLE_PX_PER_MM = 3.0
+"""About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
+_JUDGED_PX = 1200
+_STRONG_EDGE = 48
+_LEAST_CONTRAST_NOISE = 0.62
+_DRIFT = 4
+_SHADED = 0.04
+
+
+@dataclass(frozen=True, slots=True)
+class Fitness:
+    """Figures of a picture.
+
+    ``flat_share`` of pixels with quiet surroundings; ``shaded_share`` of pixels that change
+    without an edge nearby; ``edge_width_px`` typical width of the change across an edge;
+    ``noise`` range within flat areas (0 to 255); ``chroma`` 95th percentile in CIELAB;
+    ``is_noise`` when neighbouring pixels have nothing to do with each other. Places are the
+    picture's worst ones, px.
+    """
+
+    flat_share: float
+    shaded_share: float
+    edge_width_px: float
+    noise: float
+    chroma: float
+    is_noise: bool
+    shaded_at: tuple[float, float]
+    soft_at: tuple[float, float]
+
+    @property
+    def blur_px(self) -> float:
+        """Standard deviation of the blur beyond the pixels' own, 0 for clean edges.
+
+        Measured: antialiased edges are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7.
+        """
+        return float(np.clip((self.edge_width_px - 4.0) / 1.3, 0.0, 2.5)) if self.noise > 0 else 0.0
+
+
+def measure(picture: Picture) -> Fitness:
+    """Measure a picture; larger ones by their middle part at full resolution plus an overview."""
+    view, x0, y0 = _window(picture.field)
+    spread, _, _ = _window(picture.local_range)
+    noise = noise_level(spread)
+    flat = spread <= flat_limit(noise)
+    edge = spread >= _STRONG_EDGE
+    near_edge = cv2.dilate(edge.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
+    shaded = (~flat | _drifts(view, edge)) & ~near_edge
+    busy = ~flat & near_edge
+    # an antialiased edge keeps the local range high over three to four pixels
+    core = _edge_core(view, edge)
+    width = float(busy.sum() / max(core.sum(), 1))
+    overview = picture.reduced(160)
+    lab = srgb_to_lab(overview.rgb if overview.alpha is None else overview.rgb[overview.alpha > 127])
+    chroma = np.hypot(lab[..., 1], lab[..., 2])
+    return Fitness(
+        float((flat & ~shaded).mean()), float(shaded.mean()), width, noise,
+        float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0, _is_noise(picture, flat),
+        _densest(shaded, x0, y0), _densest(busy & ~core, x0, y0),
+    )
+
+
+def _window(field):
+    height, width = field.shape[:2]
+    x0, y0 = max(0, (width - _JUDGED_PX) // 2), max(0, (height - _JUDGED_PX) // 2)
+    return field[y0:y0 + _JUDGED_PX, x0:x0 + _JUDGED_PX], x0, y0
+
+
+def _drifts(view, edge):
+    """Where colour changes slowly: too little from pixel to pixel, plainly over sixteen.
+
+    Means of 8 x 8 pixels hold hardly any grain; cells near an edge are left out.
+    """
+    height, width = edge.shape
+    size = (max(1, width // 8), max(1, height // 8))
+    means = cv2.resize(np.ascontiguousarray(view), size, interpolation=cv2.INTER_AREA)
+    kernel = np.ones((3, 3), np.uint8)
+    change = cv2.subtract(cv2.dilate(means, kernel), cv2.erode(means, kernel)).max(axis=2)
+    edged = cv2.dilate(cv2.resize(edge.astype(np.uint8) * 255, size, interpolation=cv2.INTER_AREA), kernel) > 0
+    slow = ((change >= _DRIFT) & ~edged).astype(np.uint8)
+    return cv2.resize(slow, (width, height), interpolation=cv2.INTER_NEAREST) > 0
+
+
+def _edge_core(view, edge):
+    """One pixel across each edge: where the gradient is largest along its own direction."""
+    grey = cv2.transform(view.astype(np.float32), np.ones((1, view.shape[-1]), np.float32))
+    gx, gy = cv2.Sobel(grey, cv2.CV_32F, 1, 0), cv2.Sobel(grey, cv2.CV_32F, 0, 1)
+    at = np.flatnonzero(edge)
+    height, width = edge.shape
+    along_x = np.abs(gx.ravel()[at]) >= np.abs(gy.ravel()[at])
+    size = cv2.magnitude(gx, gy).ravel()
+    step = np.where(along_x, 1, width)
+    here = size[at]
+    peak = (here >= size[np.maximum(at - step, 0)]) & (here > size[np.minimum(at + step, size.size - 1)])
+    core = np.zeros(height * width, bool)
+    core[at[peak]] = True
+    return core.reshape(height, width)
+
+
+def _is_noise(picture, flat) -> bool:
+    """White noise loses half its deviation when 2 x 2 pixels are averaged; pictures do not."""
+    if flat.mean() > 0.02 or picture.alpha is not None:
+        return False
+    grey = picture.grey[:2 * (picture.height // 2), :2 * (picture.width // 2)].astype(np.float32)
+    quarter = grey.reshape(grey.shape[0] // 2, 2, grey.shape[1] // 2, 2).mean((1, 3))
+    return bool(quarter.std() < _LEAST_CONTRAST_NOISE * grey.std())
+
+
+def _densest(mask, x0, y0) -> tuple[float, float]:
+    density = cv2.boxFilter(mask.astype(np.float32), cv2.CV_32F, (31, 31), normalize=False)
+    y, x = np.unravel_index(int(density.argmax()), density.shape)
+    return float(x + x0) + 0.5, float(y + y0) + 0.5
+
+
+def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float, reading: str = "") -> tuple[Finding, ...]:
+    """Findings on the picture itself, for the size wanted; shading is no fault where it is read as such."""
+    found = [Finding("source.decoded", NOTE, note) for note in picture.notes]
+    density = 1.0 / mm_per_px
+    if density < COMFORTABLE_PX_PER_MM:
+        good_for = picture.width / COMFORTABLE_PX_PER_MM
+        found.append(Finding(
+            "source.small", WARN, f"{density:.1f} pixels per mm at this size; clean curves want "
+            f"{COMFORTABLE_PX_PER_MM:.0f}. The picture is good for about {good_for:.0f} mm in width: "
+            "find a larger copy or cut it smaller."))
+    if fitness.is_noise:
+        found.append(Finding("source.noise_only", WARN, "Neighbouring pixels have nothing in common; "
+                             "there is no area in this picture to cut."))
+        return tuple(found)
+    found += _of_faults(faults, mm_per_px)
+    if fitness.shaded_share > _SHADED and reading != "photo":
+        found.append(Finding(
+            "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
+            "Its edges will follow ragged steps of tone: read it as a photo, in a few calm tones, or find a flat version.",
+            x_px=fitness.shaded_at[0], y_px=fitness.shaded_at[1]))
+    if fitness.edge_width_px > 5.5:
+        found.append(Finding(
+            "source.soft", NOTE, f"Edges are about {fitness.edge_width_px:.0f} pixels soft: enlarged or "
+            "out of focus. Details finer than that are gone.", x_px=fitness.soft_at[0], y_px=fitness.soft_at[1]))
+    if fitness.noise > 3 and not faults.blocks:
+        found.append(Finding(
+            "source.noise", NOTE, f"Flat areas vary by {fitness.noise:.0f} of 255: grain. Specks under the smallest "
+            "detail are cleaned away; taking the grain out first gives calmer outlines."))
+    return tuple(found)
+
+
+def _of_faults(faults, mm_per_px):
+    found = []
+    if faults.page is not None:
+        found.append(Finding("source.page", WARN, "A page lies in the picture at a slant, with the table around it. "
+                             "Flatten it before anything else is judged."))
+    if faults.skew_deg is not None:
+        side = "clockwise" if faults.skew_deg > 0 else "anticlockwise"
+        found.append(Finding("source.skew", NOTE, f"Lines lean {abs(faults.skew_deg):.1f} degrees {side}."))
+    if faults.uneven_light is not None:
+        found.append(Finding("source.light", WARN, f"Paper is {faults.uneven_light:.0%} darker in places: one cut-off "
+                             "cannot suit all of it. Level the light, or let the cut-off follow it."))
+    if faults.screen_px is not None:
+        found.append(Finding("source.screen", WARN, f"A printing screen, a dot every {faults.screen_px:.1f} pixels: "
+                             "each dot would become a piece."))
+    if faults.blocks:
+        found.append(Finding("source.blocks", NOTE, "Compression has left blocks of 8 pixels and rings along edges. "
+                             "They are cleaned away as far as can be; an uncompressed copy is better."))
+    if faults.pale is not None:
+        found.append(Finding("source.pale", WARN, f"Ink is only {faults.pale:.0f} of 255 darker than paper; thin lines "
+                             "will break. Lift the pencil."))
+    if faults.frame is not None:
+        found.append(Finding("source.frame", NOTE, "A frame or page border runs around the picture and would be cut. "
+                             "Crop to what is inside it, unless it belongs to the design."))
+    if faults.double_px is not None:
+        found.append(Finding("source.double", WARN, "Outlines are drawn as two strokes side by side, "
+                             f"{faults.double_px * mm_per_px:.1f} mm apart: each would be cut twice. Fill the gap between them."))
+    if faults.texture is not None:
+        found.append(Finding("source.texture", NOTE, "Paper texture or a watermark under the drawing. Level the light "
+                             "and take the grain out, or move the cut-off away from it."))
+    return found

@@ -1,0 +1,38 @@
+"""Sheets made of an outline moved by a distance, as they are kept: a backing, a rim around, a line within."""
+
+from dataclasses import dataclass
+
+from sketchloom.core.base import setting
+from sketchloom.core.base.setting import check_all
+
+BACKING, RIM, INNER, UNDERLAY = KINDS = ("backing", "rim", "inner", "underlay")
+MAX_DISTANCE_MM = 200.0
+
+
+@dataclass(frozen=True, slots=True)
+class Rim:
+    """An outline moved by ``distance_mm`` (outwards; for ``inner`` inwards).
+
+    ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, an ``inner`` line, or an
+    ``underlay`` that much smaller, only under what is lighter than what it is laid on and would let that shine
+    through. ``of`` the key of a layer, None for everything together. ``is_round`` or sharp corners. ``islands``:
+    holes stay holes; else they are filled. ``material``: key of what its sheet is cut from.
+    """
+
+    distance_mm: float = setting.length(setting.REQUIRED, 0.0, MAX_DISTANCE_MM)
+    kind: str = setting.choice(BACKING, KINDS)
+    of: str | None = setting.text(None)
+    is_round: bool = setting.switch(True)
+    islands: bool = setting.switch(False)
+    hex: str = setting.colour("#ffffff")
+    name: str = setting.text("")
+    on: bool = setting.switch(True)
+    material: str | None = setting.text(None)
+
+    def __post_init__(self):
+        check_all(self, "rims.")
+
+
+def rim_key(rim: Rim, number: int) -> str:
+    """The key of the sheet of a rim, by its place among the rims."""
+    return f"{rim.kind} {number + 1}"

@@ -1,0 +1,3 @@
+"""The ways of layering."""
+
+STACKED, FITTED, WINDOWED, LEAN = WAYS = ("stacked", "fitted", "windowed", "lean")

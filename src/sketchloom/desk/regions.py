@@ -1,0 +1,214 @@
+"""What can be asked of, and decided about, the regions of one work."""
+
+from dataclasses import replace
+from functools import cached_property
+
+import numpy as np
+
+from sketchloom.core.base.colour import from_hex
+from sketchloom.core.edits.choosing import RegionSizes, region_picture
+from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit
+from sketchloom.core.edits.region_edits import find_regions, inner_place, own_hex, with_edits
+from sketchloom.core.edits.together import enclosed, together
+from sketchloom.core.layers import gathering
+from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.segment import tone
+from sketchloom.core.segment.patching import faces_within
+from sketchloom.desk.ways import gathering_colours
+from sketchloom.evaluate.segmenting import BROUGHT_DELTA, nearest_entry
+from sketchloom.evaluate.work import Work
+from sketchloom.recipe.document import Recipe
+
+_WHITE = "#ffffff"
+
+
+_FEW = 12
+
+
+def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
+    """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
+    if (before.traced is not after.traced or before.mm_per_px != after.mm_per_px or before.recipe.layering != after.recipe.layering
+            or {p.key for p in before.plans if p.hidden} != {p.key for p in after.plans if p.hidden}
+            or before.recipe.rims or after.recipe.rims or before.draws_with_pens or after.draws_with_pens):
+        return None
+    looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
+    faces = np.flatnonzero(looks[0] != looks[1])
+    if len(faces) > _FEW:
+        return None
+    return [tuple(v * after.mm_per_px for v in index.box(face)) for face in faces.tolist()]
+
+
+class RegionDesk:
+    """Regions of a work by their faces. ``index`` tells what lies where."""
+
+    def __init__(self, work: Work, index: RegionIndex):
+        self.work, self.index = work, index
+        self._hexes = [e.hex for e in work.segmentation.entries]
+        self._places: dict[int, tuple[float, float]] = {}
+
+    @cached_property
+    def sizes(self) -> RegionSizes:
+        return RegionSizes(self.work.traced.planar, self.work.traced.arc_length_px)
+
+    @cached_property
+    def edit_of_face(self) -> dict[int, int]:
+        """Number of the last edit in force on each face."""
+        edits = self.work.recipe.edits
+        return {face: n for n, face in enumerate(self.work.edited.found.tolist()) if face >= 0 and edits[n].on}
+
+    def hex_of(self, face: int) -> str:
+        """Colour the face has now."""
+        return self._hex(self.work.edited.label[face])
+
+    def _hex(self, label):
+        return self._hexes[label] if label < len(self._hexes) else _WHITE
+
+    def area_mm2(self, face: int) -> float:
+        return float(self.sizes.area[face]) * self.work.mm_per_px**2
+
+    def picture(self, face: int) -> np.ndarray:
+        """A small square picture of a face, as of ``region_picture``."""
+        colours = np.array([from_hex(h) for h in self._hexes])
+        return region_picture(self.work.traced.planar, colours, self.work.edited.label, face, self.index.box(face))
+
+    def looks(self, recipe: Recipe, faces) -> list[str | None]:
+        """Colour that faces will have with other edits, None for the ground: known before anything is cut."""
+        work = self.work
+        brought = [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == COLOUR)
+                   if nearest_entry(work.segmentation.entries, h)[1] > BROUGHT_DELTA]
+        brought += [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action in OWN_SHEET) if h not in self._hexes]
+        # a colour brought just now has no label yet; what is transparent has the one after all entries
+        ground_label = len(self._hexes)
+        entries = [*self._hexes, _WHITE, *brought]
+        after = with_edits(work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off)
+        hex_of = {label: plan.hex for plan in work.plans for label in plan.labels if label < ground_label}
+        return [None if after.ground[face] else hex_of.get(int(after.label[face]), entries[after.label[face]]) for face in faces]
+
+    def split_lines(self) -> list[np.ndarray]:
+        """Split lines that part something, (S, 4, 2) cubics each, px."""
+        cut = self.work.segmentation.cut_in
+        return [] if cut is None else [chain.controls for group in cut.guides.groups for chain in group if not chain.closed]
+
+    # -- choosing --------------------------------------------------------------------
+
+    def smallest(self, most: int | None = None) -> list[int]:
+        """The smallest regions that are cut and not dropped, the smallest first."""
+        there = ~self.work.ground
+        there[[face for face, n in self.edit_of_face.items() if self.work.recipe.edits[n].action == DROP]] = False
+        return self.sizes.by_size(there)[:most].tolist()
+
+    def within(self, points) -> list[int]:
+        """Regions most of which lies in a polygon, in shares of the prepared picture's sides."""
+        planar = self.work.traced.planar
+        return np.flatnonzero(faces_within(planar.faces, points, planar.faces.shape)).tolist()
+
+    def alike(self, face: int, factor: float | None, same_shape: bool) -> list[int]:
+        return self.sizes.alike(face, self.work.edited.label, factor, same_shape).tolist()
+
+    def others(self, only: str) -> np.ndarray:
+        """(H, W) bool: pixels of the regions that are cut and not asked for: ``only`` a colour, or ``changed``."""
+        planar, edited = self.work.traced.planar, self.work.edited
+        if only == "changed":
+            wanted = edited.changed
+        else:
+            wanted = (np.array([*self._hexes, _WHITE])[np.minimum(edited.label, len(self._hexes))] == only) & ~self.work.ground
+        return (~wanted & ~self.work.ground)[planar.faces]
+
+    # -- deciding --------------------------------------------------------------------
+
+    def is_so(self, face: int, action: str, hex_colour: str | None) -> bool:
+        """Whether a region already is as an action would make it."""
+        number = self.edit_of_face.get(face)
+        if number is None:
+            return False
+        edit = self.work.recipe.edits[number]
+        return edit.action == action and (action != COLOUR or edit.hex == hex_colour)
+
+    def decided(self, recipe: Recipe, faces, action: str, hex_colour: str | None = None) -> Recipe:
+        """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes."""
+        faces = [face for face in dict.fromkeys(faces) if not self.is_locked(face)]
+        rest = self._without(recipe, faces)
+        return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
+
+    def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
+        """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies uppermost."""
+        work, planar = self.work, self.work.traced.planar
+        rgb = gathering_colours(work) if rule == gathering.COLOURS else None
+        faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets, rgb)
+        colours = gathering.sheet_colours(sheets) if rgb is None else gathering.mean_colours(planar, faces, sheet, rgb)
+        rest = self._without(recipe, faces.tolist())
+        made = tuple(self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist()))
+        return replace(recipe, edits=(*rest, *made), order=(*colours, work.segmentation.entries[tone.INK].hex))
+
+    def _of_faces(self, faces):
+        chosen = np.zeros(self.work.traced.planar.face_count, bool)
+        chosen[list(faces)] = True
+        return chosen
+
+    def together(self, recipe: Recipe, faces, way: str) -> Recipe:
+        """The recipe in which several regions are one: ``way`` as of ``together``; the first gives the colour."""
+        made, gone = together(self.work.traced.planar, [self._of_faces([face]) for face in faces], way)
+        hex_colour = self.hex_of(faces[0])
+        other = made & ((self.work.edited.label != self.work.edited.label[faces[0]]) | self.work.ground)
+        recipe = self.decided(recipe, np.flatnonzero(other).tolist(), COLOUR, hex_colour)
+        return self.decided(recipe, np.flatnonzero(gone & ~self.work.ground).tolist(), WINDOW)
+
+    def holes(self, faces) -> list[float]:
+        """How many mm across each hole of some regions is (a disc of its area), the smallest first."""
+        area = enclosed(self.work.traced.planar, self._of_faces(faces)).area_px
+        return sorted((2 * (area / np.pi) ** 0.5 * self.work.mm_per_px).tolist())
+
+    def filled(self, recipe: Recipe, faces, under_mm: float = np.inf) -> Recipe:
+        """The recipe in which what regions enclose gets their colour, hole by hole; only holes less than so much across."""
+        for face in faces:
+            found = enclosed(self.work.traced.planar, self._of_faces([face]))
+            small = 2 * (found.area_px / np.pi) ** 0.5 * self.work.mm_per_px < under_mm
+            recipe = self.decided(recipe, np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(), COLOUR, self.hex_of(face))
+        return recipe
+
+    def is_locked(self, face: int) -> bool:
+        """Whether the layer that shows a face is locked."""
+        level = int(self.work.depth[face])
+        return bool(self._locked) and 0 <= level < len(self.work.plans) and self.work.plans[level].key in self._locked
+
+    @cached_property
+    def _locked(self):
+        return {edit.key for edit in self.work.recipe.layers if edit.locked}
+
+    def undecided(self, recipe: Recipe, faces) -> Recipe:
+        """The recipe in which regions are as they were traced."""
+        return replace(recipe, edits=self._without(recipe, [face for face in faces if not self.is_locked(face)]))
+
+    def _without(self, recipe, faces):
+        gone = set(faces)
+        found = self.work.edited.found.tolist()
+        # the document may be ahead by edits this work does not know yet
+        return tuple(e for n, e in enumerate(recipe.edits) if n >= len(found) or found[n] not in gone)
+
+    def inner_place(self, face: int) -> tuple[float, float]:
+        """A place well inside a face, px."""
+        if face not in self._places:
+            self._places[face] = inner_place(self.work.traced.planar, face, self.index.box(face))
+        return self._places[face]
+
+    def remembered(self, faces) -> tuple[RegionEdit, ...]:
+        """Regions as they are kept, to be found again in another result."""
+        return tuple(self._edit(face, KEEP, None) for face in faces)
+
+    def found_again(self, kept) -> tuple[int, ...]:
+        """Faces of regions that were remembered, less those that are gone."""
+        found = find_regions(self.work.traced.planar, [*self._hexes, _WHITE], self.work.move, kept)
+        return tuple(dict.fromkeys(f for f in found.tolist() if f >= 0))
+
+    def _edit(self, face, action, hex_colour):
+        work, planar = self.work, self.work.traced.planar
+        x, y = self.inner_place(face)
+        share = np.array([[x / planar.width, y / planar.height]])
+        place = moved(np.linalg.inv(work.move), share)
+        area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])
+        if action in OWN_SHEET:
+            hex_colour = own_hex(self.hex_of(face), action)
+        return RegionEdit(round(float(place[0, 0]), 7), round(float(place[0, 1]), 7), action, self._hex(planar.face_label[face]),
+                          area, hex_colour if action in (COLOUR, *OWN_SHEET) else None)
+

@@ -1,0 +1,312 @@
+"""What a person draws on a work: figures, words, split lines, covers, new courses of boundaries; from px to what a recipe keeps."""
+
+from dataclasses import replace
+from functools import cached_property
+
+import numpy as np
+import shapely
+
+from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.curves import reshapes, stretches
+from sketchloom.core.curves.courses import CurveEdit
+from sketchloom.core.curves.outline import outline_of
+from sketchloom.core.curves.regular import Regular, nearly_regular
+from sketchloom.core.edits.decisions import PaintedLine
+from sketchloom.core.edits.necks import Cuts, likely_cuts
+from sketchloom.core.edits.stencil import StencilBridges, find_bridges
+from sketchloom.core.edits.together import filled
+from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.segment import tone
+from sketchloom.core.shapes import makers, polygons, text
+from sketchloom.core.shapes.drawn import (
+    COMMON,
+    CUT,
+    JOIN,
+    POLYGON,
+    ROUNDED,
+    STAR,
+    CoveredArea,
+    PlacedShape,
+    SplitLine,
+)
+from sketchloom.core.shapes.placed import ring_points, rings_px
+from sketchloom.core.strokes.ink_lines import InkLines
+from sketchloom.evaluate.work import Work
+from sketchloom.recipe.document import Recipe
+
+_MOST_POINTS, _SAME_PX = 2000, 0.02
+SIMPLER_MM = 0.15
+NODE_LESS = "one less"
+_LEAST_MOVE_MM = 0.08
+"""Less cannot be seen once it is cut."""
+
+
+class ShapeDesk:
+    """Draws on one work. All places that come in and go out are px of its prepared picture unless they say shares."""
+
+    def __init__(self, work: Work):
+        self.work = work
+        self.size = np.array([work.picture.width, work.picture.height], float)
+        self._back = np.linalg.inv(work.move)
+
+    def kept(self, points) -> tuple[tuple[float, float], ...]:
+        """Places as a recipe keeps them; they may lie beyond the picture's edge."""
+        places = np.clip(moved(self._back, np.asarray(points, float).reshape(-1, 2) / self.size), -2.0, 3.0)
+        return tuple((round(float(x), 7), round(float(y), 7)) for x, y in places)
+
+    def mm(self, px: float) -> float:
+        return px * self.work.mm_per_px
+
+    # -- shapes ----------------------------------------------------------------------
+
+    def shape(self, rings, hex_colour: str | None, name: str, **more) -> PlacedShape:
+        """Rings of cubics, (S, 4, 2) each, as a shape."""
+        return PlacedShape(tuple(self.kept(ring_points(ring)) for ring in rings), hex_colour, name, **more)
+
+    def rings(self, shape: PlacedShape) -> list[np.ndarray]:
+        return rings_px(shape, self.work.move, self.size)
+
+    def figure(self, kind: str, corner, other, corners: int = 5, radius_mm: float = 0.0) -> list[np.ndarray]:
+        """Rings of a figure that fills the box between two corners; a circle and a star keep their proportions."""
+        a, b = np.asarray(corner, float), np.asarray(other, float)
+        centre, (width, height) = (a + b) / 2, np.maximum(np.abs(b - a), 1.0)
+        half = min(width, height) / 2
+        if kind == ROUNDED:
+            return [makers.rectangle(centre, width, height, radius_mm / self.work.mm_per_px)]
+        if kind == STAR:
+            return [makers.star(centre, half, 0.45 * half, max(corners, 3))]
+        if kind == POLYGON:
+            return [makers.regular(centre, half, max(corners, 3))]
+        return [makers.ellipse(centre, half, half)]
+
+    def word(self, words: str, font: text.Font, height_mm: float, place, path=None) -> tuple[list[np.ndarray], tuple[str, ...]]:
+        """Rings of a text of a letter size, centred on a place or set along a path (N, 2), and the letters the font lacks."""
+        made, size = text.shaped(words, font), height_mm / self.work.mm_per_px
+        if path is not None:
+            return text.along(made, path, size), made.missing
+        rings = [ring * size for ring in made.rings]
+        if not rings:
+            return [], made.missing
+        every = np.concatenate([ring.reshape(-1, 2) for ring in rings])
+        return [ring + np.asarray(place) - (every.min(0) + every.max(0)) / 2 for ring in rings], made.missing
+
+    def moved_shape(self, shape: PlacedShape, centre, scale: float = 1.0, turn_rad: float = 0.0) -> PlacedShape:
+        """A shape scaled and turned about its middle and put with that on a centre."""
+        rings = self.rings(shape)
+        middle = self.middle(shape)
+        return replace(shape, rings=tuple(self.kept(ring_points(makers.placed(r - middle, centre, scale, turn_rad))) for r in rings))
+
+    def middle(self, shape: PlacedShape) -> np.ndarray:
+        x0, y0, x1, y1 = self.box(shape)
+        return np.array([(x0 + x1) / 2, (y0 + y1) / 2])
+
+    def box(self, shape: PlacedShape) -> tuple[float, float, float, float]:
+        ends = np.concatenate([ring[:, [0, 3]].reshape(-1, 2) for ring in self.rings(shape)])
+        return (*ends.min(0), *ends.max(0))
+
+    def around(self, shape: PlacedShape, centre, count: int) -> PlacedShape:
+        """A shape repeated around a centre."""
+        rings = [copy for ring in self.rings(shape) for copy in makers.around(ring, np.asarray(centre, float), count)]
+        return self.shape(rings, shape.hex, f"{shape.name} × {count}")
+
+    def mirrored(self, shape: PlacedShape, upright: bool = True) -> PlacedShape:
+        """A shape turned over about its middle."""
+        k, middle = (0, self.middle(shape)[0]) if upright else (1, self.middle(shape)[1])
+        rings = []
+        for ring in self.rings(shape):
+            ring = ring[::-1, ::-1].copy()
+            ring[..., k] = 2 * middle - ring[..., k]
+            rings.append(ring)
+        return replace(shape, rings=tuple(self.kept(ring_points(r)) for r in rings))
+
+    def aligned(self, shapes, line: str) -> list[PlacedShape]:
+        """Shapes moved so that their middles share a line: ``upright`` or ``level``; the first stays."""
+        if not shapes:
+            return []
+        k = 0 if line == "upright" else 1
+        goal = self.middle(shapes[0])[k]
+        made = []
+        for shape in shapes:
+            centre = self.middle(shape)
+            centre[k] = goal
+            made.append(self.moved_shape(shape, centre))
+        return made
+
+    def combined(self, shapes, way: str) -> PlacedShape:
+        """Several shapes as one: joined, the others cut out of the first, or what all have in common."""
+        areas = [polygons.area_of(self.rings(shape)) for shape in shapes]
+        made = areas[0]
+        for area in areas[1:]:
+            made = {JOIN: made.union, CUT: made.difference, COMMON: made.intersection}[way](area)
+        outline = polygons.outline_of_area(polygons.grown(made, 0.0))
+        return self.shape(polygons.rings_of(outline), shapes[0].hex, shapes[0].name) if len(outline.controls) else None
+
+    def clipped(self, rings, faces, within: bool) -> list[np.ndarray]:
+        """What of some rings lies within regions and all they enclose, or outside of them."""
+        chosen = np.zeros(self.work.traced.planar.face_count, bool)
+        chosen[list(faces)] = True
+        outline = outline_of(self.work.traced.planar, self.work.traced.curves, filled(self.work.traced.planar, chosen))
+        area, regions = polygons.area_of(rings), polygons.area_of_outline(outline)
+        made = area.intersection(regions) if within else area.difference(regions)
+        made = polygons.outline_of_area(polygons.areas_of(made))
+        return polygons.rings_of(made) if len(made.controls) else []
+
+    def region_shape(self, faces, hex_colour: str | None, name: str, fill_holes: bool = False) -> PlacedShape:
+        """The outline of regions as a shape of its own; ``fill_holes``: their outer rings only."""
+        planar = self.work.traced.planar
+        inside = np.zeros(planar.face_count, bool)
+        inside[list(faces)] = True
+        outline = outline_of(planar, self.work.traced.curves, inside)
+        rings = polygons.rings_of(outline)
+        return self.shape([r for r, hole in zip(rings, outline.hole) if not (fill_holes and hole)], hex_colour, name)
+
+    def path_shape(self, points, smooth: bool) -> list[np.ndarray]:
+        """A ring through points, straight or smooth."""
+        return [makers.smooth_ring(points) if smooth else makers.polygon(points)]
+
+    # -- lines and areas --------------------------------------------------------------
+
+    def split(self, points) -> SplitLine:
+        return SplitLine(self.kept(points))
+
+    def cover(self, points) -> CoveredArea:
+        return CoveredArea(self.kept(points))
+
+    @cached_property
+    def cuts(self) -> Cuts:
+        """Likely split lines of the regions that are there."""
+        work = self.work
+        return likely_cuts(work.traced.planar, work.traced.curves, np.flatnonzero(~work.ground))
+
+    def split_at(self, number: int) -> SplitLine:
+        """The split line of a likely cut, drawn a little beyond the outline."""
+        a, b = self.cuts.start[number], self.cuts.end[number]
+        unit = (b - a) / max(np.hypot(*(b - a)), 1e-9)
+        return self.split(np.array([a - 2 * unit, b + 2 * unit]))
+
+    def stencil_bridges(self, count: int, width_mm: float) -> StencilBridges:
+        """Bridges for what would fall out when all that is cut is cut away."""
+        return find_bridges(~self.work.ground[self.work.traced.planar.faces], count, width_mm / self.work.mm_per_px)
+
+    def held(self, recipe: Recipe, bridges: StencilBridges, width_mm: float, hex_colour: str) -> Recipe:
+        """The recipe with bridges painted in the colour of the sheet."""
+        made = tuple(self.work.painted_line(np.array([a, b]) / self.size, width_mm / self.work.mm_per_px, hex_colour)
+                     for a, b in zip(bridges.start, bridges.end))
+        return replace(recipe, lines=(*recipe.lines, *made))
+
+    def moved_line(self, line: PaintedLine, ends) -> PaintedLine:
+        """A painted line between two other places."""
+        return replace(line, points=tuple((min(max(x, 0.0), 1.0), min(max(y, 0.0), 1.0)) for x, y in self.kept(ends)))
+
+    # -- strokes ---------------------------------------------------------------------
+
+    @property
+    def has_strokes(self) -> bool:
+        return self.work.reading in ("tone", "line")
+
+    @cached_property
+    def strokes(self) -> InkLines:
+        """Strokes of an ink drawing between their meetings."""
+        work = self.work
+        # a line reading that was drawn again as shapes has its own labels; what is painted is painted on the picture
+        return InkLines(work.segmentation.labels == tone.INK)
+
+    @cached_property
+    def outlines(self) -> InkLines | None:
+        """Strokes of the ink or of the dark outlines of a coloured picture; None where nothing is drawn in outlines."""
+        label = self.work.outline_label
+        return None if label is None else self.strokes if label == tone.INK and self.has_strokes else InkLines(self.work.segmentation.labels == label)
+
+    def bridge(self, place, other_place, reach_mm: float) -> tuple[np.ndarray, PaintedLine] | None:
+        """A bridge between the strokes at two places: its course, px, and as it is kept; None where there are none."""
+        made = self.outlines.bridged(np.asarray(place, float), np.asarray(other_place, float), reach_mm / self.work.mm_per_px)
+        if made is None:
+            return None
+        hex_colour = self.work.segmentation.entries[self.work.outline_label].hex
+        return made.points, self.work.painted_line(np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour)
+
+    def end_near(self, place, reach_mm: float) -> np.ndarray | None:
+        """Where a bridge that is begun at a place would begin, px."""
+        held = self.outlines.snapped(np.asarray(place, float), reach_mm / self.work.mm_per_px)
+        return None if held is None else held.xy
+
+    def painted(self, paints) -> tuple[PaintedLine, ...]:
+        """Lines to paint as a recipe keeps them."""
+        return tuple(self.work.painted_line(np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, self.work.brush_hex(p.in_ink, None))
+                     for p in paints)
+
+    def stroke_window(self, number: int) -> PlacedShape | None:
+        """A stroke as an opening through all sheets."""
+        area = polygons.around_line(self.strokes.line(number), self.strokes.widest_px(number) + 1.5)
+        outline = polygons.outline_of_area(area)
+        return self.shape(polygons.rings_of(outline), None, "stroke") if len(outline.controls) else None
+
+    # -- curves ----------------------------------------------------------------------
+
+    def stretch(self, brush, reach_px: float) -> stretches.Stretch | None:
+        return stretches.stretch_along(self.work.traced.planar, self.work.traced.curves, brush, reach_px)
+
+    def ring(self, place, reach_px: float) -> stretches.Stretch | None:
+        return stretches.ring_at(self.work.traced.planar, self.work.traced.curves, place, reach_px)
+
+    def reshaped(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
+        """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its way."""
+        path = self.course(what, stretch, radius_mm, at, by)
+        if stretches.is_in_the_way(self.work.traced.curves, stretch.points, path):
+            raise GeometryError("another boundary is in the way")
+        return path
+
+    def course(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
+        """The same, whatever is in its way."""
+        points, closed = stretch.points, stretch.closed
+        if what == "straight":
+            return reshapes.straight(points)
+        if what == "circle" or what == "arc" and closed:
+            return reshapes.circle(points[:-1])
+        if what == "arc":
+            return reshapes.arc(points)
+        if what == "round":
+            return reshapes.rounded(points, radius_mm / self.work.mm_per_px)
+        if what == "corner":
+            return reshapes.cornered(points)
+        if what == NODE_LESS:
+            return reshapes.one_node_less(points)
+        if what == "simple":
+            return reshapes.simpler(points, SIMPLER_MM / self.work.mm_per_px)
+        if what == "pull":
+            return reshapes.pulled(points, at, by)
+        return reshapes.smooth(points)
+
+    @staticmethod
+    def deviation_px(stretch, path) -> float:
+        """How far a stretch and its new course are apart at most."""
+        return reshapes.deviation(stretch, path)
+
+    def off_picture_px(self, stretch, path) -> float:
+        """How far a course in place of a stretch, (N, 2) each, is at most from where the picture itself has the boundary."""
+        traced = self.work.traced
+        return stretches.off_boundary(traced.curves, traced.lines, stretch, path)
+
+    def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
+        kept = lambda points: self.kept(_thinned(points))  # noqa: E731
+        return CurveEdit(kept(stretch), kept(path), "simple" if what == NODE_LESS else what, closed)
+
+    @cached_property
+    def regular(self) -> tuple[Regular, ...]:
+        found = nearly_regular(self.work.traced.planar, self.work.traced.curves)
+        return tuple(one for one in found if self.mm(one.move_px) >= _LEAST_MOVE_MM)
+
+    def made_regular(self, one: Regular) -> tuple[CurveEdit, ...]:
+        return tuple(self.curve_edit(one.what, stretch, path, closed) for stretch, path, closed in one.parts)
+
+
+def _thinned(points):
+    """The line without points that change it by less than can be seen; at most so many, its ends among them."""
+    points = np.asarray(points, float)
+    for off in (_SAME_PX, 2 * _SAME_PX, 4 * _SAME_PX, 8 * _SAME_PX):
+        kept = np.asarray(shapely.simplify(shapely.LineString(points), off, preserve_topology=False).coords)
+        if len(kept) <= _MOST_POINTS:
+            return kept
+    way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
+    at = np.linspace(0, way[-1], _MOST_POINTS)
+    return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)

@@ -1,0 +1,363 @@
+"""Labels of a picture by each of its readings: colour, tone, line, photo."""
+
+from dataclasses import dataclass, replace
+
+import cv2
+import numpy as np
+
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.segment import covering, doubles, growing, local_tone, patching, photo, tone
+from sketchloom.core.segment import labels as labelling
+from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
+from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
+from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.segment.strong import StrongDetails, strong_details
+from sketchloom.core.shapes.cutting_in import CutIn
+from sketchloom.core.strokes.drawing import drawn
+from sketchloom.core.strokes.strokes import Strokes, find_strokes
+from sketchloom.evaluate.steps import Steps
+from sketchloom.recipe.parts import PaletteEntry
+from sketchloom.recipe.reads import Reads
+
+_NO_SHIFT = 128
+_CALM, _GRAIN = 0.3, 0.004
+"""Radius of the photo reading's smoothing, as a share of the smallest detail; and at least as one of the longer side,
+since less than a few thousandths of a picture is grain, not shape (chosen on photo-like pictures of 1 to 16 megapixels)."""
+_CALM_PX = 1.5, 24.0
+"""The same radius lies between these: less does nothing, more takes too long for what it gains."""
+_SAME_DELTA = 4.0
+"""Colours nearer than this (CIEDE2000) to a locked one are that one."""
+_CLEANS = ("kept", "covers")
+"""What cleaning reads beside sizes, which come as ``Detail``."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Segmentation:
+    """Labels of a reading.
+
+    ``regions``: the label image and its faces; ``entries`` the palette, label by label;
+    ``ground_label`` or None. ``field`` (H, W, C) uint8 in which boundaries are looked for;
+    ``two_tones``: whether they are those of ink and paper. ``noise`` of that field. ``cut_off`` in tone and line
+    reading and, unless it follows the light, what all others would give as ``cut_offs``.
+    ``strokes`` in line reading, strong small ``details`` in photo reading. ``cut_in``: shapes and split lines of the
+    user's among the regions, None without any. ``read_entries``: how many of the entries the reading gave; the
+    others are colours that edits and shapes brought.
+    """
+
+    regions: Cleaned
+    entries: tuple[PaletteEntry, ...]
+    ground_label: int | None
+    field: np.ndarray
+    two_tones: bool
+    noise: float
+    cut_off: int | None = None
+    cut_offs: CutOffs | None = None
+    strokes: Strokes | None = None
+    details: StrongDetails | None = None
+    cut_in: CutIn | None = None
+    read_entries: int = 0
+
+    @property
+    def own_entries(self) -> tuple[PaletteEntry, ...]:
+        return self.entries[:self.read_entries]
+
+    @property
+    def labels(self) -> np.ndarray:
+        return self.regions.labels
+
+    @property
+    def dropped(self) -> np.ndarray:
+        """(K, 3) regions under the smallest detail as x, y, area in px."""
+        return self.regions.dropped
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Seen:
+    """What a reading reads: a prepared ``picture``, lines painted, by its key ``source``.
+
+    ``unpainted`` the same without the lines, from which the program proposes, so that a bridge changes nothing else.
+    ``tree`` of its colours where the reading needs one; ``noise`` of its flat areas; ``move`` as of ``placing``.
+    """
+
+    picture: Picture
+    source: object
+    unpainted: Picture
+    unpainted_source: object
+    mm_per_px: float
+    tree: ColourTree | None
+    noise: float
+    move: np.ndarray
+
+    @property
+    def size_px(self) -> np.ndarray:
+        return np.array([self.picture.width, self.picture.height])
+
+
+@dataclass(frozen=True, slots=True)
+class Detail:
+    """Sizes in px that cleaning goes by; a hair's difference in the work's size leaves them as they are.
+
+    ``least_px`` area of the smallest detail, ``parts`` polygons with another one. Cuts nearer than ``double_px`` are made
+    one, ``double_to`` the way; 0 leaves them.
+    """
+
+    least_px: float
+    parts: tuple[tuple[tuple[tuple[float, float], ...], float], ...]
+    double_px: float
+    double_to: str
+
+    @staticmethod
+    def of(steps: Steps, mm_per_px: float) -> "Detail":
+        r = steps.reads("smallest_mm", "patches", "double_mm", "double_to")
+        parts = tuple((p.points, least_area_px(p.smallest_mm, mm_per_px)) for p in r.patches if p.smallest_mm is not None)
+        return Detail(least_area_px(r.smallest_mm, mm_per_px), parts, r.double_mm / mm_per_px, r.double_to)
+
+
+# -- colour ------------------------------------------------------------------------------------
+
+
+def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
+    """Flat colours, a label each."""
+    picture, tree = seen.picture, seen.tree
+    chosen = _chosen(steps.reads("palette", "colours", "locked"), tree)
+    parts = steps.reads("grown", "patches")
+    patches = tuple(p for p in parts.patches if p.colours is not None)
+    own = [entries_of(tree, p.colours, ()) for p in patches]
+    entries = _with_parts(chosen, own, parts.grown)
+
+    def label(r):
+        return _colour_labels(steps, seen, chosen, entries, patches, own, r.grown)
+    raw, raw_key = steps.later("colour", ("grown", "patches"), (seen.source, entries), label)
+    detail = Detail.of(steps, seen.mm_per_px)
+    (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
+                                      lambda r: clean(r, seen, detail, raw(), picture.field, entries))
+    ground = len(entries) if picture.alpha is not None else _ground_label(regions.labels)
+    return Segmentation(regions, entries, ground, field, False, seen.noise), key
+
+
+def _chosen(r: Reads, tree):
+    return r.palette if r.palette is not None else entries_of(tree, r.colours, r.locked)
+
+
+def _with_parts(chosen, own, grown):
+    """Entries with those of grown regions and of patches with palettes of their own."""
+    hexes = [e.hex for e in chosen]
+    for entries in own:
+        hexes += [e.hex for e in entries if e.hex not in hexes]
+    hexes += [g.hex for g in grown if g.hex not in hexes]
+    known = {e.hex for e in chosen}
+    return (*chosen, *(PaletteEntry((h,)) for h in dict.fromkeys(hexes) if h not in known))
+
+
+def _colour_labels(steps, seen, chosen, entries, patches, own, grown):
+    number = {e.hex: i for i, e in enumerate(entries)}
+    labels = _labels_in(steps, seen, chosen, [number[e.hex] for e in chosen], len(entries))
+    for patch, its in zip(patches, own, strict=True):
+        finer = _labels_in(steps, seen, its, [number[e.hex] for e in its], len(entries))
+        labels = patching.with_finer(labels, finer, patch.points)
+    for part in grown:
+        region = growing.grown(seen.picture, part.x, part.y, part.tolerance, part.everywhere)
+        labels = np.where(region, number[part.hex], labels).astype(np.uint8)
+    return labels
+
+
+def _labels_in(steps, seen, entries, numbers, ground):
+    """Labels in the colours of some entries, numbered as asked."""
+    samples = [from_hex(s) for entry in entries for s in entry.samples]
+    owner = [n for n, entry in zip(numbers, entries, strict=True) for _ in entry.samples] + [ground]
+    uncertain, _ = steps.run("uncertain", (), (seen.source,),
+                             lambda r: labelling.uncertain_pixels(seen.picture, seen.noise))
+    labels = labelling.colour_labels(seen.picture, np.array(samples), seen.noise, uncertain)
+    return cv2.LUT(labels, np.pad(np.array(owner, np.uint8), (0, 256 - len(owner))))
+
+
+def entries_of(tree: ColourTree, colours: int | None, locked) -> tuple[PaletteEntry, ...]:
+    """The palette for the number of colours asked for or found; locked colours are always in it."""
+    count = colours or tree.proposed
+    if not locked:
+        found: dict[str, tuple[str, ...]] = {}
+        for group in tree.groups(count):
+            found.setdefault(to_hex(group[0]), tuple(dict.fromkeys(to_hex(c) for c in group)))
+        return tuple(PaletteEntry(samples) for samples in found.values())
+    held = list(dict.fromkeys(locked))[:count]
+    lab = srgb_to_lab(np.array([from_hex(h) for h in held]))
+    rest: list[str] = []
+    # the smallest palette that has as many others beside the locked ones as are wanted
+    for more in range(max(count - len(held), 1), len(tree.colours) + 1):
+        rest = [to_hex(c) for c in tree.palette(more)
+                if ciede2000(srgb_to_lab(c)[None], lab).min() > _SAME_DELTA]
+        if len(rest) >= count - len(held):
+            break
+    return tuple(PaletteEntry((h,)) for h in dict.fromkeys([*held, *rest[:count - len(held)]]))
+
+
+# -- tone --------------------------------------------------------------------------------------
+
+
+def tone_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
+    """Ink against paper."""
+    r = steps.reads("cut_off", "local_cut_off", "dark_is_ink")
+    cut_off, cut_offs = _cut_off(steps, seen, r)
+    raw, raw_key = steps.later("tone", ("dark_is_ink", "local_cut_off", "silhouette", "patches"), (seen.source, cut_off),
+                             lambda r: _ink(r, seen.picture.grey, cut_off))
+    entries = _tone_entries(steps, seen, r.dark_is_ink, cut_off)
+    detail = Detail.of(steps, seen.mm_per_px)
+    (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
+                                      lambda r: clean(r, seen, detail, raw(), seen.picture.grey[..., None], entries))
+    return Segmentation(regions, entries, tone.PAPER, field, True, seen.noise, cut_off, cut_offs), key
+
+
+def _cut_off(steps, seen, r):
+    """The cut-off and what all give; one that follows the light has a shift instead, 128 for none."""
+    if r.local_cut_off:
+        return (_NO_SHIFT if r.cut_off is None else r.cut_off), None
+    every, _ = steps.run("cut-offs", (), (seen.unpainted_source,), lambda _: count_cut_offs(seen.unpainted.grey))
+    return (every.proposed if r.cut_off is None else r.cut_off), every
+
+
+def _ink(r: Reads, grey, cut_off):
+    patches = [p for p in r.patches if p.cut_off is not None]
+    if r.local_cut_off:
+        labels = local_tone.local_labels(grey, cut_off, r.dark_is_ink)
+    elif patches:
+        level = patching.cut_off_map(grey.shape, cut_off, patches)
+        labels = (grey > level if r.dark_is_ink else grey <= level).astype(np.uint8)
+    else:
+        labels = tone.ink_labels(grey, cut_off, r.dark_is_ink)
+    return local_tone.silhouette(labels) if r.silhouette else labels
+
+
+def _tone_entries(steps, seen, dark_is_ink, cut_off):
+    grey, _ = steps.run("histogram", (), (seen.source,), lambda _: tone.tones(seen.picture.grey))
+    ink = (np.arange(256) <= cut_off) == dark_is_ink
+    shades = []
+    for side in (ink, ~ink):
+        count = np.where(side, grey, 0)
+        half = np.searchsorted(np.cumsum(count), 0.5 * count.sum()) if count.sum() else (0 if side is ink else 255)
+        shades.append(to_hex([half] * 3))
+    if shades[0] == shades[1]:
+        shades[1] = "#ffffff" if shades[0] != "#ffffff" else "#000000"
+    return tuple(PaletteEntry((shade,)) for shade in shades)
+
+
+# -- line --------------------------------------------------------------------------------------
+
+
+def line_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
+    """The middle of each stroke; with a width, shapes drawn along them."""
+    made, key = tone_reading(steps, seen)
+    grey, sizes = seen.picture.grey, steps.reads("spur_mm", "pen_mm")
+    spur_px = sizes.spur_mm / seen.mm_per_px
+
+    def find(r):
+        removed = [np.array(p) * seen.size_px for p in r.strokes_removed]
+        return find_strokes(made.labels == tone.INK, _cover(grey, made.labels), spur_px, removed)
+    strokes, stroke_key = steps.run("strokes", ("strokes_removed",), (key, spur_px), find)
+    if sizes.pen_mm is None:
+        return replace(made, strokes=strokes), stroke_key
+    width_px, detail = sizes.pen_mm / seen.mm_per_px, Detail.of(steps, seen.mm_per_px)
+
+    def draw(r):
+        shade = np.rint(255 * (1 - drawn(strokes, width_px, grey.shape))).astype(np.uint8)
+        return clean(r, seen, detail, tone.ink_labels(shade, 127), shade[..., None], made.entries)
+    (regions, field), shape_key = steps.run("drawn", _CLEANS, (stroke_key, width_px, detail, seen.move.tobytes()), draw)
+    return replace(made, regions=regions, field=field, noise=0.0, strokes=strokes), shape_key
+
+
+# -- photo -------------------------------------------------------------------------------------
+
+
+def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
+    """Shading as a few flat tones."""
+    picture = seen.picture
+    small = steps.reads("smallest_mm")
+    radius = max(_CALM * small.smallest_mm / seen.mm_per_px, _GRAIN * max(picture.width, picture.height))
+    radius = float(np.clip(radius, *_CALM_PX))
+    stepped, steps_key = steps.run("steps", ("tones", "photo_outlines"), (seen.source, radius),
+                                   lambda r: photo.tone_steps(picture, r.tones, radius, r.photo_outlines))
+    flat = stepped.picture
+    entries = tuple(PaletteEntry((to_hex(c),)) for c in stepped.colours)
+    raw, raw_key = steps.later("photo", (), (steps_key,), lambda _: labelling.nearest(
+        flat.field, labelling.palette_field(stepped.colours, flat.alpha is not None)))
+
+    detail = Detail.of(steps, seen.mm_per_px)
+
+    def tidy(r):
+        labels = raw()
+        regions, field = clean(r, seen, detail, labels, flat.field, entries)
+        places = strong_details(regions.dropped, regions.dropped_label, regions.labels, detail.least_px)
+        details = StrongDetails(labels, regions.labels, places)
+        if r.features and len(places):
+            regions, field = clean(r, seen, detail, labels, flat.field, entries, np.floor(places[:, :2]).astype(int).tolist())
+        return regions, field, details
+    (regions, field, details), key = steps.run("clean", ("features", *_CLEANS),
+                                               (raw_key, detail, seen.move.tobytes()), tidy)
+    ground = len(entries) if picture.alpha is not None else None
+    return Segmentation(regions, entries, ground, field, False, 0.0, details=details), key
+
+
+READINGS = {"colour": colour, "tone": tone_reading, "line": line_reading, "photo": photo_reading}
+"""Each reading by its name: settings and a picture to labels, with the key by which they are kept."""
+
+
+# -- cleaning ----------------------------------------------------------------------------------
+
+
+def clean(r: Reads, seen: Seen, detail: Detail, raw, field, entries, more_kept=()) -> tuple[Cleaned, np.ndarray]:
+    """Labels without regions under the smallest detail, areas covered and double outlines made one; and their field."""
+    values = field_values(entries, field.shape[-1])
+    keep = np.floor(np.array(r.kept).reshape(-1, 2) * seen.size_px).astype(int).tolist() + list(more_kept)
+    covers = [c for c in r.covers if c.on]
+    if covers:
+        raw, inside = covering.covered(raw, [moved(seen.move, c.points) * seen.size_px for c in covers])
+        field = _repainted(field, raw, inside, values)
+    regions = merge_small(labelling.join_diagonals(raw, field, values), detail.least_px, keep, detail.parts)
+    if not detail.double_px:
+        return regions, field
+    labels = doubles.made_one(regions.labels, detail.double_px, detail.double_to)
+    changed = labels != regions.labels
+    if not changed.any():
+        return regions, field
+    again = merge_small(labels, detail.least_px, keep, detail.parts)
+    return (replace(again, dropped=np.concatenate([regions.dropped, again.dropped]),
+                    dropped_label=np.concatenate([regions.dropped_label, again.dropped_label])),
+            _repainted(field, again.labels, changed, values))
+
+
+def least_area_px(smallest_mm: float, mm_per_px: float) -> float:
+    """Area of a disc as wide as the smallest detail, in whole px; a hair's difference in size changes nothing."""
+    return max(float(np.floor(np.pi / 4 * (smallest_mm / mm_per_px) ** 2)), CRUMB_PX)
+
+
+def field_values(entries, channels) -> np.ndarray:
+    """Colours of entries as they are in a field of so many channels."""
+    colours = np.array([from_hex(e.hex) for e in entries])
+    if channels == 1:
+        return colours[:, :1].astype(np.float32)
+    return labelling.palette_field(colours, channels == 4)
+
+
+def _cover(grey, labels):
+    """(H, W) float32 share of ink of each pixel, between the ink and the paper around it."""
+    levels = tone.local_levels(grey, labels)[..., 0]
+    ink, paper = (cv2.resize(v, None, fx=tone.LEVEL_STEP, fy=tone.LEVEL_STEP, interpolation=cv2.INTER_LINEAR)
+                  [:grey.shape[0], :grey.shape[1]] for v in levels)
+    gap = np.where(np.abs(paper - ink) < 1, 1, paper - ink)
+    return np.clip((paper - grey) / gap, 0, 1).astype(np.float32)
+
+
+def _repainted(field, labels, changed, values):
+    """The field with what was given away shown in its new colour, edges soft by a pixel."""
+    near = cv2.dilate(changed.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
+    flat = values[np.minimum(labels, len(values) - 1)].astype(np.float32)
+    soft = cv2.GaussianBlur(flat.reshape(field.shape), (0, 0), 0.6).reshape(field.shape)
+    return frozen_array(np.where(near[..., None], np.rint(soft), field).astype(np.uint8))
+
+
+def _ground_label(labels):
+    """The label that most of the picture's border has, if it has at least a third of it."""
+    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
+    count = np.bincount(edge)
+    return int(count.argmax()) if count.max() >= len(edge) / 3 else None

@@ -1,0 +1,271 @@
+"""From a map and its curves to layers: edits of regions, which colours are one sheet, their order, their outlines."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.words import word
+from sketchloom.core.edits import region_edits
+from sketchloom.core.edits.decisions import OWN_SHEET
+from sketchloom.core.edits.region_edits import Edited
+from sketchloom.core.layers import layering
+from sketchloom.core.layers import order as depth_order
+from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_key
+from sketchloom.core.layers.layering import Layer, LayerPlan
+from sketchloom.core.layers.naming import sheet_name
+from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
+from sketchloom.core.layers.ways import WINDOWED
+from sketchloom.core.segment import tone
+from sketchloom.core.strokes import pens
+from sketchloom.evaluate.labelling import Segmentation
+from sketchloom.evaluate.work import Traced
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import BASE, TOP
+
+PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
+"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a piece takes
+about as long as cutting 10 cm)."""
+_RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Layered:
+    """``ground`` (F,) bool and ``depth`` (F,) of the faces, the plans, their layers, the proposed order and the
+    length of cutting, mm, that the present one has; ``edited`` faces."""
+
+    ground: np.ndarray
+    depth: np.ndarray
+    plans: tuple[LayerPlan, ...]
+    layers: tuple[Layer, ...]
+    proposed: depth_order.DepthOrder
+    length_mm: float
+    edited: Edited
+
+
+class LayerStage:
+    """Layers of one segmentation. ``keep(key, make)`` holds outlines and widths of sheets that do not change.
+
+    ``move`` as of ``placing``; ``measured``: whether widths are looked for.
+    """
+
+    def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False):
+        self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
+        self._below, self._above = ({e.hex for e in recipe.edits if e.action == action and e.on} for action in OWN_SHEET)
+        self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
+
+    def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
+        recipe, planar = self.recipe, traced.planar
+        if segmentation.strokes is not None and recipe.pen_mm is None:  # as Work.draws_with_pens
+            return self._pen_layers(segmentation, planar)
+        ground_label = None if recipe.ground == "keep" and not self.has_alpha else segmentation.ground_label
+        ground = layering.ground_faces(planar, ground_label, self._everywhere(segmentation))
+        if segmentation.cut_in is not None:
+            ground |= segmentation.cut_in.opened
+        edited = self._edited(segmentation, planar, ground)
+        ground, planar = edited.ground, replace(planar, face_label=edited.label)
+        groups = self._groups(segmentation, planar, ground)
+        group_of_label = np.full(max(len(segmentation.entries), int(planar.face_label.max())) + 1, -1)
+        for number, (_, labels) in enumerate(groups):
+            group_of_label[list(labels)] = number
+        of_face = np.where(ground, -1, group_of_label[planar.face_label])
+        left_out = np.array([recipe.edit_of(k).left_out for k, _ in groups] + [True])
+        seen = np.where(left_out[of_face], -1, of_face)
+        boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
+        area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
+        proposed = self._proposed(planar, boundary, area, seen, rule_pairs(recipe, [key for key, _ in groups]))
+        chosen = self._order(groups, proposed)
+        plans = self._plans(groups, chosen)
+        depth = layering.face_depths(planar, plans, ground)
+        layers = layering.cut_layers(planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px,
+                                     arc_length=traced.arc_length_px, overlap_mm=recipe.overlap_mm,
+                                     ways=tuple(recipe.edit_of(plan.key).layering for plan in plans), with_widths=self.measured, keep=self._kept_for(traced))
+        layers = self._with_rims(traced, plans, depth, layers)
+        length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
+        return Layered(ground, depth, plans, layers, proposed, length, edited)
+
+    def _proposed(self, planar, boundary, area, seen, above):
+        """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""
+        cutting, pieces, film = self.recipe.order_weights
+        if self.recipe.layering == WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
+            cutting, pieces = 0.0, 1.0
+        weights = weights_px((cutting, pieces, film), self.mm_per_px)
+        inner = planar.left >= 0
+        faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if pieces else None
+        key = ("order", boundary.tobytes(), np.asarray(area, float).tobytes(), weights, above, b"" if faces is None else seen.tobytes())
+        return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
+
+    def _with_rims(self, traced, plans, depth, layers):
+        """Backings below, rims and inner lines above the other sheets."""
+        keep, below, above = self._kept_for(traced), [], []
+        for number, rim in enumerate(self.recipe.rims):
+            at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
+            inside = depth >= 0 if rim.of is None else depth == at
+            if at is not None and rim.kind != UNDERLAY:  # the sheet as it is cut, under what covers it too
+                inside = layering.sheet_faces(traced.planar, traced.arc_length_px, depth, at, self.recipe.edit_of(rim.of).layering or self.recipe.layering)
+            if rim.kind == UNDERLAY:
+                inside &= self._lets_through(plans)[depth]
+            if not rim.on or at is None and rim.of is not None or not inside.any():
+                continue
+            shape = np.packbits(inside).tobytes()
+            around = keep(("outline", shape), lambda i=inside: layering.outline_of(traced.planar, traced.curves, i))
+            outline = keep(("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough))
+            if not len(outline.controls):
+                continue
+            plan = LayerPlan(rim_key(rim, number), rim.name or word(_RIM_NAMES[rim.kind], self.recipe.names_in), rim.hex, ())
+            layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
+            (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
+        return (*below, *layers, *above)
+
+    def _lets_through(self, plans):
+        """(P + 1,) bool: layers lighter than what the work is laid on, the ground last; where that is not said, all of them."""
+        if self.recipe.laid_on is None:
+            return np.append(np.ones(len(plans), bool), False)
+        light = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), self.recipe.laid_on)]))[:, 0]
+        return np.append(light[:-1] - light[-1] > SHINES_THROUGH, False)
+
+    def _kept_for(self, traced):
+        """Holds the curves as well, so that their identity stays theirs."""
+        return lambda key, make: self.keep((id(traced), self.mm_per_px, key), lambda: (traced, make()))[1]
+
+    def _edited(self, segmentation, planar, ground):
+        hexes = [e.hex for e in segmentation.entries]
+        # transparent ground is a label without a colour
+        return region_edits.with_edits(planar, ground, hexes, [*hexes, "#ffffff"], self.move, self.recipe.edits,
+                                       self.recipe.all_off)
+
+    def _pen_layers(self, segmentation, planar):
+        """A layer of open paths for each pen in place of sheets, the widest lowest."""
+        ink, strokes, recipe = segmentation.entries[tone.INK].hex, segmentation.strokes, self.recipe
+        pen = pens.pens_of(strokes.width_px, strokes.length_px, recipe.pens)
+        count = int(pen.max(initial=-1)) + 1
+        keys = [ink, *(f"{ink} {n}" for n in range(2, count + 1))]
+        for number, key in enumerate(keys[:count]):
+            into = recipe.edit_of(key).merged_into
+            if into in keys[:count]:
+                pen[pen == number] = keys.index(into)
+        plans, layers = [], []
+        for number, key in enumerate(keys):
+            mine, edit = pen == number, recipe.edit_of(key)
+            if not mine.any() and number:
+                continue
+            outline = pens.pen_outline(strokes, mine) if mine.any() else None
+            name = word("pen lines", recipe.names_in) if count < 2 or outline is None else f"{word('pen', recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
+            plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
+            if outline is not None and not edit.left_out:
+                layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))
+        place = {key: n for n, key in enumerate(recipe.order)}
+        plans.sort(key=lambda plan: place.get(plan.key, len(place)))
+        layers.sort(key=lambda layer: plans.index(layer.plan))
+        ground = planar.face_label == segmentation.ground_label
+        length = sum(layer.cut_length_mm for layer in layers)
+        proposed = depth_order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
+        untouched = region_edits.Edited(planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground)
+        return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched)
+
+    def _everywhere(self, segmentation):
+        """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""
+        if self.recipe.ground == "auto":
+            return self.has_alpha or segmentation.read_entries <= 2
+        return self.recipe.ground == "everywhere" or self.has_alpha
+
+    def _groups(self, segmentation, planar, ground):
+        """Layer keys with their labels: palette entries that still have faces, merged as asked."""
+        alive = np.bincount(planar.face_label[~ground], minlength=len(segmentation.entries) + 1)
+        keys = [e.hex for e in segmentation.entries]
+        groups = {keys[i]: [i] for i in range(len(keys)) if alive[i]}
+        for key in list(groups):
+            into, seen = key, {key}
+            while (further := self.recipe.edit_of(into).merged_into) in groups and further not in seen:
+                seen.add(further)
+                into = further
+            if into != key:
+                groups[into] = groups[into] + groups.pop(key)
+        return [(key, tuple(sorted(labels))) for key, labels in groups.items()]
+
+    def _order(self, groups, proposed):
+        """The user's order; layers it does not know stand where they were proposed."""
+        keys = [key for key, _ in groups]
+        if not self.recipe.order:
+            return tuple(sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above)))  # stable: the rest as proposed
+        wanted = _match_keys(self.recipe.order, keys)
+        chosen = [keys.index(k) for k in wanted]
+        for place, number in enumerate(proposed.order):
+            if number not in chosen:
+                chosen.insert(0 if keys[number] in self._below else len(chosen) if keys[number] in self._above else min(place, len(chosen)), number)
+        return tuple(chosen)
+
+    def _plans(self, groups, chosen):
+        plans, used, language = {}, {}, self.recipe.names_in
+        for number, (key, labels) in enumerate(groups):  # numbered by the palette, so that an order changes no name
+            edit = self.recipe.edit_of(key)
+            shown = edit.hex or key
+            material = self.recipe.material_of(key)
+            proposed = sheet_name(from_hex(shown), None if material is None else material.family, language)
+            where = "below" if key in self._below else "on top" if key in self._above else None
+            name = edit.name or proposed + ("" if where is None else " " + word(where, language))
+            used[name] = used.get(name, 0) + 1
+            if used[name] > 1 and not edit.name:
+                name = f"{name} {used[name]}"
+            plans[number] = LayerPlan(key, name, shown, labels, edit.left_out, edit.hidden)
+        return tuple(plans[number] for number in chosen)
+
+
+def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
+    """What an order is to save, as shares of cutting, pieces and film, in px."""
+    cutting, pieces, film = shares
+    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * FILM_MM_PER_CM2 * mm_per_px / 100)
+
+
+def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
+    """Pairs (upper, lower) of layer numbers that proposed orders keep to: pins first, then rules."""
+    pins = [(n, recipe.edit_of(key).pin) for n, key in enumerate(keys)]
+    pairs = [(other, n) for n, pin in pins if pin == BASE for other in range(len(keys)) if other != n]
+    pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
+    pairs += [(keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys]
+    return tuple(dict.fromkeys(pairs))
+
+
+_ONE_SHEET = 2.0
+
+
+def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
+    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after both."""
+    sheets: list[tuple[np.ndarray, str | None, list[str]]] = []
+    for plan in plans:
+        lab, material = srgb_to_lab(from_hex(plan.hex)), recipe.material_of(plan.key)
+        own = None if material is None else material.key
+        same = next((keys for other, key, keys in sheets if key == own and ciede2000(lab, other) < _ONE_SHEET), None)
+        if same is None:
+            sheets.append((lab, own, [plan.key]))
+        else:
+            same.append(plan.key)
+    shown = {plan.key: plan.hex for plan in plans}
+    for _, _, keys in sheets:
+        material = recipe.material_of(keys[0])
+        name = sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in) if len(keys) > 1 else None
+        for key in keys:
+            recipe = recipe.with_edit(key, group=name)
+    return recipe
+
+
+def _match_keys(wanted, keys):
+    """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
+    left = list(keys)
+    found = []
+    for key in wanted:
+        if key in left:
+            left.remove(key)
+            found.append(key)
+    for place, key in enumerate(wanted):
+        if key in found or not left:
+            continue
+        try:
+            lab = srgb_to_lab(from_hex(key))
+        except ValueError:
+            continue
+        gap = [float(ciede2000(lab, srgb_to_lab(from_hex(k)))) for k in left]
+        if min(gap) < 10:
+            near = left.pop(int(np.argmin(gap)))
+            found.insert(min(place, len(found)), near)
+    return found

@@ -1,0 +1,293 @@
+"""Evaluates a recipe on a picture, stage by stage, and keeps what a change does not touch."""
+
+import time
+from dataclasses import dataclass, fields, replace
+from hashlib import blake2b
+
+import numpy as np
+
+from sketchloom.core.background.mask import freed
+from sketchloom.core.background.steps import NOTHING
+from sketchloom.core.base import parallel
+from sketchloom.core.base.errors import PictureError
+from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.said import said
+from sketchloom.core.base.units import MM_PER_IN
+from sketchloom.core.judge import faults as fault_finding
+from sketchloom.core.judge import fitness
+from sketchloom.core.judge.reading import proposed_reading
+from sketchloom.core.layers.width import space_widths
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.picture.preparing.placing import moved, placing
+from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
+from sketchloom.core.preflight import rules
+from sketchloom.core.preflight.material_rules import check_materials
+from sketchloom.core.segment import palette as palettes
+from sketchloom.evaluate import curves
+from sketchloom.evaluate.cache import Cache
+from sketchloom.evaluate.labelling import entries_of
+from sketchloom.evaluate.layers import LayerStage
+from sketchloom.evaluate.segmenting import segmented
+from sketchloom.evaluate.steps import Steps
+from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
+from sketchloom.recipe.document import SETTINGS, Recipe
+from sketchloom.recipe.places import as_prepared
+from sketchloom.recipe.reads import settings_in
+from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
+
+DEFAULT_LONG_SIDE_MM = 120.0
+_BELIEVED_DPI = 150
+"""A file that states fewer dots says what a screen has, not how large the drawing is (trade: 72 and 96 are for screens)."""
+STAGES = ("prepare", "segment", "planar", "curves", "layers")
+_SHARE = {"prepare": (0.0, 0.35), "segment": (0.35, 0.6), "planar": (0.6, 0.7), "curves": (0.7, 0.93), "layers": (0.93, 1.0)}
+"""Which part of the whole each stage is taken for, where all of it has to be done (photo and ink of 16 megapixels)."""
+
+
+def mm_per_pixel(recipe: Recipe, picture: Picture) -> float:
+    """Scale of the work on a prepared picture: the size asked for, else the file's resolution, else 120 mm."""
+    if recipe.size_mm is not None:
+        side = picture.width if recipe.size_side == "width" else picture.height
+        return recipe.size_mm / side
+    if picture.dpi is not None and picture.dpi >= _BELIEVED_DPI:
+        return MM_PER_IN / picture.dpi
+    return DEFAULT_LONG_SIDE_MM / max(picture.width, picture.height)
+
+
+class Pipeline:
+    """Evaluates recipes; each stage's result is kept by what it depends on, in a ``cache`` that others may share."""
+
+    def __init__(self, cache: Cache | None = None):
+        self.cache = Cache() if cache is None else cache
+
+    def evaluate(self, picture: Picture, recipe: Recipe, *, progress=QUIET, rough: bool = False, measured: bool = True) -> Work:
+        """Run what the recipe needs and was not run before.
+
+        ``rough`` leaves the boundaries as they were found, unfitted. Widths are looked for unless it is
+        rough or not to be ``measured``.
+
+        Raises
+        ------
+        Cancelled : the caller asked to stop between two steps; nothing partial is kept.
+        """
+        self.cache.begin()
+        try:
+            return _Run(self.cache, picture, recipe, progress, rough, measured and not rough).work()
+        finally:
+            self.cache.settle()
+
+    def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
+        """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
+        keys = Keys.of(picture, recipe)
+        whole = self.cache.get(keys.whole)
+        width, height = prepared_size(picture, recipe.preparation)
+        if recipe.size_mm is not None:
+            scale = recipe.size_mm / (width if recipe.size_side == "width" else height)
+        else:
+            scale = DEFAULT_LONG_SIDE_MM / max(width, height) if whole is None else mm_per_pixel(recipe, whole)
+        same = replace(recipe, size_mm=min(max(scale * width, MIN_SIZE_MM), MAX_SIZE_MM), size_side="width")
+        # a small copy may look like another kind of picture
+        reading = self.cache.get(("reading", keys.freed))
+        if recipe.reading == "auto" and reading is not None:
+            same = replace(same, reading=reading)
+        tree = self.cache.get(("tree", keys.freed))
+        if tree is None or recipe.palette is not None:
+            return same
+        return replace(same, palette=entries_of(tree, recipe.colours, recipe.locked))
+
+    def keep(self, key, make):
+        """The result kept under a key, made when there is none."""
+        return self.cache.keep(key, make)
+
+
+@dataclass(frozen=True, slots=True)
+class Keys:
+    """Keys of a picture as it came, prepared, and freed of its background."""
+
+    came: tuple
+    whole: tuple
+    freed: tuple
+
+    @staticmethod
+    def of(picture: Picture, recipe: Recipe) -> "Keys":
+        came = identity(picture)
+        steps = recipe.preparation
+        whole = came if steps.is_plain else ("prepared", came, steps)
+        background = as_prepared(recipe, picture).background
+        return Keys(came, whole, whole if background == NOTHING else ("freed", whole, background))
+
+
+def identity(picture: Picture) -> tuple:
+    """What tells pictures apart: their pixels, and all that came with them (two files of the same pixels may say
+    different resolutions). Worked out once."""
+    cached = picture.__dict__.get("_identity")
+    if cached is None:
+        state = blake2b(digest_size=16)
+        said_too = []
+        for f in fields(picture):
+            value = getattr(picture, f.name)
+            if isinstance(value, np.ndarray):
+                state.update(np.ascontiguousarray(value))
+                said_too.append(value.shape)
+            else:
+                said_too.append(value)
+        cached = picture.__dict__["_identity"] = ("picture", state.hexdigest(), *said_too)
+    return cached
+
+
+class _Run:
+    """One evaluation: stages in order, timed."""
+
+    def __init__(self, cache, picture, recipe, progress, rough, measured):
+        self.cache, self.recipe, self.progress = cache, recipe, progress
+        self.rough, self.measured, self.original = rough, measured, picture
+        self.timings: dict[str, float] = {}
+        self.keys = Keys.of(picture, recipe)
+
+    def _stage(self, name, label):
+        return _Stage(self.timings, name, Part(self.progress, *_SHARE[name]), label)
+
+    def work(self) -> Work:
+        recipe = self.recipe
+        local = as_prepared(recipe, self.original)
+        with self._stage("prepare", said("Preparing the picture")) as at:
+            at.step(0, 8, said("Preparing the picture"))
+            whole = self.original if recipe.preparation.is_plain else self.cache.keep(
+                self.keys.whole, lambda: prepared(self.original, recipe.preparation, progress=Part(at, 0.0, 0.2)))
+            picture = whole if local.background == NOTHING else self.cache.keep(
+                self.keys.freed, lambda: freed(whole, local.background))
+            judged = self._judged(whole, picture, Part(at, 0.25, 1.0))
+        mm_per_px = mm_per_pixel(recipe, picture)
+        move = placing(self.original.width, self.original.height, recipe.preparation)
+        steps = Steps(self.cache, local)
+        with self._stage("segment", said("Finding regions")):
+            segmentation, key = segmented(steps, picture, self.keys.freed, judged.reading, mm_per_px, judged.tree, judged.noise,
+                                          move, (self.original.width, self.original.height))
+        bounds = curves.Bounds(segmentation, key, move, judged.fit.blur_px if segmentation.two_tones else 0.0, self.rough)
+        with self._stage("planar", said("Drawing the map")):
+            bounds.mapped(steps)
+        with self._stage("curves", said("Fitting curves")) as at:
+            traced = curves.traced(steps, bounds, at)
+        with self._stage("layers", said("Cutting layers")) as at:
+            done = LayerStage(self.cache.keep, recipe, mm_per_px, picture.alpha is not None, move, self.measured, self.rough).run(
+                segmentation, traced)
+            at.step(1, 2, said("Looking for what may go wrong"))
+            work = Work(self.original, whole, picture, recipe, judged.reading, judged.fit, judged.tree, segmentation, traced,
+                        done.ground, done.depth, done.plans, done.layers, done.proposed, done.length_mm, mm_per_px, (),
+                        judged.faults, done.edited, move, self.rough, self.measured, self.timings)
+            work = replace(work, findings=_findings(self.cache, work))
+            work.sheet_cuts_mm  # noqa: B018  helper cuts are worked out here, not where the figures are shown
+        return work
+
+    def _judged(self, whole, picture, progress):
+        """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs."""
+        source, keep, recipe = self.keys.freed, self.cache.keep, self.recipe
+        progress.step(0, 10, said("Judging the picture"))
+        picture.local_range  # noqa: B018  all of them need it
+        noise = keep(("noise", source), lambda: palettes.noise_of(picture))
+        progress.step(1, 10, said("Judging the picture"))
+
+        def tree_of(part):
+            return keep(("tree", source), lambda: palettes.find_colours(picture, progress=part))
+        wants_colours = recipe.reading in ("auto", "colour")
+        fit, tree, faults = parallel.in_threads(lambda work: work(), (
+            lambda: keep(("fitness", source), lambda: fitness.measure(picture)),
+            lambda: tree_of(Part(progress, 0.15, 0.9)) if wants_colours else self.cache.get(("tree", source)),
+            lambda: fault_finding.NONE if self.rough else keep(
+                ("faults", self.keys.whole), lambda: fault_finding.find_faults(whole, progress=Part(progress, 0.15, 0.9)))))
+        reading = recipe.reading
+        if reading == "auto":
+            reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
+        return _Judged(fit, tree, noise, faults, reading)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class _Judged:
+    fit: fitness.Fitness
+    tree: palettes.ColourTree | None
+    noise: float
+    faults: fault_finding.Faults
+    reading: str
+
+
+def _findings(cache, work: Work):
+    """What may go wrong with a work, all stages of it."""
+    recipe, judged = work.recipe, work.measured or work.rough
+    size = (work.picture.width, work.picture.height)
+    found = ()
+    if judged:
+        used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
+        found += fitness.judge(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
+        found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
+                                    recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact)
+    if len(work.edited.found):
+        found += rules.check_edits(recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size)
+    found += _drawn(work, size)
+    if recipe.laid_on is not None and judged:
+        found += rules.check_ground(work.layers, recipe.laid_on)
+    if recipe.materials or recipe.frame_depth_mm is not None:
+        found += _of_materials(cache, work)
+    return found
+
+
+def _drawn(work, size):
+    """Findings of split lines and courses that do nothing."""
+    cut = work.segmentation.cut_in
+    if not work.recipe.curves and cut is None:
+        return ()
+    splits = () if cut is None else tuple(s for s in work.recipe.splits if s.on)
+    middles = [part[len(part) // 2] for part in (*(c.stretch for c in work.recipe.curves), *(s.points for s in splits))]
+    return rules.check_drawn(work.traced.curves_found, np.ones(0, bool) if cut is None else cut.splits_done,
+                             moved(work.move, middles) * size)
+
+
+def _of_materials(cache, work):
+    recipe = work.recipe
+    materials = [recipe.material_of(layer.plan.key) for layer in work.layers]
+    faces = solid_faces(recipe, work.traced, work.depth, work.plans, work.layers)
+    below = [{materials[j].family for j in range(k) if materials[j] is not None and (faces[j] & faces[k]).any()}
+             for k in range(len(faces))]
+    height = stack_height_mm(recipe, work.traced, work.depth, work.plans, work.layers)
+    spaces = [_narrowest_space(cache, work, layer, m) for layer, m in zip(work.layers, materials, strict=True)]
+    return check_materials(work.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height,
+                           {e.key for e in recipe.layers if e.apart}, spaces)
+
+
+def _narrowest_space(cache, work, layer, material):
+    """The narrowest space between the cuts of a sheet, mm, where that is near what its material bears."""
+    if material is None or not work.measured or material.gap_mm <= 0 or layer.outline.pen_px is not None or not len(layer.outline.controls):
+        return None
+    limit = 1.5 * material.gap_mm / work.mm_per_px
+    widths = cache.keep(("spaces", id(layer.outline), limit), lambda: (layer.outline, space_widths(layer.outline, limit)))[1]
+    found = widths.narrowest()
+    return None if found is None else found * work.mm_per_px
+
+
+class _Stage:
+    """Times a stage, and reports its steps as parts of the whole."""
+
+    def __init__(self, timings, name, part, label):
+        self.timings, self.name, self.part, self.label = timings, name, part, label
+
+    def __enter__(self):
+        self.part.step(0, 1, self.label)
+        self.begin = time.perf_counter()
+        return self.part
+
+    def __exit__(self, *_):
+        self.timings[self.name] = self.timings.get(self.name, 0.0) + time.perf_counter() - self.begin
+
+
+def require_traceable(work: Work, path) -> None:
+    """Raise PictureError when a picture shows nothing that could be cut."""
+    if work.fitness.is_noise:
+        raise PictureError(path, said("looks like noise: neighbouring pixels have nothing in common, so there is no area to cut."),
+                           said("Use a picture with drawn shapes."))
+    if work.traced.planar.face_count == 1 and work.recipe.ground != "keep":
+        raise PictureError(path, said("is one flat colour; there is nothing to trace."),
+                           said("Use a picture with drawn shapes, or keep the background."))
+
+
+def same_regions(one: Recipe, other: Recipe) -> bool:
+    """Whether two recipes give the same regions, whatever is made of them."""
+    return all(getattr(one, name) == getattr(other, name) for section in ("source", "trace", "clean")
+               for name in settings_in(section) if name not in SETTINGS or not SETTINGS[name].late)

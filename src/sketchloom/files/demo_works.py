@@ -1,0 +1,91 @@
+"""The works that ship with the program: pictures of the Tidewalk Lantern Night and recipes for them."""
+
+from dataclasses import dataclass, replace
+from importlib.resources import files
+from pathlib import Path
+
+from sketchloom.files import project as projects
+from sketchloom.files.opening import open_as_layers
+from sketchloom.files.project import Project
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import LayerEdit
+
+
+@dataclass(frozen=True, slots=True)
+class Demo:
+    """A shipped picture, or several that are layers of one work, with a recipe that shows what the program makes of it."""
+
+    key: str
+    title: str
+    about: str
+    file_names: tuple[str, ...]
+    recipe: Recipe
+
+    @property
+    def file_name(self) -> str:
+        return self.file_names[0]
+
+    @property
+    def paths(self) -> tuple[Path, ...]:
+        return tuple(_FOLDER / name for name in self.file_names)
+
+    @property
+    def picture_path(self) -> Path:
+        return self.paths[0]
+
+    @property
+    def source_name(self) -> str:
+        """What its project calls its picture."""
+        return self.file_name if len(self.file_names) == 1 else f"{self.key}.png"
+
+    @property
+    def thumbnail_path(self) -> Path:
+        return _FOLDER / "small" / f"{self.key}.png"
+
+    def project(self) -> Project:
+        if len(self.file_names) == 1:
+            return Project(self.recipe, self.picture_path.read_bytes(), self.file_name)
+        made = open_as_layers(self.paths).project
+        own = replace(self.recipe, reading=made.recipe.reading, palette=made.recipe.palette, order=made.recipe.order,
+                      layers=made.recipe.layers)
+        return Project(own, made.source, self.source_name)
+
+
+_FOLDER = Path(str(files("sketchloom").joinpath("data", "demo")))
+DEMOS = (
+    Demo("lighthouse", "Lighthouse badge", "Flat clipart in six colours, on a white ground", ("lighthouse-badge.png",),
+         Recipe(size_mm=110.0, smallest_mm=0.8, layers=(LayerEdit("#1e3557", "night sky"),))),
+    Demo("kingfisher", "Kingfisher sketch", "An ink drawing as a scanner sees it", ("kingfisher-sketch.png",),
+         Recipe(size_mm=150.0, smallest_mm=1.0)),
+    Demo("panel", "Lantern panel", "Line art with many enclosed regions", ("lantern-panel.png",),
+         Recipe(size_mm=180.0, smallest_mm=0.8)),
+    Demo("boat", "Paper boat", "Like a photograph: all shading, to be cut out by two strokes", ("paper-boat.jpg",),
+         Recipe(reading="colour", colours=6, ground="keep", size_mm=160.0, smallest_mm=4.0)),
+    Demo("phone", "Pencil by phone", "A pencil sketch on a table, seen at a slant: flatten, level, lift",
+         ("kingfisher-by-phone.jpg",), Recipe(size_mm=150.0)),
+    Demo("mark", "Small mark", "Few pixels, fringes and rings: its colours are found all the same", ("small-mark.png",),
+         Recipe(size_mm=60.0, smallest_mm=1.0)),
+    Demo("page", "Lantern page", "A page of a PDF in lines, two of which are to go", ("lantern-page.pdf",),
+         Recipe(reading="line")),
+    Demo("layers", "Five layers", "Five pictures with one frame, a sheet each",
+         ("1-night.png", "2-hills.png", "3-water.png", "4-boat.png", "5-lanterns.png"), Recipe(size_mm=140.0)),
+    Demo("portrait", "Portrait", "A photo-like face for layered paper", ("portrait.jpg",),
+         Recipe(reading="photo", tones=5, size_mm=160.0, smallest_mm=4.0, ground="keep")),
+    Demo("pen", "Boats in pen", "Thin open lines for a pen", ("boats-in-pen.png",), Recipe(size_mm=160.0)),
+)
+
+
+def demo(key: str) -> Demo:
+    return next(d for d in DEMOS if d.key == key)
+
+
+def put_demo_projects(folder) -> dict[str, Path]:
+    """Writable copies of the demo projects; those that exist already are left as they are."""
+    folder = Path(folder)
+    folder.mkdir(parents=True, exist_ok=True)
+    paths = {}
+    for one in DEMOS:
+        paths[one.key] = folder / (Path(one.source_name).stem + projects.SUFFIX)
+        if not paths[one.key].exists():
+            projects.save(one.project(), paths[one.key])
+    return paths

@@ -1,0 +1,127 @@
+"""From files to an open work, whatever kind they are."""
+
+import re
+import threading
+from collections import OrderedDict
+from dataclasses import dataclass, replace
+from pathlib import Path
+
+from sketchloom.core.base.words import languages
+from sketchloom.core.picture import documents
+from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
+from sketchloom.core.picture.picture import Picture
+from sketchloom.files import composing
+from sketchloom.files import project as projects
+from sketchloom.files.project import Project
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.places import as_kept
+
+READABLE = (projects.SUFFIX, *SUFFIXES)
+_PAGES_KEPT = 2
+
+
+class Pages:
+    """The pictures that a source gives: one, or the pages of a document as a recipe wants them.
+
+    May be asked from any thread.
+    """
+
+    def __init__(self, data: bytes, name: str, label: str | None = None):
+        self._data, self._name, self._label = data, name, label or name
+        self.is_document = documents.is_document(data)
+        self.count = documents.page_count(data, self._label) if self.is_document else 1
+        self._kept: OrderedDict = OrderedDict()
+        self._lock = threading.Lock()
+
+    def picture(self, recipe: Recipe) -> Picture:
+        """The picture a recipe is for, the same object as long as the same page is asked for.
+
+        Raises
+        ------
+        PictureError, ImageTooLargeError : with a sentence for the user.
+        """
+        key = (min(recipe.page, self.count - 1), recipe.page_dpi) if self.is_document else None
+        with self._lock:
+            if key not in self._kept:
+                self._kept[key] = decode(self._data, self._label, *(key or ()))
+                while len(self._kept) > _PAGES_KEPT:
+                    self._kept.popitem(last=False)
+            self._kept.move_to_end(key)
+            return self._kept[key]
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Opened:
+    """A work as it was read. ``path`` is the project's file, None for a picture.
+
+    ``pages`` gives its picture for a recipe. ``origin`` is the file that the user named, None
+    when the picture came from elsewhere.
+    """
+
+    project: Project
+    pages: Pages
+    path: Path | None
+    origin: Path | None
+
+    @property
+    def picture(self) -> Picture:
+        return self.pages.picture(self.project.recipe)
+
+
+def open_file(path) -> Opened:
+    """Read a picture or a project.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError, ProjectError : with a sentence for the user.
+    """
+    path = Path(path)
+    if path.suffix.lower() == projects.SUFFIX:
+        return _opened(projects.load(path), path, path)
+    data = read_bytes(path)
+    return _opened(Project(Recipe(), data, path.name), None, path, str(path))
+
+
+def named_in(opened: Opened, language: str) -> Opened:
+    """A picture just opened whose layers will be named in a language; a project keeps its own."""
+    if opened.path is not None or language not in languages():
+        return opened
+    return replace(opened, project=replace(opened.project, recipe=replace(opened.project.recipe, names_in=language)))
+
+
+def in_name_order(paths) -> list:
+    """Files by name, numbers in names by their value: layer 2 before layer 10."""
+    def key(path):
+        return [(0, int(part), "") if part.isdecimal() else (1, 0, part.casefold()) for part in re.split(r"(\d+)", Path(path).name)]
+    return sorted(paths, key=key)
+
+
+def open_as_layers(paths) -> Opened:
+    """Several pictures of one frame as the layers of one work, the first lowest.
+
+    Raises
+    ------
+    PictureError : one cannot be read, or their frames differ.
+    """
+    paths = [Path(p) for p in paths]
+    pictures = [decode(read_bytes(path), str(path)) for path in paths]
+    made = composing.composed(pictures, [path.stem for path in paths])
+    return _opened(Project(made.recipe, made.png, f"{paths[0].stem} and {len(paths) - 1} more.png"), None, None)
+
+
+def open_bytes(data: bytes, name: str) -> Opened:
+    """A picture that came as bytes, such as from the clipboard."""
+    return _opened(Project(Recipe(), data, name), None, None)
+
+
+def open_project(project: Project, path) -> Opened:
+    """A project that is already read, such as a recovery copy."""
+    return _opened(project, Path(path) if path else None, None)
+
+
+def _opened(project, path, origin, label=None):
+    opened = Opened(project, Pages(project.source, project.source_name, label), path, origin)
+    picture = opened.picture  # what cannot be read is told now
+    if project.has_prepared_places:
+        opened = replace(opened, project=replace(project, recipe=as_kept(project.recipe, picture), has_prepared_places=False))
+    return opened

@@ -1,0 +1,175 @@
+"""Project files (.sloom): a zip of the recipe, the source as it came and a preview.
+
+Nothing inside is trusted: members are read by fixed names with limits on their sizes, no
+path is ever used to write, and every number passes the recipe's own checks.
+"""
+
+import io
+import json
+import zipfile
+import zlib
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from sketchloom.core.base.errors import ExportError, ProjectError, SettingError
+from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.picture.decode import MAX_FILE_BYTES
+from sketchloom.recipe.document import Recipe, from_json, to_json
+
+SCHEMA = (1, 4)
+SUFFIX = ".sloom"
+_SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
+_MAX_SETTINGS_BYTES = 32 * 2**20
+_MAX_PREVIEW_BYTES = 16 * 2**20
+_MAX_MEMBERS = 64
+_SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),
+                    (b"II", ".tif"), (b"MM", ".tif"), (b"GIF8", ".gif"), (b"%PDF-", ".pdf"), (b"<", ".svg"))
+
+
+@dataclass(frozen=True, eq=False)
+class Project:
+    """A work as it is kept: the recipe, the source's bytes and name, and what was not understood.
+
+    ``unknown`` holds keys of ``project.json`` from a newer minor version; they are written back.
+    ``has_prepared_places``: written before 1.2, when places were shares of the prepared picture.
+    """
+
+    recipe: Recipe
+    source: bytes
+    source_name: str
+    unknown: dict = field(default_factory=dict)
+    has_prepared_places: bool = False
+
+
+def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
+    """The bytes of a project file; the same for the same project."""
+    settings = dict(project.unknown)
+    settings.update({
+        "format": "sketch-loom", "schema": ".".join(map(str, SCHEMA)),
+        "source_name": project.source_name, "recipe": to_json(project.recipe),
+    })
+    buffer = io.BytesIO()
+    with zipfile.ZipFile(buffer, "w") as archive:
+        text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True).encode()
+        if len(text) > _MAX_SETTINGS_BYTES:  # what could not be opened again is not written
+            raise ExportError(project.source_name, f"not saved: its settings and edits take {len(text) / 2**20:.0f} MB, and at most "
+                              f"{_MAX_SETTINGS_BYTES // 2**20} MB can be opened again. Let alternatives or drawn boundaries go.")
+        _add(archive, _SETTINGS, text, zipfile.ZIP_DEFLATED)
+        _add(archive, _SOURCE + _suffix(project.source), project.source, zipfile.ZIP_STORED)
+        if preview_png:
+            _add(archive, _PREVIEW, preview_png, zipfile.ZIP_STORED)
+    return buffer.getvalue()
+
+
+def _add(archive, name, data, method):
+    info = zipfile.ZipInfo(name, (1980, 1, 1, 0, 0, 0))
+    info.external_attr = 0o644 << 16
+    info.compress_type = method
+    archive.writestr(info, data)
+
+
+def _suffix(data):
+    return next((suffix for magic, suffix in _SUFFIX_OF_MAGIC if data.startswith(magic)), ".bin")
+
+
+def save(project: Project, path, preview_png: bytes | None = None) -> None:
+    """Write a project file, whole or not at all; raises ExportError."""
+    write_whole(path, to_bytes(project, preview_png))
+
+
+def load(path) -> Project:
+    """Read a project file.
+
+    Raises
+    ------
+    ProjectError : it is missing, damaged, incomplete, from a newer major version, or holds
+        values that are not allowed. The message says which.
+    """
+    path = Path(path)
+    try:
+        if path.is_dir():
+            raise ProjectError(path, "is a folder, not a project.")
+        if path.stat().st_size > MAX_FILE_BYTES + _MAX_SETTINGS_BYTES + _MAX_PREVIEW_BYTES:
+            raise ProjectError(path, "is larger than a project can be.")
+        data = path.read_bytes()
+    except FileNotFoundError:
+        raise ProjectError(path, "there is no such file. Check the name and the folder.") from None
+    except OSError as error:
+        raise ProjectError(path, f"cannot be read ({error.strerror}).") from None
+    return from_bytes(data, path)
+
+
+def from_bytes(data: bytes, name) -> Project:
+    """A project from the bytes of its file; raises ProjectError."""
+    try:
+        with zipfile.ZipFile(io.BytesIO(data)) as archive:
+            members = archive.infolist()
+            _refuse_odd_names(members, name)
+            settings = _settings(_read(archive, members, _SETTINGS, _MAX_SETTINGS_BYTES, name), name)
+            source = _read(archive, members, _SOURCE, MAX_FILE_BYTES, name, any_suffix=True)
+    except ProjectError:
+        raise
+    except (zipfile.BadZipFile, zlib.error, EOFError, OSError, NotImplementedError, RuntimeError, ValueError):
+        raise ProjectError(name, "is not a project or is damaged; open an earlier copy.") from None
+    return _checked(settings, source, name)
+
+
+def _refuse_odd_names(members, name):
+    if len(members) > _MAX_MEMBERS:
+        raise ProjectError(name, f"holds {len(members)} parts; a project has at most {_MAX_MEMBERS}.")
+    for member in members:
+        text = member.filename
+        if text.startswith(("/", "\\")) or ".." in text.replace("\\", "/").split("/") or ":" in text:
+            raise ProjectError(name, f"holds a part named {text[:60]!r}, which no project has; it is not opened.")
+
+
+def _read(archive, members, wanted, limit, name, any_suffix=False):
+    for member in members:
+        stem = member.filename.split(".")[0] if any_suffix else member.filename
+        if stem != wanted or "/" in member.filename:
+            continue
+        if member.file_size > limit:
+            raise ProjectError(name, f"its part {member.filename} claims {member.file_size / 2**20:.0f} MB; "
+                               f"at most {limit // 2**20} MB are read.")
+        with archive.open(member) as part:
+            data = part.read(limit + 1)
+        if len(data) > limit:
+            raise ProjectError(name, f"its part {member.filename} is larger than it says.")
+        return data
+    raise ProjectError(name, f"lacks its part {wanted}; open an earlier copy.")
+
+
+def _settings(data, name):
+    try:
+        settings = json.loads(data)
+    except (ValueError, RecursionError):
+        raise ProjectError(name, "its settings are damaged; open an earlier copy.") from None
+    if not isinstance(settings, dict) or settings.get("format") != "sketch-loom":
+        raise ProjectError(name, "is not a Sketch Loom project.")
+    try:
+        major = int(str(settings["schema"]).split(".")[0])
+    except (KeyError, ValueError):
+        raise ProjectError(name, "does not say which version of the program wrote it.") from None
+    if major > SCHEMA[0]:
+        raise ProjectError(name, f"was written by a newer version (schema {str(settings['schema'])[:20]}; this one "
+                           f"reads up to {SCHEMA[0]}). Update the program to open it.")
+    return settings
+
+
+def _checked(settings, source, name):
+    source_name = settings.get("source_name")
+    if not isinstance(source_name, str):
+        source_name = "picture"
+    try:
+        recipe = from_json(settings.get("recipe"), "$.recipe")
+    except (SettingError, TypeError) as error:
+        raise ProjectError(name, f"a setting in it is not allowed: {error}") from None
+    known = {"format", "schema", "source_name", "recipe"}
+    rest = {k: v for k, v in settings.items() if k not in known}
+    return Project(recipe, source, Path(source_name.replace("\\", "/")).name[:200] or "picture", rest,
+                   _is_before(str(settings["schema"]), (1, 2)))
+
+
+def _is_before(text, version):
+    parts = [int(part) if part.isdecimal() else 0 for part in text.split(".")[:2]]
+    return tuple((parts + [0, 0])[:2]) < version

@@ -1,0 +1,262 @@
+"""The seven sections of a recipe, one for each stage of the work. Every setting is described here and nowhere else."""
+
+from dataclasses import dataclass
+
+from sketchloom.core.background.steps import NOTHING, Background
+from sketchloom.core.base import checks, setting
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
+from sketchloom.core.base.setting import Word, check_all
+from sketchloom.core.base.words import ENGLISH, languages
+from sketchloom.core.curves.courses import CurveEdit
+from sketchloom.core.edits.decisions import PaintedLine, RegionEdit
+from sketchloom.core.layers.added import Rim
+from sketchloom.core.layers.ways import STACKED, WAYS
+from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
+from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
+from sketchloom.core.sheets.material import BLADE, MAX_MATERIALS, TOOLS, Material
+from sketchloom.recipe.parts import LayerEdit, PaletteEntry
+
+READINGS = ("auto", "colour", "tone", "line", "photo")
+DOUBLES = ("middle", "outer", "filled")
+GROUNDS = ("auto", "touching", "everywhere", "keep")
+LAYERINGS = WAYS
+UNITS = ("mm", "in")
+SIDES = ("width", "height")
+MAX_COLOURS = 24
+MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
+MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
+MIN_TONES, MAX_TONES = 2, 8
+MAX_PENS = 4
+MAX_EDITS = 20_000
+MAX_PLACES = 1000
+MAX_LAYERS = 1000
+MAX_OVERLAP_MM, MAX_SHEET_MM = 2.0, 50.0
+MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
+TRUEST, SMOOTHEST = -2, 3
+"""Steps of smoothness, from true to the pixels to clean sweeps."""
+MAX_RULES = 200
+SHEETS, ADDED, STUFF = "sheets", "added", "stuff"
+"""Groups of the command's help."""
+
+
+@dataclass(frozen=True, slots=True)
+class Source:
+    """The picture: its page, what is done to it before it is read, its finished size."""
+
+    page: int = setting.whole(
+        0, 0, MAX_PAGES - 1, said("Page"), said("page of a PDF"), word=Word("--page", "N", first=1))
+    page_dpi: int = setting.whole(
+        300, MIN_PAGE_DPI, MAX_PAGE_DPI, said("Drawn with"), said("how finely a PDF page or an SVG is drawn"),
+        word=Word("--page-dpi", "DPI"))
+    preparation: Preparation = PLAIN
+    background: Background = NOTHING
+    size_mm: float | None = setting.length(
+        None, MIN_SIZE_MM, MAX_SIZE_MM, said("Finished size"),
+        said("of the side that size_side names; without it from the file's resolution, else 120 mm"))
+    size_side: str = setting.choice("width", SIDES, said("Side"), said("the side that size_mm is of"))
+    unit: str = setting.choice("mm", UNITS, said("Unit"), said("how lengths are shown"), late=True)
+
+    def __post_init__(self):
+        check_all(self)
+
+
+@dataclass(frozen=True, slots=True)
+class Trace:
+    """How the picture is read: what becomes of its colours, tones and strokes, and what is too small."""
+
+    reading: str = setting.choice(
+        "auto", READINGS, said("Reading"), said("how the picture is read; auto: chosen from the picture"),
+        names=(said("Choose for me"), said("Colour: flat colours, a sheet each"), said("Tone: ink against paper"),
+               said("Line: the middle of each stroke"), said("Photo: shading in a few tones")),
+        word=Word("--mode", auto="auto", about=said("default: chosen from the picture")))
+    colours: int | None = setting.whole(
+        None, 1, MAX_COLOURS, said("Colours"), said("number of colours; without it as many as the picture has"),
+        word=Word("--colours", "auto|N", auto="auto", about=said("1 to 24")))
+    palette: tuple[PaletteEntry, ...] | None = setting.parts(
+        None, 1, MAX_COLOURS, about=said("set once a colour was edited: the colours to cut, each a list of #rrggbb "
+                                         "that belong to it, the first gives its look"))
+    locked: tuple[str, ...] = setting.parts(
+        (), 0, MAX_COLOURS, about=said("#rrggbb that stay in the palette whatever the number of colours"))
+    cut_off: int | None = setting.whole(
+        None, 0, 255, said("Cut-off"), said("ink is at or under it; without it chosen from the picture"),
+        word=Word("--threshold", "auto|0-255", auto="auto", about=said("cut-off of the tone reading")))
+    dark_is_ink: bool = setting.switch(True, said("Dark is ink"), said("off: light ink on dark ground"))
+    local_cut_off: bool = setting.switch(
+        False, said("The cut-off follows the light"), said("the cut-off follows the light; cut_off then shifts it around 128"),
+        word=Word("--local-threshold", about=said("the cut-off follows the light")))
+    silhouette: bool = setting.switch(
+        False, said("Silhouette"), said("all that ink encloses is ink"), word=Word("--silhouette"))
+    tones: int = setting.whole(
+        4, MIN_TONES, MAX_TONES, said("Tones, one sheet each"), said("tones of the photo reading"),
+        word=Word("--tones", "2..8"))
+    photo_outlines: bool = setting.switch(
+        False, said("Draw dark outlines on top"), said("the darkest lines of a photo as a sheet on top of its tones"),
+        word=Word("--photo-outlines"))
+    features: bool = setting.switch(
+        True, said("Keep eyes and other strong small details"),
+        said("A small region that differs by several tones from what surrounds it stays, even under the smallest detail"))
+    pen_mm: float | None = setting.length(
+        None, 0.05, MAX_DETAIL_MM, said("Width of the strokes"),
+        said("strokes of the line reading as shapes this wide, not pen lines"), word=Word("--pen-width", "0.5mm"))
+    pens: int = setting.whole(
+        1, 1, MAX_PENS, said("Pens, a layer each"), said("a layer of pen lines for each of so many widths of stroke"), late=True,
+        word=Word("--pens", "1..4"))
+    spur_mm: float = setting.length(
+        2.0, 0.0, MAX_DETAIL_MM, said("Shortest branch"), said("shorter side strokes of the line reading are dropped"),
+        word=Word("--min-branch", "2mm"))
+    strokes_removed: tuple[tuple[float, float], ...] = setting.parts(
+        (), 0, MAX_PLACES, about=said("places on strokes that were taken out"))
+    double_mm: float = setting.length(
+        0.0, 0.0, MAX_DETAIL_MM, said("Make cuts nearer than this one"),
+        said("cuts nearer to each other than this along a length are made one"), word=Word("--double", "0.5mm"))
+    double_to: str = setting.choice(
+        "middle", DOUBLES, said("What becomes of double outlines"), said("which cut stays of two that run beside each other"),
+        names=(said("One cut along the middle"), said("The outer cut stays"), said("Filled between the two")),
+        word=Word("--double-to"))
+    grown: tuple[Grown, ...] = setting.parts((), 0, 1000, about=said("regions grown by colour"))
+    patches: tuple[Patch, ...] = setting.parts((), 0, 1000, about=said("parts with settings of their own"))
+    kept: tuple[tuple[float, float], ...] = setting.parts(
+        (), 0, MAX_PLACES, about=said("small details that stay, each by a place in it"))
+    ground: str = setting.choice(
+        "auto", GROUNDS, said("Ground"), said("what becomes of the picture's ground"), late=True,
+        names=(said("Leave out, found for me"), said("Leave out where it touches the edge"), said("Leave out everywhere"),
+               said("Keep as a layer")),
+        word=Word("--keep-background", sets="keep", about=said("the ground becomes a layer")))
+    smallest_mm: float = setting.length(
+        1.0, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest detail"), said("regions under a disc this wide go to a neighbour"),
+        word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")))
+
+    def __post_init__(self):
+        check_all(self)
+        for name in ("kept", "strokes_removed"):
+            checks.places(name, getattr(self, name), 0, MAX_PLACES)
+        for one in self.locked:
+            checks.colour("locked", one)
+
+
+@dataclass(frozen=True, slots=True)
+class Clean:
+    """What was decided about single regions, and what was drawn into the picture or laid on it."""
+
+    edits: tuple[RegionEdit, ...] = setting.parts(
+        (), 0, MAX_EDITS, late=True, about=said("decisions about single regions, in the order in which they are applied"))
+    all_off: bool = setting.switch(False, late=True, about=said("only regions that edits keep or colour are there"))
+    lines: tuple[PaintedLine, ...] = setting.parts(
+        (), 0, MAX_EDITS, about=said("lines painted into the picture before it is read"))
+    shapes: tuple[PlacedShape, ...] = setting.parts((), 0, MAX_EDITS, about=said("figures and words laid over the regions"))
+    splits: tuple[SplitLine, ...] = setting.parts((), 0, MAX_EDITS, about=said("split lines"))
+    covers: tuple[CoveredArea, ...] = setting.parts((), 0, MAX_EDITS, about=said("areas filled with what is around them"))
+    thin_mm: float = setting.length(
+        0.8, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest width"), said("narrower places become findings"), late=True,
+        word=Word("--narrowest", "0.8mm"))
+
+    def __post_init__(self):
+        check_all(self)
+
+
+@dataclass(frozen=True, slots=True)
+class Outlines:
+    """How boundaries become curves."""
+
+    smoothness: int = setting.whole(
+        0, TRUEST, SMOOTHEST, said("Outlines"), said("true to the pixels (-2) to clean sweeps (3)"),
+        names=(said("true to the pixels"), said("close"), said("balanced"), said("smooth"), said("smoother"), said("clean sweeps")),
+        word=Word("--smoothness", "-2..3"))
+    exact_shapes: bool = setting.switch(
+        True, said("Make regular shapes exact"),
+        said("Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close to the "
+             "picture as the curves do."),
+        word=Word("--as-drawn", sets=False,
+                  about=said("do not make circles, level lines, round corners and symmetric outlines exact")))
+    curves: tuple[CurveEdit, ...] = setting.parts((), 0, MAX_EDITS, about=said("stretches of boundary with another course"))
+
+    def __post_init__(self):
+        check_all(self)
+
+
+@dataclass(frozen=True, slots=True)
+class Stack:
+    """How regions become sheets, and in which order."""
+
+    layering: str = setting.choice(
+        STACKED, WAYS, said("Way of layering"), said("how sheets are laid on each other"),
+        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")), word=Word("--layering", group=SHEETS))
+    overlap_mm: float = setting.length(
+        0.0, 0.0, MAX_OVERLAP_MM, said("Overlap"), said("fitted and lean sheets reach so far under what covers them"),
+        word=Word("--overlap", "0..2mm", group=SHEETS))
+    order_weights: tuple[float, float, float] = setting.parts(
+        (1.0, 0.0, 0.0), 3, 3, about=said("how much the proposed order is to save cutting, pieces and film, 0 to 1 each"))
+    order: tuple[str, ...] = setting.parts(
+        (), 0, MAX_LAYERS, about=said("keys of layers, base first; empty: the proposed order"))
+    above: tuple[tuple[str, str], ...] = setting.parts(
+        (), 0, MAX_RULES, about=said("pairs (upper, lower) that proposed orders keep to"))
+    layers: tuple[LayerEdit, ...] = setting.parts((), 0, MAX_LAYERS, about=said("what was decided about single layers"))
+    rims: tuple[Rim, ...] = setting.parts((), 0, 100, about=said("sheets of an outline moved by a distance"))
+    laid_on: str | None = setting.colour(
+        None, said("Laid on"), said("colour of the shirt, wall or card below everything, when that was said"))
+    names_in: str = setting.choice(
+        ENGLISH, tuple(languages()), said("Names in"), said("language that layers are named in"),
+        word=Word("--names-in", group=SHEETS))
+
+    def __post_init__(self):
+        check_all(self)
+        if not checks.are_numbers(self.order_weights, 3, 0, 1) or not any(self.order_weights):
+            raise SettingError("order_weights", said("three shares from 0 to 1, not all 0"), self.order_weights)
+        for key in self.order:
+            checks.text("order", key)
+        for rule in self.above:
+            if not isinstance(rule, tuple) or len(rule) != 2:
+                raise SettingError("above", said("pairs of layers"), rule)
+            for key in rule:
+                checks.text("above", key)
+
+
+@dataclass(frozen=True, slots=True)
+class Sheets:
+    """What sheets are made of, and what helps to cut and weed them."""
+
+    sheet_mm: float = setting.length(
+        0.1, 0.01, MAX_SHEET_MM, said("Thickness of a sheet"), said("of sheets without a material"),
+        word=Word("--sheet-thickness", "0.1mm", group=STUFF))
+    spacer_mm: float = setting.length(
+        0.0, 0.0, MAX_SHEET_MM, said("Spacers between sheets"), said("what is between two sheets"),
+        word=Word("--spacer", "2mm", group=STUFF))
+    frame_depth_mm: float | None = setting.length(
+        None, 0.1, 1000.0, said("Depth of the frame"), said("inner depth of the frame that the stack is to fit"),
+        word=Word("--frame-depth", "20mm", group=STUFF))
+    materials: tuple[Material, ...] = setting.parts((), 0, MAX_MATERIALS, about=said("materials that layers name"))
+    tool: str = setting.choice(
+        BLADE, TOOLS, said("Cut by"), said("what cuts"), names=(said("blade"), said("laser"), said("router")),
+        word=Word("--tool", group=STUFF))
+    weeding_mm: float = setting.length(
+        0.0, 0.0, 200.0, said("Weeding frame"), said("a frame is cut so far around every sheet"),
+        word=Word("--weeding-frame", "5mm", group=ADDED))
+    weeding_every_mm: float = setting.length(
+        0.0, 0.0, 500.0, said("Helper cuts every"), said("helper cuts through the waste in the frame, so far apart"),
+        word=Word("--weeding-every", "20mm", group=ADDED))
+
+    def __post_init__(self):
+        check_all(self)
+
+
+@dataclass(frozen=True, slots=True)
+class Release:
+    """What the files hold beside the cuts."""
+
+    marks: bool = setting.switch(
+        False, said("Marks on every sheet, to lay them by"),
+        said("Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's "
+             "number in the fourth corner"),
+        word=Word("--marks", group=ADDED, about=said(
+            "three holes beside the work on every sheet, to lay them by, and its number in the fourth corner")))
+
+    def __post_init__(self):
+        check_all(self)
+
+
+SECTIONS: dict[str, type] = {
+    "source": Source, "trace": Trace, "clean": Clean, "outlines": Outlines, "stack": Stack, "sheets": Sheets,
+    "release": Release}
+"""Each section by its name in a recipe."""
