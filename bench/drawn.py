@@ -16,6 +16,7 @@ from sketchloom.core.picture.preparing.mirroring import find_axis, mirror_frame
 from sketchloom.core.picture.preparing.steps import FIRST, SECOND, Mirror, Preparation
 from sketchloom.core.shapes import makers
 from sketchloom.core.shapes.placed import is_straight
+from sketchloom.desk import lines
 from sketchloom.desk.shapes import ShapeDesk
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import DEMOS, demo
@@ -112,7 +113,7 @@ def undo_row() -> Row:
                     {"splits": (desk.split([(0.1 * width, 0.7 * height), (0.9 * width, 0.7 * height)]),)},
                     {"covers": (desk.cover(desk.size * [(0.4, 0.4), (0.6, 0.4), (0.5, 0.6)]),)},
                     {"curves": (desk.curve_edit("smooth", ring.points, desk.reshaped("smooth", ring), False),)},
-                    {"lines": (work.painted_line([(0.2, 0.2), (0.4, 0.4)], 6.0, "#f3ead7"),)},
+                    {"lines": (lines.painted_line(work, [(0.2, 0.2), (0.4, 0.4)], 6.0, "#f3ead7"),)},
                     {"preparation": Preparation(mirror=Mirror(0.5, 0.0, 0.5, 1.0))}):
         pipeline.evaluate(picture, replace(base, **changes))
         took = []

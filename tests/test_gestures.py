@@ -16,6 +16,7 @@ from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.edits.decisions import COLOUR, DROP, WINDOW
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.desk import lines
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.desk.shapes import ShapeDesk
 from sketchloom.evaluate.pipeline import Pipeline
@@ -71,7 +72,7 @@ def done(recipe, act):
     if what == "split":
         return replace(recipe, splits=(*recipe.splits, shapes_.split(at)))
     if what == "paint":
-        return replace(recipe, lines=(*recipe.lines, work.painted_line(np.array(at) / SIZE, 4.0, "#1e3557" if act[3] else "#ffffff")))
+        return replace(recipe, lines=(*recipe.lines, lines.painted_line(work, np.array(at) / SIZE, 4.0, "#1e3557" if act[3] else "#ffffff")))
     if what == "cover":
         box = at[0] + np.array([[-9, -9], [9, -9], [9, 9], [-9, 9]])
         return replace(recipe, covers=(*recipe.covers, shapes_.cover(box)))

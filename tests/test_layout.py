@@ -23,8 +23,8 @@ def imports_of(path):
 
 HOUSE = ("core", "recipe", "evaluate", "desk", "files", "app", "command")
 """Folders from the ground up; each imports only from itself and from those before it."""
-CORE = ("base", "picture", "planar", "background", "curves", "segment", "shapes", "strokes", "edits", "layers", "formats",
-        "sheets", "preflight", "judge", "simulate")
+CORE = ("base", "picture", "planar", "background", "curves", "segment", "shapes", "strokes", "edits", "layers", "drawing",
+        "formats", "sheets", "judge", "preflight", "simulate")
 """The same for the folders of the core."""
 LOOSE = {"__init__.py", "__main__.py", "system.py"}
 

@@ -8,7 +8,7 @@ import pytest
 import shapes
 from sketchloom.core.base.errors import Cancelled, PictureError
 from sketchloom.core.curves.curveset import face_areas
-from sketchloom.core.preflight.findings import CODES, Finding
+from sketchloom.core.preflight.findings import RULES, Finding
 from sketchloom.desk import mends
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.recipe import palette_edits
@@ -169,7 +169,7 @@ def test_findings_and_their_mends(target):
     assert Pipeline().evaluate(target, mends.mended(stop, empty)).layers
     with pytest.raises(KeyError):
         Finding("made.up", "note", "no such code")
-    assert all(code in CODES for code in mends.MENDABLE)
+    assert all(code in RULES for code in mends.mendable())
 
 
 def test_what_cannot_be_traced_is_said():

@@ -14,6 +14,7 @@ from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.desk import figures
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.opening import open_project
 from sketchloom.files.project import Project, from_bytes, to_bytes
@@ -41,7 +42,7 @@ def test_without_preparation_nothing_moves():
 @pytest.mark.parametrize("steps", [CROPPED, TURNED, Preparation(enlarge=2)])
 def test_a_detail_brought_back_stays_back(steps):
     recipe = Recipe(reading="tone", size_mm=100.0, smallest_mm=6.0, preparation=steps)
-    lost = Pipeline().evaluate(spots(), recipe).details_lost()
+    lost = figures.details_lost(Pipeline().evaluate(spots(), recipe))
     assert len(lost) == 2
     one = min(lost, key=lambda d: np.hypot(d.x_share - 0.3, d.y_share - 0.4))
     assert (one.x_share, one.y_share) == pytest.approx((0.3, 0.4), abs=0.01)  # of the picture as it came

@@ -9,9 +9,7 @@ import pytest
 from PIL import Image
 
 from sketchloom.command import main as cli
-from sketchloom.command import sheet_words
-from sketchloom.core.base.words import languages
-from sketchloom.core.layers import gathering, ways
+from sketchloom.core.layers import ways
 from sketchloom.recipe.document import from_json
 
 NAVY, RED, GOLD, WHITE = (30, 53, 87), (181, 72, 60), (227, 174, 74), (255, 255, 255)
@@ -63,10 +61,6 @@ def names(report):
 
 def by_name(report):
     return {layer["name"]: layer for layer in report["layers"]}
-
-
-def test_the_words_know_the_same_choices_as_the_program():
-    assert sheet_words.WAYS == ways.WAYS and sheet_words.RULES == gathering.RULES and sheet_words.LANGUAGES == tuple(languages())
 
 
 def test_layers_are_meant_by_name_colour_or_number(owl, traced):

@@ -17,11 +17,11 @@ from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.core.sheets.material import shipped
 from sketchloom.evaluate.cache import Cache, held_bytes
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files.release import whole_svg
 from sketchloom.recipe.document import SECTION_OF, SETTINGS, Recipe
 from sketchloom.recipe.parts import LayerEdit, PaletteEntry
 from sketchloom.recipe.reads import Reads
 from sketchloom.recipe.sections import SECTIONS
+from svgs import whole as whole_svg
 
 TRIANGLE = ((0.2, 0.2), (0.7, 0.2), (0.5, 0.7))
 SQUARE = tuple((x, y) for x, y in ((.4, .4), (.45, .4), (.5, .4), (.55, .4), (.55, .45), (.55, .5), (.55, .55), (.5, .55),
@@ -36,6 +36,7 @@ OTHER = {
     "covers": (CoveredArea(TRIANGLE),), "curves": (CurveEdit(((0.1, 0.5), (0.2, 0.5)), ((0.1, 0.5), (0.2, 0.5)), "pull"),),
     "order_weights": (0.0, 1.0, 0.0), "order": ("#c83c28", "#1e3557"), "above": (("#1e3557", "#c83c28"),),
     "layers": (LayerEdit("#c83c28", left_out=True),), "rims": (Rim(3.0),), "laid_on": "#1e3557",
+    "materials": shipped()[:1], "size_mm": 55.0,
 }
 """Another value for the settings whose kind does not tell one."""
 

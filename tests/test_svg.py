@@ -11,13 +11,13 @@ import svgelements
 from PIL import Image
 
 import shapes
+import svgs
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.formats.svg import layer_id
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.decode import decode
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files import release
 from sketchloom.files.demo_works import demo
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import LayerEdit
@@ -43,7 +43,7 @@ def rendered(svg: bytes, size: int) -> np.ndarray:
 def test_a_general_renderer_shows_the_source_again(lighthouse):
     """resvg draws our file; where it paints, it must be the picture. The ground is left out."""
     source = lighthouse.picture.rgb.astype(int)
-    out = rendered(release.whole_svg(lighthouse), source.shape[0])
+    out = rendered(svgs.whole(lighthouse), source.shape[0])
     alpha = out[..., 3:] / 255
     mixed = out[..., :3] * alpha + 255 * (1 - alpha)
     off = np.abs(mixed - source).max(2)
@@ -56,13 +56,13 @@ def test_a_general_renderer_shows_the_source_again(lighthouse):
 def test_both_ways_show_the_same_picture(lighthouse, layering):
     from dataclasses import replace
     work = Pipeline().evaluate(lighthouse.picture, replace(lighthouse.recipe, layering=layering))
-    stacked, other = (rendered(release.whole_svg(w), 600) for w in (lighthouse, work))
+    stacked, other = (rendered(svgs.whole(w), 600) for w in (lighthouse, work))
     # fitted layers meet edge to edge: a renderer lets a trace of the ground through between them
     assert (np.abs(stacked - other).max(2) > 90).mean() < 1e-3
 
 
 def test_structure_is_what_the_contract_says(lighthouse):
-    root = ET.fromstring(release.whole_svg(lighthouse))
+    root = ET.fromstring(svgs.whole(lighthouse))
     assert root.tag == SVG + "svg" and root.get("width") == "110mm" and root.get("viewBox") == "0 0 110 110"
     allowed = {SVG + tag for tag in ("svg", "title", "g", "path")}
     assert {e.tag for e in root.iter()} == allowed
@@ -94,7 +94,7 @@ def test_size_and_area_in_mm_by_an_independent_reader(unit, size_mm):
     cover = shapes.cover_of(shapes.disc(80, 80, 60), 160)
     picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
     work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=size_mm, unit=unit))
-    document = svgelements.SVG.parse(io.StringIO(release.whole_svg(work).decode()))
+    document = svgelements.SVG.parse(io.StringIO(svgs.whole(work).decode()))
     to_mm = 25.4 / 96
     assert float(document.width) * to_mm == pytest.approx(size_mm, abs=0.002)
     (path,) = list(document.select(lambda e: isinstance(e, svgelements.Path)))
@@ -107,9 +107,9 @@ def test_size_and_area_in_mm_by_an_independent_reader(unit, size_mm):
 
 
 def test_one_file_a_layer_lines_up(lighthouse, tmp_path):
-    files = release.write_layers(lighthouse, tmp_path, "badge")
+    files = svgs.write_layers(lighthouse, tmp_path, "badge")
     assert [f.name for f in files] == sorted(f.name for f in files) and len(files) == 6
-    whole = ET.fromstring(release.whole_svg(lighthouse))
+    whole = ET.fromstring(svgs.whole(lighthouse))
     for file, group in zip(files, whole.findall(SVG + "g")):
         root = ET.parse(file).getroot()
         assert root.get("viewBox") == whole.get("viewBox")
@@ -121,7 +121,7 @@ def test_any_layer_name_gives_sound_xml(name):
     cover = shapes.cover_of(shapes.disc(20, 20, 12), 40)
     picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
     recipe = Recipe(reading="colour", layers=(LayerEdit("#b5483c", name=name),))
-    root = ET.fromstring(release.whole_svg(Pipeline().evaluate(picture, recipe)))
+    root = ET.fromstring(svgs.whole(Pipeline().evaluate(picture, recipe)))
     assert re.fullmatch(r"layer-01-[a-z0-9-]+", root.find(SVG + "g").get("id"))
     assert layer_id(3, name).startswith("layer-03-")
 
@@ -131,7 +131,7 @@ def test_nothing_left_is_not_written(tmp_path):
     picture = shapes.picture(shapes.colour_of(cover, INK, PAPER))
     work = Pipeline().evaluate(picture, Recipe(reading="colour", layers=(LayerEdit("#b5483c", left_out=True),)))
     with pytest.raises(ExportError, match="nothing is left to cut"):
-        release.write_svg(work, tmp_path / "a.svg")
+        svgs.write_one(work, tmp_path / "a.svg")
     assert list(tmp_path.glob("*.svg")) == []
 
 
@@ -157,14 +157,14 @@ def test_a_backing_beyond_the_page_and_marks_widen_the_frame_of_every_file_alike
     picture = shapes.picture(shapes.colour_of(shapes.cover_of(shapes.disc(60, 60, 59), 120), (200, 60, 50), (255, 255, 255)))
     pipeline = Pipeline()
     plain = pipeline.evaluate(picture, Recipe(size_mm=60.0))
-    assert 'viewBox="0 0 60 60"' in release.whole_svg(plain).decode()
+    assert 'viewBox="0 0 60 60"' in svgs.whole(plain).decode()
     work = pipeline.evaluate(picture, Recipe(size_mm=60.0, rims=(Rim(3.0),), marks=True))
-    boxes = {re.search(r'viewBox="([^"]+)"', data.decode()).group(1) for data in (release.whole_svg(work), *release.layer_svgs(work, "x").values())}
+    boxes = {re.search(r'viewBox="([^"]+)"', data.decode()).group(1) for data in (svgs.whole(work), *svgs.layers(work, "x").values())}
     assert len(boxes) == 1
     left, top, width, height = map(float, boxes.pop().split())
     # the disc is 59 mm wide, its backing 65 mm; a mark needs 6 mm and its own 3 mm
     assert left == pytest.approx(30 - 32.5 - 9, abs=0.1) and width == pytest.approx(65 + 18, abs=0.2)
-    for data in release.layer_svgs(work, "x").values():
+    for data in svgs.layers(work, "x").values():
         (path,) = ET.fromstring(data).iter(f"{SVG}path")
         marks = [ring for ring in path.get("d").split("M")[1:]][-3:]
         starts = [tuple(map(float, m.split("C")[0].split())) for m in marks]
@@ -179,11 +179,11 @@ def test_a_file_per_piece_has_each_piece_with_its_holes_where_it_goes(tmp_path):
     both = lambda x, y: frame(x, y) | ring(x, y) | dot(x, y)  # noqa: E731
     work = Pipeline().evaluate(shapes.picture(shapes.colour_of(shapes.cover_of(both, 120), (30, 53, 87), (255, 255, 255))), Recipe(size_mm=60.0, smallest_mm=0.5))
     assert (work.layers[0].outline.pieces, work.layers[0].outline.holes) == (3, 2)
-    files = release.write_pieces(work, tmp_path, "nest")
+    files = svgs.write_pieces(work, tmp_path, "nest")
     assert [f.name for f in files] == [f"nest-01-dark-blue-{n:03d}.svg" for n in (1, 2, 3)]
     # the frame has the ring's hole in it and the ring its own: pieces in each other's holes are not mixed up
     assert [f.read_text().count("M") for f in files] == [2, 2, 1]
-    whole = svgelements.SVG.parse(io.BytesIO(release.whole_svg(work))).bbox()
+    whole = svgelements.SVG.parse(io.BytesIO(svgs.whole(work))).bbox()
     boxes = [svgelements.SVG.parse(str(f)).bbox() for f in files]
     assert boxes[0] == pytest.approx(whole, abs=0.01)
     assert all(b[0] > boxes[0][0] and b[2] < boxes[0][2] for b in boxes[1:])

@@ -5,6 +5,7 @@ import sys
 import numpy as np
 
 from bench.journeys import walk
+from sketchloom.desk import figures
 
 CLEAN = 2
 
@@ -226,7 +227,7 @@ def double(person):
         person.slide(curve, 0.5, 0.42)
         person.settled()
         at = person.recipe.cut_off
-    return f"cutting {before:.0f} to {after:.0f} mm, {len(person.driver.work.double_outlines().places)} left, in {done} gestures; at cut-off {at} {length():.0f} mm"
+    return f"cutting {before:.0f} to {after:.0f} mm, {len(figures.double_outlines(person.driver.work).places)} left, in {done} gestures; at cut-off {at} {length():.0f} mm"
 
 
 def word(person):

@@ -150,7 +150,7 @@ def elsewhere(person):
     person.press(box._marks)
     person.press(box._plan)
     person.settled()
-    person.driver.session.write(folder, "each", False, True)
+    person.driver.session.write(folder, "layer", False, True)
     person.gestures += 2
     work = person.driver.work
     person.until(lambda: len(list(folder.glob("*.svg"))) == len(work.layers) + 1, "the files")

@@ -13,6 +13,7 @@ from PIL import Image, ImageDraw
 
 from bench.quality import run
 from bench.quality.conditions import CONDITIONS, picture_of, recipe_of
+from sketchloom.core.formats import svg as svg_format
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import release
 
@@ -22,7 +23,7 @@ _GROUND = (200, 196, 188)
 
 def rendered(work, side: int) -> np.ndarray:
     """Our layers on a neutral ground, by the general renderer."""
-    svg = release.whole_svg(work).decode()
+    svg = svg_format.write(release.whole_drawing(work)).decode()
     svg = re.sub(r'width="[\d.]+mm" height="[\d.]+mm"', f'width="{side}" height="{side}"', svg, count=1)
     image = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=svg)))).convert("RGBA")
     page = Image.new("RGBA", image.size, (*_GROUND, 255))

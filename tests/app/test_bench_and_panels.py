@@ -194,6 +194,7 @@ def test_findings_lead_to_their_place_and_are_mended(lighthouse):
 def test_cancelling_says_so_and_offers_to_go_on(lighthouse):
     lighthouse.session.change(lighthouse.session.document.recipe.with_edit("#e3ae4a", left_out=True), "x")
     lighthouse.session.cancel()
+    wait(lambda: lighthouse.window.notices.text_of("stopped"), what="the trace to stop")
     assert "Stopped" in lighthouse.window.notices.text_of("stopped")
     lighthouse.click("Trace again")
     assert len(lighthouse.settled().layers) == 5

@@ -11,11 +11,11 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
 import shapes
-from app.driver import pause, wait
+from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.window import CLEAN, TRACE
-from sketchloom.app.work.paths import SheetPath
+from sketchloom.desk import narrow
 
 SIZE = 300
 STAR, LEFT, RIGHT, NIGHT, PAPER = (150, 80), (60, 170), (240, 170), (150, 220), (8, 8)
@@ -57,9 +57,9 @@ def seen(driver, place):
 def test_a_click_drops_a_second_brings_back(driver, clean):
     window = driver.window
     assert window.bench.tool is window.cleaning.tool
-    before = window.bench.grab().toImage().pixelColor(at(driver, *share(STAR)))
+    before = grabbed(window.bench).toImage().pixelColor(at(driver, *share(STAR)))
     click(driver, *share(STAR))
-    shown = window.bench.grab().toImage().pixelColor(at(driver, *share(STAR)))
+    shown = grabbed(window.bench).toImage().pixelColor(at(driver, *share(STAR)))
     assert shown != before  # at once, before the sheets are cut anew
     assert seen(driver, STAR) == "#1e3557"
     pause(30)
@@ -153,10 +153,10 @@ def test_everything_off_then_chosen(driver, clean):
 
 def test_one_colour_alone_is_shown(driver, clean):
     bench, only = driver.window.bench, clean.regions._only
-    plain = bench.grab().toImage()
+    plain = grabbed(bench).toImage()
     only.setCurrentIndex(only.findData("#c83c32"))
     only.activated.emit(only.currentIndex())
-    shown = bench.grab().toImage()
+    shown = grabbed(bench).toImage()
     at_left, at_night = at(driver, *share(LEFT)), at(driver, *share(NIGHT))
     assert shown.pixelColor(at_left) == plain.pixelColor(at_left) and shown.pixelColor(at_night) != plain.pixelColor(at_night)
     click(driver, *share(LEFT))  # clicks work all the same, and what is shown stays chosen
@@ -225,10 +225,10 @@ def test_the_bench_says_what_a_click_would_do_and_magnifies(driver, clean):
     for step in (3, 0):
         QTest.mouseMove(bench, at(driver, *share(STAR)) + QPoint(step, 0))
         pause(10)
-    with_loupe = bench.grab().toImage()
+    with_loupe = grabbed(bench).toImage()
     driver.click("Magnify", clean)
     bench.tool.repaint.emit()
-    assert bench.grab().toImage() != with_loupe
+    assert grabbed(bench).toImage() != with_loupe
     QTest.mouseMove(bench, at(driver, 0.02, 0.02))
     pause(10)
     assert "ground" in bench.tool.hint
@@ -254,28 +254,6 @@ def test_pen_lines_have_no_regions(driver, smaller):
     panel = driver.window.panels[CLEAN]
     assert driver.work.draws_with_pens and panel._pens.isVisible() and not panel.regions.isVisible()
     assert driver.window.bench.tool is None
-
-
-def test_a_sheet_of_many_rings_looks_the_same_filled_by_tiles(driver, tmp_path, monkeypatch):
-    pixels = np.full((400, 400), 255, np.uint8)
-    y, x = np.mgrid[:400, :400]
-    pixels[(np.hypot(x % 40 - 20, y % 40 - 20) < 12) & (np.hypot(x % 40 - 20, y % 40 - 20) > 5)] = 20
-    Image.fromarray(pixels).save(tmp_path / "rings.png")
-    driver.open(tmp_path / "rings.png")
-    bench = driver.window.bench
-    bench.move_curtain(0.0)
-    work = driver.work
-    assert SheetPath(work.layers[0].outline, work.mm_per_px)._is_tiled
-    for zoom in (1.0, 3.7, 0.08):
-        bench.zoom(zoom)
-        tiled = bench._cut_image().copy()
-        monkeypatch.setattr(SheetPath, "fill", lambda self, painter, colour: painter.fillPath(self.whole, colour))
-        bench._cut = None
-        whole = bench._cut_image()
-        monkeypatch.undo()
-        bench._cut = None
-        a, b = (np.frombuffer(image.constBits(), np.uint8).astype(int) for image in (tiled, whole))
-        assert np.abs(a - b).max() <= 2
 
 
 @pytest.fixture()
@@ -366,12 +344,12 @@ def test_narrow_places_are_listed_and_drawn(driver, gapped):
     pause(20)
     assert work.recipe.thin_mm == 3.6
     first = gapped.narrow.list.item(0)
-    assert "too narrow" in first.text() and work.narrow_places()[0].width_mm == pytest.approx(3.2, abs=0.1)
+    assert "too narrow" in first.text() and narrow.narrow_places(work)[0].width_mm == pytest.approx(3.2, abs=0.1)
     bench = driver.window.bench
-    plain = bench.grab().toImage()
+    plain = grabbed(bench).toImage()
     driver.click("Show widths", gapped)
-    xy, share_ = work.width_line()
-    assert len(xy) and share_.min() == pytest.approx(3.2 / 3.6, abs=0.03) and bench.grab().toImage() != plain
+    xy, share_ = narrow.width_line(work)
+    assert len(xy) and share_.min() == pytest.approx(3.2 / 3.6, abs=0.03) and grabbed(bench).toImage() != plain
     gapped.narrow.list.setCurrentRow(0)
     assert bench.target is not None
     driver.click("Show widths", gapped)

@@ -10,12 +10,13 @@ from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
 
 import shapes
-from app.driver import pause, wait
+from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.parts.notice import Notice
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons
+from sketchloom.desk import lines
 
 SIZE = 300
 
@@ -230,7 +231,7 @@ def test_a_backing_and_a_rim_become_sheets(driver, fish):
     base = before.layers[0]
     # Steiner's formula for the round badge
     assert backing.area_mm2 == pytest.approx(base.area_mm2 + base.cut_length_mm * 1.27 + np.pi * 1.27**2, rel=2e-3)
-    edge = driver.window.bench.grab().toImage().pixelColor(at(driver, 0.5, (2 - 1.4) / SIZE))
+    edge = grabbed(driver.window.bench).toImage().pixelColor(at(driver, 0.5, (2 - 1.4) / SIZE))
     assert edge.lightness() > 200  # the white backing is seen around the badge
     driver.click("Inner line", fish.rims)
     driver.click("Add it", fish.rims)
@@ -269,7 +270,7 @@ def test_a_bridge_is_drawn_from_end_to_end(driver, pen):
     drag(driver, s(154, 234), s(160, 228), s(152, 213))  # its upper end, to the ring's side
     work = settled(driver)
     assert len(recipe(driver).lines) == 1 and work.layers[0].outline.pieces == 1
-    assert work.line_width_mm(recipe(driver).lines[0]) / work.mm_per_px == pytest.approx(6, abs=1.5)
+    assert lines.line_width_mm(work, recipe(driver).lines[0]) / work.mm_per_px == pytest.approx(6, abs=1.5)
     assert pen.lines.own.isChecked()  # and it can go on
     driver.key("Ctrl+Z")
     settled(driver)
@@ -380,8 +381,8 @@ def test_several_regions_are_chosen_joined_cut_out_and_filled(driver, fish):
     assert "1 region" in box._said.text() and not driver.button("Join", box).isEnabled()
     click(driver, *s(150, 50))
     assert "2 regions" in box._said.text()
-    grabbed = driver.window.bench.grab().toImage()
-    assert grabbed.pixelColor(at(driver, *s(150, 50))).blue() > grabbed.pixelColor(at(driver, *s(150, 50))).red()  # its number on a blue ground
+    picture = grabbed(driver.window.bench).toImage()
+    assert picture.pixelColor(at(driver, *s(150, 50))).blue() > picture.pixelColor(at(driver, *s(150, 50))).red()  # its number on a blue ground
     driver.click("Join", box)
     work = settled(driver)
     red = hex_at(work, 130, 150)

@@ -82,7 +82,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
     driver.window.panels[RELEASE]._report.setChecked(True)
     driver.click("Write SVG")
     wait(lambda: (tmp_path / "kingfisher-sketch-report.json").exists())
-    wait(lambda: not driver.session.background.busy)
+    wait(lambda: not driver.session.writing.busy)
     assert len(list(tmp_path.glob("kingfisher-sketch-01-*.svg"))) == 1
     told = json.loads((tmp_path / "kingfisher-sketch-report.json").read_text())
     assert told["source"]["mode"] == "tone" and [w["way"] for w in told["ways"]] == ["stacked", "fitted", "windowed", "lean"]

@@ -10,13 +10,13 @@ from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QLabel
 
-from app.driver import pause, wait
+import svgs
+from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
 from sketchloom.app.work import store
 from sketchloom.core.layers.laying import laid_pieces
-from sketchloom.files import release
 
 
 @pytest.fixture()
@@ -162,7 +162,7 @@ def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
     bench.curtain_on = False
     bench.update()
     pause(20)
-    assert bench.grab().toImage().pixelColor(bench.place_of(3.0, 3.0).toPoint()).lightness() > 250
+    assert grabbed(bench).toImage().pixelColor(bench.place_of(3.0, 3.0).toPoint()).lightness() > 250
     lighthouse.key("Ctrl+Z")
     assert recipe(lighthouse).laid_on is None
 
@@ -172,7 +172,7 @@ def test_marks_are_asked_for_in_release(lighthouse, tmp_path):
     lighthouse.click("Marks on every sheet", lighthouse.window.panels[RELEASE])
     work = lighthouse.settled()
     assert recipe(lighthouse).marks
-    (path,) = release.write_svg(work, tmp_path / "marked.svg")
+    (path,) = svgs.write_one(work, tmp_path / "marked.svg")
     assert 'viewBox="-' in path.read_text()
 
 
@@ -294,7 +294,7 @@ def test_pieces_of_shrinking_film_are_parted_by_the_finding(lighthouse, layers, 
     lighthouse.session.mend(told)
     work = lighthouse.settled()
     assert recipe(lighthouse).edit_of(red.plan.key).apart and not [f for f in work.findings if f.code == "material.shrinks"]
-    files = release.layer_svgs(work, "badge")
+    files = svgs.layers(work, "badge")
     assert len(files) == len(work.layers) - 1 + red.outline.pieces
 
 
@@ -306,10 +306,10 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     lighthouse.session.change(replace(recipe(lighthouse), spacer_mm=1.5), "spacers")
     lighthouse.settled()
     pause(30)
-    before = window.bench.grab().toImage()
+    before = grabbed(window.bench).toImage()
     lighthouse.click("Shadows", layers.look)
     pause(30)
-    after = window.bench.grab().toImage()
+    after = grabbed(window.bench).toImage()
 
     def darker(x, y):
         place = at(lighthouse, x, y)
@@ -326,14 +326,14 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     assert darker(*right) > 4 and abs(darker(*left)) <= 2
     layers.look.light.slider.setValue(9)  # from the lower right
     pause(30)
-    after = window.bench.grab().toImage()
+    after = grabbed(window.bench).toImage()
     assert abs(darker(*right)) <= 2
     # the grain of a material shows too, and all of it goes with the stage
     lighthouse.session.change(recipe(lighthouse).with_material(sky.key, next(m for m in store.materials() if m.family == "flake film")), "material")
     lighthouse.settled()
     lighthouse.click("In the look", layers.look)
     pause(30)
-    grained = window.bench.grab().toImage()
+    grained = grabbed(window.bench).toImage()
     spots = {grained.pixelColor(at(lighthouse, 0.3 + dx / 300, 0.3)).name() for dx in range(30)}
     assert len(spots) > 3
     window.show_stage(CLEAN)
@@ -353,12 +353,12 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
     piece = next(p for p in laid_pieces(lighthouse.work.layers) if p.layer.plan.key == keys[-1])
     place = piece.place[0] / lighthouse.work.picture.width, piece.place[1] / lighthouse.work.picture.height
     pause(30)
-    seen = window.bench.grab().toImage().pixelColor(at(lighthouse, *place)).name()
+    seen = grabbed(window.bench).toImage().pixelColor(at(lighthouse, *place)).name()
     lighthouse.click("Hide", layers)
     work = lighthouse.settled()
     pause(30)
     assert [p.hidden for p in work.plans] == [k in keys[-2:] for k in keys] and len(work.layers) == len(keys)
-    assert window.bench.grab().toImage().pixelColor(at(lighthouse, *place)).name() != seen
+    assert grabbed(window.bench).toImage().pixelColor(at(lighthouse, *place)).name() != seen
     layers.look.shadows.click()
     assert window.bench._look.hidden == (len(keys) - 2, len(keys) - 1)  # what is not painted throws no shadow
     layers.look.shadows.click()

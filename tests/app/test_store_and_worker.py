@@ -2,6 +2,7 @@
 
 import json
 import threading
+import time
 from dataclasses import replace
 
 import pytest
@@ -13,10 +14,11 @@ from sketchloom.app import start
 from sketchloom.app.bench.paint import SourceImage
 from sketchloom.app.parts.notice import Notices
 from sketchloom.app.work import store
-from sketchloom.app.work.background import Background
 from sketchloom.app.work.document import Document
+from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.worker import Evaluator
 from sketchloom.core.base.errors import ExportError
+from sketchloom.evaluate.cache import Cache
 from sketchloom.files.opening import open_bytes
 from sketchloom.recipe.document import Recipe
 
@@ -115,17 +117,17 @@ def test_the_copy_of_a_running_program_is_not_offered(opened):
 
 
 def test_only_the_newest_request_is_answered(opened):
-    evaluator, seen = Evaluator(), []
+    evaluator, seen = Evaluator(Cache()), []
     evaluator.ready.connect(lambda shown: seen.append(shown.number))
     numbers = [evaluator.request(opened.pages, Recipe(size_mm=50.0 + k), SourceImage(opened.picture)) for k in range(6)]
     wait(lambda: numbers[-1] in seen)
     pause(50)
     assert seen == sorted(seen) and seen[-1] == numbers[-1] and len(seen) <= 3
-    evaluator.close()
+    evaluator.lane.close()
 
 
 def test_a_failure_inside_is_a_sentence_and_the_worker_goes_on(opened, monkeypatch):
-    evaluator, failed, ready = Evaluator(), [], []
+    evaluator, failed, ready = Evaluator(Cache()), [], []
     evaluator.failed.connect(lambda number, text: failed.append(text))
     evaluator.ready.connect(ready.append)
     real = evaluator._exact.evaluate
@@ -136,23 +138,65 @@ def test_a_failure_inside_is_a_sentence_and_the_worker_goes_on(opened, monkeypat
     monkeypatch.setattr(evaluator._exact, "evaluate", real)
     evaluator.request(opened.pages, Recipe(), SourceImage(opened.picture))
     wait(lambda: ready)
-    evaluator.close()
+    evaluator.lane.close()
 
 
-def test_background_work_answers_once_and_can_be_forgotten():
-    background, got, gate = Background(), [], threading.Event()
-    background.run("one", lambda: 41 + 1, got.append, got.append)
+def lane_and_answers(**how):
+    lane, got = Lane("test", **how), []
+    return lane, got, lambda work, name="": lane.run(name, work, lambda v: got.append(("then", v)), lambda w: got.append(("trouble", str(w))),
+                                                     lambda: got.append(("stopped", name)))
+
+
+def test_a_job_answers_once_with_its_result_or_a_sentence():
+    lane, got, run = lane_and_answers()
+    run(lambda _: 41 + 1)
     wait(lambda: got)
-    assert got == [42] and not background.busy
-    background.run("two", lambda: (_ for _ in ()).throw(ExportError("f", "no.")), got.append, got.append)
+    run(lambda _: (_ for _ in ()).throw(ExportError("f", "no.")))
     wait(lambda: len(got) == 2)
-    assert got[1] == "f: no."
-    background.run("three", lambda: gate.wait(5), got.append, got.append)
-    background.forget()
+    run(lambda _: 1 / 0)
+    wait(lambda: len(got) == 3)
+    assert got[:2] == [("then", 42), ("trouble", "f: no.")] and "inside the program" in got[2][1] and not lane.busy
+    lane.close()
+
+
+def test_the_newest_job_wins_or_jobs_queue_up():
+    gate = threading.Event()
+    for newest_wins, wanted in ((True, ["c"]), (False, ["a", "b", "c"])):
+        lane, got, run = lane_and_answers(newest_wins=newest_wins)
+        gate.clear()
+        run(lambda progress: (gate.wait(5), progress.step(1, 2, "half"), "a")[-1])
+        run(lambda _: "b")
+        run(lambda _: "c")
+        gate.set()
+        wait(lambda: not lane.busy)  # noqa: B023
+        assert [v for _, v in got] == wanted
+        lane.close()
+
+
+def test_cancel_stops_a_job_at_its_next_step_and_says_so_when_it_has_ended():
+    lane, got, run = lane_and_answers()
+    at, gate, after = threading.Event(), threading.Event(), []
+    run(lambda progress: (at.set(), gate.wait(5), progress.step(1, 2, "half"), after.append(1)), "long")
+    assert at.wait(5)
+    lane.cancel()
+    assert lane.busy and lane.is_stopping and not got
     gate.set()
-    background.close()
+    wait(lambda: got)
+    assert got == [("stopped", "long")] and not after and not lane.busy
+    lane.close()
+
+
+def test_closing_never_waits_for_a_long_job():
+    lane, got, run = lane_and_answers()
+    at, gate = threading.Event(), threading.Event()
+    run(lambda _: (at.set(), gate.wait(20)))
+    assert at.wait(5)
+    began = time.monotonic()
+    lane.close()
+    assert time.monotonic() - began < 0.5
+    gate.set()
     pause(30)
-    assert len(got) == 2
+    assert not got
 
 
 def test_a_notice_replaces_the_one_before_on_its_topic():

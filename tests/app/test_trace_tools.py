@@ -11,10 +11,11 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QLineEdit, QListWidget
 
 import shapes
-from app.driver import pause, wait
+from app.driver import grabbed, pause, wait
 from app.test_source_tools import click, drag, recipe
 from sketchloom.app.window import LAYERS, TRACE
 from sketchloom.app.work import store
+from sketchloom.desk import figures
 
 SIZE = 240
 
@@ -115,17 +116,17 @@ def test_a_rung_pointed_at_is_shown_on_the_bench(driver, trace, smaller):
     panel, bench = trace(smaller("lighthouse")), driver.window.bench
     ladder = panel.colour.ladder
     wait(ladder.isVisible, what="the ladder")
-    plain = bench.grab().toImage()
+    plain = grabbed(bench).toImage()
     rect = ladder.visualItemRect(ladder.item(4, 1))
     QTest.mouseMove(ladder.viewport(), rect.center() - QPoint(0, 2))
     QTest.mouseMove(ladder.viewport(), rect.center())
     pause(5)
     found = panel.colour._found
     assert len(bench._peek[1]) <= len(found.lost(found.rungs[4])[1]) == found.rungs[4].regions_lost
-    assert bench.grab().toImage() != plain
+    assert grabbed(bench).toImage() != plain
     QTest.mouseMove(driver.window.rail, QPoint(5, 5))
     ladder.leaveEvent(QEvent(QEvent.Type.Leave))
-    assert bench._peek is None and bench.grab().toImage() == plain
+    assert bench._peek is None and grabbed(bench).toImage() == plain
 
 
 def test_a_colour_is_added_by_a_click(driver, trace, discs_file):
@@ -270,18 +271,18 @@ def test_lost_details_are_listed_shown_and_brought_back(driver, trace, discs_fil
     work = driver.settled()
     listed = panel.detail._list
     assert listed.count() == 2 and "across at" in listed.item(0).text()
-    assert work.details_lost()[0].size_mm == pytest.approx(2 * 3 * 60 / SIZE, rel=0.1)
+    assert figures.details_lost(work)[0].size_mm == pytest.approx(2 * 3 * 60 / SIZE, rel=0.1)
     listed.setCurrentRow(0)
     assert driver.window.bench.target is not None
     before = driver.work.traced.planar.face_count
     driver.click("Bring back", panel)
     work = driver.settled()
-    assert len(work.details_lost()) == 1 and work.traced.planar.face_count == before + 1
+    assert len(figures.details_lost(work)) == 1 and work.traced.planar.face_count == before + 1
     driver.click("Let the 1 brought back go", panel)
     driver.settled()
     listed.setCurrentRow(1)
     driver.click("All from its size", panel)
-    assert len(driver.settled().details_lost()) == 0
+    assert len(figures.details_lost(driver.settled())) == 0
     rule = panel.detail._rule
     rule.setCurrentIndex(rule.count() - 1)
     rule.activated.emit(rule.count() - 1)

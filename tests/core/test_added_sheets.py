@@ -6,13 +6,14 @@ import numpy as np
 import pytest
 import shapely
 
+import svgs
 from core.test_laying import RECIPE, SIZE
 from core.test_laying import work as work  # noqa: F401 (a fixture)
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files import release, report
+from sketchloom.files import report
 
 
 def test_an_underlay_lies_only_where_the_ground_would_shine_through(work):  # noqa: F811
@@ -48,10 +49,10 @@ def test_a_weeding_frame_goes_around_and_helper_cuts_keep_clear_of_what_stays(wo
 def test_helper_cuts_are_in_every_file_and_figure(work):  # noqa: F811
     made = Pipeline().evaluate(work.original, replace(RECIPE, weeding_mm=4.0, weeding_every_mm=15.0))
     assert made.traced.curves.controls.tobytes() == work.traced.curves.controls.tobytes()
-    files = release.layer_svgs(made, "x")
+    files = svgs.layers(made, "x")
     assert all(text.decode().count('fill="none"') == 1 for text in files.values())
-    assert release.whole_svg(made).decode().count('fill="none"') == len(made.layers)
-    view = release.whole_svg(made).decode().split('viewBox="')[1].split('"')[0].split()
+    assert svgs.whole(made).decode().count('fill="none"') == len(made.layers)
+    view = svgs.whole(made).decode().split('viewBox="')[1].split('"')[0].split()
     assert float(view[0]) <= -0.0 and float(view[2]) >= made.size_mm[0]
     told = report.report_of(made, "x", {})["layering"]["weeding_cuts_mm"]
     assert told == pytest.approx(sum(length_mm(cuts) for cuts in made.weeding.values()), abs=0.01) and told > 500

@@ -9,10 +9,10 @@ import resvg_py
 from PIL import Image
 
 import shapes
+import svgs
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.layers.designs import designs_of, shared_sheets
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files import release
 from sketchloom.recipe.document import Recipe
 
 SIZE = 300
@@ -47,13 +47,13 @@ def test_designs_are_told_apart_in_the_order_of_reading(three):
 
 
 def test_each_design_has_a_file_in_its_own_frame(three, tmp_path):
-    files = release.write_designs(three, tmp_path, "page")
+    files = svgs.write_designs(three, tmp_path, "page")
     assert [f.name for f in files] == ["page-design-01.svg", "page-design-02.svg", "page-design-03.svg"]
     drawn = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=files[0].read_text(), dpi=96)))).convert("RGBA")
     assert drawn.width == pytest.approx(60 * 96 / 25.4, abs=2)  # 120 px of half a mm
     assert drawn.getpixel((drawn.width // 2, drawn.height // 2))[:3] == RED and drawn.getpixel((4, 4))[3] == 0
     with pytest.raises(ExportError):
-        release.write_designs(replace(three, layers=()), tmp_path, "none")
+        svgs.write_designs(replace(three, layers=()), tmp_path, "none")
 
 
 def test_parts_of_several_works_share_a_sheet_when_colour_and_material_agree(three, tmp_path):
@@ -66,7 +66,7 @@ def test_parts_of_several_works_share_a_sheet_when_colour_and_material_agree(thr
     red = next(x.plan.key for x in other.layers if x.plan.hex != "#e3ae4a")
     apart, _ = shared_sheets([works[0], (*works[1][:4], {red: "flake-film"})])
     assert len(apart) == 4
-    files = release.write_shared([three, other], tmp_path, "both")
+    files = svgs.write_shared([three, other], tmp_path, "both")
     assert len(files) == 3
     frames = {f.read_text().split('viewBox="')[1].split('"')[0] for f in files}
     assert len(frames) == 1 and all(f.read_text().count("<path") == 1 for f in files)
@@ -80,9 +80,9 @@ def test_pen_lines_are_one_design(tmp_path):
     page_ = np.full((200, 200, 3), 255, np.uint8)
     page_[40:44, 20:180], page_[150:154, 20:180] = 20, 20
     work = Pipeline().evaluate(shapes.picture(page_), Recipe(reading="line"))
-    (path,) = release.write_designs(work, tmp_path, "pen")
-    assert path.read_bytes() == release.whole_svg(work)
-    assert b"<svg" in release.plan_svg(work, "pen")
+    (path,) = svgs.write_designs(work, tmp_path, "pen")
+    assert path.read_bytes() == svgs.whole(work)
+    assert b"<svg" in svgs.plan(work, "pen")
 
 
 def test_no_part_of_a_shared_sheet_lies_on_another(three):

@@ -9,7 +9,7 @@ from PIL import Image
 
 from sketchloom.core.judge.faults import find_faults
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.preflight.findings import CODES
+from sketchloom.core.preflight.findings import RULES
 from sketchloom.desk import mends
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
@@ -119,7 +119,7 @@ def test_transparent_pictures_are_not_judged_as_scans():
     (lambda g: scanned(cv2.copyMakeBorder(g, 20, 20, 20, 20, cv2.BORDER_CONSTANT, value=40)), "source.frame")])
 def test_the_button_beside_a_fault_mends_it(damage, code):
     """The whole way: found, offered, mended in the recipe, gone from the findings."""
-    assert code in CODES and code in mends.MENDABLE
+    assert code in RULES and code in mends.mendable()
     pipeline, picture = Pipeline(), picture_of(damage(drawing()))
     work = pipeline.evaluate(picture, Recipe())
     for _ in range(3):  # pale pencil may want more than one step

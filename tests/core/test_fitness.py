@@ -9,6 +9,7 @@ from sketchloom.core.judge import fitness
 from sketchloom.core.judge.faults import NONE
 from sketchloom.core.judge.reading import proposed_reading
 from sketchloom.core.picture.decode import decode
+from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.core.segment.palette import find_colours
 from sketchloom.files.demo_works import DEMOS, demo
 
@@ -22,7 +23,7 @@ def badge(size=300):
 
 def codes(pixels, mm_per_px=0.1):
     picture = shapes.picture(pixels)
-    return {f.code for f in fitness.judge(fitness.measure(picture), NONE, picture, mm_per_px)}
+    return {f.code for f in check_source(fitness.measure(picture), NONE, picture, mm_per_px)}
 
 
 def test_a_clean_picture_has_no_findings():
@@ -67,7 +68,7 @@ def test_the_demo_pictures_are_judged_as_they_were_drawn():
     told = {}
     for one in DEMOS:
         picture = decode(one.picture_path.read_bytes(), one.file_name)
-        told[one.key] = {f.code for f in fitness.judge(fitness.measure(picture), NONE, picture, 0.12)}
+        told[one.key] = {f.code for f in check_source(fitness.measure(picture), NONE, picture, 0.12)}
     assert told["lighthouse"] == told["panel"] == set()
     assert "source.noise" in told["kingfisher"] and "source.shaded" not in told["kingfisher"]
     assert "source.shaded" in told["boat"]

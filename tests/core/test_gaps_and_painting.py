@@ -15,6 +15,7 @@ from sketchloom.core.edits.gaps import find_gaps
 from sketchloom.core.edits.painting import painted
 from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
+from sketchloom.desk import lines
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
@@ -103,13 +104,13 @@ def test_a_bridge_parts_inside_from_outside_and_follows_the_outline():
     recipe = Recipe(reading="tone", size_mm=float(SIZE), smallest_mm=0.5)
     work = Pipeline().evaluate(picture, recipe)
     assert work.traced.planar.face_count == 2
-    gaps = work.gaps()
-    bridged = replace(recipe, lines=(work.bridge(gaps.start[0], gaps.end[0], float(gaps.width_px[0])),))
+    gaps = lines.gaps(work)
+    bridged = replace(recipe, lines=(lines.bridge(work, gaps.start[0], gaps.end[0], float(gaps.width_px[0])),))
     closed = Pipeline().evaluate(picture, bridged)
     assert closed.traced.planar.face_count == 3 and closed.layers[0].outline.holes == 1
     # the two circles of the ring, 2 pi (r + w/2 + r - w/2)
     assert closed.layers[0].cut_length_mm == pytest.approx(4 * np.pi * 70, rel=0.02)
-    assert len(closed.gaps()) == 0 and closed.segmentation.cut_off == work.segmentation.cut_off
+    assert len(lines.gaps(closed)) == 0 and closed.segmentation.cut_off == work.segmentation.cut_off
     # another cut-off, another crop: the bridge is still there
     again = Pipeline().evaluate(picture, replace(bridged, cut_off=work.segmentation.cut_off + 30, preparation=Preparation(crop=(0.1, 0.1, 0.95, 0.95))))
     assert again.layers[0].outline.holes == 1
@@ -122,8 +123,8 @@ def test_ink_is_added_and_taken_away_in_every_reading():
     for reading in ("tone", "colour"):
         recipe = Recipe(reading=reading, size_mm=float(SIZE), smallest_mm=0.5)
         work = Pipeline().evaluate(picture, recipe)
-        cut = work.painted_line(np.array(((0.5, 0.5), (0.95, 0.5))), 6.0, work.brush_hex(False, None))
-        dot = work.painted_line(np.array(((0.1, 0.1), (0.12, 0.1))), 10.0, work.brush_hex(True, None))
+        cut = lines.painted_line(work, np.array(((0.5, 0.5), (0.95, 0.5))), 6.0, lines.brush_hex(work, False, None))
+        dot = lines.painted_line(work, np.array(((0.1, 0.1), (0.12, 0.1))), 10.0, lines.brush_hex(work, True, None))
         done = Pipeline().evaluate(picture, replace(recipe, lines=(cut, dot)))
         assert sum(x.outline.holes for x in done.layers) == 0 and sum(x.outline.pieces for x in done.layers) == 2
 
@@ -131,8 +132,8 @@ def test_ink_is_added_and_taken_away_in_every_reading():
 def test_a_line_is_as_wide_as_asked_for_however_the_picture_is_prepared():
     for steps in (PLAIN, Preparation(enlarge=2), Preparation(crop=(0.2, 0.1, 0.8, 0.9), turn_deg=10.0)):
         work = Pipeline().evaluate(shapes.picture(shapes.grey_of(ring_with_gap(0.0))), Recipe(reading="tone", size_mm=100.0, preparation=steps))
-        line = work.painted_line(((0.4, 0.4), (0.6, 0.4)), 3.0 / work.mm_per_px, "#000000")
-        assert work.line_width_mm(line) == pytest.approx(3.0, rel=1e-4)
+        line = lines.painted_line(work, ((0.4, 0.4), (0.6, 0.4)), 3.0 / work.mm_per_px, "#000000")
+        assert lines.line_width_mm(work, line) == pytest.approx(3.0, rel=1e-4)
 
 
 def test_lines_and_edits_are_written_and_read_again():
@@ -156,9 +157,9 @@ def test_a_leak_in_the_outline_of_a_coloured_picture_is_found_and_closed():
     pipeline, source = Pipeline(), shapes.picture(page)
     work = pipeline.evaluate(source, Recipe(reading="colour", colours=4))
     faces = work.traced.planar.faces
-    assert work.outline_label is not None and faces[150, 100] == faces[150, 220]
-    gaps = work.gaps()
+    assert lines.outline_label(work) is not None and faces[150, 100] == faces[150, 220]
+    gaps = lines.gaps(work)
     assert len(gaps) == 1 and gaps.gap_px[0] == pytest.approx(8, abs=1.5)
-    closed = pipeline.evaluate(source, Recipe(reading="colour", colours=4, lines=(work.bridge(gaps.start[0], gaps.end[0], float(gaps.width_px[0])),)))
+    closed = pipeline.evaluate(source, Recipe(reading="colour", colours=4, lines=(lines.bridge(work, gaps.start[0], gaps.end[0], float(gaps.width_px[0])),)))
     faces = closed.traced.planar.faces
     assert faces[150, 100] != faces[150, 220]

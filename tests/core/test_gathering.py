@@ -9,20 +9,9 @@ from scipy.ndimage import label
 from shapes import picture
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.edits.decisions import COLOUR
-from sketchloom.core.layers.gathering import (
-    COLOURS,
-    INWARD,
-    NESTED,
-    RULES,
-    SIZE,
-    TOUCHING,
-    enclosed_faces,
-    gathered,
-    ladder,
-    sheet_colours,
-    touching_across_ink,
-)
+from sketchloom.core.layers.gathering import enclosed_faces, gathered, ladder, sheet_colours, touching_across_ink
 from sketchloom.core.layers.layering import sheet_faces
+from sketchloom.core.layers.ways import COLOURS, INWARD, NESTED, RULES, SIZE, TOUCHING
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
 from sketchloom.desk.regions import RegionDesk

@@ -7,7 +7,7 @@ import shapes
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.preflight import rules
-from sketchloom.core.preflight.findings import CODES, STOP, WARN
+from sketchloom.core.preflight.findings import RULES, STOP, WARN
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
@@ -81,7 +81,7 @@ def test_every_finding_of_a_hard_case_has_a_known_code_and_a_place_where_it_has_
     cover = shapes.cover_of(stroke, 160)
     work = Pipeline().evaluate(shapes.picture(shapes.colour_of(cover, (30, 53, 87), (255, 255, 255))),
                                Recipe(reading="colour", size_mm=20.0, smallest_mm=0.0))
-    assert {f.code for f in work.findings} <= set(CODES)
+    assert {f.code for f in work.findings} <= set(RULES)
     (thin, *_) = [f for f in work.findings if f.code == "layer.thin"]
     assert thin.severity == WARN and 20 < thin.x_px < 140 and thin.y_px == pytest.approx(60, abs=1)
     # 2.8 px at 0.125 mm a pixel, placed to a tenth of a pixel on either side

@@ -10,6 +10,7 @@ import shapely
 from PIL import Image
 
 import shapes
+import svgs
 from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.laying import FLIPPED, TURNED, laid_pieces, wrong_way
 from sketchloom.core.planar.describe import RegionIndex
@@ -17,7 +18,6 @@ from sketchloom.core.shapes.polygons import area_of
 from sketchloom.desk.laying import LayingDesk
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files import release
 from sketchloom.recipe.document import Recipe
 
 SIZE = 300
@@ -82,15 +82,15 @@ def test_a_sheets_number_is_cut_as_bars_that_enclose_nothing(work, number):
 
 def test_sheets_carry_their_number_in_every_file(work):
     marked = Pipeline().evaluate(work.original, replace(RECIPE, marks=True))
-    files = release.layer_svgs(marked, "x")
-    whole = release.whole_svg(marked).decode()
+    files = svgs.layers(marked, "x")
+    whole = svgs.whole(marked).decode()
     data = [text.decode().split(' d="')[1].split('"')[0] for text in files.values()]
     assert len(set(data)) == len(data) and all(d in whole for d in data)
     assert [d.count("M") - layer.outline.pieces - layer.outline.holes - 3 for d, layer in zip(data, marked.layers)] == [2, 5, 5, 4][:len(data)]  # bars of 1, 2, 3, 4
 
 
 def test_the_plan_shows_each_piece_in_its_place_with_its_number(work):
-    svg = release.plan_svg(work, "Badge & <more>").decode()
+    svg = svgs.plan(work, "Badge & <more>").decode()
     image = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=svg, dpi=96)))).convert("RGB")
     assert "&amp;" in svg and "<more>" not in svg and "<text" not in svg
     scale = 96 / 25.4

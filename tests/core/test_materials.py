@@ -9,7 +9,7 @@ from shapes import colour_of, cover_of, disc, picture
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.sheets.material import LASER, Material, from_plain, shipped, to_plain
-from sketchloom.desk import mends
+from sketchloom.desk import mends, narrow
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
@@ -123,6 +123,6 @@ def test_widths_are_held_against_what_a_sheets_material_bears():
     pixels[60:70, 20:180] = pixels[40:90, 20:60] = pixels[40:90, 140:180] = (200, 60, 50)
     recipe = Recipe(reading="colour", size_mm=40.0, thin_mm=0.5)
     work = Pipeline().evaluate(picture(pixels), recipe)  # a bar 2 mm wide between two plates
-    assert work.narrow_places()[0].width_mm == pytest.approx(2.0, abs=0.1) and len(work.width_line()[1]) == 0  # over three times what is wanted
+    assert narrow.narrow_places(work)[0].width_mm == pytest.approx(2.0, abs=0.1) and len(narrow.width_line(work)[1]) == 0  # over three times what is wanted
     flocked = Pipeline().evaluate(picture(pixels), recipe.with_material("#c83c32", KIND["flocked-film"]))  # it bears 2.5 mm
-    assert flocked.narrow_places()[0].least_mm == 2.5 and flocked.width_line()[1].min() == pytest.approx(0.8, abs=0.05)
+    assert narrow.narrow_places(flocked)[0].least_mm == 2.5 and narrow.width_line(flocked)[1].min() == pytest.approx(0.8, abs=0.05)

@@ -10,6 +10,7 @@ from skimage.filters import threshold_multiotsu
 import shapes
 from sketchloom.core.segment import photo
 from sketchloom.core.segment.tone import otsu_threshold, tones
+from sketchloom.desk import figures
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
@@ -104,13 +105,13 @@ def test_the_close_look_shows_what_is_cut_either_way():
     details = lost.segmentation.details
     assert len(details.places) and np.array_equal(details.without, lost.segmentation.labels)
     assert np.array_equal(details.kept(), kept.segmentation.labels)
-    one, other = kept.face_preview(), lost.face_preview()
+    one, other = figures.face_preview(kept), figures.face_preview(lost)
     for a, b in ((one.source, other.source), (one.without, other.without), (one.kept, other.kept)):
         assert np.array_equal(a, b)
     assert one.count >= 1 and (one.without != one.kept).any()
     side = round(0.3 * picture.width)
     assert one.source.shape == (side, side, 3)
     # a place at the edge gives a whole square all the same, and one without details looks alike either way
-    corner = kept.face_preview((1.0, 1.0))
+    corner = figures.face_preview(kept, (1.0, 1.0))
     assert np.array_equal(corner.source, picture.rgb[-side:, -side:])
     assert corner.count == 0 and np.array_equal(corner.without, corner.kept)

@@ -20,9 +20,10 @@ from sketchloom.core.strokes.drawing import drawn, samples
 from sketchloom.core.strokes.kind import is_pen_drawing
 from sketchloom.core.strokes.strokes import TOLERANCE_PX, find_strokes
 from sketchloom.core.strokes.thinning import thinned
+from sketchloom.desk import figures
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files.release import whole_svg
 from sketchloom.recipe.document import Recipe
+from svgs import whole as whole_svg
 
 SIZE = 240
 
@@ -191,7 +192,7 @@ def test_pens_are_layers_with_a_path_each():
     assert [x.plan.key for x in turned.layers] == keys[::-1]
     without = Pipeline().evaluate(picture, recipe.with_edit(keys[0], left_out=True))
     assert [x.outline.pieces for x in without.layers] == [2]
-    widths = sorted(width for width, _ in work.strokes_mm())
+    widths = sorted(width for width, _ in figures.strokes_mm(work))
     assert widths == pytest.approx([4, 4, 12], abs=0.3)
 
 

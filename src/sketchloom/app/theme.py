@@ -20,6 +20,7 @@ _SHEET = f"""
 QWidget {{ color: {INK}; }}
 QMainWindow, #panel, #rail, #findings {{ background: {LINEN}; }}
 QLabel#heading {{ font-size: 17px; font-weight: bold; }}
+QLabel#strong {{ font-weight: bold; }}
 QLabel#section {{ font-weight: bold; color: {INK}; padding-top: 6px; qproperty-indent: 0; }}
 QLabel#heading, QLabel#quiet {{ qproperty-indent: 0; }}
 QLabel#quiet {{ color: {INK_SOFT}; }}

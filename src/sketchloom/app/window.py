@@ -42,13 +42,12 @@ from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.work import store
 from sketchloom.app.work.session import Session, png_bytes
-from sketchloom.core.preflight.findings import STOP, WARN
+from sketchloom.core.preflight.findings import STAGES, STOP, WARN
 from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.files.opening import READABLE, in_name_order
 from sketchloom.files.project import SUFFIX
 
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
-_PREFIXES = (("source.",), ("trace.",), ("clean.",), ("layer.", "material."), ("size.",))
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
 _REMEMBER_MS = 1500
@@ -67,19 +66,6 @@ class Window(QMainWindow):
         self.stage = SOURCE
         self._visited = {SOURCE}
         self._shown_in: set[int] = set()
-        self._mend_words = {
-            "source.small": self.tr("Use that width"), "source.shaded": self.tr("Read it as a photo"),
-            "source.page": self.tr("Flatten the page"), "source.skew": self.tr("Straighten"),
-            "source.light": self.tr("Level the light"), "source.screen": self.tr("Take the screen out"),
-            "source.blocks": self.tr("Calm it"), "source.noise": self.tr("Take out grain"),
-            "source.pale": self.tr("Lift the pencil"), "source.frame": self.tr("Crop inside it"),
-            "source.texture": self.tr("Clean the paper"), "source.double": self.tr("Fill the gap"),
-            "trace.colour_unused": self.tr("Take it out"), "layer.empty": self.tr("Bring layers back"),
-            "size.over_carrier": self.tr("Make it fit"), "layer.thin": self.tr("Thicken here"),
-            "layer.small_pieces": self.tr("Drop them"), "layer.like_ground": self.tr("Leave it out"), "trace.small_details": self.tr("Bring them back"),
-            "clean.edit_lost": self.tr("Take them out"), "clean.shape_idle": self.tr("Take it out"),
-            "material.shrinks": self.tr("Part its pieces"),
-        }
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
         self._remember.timeout.connect(self._remember_settings)
@@ -113,7 +99,7 @@ class Window(QMainWindow):
         self.variants = VariantsStrip()
         self.variants.hide()
         self.findings = FindingsLine()
-        self.panels = (SourcePanel(self._mend_words), TracePanel(), CleanPanel(), LayersPanel(), ReleasePanel())
+        self.panels = (SourcePanel(), TracePanel(), CleanPanel(), LayersPanel(), ReleasePanel())
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
         self.settings.setFixedWidth(PANEL_WIDTH)
@@ -360,6 +346,7 @@ class Window(QMainWindow):
         if self._remember.isActive():
             self._remember_settings()
         QApplication.instance().removeEventFilter(self)
+        self.bench.close_lanes()
         self.session.close()
         event.accept()
 
@@ -420,7 +407,7 @@ class Window(QMainWindow):
         self.notices.drop("evaluate")
         for panel in self.panels:
             panel.setEnabled(True)
-        self.findings.show_findings((), {})
+        self.findings.show_findings(())
         self.bench.setFocus()
 
     def _show_document(self):
@@ -447,7 +434,7 @@ class Window(QMainWindow):
         self._fill_panel()
         if shown.coarse:
             return
-        self.findings.show_findings(shown.work.findings, self._mend_words)
+        self.findings.show_findings(shown.work.findings)
         self._show_states()
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
@@ -468,8 +455,8 @@ class Window(QMainWindow):
 
     def _show_states(self):
         work = self.session.latest.work if self.session.latest is not None else None
-        for number, prefixes in enumerate(_PREFIXES):
-            found = [f for f in (work.findings if work else ()) if f.code.startswith(prefixes)]
+        for number, stage in enumerate(STAGES):
+            found = [f for f in (work.findings if work else ()) if f.rule.stage == stage]
             count = sum(f.severity == WARN for f in found)
             if work is None or number not in self._visited:
                 state = UNTOUCHED
@@ -529,8 +516,7 @@ class Window(QMainWindow):
 
     def go_to(self, finding) -> None:
         """Bring a finding's place and stage into view."""
-        stage = next((n for n, p in enumerate(_PREFIXES) if finding.code.startswith(p)), self.stage)
-        self.show_stage(stage)
+        self.show_stage(STAGES.index(finding.rule.stage))
         work = self.session.work
         if work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
@@ -618,7 +604,7 @@ class Window(QMainWindow):
                 self.bench.put_down()
             elif self.bench.picking:
                 self.panels[TRACE].stop_picking()
-            elif self.session.background.busy or self.bench.is_busy:
+            elif self.session.is_busy:
                 self.session.cancel()
             else:
                 self.bench.point_at(None)

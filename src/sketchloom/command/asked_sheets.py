@@ -4,12 +4,14 @@ from dataclasses import replace
 
 import numpy as np
 
+from sketchloom.command import setting_words
 from sketchloom.core.base.colour import from_hex
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
 from sketchloom.core.base.units import parse_length_or_zero_mm
 from sketchloom.core.base.words import word
 from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
-from sketchloom.core.layers import gathering
+from sketchloom.core.layers import ways
 from sketchloom.core.layers.added import BACKING, RIM, UNDERLAY, Rim
 from sketchloom.core.layers.ways import WAYS
 from sketchloom.core.preflight.rules import check_ground
@@ -26,16 +28,9 @@ _MAX_SHEETS = 24
 
 def of_all(recipe: Recipe, options) -> Recipe:
     """The recipe with what holds for all sheets; SettingError names the word that is off."""
-    changes = {}
-    for name, text in (("overlap_mm", options.overlap), ("weeding_mm", options.weeding_frame), ("weeding_every_mm", options.weeding_every), ("spacer_mm", options.spacer),
-                       ("sheet_mm", options.sheet_thickness), ("frame_depth_mm", options.frame_depth)):
-        if text is not None:
-            changes[name] = parse_length_or_zero_mm(text)
-    for name in ("layering", "tool", "names_in"):
-        if getattr(options, name) is not None:
-            changes[name] = getattr(options, name)
+    changes = setting_words.asked(options)
     if options.weeding_every is not None and not (changes.get("weeding_mm") or recipe.weeding_mm):
-        raise SettingError("--weeding-every", "given together with --weeding-frame, in which the helper cuts lie", options.weeding_every)
+        raise SettingError("--weeding-every", said("given together with --weeding-frame, in which the helper cuts lie"), options.weeding_every)
     if options.gather_sheets is not None:
         _whole("--gather-sheets", options.gather_sheets, 2, _MAX_SHEETS)
         if options.gather is None:
@@ -46,8 +41,6 @@ def of_all(recipe: Recipe, options) -> Recipe:
         changes["laid_on"] = _colour("--laid-on", GROUNDS.get(options.laid_on, options.laid_on), ", ".join(GROUNDS))
     if LIKE_GROUND in options.leave_out and not (options.laid_on or recipe.laid_on):
         raise SettingError("--leave-out", "like-ground only beside --laid-on, which says what the ground is", LIKE_GROUND)
-    if options.marks:
-        changes["marks"] = True
     rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
     if rims:
         changes["rims"] = (*recipe.rims, *rims)
@@ -63,7 +56,7 @@ def of_all(recipe: Recipe, options) -> Recipe:
         _place(place)
         if what not in ACTIONS:
             _colour("--region", what, ", ".join(ACTIONS))
-    return replace(recipe, **changes)
+    return setting_words.applied(recipe, changes)
 
 
 def looked_up(evaluate, recipe: Recipe, options) -> Recipe:
@@ -136,8 +129,8 @@ def _keys(work, which, text) -> list[str]:
 
 
 def _like_ground(work):
-    named = {finding.layer for finding in check_ground(work.layers, work.recipe.laid_on)}
-    return [plan.key for plan in work.plans if plan.name in named]
+    named = {finding.key for finding in check_ground(work.layers, work.recipe.laid_on)}
+    return [plan.key for plan in work.plans if plan.key in named]
 
 
 def _gathered(work, recipe, options):
@@ -149,7 +142,7 @@ def _gathered(work, recipe, options):
         raise SettingError("--gather", "used with line art, read by --mode tone", work.reading)
     rungs = line_art_ladder(work, options.gather)
     if not rungs:
-        raise SettingError("--gather", "used on a drawing whose lines enclose regions" + (" of several colours" if options.gather == gathering.COLOURS else ""), options.gather)
+        raise SettingError("--gather", "used on a drawing whose lines enclose regions" + (" of several colours" if options.gather == ways.COLOURS else ""), options.gather)
     sheets = next((r.sheets for r in rungs if r.alike == 0), rungs[-1].sheets) if options.gather_sheets is None else int(options.gather_sheets)
     return RegionDesk(work, RegionIndex(work.traced.planar)).gathered(recipe, options.gather, sheets)
 

@@ -10,15 +10,14 @@ from pathlib import Path
 from threading import Thread
 
 from sketchloom import __version__
-from sketchloom.command import sheet_words
+from sketchloom.command import setting_words, sheet_words
 from sketchloom.core.base.errors import AppError, ExportError, PictureError, ProjectError, SettingError
-from sketchloom.core.base.units import parse_length_mm, parse_length_or_zero_mm
+from sketchloom.core.base.said import said
+from sketchloom.core.base.units import parse_length_mm
 
 DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
 _START = time.perf_counter()
 
-_BESIDE_A_RECIPE = {"inputs", "out", "out_dir", "per_layer", "per_piece", "per_design", "same_sheets", "report", "compare", "quiet", "recipe", "write_recipe", "plan", "width", "height",
-                    "as_layers"}
 _MAX_RECIPE_BYTES = 8 * 2**20
 _ABOUT = """Pictures in, clean layered cut files out.
 
@@ -77,108 +76,57 @@ def _parser():
                    help="one file per colour with the parts of all inputs side by side, in --out-dir")
     p.add_argument("--as-layers", action="store_true",
                    help="the inputs are the layers of one work, the first lowest; they share one frame")
-    p.add_argument("--page", default="1", metavar="N", help="page of a PDF")
-    p.add_argument("--page-dpi", default="300", metavar="DPI", help="how finely a PDF page or an SVG is drawn")
     p.add_argument("--straighten", action="store_true", help="level a scan by its own lines")
-    p.add_argument("--level-light", action="store_true", help="even out the light of a scan or photo")
     p.add_argument("--flatten-page", action="store_true", help="find a page seen at a slant and flatten it")
-    p.add_argument("--descreen", action="store_true", help="take out the dots of a printed page")
-    p.add_argument("--denoise", default="0", metavar="0..3", help="take out grain, edges kept")
-    p.add_argument("--lift-pencil", default="0", metavar="0..3", help="pale strokes darker")
-    p.add_argument("--enlarge", default="1", metavar="1..4", help="a small picture larger, edges kept")
-    p.add_argument("--mode", choices=("colour", "tone", "line", "photo"), help="default: chosen from the picture")
-    p.add_argument("--colours", default="auto", metavar="auto|N", help="1 to 24")
-    p.add_argument("--threshold", default="auto", metavar="auto|0-255", help="cut-off of the tone reading")
-    p.add_argument("--local-threshold", action="store_true", help="the cut-off follows the light")
-    p.add_argument("--silhouette", action="store_true", help="all that ink encloses is ink")
-    p.add_argument("--pen-width", metavar="0.5mm", help="strokes of the line reading as shapes this wide, not pen lines")
-    p.add_argument("--pens", default="1", metavar="1..4", help="a layer of pen lines for each of so many widths of stroke")
-    p.add_argument("--min-branch", default="2mm", metavar="2mm", help="shorter side strokes of the line reading are dropped")
-    p.add_argument("--tones", default="4", metavar="2..8", help="tones of the photo reading")
-    p.add_argument("--double", metavar="0.5mm", help="cuts nearer to each other than this along a length are made one")
-    p.add_argument("--double-to", choices=("middle", "outer", "filled"), default="middle")
     p.add_argument("--plan", metavar="PLAN.svg", help="a page with every piece's number where it goes and the order of work")
     p.add_argument("--recipe", metavar="RECIPE.json", help="settings and edits from a file, as a project or --write-recipe has them")
     p.add_argument("--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe")
     size = p.add_mutually_exclusive_group()
     size.add_argument("--width", metavar="120mm|4.7in")
     size.add_argument("--height", metavar="120mm|4.7in")
-    p.add_argument("--min-feature", default="1mm", metavar="1mm", help="regions under it go to a neighbour")
-    p.add_argument("--smoothness", default="0", metavar="-2..3", help="true to the pixels (-2) to clean sweeps (3)")
-    p.add_argument("--as-drawn", action="store_true",
-                   help="do not make circles, level lines, round corners and symmetric outlines exact")
-    p.add_argument("--keep-background", action="store_true")
     p.add_argument("--report", metavar="REPORT.json")
     p.add_argument("--compare", action="store_true", help="the report also has all ways of layering, orders worth a look and numbers of sheets, with their figures")
     p.add_argument("--quiet", action="store_true")
-    sheet_words.add_to(p)
+    groups = sheet_words.groups_of(p)
+    setting_words.add_to(groups)
+    sheet_words.add_to(groups)
     return p
 
 
 def _recipe(options):
     """The recipe the words ask for; SettingError names the word that is off."""
-    from sketchloom.core.picture.preparing.steps import MAX_ENLARGED, MAX_STEP, Preparation
+    from sketchloom.command import asked_sheets
     from sketchloom.recipe.document import Recipe
-    from sketchloom.recipe.sections import (
-        MAX_COLOURS,
-        MAX_PAGE_DPI,
-        MAX_PAGES,
-        MAX_PENS,
-        MAX_TONES,
-        MIN_PAGE_DPI,
-        MIN_TONES,
-        SMOOTHEST,
-        TRUEST,
-    )
 
-    recipe = Recipe(
-        page=_whole("--page", options.page, 1, MAX_PAGES) - 1,
-        page_dpi=_whole("--page-dpi", options.page_dpi, MIN_PAGE_DPI, MAX_PAGE_DPI),
-        preparation=Preparation(
-            descreen=options.descreen, level_light=options.level_light, denoise=_whole("--denoise", options.denoise, 0, MAX_STEP),
-            lift_pencil=_whole("--lift-pencil", options.lift_pencil, 0, MAX_STEP),
-            enlarge=_whole("--enlarge", options.enlarge, 1, MAX_ENLARGED)),
-        pen_mm=None if options.pen_width is None else parse_length_mm(options.pen_width),
-        pens=_whole("--pens", options.pens, 1, MAX_PENS),
-        spur_mm=parse_length_or_zero_mm(options.min_branch), tones=_whole("--tones", options.tones, MIN_TONES, MAX_TONES),
-        double_mm=0.0 if options.double is None else parse_length_mm(options.double), double_to=options.double_to,
-        local_cut_off=options.local_threshold, silhouette=options.silhouette,
-        reading=options.mode or "auto",
-        colours=_whole("--colours", options.colours, 1, MAX_COLOURS, auto=True),
-        cut_off=_whole("--threshold", options.threshold, 0, 255, auto=True),
-        ground="keep" if options.keep_background else "auto",
-        smoothness=_whole("--smoothness", options.smoothness, TRUEST, SMOOTHEST),
-        exact_shapes=not options.as_drawn,
-        smallest_mm=parse_length_or_zero_mm(options.min_feature),
-    )
+    recipe = asked_sheets.of_all(_sized(Recipe(), options), options)
     # a cut-off or a number of colours says which reading is meant
     if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
-        recipe = replace(recipe, reading="tone")
-    elif options.mode is None and recipe.colours is not None:
-        recipe = replace(recipe, reading="colour")
-    return _with_sheets(recipe, options)
+        return replace(recipe, reading="tone")
+    return replace(recipe, reading="colour") if options.mode is None and recipe.colours is not None else recipe
 
 
-def _with_sheets(recipe, options):
-    """The recipe with what the words say about size and sheets."""
-    from sketchloom.command import asked_sheets
-
+def _sized(recipe, options):
+    """The recipe with the size asked for."""
     for side in ("width", "height"):
         text = getattr(options, side)
         if text is not None:
             recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
-    return asked_sheets.of_all(recipe, options)
+    return recipe
 
 
 def _recipe_of_file(options):
     """The recipe of a file; words that it decides may not be given beside it."""
+    from sketchloom.command import asked_sheets
     from sketchloom.core.picture.decode import read_bytes
     from sketchloom.recipe.document import from_json
 
-    plain = _parser().parse_args([*options.inputs])
-    other = [name for name in vars(options) if name not in _BESIDE_A_RECIPE | sheet_words.WORDS and getattr(options, name) != getattr(plain, name)]
-    if other:
-        raise SettingError(f"--{other[0].replace('_', '-')}", "left out beside --recipe, which decides it", getattr(options, other[0]))
+    decided = [(word.flag, given) for setting, word in setting_words.settings_with_words() if not word.group
+               and (given := getattr(options, word.name)) is not None
+               and setting_words.value_of(setting, word, given) != setting.default]
+    decided += [("--flatten-page", options.flatten_page or None), ("--straighten", options.straighten or None)]
+    for flag, given in decided:
+        if given is not None:
+            raise SettingError(flag, said("left out beside --recipe, which decides it"), given)
     data = read_bytes(options.recipe)
     if len(data) > _MAX_RECIPE_BYTES:
         raise PictureError(options.recipe, "is larger than a recipe can be.")
@@ -186,20 +134,7 @@ def _recipe_of_file(options):
         read = json.loads(data)
     except (ValueError, RecursionError):
         raise PictureError(options.recipe, "is not a recipe: it holds no JSON.", "Write one with --write-recipe.") from None
-    return _with_sheets(from_json(read), options)
-
-
-def _whole(name, text, low, high, auto=False):
-    """A whole number between two others; with ``auto`` None for that word."""
-    if auto and text == "auto":
-        return None
-    try:
-        value = int(text)
-    except ValueError:
-        value = None
-    if value is None or not low <= value <= high:
-        raise SettingError(name, f"{'auto or ' if auto else ''}a whole number from {low} to {high}", text)
-    return value
+    return asked_sheets.of_all(_sized(from_json(read), options), options)
 
 
 def _trace(words) -> int:
@@ -245,7 +180,7 @@ def _trace(words) -> int:
         from sketchloom.files import release
 
         try:
-            written = release.write_shared(works, options.out_dir, Path(options.inputs[0]).stem)
+            written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem))
         except ExportError as error:
             return _complain(str(error), UNWRITABLE)
         if not options.quiet:
@@ -284,23 +219,17 @@ def _trace_one(paths, recipe, options):
     stem = Path(path).stem
     if options.same_sheets:  # written once all are traced
         return work
-    if options.per_design:
-        written = release.write_designs(work, options.out_dir, stem)
-    elif options.per_piece:
-        written = release.write_pieces(work, options.out_dir, stem)
-    elif options.per_layer:
-        written = release.write_layers(work, options.out_dir, stem)
-    elif options.out:
-        written = release.write_svg(work, options.out)
-    else:
-        written = release.write_svg(work, Path(options.out_dir) / f"{release.safe_stem(stem)}.svg")
+    how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
+                                        (release.LAYERS, options.per_layer)) if wanted), release.ONE)
+    target = options.out or options.out_dir
+    if how == release.ONE and not options.out:
+        target = Path(options.out_dir) / f"{release.safe_stem(stem)}.svg"
+    files = release.outgoing(work, target, how, stem=stem)
     if options.plan:
-        written.append(release.write_plan(work, options.plan))
+        files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:
-        from sketchloom.recipe.document import to_json
-
-        text = json.dumps(to_json(work.recipe), indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True)
-        write_whole(options.write_recipe, text.encode() + b"\n")
+        files.append((Path(options.write_recipe), lambda: _recipe_bytes(work.recipe)))
+    written = release.write(files)
     timings["write"] = time.perf_counter() - writing
     timings["total"] = time.perf_counter() - _START
     if options.report:
@@ -308,6 +237,12 @@ def _trace_one(paths, recipe, options):
     if not options.quiet:
         _summary(work, written)
     return work
+
+
+def _recipe_bytes(recipe):
+    from sketchloom.recipe.document import to_json
+
+    return (json.dumps(to_json(recipe), indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True) + "\n").encode()
 
 
 def _read(paths, recipe):

@@ -1,18 +1,26 @@
-"""Words of ``loom trace`` about sheets, as its help has them; what they mean is in ``asked_sheets``, which loads more."""
+"""Words of ``loom trace`` about sheets that name a layer or a place, or mean several settings at once; what they mean is
+in ``asked_sheets``, which loads more. Words of single settings are made from their descriptions (``setting_words``)."""
 
-from sketchloom.core.sheets.material import TOOLS, shipped
-
-WAYS = ("stacked", "fitted", "windowed", "lean")
-RULES = ("touching", "nested", "size", "inward", "colours")
-LANGUAGES = ("en", "de", "fr", "es", "it", "nl", "pt", "sv")
-"""The same as elsewhere, said again so that the help need not load what they belong to."""
+from sketchloom.core.layers.ways import RULES
+from sketchloom.core.sheets.material import shipped
+from sketchloom.recipe.sections import ADDED, SHEETS, STUFF
 
 
-def add_to(parser) -> None:
+def groups_of(parser) -> dict:
+    """Groups of the help, by their names."""
+    return {
+        SHEETS: parser.add_argument_group(
+            "sheets", "LAYER is a layer's name, its #rrggbb, or its number from the base, 1, as the summary has them."),
+        ADDED: parser.add_argument_group("sheets added, and what helps to lay and weed"),
+        STUFF: parser.add_argument_group(
+            "materials", "Blades, presses, lasers and routers hurt: the machine's manual, local rules and trained people "
+            "decide what is cut with what."),
+        "": parser}
+
+
+def add_to(groups) -> None:
     """The words, in groups of the help."""
-    whole = parser.add_argument_group("sheets", "LAYER is a layer's name, its #rrggbb, or its number from the base, 1, as the summary has them.")
-    whole.add_argument("--layering", choices=WAYS)
-    whole.add_argument("--overlap", metavar="0..2mm", help="fitted and lean sheets reach so far under what covers them")
+    whole, added, stuff = groups[SHEETS], groups[ADDED], groups[STUFF]
     whole.add_argument("--way", nargs=2, action="append", default=[], metavar=("LAYER", "WAY"), help="one layer another way than the rest")
     whole.add_argument("--order-saves", metavar="WHAT", help="what the order is to save: cutting, pieces or film, or three shares such as 1,0.5,0")
     whole.add_argument("--order", metavar="LAYER,LAYER,…", help="the order itself, base first; layers not named stand where they are proposed")
@@ -28,29 +36,13 @@ def add_to(parser) -> None:
     whole.add_argument("--merge", nargs=2, action="append", default=[], metavar=("LAYER", "INTO"), help="two layers on one sheet")
     whole.add_argument("--leave-out", action="append", default=[], metavar="LAYER", help="no sheet for it; like-ground: all that have the colour of what the work is laid on")
     whole.add_argument("--laid-on", metavar="WHAT", help="white, black, grey, kraft or #rrggbb: the shirt, wall or card below everything")
-    whole.add_argument("--names-in", choices=LANGUAGES, help="language that layers are named in")
-    added = parser.add_argument_group("sheets added, and what helps to lay and weed")
     added.add_argument("--backing", metavar="1.27mm", help="a sheet below everything, so much larger all round; 0 for its filled silhouette")
     added.add_argument("--rim", metavar="1mm", help="a sheet around everything, so wide, with the work cut out of it")
     added.add_argument("--board", action="append", default=[], metavar="LAYER", help="a stiff board below everything, the same as a layer")
     added.add_argument("--underlay", metavar="0.3mm", help="a white sheet, so much smaller, under what would let the ground shine through")
-    added.add_argument("--marks", action="store_true", help="three holes beside the work on every sheet, to lay them by, and its number in the fourth corner")
-    added.add_argument("--weeding-frame", metavar="5mm", help="a frame is cut so far around every sheet")
-    added.add_argument("--weeding-every", metavar="20mm", help="helper cuts through the waste in the frame, so far apart")
-    stuff = parser.add_argument_group("materials", "Blades, presses, lasers and routers hurt: the machine's manual, local rules and trained people decide what is cut with what.")
     stuff.add_argument("--material", nargs=2, action="append", default=[], metavar=("LAYER", "KEY"),
                        help="what a layer, or all, is cut from: " + ", ".join(m.key for m in shipped()))
     stuff.add_argument("--apart", action="append", default=[], metavar="LAYER", help="its pieces are carried, and written, one by one")
-    stuff.add_argument("--tool", choices=TOOLS, help="what cuts")
-    stuff.add_argument("--sheet-thickness", metavar="0.1mm", help="of sheets without a material")
-    stuff.add_argument("--spacer", metavar="2mm", help="what is between two sheets")
-    stuff.add_argument("--frame-depth", metavar="20mm", help="inner depth of the frame that the stack is to fit")
-
-
-WORDS = {"layering", "overlap", "way", "order_saves", "order", "pin", "above", "gather", "gather_sheets", "region", "alone", "name", "cut_colour", "merge", "leave_out",
-         "laid_on", "names_in", "backing", "rim", "board", "underlay", "marks", "weeding_frame", "weeding_every", "material", "apart", "tool",
-         "sheet_thickness", "spacer", "frame_depth"}
-"""What argparse calls them."""
 
 
 def needs_a_trace(options) -> bool:

@@ -10,6 +10,7 @@ from shapely.ops import nearest_points
 from sketchloom.core.edits.decisions import BELOW
 from sketchloom.core.layers.laying import LaidPiece, laid_pieces
 from sketchloom.core.shapes.polygons import area_of_outline
+from sketchloom.desk import lines
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
@@ -46,7 +47,7 @@ class LayingDesk:
             into = (b - a) / gap * _INTO_MM / self.work.mm_per_px
             width = max(_BRIDGE_MM, 1.3 * self.work.recipe.thin_mm) / self.work.mm_per_px
             ends = np.clip(np.array([a - into, b + into]) / (self.work.picture.width, self.work.picture.height), 0, 1)
-            made.append(self.work.painted_line(ends, width, piece.layer.plan.key))
+            made.append(lines.painted_line(self.work, ends, width, piece.layer.plan.key))
         return replace(recipe, lines=(*recipe.lines, *made))
 
     def from_below(self, recipe: Recipe, pieces) -> Recipe:

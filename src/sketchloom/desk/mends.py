@@ -1,5 +1,9 @@
-"""Findings that the program can mend: the recipe that no longer has them."""
+"""Findings that the program can mend: the recipe that no longer has them.
 
+Each mend stands under the code of its kind of finding. The words of its button are with the rule (``core/preflight``).
+"""
+
+from collections.abc import Callable
 from dataclasses import replace
 
 import numpy as np
@@ -9,102 +13,114 @@ from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
-from sketchloom.core.preflight.findings import WARN, Finding
-from sketchloom.core.preflight.rules import CARRIER_MM
+from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.preflight.rules import CARRIER_MM, thin_found
+from sketchloom.desk import figures, narrow
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
-from sketchloom.recipe.sections import MAX_DETAIL_MM, MIN_SIZE_MM
+from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES, MIN_SIZE_MM
 
 _MANY = 200
-MENDABLE = ("source.small", "source.shaded", "source.page", "source.skew", "source.light", "source.screen", "source.blocks",
-            "source.noise", "source.pale", "source.frame", "source.texture", "source.double",
-            "trace.colour_unused", "layer.empty", "size.over_carrier", "layer.thin", "layer.small_pieces", "trace.small_details",
-            "clean.edit_lost", "clean.shape_idle", "layer.like_ground")
+"""Narrow places that are thickened in one go: a person looks at the result, not at each."""
+_WIDER = 1.05
+"""A place is thickened to this much over the limit, so that what is measured anew is not a hair under it."""
+_mends: dict[str, Callable[[Finding, Work], Recipe]] = {}
+
+
+def mend_of(*codes: str):
+    """Marks a function (finding, work) -> recipe as what mends findings of these kinds."""
+    def keep(function):
+        for code in codes:
+            _mends[code] = function
+        return function
+    return keep
+
+
+def mendable() -> frozenset[str]:
+    """Codes of the findings that the program can mend."""
+    return frozenset(_mends)
 
 
 def mended(finding: Finding, work: Work) -> Recipe | None:
     """The recipe with a finding mended, None when there is nothing to change."""
-    recipe = work.recipe
-    match finding.code:
-        case "source.small":
-            changed = _with_width(work, work.picture.width / COMFORTABLE_PX_PER_MM)
-        case "source.shaded":
-            changed = replace(recipe, reading="photo")
-        case code if code in _STEPS:
-            changed = replace(recipe, preparation=_STEPS[code](recipe.preparation, work))
-        case "source.double":
-            gap = min(work.faults.double_px * work.mm_per_px, MAX_DETAIL_MM)
-            changed = replace(recipe, double_mm=round(gap, 3), double_to="filled")
-        case "trace.colour_unused":
-            used = {int(label) for label in work.traced.planar.face_label}
-            kept = tuple(e for i, e in enumerate(work.segmentation.own_entries) if i in used)
-            changed = replace(recipe, palette=kept, colours=None) if kept else recipe
-        case "layer.thin":
-            line = work.thickened(finding.x_px, finding.y_px, finding.layer, max(recipe.thin_mm * 1.05, 0.05))
-            changed = recipe if line is None else replace(recipe, lines=(*recipe.lines, line))
-        case "layer.small_pieces":
-            changed = _without_small_pieces(finding.layer, work)
-        case "trace.small_details":
-            lost = tuple((one.x_share, one.y_share) for one in work.details_lost())
-            changed = replace(recipe, kept=tuple(dict.fromkeys((*recipe.kept, *lost)))[:1000])
-        case "clean.edit_lost":
-            here = work.edited.found.tolist()
-            changed = replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n >= len(here) or here[n] >= 0))
-        case "material.shrinks":
-            key = next((layer.plan.key for layer in work.layers if layer.plan.name == finding.layer), None)
-            changed = recipe if key is None else recipe.with_edit(key, apart=True)
-        case "clean.shape_idle":
-            changed = _without_idle(work)
-        case "layer.like_ground":
-            plan = next((p for p in work.plans if p.name == finding.layer), None)
-            changed = recipe if plan is None else recipe.with_edit(plan.key, left_out=True)
-        case "layer.empty":
-            changed = replace(recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in recipe.layers))
-        case "size.over_carrier":
-            changed = _with_width(work, work.size_mm[0] * CARRIER_MM / max(_extent_mm(work)))
-        case _:
-            changed = recipe
-    return None if changed == recipe else changed
+    mend = _mends.get(finding.code)
+    changed = work.recipe if mend is None else mend(finding, work)
+    return None if changed == work.recipe else changed
 
 
 def mended_all(code: str, work: Work) -> Recipe | None:
     """The recipe with all findings of a kind mended; of narrow places also those too many to be listed."""
     recipe = work.recipe
+    todo = [finding for finding in work.findings if finding.code == code]
     if code == "layer.thin":
-        todo = [Finding(code, WARN, "", one.layer, one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px)
-                for one in work.narrow_places(_MANY) if one.width_mm < recipe.thin_mm]
-    else:
-        todo = [finding for finding in work.findings if finding.code == code]
+        plans = {layer.plan.key: layer.plan for layer in work.layers}
+        todo = [thin_found(plans[one.key], (one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px), one.width_mm, recipe.thin_mm)
+                for one in narrow.narrow_places(work, _MANY) if one.width_mm < recipe.thin_mm]
     for finding in todo:
         recipe = mended(finding, replace(work, recipe=recipe)) or recipe
     return None if recipe == work.recipe else recipe
 
 
-def _without_small_pieces(layer, work):
-    """The regions of a sheet's pieces that are too small go to what lies around them."""
-    desk = RegionDesk(work, RegionIndex(work.traced.planar))
-    least = np.pi / 4 * work.recipe.thin_mm**2 / work.mm_per_px**2
-    depth = next((k for k, plan in enumerate(work.plans) if plan.name == layer), None)
-    small = np.flatnonzero((work.depth == depth) & (work.traced.planar.face_area_px < least)) if depth is not None else []
-    return desk.decided(work.recipe, list(small), DROP)
+# -- the picture -------------------------------------------------------------------------------
 
 
-def _without_idle(work):
-    recipe, cut = work.recipe, work.segmentation.cut_in
-    curves = tuple(c for c, so in zip(recipe.curves, work.traced.curves_found) if so)
-    done = iter([] if cut is None else cut.splits_done.tolist())
-    return replace(recipe, curves=curves, splits=tuple(s for s in recipe.splits if not s.on or next(done, True)))
+@mend_of("source.small")
+def _smaller(_, work):
+    return _with_width(work, work.picture.width / COMFORTABLE_PX_PER_MM)
 
 
+@mend_of("source.shaded")
+def _as_photo(_, work):
+    return replace(work.recipe, reading="photo")
+
+
+@mend_of("source.double")
+def _gap_filled(_, work):
+    gap = min(work.faults.double_px * work.mm_per_px, MAX_DETAIL_MM)
+    return replace(work.recipe, double_mm=round(gap, 3), double_to="filled")
+
+
+def _step(*codes):
+    """Marks a function (steps, work) -> steps as a mend by a step of preparing."""
+    def keep(change):
+        mend_of(*codes)(lambda _, work: replace(work.recipe, preparation=change(work.recipe.preparation, work)))
+        return change
+    return keep
+
+
+@_step("source.page")
+def _flattened(steps, work):
+    return replace(steps, page=within_edge(work.faults.page))
+
+
+@_step("source.skew")
 def _straightened(steps, work):
-    return replace(steps, turn_deg=round(_within_half_turn(steps.turn_deg - work.faults.skew_deg), 2))
+    turned = steps.turn_deg - work.faults.skew_deg
+    return replace(steps, turn_deg=round((turned + 180.0) % 360.0 - 180.0, 2))
 
 
-def _within_half_turn(degrees):
-    return (degrees + 180.0) % 360.0 - 180.0
+@_step("source.light")
+def _levelled(steps, _):
+    return replace(steps, level_light=True)
 
 
+@_step("source.screen")
+def _without_screen(steps, _):
+    return replace(steps, descreen=True)
+
+
+@_step("source.blocks", "source.noise")
+def _calmer(steps, _):
+    return replace(steps, denoise=min(steps.denoise + 1, MAX_STEP))
+
+
+@_step("source.pale")
+def _lifted(steps, _):
+    return replace(steps, lift_pencil=min(steps.lift_pencil + 1, MAX_STEP))
+
+
+@_step("source.frame")
 def _cropped(steps, work):
     """The inner part of what is shown, in shares of what the present crop was taken from."""
     x0, y0, x1, y1 = steps.crop or (0.0, 0.0, 1.0, 1.0)
@@ -112,17 +128,81 @@ def _cropped(steps, work):
     return replace(steps, crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0)))
 
 
-_STEPS = {
-    "source.page": lambda steps, work: replace(steps, page=within_edge(work.faults.page)),
-    "source.skew": _straightened,
-    "source.light": lambda steps, work: replace(steps, level_light=True),
-    "source.screen": lambda steps, work: replace(steps, descreen=True),
-    "source.blocks": lambda steps, work: replace(steps, denoise=min(steps.denoise + 1, MAX_STEP)),
-    "source.noise": lambda steps, work: replace(steps, denoise=min(steps.denoise + 1, MAX_STEP)),
-    "source.pale": lambda steps, work: replace(steps, lift_pencil=min(steps.lift_pencil + 1, MAX_STEP)),
-    "source.frame": _cropped,
-    "source.texture": lambda steps, work: replace(steps, level_light=True, denoise=min(steps.denoise + 1, MAX_STEP)),
-}
+@_step("source.texture")
+def _clean_paper(steps, work):
+    return _calmer(_levelled(steps, work), work)
+
+
+# -- regions and what was decided about them ---------------------------------------------------
+
+
+@mend_of("trace.colour_unused")
+def _without_unused(_, work):
+    used = {int(label) for label in work.traced.planar.face_label}
+    kept = tuple(e for i, e in enumerate(work.segmentation.own_entries) if i in used)
+    return replace(work.recipe, palette=kept, colours=None) if kept else work.recipe
+
+
+@mend_of("trace.small_details")
+def _details_back(_, work):
+    lost = tuple((one.x_share, one.y_share) for one in figures.details_lost(work))
+    return replace(work.recipe, kept=tuple(dict.fromkeys((*work.recipe.kept, *lost)))[:MAX_PLACES])
+
+
+@mend_of("clean.edit_lost")
+def _without_lost(_, work):
+    here, recipe = work.edited.found.tolist(), work.recipe
+    return replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n >= len(here) or here[n] >= 0))
+
+
+@mend_of("clean.shape_idle")
+def _without_idle(_, work):
+    recipe, cut = work.recipe, work.segmentation.cut_in
+    curves = tuple(c for c, so in zip(recipe.curves, work.traced.curves_found, strict=False) if so)
+    done = iter([] if cut is None else cut.splits_done.tolist())
+    return replace(recipe, curves=curves, splits=tuple(s for s in recipe.splits if not s.on or next(done, True)))
+
+
+# -- layers ------------------------------------------------------------------------------------
+
+
+@mend_of("layer.thin")
+def _thickened(finding, work):
+    to_mm = max(work.recipe.thin_mm * _WIDER, 0.05)
+    line = narrow.thickened(work, finding.x_px, finding.y_px, finding.key, to_mm)
+    return work.recipe if line is None else replace(work.recipe, lines=(*work.recipe.lines, line))
+
+
+@mend_of("layer.small_pieces")
+def _without_small_pieces(finding, work):
+    """The regions of a sheet's pieces that are too small go to what lies around them."""
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    least = np.pi / 4 * work.recipe.thin_mm**2 / work.mm_per_px**2
+    depth = next((k for k, plan in enumerate(work.plans) if plan.key == finding.key), None)
+    if depth is None:
+        return work.recipe
+    small = np.flatnonzero((work.depth == depth) & (work.traced.planar.face_area_px < least))
+    return desk.decided(work.recipe, list(small), DROP)
+
+
+@mend_of("layer.like_ground")
+def _left_out(finding, work):
+    return work.recipe.with_edit(finding.key, left_out=True)
+
+
+@mend_of("layer.empty")
+def _brought_back(_, work):
+    return replace(work.recipe, ground="keep", layers=tuple(replace(e, left_out=False) for e in work.recipe.layers))
+
+
+@mend_of("material.shrinks")
+def _apart(finding, work):
+    return work.recipe.with_edit(finding.key, apart=True)
+
+
+@mend_of("size.over_carrier")
+def _to_carrier(_, work):
+    return _with_width(work, work.size_mm[0] * CARRIER_MM / max(_extent_mm(work)))
 
 
 def _with_width(work, width_mm):

@@ -10,7 +10,7 @@ from sketchloom.core.edits.choosing import RegionSizes, region_picture
 from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit
 from sketchloom.core.edits.region_edits import find_regions, inner_place, own_hex, with_edits
 from sketchloom.core.edits.together import enclosed, together
-from sketchloom.core.layers import gathering
+from sketchloom.core.layers import gathering, ways
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
@@ -134,7 +134,7 @@ class RegionDesk:
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
         """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies uppermost."""
         work, planar = self.work, self.work.traced.planar
-        rgb = gathering_colours(work) if rule == gathering.COLOURS else None
+        rgb = gathering_colours(work) if rule == ways.COLOURS else None
         faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets, rgb)
         colours = gathering.sheet_colours(sheets) if rgb is None else gathering.mean_colours(planar, faces, sheet, rgb)
         rest = self._without(recipe, faces.tolist())

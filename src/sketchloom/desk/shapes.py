@@ -31,6 +31,7 @@ from sketchloom.core.shapes.drawn import (
 )
 from sketchloom.core.shapes.placed import ring_points, rings_px
 from sketchloom.core.strokes.ink_lines import InkLines
+from sketchloom.desk import lines
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 
@@ -190,7 +191,7 @@ class ShapeDesk:
 
     def held(self, recipe: Recipe, bridges: StencilBridges, width_mm: float, hex_colour: str) -> Recipe:
         """The recipe with bridges painted in the colour of the sheet."""
-        made = tuple(self.work.painted_line(np.array([a, b]) / self.size, width_mm / self.work.mm_per_px, hex_colour)
+        made = tuple(lines.painted_line(self.work, np.array([a, b]) / self.size, width_mm / self.work.mm_per_px, hex_colour)
                      for a, b in zip(bridges.start, bridges.end))
         return replace(recipe, lines=(*recipe.lines, *made))
 
@@ -214,7 +215,7 @@ class ShapeDesk:
     @cached_property
     def outlines(self) -> InkLines | None:
         """Strokes of the ink or of the dark outlines of a coloured picture; None where nothing is drawn in outlines."""
-        label = self.work.outline_label
+        label = lines.outline_label(self.work)
         return None if label is None else self.strokes if label == tone.INK and self.has_strokes else InkLines(self.work.segmentation.labels == label)
 
     def bridge(self, place, other_place, reach_mm: float) -> tuple[np.ndarray, PaintedLine] | None:
@@ -222,8 +223,8 @@ class ShapeDesk:
         made = self.outlines.bridged(np.asarray(place, float), np.asarray(other_place, float), reach_mm / self.work.mm_per_px)
         if made is None:
             return None
-        hex_colour = self.work.segmentation.entries[self.work.outline_label].hex
-        return made.points, self.work.painted_line(np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour)
+        hex_colour = self.work.segmentation.entries[lines.outline_label(self.work)].hex
+        return made.points, lines.painted_line(self.work, np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour)
 
     def end_near(self, place, reach_mm: float) -> np.ndarray | None:
         """Where a bridge that is begun at a place would begin, px."""
@@ -232,7 +233,7 @@ class ShapeDesk:
 
     def painted(self, paints) -> tuple[PaintedLine, ...]:
         """Lines to paint as a recipe keeps them."""
-        return tuple(self.work.painted_line(np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, self.work.brush_hex(p.in_ink, None))
+        return tuple(lines.painted_line(self.work, np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, lines.brush_hex(self.work, p.in_ink, None))
                      for p in paints)
 
     def stroke_window(self, number: int) -> PlacedShape | None:

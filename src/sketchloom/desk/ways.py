@@ -9,6 +9,7 @@ from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.core.layers import gathering, order_bounds
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import colour_boundaries, sheet_faces
+from sketchloom.core.layers.ways import COLOURS as BY_COLOURS
 from sketchloom.core.layers.ways import FITTED, LEAN, WAYS
 from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
@@ -121,7 +122,7 @@ class LineArtRung:
 def line_art_ladder(work: Work, rule: str) -> tuple[LineArtRung, ...]:
     """Two sheets and more that a drawing's enclosed regions are gathered into, layered as the work is now."""
     planar, scale = work.traced.planar, work.mm_per_px
-    rgb = gathering_colours(work) if rule == gathering.COLOURS else None
+    rgb = gathering_colours(work) if rule == BY_COLOURS else None
     found = gathering.ladder(planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering, rgb)
     return tuple(LineArtRung(r.sheets, r.pieces, r.cut_px * scale, r.saved_px * scale, r.alike) for r in found)
 

@@ -22,6 +22,7 @@ from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.material_rules import check_materials
+from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.core.segment import palette as palettes
 from sketchloom.evaluate import curves
 from sketchloom.evaluate.cache import Cache
@@ -216,7 +217,7 @@ def _findings(cache, work: Work):
     found = ()
     if judged:
         used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
-        found += fitness.judge(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
+        found += check_source(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
         found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
                                     recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact)
     if len(work.edited.found):

@@ -1,12 +1,18 @@
-"""Hands a work over as files."""
+"""Hands a work over as files: how it is split (one file, a layer, a piece, a design each, sheets shared by works) times
+the format it is written in."""
 
 import re
+from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError
-from sketchloom.core.formats.atomic import write_whole
-from sketchloom.core.formats.svg import layer_id, svg_document
+from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.said import said
+from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of, strand_of_lines, strand_of_rings
+from sketchloom.core.formats.atomic import refuse_target, write_together
+from sketchloom.core.formats.registry import Format, format_of, formats
+from sketchloom.core.formats.svg import layer_id
 from sketchloom.core.layers.designs import designs_of, shared_sheets, together_again
 from sketchloom.core.layers.frame import frame_mm, mark_rings, number_rings
 from sketchloom.core.layers.layering import Layer, LayerPlan
@@ -16,18 +22,25 @@ from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.evaluate.work import Work
 
 MAX_PIECE_FILES = 2000
+DESIGNS_APART_MM = 6.0
+"""Designs on one page lie at least so far apart (common practice, no source)."""
+_HELPER_MM, _LEAST_PEN_MM = 0.1, 0.01
+"""Widths that helper cuts are shown with, and the least that a reader takes for a line."""
+SVG = "svg"
 
 
-def whole_svg(work: Work) -> bytes:
-    """All layers in one document."""
-    title = Path(work.picture.name).stem
-    frame, marks = _frame(work)
-    return svg_document(work.layers, *work.size_mm, work.mm_per_px, title, frame=frame, marks=marks, own_marks=_numbers(work, frame), weeding=work.weeding).encode()
+# -- drawings ----------------------------------------------------------------------------------
 
 
-def _numbers(work, frame):
-    """Each sheet's number, to cut into its corner beside the marks."""
-    return {n: number_rings(frame, n) for n in range(1, len(work.layers) + 1)} if work.recipe.marks else {}
+def _group(layer, number: int, mm: float, marks=(), helpers=()) -> Group:
+    """A layer as one compound path, with its marks; helper cuts are lines beside it."""
+    pen = layer.outline.pen_px
+    look = Look(layer.plan.hex) if pen is None else Look(None, layer.plan.hex, max(pen * mm, _LEAST_PEN_MM), True)
+    cut = (strand_of(layer.outline, mm), strand_of_rings(marks)) if marks else (strand_of(layer.outline, mm),)
+    shapes = [Shape(cut, look)]
+    if helpers:
+        shapes.append(Shape((strand_of_lines(helpers),), Look(None, layer.plan.hex, _HELPER_MM)))
+    return Group(tuple(shapes), layer.plan.name, number)
 
 
 def _frame(work):
@@ -36,121 +49,156 @@ def _frame(work):
     return frame, mark_rings(frame) if work.recipe.marks else ()
 
 
-def layer_svgs(work: Work, stem: str) -> dict[str, bytes]:
-    """File name to document, a layer each; all with the page of the whole, so they register."""
-    files, (frame, marks), cuts = {}, _frame(work), work.weeding
+def _own_marks(work, frame, marks, number):
+    """Marks of a sheet: its number in the corner beside the ones that all have."""
+    return (*number_rings(frame, number), *marks) if work.recipe.marks else ()
+
+
+def whole_drawing(work: Work) -> Drawing:
+    """All layers in one drawing."""
+    frame, marks = _frame(work)
+    groups = (_group(layer, n, work.mm_per_px, _own_marks(work, frame, marks, n), work.weeding.get(n, ()))
+              for n, layer in enumerate(work.layers, 1))
+    return Drawing(Path(work.picture.name).stem, frame, tuple(groups))
+
+
+def layer_drawings(work: Work, stem: str) -> dict[str, Drawing]:
+    """File stem to drawing, a layer each; all with the page of the whole, so they register."""
+    made, (frame, marks) = {}, _frame(work)
     for number, layer in enumerate(work.layers, 1):
-        base = layer_id(number, layer.plan.name)[len("layer-"):]
         if work.recipe.edit_of(layer.plan.key).apart:  # its pieces are carried one by one
-            files |= _pieces_of_layer(work, stem, number, layer, frame)
+            made |= _pieces_of_layer(work, stem, number, layer, frame)
         else:
-            files[f"{stem}-{base}.svg"] = svg_document([layer], *work.size_mm, work.mm_per_px, layer.plan.name, number, frame, marks, _numbers(work, frame), cuts).encode()
-    return files
+            group = _group(layer, number, work.mm_per_px, _own_marks(work, frame, marks, number), work.weeding.get(number, ()))
+            made[f"{stem}-{_base(number, layer.plan.name)}"] = Drawing(layer.plan.name, frame, (group,))
+    return made
+
+
+def piece_drawings(work: Work, stem: str) -> dict[str, Drawing]:
+    """File stem to drawing, a piece each, numbered by size within its layer; all with the frame of the whole, so each
+    lies where it goes."""
+    frame, _ = _frame(work)
+    made: dict[str, Drawing] = {}
+    for number, layer in enumerate(work.layers, 1):
+        made |= _pieces_of_layer(work, stem, number, layer, frame)
+    return made
 
 
 def _pieces_of_layer(work, stem, number, layer, frame):
-    base = layer_id(number, layer.plan.name)[len("layer-"):]
-    return {f"{stem}-{base}-{count:03d}.svg": svg_document([replace(layer, outline=outline)], *work.size_mm, work.mm_per_px,
-                                                           f"{layer.plan.name}, piece {count}", number, frame).encode()
+    base = f"{stem}-{_base(number, layer.plan.name)}"
+    return {f"{base}-{count:03d}": Drawing(f"{layer.plan.name}, piece {count}", frame,
+                                           (_group(replace(layer, outline=outline), number, work.mm_per_px),))
             for count, outline in enumerate(pieces_of(layer.outline), 1)}
 
 
-def piece_svgs(work: Work, stem: str) -> dict[str, bytes]:
-    """File name to document, a piece each, numbered by size within its layer; all with the frame of the whole, so each lies where it goes."""
-    files, (frame, _) = {}, _frame(work)
-    for number, layer in enumerate(work.layers, 1):
-        files |= _pieces_of_layer(work, stem, number, layer, frame)
-    return files
-
-
-_PLAN_WORDS = {"heading": "Order of work", "one": "{number}  {name}: piece {first}", "many": "{number}  {name}: pieces {first}–{last}",
-               "way_up": "A piece with an arrow nearly fits the wrong way round: the arrow points up.",
-               "top": "Up is up on this page; true size."}
-
-
-def plan_svg(work: Work, title: str, words=None) -> bytes:
-    """The laying plan of a work; ``words`` in the user's language."""
-    from sketchloom.core.formats import plan  # it loads the shaper of words, which only this needs
-    return plan.plan_svg(laid_pieces(work.layers), *work.size_mm, work.mm_per_px, title, words or _PLAN_WORDS).encode()
-
-
-def write_plan(work: Work, path, words=None) -> Path:
-    """Write the laying plan beside the cut files."""
-    refuse_empty(work, path)
-    write_whole(path, plan_svg(work, Path(path).stem, words))
-    return Path(path)
-
-
-DESIGNS_APART_MM = 6.0
-"""Designs on one page lie at least so far apart (common practice, no source)."""
-
-
-def write_designs(work: Work, folder, stem: str) -> list[Path]:
-    """Write one file for each design on the page, in a frame of its own that all its layers share."""
-    stem, files = safe_stem(stem), {}
+def design_drawings(work: Work, stem: str) -> dict[str, Drawing]:
+    """File stem to drawing, one for each design on the page, in a frame of its own that all its layers share."""
+    made = {}
     found = designs_of(work.layers, DESIGNS_APART_MM / work.mm_per_px)
-    if len(found) > MAX_PIECE_FILES:
-        raise ExportError(folder, f"not written: {len(found)} designs would be as many files, and {MAX_PIECE_FILES} are the most. Write one file.")
     if work.layers and not found:  # pen lines are one design
-        files[f"{stem}-design-01.svg"] = whole_svg(work)
+        made[f"{stem}-design-01"] = whole_drawing(work)
     for number, design in enumerate(found, 1):
         left, top, right, bottom = (v * work.mm_per_px for v in design.box)
-        frame = (left, top, right - left, bottom - top)
-        files[f"{stem}-design-{number:02d}.svg"] = svg_document(design.layers, *work.size_mm, work.mm_per_px, f"{stem}, design {number}", frame=frame).encode()
-    return _write_all(work, folder, files)
+        groups = tuple(_group(layer, n, work.mm_per_px) for n, layer in enumerate(design.layers, 1))
+        made[f"{stem}-design-{number:02d}"] = Drawing(f"{stem}, design {number}", (left, top, right - left, bottom - top), groups)
+    return made
 
 
-def write_shared(works, folder, stem: str) -> list[Path]:
-    """Write one file for each sheet that several finished works are cut from together, all with one frame."""
-    for work in works:
-        refuse_empty(work, folder)
-    asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm, {x.plan.key: getattr(w.recipe.material_of(x.plan.key), "key", None) for x in w.layers}) for w in works]
+def shared_drawings(works, stem: str) -> dict[str, Drawing]:
+    """File stem to drawing, one for each sheet that several finished works are cut from together, all with one frame."""
+    asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm,
+              {x.plan.key: getattr(w.recipe.material_of(x.plan.key), "key", None) for x in w.layers}) for w in works]
     sheets, (width, height) = shared_sheets(asked)
-    files = {}
+    made = {}
     for number, (name, hex_colour, parts) in enumerate(sheets, 1):
         # one layer of one compound path; the parts' titles say whose they are
         outline = together_again([part.outline for part in parts])
         layer = Layer(LayerPlan(name, name, hex_colour, ()), outline, 0.0, 0.0, NO_WIDTHS, None)
         title = f"{name}: " + ", ".join(dict.fromkeys(part.title for part in parts))
-        files[f"{safe_stem(stem)}-sheet-{layer_id(number, name)[len('layer-'):]}.svg"] = svg_document([layer], width, height, 1.0, title, number).encode()
-    return _write_all(works[0], folder, files)
+        made[f"{stem}-sheet-{_base(number, name)}"] = Drawing(title, (0.0, 0.0, width, height), (_group(layer, number, 1.0),))
+    return made
 
 
-def write_pieces(work: Work, folder, stem: str) -> list[Path]:
-    """Write one file a piece into a folder that exists."""
-    files = piece_svgs(work, safe_stem(stem))
-    if len(files) > MAX_PIECE_FILES:
-        raise ExportError(folder, f"not written: {len(files)} pieces would be as many files, and {MAX_PIECE_FILES} are the most. Write a file per layer.")
-    return _write_all(work, folder, files)
+def _base(number, name):
+    return layer_id(number, name)[len("layer-"):]
+
+
+PLAN_WORDS = {"heading": said("Order of work"), "one": said("{number}  {name}: piece {first}"),
+              "many": said("{number}  {name}: pieces {first}–{last}"),
+              "way_up": said("A piece with an arrow nearly fits the wrong way round: the arrow points up."),
+              "top": said("Up is up on this page; true size.")}
+"""Texts of the laying plan, by their use."""
+
+
+def plan_drawing(work: Work, title: str, words=None) -> Drawing:
+    """The laying plan of a work; ``words`` in the user's language."""
+    from sketchloom.core.drawing import plan  # it loads the shaper of words, which only this needs
+
+    return plan.plan_drawing(laid_pieces(work.layers), *work.size_mm, work.mm_per_px, title, words or PLAN_WORDS)
+
+
+# -- files -------------------------------------------------------------------------------------
+
+ONE, LAYERS, PIECES, DESIGNS = ("one", "layer", "piece", "design")
+SPLITS = {LAYERS: layer_drawings, PIECES: piece_drawings, DESIGNS: design_drawings}
+"""How a work is parted into files of a folder, by the name of each way."""
+Outgoing = list[tuple[Path, Callable[[], bytes]]]
+"""Files that belong together: where each goes, and what makes its bytes."""
+
+
+def outgoing(work: Work, target, how: str = ONE, kind: Format | None = None, stem: str = "") -> Outgoing:
+    """The files of a work.
+
+    Parameters
+    ----------
+    target : the file for ``one``, else a folder that exists. stem : of the files in the folder. kind : the format, else
+        what the file's suffix says, SVG in a folder.
+
+    Raises
+    ------
+    ExportError : there is nothing to cut, there would be too many files, or the format is not known.
+    """
+    refuse_empty(work, target)
+    if how == ONE:
+        refuse_target(Path(target))
+        kind = kind or format_of(target)
+        return [(Path(target), lambda: kind.write(whole_drawing(work)))]
+    return _in_folder(SPLITS[how](work, safe_stem(stem)), target, kind)
+
+
+def outgoing_shared(works, folder, stem: str, kind: Format | None = None) -> Outgoing:
+    """One file for each sheet that several finished works are cut from together; raises as ``outgoing``."""
+    for work in works:
+        refuse_empty(work, folder)
+    return _in_folder(shared_drawings(works, safe_stem(stem)), folder, kind)
+
+
+def outgoing_plan(work: Work, path, words=None) -> Outgoing:
+    """The laying plan, as SVG."""
+    refuse_empty(work, path)
+    return [(Path(path), lambda: formats()[SVG].write(plan_drawing(work, Path(path).stem, words)))]
+
+
+def _in_folder(drawings, folder, kind):
+    folder, kind = Path(folder), kind or formats()[SVG]
+    if len(drawings) > MAX_PIECE_FILES:
+        raise ExportError(folder, said("not written: there would be {count} files, and {most} are the most. Write a file per "
+                                       "layer, or one file.", count=len(drawings), most=MAX_PIECE_FILES))
+    if not folder.is_dir():
+        raise ExportError(folder, said("is not a folder.") if folder.exists() else said("this folder does not exist."))
+    return [(folder / f"{stem}{kind.suffix}", lambda d=drawing: kind.write(d)) for stem, drawing in drawings.items()]
+
+
+def write(files: Outgoing, *, progress=QUIET) -> list[Path]:
+    """Write files that belong together, all or none; raises ExportError, or Cancelled between two of them."""
+    return write_together(files, progress=progress)
 
 
 def refuse_empty(work: Work, target) -> None:
     """Raise when a work has no layer: a file without a cut helps nobody."""
     if not work.layers:
-        raise ExportError(target, "not written: nothing is left to cut. Put a layer back in, keep the ground "
-                          "or choose more colours.")
-
-
-def write_svg(work: Work, path) -> list[Path]:
-    """Write all layers into one file; returns what was written."""
-    refuse_empty(work, path)
-    write_whole(path, whole_svg(work))
-    return [Path(path)]
-
-
-def write_layers(work: Work, folder, stem: str) -> list[Path]:
-    """Write one file a layer into a folder that exists."""
-    return _write_all(work, folder, layer_svgs(work, safe_stem(stem)))
-
-
-def _write_all(work, folder, files):
-    refuse_empty(work, folder)
-    folder = Path(folder)
-    if not folder.is_dir():
-        raise ExportError(folder, "this folder does not exist." if not folder.exists() else "is not a folder.")
-    for name, data in files.items():
-        write_whole(folder / name, data)
-    return [folder / name for name in files]
+        raise ExportError(target, said("not written: nothing is left to cut. Put a layer back in, keep the ground or choose "
+                                       "more colours."))
 
 
 def safe_stem(text: str) -> str:

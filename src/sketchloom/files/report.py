@@ -4,7 +4,8 @@ import json
 import resource
 
 from sketchloom import __version__
-from sketchloom.core.layers.gathering import RULES
+from sketchloom.core.layers.ways import RULES
+from sketchloom.desk import figures
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
 from sketchloom.evaluate.work import Work
 
@@ -27,7 +28,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
                 for f in work.findings if f.code.startswith(_SOURCE_CODES)
             ],
         },
-        "palette": [{"hex": e.hex, "share": round(share, 6)} for e, share in zip(entries, work.label_shares())],
+        "palette": [{"hex": e.hex, "share": round(share, 6)} for e, share in zip(entries, figures.label_shares(work))],
         "cells": work.traced.planar.face_count,
         "layers": [
             {
@@ -54,7 +55,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         },
         **(_compared(work) if compared and not work.draws_with_pens else {}),
         "strokes": [
-            {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in work.strokes_mm()
+            {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
         ],
         "findings": [
             {

@@ -1,18 +1,21 @@
 """The bench: the work at true scale between rulers, source and cut on either side of a curtain."""
 
 from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPainterPath, QPen
+from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPen
 from PySide6.QtWidgets import QPushButton, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
+from sketchloom.app.bench.tiles import Content, Tiles
 from sketchloom.app.bench.view import View
 from sketchloom.app.tools.tool import Frame, draw_line
-from sketchloom.app.work.paths import qt_path
+from sketchloom.app.work.jobs import close_all
+from sketchloom.app.work.paths import SheetPath
 from sketchloom.core.base.units import format_length
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.desk import figures
 from sketchloom.desk.regions import changed_boxes
 
 _WHEEL_STEP = 1.2
@@ -60,13 +63,16 @@ class Bench(QWidget):
         self.marks: tuple = ()
         self._peek = self._widths = None
         self.target = None
-        self.selected_key: str | None = None
         self._pointer: QPointF | None = None
         self._hover_face = -1
-        self._hover_path: QPainterPath | None = None
+        self._hover_path: SheetPath | None = None
         self._hover_text = ""
         self._drag = None
-        self._cut = self._seen = None  # the cut and the source as last painted
+        self.tiles, self._pinned_tiles = Tiles("drawing", self), Tiles("drawing pinned", self)
+        for tiles in (self.tiles, self._pinned_tiles):
+            tiles.renewed.connect(self.update)
+        self._seen = None  # the source as last painted
+        self._selected: str | None = None
         self._busy_text = ""
         self._stop = QPushButton(self.tr("Cancel"), self)
         self._stop.clicked.connect(self.cancelled)
@@ -81,7 +87,9 @@ class Bench(QWidget):
         self.set_tool(None)
         self._source = self._original = image
         self._picture = picture
-        self._shown = self._index = self._cut = self._seen = self._hover_path = self._pinned = None
+        self._shown = self._index = self._seen = self._hover_path = self._pinned = None
+        self.tiles.show(None)
+        self._pinned_tiles.show(None)
         self._hover_face, self._hover_text = -1, ""
         self.marks, self.target, self._peek, self._widths, self._numbers = (), None, None, None, ()
         self._fitted = True
@@ -106,35 +114,50 @@ class Bench(QWidget):
         self.update()
 
     def _keep_cut(self, shown):
-        """Paint what changed into the image of the cut, where that is little; otherwise it is painted anew."""
+        """Only the tiles on which something changed are made anew, where that is known."""
         before = self._shown
-        if self._cut is None or before is None or before.coarse or shown.coarse or shown.index is None or self._look is not None:
-            self._cut = None
-            return
-        boxes = changed_boxes(before.work, shown.work, shown.index)
-        if boxes is None:
-            self._cut = None
-        elif boxes:
-            bench_paint.renew_cut(self._cut, self._view, shown.work.layers, shown.paths, shown.work.mm_per_px, boxes)
+        boxes = None
+        if before is not None and not before.coarse and not shown.coarse and shown.index is not None and self._look is None:
+            boxes = changed_boxes(before.work, shown.work, shown.index)
+        self.tiles.show(self._content(shown), boxes)
+
+    def _content(self, shown) -> Content:
+        faint = frozenset(f.key for f in shown.work.findings if f.code == "layer.like_ground" and f.key is not None)
+        return Content(shown.work.layers, shown.paths, shown.work.mm_per_px, not shown.coarse, self._look_of(shown), self._selected,
+                       faint if shown.work.recipe.laid_on is not None else frozenset())
+
+    def _renew(self, boxes=None):
+        """The same sheets shown otherwise."""
+        if self._shown is not None:
+            self.tiles.show(self._content(self._shown), boxes)
+            self.update()
+
+    @property
+    def selected_key(self) -> str | None:
+        """The key of the layer that is outlined."""
+        return self._selected
+
+    @selected_key.setter
+    def selected_key(self, key) -> None:
+        if key != self._selected:
+            self._selected = key
+            self._renew()
 
     def paint_at_once(self, paths, looks, mm_per_px: float) -> None:
         """Show regions (paths in px) in the colours they are about to have, None for the ground; the exact cut follows."""
-        if self._cut is None:
-            return
-        painter = QPainter(self._cut)
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.translate(self._view.x, self._view.y)
-        painter.scale(self._view.scale * mm_per_px, self._view.scale * mm_per_px)
-        for path, look in zip(paths, looks):
-            painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_DestinationOut if look is None
-                                       else QPainter.CompositionMode.CompositionMode_SourceOver)
-            painter.fillPath(path, QColor(look or "#000000"))
-        painter.end()
+        def paint(painter):
+            painter.scale(mm_per_px, mm_per_px)
+            for path, look in zip(paths, looks, strict=True):
+                painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_DestinationOut if look is None
+                                           else QPainter.CompositionMode.CompositionMode_SourceOver)
+                painter.fillPath(path, QColor(look or "#000000"))
+        self.tiles.paint_into(self._view, paint)
         self.update()
 
     def pin(self, tried, title: str = "") -> None:
         """Hold another result in the place of the source; None lets it go."""
         self._pinned, self.pinned_title, self._seen = tried, title, None
+        self._pinned_tiles.show(None if tried is None else Content(tried.work.layers, tried.paths, tried.work.mm_per_px))
         self.curtain_on = self.curtain_on or tried is not None
         self.update()
 
@@ -152,8 +175,8 @@ class Bench(QWidget):
     def show_look(self, look) -> None:
         """Paint sheets in the look of their material and with shadows; None for flat colours."""
         if look != self._look:
-            self._look, self._cut = look, None
-            self.update()
+            self._look = look
+            self._renew()
 
     def show_numbers(self, numbers) -> None:
         """Number pieces: x and y in mm, text, whether it can be laid wrong; none to show no numbers."""
@@ -232,8 +255,8 @@ class Bench(QWidget):
         return QPointF((self.width() + RULER) / 2, (self.height() + RULER) / 2)
 
     def _set_view(self, view):
-        self._view, self._fitted = view, False
-        self._cut = self._seen = None
+        self._view, self._fitted = view.on_pixels(), False
+        self._seen = None
         self.update()
         self.viewed.emit()
 
@@ -269,21 +292,6 @@ class Bench(QWidget):
         """The shirt, wall or card below everything, if it was said."""
         if self._shown is not None and self._shown.work.recipe.laid_on is not None:
             painter.fillRect(page, QColor(self._shown.work.recipe.laid_on))
-
-    def _paint_faint(self, painter):
-        """A line around sheets that have the colour of what they are laid on, or they could not be seen."""
-        shown = self._shown
-        if shown is None or shown.work.recipe.laid_on is None:
-            return
-        faint = {f.layer for f in shown.work.findings if f.code == "layer.like_ground"}
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.translate(self._view.x, self._view.y)
-        painter.scale(self._view.scale, self._view.scale)
-        pen = QPen(QColor(theme.INK_SOFT), 1.2, Qt.PenStyle.DotLine)
-        pen.setCosmetic(True)
-        for layer, path in zip(shown.work.layers, shown.paths):
-            if layer.plan.name in faint:
-                painter.strokePath(path.whole, pen)
 
     def _page(self) -> QRectF:
         """Where the picture lies; as it came, it has the prepared one's width."""
@@ -325,23 +333,22 @@ class Bench(QWidget):
             split = RULER
         painter.save()
         painter.setClipRect(visible.intersected(QRectF(0, 0, split, self.height())))
-        if self._seen is None:
-            self._seen = self._left_image(page)
-        painter.drawImage(0, 0, self._seen)
+        if self._pinned is not None and self.tool is None and not self.source_only:
+            self._pinned_tiles.paint(painter, self._view, self.size(), self.devicePixelRatioF())
+        else:
+            if self._seen is None:
+                self._seen = self._left_image(page)
+            painter.drawImage(0, 0, self._seen)
         painter.restore()
         if split < self.width():
             painter.save()
             painter.setClipRect(visible.intersected(QRectF(split, 0, self.width(), self.height())))
             self._paint_laid_on(painter, page)
-            painter.drawImage(0, 0, self._cut_image())
-            self._paint_faint(painter)
+            self.tiles.paint(painter, self._view, self.size(), self.devicePixelRatioF())
             painter.restore()
 
     def _left_image(self, page):
-        """What lies left of the curtain: a pinned result, or the source under its veil."""
-        if self._pinned is not None and self.tool is None and not self.source_only:
-            return bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view, self._pinned.work.layers,
-                                          self._pinned.paths, self._pinned.work.mm_per_px)
+        """The source under its veil."""
         shown = self._original if self._shows_original() else self._source
         image = bench_paint.render_source(self.size(), self.devicePixelRatioF(), shown, page)
         if self._shown is not None and self._shown.veil is not None and not self._shows_original():
@@ -350,13 +357,6 @@ class Bench(QWidget):
             painter.drawImage(page, self._shown.veil)
             painter.end()
         return image
-
-    def _cut_image(self):
-        if self._cut is None:
-            self._cut = bench_paint.render_cut(self.size(), self.devicePixelRatioF(), self._view,
-                                               self._shown.work.layers, self._shown.paths, self._shown.work.mm_per_px,
-                                               smooth=not self._shown.coarse, look=self._look_of(self._shown))
-        return self._cut
 
     def _look_of(self, shown):
         """The look asked for, once it is of the sheets that are shown."""
@@ -368,14 +368,11 @@ class Bench(QWidget):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.translate(self._view.x, self._view.y)
         painter.scale(self._view.scale, self._view.scale)
-        for path, dashed in ((self._hover_path, False), (self._selected_path(), True)):
-            if path is None:
-                continue
+        if self._hover_path is not None:
+            path = self._hover_path.seen(self._box_mm(), 1 / self._view.scale)
             for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.5)):
                 pen = QPen(QColor(colour), width)
                 pen.setCosmetic(True)
-                if dashed and colour == theme.MADDER:
-                    pen.setDashPattern([5, 4])
                 painter.strokePath(path, pen)
         painter.restore()
         if self.lasso is not None:
@@ -393,13 +390,11 @@ class Bench(QWidget):
             bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),
                                       self.pinned_title or self.tr("source"), self.tr("cut"))
 
-    def _selected_path(self):
-        if self._shown is None or self.selected_key is None:
-            return None
-        for layer, path in zip(self._shown.work.layers, self._shown.paths):
-            if layer.plan.key == self.selected_key:
-                return path.whole
-        return None
+    def _box_mm(self):
+        """What is seen, and a little around it, mm."""
+        more = 8 / self._view.scale
+        (left, top), (right, bottom) = self._view.to_mm(0, 0), self._view.to_mm(self.width(), self.height())
+        return left - more, top - more, right + more, bottom + more
 
     def _paint_texts(self, painter):
         font = painter.font()
@@ -422,7 +417,7 @@ class Bench(QWidget):
 
     def resizeEvent(self, event):
         super().resizeEvent(event)
-        self._cut = self._seen = None
+        self._seen = None
         if self._fitted:
             self.fit()
 
@@ -524,8 +519,6 @@ class Bench(QWidget):
     def show_source_only(self, on: bool) -> None:
         """The source alone, all over."""
         self.source_only = on
-        if self._pinned is not None:
-            self._seen = None
         self.update()
 
     def set_picking(self, on: bool) -> None:
@@ -580,7 +573,7 @@ class Bench(QWidget):
             if face >= 0 and not self._shown.work.ground[face]:
                 traced = self._shown.work.traced
                 outline = face_outline(traced.planar, traced.curves, face)
-                self._hover_path = qt_path(outline, self._shown.work.mm_per_px)
+                self._hover_path = SheetPath(outline, self._shown.work.mm_per_px)
         if text != self._hover_text:
             self._hover_text = text
             self.setAccessibleDescription(text)
@@ -590,14 +583,14 @@ class Bench(QWidget):
         work, text, found = self._shown.work, "", -1
         if at is not None and self._index is not None and not self.picking:
             mx, my = self._view.to_mm(at.x(), at.y())
-            found = work.stroke_at(mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px))
+            found = figures.stroke_at(work, mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px))
         if found >= 0:
-            line = work.stroke_outline(found)
+            line = figures.stroke_outline(work, found)
             text = self.tr("stroke · {0} wide · {1} long").format(
                 format_length(line.pen_px * work.mm_per_px, self.unit, 2), format_length(line.length_px() * work.mm_per_px, self.unit))
         if found != self._hover_face:
             self._hover_face = found
-            self._hover_path = qt_path(line, work.mm_per_px) if found >= 0 else None
+            self._hover_path = SheetPath(line, work.mm_per_px) if found >= 0 else None
         if text != self._hover_text:
             self._hover_text = text
             self.setAccessibleDescription(text)
@@ -612,3 +605,12 @@ class Bench(QWidget):
         if plan is None or depth < 0:
             return self.tr("region left out · {0}").format(size)
         return self.tr("region · {0} · layer {1} {2} · {3}").format(plan.hex, depth + 1, plan.name, size)
+
+    @property
+    def is_sharp(self) -> bool:
+        """Whether nothing that is seen is still being drawn."""
+        return self.tiles.is_sharp and self._pinned_tiles.is_sharp
+
+    def close_lanes(self) -> None:
+        """End what draws beside the window."""
+        close_all((self.tiles.lane, self._pinned_tiles.lane))

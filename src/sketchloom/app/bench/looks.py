@@ -6,7 +6,7 @@ from functools import lru_cache
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
-from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPixmap, QTransform
+from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QTransform
 
 _TILE = 128
 _SHADOW, _SOFT = 0.36, 5
@@ -59,11 +59,11 @@ def paint_shadows(painter: QPainter, look: Look, paths, under: int) -> None:
     for over in range(under + 1, min(under + 1 + _FAR, len(paths))):
         if over in look.hidden:
             continue
-        inner.fillPath(paths[over].whole.translated(look.offset(over, under)), QColor(20, 16, 12))
+        inner.fillPath(paths[over].translated(look.offset(over, under)), QColor(20, 16, 12))
     inner.end()
     painter.save()
     painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
-    painter.setClipPath(paths[under].whole, Qt.ClipOperation.IntersectClip)
+    painter.setClipPath(paths[under], Qt.ClipOperation.IntersectClip)
     painter.resetTransform()
     painter.setOpacity(_SHADOW)
     painter.drawImage(QRectF(0, 0, size.width(), size.height()), mask)
@@ -71,7 +71,7 @@ def paint_shadows(painter: QPainter, look: Look, paths, under: int) -> None:
 
 
 @lru_cache(maxsize=32)
-def _tile(family: str) -> QPixmap:
+def _tile(family: str) -> QImage:
     """Lighter and darker spots of a material, by rule and the same every time."""
     rng = np.random.default_rng(sum(map(ord, family)))
     y, x = np.mgrid[0:_TILE, 0:_TILE]
@@ -94,8 +94,8 @@ def _tile(family: str) -> QPixmap:
     pixels = np.zeros((_TILE, _TILE, 4), np.uint8)
     pixels[..., :3] = np.where(light > 0, 255, 0)[..., None]
     pixels[..., 3] = np.clip(np.abs(light), 0, 200)
-    image = QImage(pixels.data, _TILE, _TILE, 4 * _TILE, QImage.Format.Format_RGBA8888).copy()
-    return QPixmap.fromImage(image)
+    # an image, as pixmaps belong to the window's thread
+    return QImage(pixels.data, _TILE, _TILE, 4 * _TILE, QImage.Format.Format_RGBA8888).copy()
 
 
 def _calm(values, reach):

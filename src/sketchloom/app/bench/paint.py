@@ -66,50 +66,32 @@ def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
     return image
 
 
-def render_cut(size, ratio, view: View, layers, paths, mm_per_px: float, smooth: bool = True, look=None) -> QImage:
-    """The layers as an image of the visible area, base first."""
-    image = _blank(size, ratio)
-    painter = QPainter(image)
-    painter.setRenderHint(QPainter.RenderHint.Antialiasing, smooth)
-    painter.translate(view.x, view.y)
-    painter.scale(view.scale, view.scale)
-    paint_layers(painter, layers, paths, mm_per_px, look)
-    painter.end()
-    return image
+def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None, box=None, pixel_mm: float = 0.0, progress=None) -> None:
+    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn.
 
-
-def renew_cut(image: QImage, view: View, layers, paths, mm_per_px: float, places) -> None:
-    """Paint anew what lies in some boxes (K, 4) left, top, right, bottom in mm of an image of ``render_cut``."""
-    painter = QPainter(image)
-    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-    for x0, y0, x1, y1 in places:
-        (left, top), (right, bottom) = view.to_screen(x0, y0), view.to_screen(x1, y1)
-        box = QRectF(left - 3, top - 3, right - left + 6, bottom - top + 6).toAlignedRect()
-        painter.save()
-        painter.setClipRect(box)
-        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_Clear)
-        painter.fillRect(box, Qt.GlobalColor.transparent)
-        painter.setCompositionMode(QPainter.CompositionMode.CompositionMode_SourceOver)
-        painter.translate(view.x, view.y)
-        painter.scale(view.scale, view.scale)
-        paint_layers(painter, layers, paths, mm_per_px)
-        painter.restore()
-    painter.end()
-
-
-def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None) -> None:
-    """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn. ``look`` adds grain and shadows."""
-    for number, (layer, path) in enumerate(zip(layers, paths)):
+    ``look`` adds grain and shadows. Only what is seen in a ``box`` (left, top, right, bottom, mm) is painted, where a
+    pixel of the screen is ``pixel_mm``; ``progress`` may end it between two layers.
+    """
+    parts = [path.whole if box is None else path.seen(_grown(box, look), pixel_mm) for path in paths]
+    for number, (layer, part) in enumerate(zip(layers, parts, strict=True)):
+        if progress is not None:
+            progress.step(number, len(layers), "")
         if layer.plan.hidden:
             continue
         if layer.outline.pen_px is None:
-            path.fill(painter, QColor(layer.plan.hex))
+            painter.fillPath(part, QColor(layer.plan.hex))
             if look is not None:
-                looks.paint_texture(painter, path.whole, look.families[number])
-                looks.paint_shadows(painter, look, paths, number)
+                looks.paint_texture(painter, part, look.families[number])
+                looks.paint_shadows(painter, look, parts, number)
         else:
-            painter.strokePath(path.whole, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
+            painter.strokePath(part, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
                                           Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+
+
+def _grown(box, look):
+    """A box and all that throws a shadow into it."""
+    far = 0.0 if look is None or look.light_deg is None or not look.height_mm else look.slant * (look.height_mm[-1] - look.height_mm[0])
+    return box[0] - far, box[1] - far, box[2] + far, box[3] + far
 
 
 def tint_of(gone) -> QImage:

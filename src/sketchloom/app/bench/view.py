@@ -22,6 +22,10 @@ class View:
     def moved(self, dx: float, dy: float) -> "View":
         return replace(self, x=self.x + dx, y=self.y + dy)
 
+    def on_pixels(self) -> "View":
+        """The same with its origin on a whole pixel, so that tiles lie on the screen's own."""
+        return replace(self, x=float(round(self.x)), y=float(round(self.y)))
+
     def zoomed(self, factor: float, sx: float, sy: float) -> "View":
         """Larger or smaller by a factor with the point under (sx, sy) at rest."""
         scale = min(max(self.scale * factor, SMALLEST), LARGEST)

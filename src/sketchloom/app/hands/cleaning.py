@@ -8,6 +8,7 @@ from sketchloom.app.tools.regions import BoxTool, RegionTool
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.units import format_length
 from sketchloom.core.edits.decisions import COLOUR
+from sketchloom.desk import lines, narrow
 from sketchloom.desk.regions import RegionDesk
 
 _AT_ONCE = 200
@@ -103,7 +104,7 @@ class Cleaning(QObject):
         work = self._session.latest.work if self._session.latest is not None else None
         if work is None:
             return
-        hex_colour = work.brush_hex(adds, self._panel.regions.colours.chosen())
+        hex_colour = lines.brush_hex(work, adds, self._panel.regions.colours.chosen())
         hint = (self.tr("Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down."))
         tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
         tool.taken.connect(lambda points: self._panel.lines.paint(points, hex_colour))
@@ -127,7 +128,7 @@ class Cleaning(QObject):
         if not (self._is_seen and self._panel.narrow.shows_line()):
             self._bench.show_widths(None)
         elif work is not None:
-            self._bench.show_widths(work.width_line(self._panel.narrow.of_spaces()))
+            self._bench.show_widths(narrow.width_line(work, self._panel.narrow.of_spaces()))
 
     def _show_only(self):
         only = self._panel.regions.only()

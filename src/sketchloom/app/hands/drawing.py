@@ -9,10 +9,12 @@ from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THI
 from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
 from sketchloom.app.tools.lines import BridgeTool, LineTool, OwnBridgeTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
+from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
 from sketchloom.core.picture.preparing.mirroring import find_axis
 from sketchloom.core.picture.preparing.steps import Mirror
+from sketchloom.desk import lines
 
 _HAIR = 0.002
 _REACH_MM = 2.5
@@ -89,7 +91,7 @@ class Drawing(QObject):
         if is_seen:
             self.refresh()
         if is_seen and not self._knows_fonts:
-            self._session.helper.run(self.tr("Looking for fonts"), _fonts, self._show_fonts, lambda why: self._say("words", "trouble", why))
+            self._session.helper.run(self.tr("Looking for fonts"), lambda _: _fonts(), self._show_fonts, lambda why: self._say("words", "trouble", why))
 
     def _show_fonts(self, fonts):
         self._knows_fonts = True
@@ -134,7 +136,7 @@ class Drawing(QObject):
         """Work something out about the present result beside the window; it is used if that result is still shown."""
         desk = self.desk
         if desk is not None:
-            self._session.helper.run(text, lambda: make(desk), lambda made: self.desk is desk and use(made),
+            self._session.helper.run(text, lambda _: make(desk), lambda made: self.desk is desk and use(made),
                                          lambda why: self._say("drawing", "trouble", why))
 
     def _once(self, tool):
@@ -153,7 +155,7 @@ class Drawing(QObject):
     # -- bridges of one's own --------------------------------------------------------------
 
     def _take_own_bridge(self):
-        if self.desk is not None and self.desk.work.outline_label is not None:
+        if self.desk is not None and lines.outline_label(self.desk.work) is not None:
             self._later(self.tr("Following strokes"), lambda desk: desk.outlines, lambda _: self._hold_own_bridge())
 
     def _hold_own_bridge(self):
@@ -259,7 +261,7 @@ class Drawing(QObject):
         try:
             rings, missing = self.desk.word(box.text.text(), box.font(), box.word_mm, place, path)
         except AppError as error:
-            self._say("words", "trouble", str(error))
+            self._say("words", "trouble", told(error.message))
             return
         if missing:
             self._say("words", "ask", self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)))
@@ -455,7 +457,7 @@ class Drawing(QObject):
         try:
             self._panel.mirror.set_mirror(Mirror(x0, y0, x1, y1))
         except AppError as error:
-            self._say("mirror", "ask", str(error))
+            self._say("mirror", "ask", told(error.message))
 
     def _show_loose(self):
         if self.desk is None:
@@ -478,7 +480,7 @@ class Drawing(QObject):
     def _take_bridges(self, bridges, width_mm):
         self._panel.stencil.show_loose(bridges, True)
         if len(bridges.start):
-            hex_colour = self.desk.work.brush_hex(False, None)
+            hex_colour = lines.brush_hex(self.desk.work, False, None)
             self._session.change(self.desk.held(self._session.document.recipe, bridges, width_mm, hex_colour), self.tr("stencil bridges"))
 
     def _show_ends(self):

@@ -151,7 +151,7 @@ class Stacking(QObject):
             return
         from sketchloom.desk.laying import LayingDesk  # geometry that the first window need not wait for
         desk = LayingDesk(work, RegionDesk(work, shown.index))
-        self._session.helper.run(self.tr("Numbering pieces"), lambda: (desk.pieces, desk)[1], self._take_pieces, lambda _: None)
+        self._session.helper.run(self.tr("Numbering pieces"), lambda _: (desk.pieces, desk)[1], self._take_pieces, lambda _: None)
 
     def _take_pieces(self, desk):
         if self._session.work is not desk.work:
@@ -183,7 +183,7 @@ class Stacking(QObject):
         from sketchloom.desk.ways import line_art_ladder
         work = self._session.work
         if work is not None:
-            self._session.helper.run(self.tr("Counting sheets"), lambda: line_art_ladder(work, rule),
+            self._session.helper.run(self.tr("Counting sheets"), lambda _: line_art_ladder(work, rule),
                                      lambda rungs: self._session.work is not None and self._panel.line_art.show_ladder(work, rungs), lambda _: None)
 
     def _paint_depth(self, hex_colour):

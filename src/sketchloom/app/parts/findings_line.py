@@ -1,12 +1,14 @@
 """The findings line: one line folded, a list unfolded, each with its place and its mend."""
 
 from collections import Counter
+from html import escape
 
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QScrollArea, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import button, clear, label
+from sketchloom.app.parts.widgets import button, clear, label, plain_tip
+from sketchloom.app.words import told
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
 _ICONS = {NOTE: ("info-circle", theme.WOAD), WARN: ("alert-triangle", theme.WELD), STOP: ("alert-octagon", theme.MADDER)}
@@ -30,6 +32,7 @@ class FindingsLine(QFrame):
         head = QHBoxLayout()
         self._icon = QLabel()
         self._summary = QLabel()
+        self._summary.setTextFormat(Qt.TextFormat.PlainText)
         self._summary.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
         self._fold = QToolButton()
         self._fold.setCheckable(True)
@@ -53,15 +56,14 @@ class FindingsLine(QFrame):
         self._area.hide()
         outer.addWidget(self._area)
         self._findings: tuple = ()
-        self._mends: dict = {}
-        self.show_findings((), {})
+        self.show_findings(())
 
-    def show_findings(self, findings, mends) -> None:
-        """Show findings, worst first; ``mends`` maps codes to the words of a button."""
+    def show_findings(self, findings) -> None:
+        """Show findings, worst first."""
         ordered = tuple(sorted(findings, key=lambda f: _RANK[f.severity]))
         if ordered == self._findings and self._summary.text():
             return
-        self._findings, self._mends = ordered, mends
+        self._findings = ordered
         self._summarise()
         if self._area.isVisible():
             self._fill()
@@ -84,8 +86,8 @@ class FindingsLine(QFrame):
         self._icon.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
         where = f"{worst.layer}: " if worst.layer else ""
         rest = self.tr("{0} findings").format(len(self._findings)) if len(self._findings) > 1 else self.tr("1 finding")
-        self._summary.setText(f"{rest}  ·  {where}{worst.message}")
-        self._summary.setToolTip(worst.message)
+        self._summary.setText(f"{rest}  ·  {where}{told(worst.message)}")
+        self._summary.setToolTip(plain_tip(told(worst.message)))
 
     def _unfold(self, on):
         self._area.setVisible(on)
@@ -97,23 +99,25 @@ class FindingsLine(QFrame):
         clear(self._rows)
         count = Counter(finding.code for finding in self._findings)
         offered = set()
+        severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
         for finding in self._findings:
             row = QHBoxLayout()
             mark = QLabel()
             name, colour = _ICONS[finding.severity]
             mark.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
-            mark.setAccessibleName(finding.severity)
+            mark.setAccessibleName(severities[finding.severity])
             row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)
-            where = f"<b>{finding.layer}</b>: " if finding.layer else ""
-            text = label(where + finding.message)
+            where = f"<b>{escape(finding.layer)}</b>: " if finding.layer else ""
+            text = label(where + escape(told(finding.message)))
+            text.setTextFormat(Qt.TextFormat.RichText)
             text.setToolTip(finding.code)
             row.addWidget(text, 1)
             if finding.x_px is not None:
                 go = button(self.tr("Go there"), "target")
                 go.clicked.connect(lambda _=False, f=finding: self.go_to.emit(f))
                 row.addWidget(go, 0, Qt.AlignmentFlag.AlignTop)
-            if finding.code in self._mends:
-                fix = button(self._mends[finding.code])
+            if finding.rule.mend:
+                fix = button(told(finding.rule.mend))
                 fix.clicked.connect(lambda _=False, f=finding: self.mend.emit(f))
                 row.addWidget(fix, 0, Qt.AlignmentFlag.AlignTop)
                 if count[finding.code] > 1 and finding.code not in offered:

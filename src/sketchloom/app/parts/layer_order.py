@@ -9,7 +9,7 @@ from PySide6.QtGui import QColor, QIcon, QImage, QPainter, QPixmap
 from PySide6.QtWidgets import QAbstractItemView, QDialog, QHBoxLayout, QListWidget, QListWidgetItem, QVBoxLayout
 
 from sketchloom.app.bench.paint import SourceImage
-from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.parts.widgets import button, label, plain_tip
 from sketchloom.core.base.errors import AppError
 from sketchloom.files.opening import open_file
 
@@ -56,7 +56,7 @@ class LayerOrderDialog(QDialog):
         for path in reversed(paths):
             item = QListWidgetItem(_icon(_ground()), Path(path).name)
             item.setData(Qt.ItemDataRole.UserRole, str(path))
-            item.setToolTip(str(path))
+            item.setToolTip(plain_tip(str(path)))
             item.setSizeHint(QSize(0, _SMALL.height() + 8))
             self.list.addItem(item)
             self._items.append(item)

@@ -15,6 +15,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.words import told
 from sketchloom.app.work import store
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.sheets.material import FAMILIES, TOOLS, Material, shipped
@@ -141,7 +142,7 @@ class MaterialsTable(QDialog):
         try:
             store.keep_materials(tuple(made))
         except AppError as error:
-            self._said.setText(str(error))
+            self._said.setText(told(error.message))
             self._said.show()
             return
         self.kept.emit()

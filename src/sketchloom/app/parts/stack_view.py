@@ -132,6 +132,7 @@ class StackView(QWidget):
         self._up_to.setFixedWidth(180)
         self._up_to.valueChanged.connect(self._show_up_to)
         self._said = QLabel()
+        self._said.setTextFormat(Qt.TextFormat.PlainText)
         self._alone = button(self.tr("Alone"), "", self.tr("Only the uppermost of these"), checkable=True)
         self._alone.clicked.connect(self._show_alone)
         close = button(self.tr("Lay together again"))

@@ -7,7 +7,7 @@ from PySide6.QtGui import QIcon, QPixmap
 from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import button, clear, label
+from sketchloom.app.parts.widgets import button, clear, label, plain_tip
 
 _SHOWN = 4
 _COLUMNS = 5
@@ -92,7 +92,7 @@ class Welcome(QWidget):
             link.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextOnly)
             link.setText(self.fontMetrics().elidedText(f"{path.name}   ·   {_home(path.parent)}",
                                                        Qt.TextElideMode.ElideMiddle, 590))
-            link.setToolTip(str(path))
+            link.setToolTip(plain_tip(str(path)))
             link.clicked.connect(lambda _=False, p=path: self.file_wanted.emit(p))
             self._recent.addWidget(link)
 

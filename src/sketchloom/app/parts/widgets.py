@@ -1,5 +1,7 @@
 """Small parts that the panels share."""
 
+from html import escape
+
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPen, QPixmap
 from PySide6.QtWidgets import (
@@ -19,12 +21,14 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
+from sketchloom.app.words import told
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import format_length, parse_length_mm
 
 
 def label(text: str, kind: str = "") -> QLabel:
     made = QLabel(text)
+    made.setTextFormat(Qt.TextFormat.PlainText)  # names of layers may hold anything
     made.setWordWrap(True)
     if kind:
         made.setObjectName(kind)
@@ -39,6 +43,11 @@ def button(text: str, icon_name: str = "", tip: str = "", checkable: bool = Fals
         made.setToolTip(tip)
     made.setCheckable(checkable)
     return made
+
+
+def plain_tip(text: str) -> str:
+    """A tip with names in it that may hold anything: marks of rich text are shown as they are."""
+    return f"<qt>{escape(text)}</qt>" if "<" in text else text
 
 
 def put(column, parts, spacing: int = 8) -> None:
@@ -159,7 +168,7 @@ class LengthEdit(QLineEdit):
         try:
             mm = parse_length_mm(self.text(), self._unit, or_zero=self._low == 0)
         except SettingError as error:
-            self._mark(True, str(error))
+            self._mark(True, told(error.message))
             return
         if not self._low <= mm <= self._high:
             self._mark(True, self.tr("Between {0} and {1}.").format(
@@ -171,7 +180,7 @@ class LengthEdit(QLineEdit):
 
     def _mark(self, wrong, why=""):
         self.setProperty("wrong", "true" if wrong else "false")
-        self.setToolTip(why)
+        self.setToolTip(plain_tip(why))
         self.setAccessibleDescription(why)
         self.style().unpolish(self)
         self.style().polish(self)

@@ -13,7 +13,17 @@ from PySide6.QtWidgets import (
     QListWidgetItem,
 )
 
-from sketchloom.app.parts.widgets import Choice, Figures, LengthEdit, Panel, button, counted, label, swatch
+from sketchloom.app.parts.widgets import (
+    Choice,
+    Figures,
+    LengthEdit,
+    Panel,
+    button,
+    counted,
+    label,
+    plain_tip,
+    swatch,
+)
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
@@ -261,7 +271,7 @@ class LayersPanel(Panel):
             item = QListWidgetItem(swatch(plan.hex), f"{place + 1}  {plan.name}{role}\n{figures}")
             item.setData(_KEY, plan.key)
             item.setSizeHint(QSize(0, _ROW_PX))
-            item.setToolTip(plan.name)
+            item.setToolTip(plain_tip(plan.name))
             if layer is None:
                 item.setForeground(QColor("#5a5145"))
             self._list.addItem(item)

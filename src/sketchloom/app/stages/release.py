@@ -6,7 +6,17 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
-from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, counted, label, nodes_text, swatch
+from sketchloom.app.parts.widgets import (
+    Choice,
+    Figures,
+    Panel,
+    button,
+    counted,
+    label,
+    nodes_text,
+    plain_tip,
+    swatch,
+)
 from sketchloom.core.base.units import format_length
 
 
@@ -23,7 +33,7 @@ class ReleasePanel(Panel):
         self._folder = None
         self._how = Choice((
             ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
-            ("each", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
+            ("layer", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
             ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
             ("design", self.tr("Per design"), self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design")),
         ), self.tr("Files"))
@@ -108,7 +118,7 @@ class ReleasePanel(Panel):
                      format_length(work.sheet_cuts_mm[row], unit, 0))
             for column, text in enumerate(texts):
                 item = QTableWidgetItem(text)
-                item.setToolTip(layer.plan.name)
+                item.setToolTip(plain_tip(layer.plan.name))
                 if column:
                     item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
                 else:

@@ -8,9 +8,11 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWi
 from sketchloom.app.parts.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
 from sketchloom.app.stages.preparing import PreparingBox
+from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
-from sketchloom.core.preflight.findings import WARN
+from sketchloom.core.preflight.findings import SOURCE, WARN
+from sketchloom.core.preflight.source_rules import SHADED_SHARE
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 _DPIS = (150, 200, 300, 400, 600, 1200)
@@ -25,11 +27,11 @@ class SourcePanel(Panel):
     scan_wanted = Signal()
     mend_wanted = Signal(object)
 
-    def __init__(self, mend_words):
+    def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Source"))
-        self._recipe, self._mend_words, self._listed = None, mend_words, None
-        self._name = label("", "")
+        self._recipe, self._listed = None, None
+        self._name = label("", "strong")
         self._opens = (button(self.tr("Open…"), "folder-open", self.tr("Open a picture or project (Ctrl+O)")),
                        button(self.tr("Paste"), "clipboard", self.tr("Paste a picture (Ctrl+V)")))
         self._opens[0].clicked.connect(self.open_wanted)
@@ -102,7 +104,7 @@ class SourcePanel(Panel):
 
     def show_document(self, document) -> None:
         self._recipe = self.background.recipe = document.recipe
-        self._name.setText(f"<b>{document.picture.name}</b>")
+        self._name.setText(document.picture.name)
         pages = document.pages
         self._document.setVisible(pages.is_document)
         self._page_row.setVisible(pages.count > 1)
@@ -135,10 +137,10 @@ class SourcePanel(Panel):
         ))
         fit = work.fitness
         self._verdict.setText(self._sentence(work))
-        self._list_points([f for f in work.findings if f.code.startswith("source.")])
+        self._list_points([f for f in work.findings if f.rule.stage == SOURCE])
         self._judged.show_values((
             (self.tr("Flat areas"), f"{fit.flat_share:.0%}"), (self.tr("Shading"), f"{fit.shaded_share:.0%}"),
-            (self.tr("Colours found"), str(work.tree.proposed)),
+            (self.tr("Colours found"), self.tr("not counted for this reading") if work.tree is None else str(work.tree.proposed)),
             (self.tr("Width of soft edges"), self.tr("{0:.1f} px").format(fit.edge_width_px)),
             (self.tr("Grain in flat areas"), self.tr("{0:.0f} of 255").format(fit.noise)),
         ))
@@ -158,9 +160,9 @@ class SourcePanel(Panel):
         self._listed = findings
         clear(self._points)
         for finding in findings:
-            self._points.addWidget(label(finding.message, "caution" if finding.severity == WARN else "point"))
-            if finding.code in self._mend_words:
-                fix = button(self._mend_words[finding.code])
+            self._points.addWidget(label(told(finding.message), "caution" if finding.severity == WARN else "point"))
+            if finding.rule.mend:
+                fix = button(told(finding.rule.mend))
                 fix.clicked.connect(lambda _=False, f=finding: self.mend_wanted.emit(f))
                 self._points.addWidget(fix)
 
@@ -177,7 +179,7 @@ class SourcePanel(Panel):
             return self.tr("A page on a table: flatten it first, then judge again.")
         if faults.screen_px is not None:
             return self.tr("A printed page with a screen: take the screen out first.")
-        if fit.shaded_share > 0.04:
+        if fit.shaded_share > SHADED_SHARE:
             return self.tr("A shaded picture: the photo reading gives it in a few tones. For clean shapes a flat version is better.")
         if faults.pale is not None or faults.uneven_light is not None or faults.skew_deg is not None:
             return self.tr("Fit to trace once it is prepared; the buttons below do it.")

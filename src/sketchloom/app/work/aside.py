@@ -1,17 +1,18 @@
 """Work beside the main result that helps to choose: the colour ladder, double outlines, variants."""
 
 import logging
-import threading
 from dataclasses import dataclass
 
 from PySide6.QtCore import QObject, QRectF, QSize, Signal
 from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom.app.bench.paint import paint_layers
+from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.paths import SheetPath
 from sketchloom.core.base.errors import AppError, Cancelled
-from sketchloom.desk import variants
+from sketchloom.desk import figures, lines, variants
 from sketchloom.desk.ways import orders_offered, ways_compared
+from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
 
@@ -44,92 +45,56 @@ class Aside(QObject):
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
-    def __init__(self, parent=None):
+    def __init__(self, cache: Cache, parent=None):
         super().__init__(parent)
-        self._condition = threading.Condition()
-        self._waiting = None
-        self._number = 0
-        self._ending = False
-        self._pipeline = Pipeline()
+        self.lane = Lane("aside")
+        self._pipeline = Pipeline(cache)
         self._gaps = None
-        self._thread = threading.Thread(target=self._run, name="aside", daemon=True)
-        self._thread.start()
 
     def request(self, work: Work, wanted) -> None:
         """Ask for something about a work; whatever was asked about an older one is dropped."""
-        with self._condition:
-            self._number += 1
-            self._waiting = (self._number, work, frozenset(wanted))
-            self._condition.notify()
+        wanted = frozenset(wanted)
+        self.lane.run("", lambda progress: self._answer(progress, work, wanted), lambda _: None,
+                      lambda why: _log.info("nothing to show beside the result: %s", why))
 
     def cancel(self) -> None:
-        with self._condition:
-            self._number += 1
-            self._waiting = None
+        self.lane.forget()
 
-    def close(self) -> None:
-        with self._condition:
-            self._ending = True
-            self._number += 1
-            self._condition.notify()
-        self._thread.join(10)
-
-    def _run(self):
-        while True:
-            with self._condition:
-                while self._waiting is None and not self._ending:
-                    self._condition.wait()
-                if self._ending:
-                    return
-                # a slider that still moves gives a newer work soon
-                self._condition.wait(_CALM_S)
-                if self._waiting is None:
-                    continue
-                (number, work, wanted), self._waiting = self._waiting, None
-            try:
-                self._answer(number, work, wanted)
-            except Cancelled:
-                _log.debug("request %d was overtaken", number)
-            except (AppError, MemoryError) as error:
-                _log.info("nothing to show beside the result: %s", error)
-            except Exception:
-                _log.exception("work beside the result failed")
-
-    def _answer(self, number, work, wanted):
-        watch = _Watch(self, number)
+    def _answer(self, progress, work, wanted):
+        progress.pause(_CALM_S)  # a slider that still moves gives a newer work soon
         found = variants.variants_of(work) if VARIANTS in wanted else ()
         if VARIANTS in wanted:
             self.variants_begin.emit(work, found)  # what is to come is seen at once
         if LADDER in wanted and work.reading == "colour":
-            self.ladder.emit(work, work.ladder())
-            watch.step(0, 1, "")
+            self.ladder.emit(work, figures.ladder(work))
+            progress.step(0, 1, "")
         if PIECES in wanted and work.segmentation.cut_offs is not None:
             key = ("pieces", work.segmentation.cut_offs, work.recipe.dark_is_ink)
-            self.pieces.emit(work, self._pipeline.keep(key, work.pieces_and_holes))
-            watch.step(0, 1, "")
+            self.pieces.emit(work, self._pipeline.keep(key, lambda: figures.pieces_and_holes(work)))
+            progress.step(0, 1, "")
         if GAPS in wanted:
             if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
-                self._gaps = work.segmentation.regions, work.gaps()  # of one map only: it is large
+                self._gaps = work.segmentation.regions, lines.gaps(work)  # of one map only: it is large
             self.gaps.emit(work, self._gaps[1])
-            watch.step(0, 1, "")
+            progress.step(0, 1, "")
         if WAYS in wanted and not work.draws_with_pens:
             self.ways.emit(work, ways_compared(work))
-            watch.step(0, 1, "")
+            progress.step(0, 1, "")
             self.orders.emit(work, orders_offered(work))
-            watch.step(0, 1, "")
+            progress.step(0, 1, "")
         if DOUBLES in wanted:
-            self.doubles.emit(work, work.double_outlines())
-            watch.step(0, 1, "")
+            self.doubles.emit(work, figures.double_outlines(work))
+            progress.step(0, 1, "")
         for one in found:
             try:
-                made, figures = variants.evaluated(self._pipeline, work, one, watch)
+                made, costs = variants.evaluated(self._pipeline, work, one, progress)
             except AppError as error:
                 if isinstance(error, Cancelled):
                     raise
                 continue
             paths = tuple(SheetPath(layer.outline, made.mm_per_px) for layer in made.layers)
-            watch.step(0, 1, "")
-            self.variant.emit(work, Tried(one, made, paths, figures, small_picture(made, paths)))
+            progress.step(0, 1, "")
+            self.variant.emit(work, Tried(one, made, paths, costs, small_picture(made, paths)))
 
 
 def small_picture(work, paths, size: QSize = PICTURE) -> QImage:
@@ -144,17 +109,6 @@ def small_picture(work, paths, size: QSize = PICTURE) -> QImage:
     painter.translate((size.width() - scale * width) / 2, (size.height() - scale * height) / 2)
     painter.scale(scale, scale)
     painter.fillRect(QRectF(0, 0, width, height), QColor("#e9e5db"))
-    paint_layers(painter, work.layers, paths, work.mm_per_px)
+    paint_layers(painter, work.layers, paths, work.mm_per_px, None, (0.0, 0.0, width, height), 1 / (2 * scale))
     painter.end()
     return image
-
-
-class _Watch:
-    """Progress that ends when something newer was asked for."""
-
-    def __init__(self, aside, number):
-        self.aside, self.number = aside, number
-
-    def step(self, done, total, label):
-        if self.number != self.aside._number:
-            raise Cancelled("Something newer was asked for.")

@@ -7,14 +7,16 @@ from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QLocale, QObject, QTi
 from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom.app.bench.paint import SourceImage, paint_layers
+from sketchloom.app.words import told
 from sketchloom.app.work import store
 from sketchloom.app.work.aside import Aside
-from sketchloom.app.work.background import Background
 from sketchloom.app.work.document import Document
+from sketchloom.app.work.jobs import Lane, close_all
 from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.base.progress import Part
 from sketchloom.desk import mends
+from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.files import opening, release, report
 
@@ -47,17 +49,19 @@ class Session(QObject):
         self.document: Document | None = None
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
-        self.background = Background(self)
-        self.helper = Background(self)  # what is looked for on the way; it must not push an opening or a writing aside
-        self.aside = Aside(self)
-        self.evaluator = Evaluator(self)
+        self.cache = Cache()
+        self.opening, self.writing = Lane("opening"), Lane("writing", newest_wins=False)
+        self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside
+        self.aside = Aside(self.cache, self)
+        self.evaluator = Evaluator(self.cache, self)
         self.evaluator.ready.connect(self._take)
         self.evaluator.failed.connect(self._evaluation_failed)
-        self.evaluator.progressed.connect(self._note_progress)
-        self.evaluator.idle.connect(self._idle)
-        for one in (self.background, self.helper):
-            one.started.connect(self._begin_busy)
-            one.ended.connect(self._idle)
+        self.evaluator.stopped.connect(self._evaluation_stopped)
+        self._lanes = (self.opening, self.writing, self.helper, self.evaluator.lane)  # those a person waits for
+        for lane in self._lanes:
+            lane.started.connect(self._begin_busy)
+            lane.progressed.connect(self._note_progress)
+            lane.ended.connect(self._idle)
         self._busy_text = ""
         self._busy_timer = QTimer(self, singleShot=True, interval=BUSY_AFTER_MS)
         self._busy_timer.timeout.connect(lambda: self.busy.emit(self._busy_text))
@@ -67,30 +71,32 @@ class Session(QObject):
     def open_path(self, path) -> None:
         """Open a picture or a project; the open work stays until the new one is ready."""
         path = Path(path)
-        self._open(self.tr("Opening {0}").format(path.name), lambda: opening.open_file(path))
+        self._open(self.tr("Opening {0}").format(path.name), lambda _: opening.open_file(path))
 
     def open_bytes(self, data: bytes, name: str) -> None:
-        self._open(self.tr("Opening {0}").format(name), lambda: opening.open_bytes(data, name))
+        self._open(self.tr("Opening {0}").format(name), lambda _: opening.open_bytes(data, name))
 
     def open_as_layers(self, paths) -> None:
         """Open several pictures of one frame as the layers of one work."""
         paths = [Path(p) for p in paths]
-        self._open(self.tr("Opening {0} pictures").format(len(paths)), lambda: opening.open_as_layers(paths))
+        self._open(self.tr("Opening {0} pictures").format(len(paths)), lambda _: opening.open_as_layers(paths))
 
     def open_made(self, text: str, make) -> None:
         """Open what ``make()``, called elsewhere, gives: the bytes of a picture and its name."""
-        self._open(text, lambda: opening.open_bytes(*make()))
+        self._open(text, lambda _: opening.open_bytes(*make()))
 
     def open_recovered(self, recovered: store.Recovered) -> None:
         """Go on with a work that was left unsaved."""
         self._open(self.tr("Opening {0}").format(recovered.project.source_name),
-                   lambda: opening.open_project(recovered.project, recovered.path), recovered)
+                   lambda _: opening.open_project(recovered.project, recovered.path), recovered)
 
     def _open(self, text, read, recovered=None):
-        def work():
-            opened = read() if recovered else opening.named_in(read(), QLocale.system().name().partition("_")[0])
+        def work(progress):
+            progress.step(0, 2, text)
+            opened = read(progress) if recovered else opening.named_in(read(progress), QLocale.system().name().partition("_")[0])
+            progress.step(1, 2, text)
             return _Ready(opened, SourceImage(opened.picture), recovered)
-        self.background.run(text, work, self._open_ready, lambda why: self.trouble.emit("open", why))
+        self.opening.run(text, work, self._open_ready, lambda why: self.trouble.emit("open", told(why)))
 
     def _open_ready(self, ready):
         old = self.document
@@ -99,7 +105,8 @@ class Session(QObject):
             self.set_aside.emit(old.name, old.recovery_folder)
         elif old is not None:
             old.drop_recovery()
-        self.evaluator.cancel()
+        self.evaluator.forget()
+        self.cache.clear()  # what belongs to the work before
         one = ready.opened
         # a project as it lies on disk is saved; a recovered one and a new picture are not
         on_disk = one.path is not None and ready.recovered is None
@@ -128,18 +135,20 @@ class Session(QObject):
         """Ask for the current recipe's result."""
         if self.document is not None:
             self.evaluator.request(self.document.pages, self.document.recipe, self.image)
-            self._begin_busy(self.tr("Tracing"))
 
     def cancel(self) -> None:
-        """Stop what runs."""
-        if self.background.busy:
-            self.background.forget()
-        elif self.helper.busy:
-            self.helper.forget()
-        else:
-            self.evaluator.cancel()
-            self._idle()
-            self.stopped.emit()
+        """Stop what a person waits for; what runs ends at its next step."""
+        for lane in self._lanes:
+            if lane.busy:
+                lane.cancel()
+                break
+        if any(lane.is_stopping for lane in self._lanes):
+            self.busy.emit(self.tr("Cancelling …"))
+
+    @property
+    def is_busy(self) -> bool:
+        """Whether something runs that a person waits for."""
+        return any(lane.busy for lane in self._lanes)
 
     def mend(self, finding) -> None:
         """Change the recipe so that a finding goes away, if that can be done."""
@@ -175,21 +184,27 @@ class Session(QObject):
 
     def _evaluation_failed(self, number, text):
         if self.evaluator.is_current(number):
-            self.trouble.emit("evaluate", text)
+            self.trouble.emit("evaluate", told(text))
+
+    def _evaluation_stopped(self):
+        self._idle()
+        self.stopped.emit()
 
     def _begin_busy(self, text):
         self._busy_text = text
         if not self._busy_timer.isActive():
             self._busy_timer.start()
 
-    def _note_progress(self, done, total, text):
-        self._busy_text = self.tr("{0} ({1} of {2})").format(text, done + 1, total)
+    def _note_progress(self, share, text):
+        if any(lane.is_stopping for lane in self._lanes):
+            return
+        self._busy_text = self.tr("{0} · {1} %").format(told(text), round(100 * share))
         if not self._busy_timer.isActive():
             self.busy.emit(self._busy_text)
 
     def _idle(self):
-        self._busy_timer.stop()
-        if not (self.background.busy or self.helper.busy):
+        if not self.is_busy:
+            self._busy_timer.stop()
             self.busy.emit("")
 
     # -- keeping and handing over ----------------------------------------------------------
@@ -199,7 +214,7 @@ class Session(QObject):
         try:
             self.document.save(path, self._preview())
         except AppError as error:
-            self.trouble.emit("save", str(error))
+            self.trouble.emit("save", told(error.message))
             return False
         store.remember(path)
         self.saved.emit(Path(path))
@@ -212,29 +227,19 @@ class Session(QObject):
             self.trouble.emit("write", self.tr("The work is still being traced; write again when it is done."))
             return
         name, target = self.document.name, Path(target)
-        words = {"heading": self.tr("Order of work"), "one": self.tr("{number}  {name}: piece {first}"),
-                 "many": self.tr("{number}  {name}: pieces {first}–{last}"),
-                 "way_up": self.tr("A piece with an arrow nearly fits the wrong way round: the arrow points up."),
-                 "top": self.tr("Up is up on this page; true size.")}
+        words = {key: told(pattern) for key, pattern in release.PLAN_WORDS.items()}
 
-        def run():
-            if kind == "design":
-                files = release.write_designs(work, target, name)
-            elif kind == "piece":
-                files = release.write_pieces(work, target, name)
-            elif kind == "each":
-                files = release.write_layers(work, target, name)
-            else:
-                files = release.write_svg(work, target)
+        def run(progress):
+            files = release.outgoing(work, target, kind, stem=name)
+            beside = (lambda end: target.with_name(target.stem + end)) if kind == release.ONE else (
+                lambda end: target / f"{release.safe_stem(name)}{end}")
             if with_report:
-                beside = (target / f"{release.safe_stem(name)}-report.json") if kind != "one" else target.with_suffix(".json")
-                write_whole(beside, report.to_bytes(report.report_of(work, work.picture.name, work.timings_s, compared=True)))
-                files.append(beside)
+                path = target.with_suffix(".json") if kind == release.ONE else beside("-report.json")
+                files.append((path, lambda: report.to_bytes(report.report_of(work, work.picture.name, work.timings_s, compared=True))))
             if with_plan:
-                beside = (target / f"{release.safe_stem(name)}-plan.svg") if kind != "one" else target.with_name(f"{target.stem}-plan.svg")
-                files.append(release.write_plan(work, beside, words))
-            return files
-        self.background.run(self.tr("Writing"), run, self.written.emit, lambda why: self.trouble.emit("write", why))
+                files += release.outgoing_plan(work, beside("-plan.svg"), words)
+            return release.write(files, progress=progress)
+        self._write(self.tr("Writing"), run)
 
     def write_shared(self, paths, folder) -> None:
         """Write sheets with the parts of this work and of others, given as projects or pictures."""
@@ -244,15 +249,22 @@ class Session(QObject):
             return
         name = self.document.name
 
-        def run():
+        def run(progress):
             works = [work]
-            for path in paths:
+            for number, path in enumerate(paths):
+                part = Part(progress, number / (len(paths) + 1), (number + 1) / (len(paths) + 1))
                 opened = opening.open_file(path)
-                made = Pipeline().evaluate(opened.picture, opened.project.recipe)
+                made = Pipeline().evaluate(opened.picture, opened.project.recipe, progress=part)
                 require_traceable(made, path)
                 works.append(made)
-            return release.write_shared(works, Path(folder), name)
-        self.background.run(self.tr("Tracing the other works"), run, self.written.emit, lambda why: self.trouble.emit("write", why))
+            last = Part(progress, len(paths) / (len(paths) + 1), 1.0)
+            return release.write(release.outgoing_shared(works, folder, name), progress=last)
+        self._write(self.tr("Tracing the other works"), run)
+
+    def _write(self, text, run):
+        """Files are written all or none, so a job that was stopped has written nothing."""
+        self.writing.run(text, run, self.written.emit, lambda why: self.trouble.emit("write", told(why)),
+                         lambda: self.trouble.emit("write", self.tr("Stopped. Nothing was written.")))
 
     def close(self) -> None:
         """End; unsaved work is left to the next start."""
@@ -261,10 +273,7 @@ class Session(QObject):
                 self.document.keep_for_next_start()
             else:
                 self.document.drop_recovery()
-        self.background.close()
-        self.helper.close()
-        self.aside.close()
-        self.evaluator.close()
+        close_all((*self._lanes, self.aside.lane))
 
     def _preview(self) -> bytes | None:
         if self.latest is None:
@@ -276,7 +285,7 @@ class Session(QObject):
         painter = QPainter(image)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.scale(scale, scale)
-        paint_layers(painter, self.latest.work.layers, self.latest.paths, self.latest.work.mm_per_px)
+        paint_layers(painter, self.latest.work.layers, self.latest.paths, self.latest.work.mm_per_px, None, (0.0, 0.0, width, height), 1 / scale)
         painter.end()
         return png_bytes(image)
 

@@ -1,16 +1,30 @@
-"""The exceptions of the program. Each carries one sentence for the user."""
+"""The exceptions of the program. Each carries one sentence for the user, ``message``, which can be told in any language."""
+
+from sketchloom.core.base.said import said
+
+_SHOWN = 120
+"""Letters of a wrong value that are shown: enough to know it again."""
 
 
 class AppError(Exception):
     """Base of everything the program raises on purpose; ``str()`` is fit for the user."""
 
+    def __init__(self, message: str = ""):
+        self.message = message
+        super().__init__(str(message))
 
-class PictureError(AppError):
-    """A picture cannot be read. ``path`` names it, ``hint`` says what would help."""
+
+class FileError(AppError):
+    """A file cannot be used. ``path`` names it, ``why`` says what is wrong, ``hint`` what would help."""
 
     def __init__(self, path, why: str, hint: str = ""):
         self.path, self.why, self.hint = str(path), why, hint
-        super().__init__(f"{self.path}: {why}" + (f" {hint}" if hint else ""))
+        super().__init__(said("{path}: {why} {hint}", path=self.path, why=why, hint=hint) if hint else
+                         said("{path}: {why}", path=self.path, why=why))
+
+
+class PictureError(FileError):
+    """A picture cannot be read."""
 
 
 class ImageTooLargeError(PictureError):
@@ -26,32 +40,21 @@ class SettingError(AppError, ValueError):
 
     def __init__(self, field: str, expected: str, got):
         self.field, self.expected, self.got = field, expected, got
-        said = repr(got)
-        super().__init__(f"{field} must be {expected}; got {said if len(said) <= 120 else said[:117] + '...'}.")
+        shown = repr(got)
+        shown = shown if len(shown) <= _SHOWN else shown[:_SHOWN - 3] + "..."
+        super().__init__(said("{field} must be {expected}; got {got}.", field=field, expected=expected, got=shown))
 
 
-class ProjectError(AppError):
+class ProjectError(FileError):
     """A project file cannot be read."""
 
-    def __init__(self, path, why: str):
-        self.path, self.why = str(path), why
-        super().__init__(f"{self.path}: {why}")
 
-
-class ExportError(AppError):
+class ExportError(FileError):
     """An output cannot be written. Nothing is left half written."""
 
-    def __init__(self, path, why: str):
-        self.path, self.why = str(path), why
-        super().__init__(f"{self.path}: {why}")
 
-
-class FontError(AppError):
+class FontError(FileError):
     """A font cannot be read, or cannot set what was asked for."""
-
-    def __init__(self, path, why: str, hint: str = ""):
-        self.path, self.why = str(path), why
-        super().__init__(f"{self.path}: {why}" + (f" {hint}" if hint else ""))
 
 
 class Cancelled(AppError):

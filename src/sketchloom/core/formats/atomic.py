@@ -1,10 +1,17 @@
-"""Writing files whole or not at all."""
+"""Writing files whole or not at all, also several that belong together."""
 
 import os
-import tempfile
+import secrets
+from collections.abc import Callable, Iterable
 from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError
+from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.said import said
+
+PART = ".part"
+_ANY_FILE = 0o666
+"""Permissions of a new file before the system takes away what the user's mask says."""
 
 
 def write_whole(path, data: bytes) -> None:
@@ -15,33 +22,69 @@ def write_whole(path, data: bytes) -> None:
     ExportError : the folder is missing, the target is a folder, there is no room or no
         permission. Whatever stood at ``path`` before is then untouched.
     """
-    path = Path(path)
-    if path.is_dir():
-        raise ExportError(path, "is a folder; give the name of a file in it.")
-    if path.exists() and not path.is_file():
-        raise ExportError(path, "is a device, not a file; give the name of a file.")
-    parent = path.parent
-    if not parent.is_dir():
-        raise ExportError(path, f"the folder {parent} does not exist.")
-    name = None
+    write_together([(path, lambda: data)])
+
+
+def write_together(files: Iterable[tuple[Path | str, Callable[[], bytes]]], *, progress=QUIET) -> list[Path]:
+    """Write files that belong together: all of them, or none.
+
+    Parameters
+    ----------
+    files : each path with what makes its bytes, called when its turn comes.
+
+    Raises
+    ------
+    ExportError : as of ``write_whole``; Cancelled : the caller asked to stop between two files. What stood at any of the
+        paths before is then untouched, and nothing new is there.
+    """
+    files = [(Path(path), make) for path, make in files]
+    parts: list[tuple[Path, Path]] = []
     try:
-        handle, name = tempfile.mkstemp(prefix=f".{path.name[:40]}.", suffix=".part", dir=parent)
+        for number, (path, make) in enumerate(files):
+            progress.step(number, len(files), said("Writing"))
+            refuse_target(path)
+            parts.append((_part(path, make()), path))
+        progress.step(len(files), len(files), said("Writing"))
+    except BaseException:
+        for part, _ in parts:
+            part.unlink(missing_ok=True)
+        raise
+    for part, path in parts:
+        try:
+            part.replace(path)
+        except OSError as error:
+            for left, _ in parts:
+                left.unlink(missing_ok=True)
+            raise _unwritten(path, error) from None
+    return [path for _, path in parts]
+
+
+def refuse_target(path: Path) -> None:
+    """Raise ExportError when a path cannot be a file's."""
+    if path.is_dir():
+        raise ExportError(path, said("is a folder; give the name of a file in it."))
+    if path.exists() and not path.is_file():
+        raise ExportError(path, said("is a device, not a file; give the name of a file."))
+    if not path.parent.is_dir():
+        raise ExportError(path, said("the folder {folder} does not exist.", folder=str(path.parent)))
+
+
+def _part(path, data) -> Path:
+    """The bytes in a file beside the target, on the disk for certain, with the permissions the target had."""
+    part = path.with_name(f".{path.name[:40]}.{secrets.token_hex(6)}{PART}")
+    try:
+        handle = os.open(part, os.O_WRONLY | os.O_CREAT | os.O_EXCL, _ANY_FILE)
         with os.fdopen(handle, "wb") as file:
             file.write(data)
             file.flush()
             os.fsync(file.fileno())
-        os.chmod(name, _mode_for(path))
-        os.replace(name, path)
+        if path.exists():
+            part.chmod(path.stat().st_mode & 0o777)
     except OSError as error:
-        if name is not None:
-            Path(name).unlink(missing_ok=True)
-        raise ExportError(path, f"could not be written ({error.strerror or error}).") from None
+        part.unlink(missing_ok=True)
+        raise _unwritten(path, error) from None
+    return part
 
 
-def _mode_for(path) -> int:
-    """The permissions the file had, or those any new file gets."""
-    if path.exists():
-        return path.stat().st_mode & 0o777
-    mask = os.umask(0)
-    os.umask(mask)
-    return 0o666 & ~mask
+def _unwritten(path, error):
+    return ExportError(path, said("could not be written ({why}).", why=error.strerror or str(error)))

@@ -6,60 +6,43 @@ from xml.sax.saxutils import escape
 
 import numpy as np
 
-from sketchloom.core.layers.layering import Layer
+from sketchloom.core.base.said import said
+from sketchloom.core.drawing.drawing import Drawing, Strand
+from sketchloom.core.formats.registry import AREAS, COLOURS, LAYERS, LINES, Format
 
-_KEEP_UM = 1000.0
-"""Coordinates are kept to a thousandth of a millimetre."""
+_UM = 1000.0
+"""Coordinates are kept to a thousandth of a millimetre, as the contract says."""
 _FRACTIONS = [f".{k:03d}".rstrip("0").rstrip(".") for k in range(1000)]
 
 
-def svg_document(layers, width_mm: float, height_mm: float, mm_per_px: float, title: str,
-                 first_number: int = 1, frame=None, marks=(), own_marks=None, weeding=None) -> str:
-    """The SVG text of layers, base first.
-
-    Parameters
-    ----------
-    layers : sequence of Layer. width_mm, height_mm : the page. mm_per_px : scale of the
-        layers' coordinates. title : for the document. first_number : of the first layer.
-    frame : left, top, width and height, mm, of what the document shows; the page when left out.
-    marks : rings of cubics, mm, that the path of every layer has as well. own_marks : the same for single layers, by their number.
-    weeding : cuts that are lines, polylines in mm, for single layers by their number; stroked as thin as a reader takes.
-    """
-    left, top, width, height = (_number(v) for v in (frame or (0.0, 0.0, width_mm, height_mm)))
-    shared = "".join(ring_data(ring) for ring in marks)
+def write(drawing: Drawing) -> bytes:
+    """The SVG of a drawing: a group a layer, with its title; shapes that are in no layer stand by themselves."""
+    left, top, width, height = (_number(v) for v in drawing.frame)
     lines = [
         '<?xml version="1.0" encoding="UTF-8"?>',
         f'<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="{width}mm" height="{height}mm" '
         f'viewBox="{left} {top} {width} {height}">',
-        f"<title>{_text(title)}</title>",
+        f"<title>{_text(drawing.title)}</title>",
     ]
-    for number, layer in enumerate(layers, first_number):
-        more = "".join(ring_data(ring) for ring in (own_marks or {}).get(number, ())) + shared
-        lines += [
-            f'<g id="{layer_id(number, layer.plan.name)}">',
-            f"<title>{_text(layer.plan.name)}</title>",
-            f'<path {_paint(layer, mm_per_px)} d="{path_data(layer, mm_per_px)}{more}"/>',
-            *_weeding(layer, (weeding or {}).get(number, ())),
-            "</g>",
-        ]
-    return "\n".join([*lines, "</svg>", ""])
+    for group in drawing.groups:
+        shapes = [f'<path {_paint(shape.look)} d="{"".join(path_data(s) for s in shape.strands)}"/>' for shape in group.shapes]
+        if group.number:
+            shapes = [f'<g id="{layer_id(group.number, group.name)}">', f"<title>{_text(group.name)}</title>", *shapes, "</g>"]
+        lines += shapes
+    return "\n".join([*lines, "</svg>", ""]).encode()
 
 
-def _weeding(layer, cuts):
-    """Helper cuts as one path of lines."""
-    if not cuts:
-        return []
-    data = "".join("M" + "L".join(f"{_number(x)} {_number(y)}" for x, y in cut.tolist()) for cut in cuts)
-    return [f'<path fill="none" stroke="{layer.plan.hex}" stroke-width="0.1" d="{data}"/>']
-
-
-def _paint(layer, mm_per_px):
-    """Areas are filled; lines for a pen are stroked."""
-    if layer.outline.pen_px is None:
-        return f'fill="{layer.plan.hex}" fill-rule="evenodd"'
-    width = _number(max(layer.outline.pen_px * mm_per_px, 0.01))
-    return (f'fill="none" stroke="{layer.plan.hex}" stroke-width="{width}" stroke-linecap="round" '
-            'stroke-linejoin="round"')
+def _paint(look):
+    words = [f'fill="{look.fill or "none"}"']
+    if look.fill is not None:
+        words.append('fill-rule="evenodd"')
+    if look.opacity < 1:
+        words.append(f'fill-opacity="{look.opacity:g}"')
+    if look.stroke is not None:
+        words.append(f'stroke="{look.stroke}" stroke-width="{_number(look.width_mm)}"')
+    if look.round_ends:
+        words.append('stroke-linecap="round" stroke-linejoin="round"')
+    return " ".join(words)
 
 
 def layer_id(number: int, name: str) -> str:
@@ -68,25 +51,19 @@ def layer_id(number: int, name: str) -> str:
     return f"layer-{number:02d}-{re.sub(r'[^a-z0-9]+', '-', plain.lower()).strip('-') or 'colour'}"
 
 
-def path_data(layer: Layer, mm_per_px: float) -> str:
-    """Path data of a layer: M, then L and C, then Z for every ring.
+def path_data(strand: Strand) -> str:
+    """Path data of a strand: M, then L and C, then Z for every ring that is closed.
 
-    Where the last segment is a line, Z draws it. Lines for a pen are closed only where they end
-    where they began.
+    Where the last segment is a line, Z draws it.
     """
-    return path_data_of(layer.outline, mm_per_px)
-
-
-def path_data_of(outline, mm_per_px: float) -> str:
-    """The same for an outline."""
-    um = np.rint(outline.controls * (mm_per_px * _KEEP_UM)).astype(np.int64)
+    um = np.rint(strand.controls * (strand.mm * _UM)).astype(np.int64)
     texts = _all_thousandths(um.reshape(-1))
-    straight = outline.straight.tolist()
-    starts = outline.starts.tolist()
+    straight = strand.straight.tolist()
+    starts = strand.starts.tolist()
     parts = []
-    for first, last in zip(starts[:-1], starts[1:]):
+    for first, last in zip(starts[:-1], starts[1:], strict=True):
         at = 8 * first
-        closed = outline.pen_px is None or texts[at:at + 2] == texts[8 * last - 2:8 * last]
+        closed = not strand.may_be_open or texts[at:at + 2] == texts[8 * last - 2:8 * last]
         parts.append(f"M{texts[at]} {texts[at + 1]}")
         for s in range(first, last):
             at = 8 * s
@@ -99,17 +76,11 @@ def path_data_of(outline, mm_per_px: float) -> str:
     return "".join(parts)
 
 
-def ring_data(ring) -> str:
-    """Path data of a closed ring of cubics (S, 4, 2), mm."""
-    texts = [[_number(v) for v in cubic.reshape(-1)] for cubic in ring]
-    return f"M{texts[0][0]} {texts[0][1]}" + "".join("C" + " ".join(t[2:]) for t in texts) + "Z"
-
-
 def _all_thousandths(values) -> list:
     """Texts of (N,) whole numbers of micrometres, as of ``_thousandths``."""
     whole, rest = np.divmod(np.abs(values), 1000)
     sign = ["", "-"]
-    return [f"{sign[v < 0]}{w}{_FRACTIONS[r]}" for v, w, r in zip(values.tolist(), whole.tolist(), rest.tolist())]
+    return [f"{sign[v < 0]}{w}{_FRACTIONS[r]}" for v, w, r in zip(values.tolist(), whole.tolist(), rest.tolist(), strict=True)]
 
 
 def _thousandths(value: int) -> str:
@@ -126,3 +97,6 @@ def _number(value: float) -> str:
 def _text(text: str) -> str:
     """Text that XML allows."""
     return escape("".join(c for c in text if c.isprintable()))
+
+
+FORMAT = Format("svg", ".svg", said("Layered SVG"), frozenset((AREAS, LINES, LAYERS, COLOURS)), write)

@@ -6,9 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import srgb_to_lab
-from sketchloom.core.judge.faults import Faults
 from sketchloom.core.picture.picture import Picture
-from sketchloom.core.preflight.findings import NOTE, WARN, Finding
 from sketchloom.core.segment.palette import flat_limit, noise_level
 
 COMFORTABLE_PX_PER_MM = 3.0
@@ -17,7 +15,6 @@ _JUDGED_PX = 1200
 _STRONG_EDGE = 48
 _LEAST_CONTRAST_NOISE = 0.62
 _DRIFT = 4
-_SHADED = 0.04
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,66 +119,3 @@ def _densest(mask, x0, y0) -> tuple[float, float]:
     density = cv2.boxFilter(mask.astype(np.float32), cv2.CV_32F, (31, 31), normalize=False)
     y, x = np.unravel_index(int(density.argmax()), density.shape)
     return float(x + x0) + 0.5, float(y + y0) + 0.5
-
-
-def judge(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float, reading: str = "") -> tuple[Finding, ...]:
-    """Findings on the picture itself, for the size wanted; shading is no fault where it is read as such."""
-    found = [Finding("source.decoded", NOTE, note) for note in picture.notes]
-    density = 1.0 / mm_per_px
-    if density < COMFORTABLE_PX_PER_MM:
-        good_for = picture.width / COMFORTABLE_PX_PER_MM
-        found.append(Finding(
-            "source.small", WARN, f"{density:.1f} pixels per mm at this size; clean curves want "
-            f"{COMFORTABLE_PX_PER_MM:.0f}. The picture is good for about {good_for:.0f} mm in width: "
-            "find a larger copy or cut it smaller."))
-    if fitness.is_noise:
-        found.append(Finding("source.noise_only", WARN, "Neighbouring pixels have nothing in common; "
-                             "there is no area in this picture to cut."))
-        return tuple(found)
-    found += _of_faults(faults, mm_per_px)
-    if fitness.shaded_share > _SHADED and reading != "photo":
-        found.append(Finding(
-            "source.shaded", WARN, f"{fitness.shaded_share:.0%} of the picture is shading, not flat colour. "
-            "Its edges will follow ragged steps of tone: read it as a photo, in a few calm tones, or find a flat version.",
-            x_px=fitness.shaded_at[0], y_px=fitness.shaded_at[1]))
-    if fitness.edge_width_px > 5.5:
-        found.append(Finding(
-            "source.soft", NOTE, f"Edges are about {fitness.edge_width_px:.0f} pixels soft: enlarged or "
-            "out of focus. Details finer than that are gone.", x_px=fitness.soft_at[0], y_px=fitness.soft_at[1]))
-    if fitness.noise > 3 and not faults.blocks:
-        found.append(Finding(
-            "source.noise", NOTE, f"Flat areas vary by {fitness.noise:.0f} of 255: grain. Specks under the smallest "
-            "detail are cleaned away; taking the grain out first gives calmer outlines."))
-    return tuple(found)
-
-
-def _of_faults(faults, mm_per_px):
-    found = []
-    if faults.page is not None:
-        found.append(Finding("source.page", WARN, "A page lies in the picture at a slant, with the table around it. "
-                             "Flatten it before anything else is judged."))
-    if faults.skew_deg is not None:
-        side = "clockwise" if faults.skew_deg > 0 else "anticlockwise"
-        found.append(Finding("source.skew", NOTE, f"Lines lean {abs(faults.skew_deg):.1f} degrees {side}."))
-    if faults.uneven_light is not None:
-        found.append(Finding("source.light", WARN, f"Paper is {faults.uneven_light:.0%} darker in places: one cut-off "
-                             "cannot suit all of it. Level the light, or let the cut-off follow it."))
-    if faults.screen_px is not None:
-        found.append(Finding("source.screen", WARN, f"A printing screen, a dot every {faults.screen_px:.1f} pixels: "
-                             "each dot would become a piece."))
-    if faults.blocks:
-        found.append(Finding("source.blocks", NOTE, "Compression has left blocks of 8 pixels and rings along edges. "
-                             "They are cleaned away as far as can be; an uncompressed copy is better."))
-    if faults.pale is not None:
-        found.append(Finding("source.pale", WARN, f"Ink is only {faults.pale:.0f} of 255 darker than paper; thin lines "
-                             "will break. Lift the pencil."))
-    if faults.frame is not None:
-        found.append(Finding("source.frame", NOTE, "A frame or page border runs around the picture and would be cut. "
-                             "Crop to what is inside it, unless it belongs to the design."))
-    if faults.double_px is not None:
-        found.append(Finding("source.double", WARN, "Outlines are drawn as two strokes side by side, "
-                             f"{faults.double_px * mm_per_px:.1f} mm apart: each would be cut twice. Fill the gap between them."))
-    if faults.texture is not None:
-        found.append(Finding("source.texture", NOTE, "Paper texture or a watermark under the drawing. Level the light "
-                             "and take the grain out, or move the cut-off away from it."))
-    return found

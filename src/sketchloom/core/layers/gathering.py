@@ -10,9 +10,9 @@ from scipy.sparse.csgraph import connected_components, dijkstra
 
 from sketchloom.core.base.colour import srgb_to_lab, to_hex
 from sketchloom.core.layers.layering import sheet_faces
+from sketchloom.core.layers.ways import COLOURS, NESTED, SIZE, TOUCHING
 from sketchloom.core.planar.planar_map import PlanarMap
 
-TOUCHING, NESTED, SIZE, INWARD, COLOURS = RULES = ("touching", "nested", "size", "inward", "colours")
 _ONE_COLOUR = 7.0
 """Regions nearer to each other in CIELAB have one colour: grain and uneven light are less (common practice, no source)."""
 

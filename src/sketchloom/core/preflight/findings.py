@@ -1,50 +1,60 @@
-"""Findings: what may go wrong, where, how badly, with codes that stay the same."""
+"""Findings: what may go wrong, where, how badly, with codes that stay the same.
+
+Each kind of finding is described once, by a ``Rule`` beside the check that finds it: its code, how bad it is, the stage
+it belongs to, its sentence with places for figures, and the words of the button that mends it. What a mend does is said
+in ``desk/mends.py``, by the same code.
+"""
 
 from dataclasses import dataclass
+from typing import Any
 
-NOTE, WARN, STOP = "note", "warn", "stop"
+from sketchloom.core.base.said import Said
 
-CODES = {
-    "source.small": "the picture has few pixels for the wanted size",
-    "source.shaded": "part of the picture is shading rather than flat colour",
-    "source.soft": "edges are soft or blurred",
-    "source.noise": "compression noise or grain",
-    "source.noise_only": "the picture holds no area a person would cut",
-    "source.page": "a page lies in the picture at a slant",
-    "source.skew": "level and upright lines lean",
-    "source.light": "the light is uneven",
-    "source.screen": "the dots of a printing screen",
-    "source.blocks": "blocks of compression",
-    "source.pale": "ink is hardly darker than paper",
-    "source.frame": "a frame or page border runs around the picture",
-    "source.texture": "paper texture or a watermark",
-    "source.double": "outlines are drawn as two strokes side by side",
-    "source.decoded": "something had to be assumed while opening the file",
-    "trace.small_details": "regions under the smallest detail were given to a neighbour",
-    "trace.one_colour": "the whole picture is one colour",
-    "trace.colour_unused": "a palette colour has no region left",
-    "clean.shape_idle": "a split line or a new course does nothing",
-    "clean.edit_lost": "an edit no longer finds its region",
-    "layer.thin": "a shape is narrower than the smallest width",
-    "layer.point": "a sharp point may lift or tear",
-    "layer.small_pieces": "pieces too small to weed or to stick",
-    "layer.like_ground": "a layer has the colour of what it is laid on",
-    "layer.order_estimated": "the order is good but not proven best",
-    "layer.empty": "nothing is left to cut",
-    "material.on_its_like": "a material lies on one it does not bond to",
-    "material.tool": "the tool must not cut this material",
-    "material.shrinks": "several pieces of a shrinking material carried over as one",
-    "material.thin": "a shape is narrower than its material bears",
-    "material.gap": "two cuts are nearer than their material bears",
-    "material.too_high": "the stack is higher than the frame is deep",
-    "size.over_carrier": "a layer does not fit the carrier",
-}
-"""Every code with what it means. Codes are never renamed: scripts rely on them."""
+NOTE, WARN, STOP = SEVERITIES = ("note", "warn", "stop")
+SOURCE, TRACE, CLEAN, LAYERS, RELEASE = STAGES = ("source", "trace", "clean", "layers", "release")
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """A kind of finding. ``about`` says what it means; ``sentences`` what a person reads, by the case, with places for
+    figures; ``mend`` are words of a button, None where the program cannot mend it."""
+
+    code: str
+    severity: str
+    stage: str
+    about: str
+    sentences: dict[str, str]
+    mend: str | None = None
+
+    def found(self, case: str = "", *, plan=None, at=None, severity: str | None = None, **figures) -> "Finding":
+        """A finding of this kind.
+
+        Parameters
+        ----------
+        plan : of the layer it is about. at : its place (x, y) in px. severity : where it is another than usual.
+        """
+        x, y = (None, None) if at is None else (float(at[0]), float(at[1]))
+        return Finding(self.code, severity or self.severity, Said(self.sentences[case], **figures),
+                       None if plan is None else plan.name, x, y, None if plan is None else plan.key)
+
+
+RULES: dict[str, Rule] = {}
+"""Every kind of finding by its code. Codes are never renamed: scripts rely on them."""
+
+
+def rule(code: str, severity: str, stage: str, about: str, says: str | dict[str, str], mend: str | None = None) -> Rule:
+    """Describe a kind of finding. ``says``: its sentence, or one for each case."""
+    made = Rule(code, severity, stage, about, {"": says} if isinstance(says, str) else says, mend)
+    if code in RULES:
+        raise ValueError(f"{code} is described twice")
+    RULES[code] = made
+    return made
 
 
 @dataclass(frozen=True, slots=True)
 class Finding:
-    """One finding. ``x_px``, ``y_px`` in picture coordinates, None when it has no place."""
+    """One finding. ``x_px``, ``y_px`` in picture coordinates, None when it has no place; ``layer`` the name and ``key``
+    the key of what it is about, as two layers may have one name. The figures of ``message`` are ``figures``."""
 
     code: str
     severity: str
@@ -52,7 +62,16 @@ class Finding:
     layer: str | None = None
     x_px: float | None = None
     y_px: float | None = None
+    key: str | None = None
 
     def __post_init__(self):
-        if self.code not in CODES:
+        if self.code not in RULES:
             raise KeyError(self.code)
+
+    @property
+    def rule(self) -> Rule:
+        return RULES[self.code]
+
+    @property
+    def figures(self) -> dict[str, Any]:
+        return self.message.figures if isinstance(self.message, Said) else {}

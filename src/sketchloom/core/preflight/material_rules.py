@@ -1,7 +1,33 @@
 """Rules that follow from the materials of sheets."""
 
-from sketchloom.core.preflight.findings import STOP, WARN, Finding
+from sketchloom.core.base.said import said
+from sketchloom.core.preflight.findings import LAYERS, STOP, WARN, rule
 from sketchloom.core.sheets.material import LASER
+
+ON_ITS_LIKE = rule(
+    "material.on_its_like", STOP, LAYERS, said("a material lies on one it does not bond to"),
+    said("{name} must not lie on another {family}: the press does not bond them. Choose a plain film below it, or lay them "
+         "beside each other (fitted)."))
+TOOL = rule(
+    "material.tool", STOP, LAYERS, said("the tool must not cut this material"),
+    {"fumes": said("{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or "
+                   "tool; the machine's manual decides."),
+     "unfit": said("{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine's "
+                   "manual decides.")})
+SHRINKS = rule(
+    "material.shrinks", WARN, LAYERS, said("several pieces of a shrinking material carried over as one"),
+    said("{name} shrinks under heat: {pieces} pieces carried over as one move against each other. Carry them one by one."),
+    said("Part its pieces"))
+THIN = rule(
+    "material.thin", WARN, LAYERS, said("a shape is narrower than its material bears"),
+    said("{width:.2f} mm is too thin for {name}, which bears {bears:g} mm."))
+GAP = rule(
+    "material.gap", WARN, LAYERS, said("two cuts are nearer than their material bears"),
+    said("Two cuts come within {space:.2f} mm; {name} wants {wants:g} mm between cuts. Drop what parts them, or make the "
+         "work larger."))
+TOO_HIGH = rule(
+    "material.too_high", WARN, LAYERS, said("the stack is higher than the frame is deep"),
+    said("The stack is {high:.1f} mm high and the frame {deep:g} mm deep. Take fewer or thinner sheets or spacers."))
 
 
 def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_mm: float | None, heights_mm, apart=(), space_mm=()):
@@ -11,31 +37,29 @@ def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_
     ----------
     layers : finished layers, base first. material_of : for each its Material or None.
     lies_on_family : for each the families of the sheets it lies on.
-    space_mm : for each the narrowest space between its cuts, None where none is near. apart : keys of layers whose pieces are carried one by one. tool : what cuts. frame_depth_mm : inner depth of a frame, None for none. heights_mm : height of the whole stack.
+    tool : what cuts. frame_depth_mm : inner depth of a frame, None for none. heights_mm : height of the whole stack.
+    apart : keys of layers whose pieces are carried one by one.
+    space_mm : for each the narrowest space between its cuts, None where none is near.
     """
-    found = []
-    for number, (layer, material, below) in enumerate(zip(layers, material_of, lies_on_family)):
-        if material is None:
-            continue
-        name, at = layer.plan.name, layer.outline.controls[0, 0].tolist() if len(layer.outline.controls) else (None, None)
-        if not material.lies_on and material.family in below:
-            found.append(Finding("material.on_its_like", STOP, f"{material.name} must not lie on another {material.family}: the press does not bond them. "
-                                 "Choose a plain film below it, or lay them beside each other (fitted).", name, *at))
-        if tool not in material.tools:
-            why = "its fumes are poisonous and eat the machine" if tool == LASER and "film" in material.family else "it is not made for it"
-            found.append(Finding("material.tool", STOP, f"{material.name} is not cut by a {tool}: {why}. Choose another material or tool; "
-                                 "the machine's manual decides.", name, *at))
-        if material.shrinks and layer.outline.pieces > 1 and layer.plan.key not in apart:
-            found.append(Finding("material.shrinks", WARN, f"{material.name} shrinks under heat: {layer.outline.pieces} pieces carried over as one move "
-                                 "against each other. Carry them one by one.", name, *at))
-        if layer.min_feature_mm is not None and layer.min_feature_mm < material.smallest_mm:
-            found.append(Finding("material.thin", WARN, f"{layer.min_feature_mm:.2f} mm is too thin for {material.name}, which bears "
-                                 f"{material.smallest_mm:g} mm.", name, *at))
-        space = dict(enumerate(space_mm)).get(number)
-        if space is not None and space < material.gap_mm:
-            found.append(Finding("material.gap", WARN, f"Two cuts come within {space:.2f} mm; {material.name} wants {material.gap_mm:g} mm between cuts. "
-                                 "Drop what parts them, or make the work larger.", name, *at))
+    found, spaces = [], dict(enumerate(space_mm))
+    for number, (layer, material, below) in enumerate(zip(layers, material_of, lies_on_family, strict=True)):
+        if material is not None:
+            found += _of_sheet(layer, material, below, tool, layer.plan.key in apart, spaces.get(number))
     if frame_depth_mm is not None and heights_mm > frame_depth_mm:
-        found.append(Finding("material.too_high", WARN, f"The stack is {heights_mm:.1f} mm high and the frame {frame_depth_mm:g} mm deep. "
-                             "Take fewer or thinner sheets or spacers."))
+        found.append(TOO_HIGH.found(high=heights_mm, deep=frame_depth_mm))
     return tuple(found)
+
+
+def _of_sheet(layer, material, below, tool, is_apart, space_mm):
+    where = {"plan": layer.plan, "at": layer.outline.controls[0, 0] if len(layer.outline.controls) else None}
+    if not material.lies_on and material.family in below:
+        yield ON_ITS_LIKE.found(**where, name=material.name, family=material.family)
+    if tool not in material.tools:
+        poisonous = tool == LASER and "film" in material.family
+        yield TOOL.found("fumes" if poisonous else "unfit", **where, name=material.name, tool=tool)
+    if material.shrinks and layer.outline.pieces > 1 and not is_apart:
+        yield SHRINKS.found(**where, name=material.name, pieces=layer.outline.pieces)
+    if layer.min_feature_mm is not None and layer.min_feature_mm < material.smallest_mm:
+        yield THIN.found(**where, width=layer.min_feature_mm, name=material.name, bears=material.smallest_mm)
+    if space_mm is not None and space_mm < material.gap_mm:
+        yield GAP.found(**where, space=space_mm, name=material.name, wants=material.gap_mm)

@@ -7,7 +7,7 @@ from PySide6.QtGui import QColor, QIcon, QPainter, QPainterPath, QPen, QPixmap, 
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import button
+from sketchloom.app.parts.widgets import button, plain_tip
 
 _NUMBER = Qt.ItemDataRole.UserRole
 _ROW, _ROWS, _ICON = 29, 4, 22
@@ -73,7 +73,7 @@ class KeptList(QWidget):
         for number in range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1):
             icon, text = row_of(number, parts[number])
             item = QListWidgetItem(icon or QIcon(), text)
-            item.setToolTip(text)
+            item.setToolTip(plain_tip(text))
             item.setData(_NUMBER, number)
             item.setSizeHint(QSize(0, _ROW))
             item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)

@@ -7,6 +7,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.units import format_length
+from sketchloom.desk import lines
 
 
 class LinesBox(Box):
@@ -41,7 +42,7 @@ class LinesBox(Box):
         self.gaps, self._gaps_of = gaps, work.segmentation.regions
         count = len(gaps)
         unit, scale = work.recipe.unit, work.mm_per_px
-        if work.outline_label is None:
+        if lines.outline_label(work) is None:
             text = self.tr("Nothing here is drawn in dark outlines, so no gaps are looked for.")
         elif count == 0:
             text = self.tr("No gap in an outline was found.")
@@ -63,10 +64,10 @@ class LinesBox(Box):
             self._said.setText(self.tr("Looking for gaps in outlines…"))
             for part in (self._choose, self._all):
                 part.setEnabled(False)
-        self.own.setEnabled(work.outline_label is not None)
+        self.own.setEnabled(lines.outline_label(work) is not None)
         self._width.show_value(self.width_mm, work.recipe.unit)
         self.kept.show_rows(lambda _, line: (drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
-            colour_name(from_hex(line.hex)), format_length(work.line_width_mm(line), work.recipe.unit, 2))))
+            colour_name(from_hex(line.hex)), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
 
     def _set_width(self, mm):
         self.width_mm = mm
@@ -78,11 +79,11 @@ class LinesBox(Box):
     def bridge(self, numbers) -> None:
         """Close gaps by their numbers."""
         gaps, work = self.gaps, self.work
-        made = tuple(work.bridge(gaps.start[n], gaps.end[n], float(gaps.width_px[n])) for n in numbers)
+        made = tuple(lines.bridge(work, gaps.start[n], gaps.end[n], float(gaps.width_px[n])) for n in numbers)
         if made:
             self.emit(self.tr("bridge"), lines=(*self.recipe.lines, *made))
 
     def paint(self, points, hex_colour: str) -> None:
         """A line was painted on the bench, its points in shares of the prepared picture."""
-        made = self.work.painted_line(points, self.width_mm / self.work.mm_per_px, hex_colour)
+        made = lines.painted_line(self.work, points, self.width_mm / self.work.mm_per_px, hex_colour)
         self.emit(self.tr("painted line"), lines=(*self.recipe.lines, made))

@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QListWidget, QListWidgetItem
 from sketchloom.app.parts.widgets import Choice, LengthEdit, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
+from sketchloom.desk import narrow
 from sketchloom.recipe.sections import MAX_DETAIL_MM
 
 _PLACE = Qt.ItemDataRole.UserRole
@@ -53,7 +54,7 @@ class NarrowBox(Box):
 
     def _thicken_at(self, places):
         work, scale = self.work, self.work.mm_per_px
-        made = (work.thickened(x / scale, y / scale, layer, least * 1.05) for x, y, layer, least in places)
+        made = (narrow.thickened(work, x / scale, y / scale, key, least * 1.05) for x, y, key, least in places)
         made = tuple(line for line in made if line is not None)
         if made:
             self.emit(self.tr("thickened"), lines=(*self.recipe.lines, *made))
@@ -73,7 +74,7 @@ class NarrowBox(Box):
     def _fill(self, work):
         unit, least = work.recipe.unit, work.recipe.thin_mm
         sheets = self._key == "sheets"
-        places = work.narrow_places() if sheets else work.narrow_spaces()
+        places = narrow.narrow_places(work) if sheets else narrow.narrow_spaces(work)
         under = self._under = sum(one.width_mm < one.least_mm for one in places)
         nowhere = self.tr("No sheet is narrower than {0} anywhere.") if sheets else self.tr("No two cuts are nearer to each other than {0}.")
         for part in (self._thicken, self._thicken_all):
@@ -88,6 +89,6 @@ class NarrowBox(Box):
             item = QListWidgetItem(swatch(one.hex, 16), self.tr("{0}{1} · {2}").format(
                 format_length(one.width_mm, unit, 2), self.tr(", too narrow") if one.width_mm < one.least_mm else "", one.layer))
             item.setSizeHint(QSize(0, 27))
-            item.setData(_PLACE, (one.x_mm, one.y_mm, one.layer, one.least_mm))
+            item.setData(_PLACE, (one.x_mm, one.y_mm, one.key, one.least_mm))
             self.list.addItem(item)
         self.list.blockSignals(False)

@@ -3,7 +3,7 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
-from sketchloom.app.parts.widgets import button, counted, label, swatch
+from sketchloom.app.parts.widgets import button, counted, label, plain_tip, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
 
@@ -57,7 +57,7 @@ class LayingBox(Box):
             item = QListWidgetItem(swatch(piece.layer.plan.hex, 16), self.tr("{0} · this way ▲").format(text) if piece.wrong else text)
             item.setData(_NUMBER, piece.number)
             item.setSizeHint(QSize(0, _ROW))
-            item.setToolTip(self.tr("{0}: {1}").format(text, wrong[piece.wrong]) if piece.wrong else text)
+            item.setToolTip(plain_tip(self.tr("{0}: {1}").format(text, wrong[piece.wrong]) if piece.wrong else text))
             self.list.addItem(item)
         self.list.blockSignals(False)
         mistaken = sum(p.wrong is not None for p in pieces)

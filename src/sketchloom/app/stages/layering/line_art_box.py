@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QComboBox, QTableWidgetItem
 from sketchloom.app.parts.widgets import button, figures_table, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.regions_box import Colours
-from sketchloom.core.layers.gathering import COLOURS, INWARD, NESTED, SIZE, TOUCHING
+from sketchloom.core.layers.ways import COLOURS, INWARD, NESTED, SIZE, TOUCHING
 
 _ROW = 26
 

@@ -6,7 +6,7 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
 from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
 
-from sketchloom.app.parts.widgets import NamedSlider, button, counted, figures_table, label
+from sketchloom.app.parts.widgets import NamedSlider, button, counted, figures_table, label, plain_tip
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
 from sketchloom.recipe.parts import BASE, TOP
@@ -99,7 +99,7 @@ class OrderBox(Box):
                 self._words[one.why], format_length(one.cut_mm, work.recipe.unit, 0), counted(one.pieces, self.tr("1 piece"), self.tr("{0} pieces")))
             for column, text in enumerate(("", f"{cut:.2f}", str(one.pieces), f"{one.film_mm2 / 100:.0f}")):
                 item = QTableWidgetItem(text)
-                item.setToolTip(tip)
+                item.setToolTip(plain_tip(tip))
                 if column:
                     item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
                 else:

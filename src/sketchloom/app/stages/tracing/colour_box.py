@@ -19,6 +19,7 @@ from sketchloom.app.parts.widgets import NamedSlider, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.units import format_length
+from sketchloom.desk import figures
 from sketchloom.recipe import palette_edits
 from sketchloom.recipe.parts import PaletteEntry
 from sketchloom.recipe.sections import MAX_COLOURS
@@ -186,7 +187,7 @@ class ColourBox(Box):
         keep = set(self.chosen())
         self._list.blockSignals(True)
         self._list.clear()
-        shares = work.label_shares()
+        shares = figures.label_shares(work)
         height = {label: n for n, plan in enumerate(work.plans, 1) for label in plan.labels if not plan.left_out}
         for number in sorted(range(count), key=lambda i: (-height.get(i, 0), -shares[i])):
             entry = entries[number]

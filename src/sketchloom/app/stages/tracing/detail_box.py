@@ -8,6 +8,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.work import store
 from sketchloom.core.base.units import format_length
 from sketchloom.core.sheets.material import SMALLEST_DEFAULT_MM, SMALLEST_FLOOR_MM
+from sketchloom.desk import figures
 from sketchloom.recipe.sections import DOUBLES, MAX_DETAIL_MM
 
 _DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
@@ -78,7 +79,7 @@ class DetailBox(Box):
         nearest = min(range(len(_DETAILS_MM)), key=lambda i: abs(_DETAILS_MM[i] - mm))
         self._detail.show_value(nearest, "")
         self._edit.show_value(max(mm, 0.01), work.recipe.unit)
-        self._lost = work.details_lost()
+        self._lost = figures.details_lost(work)
         count = len(self._lost)
         self._rings.setEnabled(count > 0)
         self._rings.setText(counted(count, self.tr("Show the 1 detail lost"), self.tr("Show the {0} details lost"))

@@ -5,6 +5,7 @@ from PySide6.QtCore import Signal
 from sketchloom.app.parts.widgets import Choice, LengthEdit, NamedSlider, button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
+from sketchloom.desk import figures
 from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PENS
 
 _FIRST_WIDTH_MM = 1.5
@@ -43,7 +44,7 @@ class LineBox(Box):
         recipe, strokes = work.recipe, work.segmentation.strokes
         if strokes is None:
             return
-        known = work.strokes_mm()
+        known = figures.strokes_mm(work)
         widths = sorted(width for width, _ in known) or [0.0]
         self._said.setText(self.tr("{0}, {1} to {2} wide, mostly {3}; {4} in all.").format(
             counted(len(known), self.tr("1 stroke"), self.tr("{0} strokes")), format_length(widths[0], recipe.unit, 2),

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QCheckBox, QSizePolicy, QWidget
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import NamedSlider, button, counted, label
 from sketchloom.app.stages.box import Box
+from sketchloom.desk import figures
 from sketchloom.recipe.sections import MAX_TONES, MIN_TONES
 
 _GAP, _WORDS = 6, 18
@@ -103,7 +104,7 @@ class PhotoBox(Box):
         work = self.work
         if work is None or work.segmentation.details is None:
             return
-        preview = work.face_preview(self._looked_at)
+        preview = figures.face_preview(work, self._looked_at)
         self.strip.show_preview(preview)
         every, here = len(work.segmentation.details.places), preview.count
         told = counted(every, self.tr("1 strong detail is under the smallest one"), self.tr("{0} strong details are under the smallest one"))

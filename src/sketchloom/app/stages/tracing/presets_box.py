@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QComboBox, QFileDialog, QHBoxLayout, QLineEdit, QM
 
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
+from sketchloom.app.words import told
 from sketchloom.app.work import store
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
@@ -94,7 +95,7 @@ class PresetsBox(Box):
             one = presets.preset_of(self._name.text(), self._seen())
             self._write(presets.with_preset(self._presets, one))
         except AppError as error:
-            self.trouble.emit(str(error))
+            self.trouble.emit(told(error.message))
             return
         self._row.hide()
         self._name.clear()
@@ -125,7 +126,7 @@ class PresetsBox(Box):
         try:
             write_whole(path, presets.to_bytes(self._presets))
         except AppError as error:
-            self.trouble.emit(str(error))
+            self.trouble.emit(told(error.message))
             return
         self._tell(self.tr("{0} presets written.").format(len(self._presets)))
 
@@ -143,7 +144,7 @@ class PresetsBox(Box):
                 kept = presets.with_preset(kept, one)
             self._write(kept)
         except AppError as error:
-            self.trouble.emit(str(error))
+            self.trouble.emit(told(error.message))
             return
         self._tell(self.tr("{0} presets read.").format(len(found)))
 

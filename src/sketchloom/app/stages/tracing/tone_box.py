@@ -5,6 +5,7 @@ from PySide6.QtWidgets import QCheckBox
 from sketchloom.app.parts.widgets import Choice, NamedSlider, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.tone_curve import ToneCurve
+from sketchloom.desk import figures
 
 
 class ToneBox(Box):
@@ -49,7 +50,7 @@ class ToneBox(Box):
         if not work.rough and self._counted != self._same_counts(work):
             self.curve.show_counts((), ())
         found, recipe = work.segmentation.cut_offs, work.recipe
-        bars, cut = work.tone_bars()
+        bars, cut = figures.tone_bars(work)
         self.curve.setVisible(found is not None)
         self._said.setVisible(found is not None)
         if found is not None:

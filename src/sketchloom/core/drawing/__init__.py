@@ -1,0 +1,1 @@
+"""A drawing recorded once, in mm, and replayed to any writer."""

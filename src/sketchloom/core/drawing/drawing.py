@@ -1,0 +1,119 @@
+"""A drawing recorded once, in mm, and replayed to any writer.
+
+Writers that go through many points at once take the arrays of a ``Strand``; others take them one by one from ``replay``,
+as move, line, cubic and close. Both see the same rings in the same order, and lines as lines.
+"""
+
+from dataclasses import dataclass
+from typing import Protocol
+
+import numpy as np
+
+from sketchloom.core.curves.curveset import line_controls
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Strand:
+    """Rings of cubics end to end.
+
+    ``controls`` (S, 4, 2) in units of ``mm`` millimetres; ``straight`` (S,) bool; ring r is
+    ``controls[starts[r]:starts[r + 1]]``. ``may_be_open``: a ring that does not end where it begins stays open, as lines
+    for a pen do; else every ring is closed.
+    """
+
+    controls: np.ndarray
+    straight: np.ndarray
+    starts: np.ndarray
+    mm: float = 1.0
+    may_be_open: bool = False
+
+    def controls_mm(self) -> np.ndarray:
+        return self.controls * self.mm
+
+
+@dataclass(frozen=True, slots=True)
+class Look:
+    """How a shape is shown: filled (even-odd), stroked, or both. ``is_cut``: what a machine follows; else only shown."""
+
+    fill: str | None = None
+    stroke: str | None = None
+    width_mm: float = 0.0
+    round_ends: bool = False
+    opacity: float = 1.0
+    is_cut: bool = True
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Shape:
+    """Strands of one look: one compound path."""
+
+    strands: tuple[Strand, ...]
+    look: Look
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Group:
+    """Shapes that belong together: a layer with its ``number`` from the base, 1, and its ``name``; 0 for what is no layer."""
+
+    shapes: tuple[Shape, ...]
+    name: str = ""
+    number: int = 0
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Drawing:
+    """Groups, the lowest first, in a frame: left, top, width, height, mm. x runs to the right and y down."""
+
+    title: str
+    frame: tuple[float, float, float, float]
+    groups: tuple[Group, ...]
+
+    @property
+    def layers(self) -> tuple[Group, ...]:
+        return tuple(g for g in self.groups if g.number)
+
+
+class Pen(Protocol):
+    """What takes a drawing down, point by point, mm."""
+
+    def move(self, x: float, y: float) -> None: ...
+
+    def line(self, x: float, y: float) -> None: ...
+
+    def cubic(self, x1: float, y1: float, x2: float, y2: float, x: float, y: float) -> None: ...
+
+    def close(self) -> None: ...
+
+
+def replay(strand: Strand, pen: Pen) -> None:
+    """Rings as move, then line or cubic, then close. A closing straight edge is left to ``close``."""
+    controls, straight, starts = strand.controls_mm().tolist(), strand.straight.tolist(), strand.starts.tolist()
+    for first, last in zip(starts[:-1], starts[1:], strict=True):
+        closed = not strand.may_be_open or controls[first][0] == controls[last - 1][3]
+        pen.move(*controls[first][0])
+        for s in range(first, last):
+            if not straight[s]:
+                pen.cubic(*controls[s][1], *controls[s][2], *controls[s][3])
+            elif s < last - 1 or not closed:
+                pen.line(*controls[s][3])
+        if closed:
+            pen.close()
+
+
+def strand_of(outline, mm: float) -> Strand:
+    """An outline in px as a strand; ``mm`` a pixel."""
+    return Strand(outline.controls, outline.straight, outline.starts, mm, outline.pen_px is not None)
+
+
+def strand_of_rings(rings) -> Strand:
+    """Closed rings of cubics, (S, 4, 2) mm each, none of them told as a line."""
+    counts = [len(ring) for ring in rings]
+    controls = np.concatenate(list(rings)) if counts else np.empty((0, 4, 2))
+    return Strand(controls, np.zeros(len(controls), bool), np.cumsum([0, *counts]))
+
+
+def strand_of_lines(lines) -> Strand:
+    """Polylines, (K, 2) mm each, open."""
+    parts = [line_controls(line[:-1], line[1:]) for line in lines]
+    controls = np.concatenate(parts) if parts else np.empty((0, 4, 2))
+    return Strand(controls, np.ones(len(controls), bool), np.cumsum([0, *(len(p) for p in parts)]), 1.0, True)

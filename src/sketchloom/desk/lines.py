@@ -1,0 +1,74 @@
+"""Lines painted into a work: outlines and their gaps, bridges, brushes."""
+
+import numpy as np
+
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
+from sketchloom.core.edits.decisions import PaintedLine
+from sketchloom.core.edits.gaps import Gaps, bridge_curve, find_gaps
+from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.segment import tone
+from sketchloom.evaluate.work import Work
+
+_OUTLINE_LIGHT, _OUTLINE_WIDE = 35.0, 0.025
+"""The darkest colour draws outlines when it is darker than this (CIELAB) and, as an area of one width, narrower than
+this share of the longer side (chosen on the demo badge and the outlined drawings of the quality bench)."""
+
+
+def outline_label(work: Work) -> int | None:
+    """The label of ink; of a colour picture its darkest colour, where that is dark and drawn in lines."""
+    if work.reading in ("tone", "line"):
+        return tone.INK
+    if work.reading != "colour":
+        return None
+    light = [float(srgb_to_lab(np.array(from_hex(e.hex)))[0]) for e in work.segmentation.own_entries]
+    darkest = int(np.argmin(light))
+    planar = work.traced.planar
+    mine = np.append(planar.face_label == darkest, False)
+    around = float(work.traced.arc_length_px[mine[planar.left] != mine[planar.right]].sum())
+    wide = 2 * float(planar.face_area_px[mine[:-1]].sum()) / max(around, 1e-6)  # an area of one width is that wide
+    return darkest if light[darkest] < _OUTLINE_LIGHT and wide < _OUTLINE_WIDE * max(planar.width, planar.height) else None
+
+
+def gaps(work: Work) -> Gaps:
+    """Gaps in the outlines of a drawing. None where nothing is drawn in outlines."""
+    ink = outline_label(work)
+    if ink is None:
+        return Gaps(np.empty((0, 2)), np.empty((0, 2)), np.empty(0), np.empty(0))
+    return find_gaps(work.segmentation.labels == ink)
+
+
+def painted_line(work: Work, points, width_px: float, hex_colour: str) -> PaintedLine:
+    """A line through points in shares of the prepared picture, as it is kept."""
+    places = moved(np.linalg.inv(work.move), points)
+    width = width_px / (_scale_at(work, places[0]) * work.original.width)
+    return PaintedLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places), float(np.clip(width, 0.0, 1.0)), hex_colour)
+
+
+def line_width_mm(work: Work, line: PaintedLine) -> float:
+    """How wide a painted line is in the work."""
+    return line.width * work.original.width * _scale_at(work, line.points[0]) * work.mm_per_px
+
+
+def _scale_at(work, place):
+    """Pixels of the prepared picture for one of the picture as it came, at a place of the latter."""
+    larger = work.picture.width * work.picture.height / (work.original.width * work.original.height)
+    return (float(growth(work.move, [place])[0]) * larger) ** 0.5
+
+
+def brush_hex(work: Work, adds: bool, chosen: str | None) -> str:
+    """Colour of a brush: ink or paper of a drawing; the chosen colour, or that of the ground, in other readings."""
+    entries = work.segmentation.entries
+    if work.reading in ("tone", "line"):
+        return entries[tone.INK if adds else tone.PAPER].hex
+    if adds:
+        return chosen or work.plans[-1].key
+    ground = work.segmentation.ground_label
+    return entries[ground].hex if ground is not None and ground < len(entries) else "#ffffff"
+
+
+def bridge(work: Work, start_px, end_px, width_px: float) -> PaintedLine:
+    """A bridge in ink between two places, px, in the curve of the strokes that end there."""
+    size = np.array([work.picture.width, work.picture.height])
+    ink = outline_label(work) or tone.INK
+    curve = bridge_curve(work.segmentation.labels == ink, start_px, end_px, width_px)
+    return painted_line(work, np.clip(curve / size, 0, 1), width_px, work.segmentation.entries[ink].hex)

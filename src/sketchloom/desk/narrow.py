@@ -1,0 +1,117 @@
+"""Narrow places of sheets and narrow spaces between cuts: where they are, and what makes them wide enough."""
+
+from dataclasses import dataclass
+from weakref import WeakKeyDictionary
+
+import numpy as np
+
+from sketchloom.core.edits.decisions import PaintedLine
+from sketchloom.core.layers.layering import WIDTH_LIMIT_MM, Layer
+from sketchloom.core.layers.width import NO_WIDTHS, Widths, apart, space_widths, stretch_around
+from sketchloom.core.preflight.rules import stretch_mm
+from sketchloom.desk.lines import painted_line
+from sketchloom.evaluate.work import Work
+
+_SHOWN = 3.0
+"""Widths up to so many times the least one wanted are shown as a line (twice as many hide what matters)."""
+_NEAR = 1.5
+"""Spaces up to so many times the least one wanted are listed."""
+_MEETS = 0.6
+"""A line that thickens is drawn on by this share of its width, so that it meets what is wide enough there."""
+_spaces: WeakKeyDictionary = WeakKeyDictionary()
+
+
+@dataclass(frozen=True, slots=True)
+class Narrow:
+    """A narrow place of a sheet: its width, where it is, and the least width wanted there. ``key`` of its layer."""
+
+    width_mm: float
+    x_mm: float
+    y_mm: float
+    key: str
+    layer: str
+    hex: str
+    least_mm: float
+
+
+def narrow_places(work: Work, most: int = 40) -> tuple[Narrow, ...]:
+    """The narrowest place of every stretch of the sheets, the narrowest for what is wanted first."""
+    limit = WIDTH_LIMIT_MM / work.mm_per_px
+    return _listed(work, [(layer, layer.widths, limit, least_mm(work, layer)) for layer in work.layers], most)
+
+
+def narrow_spaces(work: Work, most: int = 40) -> tuple[Narrow, ...]:
+    """The same for the space between cuts of each sheet."""
+    found = []
+    for layer, widths in zip(work.layers, spaces(work), strict=True):
+        least = least_mm(work, layer, True)
+        found.append((layer, widths, _NEAR * least / work.mm_per_px, least))
+    return _listed(work, found, most)
+
+
+def _listed(work, measured, most):
+    scale, found = work.mm_per_px, []
+    for layer, widths, limit, least in measured:
+        for n in apart(widths, limit, stretch_mm(work.recipe.thin_mm) / scale, most):
+            x, y = (widths.xy[n] * scale).tolist()
+            found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.key, layer.plan.name, layer.plan.hex, least))
+    return tuple(sorted(found, key=lambda one: one.width_mm / max(one.least_mm, 1e-6))[:most])
+
+
+def least_mm(work: Work, layer: Layer, is_space: bool = False) -> float:
+    """The least width wanted of a sheet, or of the space between its cuts: the smallest width set, or more where its
+    material wants it."""
+    material = work.recipe.material_of(layer.plan.key)
+    wanted = 0.0 if material is None else material.gap_mm if is_space else material.smallest_mm
+    return max(work.recipe.thin_mm, wanted)
+
+
+def spaces(work: Work) -> tuple[Widths, ...]:
+    """Widths of the space between the cuts of each sheet, up to three times the least wanted; worked out once."""
+    if work not in _spaces:
+        limits = ((layer.outline, _SHOWN * least_mm(work, layer, True) / work.mm_per_px) for layer in work.layers)
+        _spaces[work] = tuple(NO_WIDTHS if o.pen_px is not None or not len(o.controls) else space_widths(o, limit)
+                              for o, limit in limits)
+    return _spaces[work]
+
+
+def width_line(work: Work, of_spaces: bool = False) -> tuple[np.ndarray, np.ndarray]:
+    """Middles (K, 2) mm of where the sheets, or the spaces between their cuts, are narrow, and their widths (K,)
+    against the least wanted, 1 for as wide: what a sheet's material bears where that is more than the smallest width."""
+    measured = spaces(work) if of_spaces else [layer.widths for layer in work.layers]
+    xy = np.concatenate([widths.xy for widths in measured] or [np.empty((0, 2))]) * work.mm_per_px
+    least = np.repeat([least_mm(work, layer, of_spaces) for layer in work.layers], [len(widths.width) for widths in measured])
+    share = np.concatenate([widths.width for widths in measured] or [np.empty(0)]) * work.mm_per_px / np.maximum(least, 1e-6)
+    near = share < _SHOWN
+    return xy[near], share[near]
+
+
+def thickened(work: Work, x_px: float, y_px: float, key: str | None, to_mm: float) -> PaintedLine | None:
+    """A line along the narrow stretch of the sheet ``key`` at a place that makes it as wide as wanted, in the colour
+    seen there; None where that sheet is not narrow."""
+    sheet = next((one for one in work.layers if one.plan.key == key), None)
+    planar = work.traced.planar
+    if sheet is None or not len(sheet.widths.width):
+        return None
+    points = stretch_around(sheet.widths, (x_px, y_px), to_mm / work.mm_per_px)
+    middle, size = points[len(points) // 2], (planar.width, planar.height)
+    x, y = (int(np.clip(np.floor(v), 0, most - 1)) for v, most in zip(middle, size, strict=True))
+    face, entries = planar.faces[y, x], work.segmentation.entries
+    label = int(work.edited.label[face])
+    hex_colour = entries[label].hex if label < len(entries) and not work.ground[face] else sheet.plan.hex
+    if len(points) < 2:
+        points = points[[0, 0]] + [[-0.3, 0.0], [0.3, 0.0]]
+    width_px = to_mm / work.mm_per_px
+    points = _into_the_wide(work, points, _MEETS * width_px)
+    return painted_line(work, points / (work.picture.width, work.picture.height), width_px, hex_colour)
+
+
+def _into_the_wide(work, points, by_px):
+    """A line drawn on at each end where that stays within what is cut, so that it meets what is wide enough there."""
+    planar, made = work.traced.planar, [points]
+    for end, back, first in ((points[0], points[1], True), (points[-1], points[-2], False)):
+        on = end + (end - back) / max(float(np.hypot(*(end - back))), 1e-9) * by_px
+        x, y = np.floor(on).astype(int).tolist()
+        if 0 <= x < planar.width and 0 <= y < planar.height and not work.ground[planar.faces[y, x]]:
+            made.insert(0, on[None]) if first else made.append(on[None])
+    return np.concatenate(made)
