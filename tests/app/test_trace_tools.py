@@ -256,7 +256,7 @@ def test_the_close_look_at_a_face(driver, trace, smaller):
 def test_tones_of_a_photo(driver, trace, smaller):
     panel = trace(smaller("boat"))
     assert driver.work.reading == "photo" and panel.photo.isVisible() and not panel.colour.isVisible()
-    panel.photo._tones.slider.setValue(6)
+    panel.photo.controls["tones"].part.slider.setValue(6)
     assert len(driver.settled().layers) == 6
     driver.click("Draw dark outlines", panel)
     assert recipe(driver).photo_outlines and driver.settled() is not None

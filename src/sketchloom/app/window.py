@@ -35,6 +35,7 @@ from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.stack_view import StackView
 from sketchloom.app.parts.variants_strip import VariantsStrip
 from sketchloom.app.parts.welcome import DropHint, Welcome
+from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
@@ -100,6 +101,8 @@ class Window(QMainWindow):
         self.variants.hide()
         self.findings = FindingsLine()
         self.panels = (SourcePanel(), TracePanel(), CleanPanel(), LayersPanel(), ReleasePanel())
+        for stage, panel in zip(STAGES, self.panels, strict=True):
+            panel.place(PlacedBox(stage))
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
         self.settings.setFixedWidth(PANEL_WIDTH)
@@ -417,6 +420,7 @@ class Window(QMainWindow):
         self.notices.drop("stopped")
         for panel in self.panels:
             panel.show_document(document)
+            panel.placed.recipe = document.recipe
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
         self._enable()
 
@@ -452,6 +456,7 @@ class Window(QMainWindow):
         if latest is not None and self.stage not in self._shown_in:
             self._shown_in.add(self.stage)
             self.panels[self.stage].show_work(latest.work)
+            self.panels[self.stage].placed.show_work(latest.work)
 
     def _show_states(self):
         work = self.session.latest.work if self.session.latest is not None else None

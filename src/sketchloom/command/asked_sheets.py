@@ -34,13 +34,13 @@ def of_all(recipe: Recipe, options) -> Recipe:
     if options.gather_sheets is not None:
         _whole("--gather-sheets", options.gather_sheets, 2, _MAX_SHEETS)
         if options.gather is None:
-            raise SettingError("--gather-sheets", "given together with --gather", options.gather_sheets)
+            raise SettingError("--gather-sheets", said("given together with --gather"), options.gather_sheets)
     if options.order_saves is not None:
         changes |= {"order_weights": _shares(options.order_saves), "order": ()}
     if options.laid_on is not None:
         changes["laid_on"] = _colour("--laid-on", GROUNDS.get(options.laid_on, options.laid_on), ", ".join(GROUNDS))
     if LIKE_GROUND in options.leave_out and not (options.laid_on or recipe.laid_on):
-        raise SettingError("--leave-out", "like-ground only beside --laid-on, which says what the ground is", LIKE_GROUND)
+        raise SettingError("--leave-out", said("like-ground only beside --laid-on, which says what the ground is"), LIKE_GROUND)
     rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
     if rims:
         changes["rims"] = (*recipe.rims, *rims)
@@ -125,7 +125,7 @@ def _keys(work, which, text) -> list[str]:
     if text.isdecimal() and 1 <= int(text) <= len(plans):
         return [plans[int(text) - 1].key]
     named = ", ".join(f"{n} {p.name} {p.hex}" for n, p in enumerate(plans, 1))
-    raise SettingError(which, f"one of the layers: {named}", text)
+    raise SettingError(which, said("one of the layers: {named}", named=named), text)
 
 
 def _like_ground(work):
@@ -139,10 +139,11 @@ def _gathered(work, recipe, options):
     from sketchloom.desk.ways import line_art_ladder
 
     if work.reading != "tone":
-        raise SettingError("--gather", "used with line art, read by --mode tone", work.reading)
+        raise SettingError("--gather", said("used with line art, read by --mode tone"), work.reading)
     rungs = line_art_ladder(work, options.gather)
     if not rungs:
-        raise SettingError("--gather", "used on a drawing whose lines enclose regions" + (" of several colours" if options.gather == ways.COLOURS else ""), options.gather)
+        raise SettingError("--gather", said("used on a drawing whose lines enclose regions of several colours") if options.gather == ways.COLOURS
+                           else said("used on a drawing whose lines enclose regions"), options.gather)
     sheets = next((r.sheets for r in rungs if r.alike == 0), rungs[-1].sheets) if options.gather_sheets is None else int(options.gather_sheets)
     return RegionDesk(work, RegionIndex(work.traced.planar)).gathered(recipe, options.gather, sheets)
 
@@ -156,7 +157,7 @@ def _with_region(work, recipe, place, what):
     region = index.at(x / work.mm_per_px, y / work.mm_per_px)
     if region is None:
         width, height = work.size_mm
-        raise SettingError("--region", f"a place within the work, which is {width:.1f} by {height:.1f} mm", place)
+        raise SettingError("--region", said("a place within the work, which is {width:.1f} by {height:.1f} mm", width=width, height=height), place)
     action = ACTIONS.get(what, COLOUR)
     return RegionDesk(work, index).decided(recipe, [region.face], action, what.lower() if action == COLOUR else None)
 
@@ -178,13 +179,13 @@ def _place(text):
         if not np.isfinite([x, y]).all():
             raise ValueError
     except ValueError:
-        raise SettingError("--region", "a place such as 34,20.5 in mm, then what becomes of it", text) from None
+        raise SettingError("--region", said("a place such as 34,20.5 in mm, then what becomes of it"), text) from None
     return x, y
 
 
 def _whole(name, text, low, high):
     if not text.isdecimal() or not low <= int(text) <= high:
-        raise SettingError(name, f"a whole number from {low} to {high}", text)
+        raise SettingError(name, said("a whole number from {low} to {high}", low=low, high=high), text)
 
 
 def _shares(text):
@@ -193,7 +194,7 @@ def _shares(text):
         if len(shares) != 3 or not all(0 <= s <= 1 for s in shares) or not any(shares):
             raise ValueError
     except ValueError:
-        raise SettingError("--order-saves", "cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0", text) from None
+        raise SettingError("--order-saves", said("cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0"), text) from None
     return shares
 
 
@@ -201,10 +202,10 @@ def _colour(name, text, others=""):
     try:
         from_hex(text)
     except SettingError:
-        raise SettingError(name, f"{others + ' or ' if others else ''}a colour written as #rrggbb", text) from None
+        raise SettingError(name, said("{others} or a colour written as #rrggbb", others=others) if others else said("a colour written as #rrggbb"), text) from None
     return text.lower()
 
 
 def _one_of(name, text, allowed):
     if text not in allowed:
-        raise SettingError(name, "one of " + ", ".join(allowed), text)
+        raise SettingError(name, said("one of {choices}", choices=", ".join(allowed)), text)

@@ -129,11 +129,11 @@ def _recipe_of_file(options):
             raise SettingError(flag, said("left out beside --recipe, which decides it"), given)
     data = read_bytes(options.recipe)
     if len(data) > _MAX_RECIPE_BYTES:
-        raise PictureError(options.recipe, "is larger than a recipe can be.")
+        raise PictureError(options.recipe, said("is larger than a recipe can be."))
     try:
         read = json.loads(data)
     except (ValueError, RecursionError):
-        raise PictureError(options.recipe, "is not a recipe: it holds no JSON.", "Write one with --write-recipe.") from None
+        raise PictureError(options.recipe, said("is not a recipe: it holds no JSON."), said("Write one with --write-recipe.")) from None
     return asked_sheets.of_all(_sized(from_json(read), options), options)
 
 
@@ -271,8 +271,8 @@ def _with_found_steps(picture, recipe, options):
     if options.flatten_page:
         page = finding.find_page(picture)
         if page is None:
-            raise PictureError(picture.name, "no page with four corners was found in it.",
-                               "Leave out --flatten-page, or mark the corners in the window.")
+            raise PictureError(picture.name, said("no page with four corners was found in it."),
+                               said("Leave out --flatten-page, or mark the corners in the window."))
         steps = replace(steps, page=finding.within_edge(page))
     if options.straighten:
         skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)

@@ -7,6 +7,7 @@ import numpy as np
 import shapely
 
 from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.said import said
 from sketchloom.core.curves import reshapes, stretches
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.curves.outline import outline_of
@@ -254,7 +255,7 @@ class ShapeDesk:
         """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its way."""
         path = self.course(what, stretch, radius_mm, at, by)
         if stretches.is_in_the_way(self.work.traced.curves, stretch.points, path):
-            raise GeometryError("another boundary is in the way")
+            raise GeometryError(said("another boundary is in the way"))
         return path
 
     def course(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:

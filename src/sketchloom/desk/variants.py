@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
-from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.sections import MAX_COLOURS, MAX_TONES, MIN_TONES, SMOOTHEST, TRUEST
 
 MOST = 8
@@ -53,7 +53,7 @@ def variants_of(work: Work) -> tuple[Variant, ...]:
 def untouched(recipe: Recipe) -> Recipe:
     """The same trace without anything that was decided, drawn or ordered by hand."""
     plain = Recipe()
-    by_hand = ("edits", "all_off", "lines", "shapes", "splits", "covers", "curves", "rims", "order", "above", "order_weights", "layers", "layering", "overlap_mm")
+    by_hand = (name for name, setting in SETTINGS.items() if setting.by_hand)
     return replace(recipe, **{name: getattr(plain, name) for name in by_hand})
 
 

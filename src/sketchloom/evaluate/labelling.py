@@ -6,6 +6,8 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.base.progress import QUIET, Part, Progress
+from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import covering, doubles, growing, local_tone, patching, photo, tone
@@ -89,6 +91,7 @@ class Seen:
     tree: ColourTree | None
     noise: float
     move: np.ndarray
+    progress: Progress = QUIET
 
     @property
     def size_px(self) -> np.ndarray:
@@ -276,7 +279,8 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     radius = max(_CALM * small.smallest_mm / seen.mm_per_px, _GRAIN * max(picture.width, picture.height))
     radius = float(np.clip(radius, *_CALM_PX))
     stepped, steps_key = steps.run("steps", ("tones", "photo_outlines"), (seen.source, radius),
-                                   lambda r: photo.tone_steps(picture, r.tones, radius, r.photo_outlines))
+                                   lambda r: photo.tone_steps(
+                                       picture, r.tones, radius, r.photo_outlines, progress=Part(seen.progress, 0.0, 0.5)))
     flat = stepped.picture
     entries = tuple(PaletteEntry((to_hex(c),)) for c in stepped.colours)
     raw, raw_key = steps.later("photo", (), (steps_key,), lambda _: labelling.nearest(
@@ -307,6 +311,7 @@ READINGS = {"colour": colour, "tone": tone_reading, "line": line_reading, "photo
 
 def clean(r: Reads, seen: Seen, detail: Detail, raw, field, entries, more_kept=()) -> tuple[Cleaned, np.ndarray]:
     """Labels without regions under the smallest detail, areas covered and double outlines made one; and their field."""
+    seen.progress.step(0.6, 1.0, said("Merging small regions"))
     values = field_values(entries, field.shape[-1])
     keep = np.floor(np.array(r.kept).reshape(-1, 2) * seen.size_px).astype(int).tolist() + list(more_kept)
     covers = [c for c in r.covers if c.on]

@@ -160,9 +160,9 @@ class _Run:
         mm_per_px = mm_per_pixel(recipe, picture)
         move = placing(self.original.width, self.original.height, recipe.preparation)
         steps = Steps(self.cache, local)
-        with self._stage("segment", said("Finding regions")):
+        with self._stage("segment", said("Finding regions")) as at:
             segmentation, key = segmented(steps, picture, self.keys.freed, judged.reading, mm_per_px, judged.tree, judged.noise,
-                                          move, (self.original.width, self.original.height))
+                                          move, (self.original.width, self.original.height), progress=at)
         bounds = curves.Bounds(segmentation, key, move, judged.fit.blur_px if segmentation.two_tones else 0.0, self.rough)
         with self._stage("planar", said("Drawing the map")):
             bounds.mapped(steps)

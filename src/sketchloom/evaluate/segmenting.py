@@ -5,6 +5,7 @@ from dataclasses import replace
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.edits.decisions import COLOUR, OWN_SHEET
 from sketchloom.core.edits.painting import painted
 from sketchloom.core.picture.picture import Picture, frozen_array
@@ -26,7 +27,7 @@ are one, two blues of a badge are not)."""
 
 
 def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: float, tree: ColourTree | None,
-              noise: float, move, came_px: tuple[int, int]) -> tuple[Segmentation, tuple]:
+              noise: float, move, came_px: tuple[int, int], *, progress=QUIET) -> tuple[Segmentation, tuple]:
     """The segmentation of a prepared picture by a reading, and the key by which what follows from it can be kept.
 
     Parameters
@@ -35,7 +36,7 @@ def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: f
         colours; only the colour reading needs the tree. move : as of ``placing``. came_px : width and height of the
         picture as it came.
     """
-    seen = Seen(picture, source, picture, source, mm_per_px, tree, noise, move)
+    seen = Seen(picture, source, picture, source, mm_per_px, tree, noise, move, progress)
     if any(line.on for line in steps.reads("lines").lines):
         shown, key = steps.run("painted", ("lines",), (source, move.tobytes()), lambda r: painted(
             picture, tuple(line for line in r.lines if line.on), move, came_px))

@@ -12,6 +12,7 @@ from dataclasses import dataclass, field
 from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError, ProjectError, SettingError
+from sketchloom.core.base.said import said
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe.document import Recipe, from_json, to_json
@@ -52,8 +53,7 @@ def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
     with zipfile.ZipFile(buffer, "w") as archive:
         text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True).encode()
         if len(text) > _MAX_SETTINGS_BYTES:  # what could not be opened again is not written
-            raise ExportError(project.source_name, f"not saved: its settings and edits take {len(text) / 2**20:.0f} MB, and at most "
-                              f"{_MAX_SETTINGS_BYTES // 2**20} MB can be opened again. Let alternatives or drawn boundaries go.")
+            raise ExportError(project.source_name, said("not saved: its settings and edits take {mb:.0f} MB, and at most {mb2} MB can be opened again. Let alternatives or drawn boundaries go.", mb=len(text) / 2 ** 20, mb2=_MAX_SETTINGS_BYTES // 2 ** 20))
         _add(archive, _SETTINGS, text, zipfile.ZIP_DEFLATED)
         _add(archive, _SOURCE + _suffix(project.source), project.source, zipfile.ZIP_STORED)
         if preview_png:
@@ -88,14 +88,14 @@ def load(path) -> Project:
     path = Path(path)
     try:
         if path.is_dir():
-            raise ProjectError(path, "is a folder, not a project.")
+            raise ProjectError(path, said("is a folder, not a project."))
         if path.stat().st_size > MAX_FILE_BYTES + _MAX_SETTINGS_BYTES + _MAX_PREVIEW_BYTES:
-            raise ProjectError(path, "is larger than a project can be.")
+            raise ProjectError(path, said("is larger than a project can be."))
         data = path.read_bytes()
     except FileNotFoundError:
-        raise ProjectError(path, "there is no such file. Check the name and the folder.") from None
+        raise ProjectError(path, said("there is no such file. Check the name and the folder.")) from None
     except OSError as error:
-        raise ProjectError(path, f"cannot be read ({error.strerror}).") from None
+        raise ProjectError(path, said("cannot be read ({strerror}).", strerror=error.strerror)) from None
     return from_bytes(data, path)
 
 
@@ -110,17 +110,17 @@ def from_bytes(data: bytes, name) -> Project:
     except ProjectError:
         raise
     except (zipfile.BadZipFile, zlib.error, EOFError, OSError, NotImplementedError, RuntimeError, ValueError):
-        raise ProjectError(name, "is not a project or is damaged; open an earlier copy.") from None
+        raise ProjectError(name, said("is not a project or is damaged; open an earlier copy.")) from None
     return _checked(settings, source, name)
 
 
 def _refuse_odd_names(members, name):
     if len(members) > _MAX_MEMBERS:
-        raise ProjectError(name, f"holds {len(members)} parts; a project has at most {_MAX_MEMBERS}.")
+        raise ProjectError(name, said("holds {count} parts; a project has at most {max_members}.", count=len(members), max_members=_MAX_MEMBERS))
     for member in members:
         text = member.filename
         if text.startswith(("/", "\\")) or ".." in text.replace("\\", "/").split("/") or ":" in text:
-            raise ProjectError(name, f"holds a part named {text[:60]!r}, which no project has; it is not opened.")
+            raise ProjectError(name, said("holds a part named {text!r}, which no project has; it is not opened.", text=text[:60]))
 
 
 def _read(archive, members, wanted, limit, name, any_suffix=False):
@@ -129,30 +129,28 @@ def _read(archive, members, wanted, limit, name, any_suffix=False):
         if stem != wanted or "/" in member.filename:
             continue
         if member.file_size > limit:
-            raise ProjectError(name, f"its part {member.filename} claims {member.file_size / 2**20:.0f} MB; "
-                               f"at most {limit // 2**20} MB are read.")
+            raise ProjectError(name, said("its part {filename} claims {mb:.0f} MB; at most {mb2} MB are read.", filename=member.filename, mb=member.file_size / 2 ** 20, mb2=limit // 2 ** 20))
         with archive.open(member) as part:
             data = part.read(limit + 1)
         if len(data) > limit:
-            raise ProjectError(name, f"its part {member.filename} is larger than it says.")
+            raise ProjectError(name, said("its part {filename} is larger than it says.", filename=member.filename))
         return data
-    raise ProjectError(name, f"lacks its part {wanted}; open an earlier copy.")
+    raise ProjectError(name, said("lacks its part {wanted}; open an earlier copy.", wanted=wanted))
 
 
 def _settings(data, name):
     try:
         settings = json.loads(data)
     except (ValueError, RecursionError):
-        raise ProjectError(name, "its settings are damaged; open an earlier copy.") from None
+        raise ProjectError(name, said("its settings are damaged; open an earlier copy.")) from None
     if not isinstance(settings, dict) or settings.get("format") != "sketch-loom":
-        raise ProjectError(name, "is not a Sketch Loom project.")
+        raise ProjectError(name, said("is not a Sketch Loom project."))
     try:
         major = int(str(settings["schema"]).split(".")[0])
     except (KeyError, ValueError):
-        raise ProjectError(name, "does not say which version of the program wrote it.") from None
+        raise ProjectError(name, said("does not say which version of the program wrote it.")) from None
     if major > SCHEMA[0]:
-        raise ProjectError(name, f"was written by a newer version (schema {str(settings['schema'])[:20]}; this one "
-                           f"reads up to {SCHEMA[0]}). Update the program to open it.")
+        raise ProjectError(name, said("was written by a newer version (schema {schema}; this one reads up to {schema2}). Update the program to open it.", schema=str(settings['schema'])[:20], schema2=SCHEMA[0]))
     return settings
 
 
@@ -162,8 +160,8 @@ def _checked(settings, source, name):
         source_name = "picture"
     try:
         recipe = from_json(settings.get("recipe"), "$.recipe")
-    except (SettingError, TypeError) as error:
-        raise ProjectError(name, f"a setting in it is not allowed: {error}") from None
+    except SettingError as error:
+        raise ProjectError(name, said("a setting in it is not allowed: {error}", error=error.message)) from None
     known = {"format", "schema", "source_name", "recipe"}
     rest = {k: v for k, v in settings.items() if k not in known}
     return Project(recipe, source, Path(source_name.replace("\\", "/")).name[:200] or "picture", rest,

@@ -4,15 +4,15 @@ import json
 from dataclasses import dataclass, replace
 
 from sketchloom.core.base.errors import ProjectError, SettingError
+from sketchloom.core.base.said import said
+from sketchloom.recipe.document import SETTINGS as EVERY_SETTING
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
 FORMAT = "sketch-loom-presets"
 VERSION = 1
 MOST = 200
 _MAX_BYTES = 1_000_000
-SETTINGS = ("reading", "colours", "cut_off", "dark_is_ink", "local_cut_off", "silhouette", "tones", "photo_outlines", "features",
-            "pen_mm", "pens", "spur_mm", "double_mm", "double_to", "ground", "smallest_mm", "thin_mm", "smoothness", "exact_shapes",
-            "layering")
+SETTINGS = tuple(name for name, setting in EVERY_SETTING.items() if setting.preset)
 """What a preset holds: how to read, never what belongs to one picture."""
 
 
@@ -37,7 +37,7 @@ def preset_of(name: str, recipe: Recipe) -> Preset:
     """
     name = " ".join(name.split())
     if not 1 <= len(name) <= 60:
-        raise SettingError("name", "1 to 60 characters", name)
+        raise SettingError("name", said("1 to 60 characters"), name)
     return Preset(name, Recipe(**{k: getattr(recipe, k) for k in SETTINGS}))
 
 
@@ -55,24 +55,24 @@ def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:
     ProjectError : what is wrong with it, in a sentence; nothing of it is taken then.
     """
     if len(data) > _MAX_BYTES:
-        raise ProjectError(file_name, "is too large for a file of presets. Choose another file.")
+        raise ProjectError(file_name, said("is too large for a file of presets. Choose another file."))
     try:
         plain = json.loads(data)
     except (ValueError, RecursionError):
-        raise ProjectError(file_name, "is no file of presets: it is not JSON. Choose a file that was exported here.") from None
+        raise ProjectError(file_name, said("is no file of presets: it is not JSON. Choose a file that was exported here.")) from None
     if not isinstance(plain, dict) or plain.get("format") != FORMAT or not isinstance(plain.get("presets"), list):
-        raise ProjectError(file_name, "is no file of presets. Choose a file that was exported here.")
+        raise ProjectError(file_name, said("is no file of presets. Choose a file that was exported here."))
     if plain.get("version") != VERSION:
-        raise ProjectError(file_name, "was written by a newer version of the program. Bring this one up to date.")
+        raise ProjectError(file_name, said("was written by a newer version of the program. Bring this one up to date."))
     found = []
     for number, one in enumerate(plain["presets"][:MOST], 1):
         try:
             if not isinstance(one, dict) or not isinstance(one.get("settings"), dict):
-                raise SettingError("settings", "an object", one)
+                raise SettingError("settings", said("an object"), one)
             settings = {k: v for k, v in one["settings"].items() if k in SETTINGS}
             found.append(preset_of(str(one.get("name", "")), from_json(settings)))
         except (SettingError, ValueError, TypeError) as error:
-            raise ProjectError(file_name, f"preset {number} cannot be read: {error}") from None
+            raise ProjectError(file_name, said("preset {number} cannot be read: {error}", number=number, error=getattr(error, "message", str(error)))) from None
     return tuple(found)
 
 

@@ -70,10 +70,10 @@ class Trace:
         "auto", READINGS, said("Reading"), said("how the picture is read; auto: chosen from the picture"),
         names=(said("Choose for me"), said("Colour: flat colours, a sheet each"), said("Tone: ink against paper"),
                said("Line: the middle of each stroke"), said("Photo: shading in a few tones")),
-        word=Word("--mode", auto="auto", about=said("default: chosen from the picture")))
+        word=Word("--mode", auto="auto", about=said("default: chosen from the picture")), preset=True)
     colours: int | None = setting.whole(
         None, 1, MAX_COLOURS, said("Colours"), said("number of colours; without it as many as the picture has"),
-        word=Word("--colours", "auto|N", auto="auto", about=said("1 to 24")))
+        word=Word("--colours", "auto|N", auto="auto", about=said("1 to 24")), preset=True)
     palette: tuple[PaletteEntry, ...] | None = setting.parts(
         None, 1, MAX_COLOURS, about=said("set once a colour was edited: the colours to cut, each a list of #rrggbb "
                                          "that belong to it, the first gives its look"))
@@ -81,40 +81,40 @@ class Trace:
         (), 0, MAX_COLOURS, about=said("#rrggbb that stay in the palette whatever the number of colours"))
     cut_off: int | None = setting.whole(
         None, 0, 255, said("Cut-off"), said("ink is at or under it; without it chosen from the picture"),
-        word=Word("--threshold", "auto|0-255", auto="auto", about=said("cut-off of the tone reading")))
-    dark_is_ink: bool = setting.switch(True, said("Dark is ink"), said("off: light ink on dark ground"))
+        word=Word("--threshold", "auto|0-255", auto="auto", about=said("cut-off of the tone reading")), preset=True)
+    dark_is_ink: bool = setting.switch(True, said("Dark is ink"), said("off: light ink on dark ground"), preset=True)
     local_cut_off: bool = setting.switch(
         False, said("The cut-off follows the light"), said("the cut-off follows the light; cut_off then shifts it around 128"),
-        word=Word("--local-threshold", about=said("the cut-off follows the light")))
+        word=Word("--local-threshold", about=said("the cut-off follows the light")), preset=True)
     silhouette: bool = setting.switch(
-        False, said("Silhouette"), said("all that ink encloses is ink"), word=Word("--silhouette"))
+        False, said("Silhouette"), said("all that ink encloses is ink"), word=Word("--silhouette"), preset=True)
     tones: int = setting.whole(
         4, MIN_TONES, MAX_TONES, said("Tones, one sheet each"), said("tones of the photo reading"),
-        word=Word("--tones", "2..8"))
+        word=Word("--tones", "2..8"), preset=True)
     photo_outlines: bool = setting.switch(
         False, said("Draw dark outlines on top"), said("the darkest lines of a photo as a sheet on top of its tones"),
-        word=Word("--photo-outlines"))
+        word=Word("--photo-outlines"), preset=True)
     features: bool = setting.switch(
         True, said("Keep eyes and other strong small details"),
-        said("A small region that differs by several tones from what surrounds it stays, even under the smallest detail"))
+        said("A small region that differs by several tones from what surrounds it stays, even under the smallest detail"), preset=True)
     pen_mm: float | None = setting.length(
         None, 0.05, MAX_DETAIL_MM, said("Width of the strokes"),
-        said("strokes of the line reading as shapes this wide, not pen lines"), word=Word("--pen-width", "0.5mm"))
+        said("strokes of the line reading as shapes this wide, not pen lines"), word=Word("--pen-width", "0.5mm"), preset=True)
     pens: int = setting.whole(
         1, 1, MAX_PENS, said("Pens, a layer each"), said("a layer of pen lines for each of so many widths of stroke"), late=True,
-        word=Word("--pens", "1..4"))
+        word=Word("--pens", "1..4"), preset=True)
     spur_mm: float = setting.length(
         2.0, 0.0, MAX_DETAIL_MM, said("Shortest branch"), said("shorter side strokes of the line reading are dropped"),
-        word=Word("--min-branch", "2mm"))
+        word=Word("--min-branch", "2mm"), preset=True)
     strokes_removed: tuple[tuple[float, float], ...] = setting.parts(
         (), 0, MAX_PLACES, about=said("places on strokes that were taken out"))
     double_mm: float = setting.length(
         0.0, 0.0, MAX_DETAIL_MM, said("Make cuts nearer than this one"),
-        said("cuts nearer to each other than this along a length are made one"), word=Word("--double", "0.5mm"))
+        said("cuts nearer to each other than this along a length are made one"), word=Word("--double", "0.5mm"), preset=True)
     double_to: str = setting.choice(
         "middle", DOUBLES, said("What becomes of double outlines"), said("which cut stays of two that run beside each other"),
         names=(said("One cut along the middle"), said("The outer cut stays"), said("Filled between the two")),
-        word=Word("--double-to"))
+        word=Word("--double-to"), preset=True)
     grown: tuple[Grown, ...] = setting.parts((), 0, 1000, about=said("regions grown by colour"))
     patches: tuple[Patch, ...] = setting.parts((), 0, 1000, about=said("parts with settings of their own"))
     kept: tuple[tuple[float, float], ...] = setting.parts(
@@ -123,10 +123,10 @@ class Trace:
         "auto", GROUNDS, said("Ground"), said("what becomes of the picture's ground"), late=True,
         names=(said("Leave out, found for me"), said("Leave out where it touches the edge"), said("Leave out everywhere"),
                said("Keep as a layer")),
-        word=Word("--keep-background", sets="keep", about=said("the ground becomes a layer")))
+        word=Word("--keep-background", sets="keep", about=said("the ground becomes a layer")), preset=True)
     smallest_mm: float = setting.length(
         1.0, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest detail"), said("regions under a disc this wide go to a neighbour"),
-        word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")))
+        word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")), preset=True)
 
     def __post_init__(self):
         check_all(self)
@@ -141,16 +141,16 @@ class Clean:
     """What was decided about single regions, and what was drawn into the picture or laid on it."""
 
     edits: tuple[RegionEdit, ...] = setting.parts(
-        (), 0, MAX_EDITS, late=True, about=said("decisions about single regions, in the order in which they are applied"))
-    all_off: bool = setting.switch(False, late=True, about=said("only regions that edits keep or colour are there"))
+        (), 0, MAX_EDITS, late=True, about=said("decisions about single regions, in the order in which they are applied"), by_hand=True)
+    all_off: bool = setting.switch(False, late=True, about=said("only regions that edits keep or colour are there"), by_hand=True)
     lines: tuple[PaintedLine, ...] = setting.parts(
-        (), 0, MAX_EDITS, about=said("lines painted into the picture before it is read"))
-    shapes: tuple[PlacedShape, ...] = setting.parts((), 0, MAX_EDITS, about=said("figures and words laid over the regions"))
-    splits: tuple[SplitLine, ...] = setting.parts((), 0, MAX_EDITS, about=said("split lines"))
-    covers: tuple[CoveredArea, ...] = setting.parts((), 0, MAX_EDITS, about=said("areas filled with what is around them"))
+        (), 0, MAX_EDITS, about=said("lines painted into the picture before it is read"), by_hand=True)
+    shapes: tuple[PlacedShape, ...] = setting.parts((), 0, MAX_EDITS, about=said("figures and words laid over the regions"), by_hand=True)
+    splits: tuple[SplitLine, ...] = setting.parts((), 0, MAX_EDITS, about=said("split lines"), by_hand=True)
+    covers: tuple[CoveredArea, ...] = setting.parts((), 0, MAX_EDITS, about=said("areas filled with what is around them"), by_hand=True)
     thin_mm: float = setting.length(
         0.8, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest width"), said("narrower places become findings"), late=True,
-        word=Word("--narrowest", "0.8mm"))
+        word=Word("--narrowest", "0.8mm"), preset=True)
 
     def __post_init__(self):
         check_all(self)
@@ -163,14 +163,14 @@ class Outlines:
     smoothness: int = setting.whole(
         0, TRUEST, SMOOTHEST, said("Outlines"), said("true to the pixels (-2) to clean sweeps (3)"),
         names=(said("true to the pixels"), said("close"), said("balanced"), said("smooth"), said("smoother"), said("clean sweeps")),
-        word=Word("--smoothness", "-2..3"))
+        word=Word("--smoothness", "-2..3"), preset=True)
     exact_shapes: bool = setting.switch(
         True, said("Make regular shapes exact"),
         said("Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close to the "
              "picture as the curves do."),
         word=Word("--as-drawn", sets=False,
-                  about=said("do not make circles, level lines, round corners and symmetric outlines exact")))
-    curves: tuple[CurveEdit, ...] = setting.parts((), 0, MAX_EDITS, about=said("stretches of boundary with another course"))
+                  about=said("do not make circles, level lines, round corners and symmetric outlines exact")), preset=True)
+    curves: tuple[CurveEdit, ...] = setting.parts((), 0, MAX_EDITS, about=said("stretches of boundary with another course"), by_hand=True)
 
     def __post_init__(self):
         check_all(self)
@@ -182,18 +182,18 @@ class Stack:
 
     layering: str = setting.choice(
         STACKED, WAYS, said("Way of layering"), said("how sheets are laid on each other"),
-        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")), word=Word("--layering", group=SHEETS))
+        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")), word=Word("--layering", group=SHEETS), by_hand=True, preset=True)
     overlap_mm: float = setting.length(
         0.0, 0.0, MAX_OVERLAP_MM, said("Overlap"), said("fitted and lean sheets reach so far under what covers them"),
-        word=Word("--overlap", "0..2mm", group=SHEETS))
+        word=Word("--overlap", "0..2mm", group=SHEETS), by_hand=True)
     order_weights: tuple[float, float, float] = setting.parts(
-        (1.0, 0.0, 0.0), 3, 3, about=said("how much the proposed order is to save cutting, pieces and film, 0 to 1 each"))
+        (1.0, 0.0, 0.0), 3, 3, about=said("how much the proposed order is to save cutting, pieces and film, 0 to 1 each"), by_hand=True)
     order: tuple[str, ...] = setting.parts(
-        (), 0, MAX_LAYERS, about=said("keys of layers, base first; empty: the proposed order"))
+        (), 0, MAX_LAYERS, about=said("keys of layers, base first; empty: the proposed order"), by_hand=True)
     above: tuple[tuple[str, str], ...] = setting.parts(
-        (), 0, MAX_RULES, about=said("pairs (upper, lower) that proposed orders keep to"))
-    layers: tuple[LayerEdit, ...] = setting.parts((), 0, MAX_LAYERS, about=said("what was decided about single layers"))
-    rims: tuple[Rim, ...] = setting.parts((), 0, 100, about=said("sheets of an outline moved by a distance"))
+        (), 0, MAX_RULES, about=said("pairs (upper, lower) that proposed orders keep to"), by_hand=True)
+    layers: tuple[LayerEdit, ...] = setting.parts((), 0, MAX_LAYERS, about=said("what was decided about single layers"), by_hand=True)
+    rims: tuple[Rim, ...] = setting.parts((), 0, 100, about=said("sheets of an outline moved by a distance"), by_hand=True)
     laid_on: str | None = setting.colour(
         None, said("Laid on"), said("colour of the shirt, wall or card below everything, when that was said"))
     names_in: str = setting.choice(

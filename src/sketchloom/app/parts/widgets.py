@@ -83,6 +83,12 @@ class Panel(QScrollArea):
         """Widgets or layouts below each other; a tuple stands side by side."""
         put(self.column, parts)
 
+    def place(self, box) -> None:
+        """Controls that are made from descriptions, below all others."""
+        self.placed = box
+        box.change.connect(self.change)
+        self.column.insertWidget(max(self.column.count() - 1, 0), box)
+
     def section(self, text: str) -> None:
         self.column.addWidget(label(text, "section"))
 

@@ -3,9 +3,10 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QCheckBox, QComboBox
+from PySide6.QtWidgets import QComboBox
 
-from sketchloom.app.parts.widgets import Figures, NamedSlider, Panel, label, nodes_text
+from sketchloom.app.parts.widgets import Figures, Panel, label, nodes_text
+from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.tracing.colour_box import ColourBox
 from sketchloom.app.stages.tracing.detail_box import DetailBox, DoublesBox
@@ -14,8 +15,10 @@ from sketchloom.app.stages.tracing.parts_box import GrowBox, PatchBox
 from sketchloom.app.stages.tracing.photo_box import PhotoBox
 from sketchloom.app.stages.tracing.presets_box import PresetsBox
 from sketchloom.app.stages.tracing.tone_box import ToneBox
+from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length
-from sketchloom.recipe.sections import SMOOTHEST, TRUEST
+from sketchloom.recipe.document import SETTINGS
+from sketchloom.recipe.sections import READINGS
 
 
 class TracePanel(Panel):
@@ -33,10 +36,8 @@ class TracePanel(Panel):
         self._recipe, self._work = None, None
         self._reading = QComboBox()
         self._reading.setAccessibleName(self.tr("Reading"))
-        for key, text in (("auto", self.tr("Choose for me")), ("colour", self.tr("Colour: flat colours, a sheet each")),
-                          ("tone", self.tr("Tone: ink against paper")), ("line", self.tr("Line: the middle of each stroke")),
-                          ("photo", self.tr("Photo: shading in a few tones"))):
-            self._reading.addItem(text, key)
+        for key, text in zip(READINGS, SETTINGS["reading"].names, strict=True):
+            self._reading.addItem(told(text), key)
         self._reading.activated.connect(lambda i: self._emit(self.tr("reading"), reading=self._reading.itemData(i)))
         self._reading_note = label("", "quiet")
         self.presets = PresetsBox()
@@ -63,23 +64,11 @@ class TracePanel(Panel):
         self.column.addStretch(1)
 
     def _build_rest(self):
-        self._ground = QComboBox()
-        self._ground.setAccessibleName(self.tr("Ground"))
-        for key, text in (("auto", self.tr("Leave out, found for me")),
-                          ("touching", self.tr("Leave out where it touches the edge")),
-                          ("everywhere", self.tr("Leave out everywhere")), ("keep", self.tr("Keep as a layer"))):
-            self._ground.addItem(text, key)
-        self._ground.activated.connect(lambda i: self._emit(self.tr("ground"), ground=self._ground.itemData(i)))
-        self._ground_name = label(self.tr("Ground"))
-        self.add((self._ground_name, self._ground))
-        self._smooth = NamedSlider(self.tr("Outlines"), TRUEST, SMOOTHEST)
-        self._smooth.moved.connect(lambda v: self._emit(self.tr("smoothness"), "smoothness", smoothness=v))
-        self._exact = QCheckBox(self.tr("Make regular shapes exact"))
-        self._exact.setToolTip(self.tr(
-            "Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close "
-            "to the picture as the curves do."))
-        self._exact.clicked.connect(lambda on: self._emit(self.tr("exact shapes"), exact_shapes=on))
-        self.add(self._smooth, self._exact)
+        self.rest = Box()
+        self.rest.change.connect(self.change)
+        self.rest.add(*(self.rest.control(name) for name in ("ground", "smoothness", "exact_shapes")))
+        self._boxes += (self.rest,)
+        self.add(self.rest)
 
     # -- showing -----------------------------------------------------------------------
 
@@ -88,7 +77,6 @@ class TracePanel(Panel):
         for box in self._boxes:
             box.recipe = document.recipe
         self._reading.setCurrentIndex(self._reading.findData(self._recipe.reading))
-        self._ground.setCurrentIndex(self._ground.findData(self._recipe.ground))
 
     def show_work(self, work) -> None:
         recipe = self._recipe if self._recipe is not None else work.recipe
@@ -102,16 +90,11 @@ class TracePanel(Panel):
         words = {"tone": self.tr("tone"), "colour": self.tr("colour"), "line": self.tr("line"), "photo": self.tr("photo")}
         self._reading_note.setText(self.tr("Chosen for this picture: {0}.").format(words[reading]) if work.recipe.reading == "auto" else "")
         self._reading_note.setVisible(work.recipe.reading == "auto")
-        for part in (self._ground, self._ground_name, self._smooth, self._exact):
-            part.setVisible(not pen)
+        self.rest.setVisible(not pen)
         shown = {"tone": (self.tone,), "line": (self.tone, self.line), "colour": (self.colour, self.grow), "photo": (self.photo,)}[reading]
-        for box in (self.presets, *shown, self.detail, self.doubles, self.patch):
+        for box in (self.presets, *shown, self.detail, self.doubles, self.patch, self.rest):
             box.show_work(work)
             box.recipe = recipe  # the document may be ahead of what is shown
-        names = (self.tr("true to the pixels"), self.tr("close"), self.tr("balanced"), self.tr("smooth"),
-                 self.tr("smoother"), self.tr("clean sweeps"))
-        self._smooth.show_value(work.recipe.smoothness, names[work.recipe.smoothness - TRUEST])
-        self._exact.setChecked(work.recipe.exact_shapes)
         self._figures.show_values((
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),

@@ -3,6 +3,7 @@
 import re
 
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
 
 _HEX = re.compile(r"#[0-9a-fA-F]{6}")
 
@@ -10,17 +11,17 @@ _HEX = re.compile(r"#[0-9a-fA-F]{6}")
 def colour(name, value) -> None:
     """A colour written as ``#rrggbb``."""
     if not isinstance(value, str) or not _HEX.fullmatch(value):
-        raise SettingError(name, "a colour written as #rrggbb", value)
+        raise SettingError(name, said("a colour written as #rrggbb"), value)
 
 
 def text(name, value, most: int = 200, optional: bool = False) -> None:
     if not (value is None and optional) and (not isinstance(value, str) or len(value) > most):
-        raise SettingError(name, f"a text of at most {most} letters", value)
+        raise SettingError(name, said("a text of at most {most} letters", most=most), value)
 
 
 def one_of(name, value, allowed) -> None:
     if value not in allowed:
-        raise SettingError(name, "one of " + ", ".join(allowed), value)
+        raise SettingError(name, said("one of {choices}", choices=", ".join(allowed)), value)
 
 
 def within(name, value, low, high, kind, optional=True) -> None:
@@ -28,12 +29,12 @@ def within(name, value, low, high, kind, optional=True) -> None:
     if value is None and optional:
         return
     if isinstance(value, bool) or not isinstance(value, kind) or not low <= value <= high:
-        raise SettingError(name, f"between {low} and {high}", value)
+        raise SettingError(name, said("between {low} and {high}", low=low, high=high), value)
 
 
 def true_or_false(name, value) -> None:
     if type(value) is not bool:
-        raise SettingError(name, "true or false", value)
+        raise SettingError(name, said("true or false"), value)
 
 
 def are_numbers(value, count: int, low: float, high: float) -> bool:
@@ -45,12 +46,12 @@ def are_numbers(value, count: int, low: float, high: float) -> bool:
 def place(name, value) -> None:
     """A place in a picture as two shares of its sides."""
     if not are_numbers(value, 2, 0, 1):
-        raise SettingError(name, "places as two shares between 0 and 1", value)
+        raise SettingError(name, said("places as two shares between 0 and 1"), value)
 
 
 def places(name, values, least: int, most: int) -> None:
     if not isinstance(values, tuple) or not least <= len(values) <= most:
-        raise SettingError(name, f"{least} to {most} places", values)
+        raise SettingError(name, said("{least} to {most} places", least=least, most=most), values)
     for value in values:
         place(name, value)
 
@@ -58,4 +59,4 @@ def places(name, values, least: int, most: int) -> None:
 def points(name, values, least: int, most: int) -> None:
     """Places of a picture that may lie somewhat beyond its edges."""
     if not isinstance(values, tuple) or not least <= len(values) <= most or not all(are_numbers(p, 2, -2, 3) for p in values):
-        raise SettingError(name, f"{least} to {most} places", values)
+        raise SettingError(name, said("{least} to {most} places", least=least, most=most), values)

@@ -48,7 +48,8 @@ class Setting:
     ``least`` and ``most`` bound a number, or the count of parts; ``optional``: None leaves it to the program, or to
     nobody. ``choices`` by their values, ``names`` what people call each. ``place``: the panel that makes a control
     for it by itself; empty for one that has its control placed by hand. ``late``: it changes no region, only what is
-    made of regions.
+    made of regions. ``by_hand``: it holds decisions about one work, which an untouched copy has not. ``preset``: it says
+    how to work, and nothing about one picture, so that it can be kept under a name.
     """
 
     name: str
@@ -64,6 +65,8 @@ class Setting:
     word: Word | None = None
     place: str = ""
     late: bool = False
+    by_hand: bool = False
+    preset: bool = False
 
     def check(self, value, where: str = "") -> None:
         """Raise SettingError when a value is not allowed."""

@@ -3,6 +3,7 @@
 import re
 
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
 
 MM_PER_IN = 25.4
 """CSS Values and Units, W3C: 1 in = 25.4 mm = 96 px."""
@@ -18,7 +19,7 @@ def parse_length_mm(text: str, default_unit: str = "mm", or_zero: bool = False) 
     match = _LENGTH.match(text)
     value = float(match[1].replace(",", ".")) if match else -1.0
     if value < 0 or value == 0 and not or_zero:
-        raise SettingError("A length", f'a number {"of 0 or more" if or_zero else "above 0"} with mm, cm or in, such as "120 mm"', text)
+        raise SettingError("A length", said('a number {above} with mm, cm or in, such as "120 mm"', above='of 0 or more' if or_zero else 'above 0'), text)
     return value * _PER_UNIT_MM[(match[2] or default_unit).lower()]
 
 

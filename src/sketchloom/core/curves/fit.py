@@ -7,6 +7,7 @@ import numpy as np
 from sketchloom.core.base import ragged
 from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.least_squares import averaged, fit_runs, misses
 
@@ -90,11 +91,11 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     Schneider 1990, "An algorithm for automatically fitting digitized curves", Graphics Gems.
     """
     if not tolerance_px > 0:
-        raise GeometryError(f"The fitting tolerance must be above 0 px; got {tolerance_px!r}.")
+        raise GeometryError(said("The fitting tolerance must be above 0 px; got {tolerance_px!r}.", tolerance_px=tolerance_px))
     if not np.isfinite(points).all():
-        raise GeometryError("A boundary point is not a finite number.")
+        raise GeometryError(said("A boundary point is not a finite number."))
     if np.any(spans.last <= spans.first):
-        raise GeometryError("A span to fit has fewer than two points.")
+        raise GeometryError(said("A span to fit has fewer than two points."))
     points = np.array(points, float)
     fitted = _divide(points, _presplit(points, spans), tolerance_px, progress)
     return _merge_back(points, fitted, tolerance_px, progress)

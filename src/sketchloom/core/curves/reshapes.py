@@ -9,6 +9,7 @@ from scipy.optimize import least_squares, minimize_scalar
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.planar.junctions import Polylines
@@ -23,7 +24,7 @@ def even(points, step: float = _STEP_PX) -> np.ndarray:
     points = np.asarray(points, float)
     way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
     if way[-1] < _LEAST_PX:
-        raise GeometryError("the stretch is shorter than three pixels")
+        raise GeometryError(said("the stretch is shorter than three pixels"))
     at = np.linspace(0, way[-1], max(int(round(way[-1] / step)), 4) + 1)
     return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)
 
@@ -39,7 +40,7 @@ def arc(points) -> np.ndarray:
     chord = b - a
     length = float(np.hypot(*chord))
     if length < 1e-6:
-        raise GeometryError("both ends lie in one place; make it a circle")
+        raise GeometryError(said("both ends lie in one place; make it a circle"))
     unit = chord / length
     normal = np.array([-unit[1], unit[0]])
     side = (points - a) @ normal
@@ -137,7 +138,7 @@ def one_node_less(points) -> np.ndarray:
         controls = _cubics(points, off)
         if len(controls) < count:
             return _drawn(points, controls)
-    raise GeometryError("there is no node to take out")
+    raise GeometryError(said("there is no node to take out"))
 
 
 def _cubics(points, tolerance_px):
@@ -158,7 +159,7 @@ def rounded(points, radius: float) -> np.ndarray:
     before, after = points[0] - corner, points[-1] - corner
     la, lb = np.hypot(*before), np.hypot(*after)
     if min(la, lb) < 1.0:
-        raise GeometryError("the stretch has no corner between its ends")
+        raise GeometryError(said("the stretch has no corner between its ends"))
     ua, ub = before / la, after / lb
     half = 0.5 * np.arccos(np.clip(ua @ ub, -1, 1))
     back = min(radius / max(np.tan(half), 1e-6), 0.98 * min(la, lb))
@@ -180,11 +181,11 @@ def cornered(points) -> np.ndarray:
     u, v = points[k] - a, points[-1 - k] - b
     cross = u[0] * v[1] - u[1] * v[0]
     if abs(cross) < 1e-6 * np.hypot(*u) * np.hypot(*v):
-        raise GeometryError("both ends run the same way and do not meet")
+        raise GeometryError(said("both ends run the same way and do not meet"))
     w = b - a
     t, s = (w[0] * v[1] - w[1] * v[0]) / cross, (w[0] * u[1] - w[1] * u[0]) / cross
     if t <= 0 or s <= 0:
-        raise GeometryError("both ends run away from each other and do not meet")
+        raise GeometryError(said("both ends run away from each other and do not meet"))
     return even(np.array([a, a + t * u, b]))
 
 

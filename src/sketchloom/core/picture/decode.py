@@ -10,6 +10,7 @@ import numpy as np
 from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.said import said
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.picture import Picture, frozen_array
 
@@ -18,7 +19,7 @@ MAX_FILE_BYTES = 512 * 1024 * 1024
 SMALLEST_SIDE_PX = 8
 FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF", "GIF", "AVIF")
 SUFFIXES = (".png", ".jpg", ".jpeg", ".webp", ".bmp", ".tif", ".tiff", ".gif", ".avif", ".heic", ".heif", ".pdf", ".svg")
-_WANTED = "Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG."
+_WANTED = said("Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG.")
 _HEIF_BRANDS = (b"heic", b"heix", b"hevc", b"heim", b"heis", b"hevm", b"mif1", b"msf1")
 _SRGB = ImageCms.createProfile("sRGB")
 
@@ -31,21 +32,20 @@ def read_bytes(path) -> bytes:
     try:
         status = path.stat()
         if stat.S_ISDIR(status.st_mode):
-            raise PictureError(path, "is a folder, not a picture.", "Name the pictures in it.")
+            raise PictureError(path, said("is a folder, not a picture."), said("Name the pictures in it."))
         if not stat.S_ISREG(status.st_mode):
-            raise PictureError(path, "is not an ordinary file.", _WANTED)
+            raise PictureError(path, said("is not an ordinary file."), _WANTED)
         if status.st_size > MAX_FILE_BYTES:
-            raise ImageTooLargeError(path, f"has {status.st_size / 2**20:.0f} MB; at most "
-                                     f"{MAX_FILE_BYTES // 2**20} MB are read.", "Save a smaller copy.")
+            raise ImageTooLargeError(path, said("has {mb:.0f} MB; at most {mb2} MB are read.", mb=status.st_size / 2 ** 20, mb2=MAX_FILE_BYTES // 2 ** 20), said("Save a smaller copy."))
         data = path.read_bytes()
     except FileNotFoundError:
-        raise PictureError(path, "there is no such file.", "Check the name and the folder.") from None
+        raise PictureError(path, said("there is no such file."), said("Check the name and the folder.")) from None
     except PermissionError:
-        raise PictureError(path, "this file may not be read.", "Check its permissions.") from None
+        raise PictureError(path, said("this file may not be read."), said("Check its permissions.")) from None
     except OSError as error:
-        raise PictureError(path, f"cannot be read ({error.strerror}).") from None
+        raise PictureError(path, said("cannot be read ({strerror}).", strerror=error.strerror)) from None
     if not data:
-        raise PictureError(path, "the file is empty.", "Copy or download it again.")
+        raise PictureError(path, said("the file is empty."), said("Copy or download it again."))
     return data
 
 
@@ -70,17 +70,17 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
         warnings.simplefilter("ignore")
         image = _open(data, name)
         try:
-            notes = ["The file has several pictures; the first is used."] if getattr(image, "is_animated", False) else []
+            notes = [said("The file has several pictures; the first is used.")] if getattr(image, "is_animated", False) else []
             image.load()
             image = ImageOps.exif_transpose(image)
             return _to_picture(image, name, notes)
         except PictureError:
             raise
         except MemoryError:
-            raise ImageTooLargeError(name, "does not fit into memory.", "Save a smaller copy.") from None
+            raise ImageTooLargeError(name, said("does not fit into memory."), said("Save a smaller copy.")) from None
         except Exception as error:  # decoders raise whatever they like on damaged data
-            raise PictureError(name, f"the picture is damaged or cut short ({_short(error)}).",
-                               "Copy or export it again.") from None
+            raise PictureError(name, said("the picture is damaged or cut short ({short}).", short=_short(error)),
+                               said("Copy or export it again.")) from None
 
 
 def _open(data, name):
@@ -88,17 +88,15 @@ def _open(data, name):
         image = Image.open(io.BytesIO(data), formats=_formats_for(data))
         width, height = image.size
     except UnidentifiedImageError:
-        raise PictureError(name, "this is not a picture the program reads.", _WANTED) from None
+        raise PictureError(name, said("this is not a picture the program reads."), _WANTED) from None
     except Exception as error:
-        raise PictureError(name, f"the picture's header is damaged ({_short(error)}).",
-                           "Copy or export it again.") from None
+        raise PictureError(name, said("the picture's header is damaged ({short}).", short=_short(error)),
+                           said("Copy or export it again.")) from None
     if width * height > MAX_PIXELS:
         raise ImageTooLargeError(
-            name, f"claims {width} × {height} px, {width * height / 1e6:,.0f} megapixels; at most "
-            f"{MAX_PIXELS / 1e6:.0f} are opened.", "Save a smaller copy.")
+            name, said("claims {width} × {height} px, {height2:,.0f} megapixels; at most {max_pixels:.0f} are opened.", width=width, height=height, height2=width * height / 1000000.0, max_pixels=MAX_PIXELS / 1000000.0), said("Save a smaller copy."))
     if min(width, height) < SMALLEST_SIDE_PX:
-        raise PictureError(name, f"is {width} × {height} px; a picture to trace needs at least "
-                           f"{SMALLEST_SIDE_PX} px on each side.", "Use a larger version.")
+        raise PictureError(name, said("is {width} × {height} px; a picture to trace needs at least {smallest_side_px} px on each side.", width=width, height=height, smallest_side_px=SMALLEST_SIDE_PX), said("Use a larger version."))
     return image
 
 
@@ -131,8 +129,8 @@ def _to_picture(image, name, notes):
         image = _with_info(image.convert("RGB"), image)
     rgb = np.asarray(_to_srgb(image, notes))
     if alpha is not None and alpha.max() < 16:
-        raise PictureError(name, "every pixel is transparent; there is nothing to trace.",
-                           "Export the picture with its colours.")
+        raise PictureError(name, said("every pixel is transparent; there is nothing to trace."),
+                           said("Export the picture with its colours."))
     return Picture(frozen_array(rgb), alpha, dpi, Path(name).name, tuple(notes))
 
 
@@ -163,9 +161,9 @@ def _to_srgb(image, notes):
             return ImageCms.profileToProfile(image, source, _SRGB, outputMode="RGB",
                                              renderingIntent=ImageCms.Intent.RELATIVE_COLORIMETRIC)
         except (ImageCms.PyCMSError, OSError, ValueError, TypeError):
-            notes.append("The colour profile in the file could not be used; colours are read as sRGB.")
+            notes.append(said("The colour profile in the file could not be used; colours are read as sRGB."))
     elif image.mode == "CMYK":
-        notes.append("The file has ink colours without a profile; colours on screen are an estimate.")
+        notes.append(said("The file has ink colours without a profile; colours on screen are an estimate."))
     return image if image.mode == "RGB" else image.convert("RGB")
 
 

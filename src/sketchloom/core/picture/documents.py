@@ -15,6 +15,7 @@ import numpy as np
 from PIL import Image
 
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
+from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.picture.picture import Picture, frozen_array
 
@@ -71,10 +72,9 @@ def render(data: bytes, name: str, page: int, dpi: int, max_pixels: int) -> Pict
 def _check_size(name, width_px, height_px, dpi, max_pixels):
     if width_px * height_px > max_pixels:
         most = int(dpi * (max_pixels / (width_px * height_px)) ** 0.5)
-        raise ImageTooLargeError(name, f"is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most "
-                                 f"{max_pixels / 1e6:.0f} megapixels are drawn.", f"Choose {most} dpi or less.")
+        raise ImageTooLargeError(name, said("is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most {max_pixels:.0f} megapixels are drawn.", width_px=width_px, height_px=height_px, dpi=dpi, max_pixels=max_pixels / 1000000.0), said("Choose {most} dpi or less.", most=most))
     if min(width_px, height_px) < 8:
-        raise PictureError(name, "is too small to draw at this resolution.", "Choose a higher one.")
+        raise PictureError(name, said("is too small to draw at this resolution."), said("Choose a higher one."))
 
 
 # -- PDF ---------------------------------------------------------------------------------
@@ -86,12 +86,12 @@ def _open_pdf(data, name):
     try:
         document = pypdfium2.PdfDocument(data)
         if len(document) < 1:
-            raise PictureError(name, "has no page.", "Export it again.")
+            raise PictureError(name, said("has no page."), said("Export it again."))
         return document
     except pypdfium2.PdfiumError as error:
         if "assword" in str(error):
-            raise PictureError(name, "is locked with a password.", "Open it elsewhere and save it without one.") from None
-        raise PictureError(name, "this PDF is damaged or cut short.", "Copy or export it again.") from None
+            raise PictureError(name, said("is locked with a password."), said("Open it elsewhere and save it without one.")) from None
+        raise PictureError(name, said("this PDF is damaged or cut short."), said("Copy or export it again.")) from None
 
 
 def _render_pdf(data, name, page, dpi, max_pixels):
@@ -101,13 +101,14 @@ def _render_pdf(data, name, page, dpi, max_pixels):
     try:
         count = len(document)
         if page >= count:
-            raise PictureError(name, f"has {count} page{'s' if count > 1 else ''}; page {page + 1} is not there.",
-                               "Choose another page.")
+            raise PictureError(name, said("has {count} pages; page {page} is not there.", count=count, page=page + 1) if count > 1
+                               else said("has 1 page; page {page} is not there.", page=page + 1),
+                               said("Choose another page."))
         sheet = document[page]
         width_in, height_in = (float(v) / POINTS_PER_IN for v in sheet.get_size())
         if not (0 < width_in < _MAX_SIDE_IN and 0 < height_in < _MAX_SIDE_IN):
-            raise PictureError(name, f"its page {page + 1} claims to be {width_in * MM_PER_IN:.0f} × {height_in * MM_PER_IN:.0f} mm.",
-                               "Export it at its real size.")
+            raise PictureError(name, said("its page {page} claims to be {width_in:.0f} × {height_in:.0f} mm.", page=page + 1, width_in=width_in * MM_PER_IN, height_in=height_in * MM_PER_IN),
+                               said("Export it at its real size."))
         _check_size(name, width_in * dpi, height_in * dpi, dpi, max_pixels)
         # The renderer paints every pixel a rectangle touches, half a pixel too much at each side. Drawn at
         # twice the size and averaged, that is a quarter; where memory forbids, it stays.
@@ -119,7 +120,7 @@ def _render_pdf(data, name, page, dpi, max_pixels):
         rgb = np.asarray((image.reduce(2) if twice else image).convert("RGB"))
         return Picture(frozen_array(rgb.copy()), None, float(dpi), name)
     except pypdfium2.PdfiumError:
-        raise PictureError(name, f"its page {page + 1} is damaged.", "Copy or export it again.") from None
+        raise PictureError(name, said("its page {page} is damaged.", page=page + 1), said("Copy or export it again.")) from None
     finally:
         document.close()
 
@@ -131,8 +132,8 @@ def _render_svg(data, name, dpi, max_pixels):
     import resvg_py
 
     if len(data) > _MAX_SVG_BYTES:
-        raise ImageTooLargeError(name, f"has {len(data) / 2**20:.0f} MB; at most {_MAX_SVG_BYTES // 2**20} MB of SVG are read.",
-                                 "Save a simpler copy.")
+        raise ImageTooLargeError(name, said("has {mb:.0f} MB; at most {mb2} MB of SVG are read.", mb=len(data) / 2 ** 20, mb2=_MAX_SVG_BYTES // 2 ** 20),
+                                 said("Save a simpler copy."))
     root = _parsed(data, name)
     notes = _made_safe(root, name, max_pixels)
     width_in, height_in = _size_in(root, name)
@@ -147,10 +148,10 @@ def _render_svg(data, name, dpi, max_pixels):
                                     font_files=[font], font_family="Lato", resources_dir=None)
         image = Image.open(io.BytesIO(bytes(png))).convert("RGBA")
     except (ValueError, OSError):
-        raise PictureError(name, "this SVG cannot be drawn.", "Save a plain copy of it.") from None
+        raise PictureError(name, said("this SVG cannot be drawn."), said("Save a plain copy of it.")) from None
     rgba = np.asarray(image)
     if rgba[..., 3].max() < 16:
-        raise PictureError(name, "this SVG shows nothing.", "Export it with its shapes.")
+        raise PictureError(name, said("this SVG shows nothing."), said("Export it with its shapes."))
     alpha = None if rgba[..., 3].min() == 255 else frozen_array(rgba[..., 3].copy())
     return Picture(frozen_array(rgba[..., :3].copy()), alpha, dpi, name, tuple(notes))
 
@@ -183,18 +184,18 @@ class _TooMuch(Exception):
 
 def _parsed(data, name):
     if re.search(rb"<!ENTITY", data, re.IGNORECASE):
-        raise PictureError(name, "this SVG defines entities, which no drawing needs; it is not opened.", "Save a plain copy of it.")
+        raise PictureError(name, said("this SVG defines entities, which no drawing needs; it is not opened."), said("Save a plain copy of it."))
     parser = ElementTree.XMLParser(target=_Shallow())
     try:
         parser.feed(data)
         root = parser.close()
     except _TooMuch:
-        raise PictureError(name, f"this SVG is nested more than {_MAX_DEPTH} deep or has more than {_MAX_ELEMENTS} parts.",
-                           "Save a simpler copy.") from None
+        raise PictureError(name, said("this SVG is nested more than {max_depth} deep or has more than {max_elements} parts.", max_depth=_MAX_DEPTH, max_elements=_MAX_ELEMENTS),
+                           said("Save a simpler copy.")) from None
     except (ElementTree.ParseError, ValueError, LookupError):
-        raise PictureError(name, "this SVG is damaged or cut short.", "Copy or export it again.") from None
+        raise PictureError(name, said("this SVG is damaged or cut short."), said("Copy or export it again.")) from None
     if root.tag.rpartition("}")[2] != "svg":
-        raise PictureError(name, "this is not an SVG drawing.", "Open another file.")
+        raise PictureError(name, said("this is not an SVG drawing."), said("Open another file."))
     return root
 
 
@@ -228,11 +229,11 @@ def _made_safe(root, name, max_pixels):
             gone.add("outside")
     _refuse_explosions(root, name)
     if "script" in gone:
-        notes.append("A script in the file was left out.")
+        notes.append(said("A script in the file was left out."))
     if "outside" in gone:
-        notes.append("Something that the file points to outside itself was left out.")
+        notes.append(said("Something that the file points to outside itself was left out."))
     if "text" in gone:
-        notes.append("Text is drawn in the program's own font; turn it into outlines to keep its look.")
+        notes.append(said("Text is drawn in the program's own font; turn it into outlines to keep its look."))
     return notes
 
 
@@ -272,7 +273,7 @@ def _refuse_explosions(root, name):
         return sizes[key]
 
     if size(root, frozenset()) > _MAX_ELEMENTS:
-        raise PictureError(name, "this SVG repeats parts of itself too often to be drawn.", "Save a simpler copy.")
+        raise PictureError(name, said("this SVG repeats parts of itself too often to be drawn."), said("Save a simpler copy."))
 
 
 def _size_in(root, name):
@@ -286,7 +287,7 @@ def _size_in(root, name):
         sides.append(float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None)
     if box is None:
         if None in sides:
-            raise PictureError(name, "this SVG states no size.", "Save it with a width and a height.")
+            raise PictureError(name, said("this SVG states no size."), said("Save it with a width and a height."))
         root.set("viewBox", f"0 0 {sides[0] * CSS_PX_PER_IN:g} {sides[1] * CSS_PX_PER_IN:g}")
     elif sides == [None, None]:
         sides = [v / CSS_PX_PER_IN for v in box]
@@ -294,6 +295,6 @@ def _size_in(root, name):
         known = 0 if sides[1] is None else 1
         sides[1 - known] = sides[known] * box[1 - known] / box[known]
     if not all(0 < v < _MAX_SIDE_IN for v in sides):
-        raise PictureError(name, f"this SVG claims to be {sides[0] * MM_PER_IN:.0f} × {sides[1] * MM_PER_IN:.0f} mm.",
-                           "Save it at its real size.")
+        raise PictureError(name, said("this SVG claims to be {sides:.0f} × {sides2:.0f} mm.", sides=sides[0] * MM_PER_IN, sides2=sides[1] * MM_PER_IN),
+                           said("Save it at its real size."))
     return sides

@@ -12,6 +12,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.said import said
 
 OUTSIDE = -1
 EAST, SOUTH, WEST, NORTH = range(4)
@@ -93,7 +94,7 @@ def face_runs(labels) -> RowRuns:
     """
     labels = np.asarray(labels)
     if labels.ndim != 2 or labels.size == 0:
-        raise GeometryError(f"A label image must be two-dimensional and not empty; got shape {labels.shape}.")
+        raise GeometryError(said("A label image must be two-dimensional and not empty; got shape {shape}.", shape=labels.shape))
     height, width = labels.shape
     begins = np.ones((height, width), bool)
     np.not_equal(labels[:, 1:], labels[:, :-1], out=begins[:, 1:])

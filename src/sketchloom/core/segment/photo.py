@@ -11,12 +11,16 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import to_hex
+from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment.tone import tones
 
 _EDGE = 14.0
 """Spread of tone, 0 to 255, above which a change counts as an edge and is kept."""
 _LINE_DARKER, _LINE_RAMP = 10.0, 4.0
+_STRIP_PX = 2_000_000
+"""Pixels worked on in one go: a photo of 45 megapixels would take gigabytes at once. Half as many are no slower."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -58,16 +62,28 @@ def tone_levels(count_of_tone, steps: int) -> np.ndarray:
     return np.array(ends[:0:-1]) - 1
 
 
-def smoothed(grey, radius_px: float) -> np.ndarray:
+def smoothed(grey, radius_px: float, *, progress=QUIET) -> np.ndarray:
     """(H, W) float32 tone with edges kept and everything smaller than the radius calmed.
 
     References
     ----------
     He, Sun, Tang 2013, "Guided image filtering", with the picture as its own guide, run twice.
     """
-    value = cv2.GaussianBlur(grey.astype(np.float32), (0, 0), max(0.3 * radius_px, 0.6))
-    box = (2 * max(1, round(radius_px)) + 1,) * 2
-    mean_of = lambda v: cv2.boxFilter(v, cv2.CV_32F, box, borderType=cv2.BORDER_REFLECT)  # noqa: E731
+    label = said("Calming the shading")
+    box = 2 * max(1, round(radius_px)) + 1
+    sigma = max(0.3 * radius_px, 0.6)
+    made = np.empty(grey.shape, np.float32)
+    # two rounds of two means each, and the blur before them, reach so far beyond a strip
+    reach = 4 * (box // 2) + round(4 * sigma) + 2
+    for inner, outer in strips(grey.shape, reach):
+        progress.step(inner.start, grey.shape[0], label)
+        made[inner] = _smoothed(grey[outer], box, sigma)[inner.start - outer.start:inner.stop - outer.start]
+    return made
+
+
+def _smoothed(grey, side, sigma):
+    value = cv2.GaussianBlur(grey.astype(np.float32), (0, 0), sigma)
+    mean_of = lambda v: cv2.boxFilter(v, cv2.CV_32F, (side, side), borderType=cv2.BORDER_REFLECT)  # noqa: E731
     for _ in range(2):
         mean = mean_of(value)
         spread = np.maximum(mean_of(value * value) - mean * mean, 0)
@@ -76,7 +92,16 @@ def smoothed(grey, radius_px: float) -> np.ndarray:
     return value
 
 
-def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = False) -> Steps:
+def strips(shape, reach: int):
+    """Rows of a picture some at a time: slices of what is made, and of what it is made from, ``reach`` rows beyond it."""
+    height, width = shape[:2]
+    rows = max(_STRIP_PX // max(width, 1), 4 * reach, 1)
+    for top in range(0, height, rows):
+        end = min(top + rows, height)
+        yield slice(top, end), slice(max(top - reach, 0), min(end + reach, height))
+
+
+def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = False, *, progress=QUIET) -> Steps:
     """Draw a picture in a few flat tones.
 
     Parameters
@@ -89,22 +114,30 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
     Each pixel's share of the tone above a level is (tone - level) / slope + 1/2: to first order
     the area of the pixel that lies on that side of the level's line.
     """
-    value = smoothed(picture.grey, radius_px)
+    value = smoothed(picture.grey, radius_px, progress=Part(progress, 0.0, 0.7))
     rounded = np.clip(np.rint(value), 0, 255).astype(np.uint8)
     seen = rounded if picture.alpha is None else rounded[picture.alpha >= 128][:, None]
     levels = tone_levels(tones(seen if seen.size else rounded), steps)
-    band = np.searchsorted(levels, value, side="left")
-    colours = _colours(picture, band, steps)
-    slope = np.maximum(np.hypot(cv2.Sobel(value, cv2.CV_32F, 1, 0, scale=0.125), cv2.Sobel(value, cv2.CV_32F, 0, 1, scale=0.125)), 0.25)
+    colours = _colours(picture, value, levels)
+    lines = _lines(value, radius_px) if outlines else None
+    flat = np.empty(picture.rgb.shape, np.uint8)
+    for inner, outer in strips(value.shape, 2):
+        progress.step(0.7 + 0.3 * inner.start / len(value), 1, said("Drawing the tones"))
+        skip = slice(inner.start - outer.start, inner.stop - outer.start)
+        slope = np.maximum(np.hypot(*(cv2.Sobel(value[outer], cv2.CV_32F, dx, dy, scale=0.125) for dx, dy in ((1, 0), (0, 1)))), 0.25)
+        flat[inner] = _drawn(value[inner], slope[skip], levels, colours, None if lines is None else lines[inner])
+    return Steps(Picture(frozen_array(flat), picture.alpha, picture.dpi, picture.name, picture.notes), colours, levels)
+
+
+def _drawn(value, slope, levels, colours, line):
+    """Rows of the flat picture."""
     out = np.zeros((*value.shape, 3), np.float32) + colours[0]
     for k, level in enumerate(levels):
         share = np.clip((value - (level + 0.5)) / slope + 0.5, 0, 1)
         out += share[..., None] * (colours[k + 1].astype(np.float32) - colours[k])
-    if outlines:
-        line = _lines(value, radius_px)[..., None]
-        out += line * (colours[0] - out)
-    flat = Picture(frozen_array(np.rint(out).astype(np.uint8)), picture.alpha, picture.dpi, picture.name, picture.notes)
-    return Steps(flat, colours, levels)
+    if line is not None:
+        out += line[..., None] * (colours[0] - out)
+    return np.rint(out).astype(np.uint8)
 
 
 def _lines(value, radius_px):
@@ -114,12 +147,18 @@ def _lines(value, radius_px):
     return np.clip((wide - fine - _LINE_DARKER) / _LINE_RAMP + 0.5, 0, 1)
 
 
-def _colours(picture, band, steps):
+def _colours(picture, value, levels):
     """Mean colour of each step, all different."""
-    flat = picture.rgb.reshape(-1, 3)
-    seen = band.ravel() if picture.alpha is None else np.where(picture.alpha.ravel() >= 128, band.ravel(), steps)
-    count = np.maximum(np.bincount(seen, minlength=steps + 1)[:steps], 1)
-    colours = np.stack([np.bincount(seen, flat[:, c], steps + 1)[:steps] / count for c in range(3)], -1)
+    steps = len(levels) + 1
+    count, total = np.zeros(steps), np.zeros((steps, 3))
+    for rows, _ in strips(value.shape, 0):
+        band = np.searchsorted(levels, value[rows], side="left").ravel()
+        if picture.alpha is not None:
+            band = np.where(picture.alpha[rows].ravel() >= 128, band, steps)
+        count += np.bincount(band, minlength=steps + 1)[:steps]
+        flat = picture.rgb[rows].reshape(-1, 3)
+        total += np.stack([np.bincount(band, flat[:, c], steps + 1)[:steps] for c in range(3)], -1)
+    colours = total / np.maximum(count, 1)[:, None]
     colours = np.rint(colours).astype(np.uint8)
     used = set()
     for k in range(steps):

@@ -12,6 +12,7 @@ from fontTools.pens.basePen import BasePen
 from fontTools.ttLib import TTFont, TTLibError
 
 from sketchloom.core.base.errors import FontError
+from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.shapes.runs import visual_runs
 
@@ -73,13 +74,13 @@ def _named(path: str) -> Font | None:
 def _opened(path: str):
     try:
         if os.path.getsize(path) > MAX_FONT_BYTES:
-            raise FontError(path, "is larger than a font should be.")
+            raise FontError(path, said("is larger than a font should be."))
         data = Path(path).read_bytes()
         plain = TTFont(path, lazy=True, fontNumber=0)
         face = hb.Face(data)
         return plain, plain.getGlyphSet(), plain.getGlyphOrder(), hb.Font(face), face.upem
     except (OSError, TTLibError, KeyError, ValueError) as error:
-        raise FontError(path, "could not be read as a font.", "Choose another font.") from error
+        raise FontError(path, said("could not be read as a font."), said("Choose another font.")) from error
 
 
 def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
@@ -100,7 +101,7 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
     """
     text = text.strip("\n")
     if not text.strip() or len(text) > MAX_LETTERS:
-        raise FontError(font.path, f"was to set {len(text)} letters; one line of 1 to {MAX_LETTERS} can be set.")
+        raise FontError(font.path, said("was to set {count} letters; one line of 1 to {max_letters} can be set.", count=len(text), max_letters=MAX_LETTERS))
     _, glyphs, order, shaper, per_em = _opened(font.path)
     rings, letter, x, missing = [], [], 0.0, []
     for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):

@@ -9,6 +9,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.picture.picture import Picture, frozen_array
 
@@ -40,7 +41,7 @@ class Scan:
                                 ("falloff", 0, 0.5), ("dust", 0, 3), ("grain", 0, 20)):
             value = getattr(self, name)
             if isinstance(value, bool) or not isinstance(value, (int, float)) or not low <= value <= high:
-                raise SettingError(name, f"between {low} and {high}", value)
+                raise SettingError(name, said("between {low} and {high}", low=low, high=high), value)
 
 
 def scanned(picture: Picture, scan: Scan) -> Picture:

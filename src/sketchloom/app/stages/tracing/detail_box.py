@@ -9,7 +9,7 @@ from sketchloom.app.work import store
 from sketchloom.core.base.units import format_length
 from sketchloom.core.sheets.material import SMALLEST_DEFAULT_MM, SMALLEST_FLOOR_MM
 from sketchloom.desk import figures
-from sketchloom.recipe.sections import DOUBLES, MAX_DETAIL_MM
+from sketchloom.recipe.sections import MAX_DETAIL_MM
 
 _DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
 _LISTED = 200
@@ -139,12 +139,7 @@ class DoublesBox(Box):
         self._limit = LengthEdit(self.tr("Nearest that two cuts may run"), 0.05, MAX_DETAIL_MM)
         self._limit.setFixedWidth(104)
         self._limit.committed.connect(lambda mm: self.emit(self.tr("double outlines"), double_mm=mm))
-        self._way = QComboBox()
-        self._way.setAccessibleName(self.tr("What becomes of double outlines"))
-        words = (self.tr("One cut along the middle"), self.tr("The outer cut stays"), self.tr("Filled between the two"))
-        for way, word in zip(DOUBLES, words):
-            self._way.addItem(word, way)
-        self._way.activated.connect(lambda i: self.emit(self.tr("double outlines"), double_to=self._way.itemData(i)))
+        self._way = self.control("double_to")
         self._next = button(self.tr("Show the next"), "target", self.tr("Bring the next place where two cuts run close into view"))
         self._next.clicked.connect(self._show_next)
         self.add(self._said, (self._on, self._limit), self._way, self._next)
@@ -155,7 +150,6 @@ class DoublesBox(Box):
         recipe = work.recipe
         self._on.setChecked(recipe.double_mm > 0)
         self._limit.show_value(recipe.double_mm or recipe.thin_mm or 0.8, recipe.unit)
-        self._way.setCurrentIndex(self._way.findData(recipe.double_to))
         self._way.setEnabled(recipe.double_mm > 0)
 
     def show_doubles(self, work, found) -> None:

@@ -4,8 +4,10 @@ from PySide6.QtCore import Signal
 
 from sketchloom.app.parts.widgets import Choice, LengthEdit, NamedSlider, button, counted, label
 from sketchloom.app.stages.box import Box
+from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length
 from sketchloom.desk import figures
+from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PENS
 
 _FIRST_WIDTH_MM = 1.5
@@ -24,19 +26,17 @@ class LineBox(Box):
             ("shape", self.tr("Shapes to cut"), self.tr("Each stroke as a shape of one width")),
         ), self.tr("What strokes become"))
         self._kind.chosen.connect(lambda k: self.emit(self.tr("what strokes become"), pen_mm=_FIRST_WIDTH_MM if k == "shape" else None))
-        self._pens = NamedSlider(self.tr("Pens, a layer each"), 1, MAX_PENS)
+        self._pens = NamedSlider(told(SETTINGS["pens"].label), 1, MAX_PENS)
         self._pens.setToolTip(self.tr("Strokes are given to the pen whose width is nearest theirs. Point at a stroke on the bench for its width."))
         self._pens.moved.connect(lambda n: self.emit(self.tr("pens"), "pens", pens=n))
         self._width = LengthEdit(self.tr("Width of the strokes"), 0.05, MAX_DETAIL_MM)
         self._width.committed.connect(lambda mm: self.emit(self.tr("width of the strokes"), pen_mm=mm))
         self._width_row = label(self.tr("Width"))
-        self._spur = LengthEdit(self.tr("Shortest branch kept"), 0.0, MAX_DETAIL_MM)
-        self._spur.committed.connect(lambda mm: self.emit(self.tr("shortest branch"), spur_mm=mm))
         self._remove = button(self.tr("Remove strokes…"), "eraser", self.tr("Click strokes on the bench to take them out"))
         self._remove.clicked.connect(self.remove_wanted)
         self._back = button("", "restore", self.tr("Bring all removed strokes back"))
         self._back.clicked.connect(lambda: self.emit(self.tr("removed strokes"), strokes_removed=()))
-        self.add(self._said, self._kind, self._pens, (self._width_row, self._width), (label(self.tr("Shortest branch")), self._spur),
+        self.add(self._said, self._kind, self._pens, (self._width_row, self._width), self.control("spur_mm"),
                  (self._remove, self._back))
 
     def show_work(self, work) -> None:
@@ -59,7 +59,6 @@ class LineBox(Box):
             part.setVisible(recipe.pen_mm is not None)
         if recipe.pen_mm is not None:
             self._width.show_value(recipe.pen_mm, recipe.unit)
-        self._spur.show_value(recipe.spur_mm, recipe.unit)
         self._back.setVisible(bool(recipe.strokes_removed))
         self._back.setText(counted(len(recipe.strokes_removed), self.tr("Bring 1 back"), self.tr("Bring {0} back")))
 

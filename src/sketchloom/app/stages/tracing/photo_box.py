@@ -3,13 +3,12 @@
 import numpy as np
 from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QImage, QPainter
-from PySide6.QtWidgets import QCheckBox, QSizePolicy, QWidget
+from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import NamedSlider, button, counted, label
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.desk import figures
-from sketchloom.recipe.sections import MAX_TONES, MIN_TONES
 
 _GAP, _WORDS = 6, 18
 
@@ -70,27 +69,16 @@ class PhotoBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._tones = NamedSlider(self.tr("Tones, one sheet each"), MIN_TONES, MAX_TONES)
-        self._tones.moved.connect(lambda n: self.emit(self.tr("tones"), "tones", tones=n))
-        self._features = QCheckBox(self.tr("Keep eyes and other strong small details"))
-        self._features.setToolTip(self.tr("A small region that differs by several tones from what surrounds it stays, even under the smallest detail"))
-        self._features.clicked.connect(lambda on: self.emit(self.tr("strong small details"), features=on))
-        self._outlines = QCheckBox(self.tr("Draw dark outlines on top"))
-        self._outlines.clicked.connect(lambda on: self.emit(self.tr("outlines"), photo_outlines=on))
         self.strip = FaceStrip()
         self.strip.pointed.connect(self._point)
         self._place = button(self.tr("Look elsewhere…"), "target", self.tr("Click on the bench what the close look shows: a face, an eye"))
         self._place.clicked.connect(self.place_tool_wanted)
         self._said = label("", "quiet")
         self._looked_at, self._looked_in = None, None
-        self.add(self._tones, self._features, self.strip, self._said, self._place, self._outlines)
+        self.add(self.control("tones"), self.control("features"), self.strip, self._said, self._place, self.control("photo_outlines"))
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        recipe = work.recipe
-        self._tones.show_value(recipe.tones, str(recipe.tones))
-        self._features.setChecked(recipe.features)
-        self._outlines.setChecked(recipe.photo_outlines)
         if self._looked_in is not work.original and not work.rough:
             self._looked_in, self._looked_at = work.original, None
         self._show_preview()
