@@ -12,8 +12,8 @@ from PySide6.QtWidgets import QApplication, QFileDialog
 from app.driver import Driver, wait
 from sketchloom.app.parts.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
-from sketchloom.app.work import store
 from sketchloom.files import project as projects
+from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import demo
 from sketchloom.files.opening import open_file
 
@@ -131,11 +131,11 @@ def test_killed_and_recovered(monkeypatch):
     killed = Driver()
     killed.open(demo("lighthouse").picture_path)
     killed.key("U")
-    wait(lambda: list((store.data_folder() / "recovery").glob("*/state.json")), 2.0, "the copy within 2 s")
+    wait(lambda: list((user_data.data_folder() / "recovery").glob("*/state.json")), 2.0, "the copy within 2 s")
     wanted = killed.session.document.recipe
     # as after a kill: no closing, and the process that wrote the copy is gone
-    monkeypatch.setattr(store, "_alive", lambda pid: False)
-    assert [found.project.recipe for found in store.left_behind()] == [wanted]
+    killed.session.document._copy.release()  # as the end of the program does
+    assert [found.project.recipe for found in recovery.left_behind()] == [wanted]
 
     again = Driver()
     again.window.offer_recovery()
@@ -152,12 +152,12 @@ def test_closing_loses_nothing_and_asks_nothing():
     one.open(demo("lighthouse").picture_path)
     one.key("U")
     one.close()
-    (found,) = store.left_behind()
+    (found,) = recovery.left_behind()
     assert found.project.recipe.unit == "in"
     two = Driver()
     two.open(demo("panel").picture_path)
     two.close()  # nothing was changed: nothing is left to offer
-    assert len(store.left_behind()) == 1
+    assert len(recovery.left_behind()) == 1
 
 
 def test_saving_and_opening_again(lighthouse, tmp_path, monkeypatch):
@@ -167,13 +167,13 @@ def test_saving_and_opening_again(lighthouse, tmp_path, monkeypatch):
     saved = path.with_suffix(".sloom")
     assert saved.exists() and lighthouse.session.document.is_saved
     assert open_file(saved).project.recipe == lighthouse.session.document.recipe
-    assert store.recent_files()[0] == saved
+    assert user_data.recent_files()[0] == saved
     assert "·" not in lighthouse.window.windowTitle()
     lighthouse.key("U")
     assert "·" in lighthouse.window.windowTitle()
     lighthouse.key("Ctrl+S")
     assert projects.load(saved).recipe.unit == "mm"
-    assert list((store.data_folder() / "recovery").glob("*")) == []
+    assert list((user_data.data_folder() / "recovery").glob("*")) == []
 
 
 def test_another_work_sets_an_unsaved_one_aside_and_back(lighthouse):

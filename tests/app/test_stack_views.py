@@ -15,8 +15,8 @@ from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
-from sketchloom.app.work import store
 from sketchloom.core.layers.laying import laid_pieces
+from sketchloom.files import user_data
 
 
 @pytest.fixture()
@@ -262,17 +262,17 @@ def test_the_table_of_materials_is_changed_and_kept(lighthouse, layers):
     lighthouse.click("Materials…", layers)
     dialog = lighthouse.window.stacking._materials
     rows, table = dialog.table.rowCount(), dialog.table
-    assert rows == len(store.materials())
+    assert rows == len(user_data.materials())
     lighthouse.click("Add", dialog)
     table.item(rows, 0).setText("Lantern paper")
     table.item(rows, 2).setText("thick")
     lighthouse.click("Keep", dialog)
     assert dialog.isVisible() and f"Row {rows + 1}" in dialog._said.text()  # nothing half is kept
-    assert len(store.materials()) == rows
+    assert len(user_data.materials()) == rows
     table.item(rows, 2).setText("0,2 mm")
     table.item(rows, 8).setCheckState(Qt.CheckState.Checked)
     lighthouse.click("Keep", dialog)
-    made = store.materials()[-1]
+    made = user_data.materials()[-1]
     assert (made.name, made.thickness_mm, "laser" in made.tools) == ("Lantern paper", 0.2, True)
     layers.select(lighthouse.work.plans[0].key)
     assert layers._material.findText("Lantern paper", Qt.MatchFlag.MatchStartsWith) > 0
@@ -282,11 +282,11 @@ def test_the_table_of_materials_is_changed_and_kept(lighthouse, layers):
     dialog.table.selectRow(0)
     lighthouse.click("Take out", dialog)
     lighthouse.click("Keep", dialog)
-    assert len(store.materials()) == rows - 1
+    assert len(user_data.materials()) == rows - 1
 
 
 def test_pieces_of_shrinking_film_are_parted_by_the_finding(lighthouse, layers, tmp_path):
-    heat = next(m for m in store.materials() if m.shrinks)
+    heat = next(m for m in user_data.materials() if m.shrinks)
     red = next(x for x in lighthouse.work.layers if x.outline.pieces > 3)
     lighthouse.session.change(recipe(lighthouse).with_material(red.plan.key, heat), "material")
     work = lighthouse.settled()
@@ -329,7 +329,7 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     after = grabbed(window.bench).toImage()
     assert abs(darker(*right)) <= 2
     # the grain of a material shows too, and all of it goes with the stage
-    lighthouse.session.change(recipe(lighthouse).with_material(sky.key, next(m for m in store.materials() if m.family == "flake film")), "material")
+    lighthouse.session.change(recipe(lighthouse).with_material(sky.key, next(m for m in user_data.materials() if m.family == "flake film")), "material")
     lighthouse.settled()
     lighthouse.click("In the look", layers.look)
     pause(30)

@@ -13,12 +13,12 @@ from app.driver import pause, wait
 from sketchloom.app import start
 from sketchloom.app.bench.paint import SourceImage
 from sketchloom.app.parts.notice import Notices
-from sketchloom.app.work import store
 from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.worker import Evaluator
 from sketchloom.core.base.errors import ExportError
 from sketchloom.evaluate.cache import Cache
+from sketchloom.files import recovery, user_data
 from sketchloom.files.opening import open_bytes
 from sketchloom.recipe.document import Recipe
 
@@ -42,13 +42,13 @@ def test_recent_files_are_those_that_exist_latest_first(tmp_path):
     files = [tmp_path / f"{k}.png" for k in range(15)]
     for file in files:
         file.touch()
-        store.remember(file)
-    store.remember(files[3])
+        user_data.remember(file)
+    user_data.remember(files[3])
     files[14].unlink()
-    recent = store.recent_files()
+    recent = user_data.recent_files()
     assert recent[0] == files[3] and len(recent) <= 12 and files[14] not in recent
-    (store.data_folder() / "recent.json").write_text("{nonsense")
-    assert store.recent_files() == []
+    (user_data.data_folder() / "recent.json").write_text("{nonsense")
+    assert user_data.recent_files() == []
 
 
 def test_history_has_no_end_and_forgets_what_was_undone(opened):
@@ -84,7 +84,7 @@ def test_saved_is_known_through_undo_and_redo(opened, tmp_path):
 def test_a_recovery_copy_that_cannot_be_written_is_said(opened, monkeypatch):
     document, said = document_of(opened), []
     document.trouble.connect(said.append)
-    monkeypatch.setattr(store, "write_whole", lambda *a: (_ for _ in ()).throw(ExportError("x", "no room.")))
+    monkeypatch.setattr(recovery, "write_whole", lambda *a: (_ for _ in ()).throw(ExportError("x", "no room.")))
     document.change(replace(document.recipe, unit="in"), "unit")
     document.write_recovery()
     assert len(said) == 1 and "no room" in said[0]
@@ -95,8 +95,8 @@ def test_a_damaged_copy_is_passed_over(opened, harm):
     document = document_of(opened)
     document.change(replace(document.recipe, unit="in"), "unit")
     document.keep_for_next_start()
-    (folder,) = (store.data_folder() / "recovery").iterdir()
-    assert len(store.left_behind()) == 1
+    (folder,) = (user_data.data_folder() / "recovery").iterdir()
+    assert len(recovery.left_behind()) == 1
     if harm == "state":
         (folder / "state.json").write_text("{")
     elif harm == "source":
@@ -105,14 +105,14 @@ def test_a_damaged_copy_is_passed_over(opened, harm):
         plain = json.loads((folder / "state.json").read_text())
         plain["recipe"]["colours"] = 999
         (folder / "state.json").write_text(json.dumps(plain))
-    assert store.left_behind() == []
+    assert recovery.left_behind() == []
 
 
 def test_the_copy_of_a_running_program_is_not_offered(opened):
     document = document_of(opened)
     document.change(replace(document.recipe, unit="in"), "unit")
     document.write_recovery()
-    assert store.left_behind() == []
+    assert recovery.left_behind() == []
     document.drop_recovery()
 
 

@@ -14,8 +14,8 @@ import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import click, drag, recipe
 from sketchloom.app.window import LAYERS, TRACE
-from sketchloom.app.work import store
 from sketchloom.desk import figures
+from sketchloom.files import user_data
 
 SIZE = 240
 
@@ -387,7 +387,7 @@ def test_presets_are_kept_taken_written_and_read(driver, trace, smaller, tmp_pat
     name = box.findChild(QLineEdit)
     QTest.keyClicks(name, "Solid birds")
     QTest.keyClick(name, Qt.Key.Key_Return)
-    assert [p.name for p in store.presets()] == ["Solid birds"]
+    assert [p.name for p in user_data.presets()] == ["Solid birds"]
     driver.click("Silhouette", panel)
     driver.settled()
     row = next(i for i in range(box._list.count()) if box._list.itemText(i) == "Solid birds")
@@ -397,18 +397,18 @@ def test_presets_are_kept_taken_written_and_read(driver, trace, smaller, tmp_pat
     target = tmp_path / "mine.json"
     box.export(target)
     assert json.loads(target.read_text())["presets"][0]["name"] == "Solid birds"
-    store.keep_presets(())
+    user_data.keep_presets(())
     box.take_file(target)
-    assert [p.name for p in store.presets()] == ["Solid birds"]
+    assert [p.name for p in user_data.presets()] == ["Solid birds"]
     # what was used last is offered by itself
-    wait(lambda: {p.name for p in store.last_settings()} == {"tone"}, what="the settings used last")
+    wait(lambda: {p.name for p in user_data.last_settings()} == {"tone"}, what="the settings used last")
     box._list.showPopup()
     assert "Last used: tone" in [box._list.itemText(i) for i in range(box._list.count())]
     box._list.hidePopup()
     (tmp_path / "bad.json").write_text("[1, 2")
     box.take_file(tmp_path / "bad.json")
     assert "no file of presets" in driver.window.notices.text_of("presets")
-    assert [p.name for p in store.presets()] == ["Solid birds"]
+    assert [p.name for p in user_data.presets()] == ["Solid birds"]
 
 
 def test_every_list_and_slider_of_the_stage_has_a_name(driver, trace, smaller):

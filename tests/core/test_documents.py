@@ -2,9 +2,9 @@
 
 import base64
 import io
+from pathlib import Path
 
 import numpy as np
-import pillow_heif
 import pytest
 from PIL import Image
 
@@ -156,12 +156,12 @@ def test_the_first_picture_of_a_gif():
 
 @pytest.mark.parametrize("kind", ["AVIF", "HEIF"])
 def test_photographs_of_newer_kinds(kind):
-    buffer = io.BytesIO()
     if kind == "AVIF":
+        buffer = io.BytesIO()
         drawn().save(buffer, "AVIF", quality=95)
-    else:
-        pillow_heif.from_pillow(drawn()).save(buffer, quality=95)
-    whole = buffer.getvalue()
+        whole = buffer.getvalue()
+    else:  # of the same drawing, written once by an encoder that the program does not ship
+        whole = (Path(__file__).parents[1] / "data" / "drawn.heic").read_bytes()
     picture = decode(whole, "photo")
     assert (picture.width, picture.height) == (96, 96)
     assert picture.rgb[48, 48].tolist() == pytest.approx([30, 60, 120], abs=8)

@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import theme
 from sketchloom.app.window import Window
-from sketchloom.app.work import store
+from sketchloom.files import user_data
 from sketchloom.files.demo_works import put_demo_projects
 
 FIRST_DEMO = "lighthouse"
@@ -46,7 +46,7 @@ def run(files, demo: bool = False) -> int:
     for window, path in zip(windows, files):
         window.session.open_path(Path(path).resolve() if os.path.exists(path) else path)
     if demo:
-        windows[0].session.open_path(put_demo_projects(store.data_folder() / "demo")[FIRST_DEMO])
+        windows[0].session.open_path(put_demo_projects(user_data.data_folder() / "demo")[FIRST_DEMO])
     return app.exec()
 
 

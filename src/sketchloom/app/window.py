@@ -41,9 +41,9 @@ from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
-from sketchloom.app.work import store
 from sketchloom.app.work.session import Session, png_bytes
 from sketchloom.core.preflight.findings import STAGES, STOP, WARN
+from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.files.opening import READABLE, in_name_order
 from sketchloom.files.project import SUFFIX
@@ -242,7 +242,7 @@ class Window(QMainWindow):
     def open_demo(self, key: str) -> None:
         """Open the user's own copy of a demo project."""
         try:
-            self.session.open_path(put_demo_projects(store.data_folder() / "demo")[demo(key).key])
+            self.session.open_path(put_demo_projects(user_data.data_folder() / "demo")[demo(key).key])
         except (OSError, ValueError) as error:
             self._show_trouble("open", self.tr("The demo could not be copied: {0}").format(error))
 
@@ -259,7 +259,7 @@ class Window(QMainWindow):
 
     def offer_recovery(self) -> None:
         """Offer works that were left unsaved."""
-        for found in store.left_behind()[:3]:
+        for found in recovery.left_behind()[:3]:
             self._offer(found, self.tr("“{0}” was left unsaved the last time.").format(
                 found.path.stem if found.path else found.project.source_name))
 
@@ -267,10 +267,10 @@ class Window(QMainWindow):
         topic = str(found.folder)
         self._say(topic, "ask", text, (
             (self.tr("Go on with it"), lambda: self.session.open_recovered(found)),
-            (self.tr("Discard"), lambda: store.discard(found.folder))))
+            (self.tr("Discard"), lambda: recovery.discard(found.folder))))
 
     def _show_set_aside(self, name, folder):
-        found = store.read_copy(folder) if folder else None
+        found = recovery.read_copy(folder) if folder else None
         if found is not None:
             self._offer(found, self.tr("Unsaved “{0}” was set aside and is kept.").format(name))
 
@@ -395,7 +395,7 @@ class Window(QMainWindow):
         self.settings.hide()
         self.bar.hide()
         self.findings.hide()
-        self.welcome.show_recent(store.recent_files())
+        self.welcome.show_recent(user_data.recent_files())
         for panel in self.panels:
             panel.setEnabled(False)
         self._enable()
@@ -448,7 +448,7 @@ class Window(QMainWindow):
     def _remember_settings(self):
         work = self.session.work
         if work is not None:
-            store.remember_settings(work.recipe, work.reading)
+            user_data.remember_settings(work.recipe, work.reading)
 
     def _fill_panel(self):
         """Bring the panel that is seen up to date; the others when they are turned to."""
@@ -583,7 +583,7 @@ class Window(QMainWindow):
 
     def _fill_recent(self):
         self._recent_menu.clear()
-        for path in store.recent_files():
+        for path in user_data.recent_files():
             self._recent_menu.addAction(f"{path.name}   {path.parent}").triggered.connect(
                 lambda _=False, p=path: self.session.open_path(p))
         if self._recent_menu.isEmpty():

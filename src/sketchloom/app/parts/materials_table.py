@@ -16,9 +16,9 @@ from PySide6.QtWidgets import (
 
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import told
-from sketchloom.app.work import store
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.sheets.material import FAMILIES, TOOLS, Material, shipped
+from sketchloom.files import user_data
 
 _NAME, _FAMILY, _SIZES, _SHRINKS, _LIES, _TOOLS, _CAUTION = 0, 1, 2, 5, 6, 7, 10
 _FIELDS = ("thickness_mm", "smallest_mm", "gap_mm")
@@ -69,7 +69,7 @@ class MaterialsTable(QDialog):
         row.addWidget(self._keep)
         column.addLayout(row)
         self._keys: list[str] = []
-        self._fill(store.materials())
+        self._fill(user_data.materials())
 
     def _fill(self, materials):
         self.table.setRowCount(0)
@@ -140,7 +140,7 @@ class MaterialsTable(QDialog):
                 return
             made.append(material)
         try:
-            store.keep_materials(tuple(made))
+            user_data.keep_materials(tuple(made))
         except AppError as error:
             self._said.setText(told(error.message))
             self._said.show()

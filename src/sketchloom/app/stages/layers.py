@@ -30,11 +30,11 @@ from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.stages.layering.ways_table import WaysTable
-from sketchloom.app.work.store import materials
 from sketchloom.core.base.units import format_length
 from sketchloom.core.base.words import languages
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
 from sketchloom.evaluate.layers import grouped_by_sheet
+from sketchloom.files.user_data import materials
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole

@@ -5,11 +5,11 @@ from pathlib import Path
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
-from sketchloom.app.work.store import Recovered, RecoveryCopy
 from sketchloom.core.base.errors import AppError
 from sketchloom.files import project as projects
 from sketchloom.files.opening import Pages
 from sketchloom.files.project import Project
+from sketchloom.files.recovery import Recovered, RecoveryCopy
 from sketchloom.recipe.document import Recipe
 
 AUTOSAVE_MS = 1000

@@ -8,7 +8,6 @@ from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom.app.bench.paint import SourceImage, paint_layers
 from sketchloom.app.words import told
-from sketchloom.app.work import store
 from sketchloom.app.work.aside import Aside
 from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane, close_all
@@ -18,7 +17,7 @@ from sketchloom.core.base.progress import Part
 from sketchloom.desk import mends
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
-from sketchloom.files import opening, release, report
+from sketchloom.files import opening, recovery, release, report, user_data
 
 BUSY_AFTER_MS = 500
 _PREVIEW_PX = 512
@@ -28,7 +27,7 @@ _PREVIEW_PX = 512
 class _Ready:
     opened: opening.Opened
     image: SourceImage
-    recovered: store.Recovered | None
+    recovered: recovery.Recovered | None
 
 
 class Session(QObject):
@@ -85,7 +84,7 @@ class Session(QObject):
         """Open what ``make()``, called elsewhere, gives: the bytes of a picture and its name."""
         self._open(text, lambda _: opening.open_bytes(*make()))
 
-    def open_recovered(self, recovered: store.Recovered) -> None:
+    def open_recovered(self, recovered: recovery.Recovered) -> None:
         """Go on with a work that was left unsaved."""
         self._open(self.tr("Opening {0}").format(recovered.project.source_name),
                    lambda _: opening.open_project(recovered.project, recovered.path), recovered)
@@ -116,7 +115,7 @@ class Session(QObject):
         elif one.origin is None:
             self.document.has_no_file = True
         if one.origin is not None:
-            store.remember(one.origin)
+            user_data.remember(one.origin)
         self.document.changed.connect(self._document_changed)
         self.document.trouble.connect(lambda why: self.trouble.emit("recovery", why))
         self.latest, self.image = None, ready.image
@@ -216,7 +215,7 @@ class Session(QObject):
         except AppError as error:
             self.trouble.emit("save", told(error.message))
             return False
-        store.remember(path)
+        user_data.remember(path)
         self.saved.emit(Path(path))
         return True
 

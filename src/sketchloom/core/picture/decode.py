@@ -103,9 +103,9 @@ def _open(data, name):
 def _formats_for(data):
     """The kinds to try; the library for HEIF is loaded only when its mark is seen."""
     if data[4:8] == b"ftyp" and data[8:12] in _HEIF_BRANDS:
-        import pillow_heif
+        import pi_heif
 
-        pillow_heif.register_heif_opener(thumbnails=False)
+        pi_heif.register_heif_opener(thumbnails=False)
         return ("HEIF", "AVIF")
     return FORMATS
 

@@ -12,6 +12,8 @@ from importlib.resources import files
 from xml.etree import ElementTree
 
 import numpy as np
+from defusedxml import DefusedXmlException
+from defusedxml.ElementTree import DefusedXMLParser
 from PIL import Image
 
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
@@ -183,12 +185,13 @@ class _TooMuch(Exception):
 
 
 def _parsed(data, name):
-    if re.search(rb"<!ENTITY", data, re.IGNORECASE):
-        raise PictureError(name, said("this SVG defines entities, which no drawing needs; it is not opened."), said("Save a plain copy of it."))
-    parser = ElementTree.XMLParser(target=_Shallow())
+    parser = DefusedXMLParser(target=_Shallow(), forbid_entities=True, forbid_external=True)
     try:
         parser.feed(data)
         root = parser.close()
+    except DefusedXmlException:
+        raise PictureError(name, said("this SVG defines entities, which no drawing needs; it is not opened."),
+                           said("Save a plain copy of it.")) from None
     except _TooMuch:
         raise PictureError(name, said("this SVG is nested more than {max_depth} deep or has more than {max_elements} parts.", max_depth=_MAX_DEPTH, max_elements=_MAX_ELEMENTS),
                            said("Save a simpler copy.")) from None

@@ -1,12 +1,13 @@
 """A text in runs of one direction and one script, in the order in which they stand on the line."""
 
+import unicodedata
 from dataclasses import dataclass
+from functools import lru_cache
 
+import uharfbuzz as hb
 from bidi import algorithm
-from fontTools import unicodedata
 
 _STRONG = {"L": "L", "R": "R", "AL": "R", "EN": "R", "AN": "R"}
-_COMMON = ("Zyyy", "Zinh", "Zzzz")
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,6 +33,15 @@ def embedding_levels(text: str) -> list[int]:
     algorithm.resolve_implicit_levels(storage, False)
     found = iter(one["level"] for one in storage["chars"])
     return [-1 if unicodedata.bidirectional(letter) in algorithm.X9_REMOVED else next(found) for letter in text]
+
+
+@lru_cache(maxsize=4096)
+def _script(letter: str) -> str:
+    """The script of a letter by ISO 15924, empty for letters that several scripts have in common."""
+    buffer = hb.Buffer()
+    buffer.add_str(letter)
+    buffer.guess_segment_properties()
+    return buffer.script or ""
 
 
 def _resolve_brackets(storage):
@@ -81,8 +91,7 @@ def visual_runs(text: str) -> list[Run]:
     for at, (letter, level) in enumerate(zip(text, embedding_levels(text))):
         if level < 0:
             continue
-        script = unicodedata.script(letter)
-        script = "" if script in _COMMON else script
+        script = _script(letter)
         last = runs[-1] if runs else None
         if last is not None and last[0] == level and last[1].end == at and (not script or not last[1].script or script == last[1].script):
             runs[-1] = level, Run(last[1].start, at + 1, level % 2 == 1, last[1].script or script)

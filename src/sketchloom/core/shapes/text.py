@@ -1,6 +1,5 @@
 """Words as outlines: shaped by the font's own rules, on a line or along a path."""
 
-import logging
 import os
 from dataclasses import dataclass
 from functools import lru_cache
@@ -8,15 +7,12 @@ from pathlib import Path
 
 import numpy as np
 import uharfbuzz as hb
-from fontTools.pens.basePen import BasePen
-from fontTools.ttLib import TTFont, TTLibError
 
 from sketchloom.core.base.errors import FontError
 from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.shapes.runs import visual_runs
 
-logging.getLogger("fontTools").setLevel(logging.ERROR)  # it tells of odd dates in installed fonts
 SHIPPED = Path(__file__).parents[2] / "data" / "fonts"
 _FOLDERS = ("/usr/share/fonts", "/usr/local/share/fonts", "~/.fonts", "~/.local/share/fonts")
 MAX_FONT_BYTES, MAX_FONTS, MAX_LETTERS = 64 << 20, 2000, 500
@@ -59,28 +55,43 @@ def fonts() -> tuple[Font, ...]:
 @lru_cache(maxsize=4096)
 def _named(path: str) -> Font | None:
     try:
-        if os.path.getsize(path) > MAX_FONT_BYTES:
-            return None
-        with TTFont(path, lazy=True, fontNumber=0) as font:
-            if "fvar" in font or not ("glyf" in font or "CFF " in font):
-                return None
-            name = font["name"].getBestFullName()
-    except (OSError, TTLibError, KeyError, ValueError, AssertionError):
+        face = _face(path)
+    except FontError:
         return None
+    if face.has_var_data or not {"glyf", "CFF ", "CFF2"} & set(face.table_tags):
+        return None
+    name = _full_name(face)
     return Font(name, path) if name else None
+
+
+def _full_name(face) -> str:
+    """Family and style, by the names that say most of both (OpenType specification, naming table)."""
+    ids = hb.OTNameIdPredefined
+    for family, style in ((ids.WWS_FAMILY, ids.WWS_SUBFAMILY), (ids.TYPOGRAPHIC_FAMILY, ids.TYPOGRAPHIC_SUBFAMILY),
+                          (ids.FONT_FAMILY, ids.FONT_SUBFAMILY)):
+        names = face.get_name(family), face.get_name(style)
+        if all(names):
+            return names[0] if names[1].lower() == "regular" else " ".join(names)
+    return face.get_name(ids.FULL_NAME) or ""
+
+
+def _face(path: str) -> "hb.Face":
+    """A font's face; raises FontError."""
+    try:
+        if Path(path).stat().st_size > MAX_FONT_BYTES:
+            raise FontError(path, said("is larger than a font should be."))
+        face = hb.Face(Path(path).read_bytes())
+    except OSError as error:
+        raise FontError(path, said("could not be read as a font."), said("Choose another font.")) from error
+    if face.glyph_count == 0 or not face.table_tags:  # the library takes anything, and finds nothing in it
+        raise FontError(path, said("could not be read as a font."), said("Choose another font."))
+    return face
 
 
 @lru_cache(maxsize=8)
 def _opened(path: str):
-    try:
-        if os.path.getsize(path) > MAX_FONT_BYTES:
-            raise FontError(path, said("is larger than a font should be."))
-        data = Path(path).read_bytes()
-        plain = TTFont(path, lazy=True, fontNumber=0)
-        face = hb.Face(data)
-        return plain, plain.getGlyphSet(), plain.getGlyphOrder(), hb.Font(face), face.upem
-    except (OSError, TTLibError, KeyError, ValueError) as error:
-        raise FontError(path, said("could not be read as a font."), said("Choose another font.")) from error
+    face = _face(path)
+    return hb.Font(face), face.upem
 
 
 def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
@@ -102,17 +113,16 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
     text = text.strip("\n")
     if not text.strip() or len(text) > MAX_LETTERS:
         raise FontError(font.path, said("was to set {count} letters; one line of 1 to {max_letters} can be set.", count=len(text), max_letters=MAX_LETTERS))
-    _, glyphs, order, shaper, per_em = _opened(font.path)
+    shaper, per_em = _opened(font.path)
     rings, letter, x, missing = [], [], 0.0, []
     for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):
         if info.codepoint == 0:
             missing.append(text[info.cluster])
             continue
-        pen = _RingPen(glyphs)
-        glyphs[order[info.codepoint]].draw(pen)
+        drawn = _rings_of(shaper, info.codepoint)
         offset = np.array([x + place.x_offset, place.y_offset])
-        rings += [(ring + offset) * (1 / per_em, -1 / per_em) for ring in pen.rings]
-        letter += [info.cluster] * len(pen.rings)
+        rings += [(ring + offset) * (1 / per_em, -1 / per_em) for ring in drawn]
+        letter += [info.cluster] * len(drawn)
         x += place.x_advance + spacing * per_em
     return Word(tuple(rings), tuple(letter), x / per_em, tuple(dict.fromkeys(missing)))
 
@@ -129,34 +139,59 @@ def _glyphs(shaper, text, run):
     return zip(buffer.glyph_infos, buffer.glyph_positions)
 
 
-class _RingPen(BasePen):
+class _RingPen:
     """Gathers closed rings of cubics."""
 
-    def __init__(self, glyphs):
-        super().__init__(glyphs)
-        self.rings: list = []
-        self._parts: list = []
-        self._first = None
+    def __init__(self):
+        self.rings: list[np.ndarray] = []
+        self._parts: list[np.ndarray] = []
+        self._at = self._first = np.zeros(2)
 
-    def _moveTo(self, at):
-        self._first, self._parts = np.array(at, float), []
+    def move(self, x, y):
+        self._at = self._first = np.array([x, y], float)
+        self._parts = []
 
-    def _lineTo(self, at):
-        start = np.array(self._getCurrentPoint(), float)
-        if not np.array_equal(start, at):
-            self._parts.append(line_controls(start, np.array(at, float)))
+    def line(self, x, y):
+        end = np.array([x, y], float)
+        if not np.array_equal(self._at, end):
+            self._parts.append(line_controls(self._at, end))
+        self._at = end
 
-    def _curveToOne(self, one, two, at):
-        self._parts.append(np.array([self._getCurrentPoint(), one, two, at], float))
+    def quadratic(self, cx, cy, x, y):
+        control, end = np.array([cx, cy], float), np.array([x, y], float)
+        self._parts.append(np.array([self._at, self._at + (control - self._at) * (2 / 3), end + (control - end) * (2 / 3), end]))
+        self._at = end
 
-    def _closePath(self):
+    def cubic(self, x1, y1, x2, y2, x, y):
+        end = np.array([x, y], float)
+        self._parts.append(np.array([self._at, (x1, y1), (x2, y2), end], float))
+        self._at = end
+
+    def close(self):
         if self._parts:
             end = self._parts[-1][3]
             if not np.array_equal(end, self._first):
                 self._parts.append(line_controls(end, self._first))
             self.rings.append(np.array(self._parts))
+            self._parts = []
 
-    _endPath = _closePath
+
+@lru_cache(maxsize=1)
+def _draw_funcs():
+    """How the shaper draws into a ``_RingPen``."""
+    funcs = hb.DrawFuncs()
+    funcs.set_move_to_func(lambda x, y, pen: pen.move(x, y))
+    funcs.set_line_to_func(lambda x, y, pen: pen.line(x, y))
+    funcs.set_quadratic_to_func(lambda cx, cy, x, y, pen: pen.quadratic(cx, cy, x, y))
+    funcs.set_cubic_to_func(lambda x1, y1, x2, y2, x, y, pen: pen.cubic(x1, y1, x2, y2, x, y))
+    funcs.set_close_path_func(lambda pen: pen.close())
+    return funcs
+
+
+def _rings_of(shaper, glyph: int) -> list[np.ndarray]:
+    pen = _RingPen()
+    shaper.draw_glyph(glyph, _draw_funcs(), pen)
+    return pen.rings
 
 
 def along(word: Word, path, size: float) -> list[np.ndarray]:

@@ -7,9 +7,9 @@ from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 from sketchloom.app.parts.widgets import Choice, LengthEdit, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
-from sketchloom.app.work.store import materials
 from sketchloom.core.base.units import format_length
 from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim, rim_key
+from sketchloom.files.user_data import materials
 
 
 class RimsBox(Box):

@@ -5,10 +5,10 @@ from PySide6.QtWidgets import QCheckBox, QComboBox, QListWidget, QListWidgetItem
 
 from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.app.work import store
 from sketchloom.core.base.units import format_length
 from sketchloom.core.sheets.material import SMALLEST_DEFAULT_MM, SMALLEST_FLOOR_MM
 from sketchloom.desk import figures
+from sketchloom.files import user_data
 from sketchloom.recipe.sections import MAX_DETAIL_MM
 
 _DETAILS_MM = (0.0, 0.3, 0.5, 0.8, 1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 8.0, 12.0)
@@ -58,7 +58,7 @@ class DetailBox(Box):
         """What the materials of the user's table bear, between the floor and the common default of the trade."""
         self._rule.clear()
         self._rule.addItem(self.tr("Take it from a material…"), None)
-        bears = [(material.name, material.smallest_mm) for material in store.materials()]
+        bears = [(material.name, material.smallest_mm) for material in user_data.materials()]
         for name, mm in ((self.tr("Floor of the trade"), SMALLEST_FLOOR_MM), *bears,
                          (self.tr("Common default of the trade"), SMALLEST_DEFAULT_MM)):
             self._rule.addItem(f"{name}: {format_length(mm, 'mm')}", mm)

@@ -9,10 +9,10 @@ from PySide6.QtWidgets import QComboBox, QFileDialog, QHBoxLayout, QLineEdit, QM
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import told
-from sketchloom.app.work import store
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import read_bytes
+from sketchloom.files import user_data
 from sketchloom.recipe import presets
 
 
@@ -67,7 +67,7 @@ class PresetsBox(Box):
         self._fill()
 
     def _fill(self):
-        self._presets, self._last = store.presets(), store.last_settings()
+        self._presets, self._last = user_data.presets(), user_data.last_settings()
         self._list.clear()
         self._list.addItem(self.tr("Presets"))
         words = {"tone": self.tr("Last used: tone"), "colour": self.tr("Last used: colour"), "line": self.tr("Last used: line"),
@@ -106,7 +106,7 @@ class PresetsBox(Box):
         return replace(self.recipe, reading=self.work.reading)
 
     def _write(self, kept):
-        store.keep_presets(kept)
+        user_data.keep_presets(kept)
         self._fill()
 
     def _fill_remove(self):

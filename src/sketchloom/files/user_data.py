@@ -1,0 +1,92 @@
+"""What the program keeps for the user in their data folder: recent works, presets, materials, the settings used last."""
+
+import json
+import logging
+from dataclasses import replace
+from pathlib import Path
+
+from platformdirs import user_data_path
+
+from sketchloom.core.base.errors import AppError
+from sketchloom.core.formats.atomic import write_whole
+from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
+from sketchloom.recipe import presets as preset_files
+
+_RECENT = 12
+
+_MAX_MATERIALS_BYTES = 1 << 20
+_log = logging.getLogger(__name__)
+
+
+def data_folder() -> Path:
+    """The user's data folder for this program, as the system has it; made when it is not there."""
+    return user_data_path("sketch-loom", appauthor=False, ensure_exists=True)
+
+
+def recent_files() -> list[Path]:
+    """Files opened or saved lately that still exist, latest first."""
+    try:
+        names = json.loads((data_folder() / "recent.json").read_text())
+        return [Path(n) for n in names if isinstance(n, str) and Path(n).is_file()][:_RECENT]
+    except (OSError, ValueError, TypeError):
+        return []
+
+
+def remember(path) -> None:
+    """Put a file at the head of the recent ones; a full disk is no reason to complain here."""
+    path = Path(path).resolve()
+    names = [str(path)] + [str(p) for p in recent_files() if p != path]
+    try:
+        write_whole(data_folder() / "recent.json", json.dumps(names[:_RECENT]).encode())
+    except AppError:
+        return
+
+
+def presets() -> tuple:
+    """The user's presets; an unreadable file is as good as none, and is left as it is."""
+    return _presets_in("presets.json")
+
+
+def keep_presets(kept) -> None:
+    """Write the user's presets; raises ExportError."""
+    write_whole(data_folder() / "presets.json", preset_files.to_bytes(kept))
+
+
+def materials() -> tuple[Material, ...]:
+    """The table of materials: the user's own ``materials.json`` in the data folder, else the shipped one."""
+    try:
+        path = data_folder() / "materials.json"
+        if path.stat().st_size <= _MAX_MATERIALS_BYTES:
+            return from_plain(json.loads(path.read_text()))
+    except FileNotFoundError:
+        pass
+    except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
+        _log.warning("the table of materials cannot be read: %s", error)
+    return shipped()
+
+
+def keep_materials(table) -> None:
+    """Write the user's table of materials; raises ExportError."""
+    write_whole(data_folder() / "materials.json", (json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n").encode())
+
+
+def last_settings() -> tuple:
+    """The settings last used in each reading, as presets named by it."""
+    return _presets_in("last-settings.json")
+
+
+def remember_settings(recipe, reading: str) -> None:
+    """Keep the settings used in a reading; a full disk is no reason to complain here."""
+    kept = preset_files.with_preset(last_settings(), preset_files.preset_of(reading, replace(recipe, reading=reading)))
+    try:
+        write_whole(data_folder() / "last-settings.json", preset_files.to_bytes(kept))
+    except AppError:
+        return
+
+
+def _presets_in(name):
+    path = data_folder() / name
+    try:
+        return preset_files.from_bytes(path.read_bytes(), name)
+    except (OSError, AppError):
+        return ()
