@@ -1,28 +1,48 @@
 """``./loom bench``: prints the benchmark tables; exit code 1 when a limit is not kept.
 
-Words: ``speed``, ``core``, ``choices``, ``cleaning``, ``drawn``, ``layers``, ``quality`` for one of the tables; ``all`` for quality on every
-picture instead of the third set aside.
+Words: a table's name for that one alone; ``all`` for quality on every picture instead of the third set aside;
+``journeys-clean`` and ``journeys-layers``, with words of a journey's name after them, for whole jobs done in the real
+window. Without words all tables, and no journeys.
 """
 
 import sys
+from importlib import import_module
 
-from bench import choices, cleaning, core_speed, drawn, layers, speed, table
-from bench.quality import run as quality
+from bench import table
 
-_TABLES = ("speed", "core", "choices", "cleaning", "drawn", "layers", "quality")
+TABLES = {
+    "speed": ("The main job", "bench.speed", "rows"),
+    "core": ("The tracing core", "bench.core_speed", "rows"),
+    "window": ("The window while it works", "bench.window", "rows"),
+    "choices": ("Choices made for the user", "bench.choices", "rows"),
+    "cleaning": ("Cleaning", "bench.cleaning", "rows"),
+    "drawn": ("What is drawn", "bench.drawn", "drawn_rows"),
+    "layers": ("Layers", "bench.layers", "rows"),
+}
+"""Each table by its word: its title, and what gives its rows."""
+JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers"}
+QUALITY = "quality"
 
 
 def main(words) -> int:
-    wanted = [w for w in words if w in _TABLES] or _TABLES
+    if words and words[0] in JOURNEYS:
+        import_module(JOURNEYS[words[0]]).main(words[1:])
+        return 0
+    known = {*TABLES, QUALITY, "all"}
+    wrong = [w for w in words if w not in known]
+    if wrong:
+        sys.stderr.write(f"loom bench: {wrong[0]} is none of {', '.join(sorted({*known, *JOURNEYS}))}\n")
+        return 2
+    wanted = [w for w in words if w != "all"] or [*TABLES, QUALITY]
     good = True
-    for name, title, rows in (("speed", "The main job", speed.rows), ("core", "The tracing core", core_speed.rows),
-                              ("choices", "Choices made for the user", choices.rows),
-                              ("cleaning", "Cleaning", cleaning.rows), ("drawn", "What is drawn", drawn.drawn_rows), ("layers", "Layers", layers.rows)):
+    for name, (title, module, rows) in TABLES.items():
         if name in wanted:
-            found = rows()
+            found = getattr(import_module(module), rows)()
             table.show(title, found)
             good &= all(row.reached for row in found)
-    if "quality" in wanted:
+    if QUALITY in wanted:
+        from bench.quality import run as quality
+
         sys.stdout.write("\nQuality, medians over the pictures" + (" (all)\n" if "all" in words else " set aside\n"))
         good &= quality.show(quality.run(aside=None if "all" in words else True, with_chain=True))
     return 0 if good else 1

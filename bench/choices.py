@@ -67,9 +67,13 @@ def curve_rows() -> list[Row]:
     grainy = np.clip(page + np.random.default_rng(3).normal(0, 3, page.shape), 0, 255).round().astype(np.uint8)
     found = []
     for name, grey in (("", page), (", grainy", grainy)):
-        for words, work in (("curve of 256 cut-offs", count_cut_offs),
-                            ("the same, pieces and holes apart", lambda grey: pieces_and_holes(grey, True, count_cut_offs(grey)))):
-            found.append(Row(f"{words}, 8 MP{name}", min(_timed(lambda: work(grey)) for _ in range(3)), 0.5, "s", "best of 3"))
+        for words, work in (
+            ("curve of 256 cut-offs", count_cut_offs),
+            ("the same, pieces and holes apart", lambda grey: pieces_and_holes(grey, True, count_cut_offs(grey))),
+        ):
+            found.append(
+                Row(f"{words}, 8 MP{name}", min(_timed(lambda: work(grey)) for _ in range(3)), 0.5, "s", "best of 3")  # noqa: B023
+            )
     return found
 
 
@@ -106,7 +110,10 @@ def page_row() -> Row:
     def seen():
         opened = open_file(demo("page").picture_path)
         Pipeline().evaluate(opened.picture, replace(opened.project.recipe, page_dpi=300))
-    return Row("page of a PDF at 300 dpi, opened and traced", min(_timed(seen) for _ in range(3)), 3.0, "s", "best of 3")
+
+    return Row(
+        "page of a PDF at 300 dpi, opened and traced", min(_timed(seen) for _ in range(3)), 3.0, "s", "best of 3"
+    )
 
 
 def two_objects(seed: int):
@@ -114,7 +121,8 @@ def two_objects(seed: int):
     rng = np.random.default_rng(300 + seed)
     size = 900
     y, x = np.mgrid[:size, :size].astype(np.float32)
-    soft = lambda s: cv2.GaussianBlur(rng.normal(0, 1, (size, size)).astype(np.float32), (0, 0), s) * s * 3.5  # noqa: E731
+    def soft(s):
+        return cv2.GaussianBlur(rng.normal(0, 1, (size, size)).astype(np.float32), (0, 0), s) * s * 3.5
     angle = np.arctan2(y - 460, x - 450)
     radius = 230 + sum(rng.uniform(-40, 40) / k * np.cos(k * angle + rng.uniform(0, 6)) for k in range(2, 7))
     inside = np.hypot(x - 450, y - 460) < radius
@@ -139,7 +147,15 @@ def background_row(count: int = 8) -> Row:
 
 
 def rows(aside: bool = True) -> list[Row]:
-    return [*readings.rows(), cut_off_row(aside), *curve_rows(), *ladder_rows(), background_row(), page_row(), *faults.rows(aside)]
+    return [
+        *readings.rows(),
+        cut_off_row(aside),
+        *curve_rows(),
+        *ladder_rows(),
+        background_row(),
+        page_row(),
+        *faults.rows(aside),
+    ]
 
 
 def _timed(work):

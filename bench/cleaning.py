@@ -29,11 +29,21 @@ def gap_rows(count: int = 200) -> list[Row]:
         grey, truth = gap_drawing(seed)
         gaps = find_gaps(grey < _CUT_OFF)
         middle = (gaps.start + gaps.end) / 2
-        near = np.array([[np.hypot(*(m - c.xy)) < c.gap / 2 + 5 for c in truth] for m in middle]).reshape(len(middle), len(truth))
+        near = np.array([[np.hypot(*(m - c.xy)) < c.gap / 2 + 5 for c in truth] for m in middle]).reshape(
+            len(middle), len(truth)
+        )
         cuts, found = cuts + len(truth), found + int(near.any(0).sum())
         proposed, false = proposed + len(middle), false + int((~near.any(1)).sum())
-    return [Row("gaps of 1 to 12 px without a bridge proposed", 1 - found / cuts, 0.10, "", f"{found} of {cuts} in {count} drawings"),
-            Row("bridges proposed where no gap is", false / max(proposed, 1), 0.05, "", f"{false} of {proposed}")]
+    return [
+        Row(
+            "gaps of 1 to 12 px without a bridge proposed",
+            1 - found / cuts,
+            0.10,
+            "",
+            f"{found} of {cuts} in {count} drawings",
+        ),
+        Row("bridges proposed where no gap is", false / max(proposed, 1), 0.05, "", f"{false} of {proposed}"),
+    ]
 
 
 def found_again_row() -> Row:
@@ -53,15 +63,26 @@ def found_again_row() -> Row:
         for other in _others(work, decided):
             found = pipeline.evaluate(picture, replace(other, all_off=False), measured=False).edited.found
             made, again = made + len(found), again + int((found >= 0).sum())
-    return Row("decisions not found again", 1 - again / max(made, 1), 0.03, "", f"{again} of {made}, cut-offs of the stretch or two colours more or fewer")
+    return Row(
+        "decisions not found again",
+        1 - again / max(made, 1),
+        0.03,
+        "",
+        f"{again} of {made}, cut-offs of the stretch or two colours more or fewer",
+    )
 
 
 def _others(work, recipe):
     if work.reading == "tone" and work.segmentation.cut_offs is not None:
         best = work.segmentation.cut_offs.stretches[0]
-        return [replace(recipe, cut_off=v) for v in (best.first, (best.first + best.best) // 2, (best.best + best.last) // 2, best.last)]
+        return [
+            replace(recipe, cut_off=v)
+            for v in (best.first, (best.first + best.best) // 2, (best.best + best.last) // 2, best.last)
+        ]
     count = len(work.segmentation.entries)
-    return [replace(recipe, palette=None, colours=n) for n in range(count - 2, count + 3) if 2 <= n <= 24 and n != count]
+    return [
+        replace(recipe, palette=None, colours=n) for n in range(count - 2, count + 3) if 2 <= n <= 24 and n != count
+    ]
 
 
 def _discs(side: int, count: int = 2000) -> Picture:

@@ -1,4 +1,5 @@
-"""The exactness of what is drawn in the Clean stage: rims, mirrored halves, widths, shapes, and how soon they are there."""
+"""The exactness of what is drawn in the Clean stage: rims, mirrored halves, widths, shapes, and how soon they are
+there."""
 
 import time
 from dataclasses import replace
@@ -30,7 +31,11 @@ def rim_row() -> Row:
     """Steiner's formula on 40 convex shapes, grown by a hundredth to half of their size."""
     rng, worst = np.random.default_rng(7), 0.0
     for n in range(40):
-        ring = (makers.ellipse((300, 300), *rng.uniform(40, 200, 2), rng.uniform(0, 3)) if n % 2 else makers.regular((300, 300), rng.uniform(40, 200), 3 + n % 7))
+        ring = (
+            makers.ellipse((300, 300), *rng.uniform(40, 200, 2), rng.uniform(0, 3))
+            if n % 2
+            else makers.regular((300, 300), rng.uniform(40, 200), 3 + n % 7)
+        )
         area, around, by = segment_areas(ring).sum(), segment_lengths(ring).sum(), rng.uniform(1, 90)
         outline = Outline(ring, is_straight(ring), np.array([0, len(ring)]), np.array([area]), np.zeros(1, bool))
         truth = area + around * by + np.pi * by**2
@@ -46,7 +51,13 @@ def mirror_row() -> Row:
             continue
         source = open_file(one.picture_path).picture.reduced(600)
         for mirror in (find_axis(source), Mirror(0.44, 0.05, 0.53, 0.97, SECOND), Mirror(0.1, 0.52, 0.9, 0.49, FIRST)):
-            work = Pipeline().evaluate(source, replace(one.recipe, size_mm=None, pen_mm=one.recipe.pen_mm or 1.0, preparation=Preparation(mirror=mirror)), measured=False)
+            work = Pipeline().evaluate(
+                source,
+                replace(
+                    one.recipe, size_mm=None, pen_mm=one.recipe.pen_mm or 1.0, preparation=Preparation(mirror=mirror)
+                ),
+                measured=False,
+            )
             upright = mirror_frame(source.width, source.height, mirror).is_upright
             points = evaluate(work.traced.curves.controls[:, None], np.linspace(0, 1, 33)[None]).reshape(-1, 2)
             image = points.copy()
@@ -68,21 +79,37 @@ def width_row() -> Row:
     for width in (3.0, 5.5, 9.0, 14.0):
         for kind in ("ring", "bar", "wedge"):
             if kind == "ring":
-                shape, truth = (lambda x, y, w=width: np.abs(np.hypot(x - 150.3, y - 149.6) - 90) < w / 2), lambda xy, w=width: np.full(len(xy), w)
+                shape, truth = (
+                    (lambda x, y, w=width: np.abs(np.hypot(x - 150.3, y - 149.6) - 90) < w / 2),
+                    lambda xy, w=width: np.full(len(xy), w),
+                )
             elif kind == "bar":
                 c, s = np.cos(0.3), np.sin(0.3)
-                shape = lambda x, y, w=width: (np.abs((x - 150) * s - (y - 150) * c) < w / 2) & (np.abs((x - 150) * c + (y - 150) * s) < 120)  # noqa: E731
-                truth = lambda xy, w=width: np.full(len(xy), w)  # noqa: E731
+                def shape(x, y, w=width):
+                    return (
+                        (np.abs((x - 150) * s - (y - 150) * c) < w / 2) & (np.abs((x - 150) * c + (y - 150) * s) < 120)  # noqa: B023
+                    )
+                def truth(xy, w=width):
+                    return np.full(len(xy), w)
             else:
                 # a wedge that opens by 0.03 a px: a ball at x is 2 h cos t wide, t half its opening
-                half = lambda x, w=width: w / 2 + 0.015 * (x - 150)  # noqa: E731
-                shape = lambda x, y, h=half: (np.abs(y - 150) < h(x)) & (x > 60) & (x < 240)  # noqa: E731
-                truth = lambda xy, h=half: 2 * h(xy[:, 0]) * np.cos(np.arctan(0.015))  # noqa: E731
+                def half(x, w=width):
+                    return w / 2 + 0.015 * (x - 150)
+                def shape(x, y, h=half):
+                    return (np.abs(y - 150) < h(x)) & (x > 60) & (x < 240)
+                def truth(xy, h=half):
+                    return 2 * h(xy[:, 0]) * np.cos(np.arctan(0.015))
             work = Pipeline().evaluate(_picture(shape, 300), Recipe(reading="tone", smallest_mm=0.1))
             found = work.layers[0].widths
             inner = np.ones(len(found.width), bool) if kind == "ring" else (np.abs(found.xy[:, 0] - 150) < 75)
             errors += np.abs(found.width[inner] - truth(found.xy[inner])).tolist()
-    return Row("width measured on traced shapes, mean error", float(np.mean(errors)), 0.1, "px", f"worst {max(errors):.2f} px at {len(errors)} places")
+    return Row(
+        "width measured on traced shapes, mean error",
+        float(np.mean(errors)),
+        0.1,
+        "px",
+        f"worst {max(errors):.2f} px at {len(errors)} places",
+    )
 
 
 def shape_rows() -> list[Row]:
@@ -109,12 +136,15 @@ def undo_row() -> Row:
     width, height = desk.size
     ring = desk.ring(desk.size / 2, width)
     worst = 0.0
-    for changes in ({"shapes": (desk.shape([makers.star(desk.size / 2, 60, 27)], "#f3ead7", "star"),)}, {"rims": (Rim(3.0),)},
-                    {"splits": (desk.split([(0.1 * width, 0.7 * height), (0.9 * width, 0.7 * height)]),)},
-                    {"covers": (desk.cover(desk.size * [(0.4, 0.4), (0.6, 0.4), (0.5, 0.6)]),)},
-                    {"curves": (desk.curve_edit("smooth", ring.points, desk.reshaped("smooth", ring), False),)},
-                    {"lines": (lines.painted_line(work, [(0.2, 0.2), (0.4, 0.4)], 6.0, "#f3ead7"),)},
-                    {"preparation": Preparation(mirror=Mirror(0.5, 0.0, 0.5, 1.0))}):
+    for changes in (
+        {"shapes": (desk.shape([makers.star(desk.size / 2, 60, 27)], "#f3ead7", "star"),)},
+        {"rims": (Rim(3.0),)},
+        {"splits": (desk.split([(0.1 * width, 0.7 * height), (0.9 * width, 0.7 * height)]),)},
+        {"covers": (desk.cover(desk.size * [(0.4, 0.4), (0.6, 0.4), (0.5, 0.6)]),)},
+        {"curves": (desk.curve_edit("smooth", ring.points, desk.reshaped("smooth", ring), False),)},
+        {"lines": (lines.painted_line(work, [(0.2, 0.2), (0.4, 0.4)], 6.0, "#f3ead7"),)},
+        {"preparation": Preparation(mirror=Mirror(0.5, 0.0, 0.5, 1.0))},
+    ):
         pipeline.evaluate(picture, replace(base, **changes))
         took = []
         for _ in range(3):

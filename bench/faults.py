@@ -59,7 +59,9 @@ def _uneven(rgb, rng):
 def _on_a_table(rgb, rng):
     h, w = rgb.shape[:2]
     out = (round(w * 1.3), round(h * 1.3))
-    corners = np.float32([[0.14, 0.12], [0.86, 0.16], [0.93, 0.9], [0.08, 0.88]]) + rng.uniform(-0.03, 0.03, (4, 2)).astype(np.float32)
+    corners = np.float32([[0.14, 0.12], [0.86, 0.16], [0.93, 0.9], [0.08, 0.88]]) + rng.uniform(
+        -0.03, 0.03, (4, 2)
+    ).astype(np.float32)
     move = cv2.getPerspectiveTransform(np.float32([[0, 0], [w, 0], [w, h], [0, h]]), corners * np.float32(out))
     shot = cv2.warpPerspective(rgb, move, out, flags=cv2.INTER_AREA, borderValue=(96, 78, 66))
     return _scanned(shot, rng)
@@ -109,8 +111,18 @@ def _doubled(rgb, rng):
     return _scanned(np.repeat(255 * (1 - cover)[..., None], 3, 2).astype(np.float32), rng)
 
 
-DAMAGES = {"double_px": _doubled, "skew_deg": _skewed, "uneven_light": _uneven, "page": _on_a_table, "screen_px": _screened, "blocks": _compressed,
-           "pale": _paled, "frame": _framed, "texture": _marked, None: _scanned}
+DAMAGES = {
+    "double_px": _doubled,
+    "skew_deg": _skewed,
+    "uneven_light": _uneven,
+    "page": _on_a_table,
+    "screen_px": _screened,
+    "blocks": _compressed,
+    "pale": _paled,
+    "frame": _framed,
+    "texture": _marked,
+    None: _scanned,
+}
 
 
 def rows(aside: bool = False) -> list[Row]:

@@ -5,6 +5,7 @@ Each drawing has two to six closed outlines (circles, wavy rings, polygons, rect
 corners (20 degrees), from other outlines and from each other. Everything follows from the seed.
 """
 
+import itertools
 from dataclasses import dataclass
 
 import cv2
@@ -55,7 +56,11 @@ def _outline(rng, size):
     turn = np.linspace(0, 2 * np.pi, 721)[:-1]
     if kind == 2:
         sides = rng.integers(3, 8)
-        angle = np.sort(rng.uniform(0, 2 * np.pi, sides)) if rng.random() < 0.3 else np.arange(sides) * 2 * np.pi / sides + rng.uniform(0, 6)
+        angle = (
+            np.sort(rng.uniform(0, 2 * np.pi, sides))
+            if rng.random() < 0.3
+            else np.arange(sides) * 2 * np.pi / sides + rng.uniform(0, 6)
+        )
         corners = np.stack([np.cos(angle), np.sin(angle)], -1) * radius
     elif kind == 3:
         wide, high = radius * rng.uniform(0.6, 1.2), radius * rng.uniform(0.5, 1.1)
@@ -63,10 +68,12 @@ def _outline(rng, size):
     else:
         away = np.full_like(turn, radius)
         if kind == 1:
-            away = radius * (1 + 0.18 * np.sin(3 * turn + rng.uniform(0, 6)) + 0.1 * np.sin(5 * turn + rng.uniform(0, 6)))
+            away = radius * (
+                1 + 0.18 * np.sin(3 * turn + rng.uniform(0, 6)) + 0.1 * np.sin(5 * turn + rng.uniform(0, 6))
+            )
         return np.stack([np.cos(turn), np.sin(turn)], -1) * away[:, None] + centre
     ring = np.concatenate([corners, corners[:1]])
-    return np.concatenate([np.linspace(a, b, 100)[:-1] for a, b in zip(ring[:-1], ring[1:])]) + centre
+    return np.concatenate([np.linspace(a, b, 100)[:-1] for a, b in itertools.pairwise(ring)]) + centre
 
 
 def _cut(rng, outlines, cuts, size):
@@ -76,12 +83,19 @@ def _cut(rng, outlines, cuts, size):
     i, gap = int(rng.integers(len(points))), rng.uniform(1, 12)
     at = points[i]
     beside = min((np.hypot(*(p - at).T).min() for j, (p, _) in enumerate(outlines) if j != k), default=np.inf)
-    if not (20 < at.min() and at.max() < size - 20) or beside < width + gap + 14 or any(np.hypot(*(at - c.xy)) < 40 for c in cuts):
+    if (
+        not (at.min() > 20 and at.max() < size - 20)
+        or beside < width + gap + 14
+        or any(np.hypot(*(at - c.xy)) < 40 for c in cuts)
+    ):
         return None
-    way = lambda a, b: (points[b % len(points)] - points[a]) / np.hypot(*(points[b % len(points)] - points[a]))  # noqa: E731
+    def way(a, b):
+        return (points[b % len(points)] - points[a]) / np.hypot(*(points[b % len(points)] - points[a]))
     if way(i - 12, i) @ way(i, i + 12) < np.cos(np.radians(20)):
         return None
     along = way(i - 3, i + 3)
     across = np.array([-along[1], along[0]]) * (width / 2 + 2.5)
     half = along * gap / 2
-    return Cut(at, gap, width), np.array([at + half + across, at + half - across, at - half - across, at - half + across])
+    return Cut(at, gap, width), np.array(
+        [at + half + across, at + half - across, at - half - across, at - half + across]
+    )

@@ -1,4 +1,5 @@
-"""Ways of layering: exact orders and least cuts, how fast and how much they save, and the section while it is dragged."""
+"""Ways of layering: exact orders and least cuts, how fast and how much they save, and the section while it is dragged.
+"""
 
 import time
 from dataclasses import replace
@@ -37,7 +38,15 @@ def order_rows() -> list[Row]:
         faces = Faces(planar.face_label, planar.left[inner], planar.right[inner])
         begin = time.perf_counter()
         best_order(boundary, area, Weights(1.0, 50.0, 0.1), faces)
-        rows.append(Row(f"order of {colours} colours by cutting, pieces and film", time.perf_counter() - begin, limit, "s", f"{planar.face_count} faces"))
+        rows.append(
+            Row(
+                f"order of {colours} colours by cutting, pieces and film",
+                time.perf_counter() - begin,
+                limit,
+                "s",
+                f"{planar.face_count} faces",
+            )
+        )
     return rows
 
 
@@ -66,12 +75,17 @@ def saving_rows() -> list[Row]:
         stacked.append(cut[LEAN] / cut["stacked"])
         keys, lengths = [p.key for p in work.plans], []
         for _ in range(7):
-            other = pipeline.evaluate(picture, replace(recipe_of(condition), order=tuple(rng.permutation(keys))), measured=False)
+            other = pipeline.evaluate(
+                picture, replace(recipe_of(condition), order=tuple(rng.permutation(keys))), measured=False
+            )
             lengths.append(sum(layer.cut_length_mm for layer in other.layers))
         order.append(cut["stacked"] / float(np.median(lengths)))
     note = f"medians of {len(order)} pictures"
-    return [Row("lean cutting / fitted", float(np.median(fitted)), 0.90, "", note), Row("lean cutting / best stacked", float(np.median(stacked)), 0.75, "", note),
-            Row("best order / median random order, cutting", float(np.median(order)), 0.75, "", note)]
+    return [
+        Row("lean cutting / fitted", float(np.median(fitted)), 0.90, "", note),
+        Row("lean cutting / best stacked", float(np.median(stacked)), 0.75, "", note),
+        Row("best order / median random order, cutting", float(np.median(order)), 0.75, "", note),
+    ]
 
 
 def _ring_sheet(rings):
@@ -83,12 +97,23 @@ def _ring_sheet(rings):
 
 def section_row() -> Row:
     rng = np.random.default_rng(4)
-    layers = [_ring_sheet([makers.ellipse(rng.uniform(0, 1000, 2), *rng.uniform(5, 60, 2), rng.uniform(0, 3)) for _ in range(150)]) for _ in range(20)]
+    layers = [
+        _ring_sheet(
+            [makers.ellipse(rng.uniform(0, 1000, 2), *rng.uniform(5, 60, 2), rng.uniform(0, 3)) for _ in range(150)]
+        )
+        for _ in range(20)
+    ]
     cutter = SectionCutter(layers, 0.1)
     begin = time.perf_counter()
     for n in range(60):
         cutter.cut((0, 100 + 10 * n), (1000, 120 + 9 * n), [0.1] * 20, [0.0] * 20)
-    return Row("section, seconds a picture at 20 sheets", (time.perf_counter() - begin) / 60, 1 / 30, "s", "3000 rings; painting not counted")
+    return Row(
+        "section, seconds a picture at 20 sheets",
+        (time.perf_counter() - begin) / 60,
+        1 / 30,
+        "s",
+        "3000 rings; painting not counted",
+    )
 
 
 def drag_row() -> Row:
@@ -100,7 +125,9 @@ def drag_row() -> Row:
         begin = time.perf_counter()
         pipeline.evaluate(picture, replace(base, order=tuple(other)), measured=False)
         took.append(time.perf_counter() - begin)
-    return Row("a sheet moved to its new figures", float(np.median(took)), 0.1, "s", "median of 5; widths come after it")
+    return Row(
+        "a sheet moved to its new figures", float(np.median(took)), 0.1, "s", "median of 5; widths come after it"
+    )
 
 
 def rows() -> list[Row]:

@@ -25,7 +25,11 @@ def pictures():
     conditions = [c for c in CONDITIONS if "flat" in c.kinds]
     for k in range(4):
         number, icon = flat[k * len(flat) // 4]
-        yield f"{icon['name']} ({conditions[k % len(conditions)].name})", picture_of(icon, conditions[k % len(conditions)], number), "colour"
+        yield (
+            f"{icon['name']} ({conditions[k % len(conditions)].name})",
+            picture_of(icon, conditions[k % len(conditions)], number),
+            "colour",
+        )
     yield _demo("mark", "colour")
     scan = next(c for c in CONDITIONS if c.reading == "tone")
     for k in range(4):
@@ -65,12 +69,16 @@ def _shaded(seed):
     """Soft hills under a sky with clouds, in colour, with grain: no flat area anywhere."""
     rng = np.random.default_rng(200 + seed)
     y, x = np.mgrid[:_SIZE, :_SIZE].astype(np.float32) / _SIZE
-    cloud = sum(cv2.GaussianBlur(rng.normal(0, 1, (_SIZE, _SIZE)).astype(np.float32), (0, 0), s) * s for s in (12, 40, 90))
+    cloud = sum(
+        cv2.GaussianBlur(rng.normal(0, 1, (_SIZE, _SIZE)).astype(np.float32), (0, 0), s) * s for s in (12, 40, 90)
+    )
     scene = np.dstack([120 + 90 * y + 9 * cloud, 140 + 60 * y + 9 * cloud, 200 - 20 * y + 6 * cloud])
     for k in range(3):
         ridge = 0.5 + 0.14 * k + 0.06 * np.sin(x * rng.uniform(4, 9) + rng.uniform(0, 6))
         inside = np.clip((y - ridge) * _SIZE / 3, 0, 1)[..., None]
-        scene = scene * (1 - inside) + inside * (rng.uniform(30, 110, 3) + 60 * (y - ridge)[..., None] + 10 * cloud[..., None])
+        scene = scene * (1 - inside) + inside * (
+            rng.uniform(30, 110, 3) + 60 * (y - ridge)[..., None] + 10 * cloud[..., None]
+        )
     return _picture(scene + rng.normal(0, 4, (_SIZE, _SIZE, 1)))
 
 

@@ -134,9 +134,17 @@ def _window():
         demo = _SOURCES / "src" / "sketchloom" / "data" / "demo" / "lighthouse-badge.png"
         usable, finished = _measure([str(demo)], environment)[:2]
         _, _, coarse, exact = _measure([str(six)], environment)
-    return [Row("window usable after start with the demo picture", usable, 3.0, "s", f"picture, controls and figures there; exact result {finished:.1f} s"),
-            Row("colour count changed in the window, to the coarse result", coarse, 0.1, "s", "median of 5"),
-            Row("the same, to the exact result", exact, 0.5, "s", "median of 5")]
+    return [
+        Row(
+            "window usable after start with the demo picture",
+            usable,
+            3.0,
+            "s",
+            f"picture, controls and figures there; exact result {finished:.1f} s",
+        ),
+        Row("colour count changed in the window, to the coarse result", coarse, 0.1, "s", "median of 5"),
+        Row("the same, to the exact result", exact, 0.5, "s", "median of 5"),
+    ]
 
 
 def _measure(words, environment):

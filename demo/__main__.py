@@ -7,11 +7,11 @@ from pathlib import Path
 from PIL import Image
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
-from PySide6.QtGui import QGuiApplication  # noqa: E402
+from PySide6.QtGui import QGuiApplication
 
-from demo import pictures, sources  # noqa: E402
-from sketchloom.files.demo_works import DEMOS  # noqa: E402
-from sketchloom.files.opening import open_project  # noqa: E402
+from demo import pictures, sources
+from sketchloom.files.demo_works import DEMOS
+from sketchloom.files.opening import open_project
 
 FOLDER = Path(__file__).resolve().parents[1] / "src" / "sketchloom" / "data" / "demo"
 NAMES = {"lighthouse-badge.png": pictures.lighthouse, "kingfisher-sketch.png": pictures.kingfisher,

@@ -33,7 +33,9 @@ def phone_kingfisher() -> np.ndarray:
     square = np.array([[0, 0], [1240, 0], [1240, 1500], [0, 1500]], np.float32)
     lens = cv2.getPerspectiveTransform(square, corners)
     seen = cv2.warpPerspective(page, lens, (width, height), flags=cv2.INTER_AREA)
-    cover = cv2.warpPerspective(np.ones(page.shape[:2], np.float32), lens, (width, height), flags=cv2.INTER_LINEAR)[..., None]
+    cover = cv2.warpPerspective(np.ones(page.shape[:2], np.float32), lens, (width, height), flags=cv2.INTER_LINEAR)[
+        ..., None
+    ]
     shadow = cv2.GaussianBlur(np.roll(cover[..., 0], (14, 10), (0, 1)), (0, 0), 12)[..., None]
     scene = seen + (1 - cover) * table * (1 - 0.45 * shadow)
     light = 1.05 - 0.38 * (x / width) ** 1.5 - 0.12 * (y / height)
@@ -45,8 +47,17 @@ def small_logo() -> np.ndarray:
     """A small mark in four colours, enlarged once too often and saved too hard: fringes everywhere."""
     s = Sheet(150, "#ffffff")
     s.fill(disc(500, 500, 470), NIGHT)
-    s.fill(curve((60, 640), (200, 560, 330, 560, 500, 640), (670, 720, 800, 720, 940, 640), (900, 860, 720, 970, 500, 970),
-                 (280, 970, 100, 860, 60, 640), closed=True), SEA)
+    s.fill(
+        curve(
+            (60, 640),
+            (200, 560, 330, 560, 500, 640),
+            (670, 720, 800, 720, 940, 640),
+            (900, 860, 720, 970, 500, 970),
+            (280, 970, 100, 860, 60, 640),
+            closed=True,
+        ),
+        SEA,
+    )
     s.line(curve((500, 110), (500, 250)), GOLD, 34)
     s.fill(rounded(330, 240, 340, 420, 130), MADDER)
     s.fill(rounded(420, 320, 160, 270, 70), GOLD)
@@ -61,8 +72,10 @@ def portrait() -> np.ndarray:
     """A photo-like face in lamplight, all shading: eyes and a mouth that must not be lost."""
     size = 1000
     y, x = np.mgrid[:size, :size].astype(np.float32) + 0.5
-    ball = lambda cx, cy, rx, ry: np.clip(1 - ((x - cx) / rx) ** 2 - ((y - cy) / ry) ** 2, 0, 1)  # noqa: E731
-    soft = lambda m, s: cv2.GaussianBlur(m.astype(np.float32), (0, 0), s)  # noqa: E731
+    def ball(cx, cy, rx, ry):
+        return np.clip(1 - ((x - cx) / rx) ** 2 - ((y - cy) / ry) ** 2, 0, 1)
+    def soft(m, s):
+        return cv2.GaussianBlur(m.astype(np.float32), (0, 0), s)
     tone = 46 + 40 * np.exp(-(((x - 180) / 300) ** 2 + ((y - 300) / 420) ** 2))
     shoulders = soft(((x - 500) / 430) ** 2 + ((y - 1060) / 250) ** 2 < 1, 3)
     tone = tone * (1 - shoulders) + shoulders * (78 - 0.04 * (x - 300))
@@ -80,7 +93,9 @@ def portrait() -> np.ndarray:
         tone = tone * (1 - white) + white * (206 if cx < 500 else 176)
         iris = soft((x - cx) ** 2 + (y - 440) ** 2 < 13**2, 1.2)
         tone = tone * (1 - iris) + iris * 22
-        brow = soft(abs(y - (386 + 0.004 * (x - cx) ** 2 + (-0.06 if cx < 500 else 0.06) * (x - cx))) < 8, 2) * (abs(x - cx) < 58)
+        brow = soft(abs(y - (386 + 0.004 * (x - cx) ** 2 + (-0.06 if cx < 500 else 0.06) * (x - cx))) < 8, 2) * (
+            abs(x - cx) < 58
+        )
         tone = tone * (1 - brow) + brow * 42
     tone -= 46 * np.exp(-(((x - 536) / 20) ** 2 + ((y - 520) / 82) ** 2)) * face
     tone -= 40 * np.exp(-(((x - 505) / 46) ** 2 + ((y - 588) / 12) ** 2))
@@ -104,11 +119,31 @@ def layer_pictures() -> dict[str, np.ndarray]:
     sheet("1-night").fill(disc(500, 500, 480), NIGHT)
     s = sheet("2-hills")
     s.painter.setClipPath(disc(500, 500, 480))
-    s.fill(curve((0, 640), (160, 470, 300, 470, 420, 600), (560, 480, 720, 430, 1000, 620), (1000, 1000), (0, 1000), closed=True), SAND)
+    s.fill(
+        curve(
+            (0, 640),
+            (160, 470, 300, 470, 420, 600),
+            (560, 480, 720, 430, 1000, 620),
+            (1000, 1000),
+            (0, 1000),
+            closed=True,
+        ),
+        SAND,
+    )
     s = sheet("3-water")
     s.painter.setClipPath(disc(500, 500, 480))
-    s.fill(curve((0, 700), (120, 660, 220, 660, 330, 700), (440, 740, 540, 740, 650, 700), (760, 660, 860, 660, 1000, 700),
-                 (1000, 1000), (0, 1000), closed=True), SEA)
+    s.fill(
+        curve(
+            (0, 700),
+            (120, 660, 220, 660, 330, 700),
+            (440, 740, 540, 740, 650, 700),
+            (760, 660, 860, 660, 1000, 700),
+            (1000, 1000),
+            (0, 1000),
+            closed=True,
+        ),
+        SEA,
+    )
     s = sheet("4-boat")
     s.fill(polygon((250, 690), (760, 690), (660, 830), (350, 830)), FOAM)
     s.fill(polygon((500, 330), (690, 660), (330, 660)), FOAM)
@@ -123,8 +158,10 @@ def layer_pictures() -> dict[str, np.ndarray]:
 def lantern_page() -> bytes:
     """A page of a document, 148 x 210 mm: a lantern in lines, with a rule at its head and one through its foot."""
     lines = ["1 J 1 j 0 G 2.4 w"]
-    put = lambda *numbers: " ".join(f"{v:.2f}" for v in numbers)  # noqa: E731
-    at = lambda x, y: (x * _MM, (210 - y) * _MM)  # noqa: E731
+    def put(*numbers):
+        return " ".join(f"{v:.2f}" for v in numbers)
+    def at(x, y):
+        return (x * _MM, (210 - y) * _MM)
 
     def path(*points):
         lines.append(put(*at(*points[0])) + " m")
@@ -133,26 +170,44 @@ def lantern_page() -> bytes:
             lines.append(put(*flat) + (" l" if len(p) == 2 else " c"))
         lines.append("S")
 
-    path((74, 62), (101, 62, 112, 82, 112, 106), (112, 131, 98, 148, 74, 156), (50, 148, 36, 131, 36, 106), (36, 82, 47, 62, 74, 62))
+    path(
+        (74, 62),
+        (101, 62, 112, 82, 112, 106),
+        (112, 131, 98, 148, 74, 156),
+        (50, 148, 36, 131, 36, 106),
+        (36, 82, 47, 62, 74, 62),
+    )
     path((60, 62), (60, 54), (88, 54), (88, 62))
     path((74, 54), (74, 34))
     path((64, 156), (64, 164), (84, 164), (84, 156))
     for dx in (-20, 20):
-        path((74, 62), (74 + dx, 80, 74 + 1.25 * dx, 96, 74 + 1.25 * dx, 108), (74 + 1.25 * dx, 128, 74 + 0.7 * dx, 146, 74, 156))
+        path(
+            (74, 62),
+            (74 + dx, 80, 74 + 1.25 * dx, 96, 74 + 1.25 * dx, 108),
+            (74 + 1.25 * dx, 128, 74 + 0.7 * dx, 146, 74, 156),
+        )
     path((42, 82), (62, 90, 86, 90, 106, 82))
     path((42, 132), (62, 140, 86, 140, 106, 132))
     k = 0.5523 * 15
-    path((89, 108), (89, 108 + k, 74 + k, 123, 74, 123), (74 - k, 123, 59, 108 + k, 59, 108), (59, 108 - k, 74 - k, 93, 74, 93),
-         (74 + k, 93, 89, 108 - k, 89, 108))
+    path(
+        (89, 108),
+        (89, 108 + k, 74 + k, 123, 74, 123),
+        (74 - k, 123, 59, 108 + k, 59, 108),
+        (59, 108 - k, 74 - k, 93, 74, 93),
+        (74 + k, 93, 89, 108 - k, 89, 108),
+    )
     for i in range(5):
         path((74 + (i - 2) * 4, 164), (74 + (i - 2) * 4.6, 182))
     lines.append("0.9 w")
     path((14, 22), (134, 22))
     path((14, 190), (134, 190))
     content = "\n".join(lines).encode()
-    objects = [b"<< /Type /Catalog /Pages 2 0 R >>", b"<< /Type /Pages /Kids [3 0 R] /Count 1 >>",
-               f"<< /Type /Page /Parent 2 0 R /MediaBox [0 0 {148 * _MM:.2f} {210 * _MM:.2f}] /Contents 4 0 R >>".encode(),
-               b"<< /Length %d >>\nstream\n%s\nendstream" % (len(content), content)]
+    objects = [
+        b"<< /Type /Catalog /Pages 2 0 R >>",
+        b"<< /Type /Pages /Kids [3 0 R] /Count 1 >>",
+        f"<< /Type /Page /Parent 2 0 R /MediaBox [0 0 {148 * _MM:.2f} {210 * _MM:.2f}] /Contents 4 0 R >>".encode(),
+        b"<< /Length %d >>\nstream\n%s\nendstream" % (len(content), content),
+    ]
     out, offsets = bytearray(b"%PDF-1.4\n"), []
     for number, body in enumerate(objects, 1):
         offsets.append(len(out))
@@ -170,9 +225,17 @@ def pen_sketch() -> np.ndarray:
     s = Sheet(1200, "#fbfaf6")
     for k in range(6):
         y = 690 + 44 * k
-        s.line(spline([(70 + 22 * k + 70 * i, y + 12 * math.cos(math.pi * (i + 0.3 * k))) for i in range(12 - k)]), "#20283a", 5)
+        s.line(
+            spline([(70 + 22 * k + 70 * i, y + 12 * math.cos(math.pi * (i + 0.3 * k))) for i in range(12 - k)]),
+            "#20283a",
+            5,
+        )
     for x, y, r in ((250, 560, 1.0), (660, 500, 1.25)):
-        s.line(curve((x - 120 * r, y), (x - 80 * r, y + 70 * r), (x + 80 * r, y + 70 * r), (x + 130 * r, y - 6)), "#20283a", 5)
+        s.line(
+            curve((x - 120 * r, y), (x - 80 * r, y + 70 * r), (x + 80 * r, y + 70 * r), (x + 130 * r, y - 6)),
+            "#20283a",
+            5,
+        )
         s.line(curve((x, y + 66 * r), (x, y - 190 * r)), "#20283a", 5)
         s.line(spline([(x + 6, y - 180 * r), (x + 70 * r, y - 90 * r), (x + 96 * r, y - 20)]), "#20283a", 5)
     for x in (430, 520, 860):

@@ -59,7 +59,7 @@ def polygon(corners):
 
     def inside(px, py):
         odd = np.zeros(np.broadcast_shapes(px.shape, py.shape), bool)
-        for (x0, y0), (x1, y1) in zip(corners, np.roll(corners, -1, 0)):
+        for (x0, y0), (x1, y1) in zip(corners, np.roll(corners, -1, 0), strict=False):
             crosses = (y0 > py) != (y1 > py)
             with np.errstate(divide="ignore", invalid="ignore"):
                 odd ^= crosses & (px < (x1 - x0) * (py - y0) / (y1 - y0) + x0)
@@ -96,10 +96,18 @@ def gallery() -> dict[str, np.ndarray]:
     border = np.zeros((5, 5), int)
     border[0, 2] = border[4, 4] = border[2, 0] = 1
     return {
-        "one pixel": np.zeros((1, 1), int), "one row": np.array([[0, 1, 1, 2, 0]]), "one column": np.array([[0], [1], [0]]),
-        "one colour": np.zeros((4, 5), int), "dot": np.pad([[1]], 3), "nested six deep": nested, "checker": checker,
-        "touching at a point": touching, "holes touching at a point": ring_touch, "on the border": border,
-        "three meet": np.array([[0, 0, 1], [0, 2, 1], [2, 2, 2]]), "four meet": np.array([[0, 1], [2, 3]]),
+        "one pixel": np.zeros((1, 1), int),
+        "one row": np.array([[0, 1, 1, 2, 0]]),
+        "one column": np.array([[0], [1], [0]]),
+        "one colour": np.zeros((4, 5), int),
+        "dot": np.pad([[1]], 3),
+        "nested six deep": nested,
+        "checker": checker,
+        "touching at a point": touching,
+        "holes touching at a point": ring_touch,
+        "on the border": border,
+        "three meet": np.array([[0, 0, 1], [0, 2, 1], [2, 2, 2]]),
+        "four meet": np.array([[0, 1], [2, 3]]),
     }
 
 

@@ -11,6 +11,7 @@ import pytest
 from PIL import Image
 
 import shapes
+from sketchloom.command import exits
 from sketchloom.command import main as cli
 from sketchloom.files.demo_works import demo
 
@@ -36,11 +37,35 @@ def test_a_process_of_its_own(badge, tmp_path):
                           env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
     assert (done.returncode, done.stdout, done.stderr) == (0, "", "")
     plain = json.loads(report.read_text())
-    assert set(plain) == {"source", "palette", "cells", "layers", "layering", "strokes", "findings", "timings_s", "peak_memory_mb", "version"}
+    assert set(plain) == {
+        "source",
+        "palette",
+        "cells",
+        "layers",
+        "layering",
+        "strokes",
+        "findings",
+        "timings_s",
+        "peak_memory_mb",
+        "version",
+    }
     assert plain["source"]["mode"] == "colour" and plain["source"]["width_px"] == 120
     (layer,) = plain["layers"]
-    assert set(layer) == {"name", "hex", "pieces", "holes", "segments", "cut_length_mm", "area_mm2", "min_feature_mm", "pen_mm",
-                          "way", "material", "thickness_mm", "helper_cuts_mm"}
+    assert set(layer) == {
+        "name",
+        "hex",
+        "pieces",
+        "holes",
+        "segments",
+        "cut_length_mm",
+        "area_mm2",
+        "min_feature_mm",
+        "pen_mm",
+        "way",
+        "material",
+        "thickness_mm",
+        "helper_cuts_mm",
+    }
     assert (layer["pieces"], layer["holes"], layer["hex"]) == (1, 0, "#b5483c")
     # 40 px of 120 px at 4 in across
     assert layer["area_mm2"] == pytest.approx(np.pi * (40 / 120 * 101.6) ** 2, rel=3e-3)
@@ -58,14 +83,15 @@ def test_trace_needs_no_qt(badge, tmp_path):
 
 def test_options(badge, tmp_path):
     out, report = tmp_path / "o.svg", tmp_path / "r.json"
-    layers = lambda *words: (run(badge, "--out", out, "--report", report, "--quiet", *words),  # noqa: E731
-                             json.loads(report.read_text())["layers"])[1]
+    def layers(*words):
+        return (run(badge, "--out", out, "--report", report, "--quiet", *words),
+                                 json.loads(report.read_text())["layers"])[1]
     assert len(layers("--keep-background")) == 2
     assert [x["hex"] for x in layers("--colours", "2")] == ["#b5483c"]
     assert len(layers("--threshold", "160")) == 1
     assert json.loads(report.read_text())["source"]["mode"] == "tone"
     # the disc is 40 mm of 60 mm: it goes when nothing under 50 mm is kept
-    assert run(badge, "--out", out, "--width", "60mm", "--min-feature", "50mm", "--quiet") == cli.UNREADABLE
+    assert run(badge, "--out", out, "--width", "60mm", "--min-feature", "50mm", "--quiet") == exits.UNREADABLE
 
 
 def test_several_inputs_and_one_file_a_layer(badge, tmp_path):
@@ -79,20 +105,28 @@ def test_several_inputs_and_one_file_a_layer(badge, tmp_path):
     assert len(list(folder.glob("badge-0*.svg"))) == 2
 
 
-@pytest.mark.parametrize("words, why", [
-    ([], "required"), (["a.png"], "--out"), (["a.png", "--out", "o.svg", "--out-dir", "d"], "--out-dir"),
-    (["a.png", "b.png", "--out", "o.svg"], "--out takes one"), (["a.png", "--out", "o.svg", "--colours", "0"], "1 to 24"),
-    (["a.png", "--out", "o.svg", "--colours", "many"], "whole number"), (["a.png", "--out", "o.svg", "--width", "5ft"], "length"),
-    (["a.png", "--out", "o.svg", "--width", "1mm"], "between 2.0 and"),
-    (["a.png", "--out", "o.svg", "--threshold", "256"], "0 to 255"), (["a.png", "--out", "o.svg", "--nonsense"], "nonsense"),
-    (["a.png", "--out", "o.svg", "--width", "5mm", "--height", "5mm"], "not allowed"),
-])
+@pytest.mark.parametrize(
+    "words, why",
+    [
+        ([], "required"),
+        (["a.png"], "--out"),
+        (["a.png", "--out", "o.svg", "--out-dir", "d"], "--out-dir"),
+        (["a.png", "b.png", "--out", "o.svg"], "--out takes one"),
+        (["a.png", "--out", "o.svg", "--colours", "0"], "1 to 24"),
+        (["a.png", "--out", "o.svg", "--colours", "many"], "whole number"),
+        (["a.png", "--out", "o.svg", "--width", "5ft"], "length"),
+        (["a.png", "--out", "o.svg", "--width", "1mm"], "between 2.0 and"),
+        (["a.png", "--out", "o.svg", "--threshold", "256"], "0 to 255"),
+        (["a.png", "--out", "o.svg", "--nonsense"], "nonsense"),
+        (["a.png", "--out", "o.svg", "--width", "5mm", "--height", "5mm"], "not allowed"),
+    ],
+)
 def test_wrong_words_end_with_2(words, why, capsys):
     try:
         code = run(*words)
     except SystemExit as stop:
         code = stop.code
-    assert code == cli.WRONG_WORDS
+    assert code == exits.WRONG_WORDS
     assert why in capsys.readouterr().err
 
 
@@ -117,7 +151,7 @@ def test_bad_inputs_end_with_3_and_one_sentence(tmp_path, capsys):
     source.mkdir()
     out.mkdir()
     for name in bad_inputs(source):
-        assert run(source / name, "--out", out / "o.svg") == cli.UNREADABLE, name
+        assert run(source / name, "--out", out / "o.svg") == exits.UNREADABLE, name
         said = capsys.readouterr().err.strip()
         assert "Traceback" not in said and "\n" not in said and str(source) in said, said
         assert len(said) > len(str(source / name)) + 20
@@ -126,13 +160,13 @@ def test_bad_inputs_end_with_3_and_one_sentence(tmp_path, capsys):
 
 def test_unwritable_outputs_end_with_4(badge, tmp_path, capsys):
     for target in (tmp_path, tmp_path / "none" / "o.svg", "/proc/o.svg"):
-        assert run(badge, "--out", target, "--quiet") == cli.UNWRITABLE
-    assert run(badge, "--out-dir", tmp_path / "none", "--quiet") == cli.UNWRITABLE
+        assert run(badge, "--out", target, "--quiet") == exits.UNWRITABLE
+    assert run(badge, "--out-dir", tmp_path / "none", "--quiet") == exits.UNWRITABLE
     assert "Traceback" not in capsys.readouterr().err
 
 
 def test_a_device_is_no_output(badge, capsys):
-    assert run(badge, "--out", "/dev/null", "--quiet") == cli.UNWRITABLE
+    assert run(badge, "--out", "/dev/null", "--quiet") == exits.UNWRITABLE
     assert "device" in capsys.readouterr().err and Path("/dev/null").is_char_device()
 
 
@@ -140,26 +174,31 @@ def test_no_room_on_the_disk(badge, tmp_path):
     """The system refuses to write more than 200 bytes to a file, as a full disk would."""
     out = tmp_path / "o.svg"
     out.write_text("before")
-    code = ("import resource, signal, sys\nfrom sketchloom.command.main import main\nsignal.signal(signal.SIGXFSZ, signal.SIG_IGN)\n"
-            "resource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
-            "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))")
+    code = (
+        "import resource, signal, sys\nfrom sketchloom.command.main import main\nsignal.signal(signal.SIGXFSZ, "
+        "signal.SIG_IGN)\n"
+        "resource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
+        "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))"
+    )
     done = subprocess.run([sys.executable, "-B", "-c", code, badge, out], capture_output=True, text=True,
                           env={**os.environ, "PYTHONPATH": str(ROOT / "src")})
-    assert done.returncode == cli.UNWRITABLE and "could not be written" in done.stderr and "Traceback" not in done.stderr
+    assert (
+        done.returncode == exits.UNWRITABLE and "could not be written" in done.stderr and "Traceback" not in done.stderr
+    )
     assert out.read_text() == "before" and list(tmp_path.glob(".*.part")) == []
 
 
 def test_one_bad_input_among_good_ones_stops_no_other(badge, tmp_path):
     folder = tmp_path / "out"
     folder.mkdir()
-    assert run(tmp_path / "none.png", badge, "--out-dir", folder, "--quiet") == cli.UNREADABLE
+    assert run(tmp_path / "none.png", badge, "--out-dir", folder, "--quiet") == exits.UNREADABLE
     assert [p.name for p in folder.iterdir()] == ["badge.svg"]
 
 
 def test_words_of_the_command_itself(capsys):
     assert cli.main(["--version"]) == 0 and "Sketch Loom" in capsys.readouterr().out
     assert cli.main(["--help"]) == 0 and "loom trace" in capsys.readouterr().out
-    assert cli.main(["--nonsense"]) == cli.WRONG_WORDS
+    assert cli.main(["--nonsense"]) == exits.WRONG_WORDS
 
 
 def wavy(path, size=240):
@@ -189,8 +228,12 @@ def test_shapes_as_drawn_or_exact(tmp_path):
     for words in ((), ("--as-drawn",)):
         assert run(path, "--out", out, "--width", "1600mm", "--quiet", *words) == 0
         data = out.read_text().split(' d="')[1].split('"')[0]
-        runs = [[float(v) for v in p.split()] for p in data.replace("C", "|C").replace("L", "|L").replace("Z", "|").split("|")
-                if p.startswith("L") for p in [p[1:]]]
+        runs = [
+            [float(v) for v in p.split()]
+            for p in data.replace("C", "|C").replace("L", "|L").replace("Z", "|").split("|")
+            if p.startswith("L")
+            for p in [p[1:]]
+        ]
         begins = data.replace("L", "|").replace("C", "|").replace("M", "|").replace("Z", "|").split("|")
         ends = [tuple(float(v) for v in b.split()[-2:]) for b in begins if b.strip()]
         at = [ends.index(tuple(r)) for r in runs]
@@ -203,19 +246,31 @@ def test_shapes_as_drawn_or_exact(tmp_path):
 def test_a_smoothness_out_of_range_is_said(badge, tmp_path, value, capsys):
     assert run(badge, "--out", tmp_path / "o.svg", "--smoothness", value) == 2
     said = capsys.readouterr().err
-    assert "--smoothness" in said and "-2 to 3" in said and "auto" not in said.replace(repr(value), "").replace(value, "")
+    assert (
+        "--smoothness" in said and "-2 to 3" in said and "auto" not in said.replace(repr(value), "").replace(value, "")
+    )
 
 
 def _three_discs(path):
     cover = [shapes.cover_of(shapes.disc(x, 60, 14), 120)[..., None] for x in (30, 60, 90)]
-    pixels = 255.0 - sum((255 - shade) * c for shade, c in zip((40, 110, 180), cover))
+    pixels = 255.0 - sum((255 - shade) * c for shade, c in zip((40, 110, 180), cover, strict=False))
     Image.fromarray(np.repeat(np.rint(pixels), 3, 2).astype(np.uint8)).save(path)
 
 
 def test_photo_and_line_on_the_command_line(tmp_path):
     _three_discs(tmp_path / "discs.png")
     out, report = tmp_path / "o.svg", tmp_path / "r.json"
-    words = ["trace", str(tmp_path / "discs.png"), "--out", str(out), "--report", str(report), "--quiet", "--width", "60mm"]
+    words = [
+        "trace",
+        str(tmp_path / "discs.png"),
+        "--out",
+        str(out),
+        "--report",
+        str(report),
+        "--quiet",
+        "--width",
+        "60mm",
+    ]
     assert cli.main([*words, "--mode", "photo", "--tones", "4"]) == 0
     told = json.loads(report.read_text())
     assert told["source"]["mode"] == "photo" and len(told["layers"]) == 4
@@ -233,19 +288,35 @@ def test_photo_and_line_on_the_command_line(tmp_path):
 
 
 def test_double_outlines_on_the_command_line(tmp_path):
-    away = lambda x, y: np.hypot(x - 60, y - 60)  # noqa: E731
+    def away(x, y):
+        return np.hypot(x - 60, y - 60)
     ink = shapes.cover_of(lambda x, y: (away(x, y) > 40) & (away(x, y) < 43), 120)[..., None]
     inner = shapes.cover_of(shapes.disc(60, 60, 40), 120)[..., None]
-    Image.fromarray(np.rint(255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner).astype(np.uint8)).save(tmp_path / "r.png")
+    Image.fromarray(
+        np.rint(255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner).astype(np.uint8)
+    ).save(tmp_path / "r.png")
     out, report = tmp_path / "o.svg", tmp_path / "r.json"
-    words = ["trace", str(tmp_path / "r.png"), "--out", str(out), "--report", str(report), "--quiet", "--width", "120mm"]
+    words = [
+        "trace",
+        str(tmp_path / "r.png"),
+        "--out",
+        str(out),
+        "--report",
+        str(report),
+        "--quiet",
+        "--width",
+        "120mm",
+    ]
     assert cli.main(words) == 0 and len(json.loads(report.read_text())["layers"]) == 2
     assert cli.main([*words, "--double", "4mm", "--double-to", "outer"]) == 0
     (layer,) = json.loads(report.read_text())["layers"]
     assert np.sqrt(layer["area_mm2"] / np.pi) == pytest.approx(43, abs=0.4)
 
 
-@pytest.mark.parametrize("word, value", [("--tones", "1"), ("--pens", "5"), ("--tones", "nine"), ("--pen-width", "wide"), ("--double", "thin")])
+@pytest.mark.parametrize(
+    "word, value",
+    [("--tones", "1"), ("--pens", "5"), ("--tones", "nine"), ("--pen-width", "wide"), ("--double", "thin")],
+)
 def test_wrong_words_of_the_readings(tmp_path, capsys, word, value):
     _three_discs(tmp_path / "discs.png")
     assert cli.main(["trace", str(tmp_path / "discs.png"), "--out", str(tmp_path / "o.svg"), word, value]) == 2
@@ -255,20 +326,53 @@ def test_wrong_words_of_the_readings(tmp_path, capsys, word, value):
 def test_a_recipe_is_written_and_used_again(badge, tmp_path):
     kept, first, second = tmp_path / "kept.json", tmp_path / "first.svg", tmp_path / "second.svg"
     words = ["--quiet"]
-    assert run(badge, *words, "--out", str(first), "--colours", "3", "--layering", "lean", "--overlap", "0.4mm", "--backing", "0.05in",
-                 "--order-saves", "pieces", "--width", "80mm", "--write-recipe", str(kept)) == cli.DONE
+    assert (
+        run(
+            badge,
+            *words,
+            "--out",
+            str(first),
+            "--colours",
+            "3",
+            "--layering",
+            "lean",
+            "--overlap",
+            "0.4mm",
+            "--backing",
+            "0.05in",
+            "--order-saves",
+            "pieces",
+            "--width",
+            "80mm",
+            "--write-recipe",
+            str(kept),
+        )
+        == exits.DONE
+    )
     plain = json.loads(kept.read_text())
     assert plain["layering"] == "lean" and plain["overlap_mm"] == 0.4 and plain["rims"][0]["distance_mm"] == 1.27
     assert plain["order_weights"] == [0.0, 1.0, 0.0]
-    assert run(badge, *words, "--out", str(second), "--recipe", str(kept)) == cli.DONE
+    assert run(badge, *words, "--out", str(second), "--recipe", str(kept)) == exits.DONE
     assert first.read_bytes() == second.read_bytes()
     other = tmp_path / "report.json"
-    assert run(badge, *words, "--out", str(second), "--recipe", str(kept), "--layering", "fitted", "--report", str(other)) == cli.DONE
+    assert (
+        run(badge, *words, "--out", str(second), "--recipe", str(kept), "--layering", "fitted", "--report", str(other))
+        == exits.DONE
+    )
     assert json.loads(other.read_text())["layering"]["way"] == "fitted"
 
 
-@pytest.mark.parametrize("text, code", [("{", cli.UNREADABLE), ("[1]", cli.WRONG_WORDS), ('{"layering": "heaped"}', cli.WRONG_WORDS), ('{"overlap_mm": 9}', cli.WRONG_WORDS),
-                                        ('{"order_weights": [0, 0, 0]}', cli.WRONG_WORDS), (None, cli.UNREADABLE)])
+@pytest.mark.parametrize(
+    "text, code",
+    [
+        ("{", exits.UNREADABLE),
+        ("[1]", exits.WRONG_WORDS),
+        ('{"layering": "heaped"}', exits.WRONG_WORDS),
+        ('{"overlap_mm": 9}', exits.WRONG_WORDS),
+        ('{"order_weights": [0, 0, 0]}', exits.WRONG_WORDS),
+        (None, exits.UNREADABLE),
+    ],
+)
 def test_a_recipe_that_is_none_is_refused_and_writes_nothing(badge, tmp_path, capsys, text, code):
     path, out = tmp_path / "odd.json", tmp_path / "out.svg"
     if text is not None:
@@ -280,7 +384,7 @@ def test_a_recipe_that_is_none_is_refused_and_writes_nothing(badge, tmp_path, ca
 def test_words_that_a_recipe_decides_are_refused_beside_it(badge, tmp_path, capsys):
     path = tmp_path / "kept.json"
     path.write_text("{}")
-    assert run(badge, "--out", str(tmp_path / "o.svg"), "--recipe", str(path), "--colours", "3") == cli.WRONG_WORDS
+    assert run(badge, "--out", str(tmp_path / "o.svg"), "--recipe", str(path), "--colours", "3") == exits.WRONG_WORDS
     assert "--colours" in capsys.readouterr().err
 
 

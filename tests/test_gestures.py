@@ -29,11 +29,21 @@ PIPELINE = Pipeline()
 
 def pond():
     """A dark pond on white; in it a red fish with a tail, two pale moons and a yellow bar across its edge."""
-    fish = lambda x, y: (np.hypot((x - 80) / 42, (y - 100) / 24) < 1) | ((x > 116) & (x < 150) & (np.abs(y - 100) < 7 + 0.5 * (x - 116)))  # noqa: E731
-    bar = lambda x, y: (np.abs(y - 150) < 6) & (x > 100)  # noqa: E731
+    def fish(x, y):
+        return (
+            (np.hypot((x - 80) / 42, (y - 100) / 24) < 1)
+            | ((x > 116) & (x < 150) & (np.abs(y - 100) < 7 + 0.5 * (x - 116)))
+        )
+    def bar(x, y):
+        return (np.abs(y - 150) < 6) & (x > 100)
     pixels = np.full((SIZE, SIZE, 3), 255.0)
-    for shape, colour in ((shapes.disc(90, 90, 84), (30, 53, 87)), (fish, (200, 60, 50)), (shapes.disc(60, 40, 12), (240, 225, 180)),
-                          (shapes.disc(120, 40, 9), (240, 225, 180)), (bar, (227, 174, 74))):
+    for shape, colour in (
+        (shapes.disc(90, 90, 84), (30, 53, 87)),
+        (fish, (200, 60, 50)),
+        (shapes.disc(60, 40, 12), (240, 225, 180)),
+        (shapes.disc(120, 40, 9), (240, 225, 180)),
+        (bar, (227, 174, 74)),
+    ):
         cover = shapes.cover_of(shape, SIZE)[..., None]
         pixels = pixels * (1 - cover) + np.array(colour) * cover
     return shapes.picture(np.rint(pixels).astype(np.uint8))
@@ -57,9 +67,14 @@ gesture = st.one_of(
 def done(recipe, act):
     """The recipe after a gesture on what it gives."""
     work = PIPELINE.evaluate(POND, recipe)
-    planar, what, at = work.traced.planar, act[0], [np.array(p) * (work.picture.width, work.picture.height) for p in act[1:] if isinstance(p, tuple)]
+    planar, what, at = (
+        work.traced.planar,
+        act[0],
+        [np.array(p) * (work.picture.width, work.picture.height) for p in act[1:] if isinstance(p, tuple)],
+    )
     regions, shapes_ = RegionDesk(work, RegionIndex(planar)), ShapeDesk(work)
-    face = lambda p: int(planar.faces[int(p[1]), int(p[0])])  # noqa: E731
+    def face(p):
+        return int(planar.faces[int(p[1]), int(p[0])])
     if what in (DROP, WINDOW, COLOUR):
         return regions.decided(recipe, [face(at[0])], what, "#2f6f7e" if what == COLOUR else None)
     if what in ("join", "cut", "common"):
@@ -72,7 +87,13 @@ def done(recipe, act):
     if what == "split":
         return replace(recipe, splits=(*recipe.splits, shapes_.split(at)))
     if what == "paint":
-        return replace(recipe, lines=(*recipe.lines, lines.painted_line(work, np.array(at) / SIZE, 4.0, "#1e3557" if act[3] else "#ffffff")))
+        return replace(
+            recipe,
+            lines=(
+                *recipe.lines,
+                lines.painted_line(work, np.array(at) / SIZE, 4.0, "#1e3557" if act[3] else "#ffffff"),
+            ),
+        )
     if what == "cover":
         box = at[0] + np.array([[-9, -9], [9, -9], [9, 9], [-9, 9]])
         return replace(recipe, covers=(*recipe.covers, shapes_.cover(box)))
@@ -83,7 +104,9 @@ def done(recipe, act):
         return recipe
     part = stretch.points[:max(len(stretch.points) // 3, 8)]
     part = type(stretch)(part, False)
-    return replace(recipe, curves=(*recipe.curves, shapes_.curve_edit(what, part.points, shapes_.reshaped(what, part), False)))
+    return replace(
+        recipe, curves=(*recipe.curves, shapes_.curve_edit(what, part.points, shapes_.reshaped(what, part), False))
+    )
 
 
 def bytes_of(work):
@@ -107,7 +130,7 @@ def test_any_gestures_leave_a_valid_map_and_undo_gives_back_the_bytes(gestures):
         recipes.append(after)
         made.append(bytes_of(work))
     check_faces(PIPELINE.evaluate(POND, recipes[-1]))
-    for recipe, before in list(zip(recipes, made))[::-1]:
+    for recipe, before in list(zip(recipes, made, strict=False))[::-1]:
         assert bytes_of(PIPELINE.evaluate(POND, recipe)) == before
     assert bytes_of(Pipeline().evaluate(POND, recipes[-1])) == made[-1]
 
@@ -124,7 +147,12 @@ def check_faces(work):
     for one, two in crossings(curves.controls, curves.straight).tolist():
         shared = set(nodes[owner[one]].tolist()) & set(nodes[owner[two]].tolist())
         assert work.segmentation.cut_in is not None and shared
-        lines = [shapely.LineString(flatten(curves.controls[[n]], curves.straight[[n]], 0.02)[0].tolist() + [curves.controls[n, 3].tolist()]) for n in (one, two)]
+        lines = [
+            shapely.LineString(
+                [*flatten(curves.controls[[n]], curves.straight[[n]], 0.02)[0].tolist(), curves.controls[n, 3].tolist()]
+            )
+            for n in (one, two)
+        ]
         ends = np.concatenate([curves.controls[[one, two], 0], curves.controls[[one, two], 3]])
         met = np.array(lines[0].intersection(lines[1]).centroid.coords[0])
         assert np.hypot(*(ends - met).T).min() < 2.5
@@ -132,5 +160,8 @@ def check_faces(work):
     assert total == pytest.approx(planar.faces.size, abs=0.01)
     at = {}
     for arc in np.flatnonzero(~planar.closed & (np.diff(curves.starts) > 0)).tolist():
-        for node, end in ((planar.start_node[arc], curves.controls[curves.starts[arc], 0]), (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3])):
+        for node, end in (
+            (planar.start_node[arc], curves.controls[curves.starts[arc], 0]),
+            (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3]),
+        ):
             assert np.array_equal(at.setdefault(int(node), end), end)

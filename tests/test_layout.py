@@ -23,8 +23,24 @@ def imports_of(path):
 
 HOUSE = ("core", "recipe", "evaluate", "desk", "files", "app", "command")
 """Folders from the ground up; each imports only from itself and from those before it."""
-CORE = ("base", "picture", "planar", "background", "curves", "segment", "shapes", "strokes", "edits", "layers", "drawing",
-        "formats", "sheets", "judge", "preflight", "simulate")
+CORE = (
+    "base",
+    "picture",
+    "planar",
+    "background",
+    "curves",
+    "segment",
+    "shapes",
+    "strokes",
+    "edits",
+    "layers",
+    "drawing",
+    "formats",
+    "sheets",
+    "judge",
+    "preflight",
+    "simulate",
+)
 """The same for the folders of the core."""
 LOOSE = {"__init__.py", "__main__.py", "system.py"}
 
@@ -56,10 +72,15 @@ def test_no_module_lies_loose_beside_the_folders():
 
 
 def test_the_core_runs_where_qt_cannot_be_imported():
-    code = ("import sys, pkgutil, importlib; sys.modules['PySide6'] = None\nimport sketchloom.core as c\n"
-            "for m in pkgutil.walk_packages(c.__path__, 'sketchloom.core.'): importlib.import_module(m.name)\n"
-            "import sketchloom.evaluate.pipeline, sketchloom.files.release, sketchloom.files.opening, sketchloom.files.demo_works")
-    subprocess.run([sys.executable, "-c", code], check=True, env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin"})
+    code = (
+        "import sys, pkgutil, importlib; sys.modules['PySide6'] = None\nimport sketchloom.core as c\n"
+        "for m in pkgutil.walk_packages(c.__path__, 'sketchloom.core.'): importlib.import_module(m.name)\n"
+        "import sketchloom.evaluate.pipeline, sketchloom.files.release, sketchloom.files.opening, "
+        "sketchloom.files.demo_works"
+    )
+    subprocess.run(
+        [sys.executable, "-c", code], check=True, env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin"}
+    )
 
 
 def test_direct_requirements_are_pinned_in_one_place():

@@ -38,7 +38,7 @@ BASE = Recipe(reading="colour", size_mm=100.0)
 def test_the_target_is_three_discs(target):
     work = Pipeline().evaluate(target, BASE)
     assert [x.plan.hex for x in work.layers] == ["#b5483c", "#1e3557", "#e3ae4a"]
-    for layer, r in zip(work.layers, (45, 30, 15)):
+    for layer, r in zip(work.layers, (45, 30, 15), strict=False):
         assert layer.area_mm2 == pytest.approx(np.pi * r * r, rel=3e-3)
     traced = work.traced
     area = face_areas(traced.curves, traced.planar.left, traced.planar.right, traced.planar.face_count)
@@ -47,13 +47,14 @@ def test_the_target_is_three_discs(target):
 
 def test_fitted_layers_are_what_is_seen(target):
     work = Pipeline().evaluate(target, replace(BASE, layering="fitted"))
-    for layer, (outer, inner) in zip(work.layers, ((45, 30), (30, 15), (15, 0))):
+    for layer, (outer, inner) in zip(work.layers, ((45, 30), (30, 15), (15, 0)), strict=False):
         assert layer.area_mm2 == pytest.approx(np.pi * (outer**2 - inner**2), rel=3e-3)
 
 
 def test_edits_of_layers(target):
     pipeline = Pipeline()
-    names = lambda recipe: [x.plan.name for x in pipeline.evaluate(target, recipe).layers]  # noqa: E731
+    def names(recipe):
+        return [x.plan.name for x in pipeline.evaluate(target, recipe).layers]
     assert names(BASE) == ["red", "dark blue", "yellow"]
     assert names(replace(BASE, order=("#e3ae4a", "#b5483c"))) != names(BASE)
     assert names(BASE.with_edit("#1e3557", name="night")) == ["red", "night", "yellow"]
@@ -86,7 +87,7 @@ def test_late_changes_do_not_run_early_stages_again(target):
 
 def test_the_same_input_gives_the_same_output(target):
     one, two = (Pipeline().evaluate(target_picture(), BASE) for _ in range(2))
-    for a, b in zip(one.layers, two.layers):
+    for a, b in zip(one.layers, two.layers, strict=False):
         assert a.outline.controls.tobytes() == b.outline.controls.tobytes()
 
 
@@ -131,7 +132,9 @@ def test_tone_pushed_to_the_ends(target):
     area = [sum(x.area_mm2 for x in pipeline.evaluate(target, Recipe(reading="tone", cut_off=c, size_mm=100.0)).layers)
             for c in (40, 100, 150, 254)]
     assert area == sorted(area) and area[-1] == pytest.approx(np.pi * 45**2, rel=0.02)
-    light = pipeline.evaluate(target, Recipe(reading="tone", cut_off=150, dark_is_ink=False, size_mm=100.0, ground="keep"))
+    light = pipeline.evaluate(
+        target, Recipe(reading="tone", cut_off=150, dark_is_ink=False, size_mm=100.0, ground="keep")
+    )
     assert len(light.layers) == 2
 
 
@@ -144,7 +147,9 @@ def test_palette_edits(target):
     assert palette_edits.split(merged, one.hex, work.picture, work.segmentation.labels) is not None
     assert palette_edits.split(entries, "#1e3557", work.picture, work.segmentation.labels) is None
     more = palette_edits.added(merged, "#e3ae4a")
-    assert [e.hex for e in more] == [*(e.hex for e in merged), "#e3ae4a"] and len(next(e for e in more if e.hex == one.hex).samples) == 1
+    assert [e.hex for e in more] == [*(e.hex for e in merged), "#e3ae4a"] and len(
+        next(e for e in more if e.hex == one.hex).samples
+    ) == 1
     assert palette_edits.added(entries, "#e3ae4a") == tuple(entries)
     two = Pipeline().evaluate(target, replace(BASE, palette=tuple(e for e in entries if e.hex != "#e3ae4a")))
     parts = palette_edits.split(two.segmentation.entries, _holder(two, "#e3ae4a"), two.picture, two.segmentation.labels)

@@ -30,7 +30,9 @@ def spots():
     """Two dark spots of 5 px on light paper and a large disc."""
     pixels = np.full((SIZE, SIZE), 235.0)
     for x, y, r in ((90, 120, 2.5), (200, 240, 2.5), (200, 120, 30)):
-        pixels = pixels * (1 - shapes.cover_of(shapes.disc(x, y, r), SIZE)) + 20 * shapes.cover_of(shapes.disc(x, y, r), SIZE)
+        pixels = pixels * (1 - shapes.cover_of(shapes.disc(x, y, r), SIZE)) + 20 * shapes.cover_of(
+            shapes.disc(x, y, r), SIZE
+        )
     return shapes.picture(np.rint(pixels).astype(np.uint8))
 
 
@@ -55,10 +57,19 @@ def test_a_detail_brought_back_stays_back(steps):
 def test_parts_strokes_and_background_move_along():
     picture = spots()
     recipe = Recipe(
-        preparation=CROPPED, kept=((0.05, 0.5), (0.5, 0.6)), strokes_removed=((0.5, 0.6),), grown=(Grown(0.5, 0.6, 5.0, "#112233"), Grown(0.5, 0.1, 5.0, "#112233")),
+        preparation=CROPPED,
+        kept=((0.05, 0.5), (0.5, 0.6)),
+        strokes_removed=((0.5, 0.6),),
+        grown=(Grown(0.5, 0.6, 5.0, "#112233"), Grown(0.5, 0.1, 5.0, "#112233")),
         patches=(Patch(((0.0, 0.2), (0.5, 0.2), (0.5, 1.0)), cut_off=90),),
-        background=Background((BackgroundStep("colour", points=((0.02, 0.02),)), BackgroundStep("paper"),
-                               BackgroundStep("stroke", True, ((0.5, 0.6), (0.95, 0.6))))))
+        background=Background(
+            (
+                BackgroundStep("colour", points=((0.02, 0.02),)),
+                BackgroundStep("paper"),
+                BackgroundStep("stroke", True, ((0.5, 0.6), (0.95, 0.6))),
+            )
+        ),
+    )
     local = as_prepared(recipe, picture)
     assert len(local.kept) == 1 and local.kept[0] == pytest.approx((0.5, 0.5))
     assert local.strokes_removed[0] == pytest.approx((0.5, 0.5)) and len(local.grown) == 1
@@ -70,13 +81,21 @@ def test_parts_strokes_and_background_move_along():
 def test_an_older_projects_places_are_brought_up_to_date():
     buffer = io.BytesIO()
     Image.fromarray(spots().rgb).save(buffer, "PNG")
-    old = Recipe(preparation=CROPPED, kept=((0.25, 0.25),), grown=(Grown(0.5, 0.5, 5.0, "#112233"),),
-                 patches=(Patch(((0.0, 0.0), (0.5, 0.0), (0.5, 1.0))),), background=Background((BackgroundStep("stroke", True, ((0.5, 0.5), (1.0, 0.5))),)))
+    old = Recipe(
+        preparation=CROPPED,
+        kept=((0.25, 0.25),),
+        grown=(Grown(0.5, 0.5, 5.0, "#112233"),),
+        patches=(Patch(((0.0, 0.0), (0.5, 0.0), (0.5, 1.0))),),
+        background=Background((BackgroundStep("stroke", True, ((0.5, 0.5), (1.0, 0.5))),)),
+    )
     data = to_bytes(Project(old, buffer.getvalue(), "spots.png"))
     assert open_project(from_bytes(data, "new"), None).project.recipe == old
     before = _with_schema(data, "1.1")
     now = open_project(before, None).project
-    assert now.recipe.kept[0] == pytest.approx((0.3, 0.4)) and (now.recipe.grown[0].x, now.recipe.grown[0].y) == pytest.approx((0.5, 0.6))
+    assert now.recipe.kept[0] == pytest.approx((0.3, 0.4)) and (
+        now.recipe.grown[0].x,
+        now.recipe.grown[0].y,
+    ) == pytest.approx((0.5, 0.6))
     assert as_prepared(now.recipe, spots()).patches[0].points[1] == pytest.approx((0.5, 0.0), abs=1e-6)
     assert not now.has_prepared_places
     move = placing(SIZE, SIZE, TURNED)

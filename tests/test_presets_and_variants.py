@@ -1,5 +1,6 @@
 """Presets as files, and what variants are offered; no window."""
 
+import contextlib
 from dataclasses import replace
 
 import numpy as np
@@ -20,7 +21,14 @@ from sketchloom.recipe.parts import PaletteEntry
 
 
 def test_a_preset_holds_how_to_read_and_nothing_of_one_picture():
-    old = Recipe(reading="tone", cut_off=90, silhouette=True, kept=((0.5, 0.5),), size_mm=80.0, palette=(PaletteEntry(("#112233",)),))
+    old = Recipe(
+        reading="tone",
+        cut_off=90,
+        silhouette=True,
+        kept=((0.5, 0.5),),
+        size_mm=80.0,
+        palette=(PaletteEntry(("#112233",)),),
+    )
     one = presets.preset_of(" Solid   birds ", old)
     assert one.name == "Solid birds"
     made = one.applied(Recipe(size_mm=150.0, kept=((0.1, 0.1),)))
@@ -34,11 +42,22 @@ def test_presets_go_through_a_file():
     assert [p.name for p in again] == ["zwei", "one"] and again[1].recipe.tones == 3
 
 
-@pytest.mark.parametrize("data", [b"", b"{", b"[]", b'{"format": "sketch-loom-presets"}', b"\xff\xfe",
-                                  b'{"format": "sketch-loom-presets", "version": 1, "presets": [{"name": "a", "settings": {"tones": 99}}]}',
-                                  b'{"format": "sketch-loom-presets", "version": 1, "presets": [{"name": "", "settings": {}}]}',
-                                  b'{"format": "sketch-loom-presets", "version": 1, "presets": [7]}',
-                                  b'{"format": "sketch-loom-presets", "version": 9, "presets": []}', b"[" * 100_000, b" " * 2_000_000])
+@pytest.mark.parametrize(
+    "data",
+    [
+        b"",
+        b"{",
+        b"[]",
+        b'{"format": "sketch-loom-presets"}',
+        b"\xff\xfe",
+        b'{"format": "sketch-loom-presets", "version": 1, "presets": [{"name": "a", "settings": {"tones": 99}}]}',
+        b'{"format": "sketch-loom-presets", "version": 1, "presets": [{"name": "", "settings": {}}]}',
+        b'{"format": "sketch-loom-presets", "version": 1, "presets": [7]}',
+        b'{"format": "sketch-loom-presets", "version": 9, "presets": []}',
+        b"[" * 100_000,
+        b" " * 2_000_000,
+    ],
+)
 def test_bad_files_of_presets_give_one_sentence(data):
     with pytest.raises(ProjectError) as caught:
         presets.from_bytes(data, "p.json")
@@ -48,10 +67,8 @@ def test_bad_files_of_presets_give_one_sentence(data):
 @given(st.binary(max_size=300))
 @settings(max_examples=60, deadline=None)
 def test_bytes_of_any_kind_never_raise_anything_else(data):
-    try:
+    with contextlib.suppress(ProjectError):
         presets.from_bytes(data, "p.json")
-    except ProjectError:
-        pass
 
 
 def test_names_have_a_length():
@@ -77,7 +94,11 @@ def test_figures_of_a_variant_are_those_of_its_trace():
     one = next(v for v in variants.variants_of(work) if v.title[0] == "silhouette")
     made, figures = variants.evaluated(Pipeline(), work, one, QUIET)
     assert (figures.pieces, figures.sheets, figures.about) == (1, 1, False)
-    assert figures.cut_mm == pytest.approx(made.layers[0].cut_length_mm) == pytest.approx(2 * 3.14159 * 30 * work.mm_per_px, rel=2e-3)
+    assert (
+        figures.cut_mm
+        == pytest.approx(made.layers[0].cut_length_mm)
+        == pytest.approx(2 * 3.14159 * 30 * work.mm_per_px, rel=2e-3)
+    )
     assert made.size_mm == pytest.approx(work.size_mm)
 
 

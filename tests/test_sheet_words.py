@@ -1,4 +1,5 @@
-"""Sheets by words of the command, tried as a script would give them; figures are held against traces made the other way."""
+"""Sheets by words of the command, tried as a script would give them; figures are held against traces made the other
+way."""
 
 import json
 import re
@@ -8,6 +9,7 @@ import numpy as np
 import pytest
 from PIL import Image
 
+from sketchloom.command import exits
 from sketchloom.command import main as cli
 from sketchloom.core.layers import ways
 from sketchloom.recipe.document import from_json
@@ -17,9 +19,11 @@ NAVY, RED, GOLD, WHITE = (30, 53, 87), (181, 72, 60), (227, 174, 74), (255, 255,
 
 @pytest.fixture(scope="module")
 def owl(tmp_path_factory):
-    """A navy disc with a red belly, two gold eyes with navy pupils and a white moon, on transparent ground; 80 mm at 320 px."""
+    """A navy disc with a red belly, two gold eyes with navy pupils and a white moon, on transparent ground; 80 mm at
+    320 px."""
     page = np.zeros((320, 320, 4), np.uint8)
-    disc = lambda at, radius, colour: cv2.circle(page, at, radius, (*colour, 255), -1)  # noqa: E731
+    def disc(at, radius, colour):
+        return cv2.circle(page, at, radius, (*colour, 255), -1)
     disc((160, 160), 140, NAVY)
     cv2.ellipse(page, (160, 220), (60, 50), 0, 0, 360, (*RED, 255), -1)
     for x in (110, 210):
@@ -49,8 +53,22 @@ def traced(tmp_path):
     def trace(path, *words, size="80mm"):
         out, report, kept = tmp_path / "out.svg", tmp_path / "report.json", tmp_path / "kept.json"
         width = () if size is None else ("--width", size)
-        code = cli.main(["trace", str(path), "--out", str(out), "--report", str(report), "--write-recipe", str(kept), "--quiet", *width, *words])
-        assert code == cli.DONE
+        code = cli.main(
+            [
+                "trace",
+                str(path),
+                "--out",
+                str(out),
+                "--report",
+                str(report),
+                "--write-recipe",
+                str(kept),
+                "--quiet",
+                *width,
+                *words,
+            ]
+        )
+        assert code == exits.DONE
         return json.loads(report.read_text()), from_json(json.loads(kept.read_text())), out.read_text()
     return trace
 
@@ -91,9 +109,14 @@ def test_a_region_is_opened_dropped_coloured_or_shown_from_below(owl, traced):
     plain, _, _ = traced(owl)
     moon = "40,15"  # mm: (160, 60) px of 320 px on 80 mm
     report, recipe, _ = traced(owl, "--region", moon, "window")
-    assert "white" not in names(report) and by_name(report)["dark blue"]["holes"] == by_name(plain)["dark blue"]["holes"] + 1
+    assert (
+        "white" not in names(report)
+        and by_name(report)["dark blue"]["holes"] == by_name(plain)["dark blue"]["holes"] + 1
+    )
     report, _, _ = traced(owl, "--region", moon + "mm", "drop")
-    assert "white" not in names(report) and by_name(report)["dark blue"]["area_mm2"] == pytest.approx(by_name(plain)["dark blue"]["area_mm2"], rel=1e-3)
+    assert "white" not in names(report) and by_name(report)["dark blue"]["area_mm2"] == pytest.approx(
+        by_name(plain)["dark blue"]["area_mm2"], rel=1e-3
+    )
     report, _, _ = traced(owl, "--region", moon, "#2f9f5e")
     assert "#2f9f5e" in [layer["hex"] for layer in report["layers"]]
     report, _, _ = traced(owl, "--layering", "fitted", "--region", "27.5,20.5", "below", "--region", moon, "on-top")
@@ -102,16 +125,55 @@ def test_a_region_is_opened_dropped_coloured_or_shown_from_below(owl, traced):
 
 
 def test_materials_ground_and_what_is_added(owl, traced):
-    report, recipe, svg = traced(owl, "--material", "all", "adhesive-film", "--material", "red", "card", "--laid-on", "black", "--underlay", "0.5mm", "--backing", "0",
-                                 "--rim", "1mm", "--board", "dark blue", "--weeding-frame", "4mm", "--weeding-every", "20mm", "--apart", "yellow", "--tool", "laser",
-                                 "--spacer", "2mm", "--frame-depth", "3mm", "--marks", "--names-in", "en")
+    report, recipe, svg = traced(
+        owl,
+        "--material",
+        "all",
+        "adhesive-film",
+        "--material",
+        "red",
+        "card",
+        "--laid-on",
+        "black",
+        "--underlay",
+        "0.5mm",
+        "--backing",
+        "0",
+        "--rim",
+        "1mm",
+        "--board",
+        "dark blue",
+        "--weeding-frame",
+        "4mm",
+        "--weeding-every",
+        "20mm",
+        "--apart",
+        "yellow",
+        "--tool",
+        "laser",
+        "--spacer",
+        "2mm",
+        "--frame-depth",
+        "3mm",
+        "--marks",
+        "--names-in",
+        "en",
+    )
     sheets = by_name(report)
-    assert {"underlay", "backing", "rim", "board"} <= set(sheets) and sheets["red card"]["material"] == "card" and sheets["board"]["material"] == "adhesive-film"
-    assert sheets["board"]["area_mm2"] == pytest.approx(sum(x["area_mm2"] for n, x in sheets.items() if n == "dark blue film"), rel=1e-3)  # the same, hole for hole
+    assert (
+        {"underlay", "backing", "rim", "board"} <= set(sheets)
+        and sheets["red card"]["material"] == "card"
+        and sheets["board"]["material"] == "adhesive-film"
+    )
+    assert sheets["board"]["area_mm2"] == pytest.approx(
+        sum(x["area_mm2"] for n, x in sheets.items() if n == "dark blue film"), rel=1e-3
+    )  # the same, hole for hole
     assert all(x["helper_cuts_mm"] > 0 for x in sheets.values())
     total = report["layering"]
     assert total["weeding_cuts_mm"] == pytest.approx(sum(x["helper_cuts_mm"] for x in sheets.values()), abs=0.05)
-    assert total["cut_length_mm"] == pytest.approx(sum(x["cut_length_mm"] + x["helper_cuts_mm"] for x in sheets.values()), abs=0.05)
+    assert total["cut_length_mm"] == pytest.approx(
+        sum(x["cut_length_mm"] + x["helper_cuts_mm"] for x in sheets.values()), abs=0.05
+    )
     codes = {f["code"] for f in report["findings"]}
     assert {"material.tool", "material.too_high"} <= codes  # chlorinated film by laser; stack against frame
     assert total["stack_height_mm"] > 3.0 and total["laid_on"] == "#141414" and svg.count("<g ") == len(sheets)
@@ -131,8 +193,14 @@ def test_what_has_the_colour_of_the_ground_is_left_out(owl, traced):
     assert names(report) and "white" not in names(report)
     report, _, _ = traced(owl, "--laid-on", "black", "--leave-out", "like-ground")
     assert "white" in names(report)
-    report, _, _ = traced(owl, "--leave-out", "red", "--merge", "white", "yellow", "--cut-colour", "dark blue", "#101820")
-    assert "red" not in names(report) and "white" not in names(report) and by_name(report).get("black", {"hex": None})["hex"] == "#101820"
+    report, _, _ = traced(
+        owl, "--leave-out", "red", "--merge", "white", "yellow", "--cut-colour", "dark blue", "#101820"
+    )
+    assert (
+        "red" not in names(report)
+        and "white" not in names(report)
+        and by_name(report).get("black", {"hex": None})["hex"] == "#101820"
+    )
 
 
 def test_line_art_is_gathered_into_sheets(pane, traced):
@@ -142,10 +210,25 @@ def test_line_art_is_gathered_into_sheets(pane, traced):
     assert names(report)[-1] == "black"
     fewest = next(r["sheets"] for r in report["numbers_of_sheets"]["touching"] if r["neighbours_alike"] == 0)
     assert len(report["layers"]) == fewest + 1
-    told, _, _ = traced(pane, "--mode", "tone", "--gather", "inward", "--gather-sheets", "4", "--compare", "--layering", "lean", size=None)
+    told, _, _ = traced(
+        pane,
+        "--mode",
+        "tone",
+        "--gather",
+        "inward",
+        "--gather-sheets",
+        "4",
+        "--compare",
+        "--layering",
+        "lean",
+        size=None,
+    )
     assert len(told["layers"]) == 5
     rung = next(r for r in told["numbers_of_sheets"]["inward"] if r["sheets"] == 4)
-    assert rung["cut_length_mm"] == pytest.approx(told["layering"]["cut_length_mm"], rel=1e-6) and rung["pieces"] == told["layering"]["pieces"]
+    assert (
+        rung["cut_length_mm"] == pytest.approx(told["layering"]["cut_length_mm"], rel=1e-6)
+        and rung["pieces"] == told["layering"]["pieces"]
+    )
     assert any(r["saved_mm"] > 0 for rungs in told["numbers_of_sheets"].values() for r in rungs)
 
 
@@ -155,10 +238,14 @@ def test_pieces_alone_are_held_or_shown_from_below(owl, traced):
     below, _, _ = traced(owl, *words, "--alone", "below")
     held, _, _ = traced(owl, *words, "--alone", "bridge")
     assert by_name(plain)["yellow"]["pieces"] == 2
-    assert by_name(plain)["dark blue"]["pieces"] == 3 and by_name(held)["dark blue"]["pieces"] == 1  # the pupils hang on the head
+    assert (
+        by_name(plain)["dark blue"]["pieces"] == 3 and by_name(held)["dark blue"]["pieces"] == 1
+    )  # the pupils hang on the head
     assert by_name(held)["dark blue"]["area_mm2"] > by_name(plain)["dark blue"]["area_mm2"]
     assert {"yellow below", "dark blue below"} <= set(names(below))
-    assert by_name(below)["yellow"]["pieces"] == by_name(below)["dark blue"]["pieces"] == 1  # the largest of a sheet is no piece alone
+    assert (
+        by_name(below)["yellow"]["pieces"] == by_name(below)["dark blue"]["pieces"] == 1
+    )  # the largest of a sheet is no piece alone
 
 
 _SAME = ("sheets", "pieces", "windows", "thickest_sheets", "stack_height_mm")
@@ -170,15 +257,21 @@ def test_what_is_compared_is_what_each_choice_then_gives(owl, traced):
     for way in report["ways"]:
         then, _, _ = traced(owl, "--layering", way["way"], "--overlap", "0.5mm", "--weeding-frame", "3mm")
         assert {k: way[k] for k in _SAME} == {k: then["layering"][k] for k in _SAME}
-        assert way["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], abs=0.01) and way["area_mm2"] == pytest.approx(then["layering"]["area_mm2"], abs=0.01)
+        assert way["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], abs=0.01) and way[
+            "area_mm2"
+        ] == pytest.approx(then["layering"]["area_mm2"], abs=0.01)
         assert way["forgives_mm"] == (0.5 if way["way"] in ("fitted", "lean") else None)
     for offer in report["orders"]:
         then, _, _ = traced(owl, "--order", ",".join(offer["order"]))
         assert offer["pieces"] == then["layering"]["pieces"]
-        assert offer["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], rel=2e-3) and offer["area_mm2"] == pytest.approx(then["layering"]["area_mm2"], rel=2e-3)
+        assert offer["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], rel=2e-3) and offer[
+            "area_mm2"
+        ] == pytest.approx(then["layering"]["area_mm2"], rel=2e-3)
 
 
-@pytest.mark.parametrize("language, name", [("de", "dunkelblau"), ("fr", "bleu foncé"), ("sv", "mörkblå"), ("en", "dark blue")])
+@pytest.mark.parametrize(
+    "language, name", [("de", "dunkelblau"), ("fr", "bleu foncé"), ("sv", "mörkblå"), ("en", "dark blue")]
+)
 def test_layers_are_named_in_a_language(owl, traced, language, name):
     report, recipe, svg = traced(owl, "--names-in", language)
     assert recipe.names_in == language and name in names(report)
@@ -191,20 +284,44 @@ def test_words_that_fix_sheets_go_beside_a_recipe(owl, traced, tmp_path):
     _, recipe, _ = traced(owl, "--colours", "4", "--pin", "red", "base")
     kept = tmp_path / "kept.json"
     kept.rename(tmp_path / "mine.json")
-    report, again, _ = traced(owl, "--recipe", str(tmp_path / "mine.json"), "--laid-on", "black", "--pin", "white", "top")
-    assert again.laid_on == "#141414" and names(report)[0] == "red" and names(report)[-1] == "white" and again.colours == recipe.colours
+    report, again, _ = traced(
+        owl, "--recipe", str(tmp_path / "mine.json"), "--laid-on", "black", "--pin", "white", "top"
+    )
+    assert (
+        again.laid_on == "#141414"
+        and names(report)[0] == "red"
+        and names(report)[-1] == "white"
+        and again.colours == recipe.colours
+    )
 
 
-@pytest.mark.parametrize("words, said", [
-    (("--way", "turquoise", "lean"), "one of the layers: 1 "), (("--way", "1", "heaped"), "one of stacked"), (("--pin", "1", "middle"), "one of base, top"),
-    (("--order-saves", "time"), "three shares"), (("--order-saves", "2,0,0"), "three shares"), (("--laid-on", "tartan"), "#rrggbb"), (("--region", "4", "drop"), "a place such as"),
-    (("--region", "900,900", "drop"), "within the work"), (("--region", "4,4", "vanish"), "#rrggbb"), (("--material", "1", "vellum"), "adhesive-film"), (("--weeding-every", "5mm"), "--weeding-frame"),
-    (("--gather-sheets", "3"), "--gather"), (("--gather", "touching"), "--mode tone"), (("--leave-out", "like-ground"), "--laid-on"), (("--cut-colour", "1", "green"), "#rrggbb"),
-    (("--above", "1", "9"), "one of the layers"), (("--gather", "nested", "--gather-sheets", "99"), "2 to 24"), (("--overlap", "9mm"), "overlap"),
-    (("--region", "nan,4", "drop"), "a place such as"), (("--compare",), "--report"),
-])
+@pytest.mark.parametrize(
+    "words, said",
+    [
+        (("--way", "turquoise", "lean"), "one of the layers: 1 "),
+        (("--way", "1", "heaped"), "one of stacked"),
+        (("--pin", "1", "middle"), "one of base, top"),
+        (("--order-saves", "time"), "three shares"),
+        (("--order-saves", "2,0,0"), "three shares"),
+        (("--laid-on", "tartan"), "#rrggbb"),
+        (("--region", "4", "drop"), "a place such as"),
+        (("--region", "900,900", "drop"), "within the work"),
+        (("--region", "4,4", "vanish"), "#rrggbb"),
+        (("--material", "1", "vellum"), "adhesive-film"),
+        (("--weeding-every", "5mm"), "--weeding-frame"),
+        (("--gather-sheets", "3"), "--gather"),
+        (("--gather", "touching"), "--mode tone"),
+        (("--leave-out", "like-ground"), "--laid-on"),
+        (("--cut-colour", "1", "green"), "#rrggbb"),
+        (("--above", "1", "9"), "one of the layers"),
+        (("--gather", "nested", "--gather-sheets", "99"), "2 to 24"),
+        (("--overlap", "9mm"), "overlap"),
+        (("--region", "nan,4", "drop"), "a place such as"),
+        (("--compare",), "--report"),
+    ],
+)
 def test_words_that_mean_nothing_are_refused_and_nothing_is_written(owl, tmp_path, capsys, words, said):
-    assert cli.main(["trace", str(owl), "--out", str(tmp_path / "o.svg"), "--quiet", *words]) == cli.WRONG_WORDS
+    assert cli.main(["trace", str(owl), "--out", str(tmp_path / "o.svg"), "--quiet", *words]) == exits.WRONG_WORDS
     told = capsys.readouterr().err
     assert said in told and "Traceback" not in told and len(told.splitlines()) == 1
     assert not list(tmp_path.iterdir())

@@ -24,19 +24,47 @@ from sketchloom.recipe.sections import SECTIONS
 from svgs import whole as whole_svg
 
 TRIANGLE = ((0.2, 0.2), (0.7, 0.2), (0.5, 0.7))
-SQUARE = tuple((x, y) for x, y in ((.4, .4), (.45, .4), (.5, .4), (.55, .4), (.55, .45), (.55, .5), (.55, .55), (.5, .55),
-                                   (.45, .55), (.4, .55), (.4, .5), (.4, .45), (.4, .4)))
+SQUARE = tuple(
+    (x, y)
+    for x, y in (
+        (0.4, 0.4),
+        (0.45, 0.4),
+        (0.5, 0.4),
+        (0.55, 0.4),
+        (0.55, 0.45),
+        (0.55, 0.5),
+        (0.55, 0.55),
+        (0.5, 0.55),
+        (0.45, 0.55),
+        (0.4, 0.55),
+        (0.4, 0.5),
+        (0.4, 0.45),
+        (0.4, 0.4),
+    )
+)
 OTHER = {
-    "preparation": Preparation(turn_deg=7.0), "background": Background((BackgroundStep("colour", points=((0.02, 0.02),)),)),
-    "palette": (PaletteEntry(("#1e3557",)), PaletteEntry(("#ffffff",))), "locked": ("#00ff00",),
-    "strokes_removed": ((0.3, 0.5),), "grown": (Grown(0.3, 0.5, 9.0, "#00ff00"),),
-    "patches": (Patch(TRIANGLE, cut_off=40, colours=2, smoothness=3, smallest_mm=9.0),), "kept": ((0.9, 0.1),),
-    "edits": (RegionEdit(0.3, 0.5, "drop", "#1e3557", 0.1),), "lines": (PaintedLine(((0.1, 0.5), (0.9, 0.5)), 0.05, "#1e3557"),),
-    "shapes": (PlacedShape((SQUARE,), "#c83c28", "square"),), "splits": (SplitLine(((0.0, 0.45), (1.0, 0.55))),),
-    "covers": (CoveredArea(TRIANGLE),), "curves": (CurveEdit(((0.1, 0.5), (0.2, 0.5)), ((0.1, 0.5), (0.2, 0.5)), "pull"),),
-    "order_weights": (0.0, 1.0, 0.0), "order": ("#c83c28", "#1e3557"), "above": (("#1e3557", "#c83c28"),),
-    "layers": (LayerEdit("#c83c28", left_out=True),), "rims": (Rim(3.0),), "laid_on": "#1e3557",
-    "materials": shipped()[:1], "size_mm": 55.0,
+    "preparation": Preparation(turn_deg=7.0),
+    "background": Background((BackgroundStep("colour", points=((0.02, 0.02),)),)),
+    "palette": (PaletteEntry(("#1e3557",)), PaletteEntry(("#ffffff",))),
+    "locked": ("#00ff00",),
+    "strokes_removed": ((0.3, 0.5),),
+    "grown": (Grown(0.3, 0.5, 9.0, "#00ff00"),),
+    "patches": (Patch(TRIANGLE, cut_off=40, colours=2, smoothness=3, smallest_mm=9.0),),
+    "kept": ((0.9, 0.1),),
+    "edits": (RegionEdit(0.3, 0.5, "drop", "#1e3557", 0.1),),
+    "lines": (PaintedLine(((0.1, 0.5), (0.9, 0.5)), 0.05, "#1e3557"),),
+    "shapes": (PlacedShape((SQUARE,), "#c83c28", "square"),),
+    "splits": (SplitLine(((0.0, 0.45), (1.0, 0.55))),),
+    "covers": (CoveredArea(TRIANGLE),),
+    "curves": (CurveEdit(((0.1, 0.5), (0.2, 0.5)), ((0.1, 0.5), (0.2, 0.5)), "pull"),),
+    "order_weights": (0.0, 1.0, 0.0),
+    "order": ("#c83c28", "#1e3557"),
+    "above": (("#1e3557", "#c83c28"),),
+    "layers": (LayerEdit("#c83c28", left_out=True),),
+    "rims": (Rim(3.0),),
+    "laid_on": "#1e3557",
+    "materials": shipped()[:1],
+    "size_mm": 55.0,
 }
 """Another value for the settings whose kind does not tell one."""
 

@@ -69,7 +69,7 @@ def test_structure_is_what_the_contract_says(lighthouse):
     assert not any("transform" in e.attrib or "style" in e.attrib for e in root.iter())
     groups = root.findall(SVG + "g")
     assert len(groups) == len(lighthouse.layers) == 6
-    for number, (group, layer) in enumerate(zip(groups, lighthouse.layers), 1):
+    for number, (group, layer) in enumerate(zip(groups, lighthouse.layers, strict=False), 1):
         assert group.get("id").startswith(f"layer-{number:02d}-")
         assert group.find(SVG + "title").text == layer.plan.name
         (path,) = group.findall(SVG + "path")
@@ -110,7 +110,7 @@ def test_one_file_a_layer_lines_up(lighthouse, tmp_path):
     files = svgs.write_layers(lighthouse, tmp_path, "badge")
     assert [f.name for f in files] == sorted(f.name for f in files) and len(files) == 6
     whole = ET.fromstring(svgs.whole(lighthouse))
-    for file, group in zip(files, whole.findall(SVG + "g")):
+    for file, group in zip(files, whole.findall(SVG + "g"), strict=False):
         root = ET.parse(file).getroot()
         assert root.get("viewBox") == whole.get("viewBox")
         assert root.find(f"{SVG}g/{SVG}path").get("d") == group.find(SVG + "path").get("d")
@@ -154,30 +154,45 @@ def test_a_written_file_has_ordinary_permissions_and_keeps_those_it_had(tmp_path
 
 
 def test_a_backing_beyond_the_page_and_marks_widen_the_frame_of_every_file_alike(tmp_path):
-    picture = shapes.picture(shapes.colour_of(shapes.cover_of(shapes.disc(60, 60, 59), 120), (200, 60, 50), (255, 255, 255)))
+    picture = shapes.picture(
+        shapes.colour_of(shapes.cover_of(shapes.disc(60, 60, 59), 120), (200, 60, 50), (255, 255, 255))
+    )
     pipeline = Pipeline()
     plain = pipeline.evaluate(picture, Recipe(size_mm=60.0))
     assert 'viewBox="0 0 60 60"' in svgs.whole(plain).decode()
     work = pipeline.evaluate(picture, Recipe(size_mm=60.0, rims=(Rim(3.0),), marks=True))
-    boxes = {re.search(r'viewBox="([^"]+)"', data.decode()).group(1) for data in (svgs.whole(work), *svgs.layers(work, "x").values())}
+    boxes = {
+        re.search(r'viewBox="([^"]+)"', data.decode()).group(1)
+        for data in (svgs.whole(work), *svgs.layers(work, "x").values())
+    }
     assert len(boxes) == 1
     left, top, width, height = map(float, boxes.pop().split())
     # the disc is 59 mm wide, its backing 65 mm; a mark needs 6 mm and its own 3 mm
     assert left == pytest.approx(30 - 32.5 - 9, abs=0.1) and width == pytest.approx(65 + 18, abs=0.2)
     for data in svgs.layers(work, "x").values():
         (path,) = ET.fromstring(data).iter(f"{SVG}path")
-        marks = [ring for ring in path.get("d").split("M")[1:]][-3:]
+        marks = list(path.get("d").split("M")[1:])[-3:]
         starts = [tuple(map(float, m.split("C")[0].split())) for m in marks]
         # circles of 3 mm in three corners of the frame, the same on every sheet
-        assert np.allclose(starts, [(left + 6, top + 4.5), (left + width - 3, top + 4.5), (left + 6, top + height - 4.5)], atol=0.01)
+        assert np.allclose(
+            starts, [(left + 6, top + 4.5), (left + width - 3, top + 4.5), (left + 6, top + height - 4.5)], atol=0.01
+        )
 
 
 def test_a_file_per_piece_has_each_piece_with_its_holes_where_it_goes(tmp_path):
-    frame = lambda x, y: (np.abs(x - 60) < 50) & (np.abs(y - 60) < 50) & ~((np.abs(x - 60) < 35) & (np.abs(y - 60) < 35))  # noqa: E731
-    ring = lambda x, y: np.abs(np.hypot(x - 60, y - 60) - 18) < 7  # noqa: E731
+    def frame(x, y):
+        return (
+            (np.abs(x - 60) < 50) & (np.abs(y - 60) < 50) & ~((np.abs(x - 60) < 35) & (np.abs(y - 60) < 35))
+        )
+    def ring(x, y):
+        return np.abs(np.hypot(x - 60, y - 60) - 18) < 7
     dot = shapes.disc(60, 60, 5)
-    both = lambda x, y: frame(x, y) | ring(x, y) | dot(x, y)  # noqa: E731
-    work = Pipeline().evaluate(shapes.picture(shapes.colour_of(shapes.cover_of(both, 120), (30, 53, 87), (255, 255, 255))), Recipe(size_mm=60.0, smallest_mm=0.5))
+    def both(x, y):
+        return frame(x, y) | ring(x, y) | dot(x, y)
+    work = Pipeline().evaluate(
+        shapes.picture(shapes.colour_of(shapes.cover_of(both, 120), (30, 53, 87), (255, 255, 255))),
+        Recipe(size_mm=60.0, smallest_mm=0.5),
+    )
     assert (work.layers[0].outline.pieces, work.layers[0].outline.holes) == (3, 2)
     files = svgs.write_pieces(work, tmp_path, "nest")
     assert [f.name for f in files] == [f"nest-01-dark-blue-{n:03d}.svg" for n in (1, 2, 3)]

@@ -1,6 +1,6 @@
-"""The jobs that issue after issue of cleaning consists of, done in the window. ``python -m bench.journeys.clean [words of a name]``"""
+"""The jobs that issue after issue of cleaning consists of, done in the window. ``python -m bench.journeys.clean [words
+of a name]``"""
 
-import sys
 
 import numpy as np
 
@@ -71,8 +71,10 @@ def twelve_regions(person):
     after = []
     for share in (0.36, 0.68):
         at = cut_off(person, share)
-        after.append((at, sum(hex_at(person, *p) == b for p, b in zip(places, before))))
-    return f"{len(person.recipe.edits)} decisions in {done} gestures; the same at " + ", ".join(f"cut-off {a}: {n} of 15" for a, n in after)
+        after.append((at, sum(hex_at(person, *p) == b for p, b in zip(places, before, strict=False))))
+    return f"{len(person.recipe.edits)} decisions in {done} gestures; the same at " + ", ".join(
+        f"cut-off {a}: {n} of 15" for a, n in after
+    )
 
 
 def leak(person):
@@ -80,9 +82,16 @@ def leak(person):
     labels, planar = work.segmentation.labels, work.traced.planar
     row = int(100 / work.size_mm[1] * planar.height)
     edges = np.flatnonzero(np.diff((labels[row] == 0).astype(int)) != 0)
-    a, b = next((a, b) for a, b in zip(edges[::2], edges[1::2]) if b - a < 40 and (lambda f, g: f != g and work.ground[f] and work.ground[g])(
-        planar.faces[row, a - 3], planar.faces[row, b + 4]))
-    share = lambda x: (x / planar.width, row / planar.height)  # noqa: E731
+    a, b = next(
+        (a, b)
+        for a, b in zip(edges[::2], edges[1::2], strict=False)
+        if b - a < 40
+        and (lambda f, g: f != g and work.ground[f] and work.ground[g])(
+            planar.faces[row, a - 3], planar.faces[row, b + 4]
+        )
+    )
+    def share(x):
+        return (x / planar.width, row / planar.height)
     left, right = share(a - 22), share(b + 22)
     person.fold("Gaps and ink")
     person.type(box._width, "1.5 mm")
@@ -104,7 +113,8 @@ def leak(person):
         person.settled()
     done, got = person.gestures, (hex_at(person, *left), hex_at(person, *right))
     at = cut_off(person, 0.42)
-    return f"leaked before: {leaks}, parted: {parted}, {got} in {done} gestures; at cut-off {at}: {(hex_at(person, *left), hex_at(person, *right))}"
+    return (f"leaked before: {leaks}, parted: {parted}, {got} in {done} gestures; at cut-off {at}: "
+            f"{(hex_at(person, *left), hex_at(person, *right))}")
 
 
 def tail(person):
@@ -134,7 +144,8 @@ def tail(person):
     person.settled()
     done, got = person.gestures, (hex_at(person, *end), hex_at(person, *body))
     at = cut_off(person, 0.47)
-    return f"{likely} likely places; parted {parted}, {got} in {done} gestures; at cut-off {at}: {(hex_at(person, *end), hex_at(person, *body))}"
+    return (f"{likely} likely places; parted {parted}, {got} in {done} gestures; at cut-off {at}: "
+            f"{(hex_at(person, *end), hex_at(person, *body))}")
 
 
 def held(person):
@@ -146,7 +157,8 @@ def held(person):
     person.settled()
     done, after = person.gestures, person.driver.work.layers[0].area_mm2
     at = cut_off(person, 0.42)
-    return f"ink {before:.0f} to {after:.0f} mm² in {done} gestures; at cut-off {at}: {person.driver.work.layers[0].area_mm2:.0f}"
+    return (f"ink {before:.0f} to {after:.0f} mm² in {done} gestures; at cut-off {at}: "
+            f"{person.driver.work.layers[0].area_mm2:.0f}")
 
 
 def half(person):
@@ -180,26 +192,32 @@ def half(person):
     done = person.gestures
     kept = person.recipe.alternatives
     cut_off(person, 0.42)
-    return (f"{len(kept)} alternatives with {[a.recipe.shapes[-1].name for a in kept]}, holes {made}, in {done} gestures; "
-            f"at cut-off {person.recipe.cut_off} holes {person.driver.work.layers[0].outline.holes}")
+    return (
+        f"{len(kept)} alternatives with {[a.recipe.shapes[-1].name for a in kept]}, holes {made}, in {done} gestures; "
+        f"at cut-off {person.recipe.cut_off} holes {person.driver.work.layers[0].outline.holes}"
+    )
 
 
 def true_arc(person):
     box = panel(person).curves
     person.fold("Boundaries by hand")
     person.click("Choose a stretch", box)
-    person.drag(*mm(person, (93, 69), (97, 64.5), (103, 61), (112, 60), (120, 61.5), (128, 66), (135, 73), (140, 79), (142, 83)))  # the sun
+    person.drag(
+        *mm(person, (93, 69), (97, 64.5), (103, 61), (112, 60), (120, 61.5), (128, 66), (135, 73), (140, 79), (142, 83))
+    )  # the sun
     said = box.said.text()
     person.click("True arc", box)
     person.settled()
     done, after = person.gestures, box.said.text()
     count = fewer_colours(person)
-    return f"“{said}” then “{after}” in {done} gestures; found again with {count} colours: {person.driver.work.traced.curves_found.tolist()}"
+    return (f"“{said}” then “{after}” in {done} gestures; found again with {count} colours: "
+            f"{person.driver.work.traced.curves_found.tolist()}")
 
 
 def neck(person):
     box = panel(person).narrow
-    thin = lambda: sum(f.code == "layer.thin" for f in person.driver.work.findings)  # noqa: E731
+    def thin():
+        return sum(f.code == "layer.thin" for f in person.driver.work.findings)
     before = thin()
     person.fold("Narrow places")
     person.click("Thicken all", box)
@@ -210,7 +228,8 @@ def neck(person):
 
 
 def double(person):
-    length = lambda: sum(layer.cut_length_mm for layer in person.driver.work.layers)  # noqa: E731
+    def length():
+        return sum(layer.cut_length_mm for layer in person.driver.work.layers)
     before = length()
     person.stage("Trace")
     box = person.window.panels[1].doubles
@@ -227,7 +246,8 @@ def double(person):
         person.slide(curve, 0.5, 0.42)
         person.settled()
         at = person.recipe.cut_off
-    return f"cutting {before:.0f} to {after:.0f} mm, {len(figures.double_outlines(person.driver.work).places)} left, in {done} gestures; at cut-off {at} {length():.0f} mm"
+    return (f"cutting {before:.0f} to {after:.0f} mm, {len(figures.double_outlines(person.driver.work).places)} left, "
+            f"in {done} gestures; at cut-off {at} {length():.0f} mm")
 
 
 def word(person):
@@ -241,7 +261,10 @@ def word(person):
     # the middle of the O, as the eye finds it: the largest ring within another
     scale, rings = person.driver.work.mm_per_px, person.window.drawing.desk.rings(person.recipe.shapes[0])
     boxes = [np.concatenate([r[:, 0].min(0), r[:, 0].max(0)]) * scale for r in rings]
-    o = max((b for b in boxes if any((c[:2] < b[:2]).all() and (c[2:] > b[2:]).all() for c in boxes)), key=lambda b: b[3] - b[1])
+    o = max(
+        (b for b in boxes if any((c[:2] < b[:2]).all() and (c[2:] > b[2:]).all() for c in boxes)),
+        key=lambda b: b[3] - b[1],
+    )
     x, y = (o[:2] + o[2:]) / 2
     person.choose(box._colour, box._colour.itemText(1))
     person.click("Star", box)
@@ -254,7 +277,8 @@ def word(person):
     person.settled()
     done, after = person.gestures, hex_at(person, *place)
     count = fewer_colours(person)
-    return f"star {star}, in its place after the drop {after} ({letter} is the letter), in {done} gestures; with {count} colours {hex_at(person, *place)}"
+    return (f"star {star}, in its place after the drop {after} ({letter} is the letter), in {done} gestures; with "
+            f"{count} colours {hex_at(person, *place)}")
 
 
 def stencil(person):
@@ -287,6 +311,7 @@ JOURNEYS = (
     ("panel", "stencil held by bridges", stencil),
 )
 
-if __name__ == "__main__":
+def main(words) -> None:
+    """Do all journeys, or those whose names hold one of some words."""
     walk.prepare()
-    walk.run(CLEAN, JOURNEYS, sys.argv[1:])
+    walk.run(CLEAN, JOURNEYS, words)

@@ -1,7 +1,6 @@
 """The jobs of layering, done in the window. ``python -m bench.journeys.layers [words of a name]``"""
 
 import io
-import sys
 import tempfile
 from pathlib import Path
 
@@ -24,7 +23,10 @@ def cut_m(person):
 def four_ways(person):
     table = panel(person)._compared
     person.until(lambda: table.item(3, 3).text() != "…", "the ways compared")
-    told = {table.verticalHeaderItem(row).text(): tuple(table.item(row, way).text() for way in range(4)) for row in range(table.rowCount())}
+    told = {
+        table.verticalHeaderItem(row).text(): tuple(table.item(row, way).text() for way in range(4))
+        for row in range(table.rowCount())
+    }
     got = []
     for name in ("Fitted", "Windowed", "Lean", "Stacked"):
         person.click(name, panel(person))
@@ -49,7 +51,8 @@ def eyes(person):
     person.choose(panel(person)._laid_on, "Black shirt")
     person.settled()
     name = work.plans[0].name
-    return f"sheets {[p.name for p in person.driver.work.plans]}; the spot shows {hex_at(person, *place)} through a window of the sheet above, from “{name}”, laid on {person.recipe.laid_on}"
+    return (f"sheets {[p.name for p in person.driver.work.plans]}; the spot shows {hex_at(person, *place)} through a "
+            f"window of the sheet above, from “{name}”, laid on {person.recipe.laid_on}")
 
 
 def lantern(person):
@@ -71,7 +74,8 @@ def lantern(person):
     person.click("Pull apart", panel(person))
     person.settled()
     apart = person.window.stack_view.isVisible()
-    return f"{len(person.driver.work.layers)} sheets; {stacked} m as a stack, {lean} m once what the frame covers is not cut; pulled apart: {apart}; section {high:.1f} mm high"
+    return (f"{len(person.driver.work.layers)} sheets; {stacked} m as a stack, {lean} m once what the frame covers is "
+            f"not cut; pulled apart: {apart}; section {high:.1f} mm high")
 
 
 def rim(person):
@@ -86,7 +90,8 @@ def rim(person):
     person.type(box._distance, "0.05 in")
     person.click("Add it", box)
     work = person.settled()
-    return f"the base has {whole:.1f} mm²; sheets {[(x.plan.name, round(x.area_mm2, 1)) for x in (work.layers[0], work.layers[-1])]}"
+    return (f"the base has {whole:.1f} mm²; sheets "
+            f"{[(x.plan.name, round(x.area_mm2, 1)) for x in (work.layers[0], work.layers[-1])]}")
 
 
 def white(person):
@@ -102,7 +107,8 @@ def white(person):
     person.row(box._list, next(n for n in range(box._list.count()) if "left out" in box._list.item(n).text()))
     person.click("Leave out", box)
     work = person.settled()
-    return f"like the white ground: {told}; left out: {out}; on black {len(work.layers)} sheets, left out {[p.name for p in work.plans if p.left_out]}"
+    return (f"like the white ground: {told}; left out: {out}; on black {len(work.layers)} sheets, left out "
+            f"{[p.name for p in work.plans if p.left_out]}")
 
 
 def _opened(person):
@@ -140,7 +146,8 @@ def depth(person):
 
 
 def elsewhere(person):
-    """Every file drawn by another reader: what lies where is what the window shows. The system's file dialog is passed by."""
+    """Every file drawn by another reader: what lies where is what the window shows. The system's file dialog is passed
+    by."""
     import resvg_py
     from PIL import Image
     folder = Path(tempfile.mkdtemp())
@@ -158,7 +165,9 @@ def elsewhere(person):
     frames = {p.read_text().split('viewBox="')[1].split('"')[0] for p in sheets}
     page = None
     for path in sheets:
-        image = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=path.read_text(), dpi=150)))).convert("RGBA")
+        image = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=path.read_text(), dpi=150)))).convert(
+            "RGBA"
+        )
         page = image if page is None else Image.alpha_composite(page, image)
     left, top, wide, _ = (float(v) for v in frames.copy().pop().split())
     planar, scale, step = work.traced.planar, page.width / wide, max(work.traced.planar.width // 160, 1)
@@ -168,10 +177,12 @@ def elsewhere(person):
             around = planar.faces[y - step // 2:y + step // 2 + 1, x - step // 2:x + step // 2 + 1]
             if (around != planar.faces[y, x]).any():
                 continue  # near a boundary the two may round otherwise
-            pixel = page.getpixel((round(((x + 0.5) * work.mm_per_px - left) * scale), round(((y + 0.5) * work.mm_per_px - top) * scale)))
+            pixel = page.getpixel(
+                (round(((x + 0.5) * work.mm_per_px - left) * scale), round(((y + 0.5) * work.mm_per_px - top) * scale))
+            )
             level = int(work.depth[planar.faces[y, x]])
             wanted = None if level < 0 else work.plans[level].hex
-            seen = None if pixel[3] < 10 else "#%02x%02x%02x" % pixel[:3]
+            seen = None if pixel[3] < 10 else "#{:02x}{:02x}{:02x}".format(*pixel[:3])
             same += seen == wanted
             count += 1
     return f"{len(sheets)} files with {len(frames)} frame; {same} of {count} places show what the window shows"
@@ -188,6 +199,7 @@ JOURNEYS = (
     ("lighthouse", "files open elsewhere in the same place", elsewhere),
 )
 
-if __name__ == "__main__":
+def main(words) -> None:
+    """Do all journeys, or those whose names hold one of some words."""
     walk.prepare()
-    walk.run(LAYERS, JOURNEYS, sys.argv[1:])
+    walk.run(LAYERS, JOURNEYS, words)

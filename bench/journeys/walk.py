@@ -46,6 +46,8 @@ def run(stage: int, journeys, wanted=()) -> None:
                     raise
             print(f"{name}: {person.gestures} gestures, {person.seconds:.0f} s; {said}", flush=True)
             if "JOURNEY_PICTURES" in os.environ:
-                driver.window.grab().save(str(Path(os.environ["JOURNEY_PICTURES"]) / f"{'_'.join(name.split()[:3])}.png"))
+                driver.window.grab().save(
+                    str(Path(os.environ["JOURNEY_PICTURES"]) / f"{'_'.join(name.split()[:3])}.png")
+                )
         finally:
             driver.close()

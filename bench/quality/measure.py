@@ -91,11 +91,11 @@ def map_lines(work, condition):
 def _corners(work, inner):
     """Nodes inside arcs where the direction turns sharply, and junctions where no arc runs on."""
     curves, planar = work.traced.curves, work.traced.planar
-    found = []
     leave = curves.controls[:, 1] - curves.controls[:, 0]
     arrive = curves.controls[:, 3] - curves.controls[:, 2]
-    turn = lambda a, b: np.arccos(np.clip((a * b).sum(-1) / np.maximum(  # noqa: E731
-        np.hypot(*a.T) * np.hypot(*b.T), 1e-12), -1, 1))
+    def turn(a, b):
+        return np.arccos(np.clip((a * b).sum(-1) / np.maximum(
+            np.hypot(*a.T) * np.hypot(*b.T), 1e-12), -1, 1))
     index = np.arange(len(leave))
     arc = np.repeat(np.arange(planar.arc_count), np.diff(curves.starts))
     nxt = index + 1

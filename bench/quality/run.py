@@ -49,7 +49,10 @@ def score(icon: dict, condition, seed: int, with_chain: bool = False):
         count = 2 if tone else len([1 for s in truth.colours.values() if s >= 0.003]) + 1
         lines = chain.traced(picture, count, tone)
         inside = [ln for ln in lines if _off_frame(ln, picture)]
-        theirs = (*measure.both_ways(inside, truth.boundary), sum(len(ln) - 1 for ln in inside) / 2 / max(truth.segments, 1))
+        theirs = (
+            *measure.both_ways(inside, truth.boundary),
+            sum(len(ln) - 1 for ln in inside) / 2 / max(truth.segments, 1),
+        )
     return ours, theirs
 
 
@@ -123,7 +126,8 @@ def show(results, worst: int = 10) -> bool:
         if not scores:
             continue
         ours = [s for _, s, _ in scores]
-        middle = lambda name: float(np.median([getattr(s, name) for s in ours]))  # noqa: E731
+        def middle(name):
+            return float(np.median([getattr(s, name) for s in ours]))  # noqa: B023
         exact = np.mean([s.colours_exact for s in ours])
         theirs = [t for _, _, t in scores if t is not None]
         other = "".join(f"{np.median([t[i] for t in theirs]):8.3f}" for i in range(3)) if theirs else ""
@@ -131,16 +135,23 @@ def show(results, worst: int = 10) -> bool:
         good = (middle("mean_px") <= mean and middle("p95_px") <= p95 and exact >= share
                 and middle("segments_ratio") <= ratio and sum(s.tiny for s in ours) == 0)
         all_good &= bool(good)
-        out.write(f"{condition.name:<14}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{exact:7.2f}"
-                  f"{middle('segments_ratio'):7.2f}{sum(s.tiny for s in ours):6d}{np.mean([s.wrong_share for s in ours]):9.5f}"
-                  f"{np.mean([s.corners_found for s in ours]):9.2f}{np.mean([s.corners_invented for s in ours]):6.1f}"
-                  f"{middle('seconds'):7.3f}   {other}  {'ok' if good else 'OVER'}\n")
-    ranked = sorted(((r[0].mean_px, names[n], CONDITIONS[c].name, r[0]) for n, c, r in results if not isinstance(r, str)),
-                    key=lambda row: -row[0])
+        out.write(
+            f"{condition.name:<14}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{exact:7.2f}"
+            f"{middle('segments_ratio'):7.2f}{sum(s.tiny for s in ours):6d}"
+            f"{np.mean([s.wrong_share for s in ours]):9.5f}"
+            f"{np.mean([s.corners_found for s in ours]):9.2f}{np.mean([s.corners_invented for s in ours]):6.1f}"
+            f"{middle('seconds'):7.3f}   {other}  {'ok' if good else 'OVER'}\n"
+        )
+    ranked = sorted(
+        ((r[0].mean_px, names[n], CONDITIONS[c].name, r[0]) for n, c, r in results if not isinstance(r, str)),
+        key=lambda row: -row[0],
+    )
     out.write("the worst:\n" if worst else "")
     for mean, name, condition, s in ranked[:worst]:
-        out.write(f"  {name:<32}{condition:<14} mean {mean:.3f}, 95 % {s.p95_px:.2f}, missing {s.missing}, extra {s.extra}, "
-                  f"segments {s.segments_ratio:.2f}\n")
+        out.write(
+            f"  {name:<32}{condition:<14} mean {mean:.3f}, 95 % {s.p95_px:.2f}, missing {s.missing}, extra {s.extra}, "
+            f"segments {s.segments_ratio:.2f}\n"
+        )
     out.flush()
     return all_good
 
@@ -148,8 +159,14 @@ def show(results, worst: int = 10) -> bool:
 def keep(results, path) -> None:
     """Write all scores as JSON, for comparing two runs."""
     names = [icon["name"] for icon in icons()]
-    plain = [{"icon": names[n], "condition": CONDITIONS[c].name, **(asdict(r[0]) if not isinstance(r, str) else {"failed": r})}
-             for n, c, r in results]
+    plain = [
+        {
+            "icon": names[n],
+            "condition": CONDITIONS[c].name,
+            **(asdict(r[0]) if not isinstance(r, str) else {"failed": r}),
+        }
+        for n, c, r in results
+    ]
     Path(path).write_text(json.dumps(plain, indent=0))
 
 

@@ -62,7 +62,8 @@ def _inner(region, size_px):
 
 def read_shapes(body: str, size: float, scale: float) -> list[Shape]:
     """Filled shapes of an icon in painting order."""
-    svg = f'<svg xmlns="http://www.w3.org/2000/svg" width="{size}" height="{size}" viewBox="0 0 {size} {size}">{body}</svg>'
+    head = f'<svg xmlns="http://www.w3.org/2000/svg" width="{size}" height="{size}" viewBox="0 0 {size} {size}">'
+    svg = f"{head}{body}</svg>"
     import io
     document = svgelements.SVG.parse(io.StringIO(svg.replace("currentColor", "#000000")), ppi=96)
     shapes = []
@@ -137,7 +138,7 @@ def _flat(segment, scale):
 def _corners(pieces):
     """Ends of segments where the direction turns sharply."""
     found = []
-    for one, two in zip(pieces, pieces[1:] + pieces[:1]):
+    for one, two in zip(pieces, pieces[1:] + pieces[:1], strict=False):
         a, b = one[-1] - one[-2], two[1] - two[0]
         size = np.hypot(*a) * np.hypot(*b)
         if size > 0 and np.arccos(np.clip((a @ b) / size, -1, 1)) > _CORNER:

@@ -14,7 +14,8 @@ def driver():
 
 @pytest.fixture(scope="session")
 def smaller(tmp_path_factory):
-    """A demo picture at a share of its size, under its own name: most of the window does not care, and tests are sooner done."""
+    """A demo picture at a share of its size, under its own name: most of the window does not care, and tests are
+    sooner done."""
     made = {}
 
     def of(key, share=0.5):

@@ -117,8 +117,16 @@ class Driver:
 
     def wheel(self, at, turns):
         bench = self.window.bench
-        event = QWheelEvent(QPointF(at), QPointF(bench.mapToGlobal(at)), QPoint(), QPoint(0, round(120 * turns)),
-                            Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier, Qt.ScrollPhase.NoScrollPhase, False)
+        event = QWheelEvent(
+            QPointF(at),
+            QPointF(bench.mapToGlobal(at)),
+            QPoint(),
+            QPoint(0, round(120 * turns)),
+            Qt.MouseButton.NoButton,
+            Qt.KeyboardModifier.NoModifier,
+            Qt.ScrollPhase.NoScrollPhase,
+            False,
+        )
         QApplication.sendEvent(bench, event)
 
     def close(self):

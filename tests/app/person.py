@@ -1,4 +1,5 @@
-"""A person before the window: only what a hand can do, counted. Scrolls to what it wants, opens folds, chooses from lists."""
+"""A person before the window: only what a hand can do, counted. Scrolls to what it wants, opens folds, chooses from
+lists."""
 
 import re
 import time
@@ -12,7 +13,8 @@ from sketchloom.app.stages.fold import Fold
 
 
 class Person:
-    """Counts gestures: a click, a drag, a key, a choice from a list, a value typed, a turn of the wheel to find something."""
+    """Counts gestures: a click, a drag, a key, a choice from a list, a value typed, a turn of the wheel to find
+    something."""
 
     def __init__(self, driver: Driver):
         self.driver, self.window = driver, driver.window
@@ -55,7 +57,9 @@ class Person:
         """A click on a part of the window that can be seen there."""
         self._reach(part)
         assert part.isEnabled(), f"{part} cannot be clicked"
-        place = at or (QPoint(10, part.height() // 2) if part.metaObject().className() == "QCheckBox" else part.rect().center())
+        place = at or (
+            QPoint(10, part.height() // 2) if part.metaObject().className() == "QCheckBox" else part.rect().center()
+        )
         wait(lambda: part.visibleRegion().contains(place), 3, f"{part} to be seen")  # what unfolds takes a moment
         self.gestures += 1
         QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place)
@@ -119,7 +123,9 @@ class Person:
         menu = part.menu()
         action = next(a for a in menu.actions() if a.text().startswith(text))
         assert action.isEnabled()
-        QTimer.singleShot(50, lambda: QTest.mouseClick(menu, Qt.MouseButton.LeftButton, pos=menu.actionGeometry(action).center()))
+        QTimer.singleShot(
+            50, lambda: QTest.mouseClick(menu, Qt.MouseButton.LeftButton, pos=menu.actionGeometry(action).center())
+        )
         QTest.mouseClick(part, Qt.MouseButton.LeftButton)
         pause(100)
 
@@ -193,12 +199,18 @@ class Person:
         self._reach(part)
         self.gestures += 1
         part.setFocus()
-        QTest.keyClick(part, getattr(Qt.Key, f"Key_{name}"), Qt.KeyboardModifier.ControlModifier if ctrl else Qt.KeyboardModifier.NoModifier)
+        QTest.keyClick(
+            part,
+            getattr(Qt.Key, f"Key_{name}"),
+            Qt.KeyboardModifier.ControlModifier if ctrl else Qt.KeyboardModifier.NoModifier,
+        )
         pause(5)
 
     def cell(self, table, row, column):
         """A cell of a table."""
         self._reach(table)
         self.gestures += 1
-        QTest.mouseClick(table.viewport(), Qt.MouseButton.LeftButton, pos=table.visualItemRect(table.item(row, column)).center())
+        QTest.mouseClick(
+            table.viewport(), Qt.MouseButton.LeftButton, pos=table.visualItemRect(table.item(row, column)).center()
+        )
         pause(5)

@@ -236,9 +236,19 @@ def luminance(hex_):
     return 0.2126 * r + 0.7152 * g + 0.0722 * b
 
 
-@pytest.mark.parametrize("front, back", [
-    (theme.INK, theme.LINEN), (theme.INK_SOFT, theme.LINEN), (theme.INK, theme.LINEN_DEEP), ("#ffffff", theme.WOAD),
-    ("#ffffff", theme.MADDER), ("#ffffff", theme.WELD), (theme.WOAD, theme.LINEN_LIGHT), (theme.INK_SOFT, theme.LINEN_LIGHT)])
+@pytest.mark.parametrize(
+    "front, back",
+    [
+        (theme.INK, theme.LINEN),
+        (theme.INK_SOFT, theme.LINEN),
+        (theme.INK, theme.LINEN_DEEP),
+        ("#ffffff", theme.WOAD),
+        ("#ffffff", theme.MADDER),
+        ("#ffffff", theme.WELD),
+        (theme.WOAD, theme.LINEN_LIGHT),
+        (theme.INK_SOFT, theme.LINEN_LIGHT),
+    ],
+)
 def test_contrast_is_at_least_4_5(front, back):
     """WCAG 2.1, 1.4.3: 4.5 to 1 for text."""
     light, dark = sorted((luminance(front), luminance(back)), reverse=True)

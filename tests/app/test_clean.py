@@ -1,4 +1,5 @@
-"""The Clean stage in the real window: regions dropped, opened, coloured, swept, chosen by likeness, box and lasso; the lists."""
+"""The Clean stage in the real window: regions dropped, opened, coloured, swept, chosen by likeness, box and lasso; the
+lists."""
 
 from dataclasses import replace
 
@@ -76,9 +77,15 @@ def test_a_region_is_opened_and_coloured(driver, clean):
     driver.click("Open", clean)
     click(driver, *share(STAR))
     assert seen(driver, STAR) is None
-    row = [clean.regions.colours.item(k).data(Qt.ItemDataRole.UserRole) for k in range(clean.regions.colours.count())].index("#c83c32")
+    row = [
+        clean.regions.colours.item(k).data(Qt.ItemDataRole.UserRole) for k in range(clean.regions.colours.count())
+    ].index("#c83c32")
     item = clean.regions.colours.item(row)
-    QTest.mouseClick(clean.regions.colours.viewport(), Qt.MouseButton.LeftButton, pos=clean.regions.colours.visualItemRect(item).center())
+    QTest.mouseClick(
+        clean.regions.colours.viewport(),
+        Qt.MouseButton.LeftButton,
+        pos=clean.regions.colours.visualItemRect(item).center(),
+    )
     assert clean.regions.wanted() == ("colour", "#c83c32")
     click(driver, *share(STAR))
     assert seen(driver, STAR) == "#c83c32" and len(recipe(driver).edits) == 1
@@ -90,10 +97,17 @@ def test_a_colour_is_dragged_onto_a_region(driver, clean):
     data = QMimeData()
     data.setData(COLOUR_MIME, QByteArray(b"#e3ae4a"))
     bench, place = driver.window.bench, at(driver, *share(LEFT))
-    enter = QDragEnterEvent(place, Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier)
+    enter = QDragEnterEvent(
+        place, Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
+    )
     QApplication.sendEvent(bench, enter)
     assert enter.isAccepted()
-    QApplication.sendEvent(bench, QDropEvent(QPointF(place), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier))
+    QApplication.sendEvent(
+        bench,
+        QDropEvent(
+            QPointF(place), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
+        ),
+    )
     assert seen(driver, LEFT) == "#e3ae4a"
     assert bytes(clean.regions.colours.mimeData([clean.regions.colours.item(0)]).data(COLOUR_MIME)).startswith(b"#")
 
@@ -158,7 +172,9 @@ def test_one_colour_alone_is_shown(driver, clean):
     only.activated.emit(only.currentIndex())
     shown = grabbed(bench).toImage()
     at_left, at_night = at(driver, *share(LEFT)), at(driver, *share(NIGHT))
-    assert shown.pixelColor(at_left) == plain.pixelColor(at_left) and shown.pixelColor(at_night) != plain.pixelColor(at_night)
+    assert shown.pixelColor(at_left) == plain.pixelColor(at_left) and shown.pixelColor(at_night) != plain.pixelColor(
+        at_night
+    )
     click(driver, *share(LEFT))  # clicks work all the same, and what is shown stays chosen
     assert seen(driver, LEFT) == "#1e3557" and only.currentData() == "#c83c32" and bench._peek is not None
     only.setCurrentIndex(only.findData("changed"))
@@ -282,7 +298,8 @@ def gapped(driver, gapped_file):
 
 def test_gaps_are_told_and_closed_by_clicks(driver, gapped):
     assert "2 gaps" in gapped.lines._said.text()
-    holes = lambda: driver.settled().layers[0].outline.holes  # noqa: E731
+    def holes():
+        return driver.settled().layers[0].outline.holes
     assert holes() == 1  # below the bar
     driver.click("Choose bridges", gapped)
     click(driver, 250 / SIZE, 150 / SIZE)

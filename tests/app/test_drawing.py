@@ -1,4 +1,5 @@
-"""What is drawn in the Clean stage, in the real window: shapes, words, split lines, covers, mirror, boundaries, rims, strokes, stencils, mends."""
+"""What is drawn in the Clean stage, in the real window: shapes, words, split lines, covers, mirror, boundaries, rims,
+strokes, stencils, mends."""
 
 import re
 from dataclasses import replace
@@ -33,17 +34,33 @@ def saved(path, parts, ground=(255, 255, 255)):
 @pytest.fixture()
 def fish(driver, tmp_path):
     """A red body with a tail on dark blue, and a pale moon."""
-    body = lambda x, y: (np.hypot((x - 130) / 80, (y - 150) / 50) < 1) | ((x > 195) & (x < 270) & (np.abs(y - 150) < 14 + 0.5 * (x - 195)))  # noqa: E731
-    driver.open(saved(tmp_path / "fish.png", ((shapes.disc(150, 150, 148), (30, 53, 87)), (body, (200, 60, 50)), (shapes.disc(150, 50, 18), (240, 230, 200)))))
+    def body(x, y):
+        return (
+            (np.hypot((x - 130) / 80, (y - 150) / 50) < 1)
+            | ((x > 195) & (x < 270) & (np.abs(y - 150) < 14 + 0.5 * (x - 195)))
+        )
+    driver.open(
+        saved(
+            tmp_path / "fish.png",
+            (
+                (shapes.disc(150, 150, 148), (30, 53, 87)),
+                (body, (200, 60, 50)),
+                (shapes.disc(150, 50, 18), (240, 230, 200)),
+            ),
+        )
+    )
     return in_clean(driver)
 
 
 @pytest.fixture()
 def pen(driver, tmp_path):
     """A ring, a bar across it and a short stroke that ends before another."""
-    ring = lambda x, y: np.abs(np.hypot(x - 150, y - 130) - 80) < 3  # noqa: E731
-    bar = lambda x, y: (np.abs(y - 130) < 3) & (x > 70) & (x < 230)  # noqa: E731
-    foot = lambda x, y: (np.abs(x - 150) < 3) & (y > 235) & (y < 275)  # noqa: E731
+    def ring(x, y):
+        return np.abs(np.hypot(x - 150, y - 130) - 80) < 3
+    def bar(x, y):
+        return (np.abs(y - 130) < 3) & (x > 70) & (x < 230)
+    def foot(x, y):
+        return (np.abs(x - 150) < 3) & (y > 235) & (y < 275)
     driver.open(saved(tmp_path / "pen.png", ((ring, (20, 20, 20)), (bar, (20, 20, 20)), (foot, (20, 20, 20)))))
     return in_clean(driver)
 
@@ -122,13 +139,15 @@ def test_figures_and_words_are_laid_on_moved_and_cut_out(driver, fish):
     driver.click("Move and turn", box)
     drag(driver, s(85, 145), s(120, 145), s(150, 150))
     settled(driver)
-    x0, y0, x1, y1 = driver.window.drawing.desk.box(recipe(driver).shapes[0])
+    x0, _y0, x1, _y1 = driver.window.drawing.desk.box(recipe(driver).shapes[0])
     assert (x0 + x1) / 2 == pytest.approx(150, abs=3) and x1 - x0 == pytest.approx(50, abs=3)
     QTest.keyClick(driver.window.bench, Qt.Key.Key_Right)
     settled(driver)
     assert driver.window.drawing.desk.box(recipe(driver).shapes[0])[0] == pytest.approx(x0 + 1, abs=0.01)
     driver.key("Ctrl+Z", "Ctrl+Z", "Ctrl+Z")
-    assert recipe(driver).shapes == () and np.array_equal(settled(driver).traced.curves.controls, before.traced.curves.controls)
+    assert recipe(driver).shapes == () and np.array_equal(
+        settled(driver).traced.curves.controls, before.traced.curves.controls
+    )
     # words, a counter of which is dropped as any region is
     box.text.setText("O∰")
     box._colour.setCurrentIndex(box._colour.findData("#f0e6c8") if box._colour.findData("#f0e6c8") >= 0 else 1)
@@ -137,7 +156,9 @@ def test_figures_and_words_are_laid_on_moved_and_cut_out(driver, fish):
     click(driver, *s(130, 150))
     work = settled(driver)
     assert recipe(driver).shapes[0].text == "O∰"
-    assert any("∰" in n.words.text() for n in driver.window.notices.findChildren(Notice))  # the font lacks it, which is said
+    assert any(
+        "∰" in n.words.text() for n in driver.window.notices.findChildren(Notice)
+    )  # the font lacks it, which is said
     inner, outer = face(work, 130, 150), face(work, 100, 150)
     assert inner != outer
     assert driver.window.bench.tool is driver.window.cleaning.tool  # the region tool is taken up again
@@ -191,7 +212,9 @@ def test_an_area_is_covered_and_a_half_mirrored(driver, fish):
     mirror = recipe(driver).preparation.mirror
     # the disc and the moon have an upright line through the middle, the disc and the fish a level one
     assert min(abs(mirror.y0 - mirror.y1), abs(mirror.x0 - mirror.x1)) < 0.06
-    assert (mirror.x0 + mirror.x1) / 2 == pytest.approx(0.5, abs=0.03) and (mirror.y0 + mirror.y1) / 2 == pytest.approx(0.5, abs=0.03)
+    assert (mirror.x0 + mirror.x1) / 2 == pytest.approx(0.5, abs=0.03) and (mirror.y0 + mirror.y1) / 2 == pytest.approx(
+        0.5, abs=0.03
+    )
 
 
 def test_a_boundary_is_chosen_made_true_pulled_and_made_regular(driver, fish):
@@ -246,7 +269,8 @@ def test_strokes_are_things(driver, pen):
     settled(driver)
     click(driver, *s(110, 130))
     assert "wide" in pen.strokes.said.text()
-    holes = lambda: settled(driver).layers[0].outline.holes  # noqa: E731
+    def holes():
+        return settled(driver).layers[0].outline.holes
     assert holes() == 2
     driver.click("Thicker", pen.strokes)
     settled(driver)
@@ -301,8 +325,9 @@ def test_a_stencil_is_held_and_its_bridges_are_moved(driver, pen):
 
 
 def test_all_of_a_kind_are_mended_seen_and_kept(driver, tmp_path):
-    bars = lambda x, y: ((np.abs(x - 80) < 40) | (np.abs(x - 220) < 40)) & (np.abs(y - 150) < 100) | (  # noqa: E731
-        (np.abs(y - 100) < 1.2) | (np.abs(y - 200) < 1.4)) & (x > 60) & (x < 240)
+    def bars(x, y):
+        return ((np.abs(x - 80) < 40) | (np.abs(x - 220) < 40)) & (np.abs(y - 150) < 100) | (
+            (np.abs(y - 100) < 1.2) | (np.abs(y - 200) < 1.4)) & (x > 60) & (x < 240)
     driver.open(saved(tmp_path / "bars.png", ((bars, (20, 20, 20)),)))
     in_clean(driver)
     driver.session.change(type(recipe(driver))(thin_mm=2.0, smallest_mm=0.2), "widths")
@@ -318,7 +343,11 @@ def test_all_of_a_kind_are_mended_seen_and_kept(driver, tmp_path):
 
 
 def test_what_was_dropped_can_be_opened(driver, tmp_path):
-    driver.open(saved(tmp_path / "specks.png", ((shapes.disc(150, 150, 60), (20, 20, 20)), (shapes.disc(30, 30, 2), (20, 20, 20)))))
+    driver.open(
+        saved(
+            tmp_path / "specks.png", ((shapes.disc(150, 150, 60), (20, 20, 20)), (shapes.disc(30, 30, 2), (20, 20, 20)))
+        )
+    )
     driver.window.show_stage(CLEAN)
     driver.session.change(type(recipe(driver))(smallest_mm=4.0), "smallest")
     assert [f.code for f in settled(driver).findings if f.code.startswith("trace")] == ["trace.small_details"]
@@ -333,7 +362,8 @@ def test_alternatives_are_kept_in_the_project_taken_and_let_go(driver, fish, tmp
     settled(driver)
     driver.session.change(replace(recipe(driver), colours=2), "colours")
     settled(driver)
-    card = lambda: next((c for c in driver.window.variants.cards if c.text() == "Alternative 1"), None)  # noqa: E731
+    def card():
+        return next((c for c in driver.window.variants.cards if c.text() == "Alternative 1"), None)
     wait(lambda: card() is not None, 60, "the card of the alternative")
     assert driver.session.save(tmp_path / "kept.sloom")
     card().click()
@@ -382,7 +412,9 @@ def test_several_regions_are_chosen_joined_cut_out_and_filled(driver, fish):
     click(driver, *s(150, 50))
     assert "2 regions" in box._said.text()
     picture = grabbed(driver.window.bench).toImage()
-    assert picture.pixelColor(at(driver, *s(150, 50))).blue() > picture.pixelColor(at(driver, *s(150, 50))).red()  # its number on a blue ground
+    assert (
+        picture.pixelColor(at(driver, *s(150, 50))).blue() > picture.pixelColor(at(driver, *s(150, 50))).red()
+    )  # its number on a blue ground
     driver.click("Join", box)
     work = settled(driver)
     red = hex_at(work, 130, 150)
@@ -434,7 +466,9 @@ def test_a_figure_is_laid_only_on_the_chosen_regions_or_beside_them(driver, fish
         driver.click("Circle", fish.shapes)
         drag(driver, s(20, 120), s(60, 150), s(80, 180))  # half of it lies beyond the body's edge
         work = settled(driver)
-        area[where] = sum(abs(polygons.area_of(driver.window.drawing.desk.rings(x)).area) for x in recipe(driver).shapes)
+        area[where] = sum(
+            abs(polygons.area_of(driver.window.drawing.desk.rings(x)).area) for x in recipe(driver).shapes
+        )
         assert len(recipe(driver).shapes) == 1 and len(fish.together.faces) == 1
         assert (hex_at(work, 40, 150), hex_at(work, 64, 150)) == ((pale, pale), (sea, pale), (pale, red))[where]
         driver.key("Ctrl+Z")
@@ -444,7 +478,8 @@ def test_a_figure_is_laid_only_on_the_chosen_regions_or_beside_them(driver, fish
 
 
 def test_spaces_between_cuts_are_shown_as_a_line_too(driver, tmp_path):
-    bars = lambda x, y: ((x > 60) & (x < 140) | (x > 144) & (x < 240)) & (np.abs(y - 150) < 100)  # noqa: E731
+    def bars(x, y):
+        return ((x > 60) & (x < 140) | (x > 144) & (x < 240)) & (np.abs(y - 150) < 100)
     driver.open(saved(tmp_path / "bars.png", ((bars, (20, 20, 20)),)))
     panel = in_clean(driver)
     next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Narrow places").head.setChecked(True)

@@ -50,7 +50,8 @@ def test_a_small_fringed_mark_has_its_colours_at_once(driver):
     work = driver.open(demo("mark").picture_path)
     drawn = {"#1e3557", "#2f6f7e", "#b5483c", "#e3ae4a"}
     found = {x.plan.hex for x in work.layers}
-    near = lambda a, b: max(abs(int(a[i:i + 2], 16) - int(b[i:i + 2], 16)) for i in (1, 3, 5)) < 8  # noqa: E731
+    def near(a, b):
+        return max(abs(int(a[i:i + 2], 16) - int(b[i:i + 2], 16)) for i in (1, 3, 5)) < 8
     assert len(found) == 4 and all(any(near(d, f) for f in found) for d in drawn)
 
 

@@ -85,7 +85,12 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
     wait(lambda: not driver.session.writing.busy)
     assert len(list(tmp_path.glob("kingfisher-sketch-01-*.svg"))) == 1
     told = json.loads((tmp_path / "kingfisher-sketch-report.json").read_text())
-    assert told["source"]["mode"] == "tone" and [w["way"] for w in told["ways"]] == ["stacked", "fitted", "windowed", "lean"]
+    assert told["source"]["mode"] == "tone" and [w["way"] for w in told["ways"]] == [
+        "stacked",
+        "fitted",
+        "windowed",
+        "lean",
+    ]
 
 
 def test_everything_can_be_undone_all_the_way_back(lighthouse):

@@ -39,7 +39,7 @@ def until(done, seconds=40):
 
 def test_start_keys_kill_and_recovery(display, tmp_path):
     environment = {**os.environ, "DISPLAY": display, "QT_QPA_PLATFORM": "xcb", "PYTHONPATH": str(ROOT / "src")}
-    log = open(tmp_path / "log", "w+")
+    log = (tmp_path / "log").open("w+")  # held while the programs run
 
     def start(*words):
         return subprocess.Popen([sys.executable, "-m", "sketchloom", *words], env=environment, stdout=log, stderr=log)

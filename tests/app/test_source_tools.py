@@ -198,12 +198,16 @@ def test_paper_goes_in_one_step_and_the_edge_moves(driver, ring_file):
 
 def test_a_mend_button_beside_a_point_of_the_judgement(driver, tmp_path):
     cover = shapes.cover_of(shapes.disc(120, 120, 60), SIZE)
-    y, x = np.mgrid[:SIZE, :SIZE] / SIZE
+    _y, x = np.mgrid[:SIZE, :SIZE] / SIZE
     pixels = (255 - 215 * cover) * (1 - 0.35 * x)
     Image.fromarray(np.repeat(np.rint(pixels)[..., None], 3, 2).astype(np.uint8)).save(tmp_path / "dim.png")
     driver.open(tmp_path / "dim.png")
     assert any(f.code == "source.light" for f in driver.work.findings)
-    points = [b for b in driver.window.panels[SOURCE].findChildren(QAbstractButton) if b.text() == "Level the light" and not b.isCheckable()]
+    points = [
+        b
+        for b in driver.window.panels[SOURCE].findChildren(QAbstractButton)
+        if b.text() == "Level the light" and not b.isCheckable()
+    ]
     QTest.mouseClick(points[0], Qt.MouseButton.LeftButton)
     driver.settled()
     assert recipe(driver).preparation.level_light

@@ -29,10 +29,16 @@ def layers(lighthouse):
 def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
     table = layers._compared
     wait(lambda: table.item(3, 3).text() != "…", 30, "the figures of the ways")
-    named = {table.verticalHeaderItem(row).text(): [table.item(row, way).text() for way in range(4)] for row in range(table.rowCount())}
+    named = {
+        table.verticalHeaderItem(row).text(): [table.item(row, way).text() for way in range(4)]
+        for row in range(table.rowCount())
+    }
     cut = [float(text) for text in named["Cut, m"]]
     assert cut[3] == min(cut) and table.selectedItems()[0].column() == 0
-    assert named["Forgives, mm"] == ["any", "0.00", "any", "0.00"] and named["Sheets"] == [str(len(lighthouse.work.layers))] * 4
+    assert (
+        named["Forgives, mm"] == ["any", "0.00", "any", "0.00"]
+        and named["Sheets"] == [str(len(lighthouse.work.layers))] * 4
+    )
     assert min(float(text) for text in named["Least, mm"]) > 0
     cell = table.visualItemRect(table.item(3, 3)).center()
     QTest.mouseClick(table.viewport(), Qt.MouseButton.LeftButton, pos=cell)
@@ -49,7 +55,8 @@ def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
 
 
 def test_the_order_saves_what_it_is_asked_to(lighthouse, layers):
-    pieces = lambda: sum(x.outline.pieces for x in lighthouse.settled().layers)  # noqa: E731
+    def pieces():
+        return sum(x.outline.pieces for x in lighthouse.settled().layers)
     before = pieces()
     layers.orders._weights[1].slider.setValue(10)
     layers.orders._weights[0].slider.setValue(0)
@@ -57,7 +64,9 @@ def test_the_order_saves_what_it_is_asked_to(lighthouse, layers):
 
 
 def test_orders_are_offered_with_what_they_cost_and_layers_are_pinned(lighthouse, layers):
-    next(f for f in lighthouse.window.findChildren(Fold) if f.head.text().strip() == "What the order is to save").head.setChecked(True)
+    next(
+        f for f in lighthouse.window.findChildren(Fold) if f.head.text().strip() == "What the order is to save"
+    ).head.setChecked(True)
     box = layers.orders
     wait(lambda: box.offers.rowCount() > 1, 30, "orders worth a look")
     cut = [float(box.offers.item(row, 1).text()) for row in range(box.offers.rowCount())]
@@ -65,7 +74,11 @@ def test_orders_are_offered_with_what_they_cost_and_layers_are_pinned(lighthouse
     assert cut[0] == min(cut) and box.offers.currentRow() == 0
     row = int(np.argmin(few))
     assert few[row] < few[0]
-    QTest.mouseClick(box.offers.viewport(), Qt.MouseButton.LeftButton, pos=box.offers.visualItemRect(box.offers.item(row, 0)).center())
+    QTest.mouseClick(
+        box.offers.viewport(),
+        Qt.MouseButton.LeftButton,
+        pos=box.offers.visualItemRect(box.offers.item(row, 0)).center(),
+    )
     work = lighthouse.settled()
     assert recipe(lighthouse).order == box._orders[row] == tuple(p.key for p in work.plans)
     assert sum(x.outline.pieces for x in work.layers) == few[row]
@@ -125,7 +138,9 @@ def test_the_section_follows_the_line_and_heights(lighthouse, layers):
     assert window.section.isVisible() and side.section is not None
     first = side.section
     drag(lighthouse, (0.5, 0.5), (0.5, 0.4), (0.5, 0.3))
-    assert side.section is not first and not (side.section.at_mm.shape == first.at_mm.shape and (side.section.at_mm == first.at_mm).all())
+    assert side.section is not first and not (
+        side.section.at_mm.shape == first.at_mm.shape and (side.section.at_mm == first.at_mm).all()
+    )
     lighthouse.type_into(window.section._spacer, "3 mm")
     lighthouse.settled()
     pause(30)
@@ -143,7 +158,10 @@ def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
     layers._material.setCurrentIndex(flake)
     layers._material.activated.emit(flake)
     lighthouse.settled()
-    assert recipe(lighthouse).material_of(work.plans[1].key).family == "flake film" and "Never on flake film" in layers._caution.text()
+    assert (
+        recipe(lighthouse).material_of(work.plans[1].key).family == "flake film"
+        and "Never on flake film" in layers._caution.text()
+    )
     lighthouse.click("All layers of it", layers)
     work = lighthouse.settled()
     assert "material.on_its_like" in [f.code for f in work.findings]
@@ -186,7 +204,9 @@ def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
     box.rule.activated.emit(3)
     wait(lambda: box.ladder.rowCount() == 7, 30, "the ladder of sheets")
     cut = [float(box.ladder.item(row, 2).text()) for row in range(7)]
-    QTest.mouseClick(box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(3, 0)).center())
+    QTest.mouseClick(
+        box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(3, 0)).center()
+    )
     work = driver.settled()
     assert sum(x.cut_length_mm for x in work.layers) / 1000 == pytest.approx(cut[3], abs=0.02)
     assert len(work.layers) == 6 and work.plans[-1].key == work.segmentation.entries[0].hex
@@ -197,7 +217,11 @@ def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
     # a region is painted onto another sheet
     box.colours.setCurrentRow(0)
     driver.click("Paint the depth", box)
-    wait(lambda: driver.window.cleaning.desk is not None and driver.window.cleaning.desk.work is driver.work, 10, "regions to paint")
+    wait(
+        lambda: driver.window.cleaning.desk is not None and driver.window.cleaning.desk.work is driver.work,
+        10,
+        "regions to paint",
+    )
     desk = driver.window.cleaning.desk
     deepest = work.plans[0].hex
     face = next(f for f in desk.smallest()[::-1] if desk.hex_of(f) not in (deepest, work.plans[-1].hex))
@@ -218,7 +242,8 @@ def test_alternatives_of_a_layering_are_kept_and_compared_in_layers(lighthouse, 
     lighthouse.click("Keep the present one", strip)
     lighthouse.click("Windowed", layers)
     lighthouse.settled()
-    card = lambda: next((c for c in strip.cards if c.text() == "Alternative 1"), None)  # noqa: E731
+    def card():
+        return next((c for c in strip.cards if c.text() == "Alternative 1"), None)
     wait(lambda: card() is not None, 60, "the card of the alternative")
     card().click()
     lighthouse.settled()
@@ -293,7 +318,9 @@ def test_pieces_of_shrinking_film_are_parted_by_the_finding(lighthouse, layers, 
     (told,) = [f for f in work.findings if f.code == "material.shrinks"]
     lighthouse.session.mend(told)
     work = lighthouse.settled()
-    assert recipe(lighthouse).edit_of(red.plan.key).apart and not [f for f in work.findings if f.code == "material.shrinks"]
+    assert recipe(lighthouse).edit_of(red.plan.key).apart and not [
+        f for f in work.findings if f.code == "material.shrinks"
+    ]
     files = svgs.layers(work, "badge")
     assert len(files) == len(work.layers) - 1 + red.outline.pieces
 
@@ -316,12 +343,28 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
         return before.pixelColor(place).lightness() - after.pixelColor(place).lightness()
     work = lighthouse.work
     # the moon: dark sky at its lower right when light comes from the upper left, none at its upper left
-    moon = max((p for p in laid_pieces(work.layers) if p.layer.plan.hex == "#f3ead7" and p.place[1] < 0.4 * work.picture.height), key=lambda p: p.area_px)
+    moon = max(
+        (
+            p
+            for p in laid_pieces(work.layers)
+            if p.layer.plan.hex == "#f3ead7" and p.place[1] < 0.4 * work.picture.height
+        ),
+        key=lambda p: p.area_px,
+    )
     sky = next(p for p in work.plans if p.hex == "#1e3557")
     level = work.plans.index(sky)
-    right = (moon.box[2] + 0.9 / work.mm_per_px) / work.picture.width, (moon.box[1] + moon.box[3]) / 2 / work.picture.height
-    left = (moon.box[0] - 1.2 / work.mm_per_px) / work.picture.width, (moon.box[1] - 0.6 / work.mm_per_px) / work.picture.height
-    depth = lambda p: work.depth[work.traced.planar.faces[int(p[1] * work.picture.height), int(p[0] * work.picture.width)]]  # noqa: E731
+    right = (
+        (moon.box[2] + 0.9 / work.mm_per_px) / work.picture.width,
+        (moon.box[1] + moon.box[3]) / 2 / work.picture.height,
+    )
+    left = (
+        (moon.box[0] - 1.2 / work.mm_per_px) / work.picture.width,
+        (moon.box[1] - 0.6 / work.mm_per_px) / work.picture.height,
+    )
+    def depth(p):
+        return work.depth[
+            work.traced.planar.faces[int(p[1] * work.picture.height), int(p[0] * work.picture.width)]
+        ]
     assert depth(right) == depth(left) == level
     assert darker(*right) > 4 and abs(darker(*left)) <= 2
     layers.look.light.slider.setValue(9)  # from the lower right
@@ -329,7 +372,10 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     after = grabbed(window.bench).toImage()
     assert abs(darker(*right)) <= 2
     # the grain of a material shows too, and all of it goes with the stage
-    lighthouse.session.change(recipe(lighthouse).with_material(sky.key, next(m for m in user_data.materials() if m.family == "flake film")), "material")
+    lighthouse.session.change(
+        recipe(lighthouse).with_material(sky.key, next(m for m in user_data.materials() if m.family == "flake film")),
+        "material",
+    )
     lighthouse.settled()
     lighthouse.click("In the look", layers.look)
     pause(30)
@@ -376,10 +422,13 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
 
 def test_the_untouched_trace_is_there_to_compare_and_return_to(lighthouse, layers):
     base = recipe(lighthouse)
-    lighthouse.session.change(replace(base, order=tuple(p.key for p in lighthouse.work.plans[::-1]), layering="fitted"), "order")
+    lighthouse.session.change(
+        replace(base, order=tuple(p.key for p in lighthouse.work.plans[::-1]), layering="fitted"), "order"
+    )
     lighthouse.settled()
     lighthouse.window.actions_by_name["variants"].setChecked(True)
-    card = lambda: next((c for c in lighthouse.window.variants.cards if c.text() == "Untouched"), None)  # noqa: E731
+    def card():
+        return next((c for c in lighthouse.window.variants.cards if c.text() == "Untouched"), None)
     wait(lambda: card() is not None and card().isEnabled(), 60, "the untouched trace")
     card().click()
     lighthouse.settled()
@@ -410,9 +459,16 @@ def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
     # they are cut like everything else: every figure of cutting has them
     plain = sum(layer.cut_length_mm for layer in work.layers)
     assert work.cut_length_mm == pytest.approx(plain + work.weeding_length_mm) and work.weeding_length_mm > 100
-    shown = lambda panel, name: (lambda told: float(re.sub(r"[^\d.]", "", told[told.index(name) + 1])))([w.text() for w in panel._figures.findChildren(QLabel)])  # noqa: E731
-    assert shown(layers, "Cutting") == pytest.approx(work.cut_length_mm, abs=1) and shown(layers, "Of it helper cuts") == pytest.approx(work.weeding_length_mm, abs=1)
-    wait(lambda: layers._compared.item(3, 0).text() not in ("…", f"{plain / 1000:.2f}"), 30, "the ways with helper cuts")
+    def shown(panel, name):
+        return (lambda told: float(re.sub(r"[^\d.]", "", told[told.index(name) + 1])))(
+            [w.text() for w in panel._figures.findChildren(QLabel)]
+        )
+    assert shown(layers, "Cutting") == pytest.approx(work.cut_length_mm, abs=1) and shown(
+        layers, "Of it helper cuts"
+    ) == pytest.approx(work.weeding_length_mm, abs=1)
+    wait(
+        lambda: layers._compared.item(3, 0).text() not in ("…", f"{plain / 1000:.2f}"), 30, "the ways with helper cuts"
+    )
     assert float(layers._compared.item(3, 0).text()) == pytest.approx(work.cut_length_mm / 1000, abs=0.006)
     told = texts[texts.index("Weeding cuts") + 1]
     assert float(re.sub(r"[^\d.]", "", told)) == pytest.approx(work.weeding_length_mm, abs=1)
@@ -436,11 +492,15 @@ def test_layers_are_named_in_another_language_and_grouped_by_sheet(lighthouse, l
     layers._names_in.activated.emit(layers._names_in.currentIndex())
     work = lighthouse.settled()
     named = [plan.name for plan in work.plans]
-    assert recipe(lighthouse).names_in == "fr" and "rouge" in named and "night sky" in named and named != plain  # a name given by hand stays
+    assert (
+        recipe(lighthouse).names_in == "fr" and "rouge" in named and "night sky" in named and named != plain
+    )  # a name given by hand stays
     reds = next(plan for plan in work.plans if plan.name == "rouge")
     other = next(plan for plan in work.plans if plan.name.startswith("crème"))
     layers.select(other.key)
-    lighthouse.window.session.change(recipe(lighthouse).with_edit(other.key, hex=reds.hex), "cut colour")  # the colour dialog is the system's
+    lighthouse.window.session.change(
+        recipe(lighthouse).with_edit(other.key, hex=reds.hex), "cut colour"
+    )  # the colour dialog is the system's
     lighthouse.settled()
     lighthouse.click("By sheet", layers)
     lighthouse.settled()
@@ -455,7 +515,11 @@ def test_figures_of_the_ways_are_faint_until_they_are_of_what_is_shown(lighthous
     assert not table.item(3, 3).font().italic()
     lighthouse.click("Lean", layers)
     seen = []
-    wait(lambda: seen.append(table.item(3, 3).font().italic()) or any(seen) and not seen[-1], 30, "new figures of the ways")
+    wait(
+        lambda: seen.append(table.item(3, 3).font().italic()) or (any(seen) and not seen[-1]),
+        30,
+        "new figures of the ways",
+    )
 
 
 def test_line_art_is_gathered_by_its_colours_in_the_window(driver, tmp_path):
@@ -471,12 +535,16 @@ def test_line_art_is_gathered_by_its_colours_in_the_window(driver, tmp_path):
     driver.settled()
     driver.window.show_stage(LAYERS)
     box = driver.window.panels[LAYERS].line_art
-    next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Line art to sheets").head.setChecked(True)
+    next(f for f in driver.window.findChildren(Fold) if f.head.text().strip() == "Line art to sheets").head.setChecked(
+        True
+    )
     box.rule.setCurrentIndex(box.rule.findData("colours"))
     box.rule.activated.emit(box.rule.currentIndex())
     wait(lambda: box.ladder.rowCount() == 1 and box.ladder.isVisible(), 30, "the ladder by colours")
     assert box.ladder.item(0, 0).text() == "2"
-    QTest.mouseClick(box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(0, 0)).center())
+    QTest.mouseClick(
+        box.ladder.viewport(), Qt.MouseButton.LeftButton, pos=box.ladder.visualItemRect(box.ladder.item(0, 0)).center()
+    )
     work = driver.settled()
     assert len(work.layers) == 3
     assert sorted(plan.hex for plan in work.plans[:-1]) == ["#5aa0a8", "#e9c46a"]

@@ -143,8 +143,17 @@ def test_a_failure_inside_is_a_sentence_and_the_worker_goes_on(opened, monkeypat
 
 def lane_and_answers(**how):
     lane, got = Lane("test", **how), []
-    return lane, got, lambda work, name="": lane.run(name, work, lambda v: got.append(("then", v)), lambda w: got.append(("trouble", str(w))),
-                                                     lambda: got.append(("stopped", name)))
+    return (
+        lane,
+        got,
+        lambda work, name="": lane.run(
+            name,
+            work,
+            lambda v: got.append(("then", v)),
+            lambda w: got.append(("trouble", str(w))),
+            lambda: got.append(("stopped", name)),
+        ),
+    )
 
 
 def test_a_job_answers_once_with_its_result_or_a_sentence():

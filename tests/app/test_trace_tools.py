@@ -1,4 +1,5 @@
-"""The Trace stage in the real window: curve, ladder, palette, line, photo, details, parts, doubles, variants, presets."""
+"""The Trace stage in the real window: curve, ladder, palette, line, photo, details, parts, doubles, variants, presets.
+"""
 
 import json
 
@@ -35,8 +36,11 @@ def trace(driver):
 def discs_file(tmp_path):
     """Three colours on white, and two specks under a millimetre."""
     pixels = np.full((SIZE, SIZE, 3), 255.0)
-    for (x, y, r), colour in zip(((60, 60, 34), (170, 70, 40), (120, 170, 44), (30, 200, 3), (215, 205, 2.2)),
-                                 ((200, 60, 50), (60, 110, 190), (230, 180, 60), (200, 60, 50), (200, 60, 50))):
+    for (x, y, r), colour in zip(
+        ((60, 60, 34), (170, 70, 40), (120, 170, 44), (30, 200, 3), (215, 205, 2.2)),
+        ((200, 60, 50), (60, 110, 190), (230, 180, 60), (200, 60, 50), (200, 60, 50)),
+        strict=False,
+    ):
         cover = shapes.cover_of(shapes.disc(x, y, r), SIZE)[..., None]
         pixels = pixels * (1 - cover) + np.array(colour) * cover
     path = tmp_path / "discs.png"
@@ -250,7 +254,9 @@ def test_the_close_look_at_a_face(driver, trace, smaller):
     before = panel.photo.strip._images[0]
     driver.click("Look elsewhere", panel)
     click(driver, 0.1, 0.9)
-    assert bench.tool is None and panel.photo.strip._images[0] != before and "0 of them here" in panel.photo._said.text()
+    assert (
+        bench.tool is None and panel.photo.strip._images[0] != before and "0 of them here" in panel.photo._said.text()
+    )
 
 
 def test_tones_of_a_photo(driver, trace, smaller):
@@ -335,7 +341,8 @@ def test_a_part_gets_settings_of_its_own(driver, trace, discs_file):
 
 
 def test_double_outlines_are_found_and_made_one(driver, trace, tmp_path):
-    away = lambda x, y: np.hypot(x - 120, y - 120)  # noqa: E731
+    def away(x, y):
+        return np.hypot(x - 120, y - 120)
     ink = shapes.cover_of(lambda x, y: (away(x, y) > 70) & (away(x, y) < 74), SIZE)[..., None]
     inner = shapes.cover_of(shapes.disc(120, 120, 70), SIZE)[..., None]
     pixels = 255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner

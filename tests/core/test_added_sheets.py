@@ -1,4 +1,5 @@
-"""Sheets and cuts that help: an underlay only where the ground would shine through, frames and helper cuts to weed by."""
+"""Sheets and cuts that help: an underlay only where the ground would shine through, frames and helper cuts to weed by.
+"""
 
 from dataclasses import replace
 
@@ -8,7 +9,7 @@ import shapely
 
 import svgs
 from core.test_laying import RECIPE, SIZE
-from core.test_laying import work as work  # noqa: F401 (a fixture)
+from core.test_laying import work as work
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.shapes.polygons import area_of_outline
@@ -16,24 +17,27 @@ from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import report
 
 
-def test_an_underlay_lies_only_where_the_ground_would_shine_through(work):  # noqa: F811
+def test_an_underlay_lies_only_where_the_ground_would_shine_through(work):
     under = Rim(0.4, "underlay")
     black = Pipeline().evaluate(work.original, replace(RECIPE, laid_on="#141414", rims=(under,)))
     assert black.layers[0].plan.name == "underlay"
     area = area_of_outline(black.layers[0].outline)
     scale = work.picture.width / SIZE
-    seen = lambda x, y: area.contains(shapely.Point(x * scale, y * scale))  # noqa: E731
+    def seen(x, y):
+        return area.contains(shapely.Point(x * scale, y * scale))
     assert seen(90, 90) and seen(150, 220) and not seen(150, 20)  # yellow and pale, and not the dark disc
     light = next(x for x in black.layers if x.plan.hex == "#f0e6c8")
     pale = max(area.geoms, key=lambda p: p.centroid.y)
     # a disc of radius r shrunk by d keeps pi (r - d)^2
-    assert pale.area * black.mm_per_px**2 == pytest.approx(np.pi * ((light.area_mm2 / np.pi) ** 0.5 - 0.4) ** 2, rel=2e-3)
+    assert pale.area * black.mm_per_px**2 == pytest.approx(
+        np.pi * ((light.area_mm2 / np.pi) ** 0.5 - 0.4) ** 2, rel=2e-3
+    )
     white = Pipeline().evaluate(work.original, replace(RECIPE, laid_on="#ffffff", rims=(under,)))
     assert "underlay" not in [x.plan.name for x in white.layers]  # nothing is lighter than white
 
 
 @pytest.mark.parametrize("every", [0.0, 12.0])
-def test_a_weeding_frame_goes_around_and_helper_cuts_keep_clear_of_what_stays(work, every):  # noqa: F811
+def test_a_weeding_frame_goes_around_and_helper_cuts_keep_clear_of_what_stays(work, every):
     for layer in work.layers:
         cuts = weeding_cuts(layer.outline, work.mm_per_px, 5.0, every)
         area = shapely.transform(area_of_outline(layer.outline), lambda xy: xy * work.mm_per_px)
@@ -42,11 +46,13 @@ def test_a_weeding_frame_goes_around_and_helper_cuts_keep_clear_of_what_stays(wo
         assert (len(cuts) == 1) == (every == 0)
         for cut in cuts[1:]:
             line = shapely.LineString(cut)
-            assert line.distance(area) > 0.97 and shapely.Polygon(frame).buffer(0.01).contains(line) and line.length >= 2
+            assert (
+                line.distance(area) > 0.97 and shapely.Polygon(frame).buffer(0.01).contains(line) and line.length >= 2
+            )
     assert weeding_cuts(work.layers[0].outline, work.mm_per_px, 0.0)[0].shape == (5, 2)
 
 
-def test_helper_cuts_are_in_every_file_and_figure(work):  # noqa: F811
+def test_helper_cuts_are_in_every_file_and_figure(work):
     made = Pipeline().evaluate(work.original, replace(RECIPE, weeding_mm=4.0, weeding_every_mm=15.0))
     assert made.traced.curves.controls.tobytes() == work.traced.curves.controls.tobytes()
     files = svgs.layers(made, "x")

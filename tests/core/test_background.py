@@ -28,7 +28,9 @@ def ring():
 def test_touching_and_everywhere():
     touching = kept_alpha(ring(), Background((BackgroundStep("colour", points=((0.02, 0.02),), tolerance=20),)))
     assert touching[2, 2] == 0 and touching[100, 100] == 255 and touching[100, 42] == 255
-    everywhere = kept_alpha(ring(), Background((BackgroundStep("colour", points=((0.02, 0.02),), tolerance=20, everywhere=True),)))
+    everywhere = kept_alpha(
+        ring(), Background((BackgroundStep("colour", points=((0.02, 0.02),), tolerance=20, everywhere=True),))
+    )
     assert everywhere[100, 100] == 0 and everywhere[100, 42] == 255
 
 
@@ -51,10 +53,16 @@ def test_the_touching_region_is_a_general_librarys_flood():
 def test_areas_add_take_away_and_the_first_kept_drops_the_rest():
     square = tuple((x, y) for x, y in ((0.2, 0.2), (0.6, 0.2), (0.6, 0.6), (0.2, 0.6)))
     small = tuple((0.4 + 0.1 * x, 0.4 + 0.1 * y) for x, y in ((0, 0), (1, 0), (1, 1), (0, 1)))
-    only = kept_alpha(ring(), Background((BackgroundStep("area", True, square), BackgroundStep("area", False, small)))) > 127
+    only = (
+        kept_alpha(ring(), Background((BackgroundStep("area", True, square), BackgroundStep("area", False, small))))
+        > 127
+    )
     assert only[50, 50] and not only[150, 150] and not only[90, 90]
     assert only.mean() == pytest.approx(0.16 - 0.01, abs=0.003)
-    both = kept_alpha(ring(), Background((BackgroundStep("area", True, small), BackgroundStep("area", True, square)))) > 127
+    both = (
+        kept_alpha(ring(), Background((BackgroundStep("area", True, small), BackgroundStep("area", True, square))))
+        > 127
+    )
     assert both.mean() == pytest.approx(0.16, abs=0.003)
 
 
@@ -62,12 +70,14 @@ def test_areas_add_take_away_and_the_first_kept_drops_the_rest():
 def test_the_edge_moves_by_as_many_pixels_as_asked(move):
     cover = shapes.cover_of(shapes.disc(100, 100, 60), SIZE)
     picture = shapes.picture(shapes.colour_of(cover, (200, 40, 40), (255, 255, 255)))
-    alpha = kept_alpha(picture, Background((BackgroundStep("colour", points=((0.02, 0.02),), tolerance=60),), move_px=move))
+    alpha = kept_alpha(
+        picture, Background((BackgroundStep("colour", points=((0.02, 0.02),), tolerance=60),), move_px=move)
+    )
     assert np.sqrt(alpha.sum() / 255 / np.pi) == pytest.approx(60 + move, abs=0.7)
 
 
 def test_paper_goes_with_its_watermark_in_one_step():
-    y, x = np.mgrid[:SIZE, :SIZE] + 0.5
+    _y, x = np.mgrid[:SIZE, :SIZE] + 0.5
     paper = (245 - 0.1 * x)[..., None] * [1.0, 0.98, 0.94]
     mark = shapes.cover_of(shapes.disc(60, 140, 40), SIZE)[..., None] * 14
     ink = shapes.cover_of(shapes.disc(120, 70, 35), SIZE)[..., None]
@@ -90,7 +100,11 @@ def test_two_strokes_part_a_boat_from_evening_water():
     one = demo("boat")
     picture = decode(one.picture_path.read_bytes(), one.file_name)
     keep = BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.68, 0.6), (0.55, 0.5), (0.5, 0.42)))
-    drop = BackgroundStep("stroke", False, ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)))
+    drop = BackgroundStep(
+        "stroke",
+        False,
+        ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)),
+    )
     kept = kept_alpha(picture, Background((keep, drop))) > 127
     corners = [((240, 560), (500, 560), (430, 720), (330, 700)), ((500, 560), (790, 560), (690, 712), (430, 720)),
                ((370, 560), (510, 330), (560, 560)), ((560, 560), (510, 330), (650, 560))]
@@ -127,8 +141,15 @@ def test_a_freed_picture_is_traced_without_its_ground():
     assert from_json(to_json(recipe)) == recipe
 
 
-@pytest.mark.parametrize("wrong", [dict(kind="wand"), dict(kind="area", points=((0, 0),)), dict(kind="colour", points=((2.0, 0.0),)),
-                                   dict(kind="stroke", points=((0.1, 0.1),), width=4.0)])
+@pytest.mark.parametrize(
+    "wrong",
+    [
+        {"kind": "wand"},
+        {"kind": "area", "points": ((0, 0),)},
+        {"kind": "colour", "points": ((2.0, 0.0),)},
+        {"kind": "stroke", "points": ((0.1, 0.1),), "width": 4.0},
+    ],
+)
 def test_wrong_steps_are_refused(wrong):
     with pytest.raises(SettingError, match="background"):
         BackgroundStep(**wrong)

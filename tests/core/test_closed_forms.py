@@ -83,8 +83,10 @@ def test_rotated_rectangle_is_four_lines():
 def test_sine_ribbon():
     """A band of constant height between two sines: area width times height; length by quadrature."""
     amplitude, wave, height, x0, x1 = 12.0, 60.0, 22.0, 15.3, 135.3
-    bend = lambda x: 80.4 + amplitude * np.sin(2 * np.pi * (x - x0) / wave)  # noqa: E731
-    inside = lambda x, y: (np.abs(y - bend(x)) <= height / 2) & (x >= x0) & (x <= x1)  # noqa: E731
+    def bend(x):
+        return 80.4 + amplitude * np.sin(2 * np.pi * (x - x0) / wave)
+    def inside(x, y):
+        return (np.abs(y - bend(x)) <= height / 2) & (x >= x0) & (x <= x1)
     layer = traced(inside)
     x = np.linspace(x0, x1, 20_001)
     length = np.hypot(np.diff(x), np.diff(bend(x))).sum()
@@ -119,7 +121,8 @@ def test_a_mirrored_or_turned_picture_gives_the_mirrored_or_turned_trace(how):
 @pytest.mark.parametrize("wave, amplitude", [(110.0, 9.0), (140.0, 25.0)])
 def test_a_smooth_band_has_no_kinks(wave, amplitude):
     """Where curves and straight pieces join on a smooth outline, they join in one direction."""
-    bend = lambda x: 80.4 + amplitude * np.sin(2 * np.pi * x / wave + 0.4)  # noqa: E731
+    def bend(x):
+        return 80.4 + amplitude * np.sin(2 * np.pi * x / wave + 0.4)
     controls = traced(lambda x, y: (np.abs(y - bend(x)) <= 11) & (x >= 12.3) & (x <= 147.6)).outline.controls
     before, after = np.roll(controls, 1, axis=0), controls
     one, two = before[:, 3] - before[:, 2], after[:, 1] - after[:, 0]

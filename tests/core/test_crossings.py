@@ -1,5 +1,7 @@
 """Chords and curves that cross: found as a general geometry library finds them, and mended."""
 
+import itertools
+
 import numpy as np
 import pytest
 import shapely
@@ -14,7 +16,9 @@ from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import flatten, line_controls
 
-places = arrays(np.float64, st.tuples(st.integers(2, 40), st.just(4)), elements=st.integers(-120, 120).map(lambda v: v / 8))
+places = arrays(
+    np.float64, st.tuples(st.integers(2, 40), st.just(4)), elements=st.integers(-120, 120).map(lambda v: v / 8)
+)
 
 
 @given(places)
@@ -24,7 +28,7 @@ def test_crossing_chords_agree_with_a_general_library(ends):
     apart = (begin != end).any(1)
     begin, end = begin[apart], end[apart]
     ours = {tuple(sorted(p)) for p in crossing_chords(begin, end).tolist()}
-    chords = [shapely.LineString(pair) for pair in zip(begin, end)]
+    chords = [shapely.LineString(pair) for pair in zip(begin, end, strict=False)]
     theirs = {(i, j) for i in range(len(chords)) for j in range(i + 1, len(chords))
               if chords[i].crosses(chords[j]) and chords[i].distance(shapely.points(end[j])) > 0
               and chords[i].distance(shapely.points(begin[j])) > 0 and chords[j].distance(shapely.points(end[i])) > 0
@@ -43,7 +47,7 @@ def test_no_two_arcs_of_a_random_map_cross(labels, tolerance):
     # finer than the check in the program, and by another library
     xy, starts = flatten(curves.controls, curves.straight, 0.004)
     lines = []
-    for k, (a, b) in enumerate(zip(starts[:-1], starts[1:])):
+    for k, (a, b) in enumerate(itertools.pairwise(starts)):
         lines.append(shapely.LineString(np.concatenate([xy[a:b], curves.controls[k, 3:]])))
     tree = shapely.STRtree(lines)
     for i, j in tree.query(lines, predicate="crosses").T.tolist():
@@ -79,8 +83,19 @@ def test_two_curves_between_close_points_are_parted():
     flat = line_controls(np.array([[0.0, 5.0], [0.0, 5.5]]), np.array([upper[-1], lower[-1]]))
     flat[0, 1:3], flat[1, 1:3] = [[13, 9], [27, 2]], [[13, 3], [27, 8]]
     number = np.array([0, 1])
-    spliced = mending.Spliced(flat, np.zeros(2, bool), np.zeros(2), number, np.array([0, 41]), np.array([40, 81]), points,
-                              points, np.array([0, 41, 82]), number, np.full(82, -1))
+    spliced = mending.Spliced(
+        flat,
+        np.zeros(2, bool),
+        np.zeros(2),
+        number,
+        np.array([0, 41]),
+        np.array([40, 81]),
+        points,
+        points,
+        np.array([0, 41, 82]),
+        number,
+        np.full(82, -1),
+    )
     assert len(crossings(flat, np.zeros(2, bool))) > 0
     mended = mending.without_crossings(spliced, 0.3)
     assert len(crossings(mended.controls, mended.straight)) == 0
@@ -98,8 +113,19 @@ def test_points_that_cross_go_back_to_their_pixels():
     points = base.copy()
     points[4:8, 1] += 1.6  # the upper points have slipped under the lower ones
     controls = line_controls(points[[0, 12]], points[[11, 23]])
-    spliced = mending.Spliced(controls, np.ones(2, bool), np.zeros(2), np.array([0, 1]), np.array([0, 12]),
-                              np.array([11, 23]), points, base, np.array([0, 12, 24]), np.array([0, 1]), np.full(24, -1))
+    spliced = mending.Spliced(
+        controls,
+        np.ones(2, bool),
+        np.zeros(2),
+        np.array([0, 1]),
+        np.array([0, 12]),
+        np.array([11, 23]),
+        points,
+        base,
+        np.array([0, 12, 24]),
+        np.array([0, 1]),
+        np.full(24, -1),
+    )
     untangled, felt = mending._untangled(spliced, np.ones(2, bool))
     chords = np.delete(np.arange(23), 11)
     assert len(crossing_chords(points[chords], points[chords + 1])) > 0

@@ -41,7 +41,8 @@ def circle(r, n=4000, x=200.3, y=199.7):
 
 def rounded_rectangle(w, h, r, n=400):
     quarter = np.linspace(0, np.pi / 2, n)
-    corner = lambda x, y, turn: np.stack([x + r * np.cos(quarter + turn), y + r * np.sin(quarter + turn)], -1)  # noqa: E731
+    def corner(x, y, turn):
+        return np.stack([x + r * np.cos(quarter + turn), y + r * np.sin(quarter + turn)], -1)
     return np.concatenate([corner(w - r, h - r, 0), corner(r, h - r, np.pi / 2), corner(r, r, np.pi),
                            corner(w - r, r, 1.5 * np.pi)])
 
@@ -64,7 +65,7 @@ def test_the_straight_sides_of_a_rounded_rectangle(scatter):
     assert len(lengths) == 4 if scatter == 0 else len(lengths) >= 3
     # a quarter of 20 px leaves its tangent by 0.1 px within 2 px: runs may reach so far
     assert all(min(abs(n - 50), abs(n - 120)) <= 8 for n in lengths)
-    for begin, end in zip(runs.begin, runs.end):
+    for begin, end in zip(runs.begin, runs.end, strict=False):
         assert min(abs(end - begin)) < 0.35 + 5 * scatter
 
 
@@ -136,7 +137,9 @@ def test_a_run_of_seven_is_averaged():
     assert out[3] == pytest.approx(0.1) and out.max() == pytest.approx(0.1)
 
 
-@pytest.mark.parametrize("change, why", [({"tolerance_px": 0}, "above 0"), ({"bad": True}, "finite"), ({"last": 0}, "fewer than two")])
+@pytest.mark.parametrize(
+    "change, why", [({"tolerance_px": 0}, "above 0"), ({"bad": True}, "finite"), ({"last": 0}, "fewer than two")]
+)
 def test_what_cannot_be_fitted_is_refused(change, why):
     xy = np.array([[0, 0], [1, 0], [2, 0.0]])
     if change.get("bad"):

@@ -19,10 +19,14 @@ def drawing(size=160):
     ring = shapes.cover_of(shapes.disc(50, 50, 35), size) - shapes.cover_of(shapes.disc(50, 50, 24), size)
     bar = shapes.cover_of(shapes.polygon(np.array([[90.3, 100], [150, 110.7], [149, 116], [89, 105]])), size)
     cover = np.clip(ring + shapes.cover_of(shapes.disc(115, 45, 20), size) + bar, 0, 1)
-    return np.clip(230 - 190 * cover + np.random.default_rng(4).normal(0, 4, cover.shape), 0, 255).round().astype(np.uint8)
+    return (
+        np.clip(230 - 190 * cover + np.random.default_rng(4).normal(0, 4, cover.shape), 0, 255).round().astype(np.uint8)
+    )
 
 
-@pytest.mark.parametrize("make", [drawing, lambda: np.random.default_rng(1).integers(0, 256, (37, 53)).astype(np.uint8)])
+@pytest.mark.parametrize(
+    "make", [drawing, lambda: np.random.default_rng(1).integers(0, 256, (37, 53)).astype(np.uint8)]
+)
 def test_pieces_less_holes_agree_with_a_general_labelling_at_all_levels(make):
     """Gray 1971 against scikit-image's labelling: ink over corners, paper over sides only."""
     grey = make()
@@ -35,7 +39,9 @@ def test_pieces_less_holes_agree_with_a_general_labelling_at_all_levels(make):
 
 
 @pytest.mark.parametrize("dark_is_ink", [True, False])
-@pytest.mark.parametrize("make", [drawing, lambda: np.random.default_rng(2).integers(0, 256, (38, 51)).astype(np.uint8)])
+@pytest.mark.parametrize(
+    "make", [drawing, lambda: np.random.default_rng(2).integers(0, 256, (38, 51)).astype(np.uint8)]
+)
 def test_pieces_and_holes_agree_with_a_general_labelling_at_all_levels(make, dark_is_ink):
     """Against scikit-image's labelling, dark ink and light."""
     grey = make()
@@ -46,8 +52,10 @@ def test_pieces_and_holes_agree_with_a_general_labelling_at_all_levels(make, dar
         assert holes[level] == label(~ink, connectivity=1).max() - 1
 
 
-@given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=14), elements=st.integers(0, 5)),
-       st.integers(1, 4))
+@given(
+    hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=14), elements=st.integers(0, 5)),
+    st.integers(1, 4),
+)
 @settings(max_examples=80)
 def test_pieces_are_the_same_however_the_rows_are_parted(grey, rows):
     before, piece_counts._ROWS = piece_counts._ROWS, rows
@@ -84,7 +92,9 @@ def test_the_best_stretch_lies_between_the_tones_and_shows_what_was_drawn():
     assert counted.euler[best.best] == 2  # three pieces, one hole
 
 
-@pytest.mark.parametrize("grey", [np.full((20, 20), 200, np.uint8), np.zeros((9, 30), np.uint8), np.full((8, 8), 255, np.uint8)])
+@pytest.mark.parametrize(
+    "grey", [np.full((20, 20), 200, np.uint8), np.zeros((9, 30), np.uint8), np.full((8, 8), 255, np.uint8)]
+)
 def test_one_tone_has_a_proposal_all_the_same(grey):
     assert 0 <= cut_offs.count_cut_offs(grey).proposed <= 255
 
@@ -116,7 +126,9 @@ def test_a_black_area_larger_than_the_window_stays_whole():
 
 def test_light_ink_on_dark_is_the_same_upside_down():
     grey = drawing()
-    assert np.array_equal(local_tone.local_labels(grey, 128), local_tone.local_labels(255 - grey, 128, dark_is_ink=False))
+    assert np.array_equal(
+        local_tone.local_labels(grey, 128), local_tone.local_labels(255 - grey, 128, dark_is_ink=False)
+    )
 
 
 def test_a_silhouette_fills_what_ink_encloses_and_leaves_bays_open():

@@ -1,6 +1,8 @@
-"""Several designs on one page told apart; parts of several works on shared sheets. Rendered by another reader where pixels decide."""
+"""Several designs on one page told apart; parts of several works on shared sheets. Rendered by another reader where
+pixels decide."""
 
 import io
+import itertools
 from dataclasses import replace
 
 import numpy as np
@@ -31,8 +33,18 @@ def page(parts):
 @pytest.fixture(scope="module")
 def three():
     """A blue badge with a red moon, a red star's stand-in beside it, and two yellow discs 3 mm apart below."""
-    return Pipeline().evaluate(page(((shapes.disc(80, 80, 60), BLUE), (shapes.disc(80, 80, 20), RED), (shapes.disc(230, 90, 40), RED),
-                                     (shapes.disc(120, 230, 22), YELLOW), (shapes.disc(170, 230, 22), YELLOW))), RECIPE)
+    return Pipeline().evaluate(
+        page(
+            (
+                (shapes.disc(80, 80, 60), BLUE),
+                (shapes.disc(80, 80, 20), RED),
+                (shapes.disc(230, 90, 40), RED),
+                (shapes.disc(120, 230, 22), YELLOW),
+                (shapes.disc(170, 230, 22), YELLOW),
+            )
+        ),
+        RECIPE,
+    )
 
 
 def test_designs_are_told_apart_in_the_order_of_reading(three):
@@ -41,15 +53,21 @@ def test_designs_are_told_apart_in_the_order_of_reading(three):
     assert [sum(x.outline.pieces for x in d.layers) for d in found] == [2, 1, 2]  # 3 mm apart is one design
     assert len(designs_of(three.layers, 1.0 / three.mm_per_px)) == 4
     # nothing is lost and nothing is there twice
-    assert sum(x.outline.area_px.sum() for d in found for x in d.layers) == pytest.approx(sum(x.outline.area_px.sum() for x in three.layers))
-    assert sum(x.cut_length_mm for d in found for x in d.layers) == pytest.approx(sum(x.cut_length_mm for x in three.layers))
+    assert sum(x.outline.area_px.sum() for d in found for x in d.layers) == pytest.approx(
+        sum(x.outline.area_px.sum() for x in three.layers)
+    )
+    assert sum(x.cut_length_mm for d in found for x in d.layers) == pytest.approx(
+        sum(x.cut_length_mm for x in three.layers)
+    )
     assert designs_of((), 5.0) == []
 
 
 def test_each_design_has_a_file_in_its_own_frame(three, tmp_path):
     files = svgs.write_designs(three, tmp_path, "page")
     assert [f.name for f in files] == ["page-design-01.svg", "page-design-02.svg", "page-design-03.svg"]
-    drawn = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=files[0].read_text(), dpi=96)))).convert("RGBA")
+    drawn = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=files[0].read_text(), dpi=96)))).convert(
+        "RGBA"
+    )
     assert drawn.width == pytest.approx(60 * 96 / 25.4, abs=2)  # 120 px of half a mm
     assert drawn.getpixel((drawn.width // 2, drawn.height // 2))[:3] == RED and drawn.getpixel((4, 4))[3] == 0
     with pytest.raises(ExportError):
@@ -57,11 +75,21 @@ def test_each_design_has_a_file_in_its_own_frame(three, tmp_path):
 
 
 def test_parts_of_several_works_share_a_sheet_when_colour_and_material_agree(three, tmp_path):
-    other = Pipeline().evaluate(page(((shapes.disc(150, 150, 100), (201, 61, 50)), (shapes.disc(150, 150, 30), YELLOW))), replace(RECIPE, size_mm=100.0))
-    works = [("one", three.layers, three.mm_per_px, three.size_mm, {}), ("two", other.layers, other.mm_per_px, other.size_mm, {})]
+    other = Pipeline().evaluate(
+        page(((shapes.disc(150, 150, 100), (201, 61, 50)), (shapes.disc(150, 150, 30), YELLOW))),
+        replace(RECIPE, size_mm=100.0),
+    )
+    works = [
+        ("one", three.layers, three.mm_per_px, three.size_mm, {}),
+        ("two", other.layers, other.mm_per_px, other.size_mm, {}),
+    ]
     sheets, size = shared_sheets(works)
     assert size == pytest.approx((150 + 10 + 100, 150), abs=0.5)
-    assert sorted((hex_colour, len(parts)) for _, hex_colour, parts in sheets) == [("#1e3557", 1), ("#c83c32", 2), ("#e3ae4a", 2)]
+    assert sorted((hex_colour, len(parts)) for _, hex_colour, parts in sheets) == [
+        ("#1e3557", 1),
+        ("#c83c32", 2),
+        ("#e3ae4a", 2),
+    ]
     # of another material it is another sheet
     red = next(x.plan.key for x in other.layers if x.plan.hex != "#e3ae4a")
     apart, _ = shared_sheets([works[0], (*works[1][:4], {red: "flake-film"})])
@@ -72,8 +100,11 @@ def test_parts_of_several_works_share_a_sheet_when_colour_and_material_agree(thr
     assert len(frames) == 1 and all(f.read_text().count("<path") == 1 for f in files)
     sheet = next(f for f in files if "red" in f.name)
     image = Image.open(io.BytesIO(bytes(resvg_py.svg_to_bytes(svg_string=sheet.read_text(), dpi=96)))).convert("RGBA")
-    at = lambda x, y: image.getpixel((round(x * 96 / 25.4), round(y * 96 / 25.4)))[3] > 0  # noqa: E731
-    assert at(115, 45) and at(160 + 50, 50 - 25) and not at(155, 75)  # both works' red, at true size, and the gap between
+    def at(x, y):
+        return image.getpixel((round(x * 96 / 25.4), round(y * 96 / 25.4)))[3] > 0
+    assert (
+        at(115, 45) and at(160 + 50, 50 - 25) and not at(155, 75)
+    )  # both works' red, at true size, and the gap between
 
 
 def test_pen_lines_are_one_design(tmp_path):
@@ -89,4 +120,4 @@ def test_no_part_of_a_shared_sheet_lies_on_another(three):
     sheets, _ = shared_sheets([("a", three.layers, three.mm_per_px, three.size_mm, {})] * 3)
     for _, _, parts in sheets:
         boxes = [(p.outline.controls[..., 0].min(), p.outline.controls[..., 0].max()) for p in parts]
-        assert all(a[1] < b[0] for a, b in zip(boxes, boxes[1:]))
+        assert all(a[1] < b[0] for a, b in itertools.pairwise(boxes))

@@ -18,10 +18,15 @@ NS = 'xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xli
 
 def pdf(*pages, width=210 / 25.4 * 72, height=297 / 25.4 * 72) -> bytes:
     """A small PDF, one content stream a page (PDF 1.4, ISO 32000-1)."""
-    parts = [b"<< /Type /Catalog /Pages 2 0 R >>",
-             b"<< /Type /Pages /Count %d /Kids [%s] >>" % (len(pages), b" ".join(b"%d 0 R" % (3 + 2 * n) for n in range(len(pages))))]
+    parts = [
+        b"<< /Type /Catalog /Pages 2 0 R >>",
+        b"<< /Type /Pages /Count %d /Kids [%s] >>"
+        % (len(pages), b" ".join(b"%d 0 R" % (3 + 2 * n) for n in range(len(pages)))),
+    ]
     for n, content in enumerate(pages):
-        parts.append(b"<< /Type /Page /Parent 2 0 R /MediaBox [0 0 %.3f %.3f] /Contents %d 0 R >>" % (width, height, 4 + 2 * n))
+        parts.append(
+            b"<< /Type /Page /Parent 2 0 R /MediaBox [0 0 %.3f %.3f] /Contents %d 0 R >>" % (width, height, 4 + 2 * n)
+        )
         parts.append(b"<< /Length %d >>\nstream\n%s\nendstream" % (len(content), content))
     out, places = b"%PDF-1.4\n", []
     for number, part in enumerate(parts, 1):
@@ -44,7 +49,9 @@ def test_a_page_has_its_size_in_mm_and_its_shapes_where_they_are():
     """A4 is 210 x 297 mm (ISO 216); the square is 2 in wide, one inch from the left and the bottom."""
     picture = decode(pdf(SQUARE), "page.pdf", page_dpi=300)
     assert picture.dpi == 300.0
-    assert picture.width / 300 * 25.4 == pytest.approx(210, abs=0.1) and picture.height / 300 * 25.4 == pytest.approx(297, abs=0.1)
+    assert picture.width / 300 * 25.4 == pytest.approx(210, abs=0.1) and picture.height / 300 * 25.4 == pytest.approx(
+        297, abs=0.1
+    )
     y, x = np.nonzero(picture.grey < 128)
     assert (x.min(), x.max() + 1) == pytest.approx((300, 900), abs=1)
     assert picture.height - y.max() - 1 == pytest.approx(300, abs=1) and len(x) == pytest.approx(600 * 600, rel=0.01)
@@ -65,10 +72,17 @@ def test_the_page_asked_for_is_the_page_drawn():
         decode(data, "x.pdf", page=2)
 
 
-@pytest.mark.parametrize("attributes, size_mm", [
-    ('width="40mm" height="20mm" viewBox="0 0 80 40"', (40, 20)), ('width="4in" height="2in"', (101.6, 50.8)),
-    ('width="96" height="48"', (25.4, 12.7)), ('viewBox="0 0 192 96"', (50.8, 25.4)),
-    ('width="72pt" viewBox="0 0 10 5"', (25.4, 12.7)), ('width="100%" height="100%" viewBox="0 0 96 96"', (25.4, 25.4))])
+@pytest.mark.parametrize(
+    "attributes, size_mm",
+    [
+        ('width="40mm" height="20mm" viewBox="0 0 80 40"', (40, 20)),
+        ('width="4in" height="2in"', (101.6, 50.8)),
+        ('width="96" height="48"', (25.4, 12.7)),
+        ('viewBox="0 0 192 96"', (50.8, 25.4)),
+        ('width="72pt" viewBox="0 0 10 5"', (25.4, 12.7)),
+        ('width="100%" height="100%" viewBox="0 0 96 96"', (25.4, 25.4)),
+    ],
+)
 def test_a_drawing_has_the_size_it_states(attributes, size_mm):
     """Units of CSS: 1 in = 25.4 mm = 96 px = 72 pt (W3C CSS Values and Units)."""
     picture = decode(svg('<rect width="8" height="3" fill="#c00"/>', attributes), "d.svg")
@@ -110,8 +124,12 @@ def test_an_embedded_picture_that_would_burst_is_left_out():
 HOSTILE = {
     "deep": svg("<g>" * 5000 + RECT + "</g>" * 5000),
     "entities": b'<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>' + svg("<title>&b;</title>" + RECT),
-    "uses of uses": svg("".join(f'<g id="n{n}">' + f'<use href="#n{n - 1}"/>' * 10 + "</g>" if n else f'<g id="n0">{RECT}</g>'
-                                for n in range(9))),
+    "uses of uses": svg(
+        "".join(
+            f'<g id="n{n}">' + f'<use href="#n{n - 1}"/>' * 10 + "</g>" if n else f'<g id="n0">{RECT}</g>'
+            for n in range(9)
+        )
+    ),
     "huge": svg(RECT, 'width="4999mm" height="4999mm"'),
     "endless": svg(RECT, 'width="1e9mm" height="1mm"'),
     "no size": svg(RECT, ""),
@@ -143,7 +161,9 @@ def test_a_page_too_fine_says_what_would_do():
 
 
 def drawn(size=96):
-    return Image.fromarray(shapes.colour_of(shapes.cover_of(shapes.disc(48, 48, 30), size), (30, 60, 120), (255, 255, 255)))
+    return Image.fromarray(
+        shapes.colour_of(shapes.cover_of(shapes.disc(48, 48, 30), size), (30, 60, 120), (255, 255, 255))
+    )
 
 
 def test_the_first_picture_of_a_gif():

@@ -58,7 +58,8 @@ def test_turned_and_pill_shaped_ones_too():
 def test_exact_shapes_can_be_switched_off():
     shape = shapes.rounded_rectangle(24.3, 27.6, 100.4, 60.2, 14.3, turn=0.0006)
     on, off = outline(shape), outline(shape, exact_shapes=False)
-    level = lambda got: (np.abs(got.controls[got.straight][:, 3] - got.controls[got.straight][:, 0]).min(1) == 0).sum()  # noqa: E731
+    def level(got):
+        return (np.abs(got.controls[got.straight][:, 3] - got.controls[got.straight][:, 0]).min(1) == 0).sum()
     assert level(on) == 4 and level(off) == 0
 
 
@@ -111,7 +112,8 @@ def test_a_symmetric_outline_is_its_own_mirror_image(turn):
 
 def test_what_is_not_symmetric_stays_so():
     wide = heart(80.3, 79.8, 70)
-    lopsided = lambda px, py: wide(px, py) | ((px - 110) ** 2 + (py - 112) ** 2 <= 150)  # noqa: E731
+    def lopsided(px, py):
+        return wide(px, py) | ((px - 110) ** 2 + (py - 112) ** 2 <= 150)
     work = outline(lopsided)
     ring = evaluate(work.controls[:, None], np.linspace(0, 1, 16)[None]).reshape(-1, 2)
     truth = shapes.polygon_of(lopsided, 160)
@@ -155,7 +157,13 @@ def asymmetries(work):
         length = np.hypot(*(b - a))
         if length > 40:
             axis = np.array([-(b - a)[1], (b - a)[0]]) / length
-            found.append((len(controls), float(np.abs(symmetry.mirrored(controls[::-1, ::-1], (a + b) / 2, axis) - controls).max()), arc))
+            found.append(
+                (
+                    len(controls),
+                    float(np.abs(symmetry.mirrored(controls[::-1, ::-1], (a + b) / 2, axis) - controls).max()),
+                    arc,
+                )
+            )
     return found
 
 
@@ -163,7 +171,8 @@ def asymmetries(work):
 def test_an_arc_between_nodes_that_is_its_own_image_becomes_exactly_so(middle):
     x0, y0 = middle
     disc = shapes.disc(x0, y0, 100)
-    half = lambda x, y: (np.hypot(x - x0, y - y0) < 100) & (x < x0 - 10)  # noqa: E731
+    def half(x, y):
+        return (np.hypot(x - x0, y - y0) < 100) & (x < x0 - 10)
     found = asymmetries(Pipeline().evaluate(two_coloured(disc, half), Recipe(reading="colour")))
     exact = [(n, arc) for n, off, arc in found if off < 1e-9]
     assert exact
@@ -183,11 +192,15 @@ def test_an_arc_between_nodes_that_is_its_own_image_becomes_exactly_so(middle):
 
 def test_what_is_not_its_own_image_or_is_to_stay_as_drawn_is_left():
     disc = shapes.disc(150, 150, 100)
-    half = lambda x, y: (np.hypot(x - 150, y - 150) < 100) & (x < 140)  # noqa: E731
+    def half(x, y):
+        return (np.hypot(x - 150, y - 150) < 100) & (x < 140)
     as_drawn = asymmetries(Pipeline().evaluate(two_coloured(disc, half), Recipe(reading="colour", exact_shapes=False)))
     assert as_drawn and min(off for _, off, _ in as_drawn) > 1e-6
     # a shore that is steep on one side only
-    shore = lambda x, y: (y > 150 - 60 * np.exp(-((x - 110) / np.where(x < 110, 20, 70)) ** 2)) & (np.hypot(x - 150, y - 150) < 120)  # noqa: E731
+    def shore(x, y):
+        return (y > 150 - 60 * np.exp(-(((x - 110) / np.where(x < 110, 20, 70)) ** 2))) & (
+            np.hypot(x - 150, y - 150) < 120
+        )
     found = asymmetries(Pipeline().evaluate(two_coloured(shapes.disc(150, 150, 120), shore), Recipe(reading="colour")))
     longest = max(found, key=lambda one: one[0])
     assert longest[1] > 1

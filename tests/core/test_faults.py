@@ -27,8 +27,7 @@ def drawing(size=640):
 
 def scanned(grey, ink=25, paper=235):
     values = cv2.GaussianBlur(grey.astype(np.float32), (0, 0), 0.8) * ((paper - ink) / 255) + ink
-    values = np.dstack([values] * 3) + np.random.default_rng(3).normal(0, 4, (*grey.shape, 1))
-    return values
+    return np.dstack([values] * 3) + np.random.default_rng(3).normal(0, 4, (*grey.shape, 1))
 
 
 def picture_of(values):

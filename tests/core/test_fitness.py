@@ -17,7 +17,9 @@ NAVY, WHITE = (30, 53, 87), (255, 255, 255)
 
 
 def badge(size=300):
-    cover = shapes.cover_of(shapes.polygon(shapes.star_corners(size / 2, size / 2, size * 0.45, size * 0.2, 6, 0.1)), size)
+    cover = shapes.cover_of(
+        shapes.polygon(shapes.star_corners(size / 2, size / 2, size * 0.45, size * 0.2, 6, 0.1)), size
+    )
     return shapes.colour_of(cover, NAVY, WHITE)
 
 
@@ -57,7 +59,9 @@ def test_noise_alone():
     assert "source.noise_only" in codes(rng.integers(0, 255, (200, 200, 3), dtype=np.uint8))
 
 
-@pytest.mark.parametrize("key, reading", [("lighthouse", "colour"), ("kingfisher", "tone"), ("panel", "tone"), ("boat", "photo")])
+@pytest.mark.parametrize(
+    "key, reading", [("lighthouse", "colour"), ("kingfisher", "tone"), ("panel", "tone"), ("boat", "photo")]
+)
 def test_the_reading_that_suits_the_demo_pictures(key, reading):
     one = demo(key)
     picture = decode(one.picture_path.read_bytes(), one.file_name)
@@ -79,7 +83,11 @@ def test_drawn_greys_are_colours_and_ink_is_not(noise):
     """Three flat greys are three sheets; the same drawing in one ink is a tone picture."""
     rng = np.random.default_rng(1)
     pixels = np.full((300, 300, 3), 255.0)
-    for inside, grey in ((shapes.disc(120, 150, 80), 99), (shapes.disc(200, 150, 60), 211), (shapes.disc(120, 150, 30), 33)):
+    for inside, grey in (
+        (shapes.disc(120, 150, 80), 99),
+        (shapes.disc(200, 150, 60), 211),
+        (shapes.disc(120, 150, 30), 33),
+    ):
         cover = shapes.cover_of(inside, 300)[..., None]
         pixels = pixels * (1 - cover) + grey * cover
     for picture, wanted in ((pixels, "colour"), (np.where(pixels < 240, 30.0, 255.0), "tone")):

@@ -73,7 +73,9 @@ def test_bridges_of_drawings_made_by_rule():
         grey, truth = gap_drawing(seed)
         gaps = find_gaps(grey < 140)
         middle = (gaps.start + gaps.end) / 2
-        near = np.array([[np.hypot(*(m - c.xy)) < c.gap / 2 + 5 for c in truth] for m in middle]).reshape(len(middle), len(truth))
+        near = np.array([[np.hypot(*(m - c.xy)) < c.gap / 2 + 5 for c in truth] for m in middle]).reshape(
+            len(middle), len(truth)
+        )
         cuts, found, false = cuts + len(truth), found + int(near.any(0).sum()), false + int((~near.any(1)).sum())
     assert found >= 0.85 * cuts and false <= 1
 
@@ -112,7 +114,10 @@ def test_a_bridge_parts_inside_from_outside_and_follows_the_outline():
     assert closed.layers[0].cut_length_mm == pytest.approx(4 * np.pi * 70, rel=0.02)
     assert len(lines.gaps(closed)) == 0 and closed.segmentation.cut_off == work.segmentation.cut_off
     # another cut-off, another crop: the bridge is still there
-    again = Pipeline().evaluate(picture, replace(bridged, cut_off=work.segmentation.cut_off + 30, preparation=Preparation(crop=(0.1, 0.1, 0.95, 0.95))))
+    again = Pipeline().evaluate(
+        picture,
+        replace(bridged, cut_off=work.segmentation.cut_off + 30, preparation=Preparation(crop=(0.1, 0.1, 0.95, 0.95))),
+    )
     assert again.layers[0].outline.holes == 1
     off = Pipeline().evaluate(picture, replace(bridged, lines=tuple(replace(x, on=False) for x in bridged.lines)))
     assert off.traced.planar.face_count == 2
@@ -131,7 +136,9 @@ def test_ink_is_added_and_taken_away_in_every_reading():
 
 def test_a_line_is_as_wide_as_asked_for_however_the_picture_is_prepared():
     for steps in (PLAIN, Preparation(enlarge=2), Preparation(crop=(0.2, 0.1, 0.8, 0.9), turn_deg=10.0)):
-        work = Pipeline().evaluate(shapes.picture(shapes.grey_of(ring_with_gap(0.0))), Recipe(reading="tone", size_mm=100.0, preparation=steps))
+        work = Pipeline().evaluate(
+            shapes.picture(shapes.grey_of(ring_with_gap(0.0))), Recipe(reading="tone", size_mm=100.0, preparation=steps)
+        )
         line = lines.painted_line(work, ((0.4, 0.4), (0.6, 0.4)), 3.0 / work.mm_per_px, "#000000")
         assert lines.line_width_mm(work, line) == pytest.approx(3.0, rel=1e-4)
 
@@ -151,7 +158,14 @@ def test_a_leak_in_the_outline_of_a_coloured_picture_is_found_and_closed():
     # two fields that would be one: the same colour on both sides of a dark line with a gap in it
     page = np.full((240, 320, 3), (240, 200, 90), np.uint8)
     page[:20], page[-20:], page[:, :20], page[:, -20:] = 255, 255, 255, 255
-    for box in (np.s_[20:26, 20:300], np.s_[214:220, 20:300], np.s_[20:220, 20:26], np.s_[20:220, 294:300], np.s_[20:110, 157:163], np.s_[118:220, 157:163]):
+    for box in (
+        np.s_[20:26, 20:300],
+        np.s_[214:220, 20:300],
+        np.s_[20:220, 20:26],
+        np.s_[20:220, 294:300],
+        np.s_[20:110, 157:163],
+        np.s_[118:220, 157:163],
+    ):
         page[box] = (30, 30, 40)
     page[60:80, 60:80] = (60, 120, 160)
     pipeline, source = Pipeline(), shapes.picture(page)
@@ -160,6 +174,13 @@ def test_a_leak_in_the_outline_of_a_coloured_picture_is_found_and_closed():
     assert lines.outline_label(work) is not None and faces[150, 100] == faces[150, 220]
     gaps = lines.gaps(work)
     assert len(gaps) == 1 and gaps.gap_px[0] == pytest.approx(8, abs=1.5)
-    closed = pipeline.evaluate(source, Recipe(reading="colour", colours=4, lines=(lines.bridge(work, gaps.start[0], gaps.end[0], float(gaps.width_px[0])),)))
+    closed = pipeline.evaluate(
+        source,
+        Recipe(
+            reading="colour",
+            colours=4,
+            lines=(lines.bridge(work, gaps.start[0], gaps.end[0], float(gaps.width_px[0])),),
+        ),
+    )
     faces = closed.traced.planar.faces
     assert faces[150, 100] != faces[150, 220]

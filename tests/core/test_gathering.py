@@ -38,11 +38,18 @@ def ink(work):
 
 def test_regions_on_both_sides_of_a_line_touch_and_others_do_not(rings):
     planar = rings.traced.planar
-    at = lambda x, y: int(planar.faces[y, x])  # noqa: E731
+    def at(x, y):
+        return int(planar.faces[y, x])
     pairs = {tuple(p) for p in touching_across_ink(planar, ink(rings)).tolist()}
-    touch = lambda a, b: (min(a, b), max(a, b)) in pairs  # noqa: E731
+    def touch(a, b):
+        return (min(a, b), max(a, b)) in pairs
     assert len(enclosed_faces(planar, ink(rings))) == 7
-    assert touch(at(5, 5), at(150, 35)) and touch(at(150, 35), at(60, 150)) and touch(at(140, 150), at(160, 150)) and touch(at(95, 150), at(60, 150))
+    assert (
+        touch(at(5, 5), at(150, 35))
+        and touch(at(150, 35), at(60, 150))
+        and touch(at(140, 150), at(160, 150))
+        and touch(at(95, 150), at(60, 150))
+    )
     assert not touch(at(60, 150), at(140, 150)) and not touch(at(5, 5), at(60, 150))
 
 
@@ -50,7 +57,7 @@ def test_nested_and_inward_go_deeper_to_the_middle_and_size_by_area(rings):
     planar = rings.traced.planar
     for rule in (NESTED, INWARD):
         faces, sheet = gathered(planar, ink(rings), rule, 4)
-        of = dict(zip(faces.tolist(), sheet.tolist()))
+        of = dict(zip(faces.tolist(), sheet.tolist(), strict=False))
         way = [of[int(planar.faces[150, x])] for x in (35, 65, 95, 140)]
         assert way == sorted(way, reverse=True) and way[0] > way[-1] == 0
     faces, sheet = gathered(planar, ink(rings), SIZE, 3)
@@ -62,7 +69,7 @@ def test_neighbours_differ_wherever_a_graph_library_can_do_it_as_well():
     work = Pipeline().evaluate(open_file(demo("panel").picture_path).picture.reduced(700), Recipe(reading="tone"))
     planar = work.traced.planar
     faces, sheet = gathered(planar, ink(work), TOUCHING, 5)
-    of = dict(zip(faces.tolist(), sheet.tolist()))
+    of = dict(zip(faces.tolist(), sheet.tolist(), strict=False))
     pairs = [(a, b) for a, b in touching_across_ink(planar, ink(work)).tolist() if a in of and b in of]
     graph = nx.Graph(pairs)
     needed = max(nx.greedy_color(graph, "DSATUR").values()) + 1
@@ -80,8 +87,9 @@ def test_the_ink_becomes_a_frame_on_top_of_its_sheets(rings, rule):
     frame = work.layers[-1].outline
     assert (frame.pieces, frame.holes) == (2, 7)  # the outermost ring stands by itself
     # what the frame covers is not cut: lean cuts less than fitted
-    cut = lambda way: sum(x.cut_length_mm for x in pipeline.evaluate(source, recipe.__class__(**{  # noqa: E731
-        **{f: getattr(recipe, f) for f in recipe.__slots__}, "layering": way})).layers)
+    def cut(way):
+        return sum(x.cut_length_mm for x in pipeline.evaluate(source, recipe.__class__(**{
+            **{f: getattr(recipe, f) for f in recipe.__slots__}, "layering": way})).layers)
     assert cut("lean") < cut("fitted")
     assert not work.ground[[int(work.traced.planar.faces[150, x]) for x in (35, 65, 95, 140)]].any()
 
@@ -125,7 +133,9 @@ def _window_of_colours():
     for y in range(4):
         for x in range(4):
             colour = (178, 205, 120) if (x, y) == (3, 3) else glass[which[y, x]]
-            page[20 + 75 * y:95 + 75 * y, 20 + 75 * x:95 + 75 * x] = np.clip(np.array(colour) + rng.integers(-2, 3, 3), 0, 255)
+            page[20 + 75 * y : 95 + 75 * y, 20 + 75 * x : 95 + 75 * x] = np.clip(
+                np.array(colour) + rng.integers(-2, 3, 3), 0, 255
+            )
     for k in range(5):
         page[18 + 75 * k - 2:18 + 75 * k + 5, 14:326] = page[14:326, 18 + 75 * k - 2:18 + 75 * k + 5] = (20, 18, 24)
     return page, which
@@ -135,10 +145,11 @@ def test_regions_of_like_colours_share_a_sheet_the_darkest_lowest():
     page, which = _window_of_colours()
     work = Pipeline().evaluate(picture(page), Recipe(reading="tone", cut_off=60))
     planar, rgb = work.traced.planar, gathering_colours(work)
-    pane = lambda x, y: int(planar.faces[57 + 75 * y, 57 + 75 * x])  # noqa: E731
+    def pane(x, y):
+        return int(planar.faces[57 + 75 * y, 57 + 75 * x])
     assert np.abs(rgb[pane(0, 0)] - (233, 196, 106)).max() <= 3  # the pane alone: nothing of the lead's edge
     faces, sheet = gathered(planar, ink(work), COLOURS, 8, rgb)
-    of = dict(zip(faces.tolist(), sheet.tolist()))
+    of = dict(zip(faces.tolist(), sheet.tolist(), strict=False))
     assert len(of) == 16 and set(of.values()) == {0, 1, 2, 3}
     for y in range(4):
         for x in range(4):
@@ -156,15 +167,19 @@ def test_gathering_by_colours_takes_the_pictures_colours_and_those_given_by_hand
     pipeline, recipe = Pipeline(), Recipe(reading="tone", cut_off=60)
     work = pipeline.evaluate(picture(page), recipe)
     desk = RegionDesk(work, RegionIndex(work.traced.planar))
-    face = lambda w, x, y: int(w.traced.planar.faces[57 + 75 * y, 57 + 75 * x])  # noqa: E731
+    def face(w, x, y):
+        return int(w.traced.planar.faces[57 + 75 * y, 57 + 75 * x])
     recipe = desk.decided(recipe, [face(work, 0, 0)], COLOUR, "#7040b0")
     work = pipeline.evaluate(work.original, recipe)
     desk = RegionDesk(work, RegionIndex(work.traced.planar))
     made = pipeline.evaluate(work.original, desk.gathered(recipe, COLOURS, 8))
     hexes = [plan.hex for plan in made.plans]
     assert len(hexes) == 6 and "#7040b0" in hexes and made.plans[-1].key == made.segmentation.entries[tone.INK].hex
-    near = lambda h, rgb: np.abs(from_hex(h) - rgb).max() <= 3  # noqa: E731
-    assert all(any(near(h, rgb) for h in hexes) for rgb in ((233, 196, 106), (90, 160, 168), (214, 118, 96), (178, 205, 120)))
+    def near(h, rgb):
+        return np.abs(from_hex(h) - rgb).max() <= 3
+    assert all(
+        any(near(h, rgb) for h in hexes) for rgb in ((233, 196, 106), (90, 160, 168), (214, 118, 96), (178, 205, 120))
+    )
 
 
 def test_line_art_without_colours_is_not_gathered_by_them(rings):

@@ -15,11 +15,17 @@ from sketchloom.recipe.document import Recipe
 def wedges(angles, centre, size=64):
     """A picture of sectors that meet in a point, one colour each."""
     covers = []
-    for a, b in zip(angles, np.roll(angles, -1)):
-        covers.append(shapes.cover_of(
-            lambda x, y, a=a, b=b: np.mod(np.arctan2(y - centre[1], x - centre[0]) - a, 2 * np.pi) < np.mod(b - a, 2 * np.pi), size))
+    for a, b in zip(angles, np.roll(angles, -1), strict=False):
+        covers.append(
+            shapes.cover_of(
+                lambda x, y, a=a, b=b: (
+                    np.mod(np.arctan2(y - centre[1], x - centre[0]) - a, 2 * np.pi) < np.mod(b - a, 2 * np.pi)
+                ),
+                size,
+            )
+        )
     colours = np.array([[255, 40, 30], [20, 200, 60], [40, 60, 255], [240, 220, 30]])[:len(covers)]
-    pixels = sum(c[..., None] * colour for c, colour in zip(covers, colours))
+    pixels = sum(c[..., None] * colour for c, colour in zip(covers, colours, strict=False))
     return np.rint(pixels).astype(np.uint8), np.argmax(covers, axis=0).astype(np.uint8)
 
 
@@ -41,11 +47,16 @@ def test_arcs_of_small_discs_meet_on_their_circle(radius):
     side = 64
     for k in range(3):
         x, y, away = 30.3 + 0.3 * k, 30.2 - 0.2 * k, 0.7
-        disc, left = shapes.cover_of(shapes.disc(x, y, radius), side), shapes.cover_of(lambda u, v: (u < x + away) | (v < -1), side)
+        disc, left = (
+            shapes.cover_of(shapes.disc(x, y, radius), side),
+            shapes.cover_of(lambda u, v: (u < x + away) | (v < -1), side),  # noqa: B023
+        )
         ground, white, grey = (np.array(c, float) for c in ((255, 200, 60), (255, 255, 255), (98, 98, 98)))
         inner = left[..., None] * white + (1 - left[..., None]) * grey
         rgb = np.rint(disc[..., None] * inner + (1 - disc[..., None]) * ground).astype(np.uint8)
-        work = Pipeline().evaluate(shapes.picture(rgb), Recipe(reading="colour", colours=3, ground="keep", smallest_mm=0.0))
+        work = Pipeline().evaluate(
+            shapes.picture(rgb), Recipe(reading="colour", colours=3, ground="keep", smallest_mm=0.0)
+        )
         curves = work.traced.curves
         ends = np.concatenate([curves.controls[curves.starts[:-1], 0], curves.controls[curves.starts[1:] - 1, 3]])
         for sign in (-1, 1):
@@ -77,7 +88,8 @@ def test_a_band_across_a_tower_is_straight_from_side_to_side():
 
 
 def test_every_finding_of_a_hard_case_has_a_known_code_and_a_place_where_it_has_one():
-    stroke = lambda x, y: (np.abs(y - 60) < 1.4) & (x > 20) & (x < 140)  # noqa: E731
+    def stroke(x, y):
+        return (np.abs(y - 60) < 1.4) & (x > 20) & (x < 140)
     cover = shapes.cover_of(stroke, 160)
     work = Pipeline().evaluate(shapes.picture(shapes.colour_of(cover, (30, 53, 87), (255, 255, 255))),
                                Recipe(reading="colour", size_mm=20.0, smallest_mm=0.0))
@@ -91,12 +103,13 @@ def test_every_finding_of_a_hard_case_has_a_known_code_and_a_place_where_it_has_
 @pytest.mark.parametrize("size_mm, said", [(250, None), (320, "fits a 12 × 24 in one"), (700, "does not fit")])
 def test_carriers(size_mm, said):
     """A 12 in carrier cuts about 11.5 in, 292 mm; the long one twice that (trade)."""
-    wide = lambda x, y: (x > 2) & (x < 158) & (y > 50) & (y < 110)  # noqa: E731
+    def wide(x, y):
+        return (x > 2) & (x < 158) & (y > 50) & (y < 110)
     picture = shapes.picture(shapes.colour_of(shapes.cover_of(wide, 160), (30, 53, 87), (255, 255, 255)))
     work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=float(size_mm)))
     found = [f.message for f in work.findings if f.code == "size.over_carrier"]
     assert (not found) if said is None else (len(found) == 1 and said in found[0])
-    assert rules.CARRIER_MM == pytest.approx(292.1)
+    assert pytest.approx(292.1) == rules.CARRIER_MM
 
 
 def test_nothing_left_stops():

@@ -49,7 +49,8 @@ def test_compression_rings_make_no_regions(quality):
 @pytest.mark.parametrize("width", [1.5, 2.0, 3.0])
 @pytest.mark.parametrize("slope", [0.0, 0.35, 1.0])
 def test_a_hairline_stays_one_piece(width, slope):
-    away = lambda x, y: np.abs(y - 30 - slope * (x - 60)) / np.hypot(1, slope)  # noqa: E731
+    def away(x, y):
+        return np.abs(y - 30 - slope * (x - 60)) / np.hypot(1, slope)
     cover = shapes.cover_of(lambda x, y: (away(x, y) <= width / 2) & (x > 20) & (x < 100), 120)
     picture = shapes.picture(shapes.colour_of(cover, RED, WHITE))
     labels = labelling.colour_labels(picture, [WHITE, RED])
@@ -65,7 +66,8 @@ def test_no_checkerboard_of_two_labels_is_left(seed):
     field = np.where(labels[..., None] == 1, 255, 0).astype(np.uint8)
     values = np.array([[0.0], [255.0]], np.float32)
     out = labelling.join_diagonals(labels, field, values)
-    boards = lambda x: ((x[:-1, :-1] == x[1:, 1:]) & (x[:-1, 1:] == x[1:, :-1]) & (x[:-1, :-1] != x[:-1, 1:])).sum()  # noqa: E731
+    def boards(x):
+        return ((x[:-1, :-1] == x[1:, 1:]) & (x[:-1, 1:] == x[1:, :-1]) & (x[:-1, :-1] != x[:-1, 1:])).sum()
     assert boards(out) <= boards(labels)
 
 
@@ -83,7 +85,9 @@ def test_the_table_gives_the_nearest_colour_exactly(count, seed):
 
 def test_transparent_ground_is_a_label_of_its_own():
     cover = shapes.cover_of(shapes.disc(40, 40, 25), 80)
-    picture = shapes.picture(np.zeros((80, 80, 3), np.uint8) + np.array(GOLD, np.uint8), np.rint(255 * cover).astype(np.uint8))
+    picture = shapes.picture(
+        np.zeros((80, 80, 3), np.uint8) + np.array(GOLD, np.uint8), np.rint(255 * cover).astype(np.uint8)
+    )
     labels = labelling.colour_labels(picture, [GOLD])
     assert set(np.unique(labels)) == {0, 1} and regions(labels) == 2
     # whole pixels: a circle's edge of 157 px rounds to the one or the other side

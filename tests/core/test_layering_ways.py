@@ -1,4 +1,5 @@
-"""Ways of layering: lean against brute force and a general flow library, orders against brute force, what is seen from above."""
+"""Ways of layering: lean against brute force and a general flow library, orders against brute force, what is seen from
+above."""
 
 import itertools
 
@@ -70,14 +71,17 @@ def test_lean_cuts_as_much_as_a_general_flow_library_says(seed):
             continue
         graph = nx.DiGraph()
         graph.add_nodes_from(("s", "t"))
-        name = lambda f: "t" if f < 0 or depth[f] < level else "s" if depth[f] == level else int(f)  # noqa: E731
-        for left, right, size in zip(planar.left.tolist(), planar.right.tolist(), length.tolist()):
+        def name(f):
+            return "t" if f < 0 or depth[f] < level else "s" if depth[f] == level else int(f)  # noqa: B023
+        for left, right, size in zip(planar.left.tolist(), planar.right.tolist(), length.tolist(), strict=False):
             a, b = name(left), name(right)
             if a != b:
                 for u, v in ((a, b), (b, a)):
                     graph.add_edge(u, v, capacity=graph.get_edge_data(u, v, {"capacity": 0.0})["capacity"] + size)
         value, _ = nx.minimum_cut(graph, "s", "t")
-        assert cutting(planar, length, lean_faces(planar, length, depth, level)) == pytest.approx(value, abs=planar.arc_count / 64)
+        assert cutting(planar, length, lean_faces(planar, length, depth, level)) == pytest.approx(
+            value, abs=planar.arc_count / 64
+        )
 
 
 @given(st.integers(0, 100_000))
@@ -102,7 +106,9 @@ def test_pieces_of_every_set_of_colours_are_those_of_a_graph_library():
         there = [f for f in range(planar.face_count) if depth[f] >= 0 and subset >> depth[f] & 1]
         graph = nx.Graph()
         graph.add_nodes_from(there)
-        graph.add_edges_from((a, b) for a, b in zip(faces.one.tolist(), faces.two.tolist()) if a in graph and b in graph)
+        graph.add_edges_from(
+            (a, b) for a, b in zip(faces.one.tolist(), faces.two.tolist(), strict=False) if a in graph and b in graph
+        )
         assert found[subset] == nx.number_connected_components(graph)
 
 
@@ -145,7 +151,7 @@ def badge():
 @pytest.mark.parametrize("overlap", [0.0, 0.5, 2.0])
 @pytest.mark.parametrize("way", WAYS)
 def test_what_is_seen_from_above_is_the_traced_picture(badge, way, overlap):
-    pipeline, source, recipe = badge
+    pipeline, source, _recipe = badge
     work = pipeline.evaluate(source, Recipe(colours=6, layering=way, overlap_mm=overlap), measured=False)
     planar, curves = work.traced.planar, work.traced.curves
     hidden = shapely.MultiPolygon()
@@ -154,13 +160,18 @@ def test_what_is_seen_from_above_is_the_traced_picture(badge, way, overlap):
         mine = area_of_outline(layer.outline)
         seen = area_of_outline(outline_of(planar, curves, work.depth == level))
         # by set algebra: less what lies above, just what is seen is left
-        assert mine.difference(hidden).symmetric_difference(seen).area == pytest.approx(0, abs=2e-4 * source.width * source.height)
+        assert mine.difference(hidden).symmetric_difference(seen).area == pytest.approx(
+            0, abs=2e-4 * source.width * source.height
+        )
         hidden = hidden.union(mine)
     # and by rendering: sheets painted from the base up show each pixel's face, but for those an edge runs through
     shown = np.full(planar.faces.shape, -1)
     for layer in work.layers:
         level = [p.key for p in work.plans].index(layer.plan.key)
-        rings = [flatten(layer.outline.controls[a:b], layer.outline.straight[a:b], 0.02)[0] for a, b in zip(layer.outline.starts[:-1], layer.outline.starts[1:])]
+        rings = [
+            flatten(layer.outline.controls[a:b], layer.outline.straight[a:b], 0.02)[0]
+            for a, b in zip(layer.outline.starts[:-1], layer.outline.starts[1:], strict=False)
+        ]
         shown[filled(rings, planar.faces.shape)] = level
     differs = shown != work.depth[planar.faces]
     edge = np.zeros(differs.shape, bool)
@@ -183,9 +194,13 @@ def test_edges_that_are_seen_stay_the_very_same_curves(badge):
         within = np.append(depth, -1)
         one, two = within[planar.left], within[planar.right]
         seen = np.flatnonzero(((one == level) & (two < level)) | ((two == level) & (one < level)))
-        have = {tuple(np.round(c, 6).ravel()) for c in made.controls} | {tuple(np.round(c[::-1], 6).ravel()) for c in made.controls}
+        have = {tuple(np.round(c, 6).ravel()) for c in made.controls} | {
+            tuple(np.round(c[::-1], 6).ravel()) for c in made.controls
+        }
         whole = outline_of(planar, curves, inside | covered)  # straight neighbours in one line are joined in an outline
-        known = {tuple(np.round(c, 6).ravel()) for c in whole.controls} | {tuple(np.round(c[::-1], 6).ravel()) for c in whole.controls}
+        known = {tuple(np.round(c, 6).ravel()) for c in whole.controls} | {
+            tuple(np.round(c[::-1], 6).ravel()) for c in whole.controls
+        }
         kept = total = 0
         for arc in seen.tolist():
             for c in curves.controls[curves.starts[arc]:curves.starts[arc + 1]]:
@@ -196,13 +211,17 @@ def test_edges_that_are_seen_stay_the_very_same_curves(badge):
 
 def test_an_overlap_grows_hidden_edges_by_its_length(badge):
     # a bar over a disc: the disc's edge under the bar is moved out, and only that
-    y, x = np.mgrid[:200, :200] + 0.5
+    _y, x = np.mgrid[:200, :200] + 0.5
     rgb = np.full((200, 200, 3), 255, np.uint8)
     rgb[(x < 100)] = (200, 60, 50)
     rgb[(x >= 100) & (x < 160)] = (30, 53, 87)
     rgb[:20], rgb[-20:], rgb[:, :20] = 255, 255, 255
-    work = Pipeline().evaluate(picture(rgb), Recipe(colours=3, layering=FITTED, overlap_mm=2.0, size_mm=100.0, order=("#c83c32", "#1e3557")))
-    plain = Pipeline().evaluate(picture(rgb), Recipe(colours=3, layering=FITTED, size_mm=100.0, order=("#c83c32", "#1e3557")))
+    work = Pipeline().evaluate(
+        picture(rgb), Recipe(colours=3, layering=FITTED, overlap_mm=2.0, size_mm=100.0, order=("#c83c32", "#1e3557"))
+    )
+    plain = Pipeline().evaluate(
+        picture(rgb), Recipe(colours=3, layering=FITTED, size_mm=100.0, order=("#c83c32", "#1e3557"))
+    )
     red, before = (next(layer for layer in w.layers if layer.plan.key == "#c83c32") for w in (work, plain))
     # 80 mm of hidden edge, 2 mm far
     assert red.area_mm2 - before.area_mm2 == pytest.approx(160, rel=0.01)
@@ -224,7 +243,7 @@ def test_a_layer_may_follow_a_way_of_its_own(badge):
     stacked = pipeline.evaluate(source, recipe, measured=False)
     key = stacked.plans[2].key
     mixed = pipeline.evaluate(source, recipe.with_edit(key, layering=FITTED), measured=False)
-    for one, other in zip(stacked.layers, mixed.layers):
+    for one, other in zip(stacked.layers, mixed.layers, strict=False):
         assert (one.cut_length_mm != other.cut_length_mm) == (one.plan.key == key)
 
 

@@ -1,4 +1,5 @@
-"""Pieces in the order of laying, those that nearly fit the wrong way round, numbers cut into a corner, and the plan to print."""
+"""Pieces in the order of laying, those that nearly fit the wrong way round, numbers cut into a corner, and the plan to
+print."""
 
 import io
 from dataclasses import replace
@@ -28,8 +29,13 @@ RECIPE = Recipe(reading="colour", size_mm=150.0, smallest_mm=0.5, layering="fitt
 def work():
     """A dark disc, on it two red discs and a pale one beside another, one of them with a yellow disc in it."""
     pixels = np.full((SIZE, SIZE, 3), 255.0)
-    for shape, colour in ((shapes.disc(150, 150, 140), (30, 53, 87)), (shapes.disc(90, 90, 30), (200, 60, 50)), (shapes.disc(210, 100, 24), (200, 60, 50)),
-                          (shapes.disc(90, 90, 12), (227, 174, 74)), (shapes.disc(150, 220, 20), (240, 230, 200))):
+    for shape, colour in (
+        (shapes.disc(150, 150, 140), (30, 53, 87)),
+        (shapes.disc(90, 90, 30), (200, 60, 50)),
+        (shapes.disc(210, 100, 24), (200, 60, 50)),
+        (shapes.disc(90, 90, 12), (227, 174, 74)),
+        (shapes.disc(150, 220, 20), (240, 230, 200)),
+    ):
         cover = shapes.cover_of(shape, SIZE)[..., None]
         pixels = pixels * (1 - cover) + np.array(colour) * cover
     return Pipeline().evaluate(shapes.picture(np.rint(pixels).astype(np.uint8)), RECIPE)
@@ -77,7 +83,9 @@ def test_a_sheets_number_is_cut_as_bars_that_enclose_nothing(work, number):
     marks = [area_of([ring]) for ring in mark_rings(frame)]
     assert all(mark.distance(together) > 3 for mark in marks)
     page = shapely.box(0, 0, *work.size_mm)
-    assert not together.intersects(page) and shapely.box(frame[0], frame[1], frame[0] + frame[2], frame[1] + frame[3]).contains(together)
+    assert not together.intersects(page) and shapely.box(
+        frame[0], frame[1], frame[0] + frame[2], frame[1] + frame[3]
+    ).contains(together)
 
 
 def test_sheets_carry_their_number_in_every_file(work):
@@ -86,7 +94,10 @@ def test_sheets_carry_their_number_in_every_file(work):
     whole = svgs.whole(marked).decode()
     data = [text.decode().split(' d="')[1].split('"')[0] for text in files.values()]
     assert len(set(data)) == len(data) and all(d in whole for d in data)
-    assert [d.count("M") - layer.outline.pieces - layer.outline.holes - 3 for d, layer in zip(data, marked.layers)] == [2, 5, 5, 4][:len(data)]  # bars of 1, 2, 3, 4
+    assert [
+        d.count("M") - layer.outline.pieces - layer.outline.holes - 3
+        for d, layer in zip(data, marked.layers, strict=False)
+    ] == [2, 5, 5, 4][: len(data)]  # bars of 1, 2, 3, 4
 
 
 def test_the_plan_shows_each_piece_in_its_place_with_its_number(work):
@@ -95,7 +106,8 @@ def test_the_plan_shows_each_piece_in_its_place_with_its_number(work):
     assert "&amp;" in svg and "<more>" not in svg and "<text" not in svg
     scale = 96 / 25.4
     # 8 mm of margin and two rows above
-    at = lambda x, y: image.getpixel((round((x / 2 + 8) * scale), round((y / 2 + 8 + 10.4) * scale)))  # noqa: E731
+    def at(x, y):
+        return image.getpixel((round((x / 2 + 8) * scale), round((y / 2 + 8 + 10.4) * scale)))
     assert at(150, 40) == (30, 53, 87) and at(68, 90)[0] > 180 and at(20, 20) == (255, 255, 255)
     ink = np.asarray(image).astype(int).sum(2) < 140
     assert ink[:, round((150 + 16) * scale):].sum() > 100  # the order of work is written beside it

@@ -1,4 +1,5 @@
-"""Materials and the rules of the trade that follow from them (``facts.md``: trade; the rest common practice, no source)."""
+"""Materials and the rules of the trade that follow from them (``facts.md``: trade; the rest common practice, no
+source)."""
 
 from dataclasses import replace
 
@@ -41,9 +42,13 @@ def codes(two, **settings):
 def test_flake_is_refused_on_flake_and_allowed_on_plain_film(two):
     found = codes(two, sheets={"#c83c32": "flake-film", "#1e3557": "flake-film"})
     assert [c for c, _ in found if c == "material.on_its_like"] == ["material.on_its_like"]
-    assert "material.on_its_like" not in [c for c, _ in codes(two, sheets={"#c83c32": "heat-film", "#1e3557": "flake-film"})]
+    assert "material.on_its_like" not in [
+        c for c, _ in codes(two, sheets={"#c83c32": "heat-film", "#1e3557": "flake-film"})
+    ]
     # beside each other they may be: nothing lies on anything
-    assert "material.on_its_like" not in [c for c, _ in codes(two, sheets={"#c83c32": "flake-film", "#1e3557": "flake-film"}, layering="fitted")]
+    assert "material.on_its_like" not in [
+        c for c, _ in codes(two, sheets={"#c83c32": "flake-film", "#1e3557": "flake-film"}, layering="fitted")
+    ]
 
 
 def test_chlorinated_film_is_never_cut_by_laser(two):
@@ -62,7 +67,9 @@ def test_a_stack_higher_than_its_frame_is_told(two):
     sheets = {"#c83c32": "acrylic", "#1e3557": "acrylic"}
     assert not [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=6.5)]
     assert [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=5.5)] == ["material.too_high"]
-    assert [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=6.5, spacer_mm=2.0)] == ["material.too_high"]
+    assert [c for c, _ in codes(two, sheets=sheets, tool=LASER, frame_depth_mm=6.5, spacer_mm=2.0)] == [
+        "material.too_high"
+    ]
 
 
 def test_materials_go_with_the_recipe_and_only_those_named():
@@ -72,8 +79,18 @@ def test_materials_go_with_the_recipe_and_only_those_named():
     assert from_plain(to_plain(shipped())) == shipped()
 
 
-@pytest.mark.parametrize("bad", [{}, [7], [{"key": "x"}], [{**to_plain(shipped())[0], "thickness_mm": 0}], [{**to_plain(shipped())[0], "family": "cheese"}],
-                                 [{**to_plain(shipped())[0], "tools": ["axe"]}], [{**to_plain(shipped())[0], "name": ""}]])
+@pytest.mark.parametrize(
+    "bad",
+    [
+        {},
+        [7],
+        [{"key": "x"}],
+        [{**to_plain(shipped())[0], "thickness_mm": 0}],
+        [{**to_plain(shipped())[0], "family": "cheese"}],
+        [{**to_plain(shipped())[0], "tools": ["axe"]}],
+        [{**to_plain(shipped())[0], "name": ""}],
+    ],
+)
 def test_a_table_that_is_off_is_refused(bad):
     with pytest.raises(SettingError):
         from_plain(bad)
@@ -95,12 +112,18 @@ def test_a_layer_of_the_grounds_colour_is_told_and_left_out(two):
     assert [layer.plan.key for layer in done.layers] == ["#c83c32"]
     # the ground shows through the red sheet where the blue disc was
     assert done.layers[0].outline.holes == 1
-    assert not [f for f in pipeline.evaluate(source, replace(base, laid_on="#ffffff")).findings if f.code == "layer.like_ground"]
+    assert not [
+        f for f in pipeline.evaluate(source, replace(base, laid_on="#ffffff")).findings if f.code == "layer.like_ground"
+    ]
 
 
 def test_an_added_sheet_is_cut_from_a_material_and_counts_in_the_height(two):
     board = Rim(0.0, name="board")
-    recipe = Recipe(rims=(board, Rim(2.0, "rim"))).with_material("backing 1", KIND["board"]).with_material("rim 2", KIND["card"])
+    recipe = (
+        Recipe(rims=(board, Rim(2.0, "rim")))
+        .with_material("backing 1", KIND["board"])
+        .with_material("rim 2", KIND["card"])
+    )
     assert recipe.material_of("backing 1") == KIND["board"] and recipe.rims[1].material == "card"
     assert from_json(to_json(recipe)) == recipe
     assert [m.key for m in recipe.with_material("rim 2", None).materials] == ["board"]
@@ -112,8 +135,16 @@ def test_an_added_sheet_is_cut_from_a_material_and_counts_in_the_height(two):
 def test_cuts_nearer_than_a_material_bears_are_told():
     pixels = np.full((200, 200, 3), 255, np.uint8)
     pixels[40:160, 30:98], pixels[40:160, 102:170] = (200, 60, 50), (200, 60, 50)
-    told = lambda size, kind: [f.message for f in Pipeline().evaluate(  # noqa: E731
-        picture(pixels), Recipe(reading="colour", size_mm=size).with_material("#c83c32", KIND[kind])).findings if f.code == "material.gap"]
+    def told(size, kind):
+        return [
+            f.message
+            for f in Pipeline()
+            .evaluate(
+                picture(pixels), Recipe(reading="colour", size_mm=size).with_material("#c83c32", KIND[kind])
+            )
+            .findings
+            if f.code == "material.gap"
+        ]
     assert "0.80 mm" in told(40.0, "card")[0]  # 4 px of a fifth of a mm; card wants 1.5
     assert told(60.0, "adhesive-film") == [] and told(120.0, "card") == []
 
@@ -123,6 +154,12 @@ def test_widths_are_held_against_what_a_sheets_material_bears():
     pixels[60:70, 20:180] = pixels[40:90, 20:60] = pixels[40:90, 140:180] = (200, 60, 50)
     recipe = Recipe(reading="colour", size_mm=40.0, thin_mm=0.5)
     work = Pipeline().evaluate(picture(pixels), recipe)  # a bar 2 mm wide between two plates
-    assert narrow.narrow_places(work)[0].width_mm == pytest.approx(2.0, abs=0.1) and len(narrow.width_line(work)[1]) == 0  # over three times what is wanted
-    flocked = Pipeline().evaluate(picture(pixels), recipe.with_material("#c83c32", KIND["flocked-film"]))  # it bears 2.5 mm
-    assert narrow.narrow_places(flocked)[0].least_mm == 2.5 and narrow.width_line(flocked)[1].min() == pytest.approx(0.8, abs=0.05)
+    assert (
+        narrow.narrow_places(work)[0].width_mm == pytest.approx(2.0, abs=0.1) and len(narrow.width_line(work)[1]) == 0
+    )  # over three times what is wanted
+    flocked = Pipeline().evaluate(
+        picture(pixels), recipe.with_material("#c83c32", KIND["flocked-film"])
+    )  # it bears 2.5 mm
+    assert narrow.narrow_places(flocked)[0].least_mm == 2.5 and narrow.width_line(flocked)[1].min() == pytest.approx(
+        0.8, abs=0.05
+    )

@@ -30,10 +30,10 @@ def test_no_small_region_is_left_and_the_faces_are_true(labels, least):
 def test_shared_cracks(labels):
     faces, _ = face_image(labels)
     pairs, length = neighbours(faces)
-    seen = {(int(a), int(b)): int(n) for (a, b), n in zip(pairs, length)}
+    seen = {(int(a), int(b)): int(n) for (a, b), n in zip(pairs, length, strict=False)}
     expected = {}
     for one, two in ((faces[1:], faces[:-1]), (faces[:, 1:], faces[:, :-1])):
-        for a, b in zip(one.ravel().tolist(), two.ravel().tolist()):
+        for a, b in zip(one.ravel().tolist(), two.ravel().tolist(), strict=False):
             if a != b:
                 expected[a, b] = expected.get((a, b), 0) + 1
                 expected[b, a] = expected.get((b, a), 0) + 1

@@ -16,7 +16,12 @@ from sketchloom.files.demo_works import demo
 from sketchloom.files.opening import open_file
 from sketchloom.recipe.document import Recipe
 
-LINES = [Mirror(0.5, 0.0, 0.5, 1.0), Mirror(0.44, 0.05, 0.53, 0.97, SECOND), Mirror(0.1, 0.52, 0.9, 0.49, FIRST), Mirror(0.33, 0.0, 0.33, 1.0, SECOND)]
+LINES = [
+    Mirror(0.5, 0.0, 0.5, 1.0),
+    Mirror(0.44, 0.05, 0.53, 0.97, SECOND),
+    Mirror(0.1, 0.52, 0.9, 0.49, FIRST),
+    Mirror(0.33, 0.0, 0.33, 1.0, SECOND),
+]
 
 
 def asymmetry_px(work, is_upright):
@@ -95,7 +100,8 @@ def test_the_line_of_a_symmetric_figure_is_found(degrees, across):
 
 def test_the_mean_of_two_halves_lies_half_way_between_them():
     # a large disc left of the line and a smaller one, farther away, right of it
-    both = lambda x, y: (np.hypot(x - 60, y - 100) < 34) | (np.hypot(x - 184, y - 100) < 26)  # noqa: E731
+    def both(x, y):
+        return (np.hypot(x - 60, y - 100) < 34) | (np.hypot(x - 184, y - 100) < 26)
     rgb = colour_of(cover_of(both, 240), (30, 60, 90), (255, 255, 255))
     work = Pipeline().evaluate(picture(rgb), Recipe(preparation=Preparation(mirror=Mirror(0.5, 0, 0.5, 1, BOTH))))
     assert asymmetry_px(work, True) <= 0.01

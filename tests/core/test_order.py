@@ -84,7 +84,11 @@ def test_the_few_best_orders_are_those_of_all(n, values, most):
         assert order.stacked_length(boundary, one) == pytest.approx(total, abs=0.01)
 
 
-@given(st.integers(1, 6), st.lists(st.integers(0, 50), min_size=21, max_size=21), st.lists(st.integers(1, 50), min_size=6, max_size=6))
+@given(
+    st.integers(1, 6),
+    st.lists(st.integers(0, 50), min_size=21, max_size=21),
+    st.lists(st.integers(1, 50), min_size=6, max_size=6),
+)
 def test_no_order_is_below_the_bound(n, values, areas):
     boundary, area = matrix(np.array(values, float), n), np.array(areas[:n], float)
     least = order_bounds.least_cost(boundary, area, 1.0, 0.5)

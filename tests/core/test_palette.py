@@ -1,6 +1,7 @@
 """Palettes: what is a colour of the picture and what is not."""
 
 import io
+import itertools
 
 import numpy as np
 import pytest
@@ -60,7 +61,8 @@ def test_a_small_compact_colour_is_kept():
 
 
 def test_a_colour_of_thin_strokes_only_is_found():
-    stroke = lambda x, y: (np.abs(y - 200 - 0.1 * x) < 0.9) & (x > 20) & (x < 220)  # noqa: E731
+    def stroke(x, y):
+        return (np.abs(y - 200 - 0.1 * x) < 0.9) & (x > 20) & (x < 220)
     assert matched(found(painted([*DISCS, (stroke, (10, 120, 60))])), [WHITE, NAVY, RED, (10, 120, 60)])
 
 
@@ -73,7 +75,7 @@ def test_every_count_comes_from_one_tree():
     tree = find_colours(shapes.picture(painted(DISCS)))
     sets = [{tuple(c) for c in tree.palette(n)} for n in range(1, len(tree.colours) + 1)]
     assert [len(s) for s in sets] == list(range(1, len(sets) + 1))
-    assert all(small <= large for small, large in zip(sets[:-1], sets[1:]))
+    assert all(small <= large for small, large in itertools.pairwise(sets))
 
 
 def test_noise_is_told_from_clean_edges():

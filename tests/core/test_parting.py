@@ -40,7 +40,7 @@ def dumbbell(neck):
 def test_a_neck_between_two_bodies_is_a_likely_place(neck):
     cuts = cuts_of(dumbbell(neck))
     assert 1 <= len(cuts) <= 2
-    for a, b in zip(cuts.start, cuts.end):
+    for a, b in zip(cuts.start, cuts.end, strict=False):
         assert np.hypot(*(a - b)) == pytest.approx(neck + 1, abs=4) and 140 < (a[0] + b[0]) / 2 < 260
 
 
@@ -77,8 +77,14 @@ def test_whatever_is_drawn_nothing_falls_out_of_a_stencil_with_its_bridges(seed,
     loose = falls_out(opened > 0)
     found = find_bridges(opened > 0, count, width)
     held = opened.copy()
-    for a, b in zip(found.start, found.end):
-        cv2.line(held, tuple(np.floor(a).astype(int).tolist()), tuple(np.floor(b).astype(int).tolist()), 0, max(round(width), 2))
+    for a, b in zip(found.start, found.end, strict=False):
+        cv2.line(
+            held,
+            tuple(np.floor(a).astype(int).tolist()),
+            tuple(np.floor(b).astype(int).tolist()),
+            0,
+            max(round(width), 2),
+        )
     # pieces under six pixels are crumbs of the grid and need no bridge
     assert found.loose <= loose
     assert falls_out(held > 0, 6) == 0
@@ -188,7 +194,9 @@ def test_a_bridge_drawn_by_hand_begins_and_ends_at_strokes():
     assert np.abs(away - 80).max() < 4 and paint.width_px == pytest.approx(lines.width_px(0), abs=0.1)
     # from an end to the side of another stroke: it leaves the end in its direction, and has the end's width
     side = lines.bridged((196, 147), (24, 160), 12.0)
-    assert side.points[-1] == pytest.approx((20.5, 160), abs=1.5) and side.width_px == pytest.approx(paint.width_px, abs=0.1)
+    assert side.points[-1] == pytest.approx((20.5, 160), abs=1.5) and side.width_px == pytest.approx(
+        paint.width_px, abs=0.1
+    )
     assert lines.bridged((196, 147), (120, 120), 12.0) is None  # no stroke there
     assert lines.bridged((22, 150), (22, 150), 12.0) is None  # one place
 

@@ -19,7 +19,7 @@ DISCS = ((60, 60, 34), (170, 70, 40), (120, 170, 44))
 
 def painted(colours, ground=(255, 255, 255), grain=0.0):
     pixels = np.zeros((SIZE, SIZE, 3)) + ground
-    for (x, y, r), colour in zip(DISCS, colours):
+    for (x, y, r), colour in zip(DISCS, colours, strict=False):
         cover = shapes.cover_of(shapes.disc(x, y, r), SIZE)[..., None]
         pixels = pixels * (1 - cover) + np.array(colour) * cover
     pixels += np.random.default_rng(1).normal(0, grain, (SIZE, SIZE, 1)) if grain else 0
@@ -94,7 +94,8 @@ def test_two_strokes_with_a_gap_become_one_thick_stroke():
 
 @pytest.mark.parametrize("way, radius", [("middle", 73), ("outer", 76)])
 def test_one_cut_is_traced_where_two_were(way, radius):
-    away = lambda x, y: np.hypot(x - 120, y - 120)  # noqa: E731
+    def away(x, y):
+        return np.hypot(x - 120, y - 120)
     ink = shapes.cover_of(lambda x, y: (away(x, y) > 70) & (away(x, y) < 76), SIZE)[..., None]
     inner = shapes.cover_of(shapes.disc(120, 120, 70), SIZE)[..., None]
     pixels = 255.0 * (1 - ink - inner) + 20 * ink + np.array([220, 150, 60]) * inner
@@ -114,10 +115,12 @@ def square(x0, y0, x1, y1):
 
 
 def test_another_cut_off_in_a_part_leaves_no_step_at_its_edge():
-    y, x = np.mgrid[:SIZE, :SIZE] + 0.5
+    y, _x = np.mgrid[:SIZE, :SIZE] + 0.5
     bar = np.clip(np.minimum(y - 100, 140 - y) / 8 + 0.5, 0, 1)  # soft sides: the cut-off moves them
     picture = shapes.picture(np.rint(255 - 235 * bar).astype(np.uint8))
-    recipe = Recipe(reading="tone", cut_off=90, size_mm=float(SIZE), patches=(Patch(square(0.5, 0, 1, 1), cut_off=200),))
+    recipe = Recipe(
+        reading="tone", cut_off=90, size_mm=float(SIZE), patches=(Patch(square(0.5, 0, 1, 1), cut_off=200),)
+    )
     labels = Pipeline().evaluate(picture, recipe).segmentation.labels
     height = (labels == 0).sum(0)
     assert height[-10:].mean() > height[:10].mean() + 3
@@ -126,7 +129,9 @@ def test_another_cut_off_in_a_part_leaves_no_step_at_its_edge():
 
 def test_more_colours_in_a_part_keep_whole_regions():
     picture = painted(((200, 60, 50), (60, 110, 190), (230, 180, 60)))
-    recipe = Recipe(reading="colour", colours=2, size_mm=float(SIZE), patches=(Patch(square(0, 0, 0.35, 0.5), colours=4),))
+    recipe = Recipe(
+        reading="colour", colours=2, size_mm=float(SIZE), patches=(Patch(square(0, 0, 0.35, 0.5), colours=4),)
+    )
     plain = Pipeline().evaluate(picture, replace(recipe, patches=()))
     work = Pipeline().evaluate(picture, recipe)
     assert len(plain.layers) < len(work.layers)
@@ -137,10 +142,14 @@ def test_more_colours_in_a_part_keep_whole_regions():
 
 
 def test_a_smaller_detail_in_a_part():
-    cover = shapes.cover_of(lambda x, y: shapes.disc(50, 50, 3)(x, y) | shapes.disc(180, 180, 3)(x, y) | shapes.disc(120, 120, 30)(x, y), SIZE)
+    cover = shapes.cover_of(
+        lambda x, y: shapes.disc(50, 50, 3)(x, y) | shapes.disc(180, 180, 3)(x, y) | shapes.disc(120, 120, 30)(x, y),
+        SIZE,
+    )
     picture = shapes.picture(shapes.grey_of(cover))
     recipe = Recipe(reading="tone", size_mm=float(SIZE), smallest_mm=10.0)
-    count = lambda r: Pipeline().evaluate(picture, r).layers[0].outline.pieces  # noqa: E731
+    def count(r):
+        return Pipeline().evaluate(picture, r).layers[0].outline.pieces
     assert count(recipe) == 1
     assert count(replace(recipe, patches=(Patch(square(0, 0, 0.5, 0.5), smallest_mm=1.0),))) == 2
     assert count(replace(recipe, smallest_mm=1.0, patches=(Patch(square(0, 0, 0.5, 0.5), smallest_mm=10.0),))) == 2
@@ -161,12 +170,13 @@ def test_another_smoothness_in_a_part_keeps_faces_closed():
     recipe = Recipe(reading="tone", size_mm=float(SIZE))
     plain = Pipeline().evaluate(picture, recipe)
     part = Pipeline().evaluate(picture, replace(recipe, patches=(Patch(square(0, 0, 0.5, 1), smoothness=3),)))
-    sizes = lambda w: np.diff(w.layers[0].outline.starts).tolist()  # noqa: E731
+    def sizes(w):
+        return np.diff(w.layers[0].outline.starts).tolist()
     # the smoother half has fewer segments, the other is the same
     assert sum(sizes(part)) < sum(sizes(plain))
     assert any(size in sizes(plain) for size in sizes(part))
     outline = part.layers[0].outline
-    for a, b in zip(outline.starts[:-1], outline.starts[1:]):
+    for a, b in zip(outline.starts[:-1], outline.starts[1:], strict=False):
         assert np.array_equal(outline.controls[a, 0], outline.controls[b - 1, 3])
 
 
@@ -180,7 +190,7 @@ def test_each_rung_tells_what_goes_and_what_it_saves():
     assert [r.count for r in ladder] == [4, 3, 2]
     assert ladder[0].regions == 4 and ladder[0].gone is None
     area = {"#c83c32": np.pi * 34**2, "#3c6ebe": np.pi * 40**2, "#e6b43c": np.pi * 44**2}
-    for rung, above in zip(ladder[1:], ladder):
+    for rung, above in zip(ladder[1:], ladder, strict=False):
         assert set(above.colours) - set(rung.colours) == {rung.gone} and rung.into in rung.colours
         assert rung.gone_share == pytest.approx(area[rung.gone] / SIZE**2, rel=0.03)
         assert above.regions - rung.regions == rung.regions_lost

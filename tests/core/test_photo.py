@@ -19,13 +19,24 @@ from sketchloom.recipe.document import Recipe
 def test_levels_agree_with_a_general_librarys(steps):
     """scikit-image's threshold_multiotsu searches all combinations."""
     rng = np.random.default_rng(steps)
-    grey = np.clip(np.concatenate([rng.normal(m, 14, 4000) for m in (40, 95, 150, 215)]), 0, 255).astype(np.uint8).reshape(80, -1)
-    assert photo.tone_levels(tones(grey), steps).tolist() == threshold_multiotsu(grey, steps, nbins=256).astype(int).tolist()
+    grey = (
+        np.clip(np.concatenate([rng.normal(m, 14, 4000) for m in (40, 95, 150, 215)]), 0, 255)
+        .astype(np.uint8)
+        .reshape(80, -1)
+    )
+    assert (
+        photo.tone_levels(tones(grey), steps).tolist()
+        == threshold_multiotsu(grey, steps, nbins=256).astype(int).tolist()
+    )
 
 
 def test_two_tones_are_otsus():
     rng = np.random.default_rng(1)
-    grey = np.clip(np.concatenate([rng.normal(60, 20, 5000), rng.normal(190, 25, 3000)]), 0, 255).astype(np.uint8).reshape(80, -1)
+    grey = (
+        np.clip(np.concatenate([rng.normal(60, 20, 5000), rng.normal(190, 25, 3000)]), 0, 255)
+        .astype(np.uint8)
+        .reshape(80, -1)
+    )
     assert photo.tone_levels(tones(grey), 2)[0] == otsu_threshold(grey)
 
 
@@ -34,7 +45,9 @@ def test_a_step_lies_where_the_tone_crosses_its_level():
     y, x = np.mgrid[:240, :240] + 0.5
     tone = 20 + 0.6 * x + 0.25 * y
     steps = photo.tone_steps(shapes.picture(np.rint(tone).astype(np.uint8)), 2, 3.0)
-    share = (steps.picture.rgb[..., 0].astype(float) - steps.colours[0, 0]) / (float(steps.colours[1, 0]) - steps.colours[0, 0])
+    share = (steps.picture.rgb[..., 0].astype(float) - steps.colours[0, 0]) / (
+        float(steps.colours[1, 0]) - steps.colours[0, 0]
+    )
     # area right of the line in the middle rows tells where it runs
     rows = slice(60, 180)
     found = 240 - share[rows].sum(1)
@@ -53,7 +66,7 @@ def test_as_many_layers_as_tones(tones_wanted):
 
 
 def test_an_eye_stays_and_a_freckle_goes():
-    y, x = np.mgrid[:400, :400] + 0.5
+    _y, x = np.mgrid[:400, :400] + 0.5
     face = 215 - 0.12 * x
     eye = shapes.cover_of(shapes.disc(150, 150, 8), 400)
     freckle = shapes.cover_of(shapes.disc(250, 250, 5), 400)
@@ -61,13 +74,14 @@ def test_an_eye_stays_and_a_freckle_goes():
     pixels[300:] = 20
     picture = shapes.picture(pixels)
     recipe = Recipe(reading="photo", tones=4, size_mm=100.0, smallest_mm=6.0)
-    at = lambda work: work.segmentation.labels[150, 150] == work.segmentation.labels[390, 200]  # noqa: E731
+    def at(work):
+        return work.segmentation.labels[150, 150] == work.segmentation.labels[390, 200]
     assert at(Pipeline().evaluate(picture, recipe))
     assert not at(Pipeline().evaluate(picture, replace(recipe, features=False)))
 
 
 def test_what_is_transparent_does_not_choose_the_levels():
-    y, x = np.mgrid[:240, :240]
+    _y, x = np.mgrid[:240, :240]
     pixels = np.rint(120 + 100 * x / 240).astype(np.uint8)
     pixels[:, :120] = 10  # dropped
     alpha = np.where(x < 120, 0, 255).astype(np.uint8)
@@ -84,8 +98,13 @@ def test_outlines_are_drawn_in_the_darkest_tone():
     assert abs(int(plain.colours[0, 0]) - 30) < 60
 
 
-@pytest.mark.parametrize("photo_of, smallest_mm, eyes", [
-    (lambda: data.chelsea(), 8.0, ((174, 116), (316, 133))), (lambda: data.astronaut()[:200, 130:320], 4.0, ((72, 101),))])
+@pytest.mark.parametrize(
+    "photo_of, smallest_mm, eyes",
+    [
+        (lambda: data.chelsea(), 8.0, ((174, 116), (316, 133))),
+        (lambda: data.astronaut()[:200, 130:320], 4.0, ((72, 101),)),
+    ],
+)
 def test_eyes_of_photographs_stay(photo_of, smallest_mm, eyes):
     """A cat and a portrait, open pictures that come with scikit-image; where the eyes are was seen by eye."""
     picture = shapes.picture(np.ascontiguousarray(photo_of()))
@@ -95,7 +114,7 @@ def test_eyes_of_photographs_stay(photo_of, smallest_mm, eyes):
         labels = Pipeline().evaluate(picture, replace(recipe, features=features)).segmentation.labels
         darkest.append([int(labels[y - 3:y + 4, x - 3:x + 4].min()) for x, y in eyes])
     assert sum(darkest[1]) < sum(darkest[0]), "an eye that was lost without is there with"
-    assert all(a <= b for a, b in zip(darkest[1], darkest[0]))
+    assert all(a <= b for a, b in zip(darkest[1], darkest[0], strict=False))
 
 
 def test_the_close_look_shows_what_is_cut_either_way():

@@ -28,12 +28,18 @@ def test_a_polygon_holds_the_pixels_whose_middle_it_holds(points):
     corners = np.array(points)[:, ::-1] * [37, 53] - 0.5
     other = polygon2mask((37, 53), corners)
     rows, columns = np.nonzero(own != other)
-    for x, y in zip(columns + 0.5, rows + 0.5):
+    for x, y in zip(columns + 0.5, rows + 0.5, strict=False):
         a = np.array(points) * [53, 37]
         b = np.roll(a, -1, 0)
         along = np.clip((((x, y) - a) * (b - a)).sum(1) / np.maximum(((b - a) ** 2).sum(1), 1e-12), 0, 1)
         gap = np.hypot(*(a + along[:, None] * (b - a) - (x, y)).T).min()
-        crossed = sum((y0 > y) != (y1 > y) and x < x0 + (y - y0) / (y1 - y0) * (x1 - x0) for (x0, y0), (x1, y1) in zip(a, b)) % 2
+        crossed = (
+            sum(
+                (y0 > y) != (y1 > y) and x < x0 + (y - y0) / (y1 - y0) * (x1 - x0)
+                for (x0, y0), (x1, y1) in zip(a, b, strict=False)
+            )
+            % 2
+        )
         # overlapping polygons: ours is even-odd, as the formula here
         assert gap < 1e-6 or bool(crossed) == bool(own[int(y), int(x)])
 

@@ -82,7 +82,7 @@ def test_the_outline_of_a_set_is_the_curves_between_in_and_out(labels, data):
     outline = outline_of(planar, curves, inside)
     area = curveset.face_areas(curves, planar.left, planar.right, planar.face_count)
     assert outline.area_px.sum() == pytest.approx(area[inside].sum(), abs=1e-6)
-    for first, last in zip(outline.starts[:-1], outline.starts[1:]):
+    for first, last in zip(outline.starts[:-1], outline.starts[1:], strict=False):
         ring = outline.controls[first:last]
         assert (ring[1:, 0] == ring[:-1, 3]).all() and (ring[0, 0] == ring[-1, 3]).all()
     # joined pieces as a general library counts them, on the pixels

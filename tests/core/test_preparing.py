@@ -33,7 +33,9 @@ def seen(grey, corners, size, ground=70):
     h, w = grey.shape
     from_ = np.float32([[0, 0], [w, 0], [w, h], [0, h]])
     move = cv2.getPerspectiveTransform(from_, np.float32(corners) * 4)
-    big = cv2.warpPerspective(np.pad(grey, 0), move, (size[0] * 4, size[1] * 4), flags=cv2.INTER_LINEAR, borderValue=ground)
+    big = cv2.warpPerspective(
+        np.pad(grey, 0), move, (size[0] * 4, size[1] * 4), flags=cv2.INTER_LINEAR, borderValue=ground
+    )
     return cv2.resize(big, size, interpolation=cv2.INTER_AREA)
 
 
@@ -51,7 +53,9 @@ def test_skew_of_a_synthetic_page_to_a_tenth_of_a_degree(degrees):
     """The page is turned by a known angle, drawn four times as large and reduced; then blurred and grained."""
     grey = page()
     c, s = np.cos(np.radians(degrees)), np.sin(np.radians(degrees))
-    corners = [(c * x - s * y + 400, s * x + c * y + 430) for x, y in ((-210, -297), (210, -297), (210, 297), (-210, 297))]
+    corners = [
+        (c * x - s * y + 400, s * x + c * y + 430) for x, y in ((-210, -297), (210, -297), (210, 297), (-210, 297))
+    ]
     shot = cv2.GaussianBlur(seen(grey, corners, (800, 860), ground=245), (0, 0), 0.8)
     shot = np.clip(shot + RNG.normal(0, 4, shot.shape), 0, 255).astype(np.uint8)
     found = finding.find_skew(shot)
@@ -62,7 +66,9 @@ def test_skew_of_a_synthetic_page_to_a_tenth_of_a_degree(degrees):
 
 
 def test_a_round_drawing_has_no_skew_to_be_sure_of():
-    grey = shapes.grey_of(shapes.cover_of(shapes.disc(150, 150, 110), 300) - shapes.cover_of(shapes.disc(150, 150, 100), 300))
+    grey = shapes.grey_of(
+        shapes.cover_of(shapes.disc(150, 150, 110), 300) - shapes.cover_of(shapes.disc(150, 150, 100), 300)
+    )
     assert finding.find_skew(grey).sure < 0.2
     assert finding.find_skew(np.full((200, 200), 240, np.uint8)).sure == 0.0
 
@@ -117,8 +123,11 @@ def test_a_disc_turned_stays_round_and_where_it_belongs():
     assert (dark * y).sum() / dark.sum() == pytest.approx(60 + s * 10 + c * -20, abs=0.05)
 
 
-@given(st.tuples(st.floats(0, 0.8), st.floats(0, 0.8), st.floats(0.05, 1), st.floats(0.05, 1)), st.sampled_from([0, 90, -90, 180, 3.5]),
-       st.integers(1, 3))
+@given(
+    st.tuples(st.floats(0, 0.8), st.floats(0, 0.8), st.floats(0.05, 1), st.floats(0.05, 1)),
+    st.sampled_from([0, 90, -90, 180, 3.5]),
+    st.integers(1, 3),
+)
 @settings(max_examples=40)
 def test_the_size_is_told_before_anything_is_done(shares, turn, times):
     x, y, w, h = shares
@@ -217,10 +226,20 @@ def test_an_enlarged_disc_has_its_edge_where_it_was_and_as_narrow(times):
     assert soft < 0.6 * ((plain > 25) & (plain < 230)).sum()
 
 
-@pytest.mark.parametrize("wrong", [
-    dict(page=((0, 0), (1, 0), (1, 1))), dict(page=((0, 0), (1, 1), (1, 0), (0, 1))), dict(crop=(0.5, 0, 0.4, 1)),
-    dict(crop=(0, 0, 1, float("nan"))), dict(turn_deg=float("inf")), dict(turn_deg="3"), dict(enlarge=9), dict(denoise=True),
-    dict(level_light=1)])
+@pytest.mark.parametrize(
+    "wrong",
+    [
+        {"page": ((0, 0), (1, 0), (1, 1))},
+        {"page": ((0, 0), (1, 1), (1, 0), (0, 1))},
+        {"crop": (0.5, 0, 0.4, 1)},
+        {"crop": (0, 0, 1, float("nan"))},
+        {"turn_deg": float("inf")},
+        {"turn_deg": "3"},
+        {"enlarge": 9},
+        {"denoise": True},
+        {"level_light": 1},
+    ],
+)
 def test_wrong_steps_are_refused(wrong):
     with pytest.raises(SettingError, match=next(iter(wrong))):
         replace(PLAIN, **wrong)

@@ -1,5 +1,7 @@
 """Ragged arrays against slow, plain Python."""
 
+import itertools
+
 import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
@@ -15,7 +17,7 @@ def test_neighbours_wrap_in_loops_and_stop_in_chains(sizes, offset, data):
     starts = ragged.lengths_to_starts(sizes)
     found = ragged.Neighbours(starts, closed)(offset)
     expected = []
-    for first, size, loop in zip(starts, sizes, closed):
+    for first, size, loop in zip(starts, sizes, closed, strict=False):
         for i in range(size):
             expected.append(first + ((i + offset) % size if loop else min(max(i + offset, 0), size - 1)))
     assert found.tolist() == expected
@@ -31,7 +33,7 @@ def test_take_and_reduce(sizes, data):
     assert index.tolist() == [i for part in expected for i in part]
     assert np.diff(out).tolist() == [len(part) for part in expected]
     sums = ragged.reduce_pieces(np.add, values, starts, empty=-1.0)
-    assert sums.tolist() == [float(sum(range(a, b))) if b > a else -1.0 for a, b in zip(starts[:-1], starts[1:])]
+    assert sums.tolist() == [float(sum(range(a, b))) if b > a else -1.0 for a, b in itertools.pairwise(starts)]
 
 
 @given(st.permutations(range(14)), st.sets(st.integers(0, 13)))
@@ -42,7 +44,7 @@ def test_chains_are_put_in_order(order, cuts):
         successor[c] = -1
     walk, starts, closed = ragged.chain_order(successor)
     assert sorted(walk.tolist()) == list(range(14))
-    for first, last, loop in zip(starts[:-1], starts[1:], closed):
+    for first, last, loop in zip(starts[:-1], starts[1:], closed, strict=False):
         part = walk[first:last]
-        assert all(successor[a] == b for a, b in zip(part[:-1], part[1:]))
+        assert all(successor[a] == b for a, b in itertools.pairwise(part))
         assert successor[part[-1]] == (part[0] if loop else -1)

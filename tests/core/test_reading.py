@@ -28,7 +28,9 @@ def test_eighteen_of_twenty_mixed_pictures_are_read_as_they_should_be():
 def shaded(size=300):
     y, x = np.mgrid[:size, :size] / size
     grain = np.random.default_rng(2).normal(0, 2.5, (size, size))
-    return np.clip(np.rint(np.dstack([90 + 120 * x + grain, 60 + 90 * y + grain, 140 - 60 * x + grain])), 0, 255).astype(np.uint8)
+    return np.clip(
+        np.rint(np.dstack([90 + 120 * x + grain, 60 + 90 * y + grain, 140 - 60 * x + grain])), 0, 255
+    ).astype(np.uint8)
 
 
 def test_a_shaded_thing_cut_out_of_its_ground_is_still_shading():

@@ -25,7 +25,9 @@ from sketchloom.recipe.document import Recipe
 SIZE = 300
 HEXES = ["#ffffff", "#c83c32", "#1e3557", "#e3ae4a"]
 RECIPE = Recipe(reading="colour", size_mm=150.0, smallest_mm=0.5)
-random_maps = hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=14), elements=st.integers(0, 3))
+random_maps = hnp.arrays(
+    np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=14), elements=st.integers(0, 3)
+)
 
 
 def painted(moons=(60, 240), star=(150, 80)):
@@ -79,12 +81,22 @@ def test_the_inner_place_lies_in_its_face_farthest_from_the_edge(labels):
     for face in range(planar.face_count):
         x, y = inner_place(planar, face, index.box(face))
         assert planar.faces[int(y), int(x)] == face
-        away = cv2.distanceTransform(np.pad((planar.faces == face).astype(np.uint8), 1), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+        away = cv2.distanceTransform(
+            np.pad((planar.faces == face).astype(np.uint8), 1), cv2.DIST_L2, cv2.DIST_MASK_PRECISE
+        )[1:-1, 1:-1]
         assert away[int(y), int(x)] == away.max()
 
 
-@given(random_maps, st.lists(st.tuples(st.integers(0, 10**6), st.sampled_from([DROP, WINDOW, COLOUR, KEEP]), st.integers(1, 3), st.booleans()),
-                             max_size=8), st.booleans())
+@given(
+    random_maps,
+    st.lists(
+        st.tuples(
+            st.integers(0, 10**6), st.sampled_from([DROP, WINDOW, COLOUR, KEEP]), st.integers(1, 3), st.booleans()
+        ),
+        max_size=8,
+    ),
+    st.booleans(),
+)
 @settings(max_examples=120)
 def test_any_edits_keep_the_map_and_say_what_they_changed(labels, wanted, all_off):
     planar = build_map(labels)
@@ -100,10 +112,10 @@ def test_any_edits_keep_the_map_and_say_what_they_changed(labels, wanted, all_of
     assert done.found.tolist() == [n % planar.face_count for n, *_ in wanted]
     assert done.changed.tolist() == ((done.label != planar.face_label) | (done.ground != ground)).tolist()
     assert set(done.label) <= set(range(4))
-    touched = {f for f, e in zip(done.found.tolist(), edits) if e.on}
+    touched = {f for f, e in zip(done.found.tolist(), edits, strict=False) if e.on}
     for face in set(range(planar.face_count)) - touched:
         assert done.label[face] == planar.face_label[face] and done.ground[face] == (ground[face] or all_off)
-    last = {f: e for f, e in zip(done.found.tolist(), edits) if e.on}
+    last = {f: e for f, e in zip(done.found.tolist(), edits, strict=False) if e.on}
     for face, edit in last.items():
         if edit.action == COLOUR:
             assert done.label[face] == HEXES.index(edit.hex) and not done.ground[face]
@@ -139,8 +151,15 @@ def test_everything_off_then_chosen():
     assert [(x.plan.hex, x.outline.pieces) for x in work.layers] == [("#c83c32", 2)]
 
 
-@pytest.mark.parametrize("steps", [Preparation(crop=(0.1, 0.15, 0.95, 0.9)), Preparation(turn_deg=12.0), Preparation(enlarge=2),
-                                   Preparation(turn_deg=90.0, crop=(0.05, 0.0, 0.9, 0.95))])
+@pytest.mark.parametrize(
+    "steps",
+    [
+        Preparation(crop=(0.1, 0.15, 0.95, 0.9)),
+        Preparation(turn_deg=12.0),
+        Preparation(enlarge=2),
+        Preparation(turn_deg=90.0, crop=(0.05, 0.0, 0.9, 0.95)),
+    ],
+)
 def test_an_edit_is_found_again_when_the_picture_is_prepared_otherwise(steps):
     picture = painted()
     desk = desk_of(picture)
@@ -148,11 +167,15 @@ def test_an_edit_is_found_again_when_the_picture_is_prepared_otherwise(steps):
     work = Pipeline().evaluate(picture, replace(recipe, preparation=steps))
     assert (work.edited.found >= 0).all()
     fewer = Pipeline().evaluate(picture, replace(RECIPE, preparation=steps))
-    assert len({e.hex for e in fewer.segmentation.entries} - {p.hex for p in work.plans} - {"#ffffff"}) == 1  # no star any more
+    assert (
+        len({e.hex for e in fewer.segmentation.entries} - {p.hex for p in work.plans} - {"#ffffff"}) == 1
+    )  # no star any more
     assert not any(f.code == "clean.edit_lost" for f in work.findings)
     # an edit made on the prepared picture holds on the plain one
     turned = desk_of(picture, replace(RECIPE, preparation=steps))
-    yellow = int(np.flatnonzero([turned.hex_of(f) == "#e3ae4a" for f in range(turned.work.traced.planar.face_count)])[0])
+    yellow = int(
+        np.flatnonzero([turned.hex_of(f) == "#e3ae4a" for f in range(turned.work.traced.planar.face_count)])[0]
+    )
     back = Pipeline().evaluate(picture, turned.decided(RECIPE, [yellow], DROP))
     assert back.edited.found.tolist() == [face_at(desk, 150, 80)]
 
@@ -169,21 +192,33 @@ def test_a_region_that_moved_is_found_and_one_that_is_gone_is_told():
     # what ran together with the sky must not take the sky along
     none = Pipeline().evaluate(painted(), replace(recipe, colours=2))
     assert hex_seen(none, 150, 200) is not None
-    off = Pipeline().evaluate(painted(star=(230, 120)), replace(recipe, edits=tuple(replace(e, on=False) for e in recipe.edits)))
+    off = Pipeline().evaluate(
+        painted(star=(230, 120)), replace(recipe, edits=tuple(replace(e, on=False) for e in recipe.edits))
+    )
     assert not any(f.code == "clean.edit_lost" for f in off.findings)
 
 
 def test_like_regions():
     labels = np.zeros((120, 200), np.uint8)
-    for x, y, w, h, label in ((10, 10, 10, 10, 1), (40, 10, 10, 10, 1), (70, 10, 30, 30, 1), (120, 10, 10, 10, 2), (150, 10, 8, 24, 1),
-                              (10, 60, 24, 8, 2), (60, 60, 16, 48, 1)):
+    for x, y, w, h, label in (
+        (10, 10, 10, 10, 1),
+        (40, 10, 10, 10, 1),
+        (70, 10, 30, 30, 1),
+        (120, 10, 10, 10, 2),
+        (150, 10, 8, 24, 1),
+        (10, 60, 24, 8, 2),
+        (60, 60, 16, 48, 1),
+    ):
         labels[y:y + h, x:x + w] = label
     planar = build_map(labels)
     sizes = RegionSizes(planar, np.diff(planar.arc_starts).astype(float))
-    at = lambda x, y: int(planar.faces[y, x])  # noqa: E731
+    def at(x, y):
+        return int(planar.faces[y, x])
     small = at(12, 12)
     assert set(sizes.alike(small, planar.face_label, 1.2)) == {small, at(42, 12)}
-    assert set(sizes.alike(small, planar.face_label)) == {f for f in range(planar.face_count) if planar.face_label[f] == 1}
+    assert set(sizes.alike(small, planar.face_label)) == {
+        f for f in range(planar.face_count) if planar.face_label[f] == 1
+    }
     assert set(sizes.alike(small, planar.face_label, None, True)) == {small, at(42, 12), at(72, 12), at(122, 12)}
     # turned by a quarter, and twice as large
     assert set(sizes.alike(at(152, 12), planar.face_label, None, True)) == {at(152, 12), at(12, 62), at(62, 62)}
@@ -192,7 +227,7 @@ def test_like_regions():
 
 def test_edits_are_found_again_with_more_colours_than_there_are():
     desk = desk_of(painted())
-    faces = [f for f in range(desk.work.traced.planar.face_count)]
+    faces = list(range(desk.work.traced.planar.face_count))
     recipe = desk.decided(RECIPE, faces, DROP)
     for count in (len(desk.work.segmentation.entries), len(desk.work.segmentation.entries) + 2):
         work = Pipeline().evaluate(painted(), replace(recipe, colours=count))

@@ -67,7 +67,8 @@ def test_smoothing_takes_bumps_out_and_keeps_the_ends():
     bumpy = np.stack([x, 0.002 * (x - 60) ** 2 + np.random.default_rng(0).normal(0, 0.7, 121)], -1)
     made = reshapes.smooth(bumpy)
     assert np.allclose(made[[0, -1]], bumpy[[0, -1]], atol=1e-5)
-    turns = lambda p: np.abs(np.diff(np.arctan2(*np.diff(p, axis=0).T[::-1]))).sum()  # noqa: E731
+    def turns(p):
+        return np.abs(np.diff(np.arctan2(*np.diff(p, axis=0).T[::-1]))).sum()
     assert turns(made) < 0.1 * turns(reshapes.even(bumpy))
     assert np.abs(made[:, 1] - 0.002 * (made[:, 0] - 60) ** 2).max() < 2.5
 
@@ -83,7 +84,8 @@ def test_a_pull_keeps_ends_and_their_directions():
 
 def blob(radius=70.0, size=260):
     """A disc with a bump, in two colours one in the other, so that the outer boundary has two neighbours."""
-    inside = lambda px, py: np.hypot(px - 128, py - 131) < radius + 4 * np.cos(5 * np.arctan2(py - 131, px - 128))  # noqa: E731
+    def inside(px, py):
+        return np.hypot(px - 128, py - 131) < radius + 4 * np.cos(5 * np.arctan2(py - 131, px - 128))
     rgb = colour_of(cover_of(inside, size), (200, 60, 50), (255, 255, 255))
     inner = cover_of(disc(128, 131, 25), size)[..., None]
     return picture(np.rint(rgb * (1 - inner) + np.array((30, 53, 87)) * inner).astype(np.uint8))
@@ -109,10 +111,13 @@ def test_a_ring_made_a_circle_is_one_for_the_sheet_and_what_is_around():
     assert done.traced.curves_found.tolist() == [True]
     assert done.traced.planar.euler_excess() == 0
     # the other boundary did not move
-    inner = lambda w: next(x for x in w.layers if x.plan.key == "#1e3557").outline.controls  # noqa: E731
+    def inner(w):
+        return next(x for x in w.layers if x.plan.key == "#1e3557").outline.controls
     assert np.allclose(inner(done).mean((0, 1)), inner(work).mean((0, 1)), atol=0.05)
     # undone, the map is the one before, bit for bit
-    assert np.array_equal(pipeline.evaluate(source, Recipe(colours=3)).traced.curves.controls, work.traced.curves.controls)
+    assert np.array_equal(
+        pipeline.evaluate(source, Recipe(colours=3)).traced.curves.controls, work.traced.curves.controls
+    )
 
 
 def test_a_new_course_is_found_again_in_another_trace_and_told_when_lost():
@@ -171,7 +176,9 @@ def test_a_ragged_edge_becomes_one_arc_without_a_tooth_left():
         radius = 90 + 2.2 * np.convolve(np.tile(noise, 3), np.ones(4) / 2, "same")[900:1800]
         at = np.hypot(*(np.mgrid[0:SIDE, 0:SIDE] + 0.5 - SIDE / 2))
         turn = np.arctan2(*(np.mgrid[0:SIDE, 0:SIDE] + 0.5 - SIDE / 2)) % (2 * np.pi)
-        pixels = np.where((at < np.interp(turn, angle, radius))[..., None], (200, 60, 50), (240, 236, 220)).astype(np.uint8)
+        pixels = np.where((at < np.interp(turn, angle, radius))[..., None], (200, 60, 50), (240, 236, 220)).astype(
+            np.uint8
+        )
         return picture(pixels)
     recipe = Recipe(reading="colour", size_mm=SIDE / 2, smallest_mm=0.5)
     work = Pipeline().evaluate(ragged(1), recipe)
@@ -183,7 +190,12 @@ def test_a_ragged_edge_becomes_one_arc_without_a_tooth_left():
     for seed in (1, 2):
         made = Pipeline().evaluate(ragged(seed), replace(recipe, curves=(edit,)))
         assert made.traced.curves_found.all()
-        xy = np.concatenate([sampled(made.traced.curves.controls[a:b], 0.5) for a, b in zip(made.traced.curves.starts[:-1], made.traced.curves.starts[1:])])
+        xy = np.concatenate(
+            [
+                sampled(made.traced.curves.controls[a:b], 0.5)
+                for a, b in zip(made.traced.curves.starts[:-1], made.traced.curves.starts[1:], strict=False)
+            ]
+        )
         turn = np.arctan2(*(xy - made.picture.width / 2)[:, ::-1].T)
         of_it = xy[(turn > -2.7) & (turn < -0.4) & (np.hypot(*(xy - made.picture.width / 2).T) < 110 * scale)]
         centre, radius = reshapes.fitted_circle(of_it)
@@ -193,7 +205,8 @@ def test_a_ragged_edge_becomes_one_arc_without_a_tooth_left():
 def test_one_node_less_changes_least_and_ends_where_there_is_none():
     x = np.linspace(0, 240, 241)
     wave = np.stack([x, 100 + 30 * np.sin(x / 24) + 4 * np.sin(x / 7)], -1)
-    count = lambda points: len(reshapes._cubics(reshapes.even(points), 0.1))  # noqa: E731
+    def count(points):
+        return len(reshapes._cubics(reshapes.even(points), 0.1))
     before = count(wave)
     less = reshapes.one_node_less(wave)
     assert count(less) < before and np.array_equal(less[[0, -1]], wave[[0, -1]])

@@ -33,8 +33,15 @@ def perimeter(*rings):
     return sum(segment_lengths(r).sum() for r in rings)
 
 
-@pytest.mark.parametrize("ring", [makers.ellipse((60, 60), 40, 40), makers.ellipse((60, 60), 45, 20, 0.4), makers.rectangle((60, 60), 80, 30),
-                                  makers.regular((60, 60), 40, 5)])
+@pytest.mark.parametrize(
+    "ring",
+    [
+        makers.ellipse((60, 60), 40, 40),
+        makers.ellipse((60, 60), 45, 20, 0.4),
+        makers.rectangle((60, 60), 80, 30),
+        makers.regular((60, 60), 40, 5),
+    ],
+)
 @pytest.mark.parametrize("distance", [1.27, 5.0, 18.0])
 def test_a_rim_of_a_convex_shape_has_the_area_of_steiners_formula(ring, distance):
     area = polygons.area_of([ring]).area
@@ -105,7 +112,9 @@ def test_a_letter_has_the_outline_of_the_font(letter):
     made = text.shaped(letter, LATO)
     assert abs(sum(segment_areas(r).sum() for r in made.rings)) == pytest.approx(abs(area.value) / em**2, rel=1e-9)
     ends = np.concatenate([r.reshape(-1, 2) for r in made.rings])
-    assert ends[:, 0].max() * em == pytest.approx(bounds.bounds[2], abs=1.0) and -ends[:, 1].max() * em == pytest.approx(bounds.bounds[1], abs=12.0)
+    assert ends[:, 0].max() * em == pytest.approx(bounds.bounds[2], abs=1.0) and -ends[
+        :, 1
+    ].max() * em == pytest.approx(bounds.bounds[1], abs=12.0)
     assert len(set(made.letter)) == 1
 
 
@@ -119,11 +128,14 @@ def test_words_along_a_circle_stand_on_it():
     angle = np.linspace(np.pi, 2 * np.pi, 721)
     rings = text.along(word, 100 * np.stack([np.cos(angle), np.sin(angle)], -1), 20.0)
     feet = [np.hypot(*r[:, [0, 3]].reshape(-1, 2).T).min() for r in rings]
-    # a letter 15 wide stands with its middle on the circle of 100: its corners lie beside the tangent, (100² + 7.5²)^½ = 100.3 out
+    # a letter 15 wide stands with its middle on the circle of 100: its corners lie beside the tangent, (100² +
+    # 7.5²)^½ = 100.3 out
     assert all(99.9 < f < 100.5 for f in feet) and all(np.hypot(*r.reshape(-1, 2).T).max() > 110 for r in rings)
 
 
-@pytest.mark.parametrize("words, path", [("", LATO.path), ("x" * 501, LATO.path), ("word", __file__), ("word", "/nowhere/font.ttf")])
+@pytest.mark.parametrize(
+    "words, path", [("", LATO.path), ("x" * 501, LATO.path), ("word", __file__), ("word", "/nowhere/font.ttf")]
+)
 def test_what_cannot_be_set_is_refused_in_a_sentence(words, path):
     with pytest.raises(FontError, match=r"\."):
         text.shaped(words, text.Font("odd", path))
@@ -140,7 +152,8 @@ MIXED = st.text(st.sampled_from("aT1 2(.)-" + HEBREW + ARABIC), min_size=1, max_
 @given(MIXED.filter(lambda t: t.strip()))
 @settings(max_examples=200)
 def test_mixed_directions_stand_as_another_implementation_of_the_standard_puts_them(words):
-    """UAX 9 as of the `unicode-bidi` crate, which `get_display` calls; ours uses the levels of another implementation."""
+    """UAX 9 as of the `unicode-bidi` crate, which `get_display` calls; ours uses the levels of another implementation.
+    """
     shown = "".join(words[r.start:r.end][::-1] if r.is_rtl else words[r.start:r.end] for r in visual_runs(words))
     flat = str.maketrans("()", "((")  # brackets are turned round by the shaper, in `get_display` by itself
     assert shown.translate(flat) == get_display(words).translate(flat)

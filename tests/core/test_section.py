@@ -17,7 +17,11 @@ from sketchloom.core.shapes.placed import is_straight
 def sheet(*rings):
     controls = np.concatenate(rings)
     area = np.array([segment_areas(r).sum() for r in rings])
-    return SimpleNamespace(outline=Outline(controls, is_straight(controls), np.concatenate([[0], np.cumsum([len(r) for r in rings])]), area, area < 0))
+    return SimpleNamespace(
+        outline=Outline(
+            controls, is_straight(controls), np.concatenate([[0], np.cumsum([len(r) for r in rings])]), area, area < 0
+        )
+    )
 
 
 BASE, DISC = sheet(makers.rectangle((50, 50), 80, 80)), sheet(makers.ellipse((50, 50), 20, 20))

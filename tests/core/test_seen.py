@@ -1,5 +1,7 @@
 """What of an outline is seen in a box looks there as the whole outline does."""
 
+import itertools
+
 import numpy as np
 import shapely
 from hypothesis import given, settings
@@ -28,13 +30,15 @@ def outline_of(seed: int) -> Outline:
         straight.append(line)
         starts.append(starts[-1] + count)
     count = len(starts) - 1
-    return Outline(np.concatenate(rings), np.concatenate(straight), np.array(starts), np.ones(count), np.zeros(count, bool))
+    return Outline(
+        np.concatenate(rings), np.concatenate(straight), np.array(starts), np.ones(count), np.zeros(count, bool)
+    )
 
 
 def area(controls, straight, starts):
     """The even-odd area of rings, by a geometry library, curves as eight lines each."""
     whole = shapely.Polygon()
-    for a, b in zip(starts[:-1], starts[1:], strict=True):
+    for a, b in itertools.pairwise(starts):
         c, t = controls[a:b], STEPS
         points = (1 - t) ** 3 * c[:, 0] + 3 * t * (1 - t) ** 2 * c[:, 1] + 3 * t**2 * (1 - t) * c[:, 2] + t**3 * c[:, 3]
         points = points.transpose(1, 0, 2).reshape(-1, 2)

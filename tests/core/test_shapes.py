@@ -1,4 +1,5 @@
-"""Shapes and split lines cut into the map, against closed forms, an even slower test of points, and a geometry library."""
+"""Shapes and split lines cut into the map, against closed forms, an even slower test of points, and a geometry
+library."""
 
 import numpy as np
 import pytest
@@ -92,7 +93,8 @@ def test_a_shape_in_the_colour_it_touches_joins_it_and_a_cut_opens_all_sheets():
     red = next(layer for layer in ear.layers if layer.plan.key == RED)
     before = next(layer for layer in evaluated().layers if layer.plan.key == RED)
     assert red.outline.pieces == before.outline.pieces == 1
-    # half of the circle lies outside the bar; the bar's own sides are traced, so a tenth of a pixel along them is allowed
+    # half of the circle lies outside the bar; the bar's own sides are traced, so a tenth of a pixel along them is
+    # allowed
     assert red.area_mm2 - before.area_mm2 == pytest.approx(np.pi * 200 * ear.mm_per_px**2, rel=0.01)
     cut = evaluated(shapes=(shape(makers.ellipse((200, 100), 15, 15), None),))
     assert all(layer.outline.holes >= 1 for layer in cut.layers if layer.plan.key == RED)
@@ -121,11 +123,25 @@ def test_a_split_line_that_stops_short_is_drawn_on_and_one_inside_parts_nothing(
 
 
 @settings(max_examples=25, phases=(Phase.explicit, Phase.generate))  # a trace is too slow to be shrunk
-@given(st.lists(st.tuples(st.floats(30, 270), st.floats(30, 170), st.floats(6, 60), st.sampled_from([RED, BLUE, "#ffffff", None, "#44aa66"]),
-                          st.sampled_from(["circle", "star", "box"])), max_size=4),
-       st.lists(st.tuples(st.floats(5, 295), st.floats(5, 195), st.floats(5, 295), st.floats(5, 195)), max_size=3))
+@given(
+    st.lists(
+        st.tuples(
+            st.floats(30, 270),
+            st.floats(30, 170),
+            st.floats(6, 60),
+            st.sampled_from([RED, BLUE, "#ffffff", None, "#44aa66"]),
+            st.sampled_from(["circle", "star", "box"]),
+        ),
+        max_size=4,
+    ),
+    st.lists(st.tuples(st.floats(5, 295), st.floats(5, 195), st.floats(5, 295), st.floats(5, 195)), max_size=3),
+)
 def test_any_shapes_and_lines_leave_a_valid_map(figures, lines):
-    make = {"circle": lambda c, r: makers.ellipse(c, r, r), "star": lambda c, r: makers.star(c, r, r / 2), "box": lambda c, r: makers.rectangle(c, r, 1.5 * r, 3, 0.4)}
+    make = {
+        "circle": lambda c, r: makers.ellipse(c, r, r),
+        "star": lambda c, r: makers.star(c, r, r / 2),
+        "box": lambda c, r: makers.rectangle(c, r, 1.5 * r, 3, 0.4),
+    }
     shapes = tuple(shape(make[kind]((x, y), r), colour) for x, y, r, colour, kind in figures)
     splits = tuple(split((a, b), (c, d)) for a, b, c, d in lines if np.hypot(c - a, d - b) > 10)
     work = evaluated(shapes=shapes, splits=splits)
@@ -137,7 +153,10 @@ def test_any_shapes_and_lines_leave_a_valid_map(figures, lines):
     # all arcs of a node end in one place, bit for bit
     curves, at = work.traced.curves, {}
     for arc in np.flatnonzero(~planar.closed & (np.diff(curves.starts) > 0)).tolist():
-        for node, place in ((planar.start_node[arc], curves.controls[curves.starts[arc], 0]), (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3])):
+        for node, place in (
+            (planar.start_node[arc], curves.controls[curves.starts[arc], 0]),
+            (planar.end_node[arc], curves.controls[curves.starts[arc + 1] - 1, 3]),
+        ):
             assert np.array_equal(at.setdefault(int(node), place), place)
 
 
@@ -161,8 +180,11 @@ def test_a_letter_with_a_counter_is_one_area_with_a_hole():
 
 
 def test_figures_have_the_areas_of_the_textbook():
-    ring_area = lambda ring: polygons.area_of([ring]).area  # noqa: E731
-    assert ring_area(makers.rectangle((0, 0), 40, 30, 5)) == pytest.approx(1200 - (4 - np.pi) * 25, rel=CIRCLE_BY_CUBICS)
+    def ring_area(ring):
+        return polygons.area_of([ring]).area
+    assert ring_area(makers.rectangle((0, 0), 40, 30, 5)) == pytest.approx(
+        1200 - (4 - np.pi) * 25, rel=CIRCLE_BY_CUBICS
+    )
     assert ring_area(makers.regular((0, 0), 10, 6)) == pytest.approx(1.5 * 3**0.5 * 100, rel=1e-9)
     copies = makers.around(makers.ellipse((10, 0), 2, 2), (0, 0), 8)
     assert len(copies) == 8 and np.allclose(copies[2][:, 0].mean(0), (0, 10), atol=1e-9)
@@ -173,9 +195,17 @@ def test_rings_come_back_as_they_were_put():
     assert np.allclose(ring_controls(ring_points(ring)), ring, atol=1e-8)
 
 
-@pytest.mark.parametrize("bad", [
-    lambda: PlacedShape((), RED, "x"), lambda: PlacedShape((((0.0, 0.0),) * 5,), RED, "x"), lambda: PlacedShape((((0.0, 0.0),) * 4,), "red", "x"),
-    lambda: PlacedShape((((0.0, 9.0),) * 4,), RED, "x"), lambda: SplitLine(((0.0, 0.0),)), lambda: CoveredArea(((0.0, 0.0), (1.0, 1.0)))])
+@pytest.mark.parametrize(
+    "bad",
+    [
+        lambda: PlacedShape((), RED, "x"),
+        lambda: PlacedShape((((0.0, 0.0),) * 5,), RED, "x"),
+        lambda: PlacedShape((((0.0, 0.0),) * 4,), "red", "x"),
+        lambda: PlacedShape((((0.0, 9.0),) * 4,), RED, "x"),
+        lambda: SplitLine(((0.0, 0.0),)),
+        lambda: CoveredArea(((0.0, 0.0), (1.0, 1.0))),
+    ],
+)
 def test_what_is_no_shape_is_refused(bad):
     with pytest.raises(SettingError):
         bad()

@@ -61,7 +61,8 @@ def test_same_bytes_for_any_number_of_threads(monkeypatch):
 
 
 def test_parts_change_nothing_that_matters(monkeypatch):
-    """Divided into parts or not, the areas come out the same within the tolerance (0.1 px along the outline), with the same number of segments or nearly."""
+    """Divided into parts or not, the areas come out the same within the tolerance (0.1 px along the outline), with the
+    same number of segments or nearly."""
     planar = build_map(patchwork(300))
     _, whole = fitted(patchwork(300))
     monkeypatch.setattr(trace_arcs, "_PART_POINTS", 1500)

@@ -39,7 +39,7 @@ def test_two_sides_that_meet_in_a_corner_keep_it(turn):
     a = np.radians(turn)
     line = np.stack([np.linspace(0, 50, 52), np.zeros(52)], -1)
     other = np.array([50.0, 0]) + np.linspace(0, 50, 52)[1:, None] * [np.cos(a), np.sin(a)]
-    lines = open_line(np.concatenate([line, other]) + [10.2, 20.7])
+    lines = open_line([*np.concatenate([line, other]), 10.2, 20.7])
     runs = runs_of(lines)
     assert len(runs.first) == 2
     assert (runs.end[0] == runs.begin[1]).all()
@@ -48,10 +48,16 @@ def test_two_sides_that_meet_in_a_corner_keep_it(turn):
 
 def test_the_first_and_the_last_run_of_an_open_arc_are_no_neighbours():
     """A flat U: its two arms are parallel and far apart, and nothing joins their free ends."""
-    u = np.concatenate([np.stack([np.zeros(60), np.linspace(80, 20, 60)], -1),
-                        np.stack([10 - 10 * np.cos(np.linspace(0, np.pi, 33)), 20 - 10 * np.sin(np.linspace(0, np.pi, 33))], -1)[1:],
-                        np.stack([np.full(60, 20.0), np.linspace(20, 80, 60)], -1)[1:]])
-    lines = open_line(u + [30.3, 30.1])
+    u = np.concatenate(
+        [
+            np.stack([np.zeros(60), np.linspace(80, 20, 60)], -1),
+            np.stack([10 - 10 * np.cos(np.linspace(0, np.pi, 33)), 20 - 10 * np.sin(np.linspace(0, np.pi, 33))], -1)[
+                1:
+            ],
+            np.stack([np.full(60, 20.0), np.linspace(20, 80, 60)], -1)[1:],
+        ]
+    )
+    lines = open_line([*u, 30.3, 30.1])
     runs = runs_of(lines)
     assert len(runs.first) == 2
     assert (sizes(lines, runs) > 50).all()
@@ -85,4 +91,4 @@ def test_a_run_ends_at_a_node_only_where_that_lies_on_its_line(off, ends_there):
     runs = runs_of(open_line(points))
     assert len(runs.first) == 1 and (runs.last[0] == len(points) - 1) == ends_there
     middle = 0.5 * (runs.begin[0] + runs.end[0])
-    assert abs((middle @ normal)) < 0.03 and abs(runs.end[0] @ normal) < 0.06
+    assert abs(middle @ normal) < 0.03 and abs(runs.end[0] @ normal) < 0.06

@@ -222,7 +222,7 @@ def test_every_stroke_is_continuous():
     rng = np.random.default_rng(4)
     ends = rng.uniform(20, 220, (6, 4))
     found = strokes_of(any_of(*(bar(*e, 7) for e in ends)))
-    for a, b in zip(found.starts[:-1], found.starts[1:]):
+    for a, b in zip(found.starts[:-1], found.starts[1:], strict=False):
         controls = found.controls[a:b]
         assert np.array_equal(controls[1:, 0], controls[:-1, 3])
         assert np.isfinite(evaluate(controls, np.full(len(controls), 0.5))).all()

@@ -16,7 +16,9 @@ from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.pipeline import Pipeline
 
 SIZE = 300
-random_maps = hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=14), elements=st.integers(0, 3))
+random_maps = hnp.arrays(
+    np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=2, max_side=14), elements=st.integers(0, 3)
+)
 
 
 @given(random_maps, st.data())
@@ -55,9 +57,15 @@ def test_set_operations_are_those_of_the_filled_areas(labels, data):
 def board():
     """A dark ring with a red disc and two small yellow ones in it, and a red bar beside it."""
     pixels = np.full((SIZE, SIZE, 3), 255.0)
-    ring = lambda x, y: np.abs(np.hypot(x - 130, y - 150) - 100) < 14  # noqa: E731
-    parts = ((ring, (30, 53, 87)), (shapes.disc(130, 150, 40), (200, 60, 50)), (shapes.disc(130, 90, 10), (227, 174, 74)),
-             (shapes.disc(130, 150, 14), (227, 174, 74)), (lambda x, y: (x > 250) & (x < 280) & (y > 40) & (y < 260), (200, 60, 50)))
+    def ring(x, y):
+        return np.abs(np.hypot(x - 130, y - 150) - 100) < 14
+    parts = (
+        (ring, (30, 53, 87)),
+        (shapes.disc(130, 150, 40), (200, 60, 50)),
+        (shapes.disc(130, 90, 10), (227, 174, 74)),
+        (shapes.disc(130, 150, 14), (227, 174, 74)),
+        (lambda x, y: (x > 250) & (x < 280) & (y > 40) & (y < 260), (200, 60, 50)),
+    )
     for shape, colour in parts:
         cover = shapes.cover_of(shape, SIZE)[..., None]
         pixels = pixels * (1 - cover) + np.array(colour) * cover
@@ -75,14 +83,21 @@ def test_regions_are_joined_cut_out_of_each_other_and_filled():
     assert {e.action for e in cut.edits} == {WINDOW}
     after = pipeline.evaluate(picture, cut)
     # what the red disc encloses goes with it; the small one beside it stays
-    assert hex_seen(after, 130, 120) is None and hex_seen(after, 130, 150) is None and hex_seen(after, 130, 90) == "#e3ae4a"
+    assert (
+        hex_seen(after, 130, 120) is None
+        and hex_seen(after, 130, 150) is None
+        and hex_seen(after, 130, 90) == "#e3ae4a"
+    )
     common = pipeline.evaluate(picture, desk.together(RECIPE, [ring, red], "common"))
     assert hex_seen(common, 130, 50) is None and hex_seen(common, 130, 150) == hex_seen(common, 130, 120) == "#1e3557"
     assert sorted(round(h) for h in desk.holes([red])) == [round(28 / 2)]  # 150 mm wide: half a mm a px
     inside = desk.filled(RECIPE, [ring])
     assert {e.action for e in inside.edits} == {COLOUR}
     full = pipeline.evaluate(picture, inside)
-    assert hex_seen(full, 130, 90) == hex_seen(full, 60, 150) == "#1e3557" and sum(x.outline.holes for x in full.layers) == 0
+    assert (
+        hex_seen(full, 130, 90) == hex_seen(full, 60, 150) == "#1e3557"
+        and sum(x.outline.holes for x in full.layers) == 0
+    )
     few = desk.filled(RECIPE, [red, ring], under_mm=20.0)
     assert [e.hex for e in few.edits] == ["#c83c32"]  # the ring's own hole is larger
     again = RegionDesk(full, desk.index)

@@ -18,7 +18,9 @@ from sketchloom.recipe.document import Recipe
 def outline_of(*rings):
     controls = np.concatenate(rings)
     area = np.array([segment_areas(r).sum() for r in rings])
-    return Outline(controls, is_straight(controls), np.concatenate([[0], np.cumsum([len(r) for r in rings])]), area, area < 0)
+    return Outline(
+        controls, is_straight(controls), np.concatenate([[0], np.cumsum([len(r) for r in rings])]), area, area < 0
+    )
 
 
 @pytest.mark.parametrize("gap", [1.5, 4.0, 9.0])
@@ -33,15 +35,27 @@ def test_the_space_between_two_pieces_is_measured(gap):
 
 
 def test_holes_near_each_other_have_a_bar_and_no_space():
-    frame = outline_of(makers.rectangle((60, 60), 100, 100), *(makers.rectangle((x, 60), 30, 30)[::-1, ::-1] for x in (40, 76)))
+    frame = outline_of(
+        makers.rectangle((60, 60), 100, 100), *(makers.rectangle((x, 60), 30, 30)[::-1, ::-1] for x in (40, 76))
+    )
     assert local_widths(frame, 20.0, 0.5).width.min() == pytest.approx(6.0, abs=0.1)
     assert space_widths(frame, 20.0, 0.5).narrowest() is None
 
 
 def neck(width):
     """Two discs joined by a neck of a width, soft edges."""
-    return picture(grey_of(cover_of(lambda x, y: (np.hypot(x - 60, y - 120) < 42) | (np.hypot(x - 180, y - 120) < 42) | (
-        (np.abs(y - 120) < width / 2) & (x > 60) & (x < 180)), 240)))
+    return picture(
+        grey_of(
+            cover_of(
+                lambda x, y: (
+                    (np.hypot(x - 60, y - 120) < 42)
+                    | (np.hypot(x - 180, y - 120) < 42)
+                    | ((np.abs(y - 120) < width / 2) & (x > 60) & (x < 180))
+                ),
+                240,
+            )
+        )
+    )
 
 
 @pytest.mark.parametrize("wanted_mm", [3.0, 5.0])
@@ -73,7 +87,9 @@ def test_the_stretch_around_a_place_is_the_neck_in_order():
 @pytest.mark.parametrize("degrees", [8, 15, 30, 60])
 def test_a_point_opens_by_its_angle(degrees):
     half = np.radians(degrees / 2)
-    wedge = outline_of(makers.polygon([(0, 0), (200 * np.cos(half), -200 * np.sin(half)), (200 * np.cos(half), 200 * np.sin(half))]))
+    wedge = outline_of(
+        makers.polygon([(0, 0), (200 * np.cos(half), -200 * np.sin(half)), (200 * np.cos(half), 200 * np.sin(half))])
+    )
     found = sharp_points(wedge, 8.0, np.radians(20))
     if degrees >= 20:
         assert len(found) == 0
@@ -86,8 +102,22 @@ def test_a_sharp_notch_is_no_point_that_tears():
     notch = [(0, 0), (100, 0), (100, 100), (52, 100), (50, 20), (48, 100), (0, 100)]
     points = sharp_points(outline_of(makers.polygon(notch)), 6.0, np.radians(20))
     assert len(points) == 0
-    assert len(sharp_points(Outline(line_controls(np.empty((0, 2)), np.empty((0, 2))), np.empty(0, bool), np.zeros(1, np.intp), np.empty(0), np.empty(0, bool)),
-                            6.0, 0.3)) == 0
+    assert (
+        len(
+            sharp_points(
+                Outline(
+                    line_controls(np.empty((0, 2)), np.empty((0, 2))),
+                    np.empty(0, bool),
+                    np.zeros(1, np.intp),
+                    np.empty(0),
+                    np.empty(0, bool),
+                ),
+                6.0,
+                0.3,
+            )
+        )
+        == 0
+    )
 
 
 def test_pieces_too_small_are_counted_and_dropped_at_once():

@@ -42,7 +42,29 @@ TABLE = (
 MENUS = (
     ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
     ("Edit", ("undo", "redo", None, "again")),
-    ("View", ("stage_0", "stage_1", "stage_2", "stage_3", "stage_4", None, "zoom_in", "zoom_out", "fit", "true_size", None, "curtain", "variants", "grid", "ground", "units", None, "findings")),
+    (
+        "View",
+        (
+            "stage_0",
+            "stage_1",
+            "stage_2",
+            "stage_3",
+            "stage_4",
+            None,
+            "zoom_in",
+            "zoom_out",
+            "fit",
+            "true_size",
+            None,
+            "curtain",
+            "variants",
+            "grid",
+            "ground",
+            "units",
+            None,
+            "findings",
+        ),
+    ),
     ("Help", ("help",)),
 )
 

@@ -19,10 +19,17 @@ from sketchloom.files.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"
-_CUT_OUT = Background((
-    BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42)), width=0.02),
-    BackgroundStep("stroke", False, ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)),
-                   width=0.02)))
+_CUT_OUT = Background(
+    (
+        BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42)), width=0.02),
+        BackgroundStep(
+            "stroke",
+            False,
+            ((0.1, 0.3), (0.3, 0.15), (0.8, 0.2), (0.9, 0.5), (0.9, 0.8), (0.5, 0.9), (0.1, 0.8), (0.1, 0.5)),
+            width=0.02,
+        ),
+    )
+)
 
 
 def take_all(folder: Path | None) -> int:
@@ -85,7 +92,9 @@ class _Camera:
         self._stage(TRACE, "trace-line")
         self._open("phone")
         window.bench.curtain_on = False
-        self._stage(SOURCE, "judgement", lambda: (window.bench.show_source_only(True), _scroll(window.panels[SOURCE], 0.28)))
+        self._stage(
+            SOURCE, "judgement", lambda: (window.bench.show_source_only(True), _scroll(window.panels[SOURCE], 0.28))
+        )
         window.bench.show_source_only(False)
         window.bench.move_curtain(0.5)
         self._open("kingfisher")
@@ -105,8 +114,11 @@ class _Camera:
         """Stars dropped, the moon and a stripe in other colours."""
         cleaning, session = self.window.cleaning, self.window.session
         self._pause()
-        for places, action, colour in ((((0.248, 0.427), (0.363, 0.392)), "drop", None), (((0.76, 0.29),), "colour", "#e3ae4a"),
-                                       (((0.5, 0.66),), "colour", "#2f6f7e")):
+        for places, action, colour in (
+            (((0.248, 0.427), (0.363, 0.392)), "drop", None),
+            (((0.76, 0.29),), "colour", "#e3ae4a"),
+            (((0.5, 0.66),), "colour", "#2f6f7e"),
+        ):
             desk, width, height = cleaning.desk, session.work.picture.width, session.work.picture.height
             faces = [desk.index.at(x * width, y * height).face for x, y in places]
             session.change(desk.decided(session.document.recipe, faces, action, colour), "")
@@ -134,8 +146,14 @@ class _Camera:
         star = desk.figure("star", (0.66 * width, 0.36 * height), (0.79 * width, 0.49 * height))
         panel.shapes.text.setText(_WORD)
         line = desk.split(np.array([(0.2, 0.80), (0.26, 0.70), (0.27, 0.60)]) * (width, height))
-        session.change(replace(session.document.recipe, shapes=(desk.shape(word, "#f3ead7", f"“{_WORD}”"), desk.shape(star, "#e3ae4a", "star")),
-                               splits=(line,)), "")
+        session.change(
+            replace(
+                session.document.recipe,
+                shapes=(desk.shape(word, "#f3ead7", f"“{_WORD}”"), desk.shape(star, "#e3ae4a", "star")),
+                splits=(line,),
+            ),
+            "",
+        )
         self._until(lambda: session.work is not None)
         self._clean_fold(panel.shapes)
         panel.shapes.kept.choose(1)

@@ -1,7 +1,6 @@
 """Starts the application."""
 
 import logging
-import os
 import signal
 import sys
 from pathlib import Path
@@ -43,8 +42,8 @@ def run(files, demo: bool = False) -> int:
     for window in windows:
         window.show()
     windows[0].offer_recovery()
-    for window, path in zip(windows, files):
-        window.session.open_path(Path(path).resolve() if os.path.exists(path) else path)
+    for window, path in zip(windows, files, strict=False):
+        window.session.open_path(Path(path).resolve() if Path(path).exists() else path)
     if demo:
         windows[0].session.open_path(put_demo_projects(user_data.data_folder() / "demo")[FIRST_DEMO])
     return app.exec()

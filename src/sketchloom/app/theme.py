@@ -36,8 +36,8 @@ QPushButton:hover, QToolButton:hover {{ background: #ffffff; border-color: {WOAD
 QPushButton:pressed, QToolButton:pressed {{ background: {LINEN_DEEP}; }}
 QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; }}
 QPushButton:disabled, QToolButton:disabled {{ color: #7d7466; background: {LINEN}; }}
-QPushButton#primary {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; font-weight: bold; padding: 8px 14px; }}
-QPushButton#primary:hover {{ background: #3b658a; }}
+QPushButton#primary {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; font-weight: bold; padding: 8px
+14px; }} QPushButton#primary:hover {{ background: #3b658a; }}
 QPushButton#primary:disabled {{ background: #b9b5ab; color: #4d483f; border-color: #b9b5ab; }}
 QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QSpinBox:focus,
 QSlider:focus {{ border: 2px solid {WOAD}; }}
@@ -46,13 +46,13 @@ QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {LINE};
 QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
 QComboBox::drop-down {{ border: 0; width: 24px; }}
 QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
-QSpinBox::up-button, QSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0; background: transparent; }}
-QSpinBox::up-button {{ subcontrol-position: top right; }}
+QSpinBox::up-button, QSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0; background:
+transparent; }} QSpinBox::up-button {{ subcontrol-position: top right; }}
 QSpinBox::down-button {{ subcontrol-position: bottom right; }}
 QSpinBox::up-arrow {{ image: url(@UP@); width: 12px; height: 12px; }}
 QSpinBox::down-arrow {{ image: url(@ARROW@); width: 12px; height: 12px; }}
-#foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0; background: transparent;
-    padding: 8px 2px 4px 2px; color: {INK}; }}
+#foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0;
+background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
 #foldhead:checked {{ background: transparent; color: {INK}; }}
 #foldhead:hover {{ color: {WOAD}; }}
 #foldhead:focus {{ border: 2px solid {WOAD}; }}

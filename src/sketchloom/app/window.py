@@ -134,16 +134,27 @@ class Window(QMainWindow):
 
     def _handlers(self):
         return {
-            "open": self.ask_open, "paste": self.paste, "save": self.save, "save_as": self.ask_save_as,
-            "write": self._write_from_keys, "close": self.close,
-            "undo": lambda: self._with_document("undo"), "redo": lambda: self._with_document("redo"),
-            "zoom_in": lambda: self.bench.zoom(1.25), "zoom_out": lambda: self.bench.zoom(0.8),
-            "fit": lambda: self.bench.fit(), "true_size": lambda: self.bench.true_size(),
-            "curtain": lambda on: self._set_on_bench("curtain_on", on), "grid": lambda on: self._set_on_bench("grid", on),
-            "ground": self._next_ground, "units": self._switch_units, "again": lambda: self.session.evaluate(),
+            "open": self.ask_open,
+            "paste": self.paste,
+            "save": self.save,
+            "save_as": self.ask_save_as,
+            "write": self._write_from_keys,
+            "close": self.close,
+            "undo": lambda: self._with_document("undo"),
+            "redo": lambda: self._with_document("redo"),
+            "zoom_in": lambda: self.bench.zoom(1.25),
+            "zoom_out": lambda: self.bench.zoom(0.8),
+            "fit": lambda: self.bench.fit(),
+            "true_size": lambda: self.bench.true_size(),
+            "curtain": lambda on: self._set_on_bench("curtain_on", on),
+            "grid": lambda on: self._set_on_bench("grid", on),
+            "ground": self._next_ground,
+            "units": self._switch_units,
+            "again": lambda: self.session.evaluate(),
             **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(5)},
             "variants": self._show_variants,
-            "findings": lambda: self.findings.toggle(), "help": self.show_help,
+            "findings": lambda: self.findings.toggle(),
+            "help": self.show_help,
         }
 
     def _connect(self):
@@ -332,9 +343,17 @@ class Window(QMainWindow):
     def ask_shared(self) -> None:
         """Other works that share sheets with this one, and where the files go."""
         names = " ".join(f"*{s}" for s in READABLE)
-        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Works or pictures to lay on the same sheets"), self._last_folder(),
-                                                self.tr("Pictures and projects ({0})").format(names))
-        folder = QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder()) if paths else ""
+        paths, _ = QFileDialog.getOpenFileNames(
+            self,
+            self.tr("Works or pictures to lay on the same sheets"),
+            self._last_folder(),
+            self.tr("Pictures and projects ({0})").format(names),
+        )
+        folder = (
+            QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder())
+            if paths
+            else ""
+        )
         if folder:
             self.session.write_shared(paths, folder)
 

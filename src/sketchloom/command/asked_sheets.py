@@ -1,4 +1,5 @@
-"""What words of ``loom trace`` ask of sheets: those that hold for all, and those that name a layer or a place, which are looked up once there is a trace."""
+"""What words of ``loom trace`` ask of sheets: those that hold for all, and those that name a layer or a place, which
+are looked up once there is a trace."""
 
 from dataclasses import replace
 
@@ -29,34 +30,50 @@ _MAX_SHEETS = 24
 def of_all(recipe: Recipe, options) -> Recipe:
     """The recipe with what holds for all sheets; SettingError names the word that is off."""
     changes = setting_words.asked(options)
-    if options.weeding_every is not None and not (changes.get("weeding_mm") or recipe.weeding_mm):
-        raise SettingError("--weeding-every", said("given together with --weeding-frame, in which the helper cuts lie"), options.weeding_every)
-    if options.gather_sheets is not None:
-        _whole("--gather-sheets", options.gather_sheets, 2, _MAX_SHEETS)
-        if options.gather is None:
-            raise SettingError("--gather-sheets", said("given together with --gather"), options.gather_sheets)
+    _check_together(recipe, options, changes)
     if options.order_saves is not None:
         changes |= {"order_weights": _shares(options.order_saves), "order": ()}
     if options.laid_on is not None:
         changes["laid_on"] = _colour("--laid-on", GROUNDS.get(options.laid_on, options.laid_on), ", ".join(GROUNDS))
-    if LIKE_GROUND in options.leave_out and not (options.laid_on or recipe.laid_on):
-        raise SettingError("--leave-out", said("like-ground only beside --laid-on, which says what the ground is"), LIKE_GROUND)
-    rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY)) if text is not None]
+    added = ((options.backing, BACKING), (options.rim, RIM), (options.underlay, UNDERLAY))
+    rims = [Rim(parse_length_or_zero_mm(text), kind) for text, kind in added if text is not None]
     if rims:
         changes["rims"] = (*recipe.rims, *rims)
-    for _, way in options.way:
-        _one_of("--way", way, WAYS)
-    for _, pin in options.pin:
-        _one_of("--pin", pin, PINS)
+    _check_values(options)
+    return setting_words.applied(recipe, changes)
+
+
+def _check_together(recipe, options, changes):
+    """Words that mean something only beside others."""
+    if options.weeding_every is not None and not (changes.get("weeding_mm") or recipe.weeding_mm):
+        raise SettingError("--weeding-every", said("given together with --weeding-frame, in which the helper cuts lie"),
+                           options.weeding_every)
+    if options.gather_sheets is not None:
+        _whole("--gather-sheets", options.gather_sheets, 2, _MAX_SHEETS)
+        if options.gather is None:
+            raise SettingError("--gather-sheets", said("given together with --gather"), options.gather_sheets)
+    if LIKE_GROUND in options.leave_out and not (options.laid_on or recipe.laid_on):
+        raise SettingError(
+            "--leave-out", said("like-ground only beside --laid-on, which says what the ground is"), LIKE_GROUND
+        )
+
+
+def _check_values(options):
+    """Values of words that name a layer or a place, as far as they can be checked without a trace."""
+    materials = [m.key for m in shipped()]
+    for which, pairs, allowed in (
+        ("--way", options.way, WAYS),
+        ("--pin", options.pin, PINS),
+        ("--material", options.material, materials),
+    ):
+        for _, value in pairs:
+            _one_of(which, value, allowed)
     for _, colour in options.cut_colour:
         _colour("--cut-colour", colour)
-    for _, key in options.material:
-        _one_of("--material", key, [m.key for m in shipped()])
     for place, what in options.region:
         _place(place)
         if what not in ACTIONS:
             _colour("--region", what, ", ".join(ACTIONS))
-    return setting_words.applied(recipe, changes)
 
 
 def looked_up(evaluate, recipe: Recipe, options) -> Recipe:
@@ -77,36 +94,56 @@ def looked_up(evaluate, recipe: Recipe, options) -> Recipe:
     if options.alone in ("bridge", "below"):
         recipe = _not_alone(evaluate(recipe), recipe, options.alone)
     work = evaluate(recipe)
-    keys = lambda which, text: _keys(work, which, text)  # noqa: E731
-    one = lambda which, text: keys(which, text)[0]  # noqa: E731
-    for layer, name in options.name:
-        recipe = recipe.with_edit(one("--name", layer), name=name)
-    for layer, way in options.way:
-        recipe = recipe.with_edit(one("--way", layer), layering=way)
-    for layer, pin in options.pin:
-        recipe = replace(recipe.with_edit(one("--pin", layer), pin=pin), order=recipe.order if options.gather else ())
-    for layer, colour in options.cut_colour:
-        recipe = recipe.with_edit(one("--cut-colour", layer), hex=colour.lower())
-    for layer, into in options.merge:
-        recipe = recipe.with_edit(one("--merge", layer), merged_into=one("--merge", into))
+    recipe = _of_layers(work, recipe, options)
+    recipe = _ordered(work, recipe, options)
+    boards = tuple(Rim(0.0, BACKING, of=_keys(work, "--board", layer)[0], islands=True, hex="#9a8f7f",
+                       name=word("board", recipe.names_in)) for layer in options.board)
+    recipe = replace(recipe, rims=(*recipe.rims, *boards))
+    return _of_materials(evaluate, work, recipe, options)
+
+
+def _of_layers(work, recipe, options):
+    """What single layers are called, cut from, and done with."""
+    edits = (
+        ("--name", options.name, lambda value: {"name": value}),
+        ("--way", options.way, lambda value: {"layering": value}),
+        ("--cut-colour", options.cut_colour, lambda value: {"hex": value.lower()}),
+        ("--merge", options.merge, lambda value: {"merged_into": _keys(work, "--merge", value)[0]}),
+        ("--pin", options.pin, lambda value: {"pin": value}),
+    )
+    for which, pairs, change in edits:
+        for layer, value in pairs:
+            recipe = recipe.with_edit(_keys(work, which, layer)[0], **change(value))
     for layer in options.apart:
-        for key in keys("--apart", layer):
+        for key in _keys(work, "--apart", layer):
             recipe = recipe.with_edit(key, apart=True)
     for layer in options.leave_out:
-        for key in _like_ground(work) if layer == LIKE_GROUND else [one("--leave-out", layer)]:
+        for key in _like_ground(work) if layer == LIKE_GROUND else _keys(work, "--leave-out", layer)[:1]:
             recipe = recipe.with_edit(key, left_out=True)
+    return recipe
+
+
+def _ordered(work, recipe, options):
+    """The order, or what proposed orders keep to."""
+    one = lambda which, text: _keys(work, which, text)[0]  # noqa: E731
     pairs = tuple((one("--above", upper), one("--above", lower)) for upper, lower in options.above)
-    if pairs:
-        recipe = replace(recipe, above=tuple(dict.fromkeys((*recipe.above, *pairs))), order=recipe.order if options.gather else ())
-    if options.order is not None:
-        recipe = replace(recipe, order=tuple(one("--order", text.strip()) for text in options.order.split(",") if text.strip()))
-    boards = tuple(Rim(0.0, BACKING, of=one("--board", layer), islands=True, hex="#9a8f7f", name=word("board", recipe.names_in)) for layer in options.board)
-    recipe = replace(recipe, rims=(*recipe.rims, *boards))
+    if options.pin or pairs:  # a new rule asks for a new proposal, unless the order came from gathering
+        recipe = replace(
+            recipe, above=tuple(dict.fromkeys((*recipe.above, *pairs))), order=recipe.order if options.gather else ()
+        )
+    if options.order is None:
+        return recipe
+    return replace(
+        recipe, order=tuple(one("--order", text.strip()) for text in options.order.split(",") if text.strip())
+    )
+
+
+def _of_materials(evaluate, work, recipe, options):
     table = {m.key: m for m in shipped()}
     for layer, key in options.material:
         if layer == ALL:
             work = evaluate(recipe)  # what was added is cut from it as well
-        for own in keys("--material", layer):
+        for own in _keys(work, "--material", layer):
             recipe = recipe.with_material(own, table[key])
     return recipe
 
@@ -142,9 +179,18 @@ def _gathered(work, recipe, options):
         raise SettingError("--gather", said("used with line art, read by --mode tone"), work.reading)
     rungs = line_art_ladder(work, options.gather)
     if not rungs:
-        raise SettingError("--gather", said("used on a drawing whose lines enclose regions of several colours") if options.gather == ways.COLOURS
-                           else said("used on a drawing whose lines enclose regions"), options.gather)
-    sheets = next((r.sheets for r in rungs if r.alike == 0), rungs[-1].sheets) if options.gather_sheets is None else int(options.gather_sheets)
+        raise SettingError(
+            "--gather",
+            said("used on a drawing whose lines enclose regions of several colours")
+            if options.gather == ways.COLOURS
+            else said("used on a drawing whose lines enclose regions"),
+            options.gather,
+        )
+    sheets = (
+        next((r.sheets for r in rungs if r.alike == 0), rungs[-1].sheets)
+        if options.gather_sheets is None
+        else int(options.gather_sheets)
+    )
     return RegionDesk(work, RegionIndex(work.traced.planar)).gathered(recipe, options.gather, sheets)
 
 
@@ -157,7 +203,11 @@ def _with_region(work, recipe, place, what):
     region = index.at(x / work.mm_per_px, y / work.mm_per_px)
     if region is None:
         width, height = work.size_mm
-        raise SettingError("--region", said("a place within the work, which is {width:.1f} by {height:.1f} mm", width=width, height=height), place)
+        raise SettingError(
+            "--region",
+            said("a place within the work, which is {width:.1f} by {height:.1f} mm", width=width, height=height),
+            place,
+        )
     action = ACTIONS.get(what, COLOUR)
     return RegionDesk(work, index).decided(recipe, [region.face], action, what.lower() if action == COLOUR else None)
 
@@ -194,7 +244,9 @@ def _shares(text):
         if len(shares) != 3 or not all(0 <= s <= 1 for s in shares) or not any(shares):
             raise ValueError
     except ValueError:
-        raise SettingError("--order-saves", said("cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0"), text) from None
+        raise SettingError(
+            "--order-saves", said("cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0"), text
+        ) from None
     return shares
 
 
@@ -202,7 +254,13 @@ def _colour(name, text, others=""):
     try:
         from_hex(text)
     except SettingError:
-        raise SettingError(name, said("{others} or a colour written as #rrggbb", others=others) if others else said("a colour written as #rrggbb"), text) from None
+        raise SettingError(
+            name,
+            said("{others} or a colour written as #rrggbb", others=others)
+            if others
+            else said("a colour written as #rrggbb"),
+            text,
+        ) from None
     return text.lower()
 
 

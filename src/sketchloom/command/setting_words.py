@@ -23,7 +23,8 @@ def settings_with_words() -> Iterator[tuple[Setting, Word]]:
 
 
 def add_to(groups) -> None:
-    """Add the words to groups of a parser, by the name of each; none has a default, so that it is seen what was said."""
+    """Add the words to groups of a parser, by the name of each; none has a default, so that it is seen what was said.
+    """
     for setting, word in settings_with_words():
         about = str(word.about or setting.about).replace("%", "%%")
         group = groups[word.group]
@@ -74,7 +75,9 @@ def _whole(setting, word, text):
         value = None
     if value is None or not low <= value <= high:
         auto = said("{auto} or ", auto=word.auto) if word.auto else ""
-        raise SettingError(word.flag, said("{auto}a whole number from {low} to {high}", auto=auto, low=low, high=high), text)
+        raise SettingError(
+            word.flag, said("{auto}a whole number from {low} to {high}", auto=auto, low=low, high=high), text
+        )
     return value - word.first
 
 

@@ -1,10 +1,13 @@
 """What can be asked of a work's reading: details lost, shares, strokes, tones, what other numbers of colours lose."""
 
 from dataclasses import dataclass
+from typing import TypeVar
 
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.said import said
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.segment import tone
 from sketchloom.core.segment.cut_offs import pieces_and_holes as count_pieces_and_holes
@@ -15,6 +18,15 @@ from sketchloom.core.segment.strong import face_preview as preview_of_face
 from sketchloom.core.strokes import pens
 from sketchloom.evaluate.labelling import least_area_px
 from sketchloom.evaluate.work import Work
+
+T = TypeVar("T")
+
+
+def _there(part: T | None, why: str) -> T:
+    """A part of a work that only some readings have; GeometryError says which where it is asked of another."""
+    if part is None:
+        raise GeometryError(why)
+    return part
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,7 +64,8 @@ def label_shares(work: Work) -> list[float]:
 def face_preview(work: Work, place=None) -> FacePreview:
     """Where strong small details are, or a place, with and without them; in photo reading."""
     colours = np.array([from_hex(e.hex) for e in work.segmentation.entries])
-    return preview_of_face(work.picture.rgb, work.segmentation.details, colours, place)
+    details = _there(work.segmentation.details, said("only the photo reading knows strong small details"))
+    return preview_of_face(work.picture.rgb, details, colours, place)
 
 
 def strokes_mm(work: Work) -> list[tuple[float, float]]:
@@ -72,12 +85,13 @@ def stroke_at(work: Work, x_px: float, y_px: float, reach_px: float) -> int:
 
 def stroke_outline(work: Work, number: int) -> Outline:
     """One stroke as an open ring."""
-    return pens.pen_outline(work.segmentation.strokes, [number])
+    return pens.pen_outline(_there(work.segmentation.strokes, said("only the line reading has strokes")), [number])
 
 
 def ladder(work: Work) -> ColourLadder:
     """What every number of colours loses and saves; in colour reading."""
-    return colour_ladder(work.picture, work.tree, least_area_px(work.recipe.smallest_mm, work.mm_per_px))
+    tree = _there(work.tree, said("the colours of this picture were not looked for"))
+    return colour_ladder(work.picture, tree, least_area_px(work.recipe.smallest_mm, work.mm_per_px))
 
 
 def pieces_and_holes(work: Work) -> tuple[np.ndarray, np.ndarray]:
@@ -90,7 +104,7 @@ def double_outlines(work: Work) -> Doubles:
     return find_doubles(work.segmentation.labels, (work.recipe.double_mm or work.recipe.thin_mm) / work.mm_per_px)
 
 
-def tone_bars(work: Work) -> tuple[list[float], int]:
+def tone_bars(work: Work) -> tuple[list[float], int | None]:
     """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
     count = np.sqrt(tone.tones(work.picture.grey))
     return (count / max(float(count.max()), 1.0)).tolist(), work.segmentation.cut_off

@@ -33,11 +33,16 @@ class LayingDesk:
         return 2 * (piece.area_px / np.pi) ** 0.5 * self.work.mm_per_px
 
     def held(self, recipe: Recipe, pieces) -> Recipe:
-        """The recipe in which pieces hang together with the nearest other piece of their sheet, by a bridge in its colour."""
+        """The recipe in which pieces hang together with the nearest other piece of their sheet, by a bridge in its
+        colour."""
         made = []
         for piece in pieces:
             mine = area_of_outline(piece.outline, _FLAT_PX)
-            others = [area_of_outline(p.outline, _FLAT_PX) for p in self.pieces if p.level == piece.level and p.number != piece.number]
+            others = [
+                area_of_outline(p.outline, _FLAT_PX)
+                for p in self.pieces
+                if p.level == piece.level and p.number != piece.number
+            ]
             if not others or not piece.layer.plan.labels:
                 continue
             a, b = (np.array(p.coords[0]) for p in nearest_points(mine, shapely.union_all(others)))

@@ -26,7 +26,9 @@ def outline_label(work: Work) -> int | None:
     mine = np.append(planar.face_label == darkest, False)
     around = float(work.traced.arc_length_px[mine[planar.left] != mine[planar.right]].sum())
     wide = 2 * float(planar.face_area_px[mine[:-1]].sum()) / max(around, 1e-6)  # an area of one width is that wide
-    return darkest if light[darkest] < _OUTLINE_LIGHT and wide < _OUTLINE_WIDE * max(planar.width, planar.height) else None
+    return (
+        darkest if light[darkest] < _OUTLINE_LIGHT and wide < _OUTLINE_WIDE * max(planar.width, planar.height) else None
+    )
 
 
 def gaps(work: Work) -> Gaps:
@@ -41,7 +43,9 @@ def painted_line(work: Work, points, width_px: float, hex_colour: str) -> Painte
     """A line through points in shares of the prepared picture, as it is kept."""
     places = moved(np.linalg.inv(work.move), points)
     width = width_px / (_scale_at(work, places[0]) * work.original.width)
-    return PaintedLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places), float(np.clip(width, 0.0, 1.0)), hex_colour)
+    return PaintedLine(
+        tuple((round(float(x), 7), round(float(y), 7)) for x, y in places), float(np.clip(width, 0.0, 1.0)), hex_colour
+    )
 
 
 def line_width_mm(work: Work, line: PaintedLine) -> float:

@@ -55,8 +55,13 @@ def mended_all(code: str, work: Work) -> Recipe | None:
     todo = [finding for finding in work.findings if finding.code == code]
     if code == "layer.thin":
         plans = {layer.plan.key: layer.plan for layer in work.layers}
-        todo = [thin_found(plans[one.key], (one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px), one.width_mm, recipe.thin_mm)
-                for one in narrow.narrow_places(work, _MANY) if one.width_mm < recipe.thin_mm]
+        todo = [
+            thin_found(
+                plans[one.key], (one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px), one.width_mm, recipe.thin_mm
+            )
+            for one in narrow.narrow_places(work, _MANY)
+            if one.width_mm < recipe.thin_mm
+        ]
     for finding in todo:
         recipe = mended(finding, replace(work, recipe=recipe)) or recipe
     return None if recipe == work.recipe else recipe

@@ -54,7 +54,9 @@ def _listed(work, measured, most):
     for layer, widths, limit, least in measured:
         for n in apart(widths, limit, stretch_mm(work.recipe.thin_mm) / scale, most):
             x, y = (widths.xy[n] * scale).tolist()
-            found.append(Narrow(float(widths.width[n]) * scale, x, y, layer.plan.key, layer.plan.name, layer.plan.hex, least))
+            found.append(
+                Narrow(float(widths.width[n]) * scale, x, y, layer.plan.key, layer.plan.name, layer.plan.hex, least)
+            )
     return tuple(sorted(found, key=lambda one: one.width_mm / max(one.least_mm, 1e-6))[:most])
 
 
@@ -77,11 +79,18 @@ def spaces(work: Work) -> tuple[Widths, ...]:
 
 def width_line(work: Work, of_spaces: bool = False) -> tuple[np.ndarray, np.ndarray]:
     """Middles (K, 2) mm of where the sheets, or the spaces between their cuts, are narrow, and their widths (K,)
-    against the least wanted, 1 for as wide: what a sheet's material bears where that is more than the smallest width."""
+    against the least wanted, 1 for as wide: what a sheet's material bears where that is more than the smallest
+    width."""
     measured = spaces(work) if of_spaces else [layer.widths for layer in work.layers]
     xy = np.concatenate([widths.xy for widths in measured] or [np.empty((0, 2))]) * work.mm_per_px
-    least = np.repeat([least_mm(work, layer, of_spaces) for layer in work.layers], [len(widths.width) for widths in measured])
-    share = np.concatenate([widths.width for widths in measured] or [np.empty(0)]) * work.mm_per_px / np.maximum(least, 1e-6)
+    least = np.repeat(
+        [least_mm(work, layer, of_spaces) for layer in work.layers], [len(widths.width) for widths in measured]
+    )
+    share = (
+        np.concatenate([widths.width for widths in measured] or [np.empty(0)])
+        * work.mm_per_px
+        / np.maximum(least, 1e-6)
+    )
     near = share < _SHOWN
     return xy[near], share[near]
 

@@ -28,15 +28,22 @@ _FEW = 12
 
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
     """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
-    if (before.traced is not after.traced or before.mm_per_px != after.mm_per_px or before.recipe.layering != after.recipe.layering
-            or {p.key for p in before.plans if p.hidden} != {p.key for p in after.plans if p.hidden}
-            or before.recipe.rims or after.recipe.rims or before.draws_with_pens or after.draws_with_pens):
+    if (
+        before.traced is not after.traced
+        or before.mm_per_px != after.mm_per_px
+        or before.recipe.layering != after.recipe.layering
+        or {p.key for p in before.plans if p.hidden} != {p.key for p in after.plans if p.hidden}
+        or before.recipe.rims
+        or after.recipe.rims
+        or before.draws_with_pens
+        or after.draws_with_pens
+    ):
         return None
     looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
     faces = np.flatnonzero(looks[0] != looks[1])
     if len(faces) > _FEW:
         return None
-    return [tuple(v * after.mm_per_px for v in index.box(face)) for face in faces.tolist()]
+    return [_scaled(index.box(face), after.mm_per_px) for face in faces.tolist()]
 
 
 class RegionDesk:
@@ -77,18 +84,29 @@ class RegionDesk:
         work = self.work
         brought = [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action == COLOUR)
                    if nearest_entry(work.segmentation.entries, h)[1] > BROUGHT_DELTA]
-        brought += [h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action in OWN_SHEET) if h not in self._hexes]
+        brought += [
+            h for h in dict.fromkeys(e.hex for e in recipe.edits if e.action in OWN_SHEET) if h not in self._hexes
+        ]
         # a colour brought just now has no label yet; what is transparent has the one after all entries
         ground_label = len(self._hexes)
         entries = [*self._hexes, _WHITE, *brought]
-        after = with_edits(work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off)
+        after = with_edits(
+            work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off
+        )
         hex_of = {label: plan.hex for plan in work.plans for label in plan.labels if label < ground_label}
-        return [None if after.ground[face] else hex_of.get(int(after.label[face]), entries[after.label[face]]) for face in faces]
+        return [
+            None if after.ground[face] else hex_of.get(int(after.label[face]), entries[after.label[face]])
+            for face in faces
+        ]
 
     def split_lines(self) -> list[np.ndarray]:
         """Split lines that part something, (S, 4, 2) cubics each, px."""
         cut = self.work.segmentation.cut_in
-        return [] if cut is None else [chain.controls for group in cut.guides.groups for chain in group if not chain.closed]
+        return (
+            []
+            if cut is None
+            else [chain.controls for group in cut.guides.groups for chain in group if not chain.closed]
+        )
 
     # -- choosing --------------------------------------------------------------------
 
@@ -112,7 +130,9 @@ class RegionDesk:
         if only == "changed":
             wanted = edited.changed
         else:
-            wanted = (np.array([*self._hexes, _WHITE])[np.minimum(edited.label, len(self._hexes))] == only) & ~self.work.ground
+            wanted = (
+                np.array([*self._hexes, _WHITE])[np.minimum(edited.label, len(self._hexes))] == only
+            ) & ~self.work.ground
         return (~wanted & ~self.work.ground)[planar.faces]
 
     # -- deciding --------------------------------------------------------------------
@@ -126,19 +146,23 @@ class RegionDesk:
         return edit.action == action and (action != COLOUR or edit.hex == hex_colour)
 
     def decided(self, recipe: Recipe, faces, action: str, hex_colour: str | None = None) -> Recipe:
-        """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes."""
+        """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes.
+        """
         faces = [face for face in dict.fromkeys(faces) if not self.is_locked(face)]
         rest = self._without(recipe, faces)
         return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
 
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
-        """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies uppermost."""
+        """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies
+        uppermost."""
         work, planar = self.work, self.work.traced.planar
         rgb = gathering_colours(work) if rule == ways.COLOURS else None
         faces, sheet = gathering.gathered(planar, planar.face_label == tone.INK, rule, sheets, rgb)
         colours = gathering.sheet_colours(sheets) if rgb is None else gathering.mean_colours(planar, faces, sheet, rgb)
         rest = self._without(recipe, faces.tolist())
-        made = tuple(self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist()))
+        made = tuple(
+            self._edit(face, COLOUR, colours[k]) for face, k in zip(faces.tolist(), sheet.tolist(), strict=False)
+        )
         return replace(recipe, edits=(*rest, *made), order=(*colours, work.segmentation.entries[tone.INK].hex))
 
     def _of_faces(self, faces):
@@ -160,11 +184,17 @@ class RegionDesk:
         return sorted((2 * (area / np.pi) ** 0.5 * self.work.mm_per_px).tolist())
 
     def filled(self, recipe: Recipe, faces, under_mm: float = np.inf) -> Recipe:
-        """The recipe in which what regions enclose gets their colour, hole by hole; only holes less than so much across."""
+        """The recipe in which what regions enclose gets their colour, hole by hole; only holes less than so much
+        across."""
         for face in faces:
             found = enclosed(self.work.traced.planar, self._of_faces([face]))
             small = 2 * (found.area_px / np.pi) ** 0.5 * self.work.mm_per_px < under_mm
-            recipe = self.decided(recipe, np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(), COLOUR, self.hex_of(face))
+            recipe = self.decided(
+                recipe,
+                np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(),
+                COLOUR,
+                self.hex_of(face),
+            )
         return recipe
 
     def is_locked(self, face: int) -> bool:
@@ -209,6 +239,16 @@ class RegionDesk:
         area = float(planar.face_area_px[face]) / planar.faces.size / float(growth(work.move, place)[0])
         if action in OWN_SHEET:
             hex_colour = own_hex(self.hex_of(face), action)
-        return RegionEdit(round(float(place[0, 0]), 7), round(float(place[0, 1]), 7), action, self._hex(planar.face_label[face]),
-                          area, hex_colour if action in (COLOUR, *OWN_SHEET) else None)
+        return RegionEdit(
+            round(float(place[0, 0]), 7),
+            round(float(place[0, 1]), 7),
+            action,
+            self._hex(planar.face_label[face]),
+            area,
+            hex_colour if action in (COLOUR, *OWN_SHEET) else None,
+        )
 
+
+def _scaled(box, by: float) -> tuple[float, float, float, float]:
+    left, top, right, bottom = (v * by for v in box)
+    return left, top, right, bottom

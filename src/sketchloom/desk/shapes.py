@@ -1,4 +1,5 @@
-"""What a person draws on a work: figures, words, split lines, covers, new courses of boundaries; from px to what a recipe keeps."""
+"""What a person draws on a work: figures, words, split lines, covers, new courses of boundaries; from px to what a
+recipe keeps."""
 
 from dataclasses import replace
 from functools import cached_property
@@ -81,8 +82,11 @@ class ShapeDesk:
             return [makers.regular(centre, half, max(corners, 3))]
         return [makers.ellipse(centre, half, half)]
 
-    def word(self, words: str, font: text.Font, height_mm: float, place, path=None) -> tuple[list[np.ndarray], tuple[str, ...]]:
-        """Rings of a text of a letter size, centred on a place or set along a path (N, 2), and the letters the font lacks."""
+    def word(
+        self, words: str, font: text.Font, height_mm: float, place, path=None
+    ) -> tuple[list[np.ndarray], tuple[str, ...]]:
+        """Rings of a text of a letter size, centred on a place or set along a path (N, 2), and the letters the font
+        lacks."""
         made, size = text.shaped(words, font), height_mm / self.work.mm_per_px
         if path is not None:
             return text.along(made, path, size), made.missing
@@ -96,7 +100,10 @@ class ShapeDesk:
         """A shape scaled and turned about its middle and put with that on a centre."""
         rings = self.rings(shape)
         middle = self.middle(shape)
-        return replace(shape, rings=tuple(self.kept(ring_points(makers.placed(r - middle, centre, scale, turn_rad))) for r in rings))
+        return replace(
+            shape,
+            rings=tuple(self.kept(ring_points(makers.placed(r - middle, centre, scale, turn_rad))) for r in rings),
+        )
 
     def middle(self, shape: PlacedShape) -> np.ndarray:
         x0, y0, x1, y1 = self.box(shape)
@@ -134,8 +141,9 @@ class ShapeDesk:
             made.append(self.moved_shape(shape, centre))
         return made
 
-    def combined(self, shapes, way: str) -> PlacedShape:
-        """Several shapes as one: joined, the others cut out of the first, or what all have in common."""
+    def combined(self, shapes, way: str) -> PlacedShape | None:
+        """Several shapes as one: joined, the others cut out of the first, or what all have in common; None for
+        nothing."""
         areas = [polygons.area_of(self.rings(shape)) for shape in shapes]
         made = areas[0]
         for area in areas[1:]:
@@ -160,7 +168,9 @@ class ShapeDesk:
         inside[list(faces)] = True
         outline = outline_of(planar, self.work.traced.curves, inside)
         rings = polygons.rings_of(outline)
-        return self.shape([r for r, hole in zip(rings, outline.hole) if not (fill_holes and hole)], hex_colour, name)
+        return self.shape(
+            [r for r, hole in zip(rings, outline.hole, strict=False) if not (fill_holes and hole)], hex_colour, name
+        )
 
     def path_shape(self, points, smooth: bool) -> list[np.ndarray]:
         """A ring through points, straight or smooth."""
@@ -192,8 +202,10 @@ class ShapeDesk:
 
     def held(self, recipe: Recipe, bridges: StencilBridges, width_mm: float, hex_colour: str) -> Recipe:
         """The recipe with bridges painted in the colour of the sheet."""
-        made = tuple(lines.painted_line(self.work, np.array([a, b]) / self.size, width_mm / self.work.mm_per_px, hex_colour)
-                     for a, b in zip(bridges.start, bridges.end))
+        made = tuple(
+            lines.painted_line(self.work, np.array([a, b]) / self.size, width_mm / self.work.mm_per_px, hex_colour)
+            for a, b in zip(bridges.start, bridges.end, strict=False)
+        )
         return replace(recipe, lines=(*recipe.lines, *made))
 
     def moved_line(self, line: PaintedLine, ends) -> PaintedLine:
@@ -217,25 +229,45 @@ class ShapeDesk:
     def outlines(self) -> InkLines | None:
         """Strokes of the ink or of the dark outlines of a coloured picture; None where nothing is drawn in outlines."""
         label = lines.outline_label(self.work)
-        return None if label is None else self.strokes if label == tone.INK and self.has_strokes else InkLines(self.work.segmentation.labels == label)
+        if label is None:
+            return None
+        is_ink = label == tone.INK and self.has_strokes
+        return self.strokes if is_ink else InkLines(self.work.segmentation.labels == label)
 
     def bridge(self, place, other_place, reach_mm: float) -> tuple[np.ndarray, PaintedLine] | None:
         """A bridge between the strokes at two places: its course, px, and as it is kept; None where there are none."""
-        made = self.outlines.bridged(np.asarray(place, float), np.asarray(other_place, float), reach_mm / self.work.mm_per_px)
+        outlines, ink = self.outlines, lines.outline_label(self.work)
+        if outlines is None or ink is None:
+            return None
+        made = outlines.bridged(
+            np.asarray(place, float), np.asarray(other_place, float), reach_mm / self.work.mm_per_px
+        )
         if made is None:
             return None
-        hex_colour = self.work.segmentation.entries[lines.outline_label(self.work)].hex
-        return made.points, lines.painted_line(self.work, np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour)
+        hex_colour = self.work.segmentation.entries[ink].hex
+        return made.points, lines.painted_line(
+            self.work, np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour
+        )
 
     def end_near(self, place, reach_mm: float) -> np.ndarray | None:
         """Where a bridge that is begun at a place would begin, px."""
-        held = self.outlines.snapped(np.asarray(place, float), reach_mm / self.work.mm_per_px)
+        outlines = self.outlines
+        if outlines is None:
+            return None
+        held = outlines.snapped(np.asarray(place, float), reach_mm / self.work.mm_per_px)
         return None if held is None else held.xy
 
     def painted(self, paints) -> tuple[PaintedLine, ...]:
         """Lines to paint as a recipe keeps them."""
-        return tuple(lines.painted_line(self.work, np.clip(_thinned(p.points) / self.size, 0.0, 1.0), p.width_px, lines.brush_hex(self.work, p.in_ink, None))
-                     for p in paints)
+        return tuple(
+            lines.painted_line(
+                self.work,
+                np.clip(_thinned(p.points) / self.size, 0.0, 1.0),
+                p.width_px,
+                lines.brush_hex(self.work, p.in_ink, None),
+            )
+            for p in paints
+        )
 
     def stroke_window(self, number: int) -> PlacedShape | None:
         """A stroke as an opening through all sheets."""
@@ -251,19 +283,24 @@ class ShapeDesk:
     def ring(self, place, reach_px: float) -> stretches.Stretch | None:
         return stretches.ring_at(self.work.traced.planar, self.work.traced.curves, place, reach_px)
 
-    def reshaped(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
-        """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its way."""
+    def reshaped(
+        self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)
+    ) -> np.ndarray:
+        """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its
+        way."""
         path = self.course(what, stretch, radius_mm, at, by)
         if stretches.is_in_the_way(self.work.traced.curves, stretch.points, path):
             raise GeometryError(said("another boundary is in the way"))
         return path
 
-    def course(self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)) -> np.ndarray:
+    def course(
+        self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)
+    ) -> np.ndarray:
         """The same, whatever is in its way."""
         points, closed = stretch.points, stretch.closed
         if what == "straight":
             return reshapes.straight(points)
-        if what == "circle" or what == "arc" and closed:
+        if what == "circle" or (what == "arc" and closed):
             return reshapes.circle(points[:-1])
         if what == "arc":
             return reshapes.arc(points)
@@ -285,12 +322,14 @@ class ShapeDesk:
         return reshapes.deviation(stretch, path)
 
     def off_picture_px(self, stretch, path) -> float:
-        """How far a course in place of a stretch, (N, 2) each, is at most from where the picture itself has the boundary."""
+        """How far a course in place of a stretch, (N, 2) each, is at most from where the picture itself has the
+        boundary."""
         traced = self.work.traced
         return stretches.off_boundary(traced.curves, traced.lines, stretch, path)
 
     def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
-        kept = lambda points: self.kept(_thinned(points))  # noqa: E731
+        def kept(points):
+            return self.kept(_thinned(points))
         return CurveEdit(kept(stretch), kept(path), "simple" if what == NODE_LESS else what, closed)
 
     @cached_property

@@ -102,13 +102,19 @@ def _of_line(_, recipe):
 def _of_smoothness(recipe):
     for value in (recipe.smoothness + 2, recipe.smoothness - 2):
         if TRUEST <= value <= SMOOTHEST:
-            yield Variant(("outlines", "smoother" if value > recipe.smoothness else "truer"), replace(recipe, smoothness=value))
+            yield Variant(
+                ("outlines", "smoother" if value > recipe.smoothness else "truer"), replace(recipe, smoothness=value)
+            )
 
 
 def _of_reading(work):
-    others = {"tone": ("line",), "line": ("tone",), "photo": ("colour", "tone"), "colour": ("tone", "photo")}[work.reading]
+    others = {"tone": ("line",), "line": ("tone",), "photo": ("colour", "tone"), "colour": ("tone", "photo")}[
+        work.reading
+    ]
     for reading in others:
-        yield Variant(("reading", reading), replace(work.recipe, reading=reading, palette=None, colours=None, cut_off=None))
+        yield Variant(
+            ("reading", reading), replace(work.recipe, reading=reading, palette=None, colours=None, cut_off=None)
+        )
 
 
 def evaluated(pipeline: Pipeline, work: Work, variant: Variant, progress) -> tuple[Work, Figures]:
@@ -116,7 +122,9 @@ def evaluated(pipeline: Pipeline, work: Work, variant: Variant, progress) -> tup
     picture, recipe = work.original, replace(variant.recipe, size_mm=work.size_mm[0], size_side="width")
     about = picture.width * picture.height > _EXACT_PX
     if about:
-        picture = pipeline.keep(("small", id(work.original)), lambda: (work.original, work.original.reduced(_REDUCED_PX)))[1]
+        picture = pipeline.keep(
+            ("small", id(work.original)), lambda: (work.original, work.original.reduced(_REDUCED_PX))
+        )[1]
     made = pipeline.evaluate(picture, recipe, progress=progress)
     return made, figures_of(made, about)
 

@@ -21,8 +21,10 @@ from sketchloom.evaluate.work import Work, stack_height_mm
 class WayFigures:
     """What a way of layering costs.
 
-    ``thickest``: sheets that lie on each other at the thickest spot, ``height_mm`` how high the stack is. ``smallest_mm`` narrowest place, None when none is narrow.
-    ``slack_mm``: how far a piece may be laid amiss before the ground shows; None where the sheet below goes on under all of it.
+    ``thickest``: sheets that lie on each other at the thickest spot, ``height_mm`` how high the stack is.
+    ``smallest_mm`` narrowest place, None when none is narrow.
+    ``slack_mm``: how far a piece may be laid amiss before the ground shows; None where the sheet below goes on
+    under all of it.
     """
 
     way: str
@@ -44,13 +46,24 @@ def ways_compared(work: Work) -> tuple[WayFigures, ...]:
 
 def figures_of_way(work: Work, way: str) -> WayFigures:
     recipe = replace(work.recipe, layering=way, layers=tuple(replace(e, layering=None) for e in work.recipe.layers))
-    stage = LayerStage(lambda key, make: make(), recipe, work.mm_per_px, work.picture.alpha is not None, work.move, True)
+    stage = LayerStage(
+        lambda key, make: make(), recipe, work.mm_per_px, work.picture.alpha is not None, work.move, True
+    )
     done = stage.run(work.segmentation, work.traced)
     layers, narrow = done.layers, [x.min_feature_mm for x in done.layers if x.min_feature_mm is not None]
     return WayFigures(
-        way, len(layers), sum(x.outline.pieces for x in layers), sum(x.outline.holes for x in layers),
-        sum(x.cut_length_mm for x in layers) + weeding_length_mm(layers, work.mm_per_px, recipe.weeding_mm, recipe.weeding_every_mm), sum(x.area_mm2 for x in layers), sheets_on_each_other(work, done.depth, len(done.plans), way),
-        stack_height_mm(recipe, work.traced, done.depth, done.plans, layers), min(narrow, default=None), recipe.overlap_mm if way in (FITTED, LEAN) else None)
+        way,
+        len(layers),
+        sum(x.outline.pieces for x in layers),
+        sum(x.outline.holes for x in layers),
+        sum(x.cut_length_mm for x in layers)
+        + weeding_length_mm(layers, work.mm_per_px, recipe.weeding_mm, recipe.weeding_every_mm),
+        sum(x.area_mm2 for x in layers),
+        sheets_on_each_other(work, done.depth, len(done.plans), way),
+        stack_height_mm(recipe, work.traced, done.depth, done.plans, layers),
+        min(narrow, default=None),
+        recipe.overlap_mm if way in (FITTED, LEAN) else None,
+    )
 
 
 def sheets_on_each_other(work: Work, depth, count: int, way: str) -> int:
@@ -73,12 +86,18 @@ class OrderOffer:
     film_mm2: float
 
 
-_WANTED = (("cutting", (1.0, 0.0, 0.0)), ("pieces", (0.0, 1.0, 0.0)), ("film", (0.0, 0.0, 1.0)), ("balanced", (1.0, 1.0, 1.0)))
+_WANTED = (
+    ("cutting", (1.0, 0.0, 0.0)),
+    ("pieces", (0.0, 1.0, 0.0)),
+    ("film", (0.0, 0.0, 1.0)),
+    ("balanced", (1.0, 1.0, 1.0)),
+)
 _NEXT = 3
 
 
 def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
-    """The best orders for each thing an order can save, then those that come next by what it is to save now; all keep to pins and rules."""
+    """The best orders for each thing an order can save, then those that come next by what it is to save now; all keep
+    to pins and rules."""
     planar, plans, depth = work.traced.planar, work.plans, work.depth
     keys, count = [plan.key for plan in plans], len(plans)
     if count < 2 or work.draws_with_pens:
@@ -92,14 +111,17 @@ def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
     found: dict[tuple[int, ...], str] = {}
     if depth_order.is_exact(count, depth_order.Weights(piece=1.0), faces):
         parts = depth_order.subset_parts(boundary, area, faces)
-        costs = lambda shares: depth_order.weighed(parts, weights_px(shares, work.mm_per_px), tie, count, above)  # noqa: E731
+        def costs(shares):
+            return depth_order.weighed(parts, weights_px(shares, work.mm_per_px), tie, count, above)
         for why, shares in _WANTED:
             found.setdefault(order_bounds.few_best(costs(shares), count, 1)[0][0], why)
         for order, _ in order_bounds.few_best(costs(work.recipe.order_weights), count, 1 + _NEXT, 1e-3)[1:]:
             found.setdefault(order, "next")
     else:
         for why, shares in _WANTED:
-            found.setdefault(depth_order.best_order(boundary, area, weights_px(shares, work.mm_per_px), faces, above).order, why)
+            found.setdefault(
+                depth_order.best_order(boundary, area, weights_px(shares, work.mm_per_px), faces, above).order, why
+            )
     scale = work.mm_per_px
     made = []
     for order, why in found.items():
@@ -123,7 +145,9 @@ def line_art_ladder(work: Work, rule: str) -> tuple[LineArtRung, ...]:
     """Two sheets and more that a drawing's enclosed regions are gathered into, layered as the work is now."""
     planar, scale = work.traced.planar, work.mm_per_px
     rgb = gathering_colours(work) if rule == BY_COLOURS else None
-    found = gathering.ladder(planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering, rgb)
+    found = gathering.ladder(
+        planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering, rgb
+    )
     return tuple(LineArtRung(r.sheets, r.pieces, r.cut_px * scale, r.saved_px * scale, r.alike) for r in found)
 
 
@@ -134,5 +158,7 @@ def gathering_colours(work: Work) -> np.ndarray:
     entries = work.segmentation.entries
     for label, entry in enumerate(entries):
         if entry.hex in given:
-            rgb[(work.edited.label == label) & (work.edited.label != work.traced.planar.face_label)] = from_hex(entry.hex)
+            rgb[(work.edited.label == label) & (work.edited.label != work.traced.planar.face_label)] = from_hex(
+                entry.hex
+            )
     return rgb

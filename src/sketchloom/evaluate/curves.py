@@ -88,11 +88,16 @@ def _curves(r, bounds, mapped, lines, progress) -> CurveSet:
 
     def fitted(smoothness):
         tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
-        return trace_arcs.fit_arcs(planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, progress=progress)
+        return trace_arcs.fit_arcs(
+            planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, progress=progress
+        )
+
     curves = fitted(r.smoothness)
     for patch in r.patches:
         if patch.smoothness not in (None, r.smoothness):
-            curves = with_other_fit(curves, fitted(patch.smoothness), lines, np.array(patch.points) * (planar.width, planar.height))
+            curves = with_other_fit(
+                curves, fitted(patch.smoothness), lines, np.array(patch.points) * (planar.width, planar.height)
+            )
     if along is not None:
         curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
     mirror = r.preparation.mirror
@@ -116,7 +121,11 @@ def _mapped(segmentation):
     regions, field = segmentation.regions, segmentation.field
     planar = build_map(regions.labels, regions.faces, regions.face_label, regions.face_area)
     if segmentation.two_tones:
-        levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(field[..., 0], np.minimum(segmentation.labels, tone.PAPER)), tone.LEVEL_STEP)
+        levels = subpixel.LocalLevels(
+            planar.face_label,
+            tone.local_levels(field[..., 0], np.minimum(segmentation.labels, tone.PAPER)),
+            tone.LEVEL_STEP,
+        )
     else:
         levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
     metric = subpixel.luma_first(field.shape[-1]) if segmentation.noise > 0 and not segmentation.two_tones else None

@@ -6,6 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
+from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.base.progress import QUIET, Part, Progress
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture, frozen_array
@@ -26,7 +27,8 @@ from sketchloom.recipe.reads import Reads
 _NO_SHIFT = 128
 _CALM, _GRAIN = 0.3, 0.004
 """Radius of the photo reading's smoothing, as a share of the smallest detail; and at least as one of the longer side,
-since less than a few thousandths of a picture is grain, not shape (chosen on photo-like pictures of 1 to 16 megapixels)."""
+since less than a few thousandths of a picture is grain, not shape (chosen on photo-like pictures of 1 to 16
+megapixels)."""
 _CALM_PX = 1.5, 24.0
 """The same radius lies between these: less does nothing, more takes too long for what it gains."""
 _SAME_DELTA = 4.0
@@ -102,8 +104,8 @@ class Seen:
 class Detail:
     """Sizes in px that cleaning goes by; a hair's difference in the work's size leaves them as they are.
 
-    ``least_px`` area of the smallest detail, ``parts`` polygons with another one. Cuts nearer than ``double_px`` are made
-    one, ``double_to`` the way; 0 leaves them.
+    ``least_px`` area of the smallest detail, ``parts`` polygons with another one. Cuts nearer than ``double_px``
+    are made one, ``double_to`` the way; 0 leaves them.
     """
 
     least_px: float
@@ -114,7 +116,9 @@ class Detail:
     @staticmethod
     def of(steps: Steps, mm_per_px: float) -> "Detail":
         r = steps.reads("smallest_mm", "patches", "double_mm", "double_to")
-        parts = tuple((p.points, least_area_px(p.smallest_mm, mm_per_px)) for p in r.patches if p.smallest_mm is not None)
+        parts = tuple(
+            (p.points, least_area_px(p.smallest_mm, mm_per_px)) for p in r.patches if p.smallest_mm is not None
+        )
         return Detail(least_area_px(r.smallest_mm, mm_per_px), parts, r.double_mm / mm_per_px, r.double_to)
 
 
@@ -124,6 +128,8 @@ class Detail:
 def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     """Flat colours, a label each."""
     picture, tree = seen.picture, seen.tree
+    if tree is None:
+        raise GeometryError(said("a reading by colours needs the colours of the picture"))
     chosen = _chosen(steps.reads("palette", "colours", "locked"), tree)
     parts = steps.reads("grown", "patches")
     patches = tuple(p for p in parts.patches if p.colours is not None)
@@ -140,7 +146,7 @@ def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     return Segmentation(regions, entries, ground, field, False, seen.noise), key
 
 
-def _chosen(r: Reads, tree):
+def _chosen(r: Reads, tree: ColourTree):
     return r.palette if r.palette is not None else entries_of(tree, r.colours, r.locked)
 
 
@@ -203,8 +209,12 @@ def tone_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     """Ink against paper."""
     r = steps.reads("cut_off", "local_cut_off", "dark_is_ink")
     cut_off, cut_offs = _cut_off(steps, seen, r)
-    raw, raw_key = steps.later("tone", ("dark_is_ink", "local_cut_off", "silhouette", "patches"), (seen.source, cut_off),
-                             lambda r: _ink(r, seen.picture.grey, cut_off))
+    raw, raw_key = steps.later(
+        "tone",
+        ("dark_is_ink", "local_cut_off", "silhouette", "patches"),
+        (seen.source, cut_off),
+        lambda r: _ink(r, seen.picture.grey, cut_off),
+    )
     entries = _tone_entries(steps, seen, r.dark_is_ink, cut_off)
     detail = Detail.of(steps, seen.mm_per_px)
     (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
@@ -278,9 +288,12 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     small = steps.reads("smallest_mm")
     radius = max(_CALM * small.smallest_mm / seen.mm_per_px, _GRAIN * max(picture.width, picture.height))
     radius = float(np.clip(radius, *_CALM_PX))
-    stepped, steps_key = steps.run("steps", ("tones", "photo_outlines"), (seen.source, radius),
-                                   lambda r: photo.tone_steps(
-                                       picture, r.tones, radius, r.photo_outlines, progress=Part(seen.progress, 0.0, 0.5)))
+    stepped, steps_key = steps.run(
+        "steps",
+        ("tones", "photo_outlines"),
+        (seen.source, radius),
+        lambda r: photo.tone_steps(picture, r.tones, radius, r.photo_outlines, progress=Part(seen.progress, 0.0, 0.5)),
+    )
     flat = stepped.picture
     entries = tuple(PaletteEntry((to_hex(c),)) for c in stepped.colours)
     raw, raw_key = steps.later("photo", (), (steps_key,), lambda _: labelling.nearest(
@@ -294,7 +307,9 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
         places = strong_details(regions.dropped, regions.dropped_label, regions.labels, detail.least_px)
         details = StrongDetails(labels, regions.labels, places)
         if r.features and len(places):
-            regions, field = clean(r, seen, detail, labels, flat.field, entries, np.floor(places[:, :2]).astype(int).tolist())
+            regions, field = clean(
+                r, seen, detail, labels, flat.field, entries, np.floor(places[:, :2]).astype(int).tolist()
+            )
         return regions, field, details
     (regions, field, details), key = steps.run("clean", ("features", *_CLEANS),
                                                (raw_key, detail, seen.move.tobytes()), tidy)

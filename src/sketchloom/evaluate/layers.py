@@ -24,7 +24,8 @@ from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import BASE, TOP
 
 PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
-"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a piece takes
+"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a
+piece takes
 about as long as cutting 10 cm)."""
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
@@ -49,9 +50,13 @@ class LayerStage:
     ``move`` as of ``placing``; ``measured``: whether widths are looked for.
     """
 
-    def __init__(self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False):
+    def __init__(
+        self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False
+    ):
         self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
-        self._below, self._above = ({e.hex for e in recipe.edits if e.action == action and e.on} for action in OWN_SHEET)
+        self._below, self._above = (
+            {e.hex for e in recipe.edits if e.action == action and e.on} for action in OWN_SHEET
+        )
         self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
@@ -77,9 +82,19 @@ class LayerStage:
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
-        layers = layering.cut_layers(planar, traced.curves, plans, depth, recipe.layering, self.mm_per_px,
-                                     arc_length=traced.arc_length_px, overlap_mm=recipe.overlap_mm,
-                                     ways=tuple(recipe.edit_of(plan.key).layering for plan in plans), with_widths=self.measured, keep=self._kept_for(traced))
+        layers = layering.cut_layers(
+            planar,
+            traced.curves,
+            plans,
+            depth,
+            recipe.layering,
+            self.mm_per_px,
+            arc_length=traced.arc_length_px,
+            overlap_mm=recipe.overlap_mm,
+            ways=tuple(recipe.edit_of(plan.key).layering for plan in plans),
+            with_widths=self.measured,
+            keep=self._kept_for(traced),
+        )
         layers = self._with_rims(traced, plans, depth, layers)
         length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
         return Layered(ground, depth, plans, layers, proposed, length, edited)
@@ -92,7 +107,14 @@ class LayerStage:
         weights = weights_px((cutting, pieces, film), self.mm_per_px)
         inner = planar.left >= 0
         faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if pieces else None
-        key = ("order", boundary.tobytes(), np.asarray(area, float).tobytes(), weights, above, b"" if faces is None else seen.tobytes())
+        key = (
+            "order",
+            boundary.tobytes(),
+            np.asarray(area, float).tobytes(),
+            weights,
+            above,
+            b"" if faces is None else seen.tobytes(),
+        )
         return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
 
     def _with_rims(self, traced, plans, depth, layers):
@@ -102,23 +124,40 @@ class LayerStage:
             at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
             inside = depth >= 0 if rim.of is None else depth == at
             if at is not None and rim.kind != UNDERLAY:  # the sheet as it is cut, under what covers it too
-                inside = layering.sheet_faces(traced.planar, traced.arc_length_px, depth, at, self.recipe.edit_of(rim.of).layering or self.recipe.layering)
+                inside = layering.sheet_faces(
+                    traced.planar,
+                    traced.arc_length_px,
+                    depth,
+                    at,
+                    self.recipe.edit_of(rim.of).layering or self.recipe.layering,
+                )
             if rim.kind == UNDERLAY:
                 inside &= self._lets_through(plans)[depth]
-            if not rim.on or at is None and rim.of is not None or not inside.any():
+            if not rim.on or (at is None and rim.of is not None) or not inside.any():
                 continue
             shape = np.packbits(inside).tobytes()
             around = keep(("outline", shape), lambda i=inside: layering.outline_of(traced.planar, traced.curves, i))
-            outline = keep(("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough))
+            outline = keep(
+                ("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough)
+            )
             if not len(outline.controls):
                 continue
-            plan = LayerPlan(rim_key(rim, number), rim.name or word(_RIM_NAMES[rim.kind], self.recipe.names_in), rim.hex, ())
-            layer = layering.sheet(plan, outline, self.mm_per_px, self.measured, lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
+            plan = LayerPlan(
+                rim_key(rim, number), rim.name or word(_RIM_NAMES[rim.kind], self.recipe.names_in), rim.hex, ()
+            )
+            layer = layering.sheet(
+                plan,
+                outline,
+                self.mm_per_px,
+                self.measured,
+                lambda make, s=shape, r=rim: keep(("rim widths", s, r), make),
+            )
             (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
         return (*below, *layers, *above)
 
     def _lets_through(self, plans):
-        """(P + 1,) bool: layers lighter than what the work is laid on, the ground last; where that is not said, all of them."""
+        """(P + 1,) bool: layers lighter than what the work is laid on, the ground last; where that is not said, all of
+        them."""
         if self.recipe.laid_on is None:
             return np.append(np.ones(len(plans), bool), False)
         light = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), self.recipe.laid_on)]))[:, 0]
@@ -150,7 +189,11 @@ class LayerStage:
             if not mine.any() and number:
                 continue
             outline = pens.pen_outline(strokes, mine) if mine.any() else None
-            name = word("pen lines", recipe.names_in) if count < 2 or outline is None else f"{word('pen', recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
+            name = (
+                word("pen lines", recipe.names_in)
+                if count < 2 or outline is None
+                else f"{word('pen', recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
+            )
             plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
             if outline is not None and not edit.left_out:
                 layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))
@@ -160,7 +203,9 @@ class LayerStage:
         ground = planar.face_label == segmentation.ground_label
         length = sum(layer.cut_length_mm for layer in layers)
         proposed = depth_order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
-        untouched = region_edits.Edited(planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground)
+        untouched = region_edits.Edited(
+            planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground
+        )
         return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched)
 
     def _everywhere(self, segmentation):
@@ -187,12 +232,21 @@ class LayerStage:
         """The user's order; layers it does not know stand where they were proposed."""
         keys = [key for key, _ in groups]
         if not self.recipe.order:
-            return tuple(sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above)))  # stable: the rest as proposed
+            return tuple(
+                sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above))
+            )  # stable: the rest as proposed
         wanted = _match_keys(self.recipe.order, keys)
         chosen = [keys.index(k) for k in wanted]
         for place, number in enumerate(proposed.order):
             if number not in chosen:
-                chosen.insert(0 if keys[number] in self._below else len(chosen) if keys[number] in self._above else min(place, len(chosen)), number)
+                chosen.insert(
+                    0
+                    if keys[number] in self._below
+                    else len(chosen)
+                    if keys[number] in self._above
+                    else min(place, len(chosen)),
+                    number,
+                )
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
@@ -222,7 +276,9 @@ def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
     pins = [(n, recipe.edit_of(key).pin) for n, key in enumerate(keys)]
     pairs = [(other, n) for n, pin in pins if pin == BASE for other in range(len(keys)) if other != n]
     pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
-    pairs += [(keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys]
+    pairs += [
+        (keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys
+    ]
     return tuple(dict.fromkeys(pairs))
 
 
@@ -230,7 +286,8 @@ _ONE_SHEET = 2.0
 
 
 def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
-    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after both."""
+    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after
+    both."""
     sheets: list[tuple[np.ndarray, str | None, list[str]]] = []
     for plan in plans:
         lab, material = srgb_to_lab(from_hex(plan.hex)), recipe.material_of(plan.key)
@@ -243,7 +300,11 @@ def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
     shown = {plan.key: plan.hex for plan in plans}
     for _, _, keys in sheets:
         material = recipe.material_of(keys[0])
-        name = sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in) if len(keys) > 1 else None
+        name = (
+            sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in)
+            if len(keys) > 1
+            else None
+        )
         for key in keys:
             recipe = recipe.with_edit(key, group=name)
     return recipe

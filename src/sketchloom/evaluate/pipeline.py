@@ -21,6 +21,7 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.preflight import rules
+from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.material_rules import check_materials
 from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.core.segment import palette as palettes
@@ -38,9 +39,16 @@ from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 DEFAULT_LONG_SIDE_MM = 120.0
 _BELIEVED_DPI = 150
-"""A file that states fewer dots says what a screen has, not how large the drawing is (trade: 72 and 96 are for screens)."""
+"""A file that states fewer dots says what a screen has, not how large the drawing is (trade: 72 and 96 are for
+screens)."""
 STAGES = ("prepare", "segment", "planar", "curves", "layers")
-_SHARE = {"prepare": (0.0, 0.35), "segment": (0.35, 0.6), "planar": (0.6, 0.7), "curves": (0.7, 0.93), "layers": (0.93, 1.0)}
+_SHARE = {
+    "prepare": (0.0, 0.35),
+    "segment": (0.35, 0.6),
+    "planar": (0.6, 0.7),
+    "curves": (0.7, 0.93),
+    "layers": (0.93, 1.0),
+}
 """Which part of the whole each stage is taken for, where all of it has to be done (photo and ink of 16 megapixels)."""
 
 
@@ -60,7 +68,9 @@ class Pipeline:
     def __init__(self, cache: Cache | None = None):
         self.cache = Cache() if cache is None else cache
 
-    def evaluate(self, picture: Picture, recipe: Recipe, *, progress=QUIET, rough: bool = False, measured: bool = True) -> Work:
+    def evaluate(
+        self, picture: Picture, recipe: Recipe, *, progress=QUIET, rough: bool = False, measured: bool = True
+    ) -> Work:
         """Run what the recipe needs and was not run before.
 
         ``rough`` leaves the boundaries as they were found, unfitted. Widths are looked for unless it is
@@ -127,7 +137,7 @@ def identity(picture: Picture) -> tuple:
         for f in fields(picture):
             value = getattr(picture, f.name)
             if isinstance(value, np.ndarray):
-                state.update(np.ascontiguousarray(value))
+                state.update(np.ascontiguousarray(value).data)
                 said_too.append(value.shape)
             else:
                 said_too.append(value)
@@ -161,40 +171,85 @@ class _Run:
         move = placing(self.original.width, self.original.height, recipe.preparation)
         steps = Steps(self.cache, local)
         with self._stage("segment", said("Finding regions")) as at:
-            segmentation, key = segmented(steps, picture, self.keys.freed, judged.reading, mm_per_px, judged.tree, judged.noise,
-                                          move, (self.original.width, self.original.height), progress=at)
-        bounds = curves.Bounds(segmentation, key, move, judged.fit.blur_px if segmentation.two_tones else 0.0, self.rough)
+            segmentation, key = segmented(
+                steps,
+                picture,
+                self.keys.freed,
+                judged.reading,
+                mm_per_px,
+                judged.tree,
+                judged.noise,
+                move,
+                (self.original.width, self.original.height),
+                progress=at,
+            )
+        bounds = curves.Bounds(
+            segmentation, key, move, judged.fit.blur_px if segmentation.two_tones else 0.0, self.rough
+        )
         with self._stage("planar", said("Drawing the map")):
             bounds.mapped(steps)
         with self._stage("curves", said("Fitting curves")) as at:
             traced = curves.traced(steps, bounds, at)
         with self._stage("layers", said("Cutting layers")) as at:
-            done = LayerStage(self.cache.keep, recipe, mm_per_px, picture.alpha is not None, move, self.measured, self.rough).run(
-                segmentation, traced)
+            done = LayerStage(
+                self.cache.keep, recipe, mm_per_px, picture.alpha is not None, move, self.measured, self.rough
+            ).run(segmentation, traced)
             at.step(1, 2, said("Looking for what may go wrong"))
-            work = Work(self.original, whole, picture, recipe, judged.reading, judged.fit, judged.tree, segmentation, traced,
-                        done.ground, done.depth, done.plans, done.layers, done.proposed, done.length_mm, mm_per_px, (),
-                        judged.faults, done.edited, move, self.rough, self.measured, self.timings)
+            work = Work(
+                self.original,
+                whole,
+                picture,
+                recipe,
+                judged.reading,
+                judged.fit,
+                judged.tree,
+                segmentation,
+                traced,
+                done.ground,
+                done.depth,
+                done.plans,
+                done.layers,
+                done.proposed,
+                done.length_mm,
+                mm_per_px,
+                (),
+                judged.faults,
+                done.edited,
+                move,
+                self.rough,
+                self.measured,
+                self.timings,
+            )
             work = replace(work, findings=_findings(self.cache, work))
-            work.sheet_cuts_mm  # noqa: B018  helper cuts are worked out here, not where the figures are shown
+            work.sheet_cuts_mm  # noqa: B018
         return work
 
     def _judged(self, whole, picture, progress):
         """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs."""
         source, keep, recipe = self.keys.freed, self.cache.keep, self.recipe
         progress.step(0, 10, said("Judging the picture"))
-        picture.local_range  # noqa: B018  all of them need it
+        picture.local_range  # noqa: B018
         noise = keep(("noise", source), lambda: palettes.noise_of(picture))
         progress.step(1, 10, said("Judging the picture"))
 
         def tree_of(part):
             return keep(("tree", source), lambda: palettes.find_colours(picture, progress=part))
         wants_colours = recipe.reading in ("auto", "colour")
-        fit, tree, faults = parallel.in_threads(lambda work: work(), (
-            lambda: keep(("fitness", source), lambda: fitness.measure(picture)),
-            lambda: tree_of(Part(progress, 0.15, 0.9)) if wants_colours else self.cache.get(("tree", source)),
-            lambda: fault_finding.NONE if self.rough else keep(
-                ("faults", self.keys.whole), lambda: fault_finding.find_faults(whole, progress=Part(progress, 0.15, 0.9)))))
+        fit, tree, faults = parallel.in_threads(
+            lambda work: work(),
+            (
+                lambda: keep(("fitness", source), lambda: fitness.measure(picture)),
+                lambda: tree_of(Part(progress, 0.15, 0.9)) if wants_colours else self.cache.get(("tree", source)),
+                lambda: (
+                    fault_finding.NONE
+                    if self.rough
+                    else keep(
+                        ("faults", self.keys.whole),
+                        lambda: fault_finding.find_faults(whole, progress=Part(progress, 0.15, 0.9)),
+                    )
+                ),
+            ),
+        )
         reading = recipe.reading
         if reading == "auto":
             reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
@@ -214,14 +269,16 @@ def _findings(cache, work: Work):
     """What may go wrong with a work, all stages of it."""
     recipe, judged = work.recipe, work.measured or work.rough
     size = (work.picture.width, work.picture.height)
-    found = ()
+    found: tuple[Finding, ...] = ()
     if judged:
         used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
         found += check_source(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
         found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
                                     recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact)
     if len(work.edited.found):
-        found += rules.check_edits(recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size)
+        found += rules.check_edits(
+            recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size
+        )
     found += _drawn(work, size)
     if recipe.laid_on is not None and judged:
         found += rules.check_ground(work.layers, recipe.laid_on)
@@ -255,10 +312,18 @@ def _of_materials(cache, work):
 
 def _narrowest_space(cache, work, layer, material):
     """The narrowest space between the cuts of a sheet, mm, where that is near what its material bears."""
-    if material is None or not work.measured or material.gap_mm <= 0 or layer.outline.pen_px is not None or not len(layer.outline.controls):
+    if (
+        material is None
+        or not work.measured
+        or material.gap_mm <= 0
+        or layer.outline.pen_px is not None
+        or not len(layer.outline.controls)
+    ):
         return None
     limit = 1.5 * material.gap_mm / work.mm_per_px
-    widths = cache.keep(("spaces", id(layer.outline), limit), lambda: (layer.outline, space_widths(layer.outline, limit)))[1]
+    widths = cache.keep(
+        ("spaces", id(layer.outline), limit), lambda: (layer.outline, space_widths(layer.outline, limit))
+    )[1]
     found = widths.narrowest()
     return None if found is None else found * work.mm_per_px
 
@@ -281,8 +346,11 @@ class _Stage:
 def require_traceable(work: Work, path) -> None:
     """Raise PictureError when a picture shows nothing that could be cut."""
     if work.fitness.is_noise:
-        raise PictureError(path, said("looks like noise: neighbouring pixels have nothing in common, so there is no area to cut."),
-                           said("Use a picture with drawn shapes."))
+        raise PictureError(
+            path,
+            said("looks like noise: neighbouring pixels have nothing in common, so there is no area to cut."),
+            said("Use a picture with drawn shapes."),
+        )
     if work.traced.planar.face_count == 1 and work.recipe.ground != "keep":
         raise PictureError(path, said("is one flat colour; there is nothing to trace."),
                            said("Use a picture with drawn shapes, or keep the background."))

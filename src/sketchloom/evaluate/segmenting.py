@@ -42,7 +42,9 @@ def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: f
             picture, tuple(line for line in r.lines if line.on), move, came_px))
         seen = replace(seen, picture=shown, source=key)
     made, key = READINGS[reading](steps, seen)
-    made = replace(made, entries=_with_brought(steps.reads("edits", "shapes"), made.entries), read_entries=len(made.entries))
+    made = replace(
+        made, entries=_with_brought(steps.reads("edits", "shapes"), made.entries), read_entries=len(made.entries)
+    )
     if steps.reads("preparation").preparation.mirror is not None:
         detail = Detail.of(steps, mm_per_px)
         # ties (which neighbour takes a crumb) may fall out otherwise on the other side
@@ -94,8 +96,12 @@ def _with_shapes(steps, seen, made, key):
         shapes, splits = ([one for one in kept if one.on] for kept in (r.shapes, r.splits))
         labels = [None if s.hex is None else nearest_entry(made.entries, s.hex)[0] for s in shapes]
         ground = len(made.entries) if made.ground_label is None else made.ground_label
-        done = cut_in(made.regions, [(rings_px(s, seen.move, seen.size_px), label) for s, label in zip(shapes, labels, strict=True)],
-                      [moved(seen.move, s.points) * seen.size_px for s in splits], ground)
+        done = cut_in(
+            made.regions,
+            [(rings_px(s, seen.move, seen.size_px), label) for s, label in zip(shapes, labels, strict=True)],
+            [moved(seen.move, s.points) * seen.size_px for s in splits],
+            ground,
+        )
         values = field_values(made.entries, made.field.shape[-1])
         flat = values[np.minimum(done.regions.labels, len(values) - 1)].reshape(made.field.shape)
         field = np.where(done.covered[..., None], np.rint(flat), made.field).astype(np.uint8)

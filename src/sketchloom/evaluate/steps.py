@@ -30,7 +30,9 @@ class Steps:
         call, key = self.later(name, reads, upon, make)
         return call(), key
 
-    def later(self, name: str, reads: tuple[str, ...], upon: tuple, make: Callable[[Reads], Any]) -> tuple[Callable[[], Any], tuple]:
+    def later(
+        self, name: str, reads: tuple[str, ...], upon: tuple, make: Callable[[Reads], Any]
+    ) -> tuple[Callable[[], Any], tuple]:
         """The same, done once it is called for: what only leads to a result that is kept need not be there any more."""
         view = self.reads(*reads)
         key = (name, view, *upon)

@@ -43,14 +43,26 @@ def thicknesses_mm(recipe: Recipe, layers) -> tuple[float, ...]:
 def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers) -> list[np.ndarray]:
     """(F,) bool for each sheet: the faces it is solid on; what is added lies under or on all that is seen."""
     level = {plan.key: n for n, plan in enumerate(plans)}
-    return [sheet_faces(traced.planar, traced.arc_length_px, depth, level[layer.plan.key], recipe.edit_of(layer.plan.key).layering or recipe.layering)
-            if layer.plan.key in level else depth >= 0 for layer in layers]
+    return [
+        sheet_faces(
+            traced.planar,
+            traced.arc_length_px,
+            depth,
+            level[layer.plan.key],
+            recipe.edit_of(layer.plan.key).layering or recipe.layering,
+        )
+        if layer.plan.key in level
+        else depth >= 0
+        for layer in layers
+    ]
 
 
 def stack_height_mm(recipe: Recipe, traced: "Traced", depth, plans, layers) -> float:
     """Height where it is highest: sheets that lie on each other there, and a spacer between every two."""
     faces = solid_faces(recipe, traced, depth, plans, layers)
-    height = float((np.array(thicknesses_mm(recipe, layers)) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
+    height = (
+        float((np.array(thicknesses_mm(recipe, layers)) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
+    )
     return height + recipe.spacer_mm * max(len(layers) - 1, 0)
 
 
@@ -60,7 +72,8 @@ class Work:
 
     ``original`` is the picture as it came, ``whole`` the prepared one and ``picture`` that freed of its background.
     ``tree`` of its colours, None where its reading
-    needs none. ``edited`` faces carry what was decided about single regions; ``move`` as of ``placing``. ``measured``: widths were looked for.
+    needs none. ``edited`` faces carry what was decided about single regions; ``move`` as of ``placing``.
+    ``measured``: widths were looked for.
     """
 
     original: Picture
@@ -115,7 +128,11 @@ class Work:
     @cached_property
     def stack_height_mm(self) -> float:
         """Height of the stack where it is highest."""
-        return 0.0 if self.draws_with_pens else stack_height_mm(self.recipe, self.traced, self.depth, self.plans, self.layers)
+        return (
+            0.0
+            if self.draws_with_pens
+            else stack_height_mm(self.recipe, self.traced, self.depth, self.plans, self.layers)
+        )
 
     @cached_property
     def sheet_cuts_mm(self) -> tuple[float, ...]:

@@ -44,12 +44,31 @@ def composed(pictures, names) -> Composed:
     told apart by a shade in the picture and keep their own colour for cutting.
     """
     if not 2 <= len(pictures) <= MAX_COLOURS:
-        raise PictureError(names[0] if names else "layers", said("2 to {max_colours} pictures make a work in layers; {count} were given.", max_colours=MAX_COLOURS, count=len(pictures)))
+        raise PictureError(
+            names[0] if names else "layers",
+            said(
+                "2 to {max_colours} pictures make a work in layers; {count} were given.",
+                max_colours=MAX_COLOURS,
+                count=len(pictures),
+            ),
+        )
     first = pictures[0]
     for picture in pictures[1:]:
         if (picture.width, picture.height) != (first.width, first.height):
-            raise PictureError(picture.name, said("is {width} × {height} px and {name} is {width2} × {height2}; layers share one frame.", width=picture.width, height=picture.height, name=first.name, width2=first.width, height2=first.height), said("Export them with the same canvas."))
-    colours, shown = [], []
+            raise PictureError(
+                picture.name,
+                said(
+                    "is {width} × {height} px and {name} is {width2} × {height2}; layers share one frame.",
+                    width=picture.width,
+                    height=picture.height,
+                    name=first.name,
+                    width2=first.width,
+                    height2=first.height,
+                ),
+                said("Export them with the same canvas."),
+            )
+    colours: list = []
+    shown: list = []
     rgb = np.zeros((first.height, first.width, 3))
     alpha = np.zeros((first.height, first.width, 1))
     for picture in pictures:
@@ -68,7 +87,7 @@ def composed(pictures, names) -> Composed:
     # numbers before the names are there to sort the files
     names = [re.sub(r"^\d+[\s._-]+", "", name) or name for name in names]
     edits = tuple(LayerEdit(key, name=name[:60], hex=None if to_hex(c) == key else to_hex(c))
-                  for key, name, c in zip(keys, names, colours))
+                  for key, name, c in zip(keys, names, colours, strict=False))
     return Composed(buffer.getvalue(), Recipe(reading="colour", palette=tuple(PaletteEntry((k,)) for k in keys),
                                               order=tuple(keys), layers=edits))
 
@@ -78,14 +97,18 @@ def _cover(picture: Picture):
     if picture.alpha is not None:
         solid = picture.rgb[picture.alpha >= _SOLID]
         if len(solid) == 0:
-            raise PictureError(picture.name, said("is transparent all over."), said("Leave it out, or export it with its shapes."))
+            raise PictureError(
+                picture.name, said("is transparent all over."), said("Leave it out, or export it with its shapes.")
+            )
         return picture.alpha[..., None] / 255.0, _main(solid)
     edge = np.concatenate([picture.rgb[0], picture.rgb[-1], picture.rgb[:, 0], picture.rgb[:, -1]])
     ground = _main(edge)
     away = np.abs(picture.rgb.astype(int) - ground.astype(int)).max(2)
     drawn = picture.rgb[away > 48]
     if len(drawn) == 0:
-        raise PictureError(picture.name, said("is one colour all over."), said("Leave it out, or export it with its shapes."))
+        raise PictureError(
+            picture.name, said("is one colour all over."), said("Leave it out, or export it with its shapes.")
+        )
     colour = _main(drawn)
     line = (colour - ground).astype(float)
     along = ((picture.rgb - ground.astype(float)) @ line) / max(float(line @ line), 1.0)

@@ -13,7 +13,8 @@ from sketchloom.recipe.parts import LayerEdit
 
 @dataclass(frozen=True, slots=True)
 class Demo:
-    """A shipped picture, or several that are layers of one work, with a recipe that shows what the program makes of it."""
+    """A shipped picture, or several that are layers of one work, with a recipe that shows what the program makes of
+    it."""
 
     key: str
     title: str

@@ -92,7 +92,11 @@ def named_in(opened: Opened, language: str) -> Opened:
 def in_name_order(paths) -> list:
     """Files by name, numbers in names by their value: layer 2 before layer 10."""
     def key(path):
-        return [(0, int(part), "") if part.isdecimal() else (1, 0, part.casefold()) for part in re.split(r"(\d+)", Path(path).name)]
+        return [
+            (0, int(part), "") if part.isdecimal() else (1, 0, part.casefold())
+            for part in re.split(r"(\d+)", Path(path).name)
+        ]
+
     return sorted(paths, key=key)
 
 
@@ -123,5 +127,7 @@ def _opened(project, path, origin, label=None):
     opened = Opened(project, Pages(project.source, project.source_name, label), path, origin)
     picture = opened.picture  # what cannot be read is told now
     if project.has_prepared_places:
-        opened = replace(opened, project=replace(project, recipe=as_kept(project.recipe, picture), has_prepared_places=False))
+        opened = replace(
+            opened, project=replace(project, recipe=as_kept(project.recipe, picture), has_prepared_places=False)
+        )
     return opened

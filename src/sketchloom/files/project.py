@@ -53,7 +53,15 @@ def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
     with zipfile.ZipFile(buffer, "w") as archive:
         text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True).encode()
         if len(text) > _MAX_SETTINGS_BYTES:  # what could not be opened again is not written
-            raise ExportError(project.source_name, said("not saved: its settings and edits take {mb:.0f} MB, and at most {mb2} MB can be opened again. Let alternatives or drawn boundaries go.", mb=len(text) / 2 ** 20, mb2=_MAX_SETTINGS_BYTES // 2 ** 20))
+            raise ExportError(
+                project.source_name,
+                said(
+                    "not saved: its settings and edits take {mb:.0f} MB, and at most {mb2} MB can be opened again. "
+                    "Let alternatives or drawn boundaries go.",
+                    mb=len(text) / 2**20,
+                    mb2=_MAX_SETTINGS_BYTES // 2**20,
+                ),
+            )
         _add(archive, _SETTINGS, text, zipfile.ZIP_DEFLATED)
         _add(archive, _SOURCE + _suffix(project.source), project.source, zipfile.ZIP_STORED)
         if preview_png:
@@ -116,11 +124,20 @@ def from_bytes(data: bytes, name) -> Project:
 
 def _refuse_odd_names(members, name):
     if len(members) > _MAX_MEMBERS:
-        raise ProjectError(name, said("holds {count} parts; a project has at most {max_members}.", count=len(members), max_members=_MAX_MEMBERS))
+        raise ProjectError(
+            name,
+            said(
+                "holds {count} parts; a project has at most {max_members}.",
+                count=len(members),
+                max_members=_MAX_MEMBERS,
+            ),
+        )
     for member in members:
         text = member.filename
         if text.startswith(("/", "\\")) or ".." in text.replace("\\", "/").split("/") or ":" in text:
-            raise ProjectError(name, said("holds a part named {text!r}, which no project has; it is not opened.", text=text[:60]))
+            raise ProjectError(
+                name, said("holds a part named {text!r}, which no project has; it is not opened.", text=text[:60])
+            )
 
 
 def _read(archive, members, wanted, limit, name, any_suffix=False):
@@ -129,7 +146,15 @@ def _read(archive, members, wanted, limit, name, any_suffix=False):
         if stem != wanted or "/" in member.filename:
             continue
         if member.file_size > limit:
-            raise ProjectError(name, said("its part {filename} claims {mb:.0f} MB; at most {mb2} MB are read.", filename=member.filename, mb=member.file_size / 2 ** 20, mb2=limit // 2 ** 20))
+            raise ProjectError(
+                name,
+                said(
+                    "its part {filename} claims {mb:.0f} MB; at most {mb2} MB are read.",
+                    filename=member.filename,
+                    mb=member.file_size / 2**20,
+                    mb2=limit // 2**20,
+                ),
+            )
         with archive.open(member) as part:
             data = part.read(limit + 1)
         if len(data) > limit:
@@ -150,7 +175,15 @@ def _settings(data, name):
     except (KeyError, ValueError):
         raise ProjectError(name, said("does not say which version of the program wrote it.")) from None
     if major > SCHEMA[0]:
-        raise ProjectError(name, said("was written by a newer version (schema {schema}; this one reads up to {schema2}). Update the program to open it.", schema=str(settings['schema'])[:20], schema2=SCHEMA[0]))
+        raise ProjectError(
+            name,
+            said(
+                "was written by a newer version (schema {schema}; this one reads up to {schema2}). Update the program "
+                "to open it.",
+                schema=str(settings["schema"])[:20],
+                schema2=SCHEMA[0],
+            ),
+        )
     return settings
 
 
@@ -170,4 +203,4 @@ def _checked(settings, source, name):
 
 def _is_before(text, version):
     parts = [int(part) if part.isdecimal() else 0 for part in text.split(".")[:2]]
-    return tuple((parts + [0, 0])[:2]) < version
+    return tuple(([*parts, 0, 0])[:2]) < version

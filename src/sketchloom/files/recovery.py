@@ -99,7 +99,9 @@ def read_copy(folder) -> Recovered | None:
         lock.close()
         if source.stat().st_size > MAX_FILE_BYTES:
             return None
-        project = Project(from_json(plain["recipe"]), source.read_bytes(), str(plain["source_name"]), plain.get("unknown") or {})
+        project = Project(
+            from_json(plain["recipe"]), source.read_bytes(), str(plain["source_name"]), plain.get("unknown") or {}
+        )
         return Recovered(folder, project, Path(plain["path"]) if plain.get("path") else None)
     except (OSError, ValueError, KeyError, TypeError, AppError):
         return None

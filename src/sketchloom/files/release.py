@@ -64,12 +64,15 @@ def whole_drawing(work: Work) -> Drawing:
 
 def layer_drawings(work: Work, stem: str) -> dict[str, Drawing]:
     """File stem to drawing, a layer each; all with the page of the whole, so they register."""
-    made, (frame, marks) = {}, _frame(work)
+    made: dict[str, Drawing] = {}
+    frame, marks = _frame(work)
     for number, layer in enumerate(work.layers, 1):
         if work.recipe.edit_of(layer.plan.key).apart:  # its pieces are carried one by one
             made |= _pieces_of_layer(work, stem, number, layer, frame)
         else:
-            group = _group(layer, number, work.mm_per_px, _own_marks(work, frame, marks, number), work.weeding.get(number, ()))
+            group = _group(
+                layer, number, work.mm_per_px, _own_marks(work, frame, marks, number), work.weeding.get(number, ())
+            )
             made[f"{stem}-{_base(number, layer.plan.name)}"] = Drawing(layer.plan.name, frame, (group,))
     return made
 
@@ -100,12 +103,15 @@ def design_drawings(work: Work, stem: str) -> dict[str, Drawing]:
     for number, design in enumerate(found, 1):
         left, top, right, bottom = (v * work.mm_per_px for v in design.box)
         groups = tuple(_group(layer, n, work.mm_per_px) for n, layer in enumerate(design.layers, 1))
-        made[f"{stem}-design-{number:02d}"] = Drawing(f"{stem}, design {number}", (left, top, right - left, bottom - top), groups)
+        made[f"{stem}-design-{number:02d}"] = Drawing(
+            f"{stem}, design {number}", (left, top, right - left, bottom - top), groups
+        )
     return made
 
 
 def shared_drawings(works, stem: str) -> dict[str, Drawing]:
-    """File stem to drawing, one for each sheet that several finished works are cut from together, all with one frame."""
+    """File stem to drawing, one for each sheet that several finished works are cut from together, all with one frame.
+    """
     asked = [(Path(w.picture.name).stem, w.layers, w.mm_per_px, w.size_mm,
               {x.plan.key: getattr(w.recipe.material_of(x.plan.key), "key", None) for x in w.layers}) for w in works]
     sheets, (width, height) = shared_sheets(asked)
@@ -115,7 +121,9 @@ def shared_drawings(works, stem: str) -> dict[str, Drawing]:
         outline = together_again([part.outline for part in parts])
         layer = Layer(LayerPlan(name, name, hex_colour, ()), outline, 0.0, 0.0, NO_WIDTHS, None)
         title = f"{name}: " + ", ".join(dict.fromkeys(part.title for part in parts))
-        made[f"{stem}-sheet-{_base(number, name)}"] = Drawing(title, (0.0, 0.0, width, height), (_group(layer, number, 1.0),))
+        made[f"{stem}-sheet-{_base(number, name)}"] = Drawing(
+            title, (0.0, 0.0, width, height), (_group(layer, number, 1.0),)
+        )
     return made
 
 
@@ -182,8 +190,15 @@ def outgoing_plan(work: Work, path, words=None) -> Outgoing:
 def _in_folder(drawings, folder, kind):
     folder, kind = Path(folder), kind or formats()[SVG]
     if len(drawings) > MAX_PIECE_FILES:
-        raise ExportError(folder, said("not written: there would be {count} files, and {most} are the most. Write a file per "
-                                       "layer, or one file.", count=len(drawings), most=MAX_PIECE_FILES))
+        raise ExportError(
+            folder,
+            said(
+                "not written: there would be {count} files, and {most} are the most. Write a file per "
+                "layer, or one file.",
+                count=len(drawings),
+                most=MAX_PIECE_FILES,
+            ),
+        )
     if not folder.is_dir():
         raise ExportError(folder, said("is not a folder.") if folder.exists() else said("this folder does not exist."))
     return [(folder / f"{stem}{kind.suffix}", lambda d=drawing: kind.write(d)) for stem, drawing in drawings.items()]
@@ -197,8 +212,10 @@ def write(files: Outgoing, *, progress=QUIET) -> list[Path]:
 def refuse_empty(work: Work, target) -> None:
     """Raise when a work has no layer: a file without a cut helps nobody."""
     if not work.layers:
-        raise ExportError(target, said("not written: nothing is left to cut. Put a layer back in, keep the ground or choose "
-                                       "more colours."))
+        raise ExportError(
+            target,
+            said("not written: nothing is left to cut. Put a layer back in, keep the ground or choose more colours."),
+        )
 
 
 def safe_stem(text: str) -> str:

@@ -25,10 +25,14 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
             "mode": work.reading,
             "fitness": [
                 {"code": f.code, "severity": f.severity, "message": f.message}
-                for f in work.findings if f.code.startswith(_SOURCE_CODES)
+                for f in work.findings
+                if f.code.startswith(_SOURCE_CODES)
             ],
         },
-        "palette": [{"hex": e.hex, "share": round(share, 6)} for e, share in zip(entries, figures.label_shares(work))],
+        "palette": [
+            {"hex": e.hex, "share": round(share, 6)}
+            for e, share in zip(entries, figures.label_shares(work), strict=False)
+        ],
         "cells": work.traced.planar.face_count,
         "layers": [
             {
@@ -43,15 +47,22 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
                 "pen_mm": None if layer.outline.pen_px is None else round(layer.outline.pen_px * work.mm_per_px, 3),
                 **sheet,
             }
-            for layer, sheet in zip(work.layers, _sheets(work))
+            for layer, sheet in zip(work.layers, _sheets(work), strict=False)
         ],
         "layering": {
-            "way": work.recipe.layering, "laid_on": work.recipe.laid_on, "stack_height_mm": round(work.stack_height_mm, 3), "overlap_mm": work.recipe.overlap_mm, "sheets": len(work.layers),
-            "pieces": sum(layer.outline.pieces for layer in work.layers), "windows": sum(layer.outline.holes for layer in work.layers),
+            "way": work.recipe.layering,
+            "laid_on": work.recipe.laid_on,
+            "stack_height_mm": round(work.stack_height_mm, 3),
+            "overlap_mm": work.recipe.overlap_mm,
+            "sheets": len(work.layers),
+            "pieces": sum(layer.outline.pieces for layer in work.layers),
+            "windows": sum(layer.outline.holes for layer in work.layers),
             "cut_length_mm": round(work.cut_length_mm, 3),
             "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
             "weeding_cuts_mm": round(work.weeding_length_mm, 3),
-            "thickest_sheets": None if work.draws_with_pens else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
+            "thickest_sheets": None
+            if work.draws_with_pens
+            else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
         },
         **(_compared(work) if compared and not work.draws_with_pens else {}),
         "strokes": [
@@ -59,7 +70,10 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         ],
         "findings": [
             {
-                "code": f.code, "severity": f.severity, "layer": f.layer, "message": f.message,
+                "code": f.code,
+                "severity": f.severity,
+                "layer": f.layer,
+                "message": f.message,
                 "x_mm": None if f.x_px is None else round(f.x_px * work.mm_per_px, 3),
                 "y_mm": None if f.y_px is None else round(f.y_px * work.mm_per_px, 3),
             }
@@ -74,22 +88,62 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
 def _sheets(work):
     """What is said of each sheet beside its outline."""
     recipe = work.recipe
-    for layer, thick, cut in zip(work.layers, work.thicknesses_mm, work.sheet_cuts_mm):
+    for layer, thick, cut in zip(work.layers, work.thicknesses_mm, work.sheet_cuts_mm, strict=False):
         key, material = layer.plan.key, recipe.material_of(layer.plan.key)
-        yield {"way": recipe.edit_of(key).layering or recipe.layering if layer.plan.labels else None, "material": None if material is None else material.key,
-               "thickness_mm": round(thick, 3), "helper_cuts_mm": round(cut - layer.cut_length_mm, 3)}
+        yield {
+            "way": recipe.edit_of(key).layering or recipe.layering if layer.plan.labels else None,
+            "material": None if material is None else material.key,
+            "thickness_mm": round(thick, 3),
+            "helper_cuts_mm": round(cut - layer.cut_length_mm, 3),
+        }
 
 
 def _compared(work):
-    """Figures of other choices: ways of layering, orders worth a look, and for line art numbers of sheets by each rule."""
-    ways = [{"way": w.way, "sheets": w.sheets, "pieces": w.pieces, "windows": w.windows, "cut_length_mm": round(w.cut_mm, 3), "area_mm2": round(w.film_mm2, 3),
-             "thickest_sheets": w.thickest, "stack_height_mm": round(w.height_mm, 3), "min_feature_mm": None if w.smallest_mm is None else round(w.smallest_mm, 3),
-             "forgives_mm": None if w.slack_mm is None else round(w.slack_mm, 3)} for w in ways_compared(work)]
+    """Figures of other choices: ways of layering, orders worth a look, and for line art numbers of sheets by each
+    rule."""
+    ways = [
+        {
+            "way": w.way,
+            "sheets": w.sheets,
+            "pieces": w.pieces,
+            "windows": w.windows,
+            "cut_length_mm": round(w.cut_mm, 3),
+            "area_mm2": round(w.film_mm2, 3),
+            "thickest_sheets": w.thickest,
+            "stack_height_mm": round(w.height_mm, 3),
+            "min_feature_mm": None if w.smallest_mm is None else round(w.smallest_mm, 3),
+            "forgives_mm": None if w.slack_mm is None else round(w.slack_mm, 3),
+        }
+        for w in ways_compared(work)
+    ]
     names = {plan.key: plan.name for plan in work.plans}
-    orders = [{"why": o.why, "order": [names[key] for key in o.order], "cut_length_mm": round(o.cut_mm, 3), "pieces": o.pieces, "area_mm2": round(o.film_mm2, 3)}
-              for o in orders_offered(work)]
-    numbers = {rule: [{"sheets": r.sheets, "pieces": r.pieces, "cut_length_mm": round(r.cut_mm, 3), "saved_mm": round(r.saved_mm, 3), "neighbours_alike": r.alike}
-                      for r in line_art_ladder(work, rule)] for rule in RULES} if work.reading == "tone" else None
+    orders = [
+        {
+            "why": o.why,
+            "order": [names[key] for key in o.order],
+            "cut_length_mm": round(o.cut_mm, 3),
+            "pieces": o.pieces,
+            "area_mm2": round(o.film_mm2, 3),
+        }
+        for o in orders_offered(work)
+    ]
+    numbers = (
+        {
+            rule: [
+                {
+                    "sheets": r.sheets,
+                    "pieces": r.pieces,
+                    "cut_length_mm": round(r.cut_mm, 3),
+                    "saved_mm": round(r.saved_mm, 3),
+                    "neighbours_alike": r.alike,
+                }
+                for r in line_art_ladder(work, rule)
+            ]
+            for rule in RULES
+        }
+        if work.reading == "tone"
+        else None
+    )
     return {"ways": ways, "orders": orders, "numbers_of_sheets": numbers}
 
 

@@ -1,4 +1,5 @@
-"""What the program keeps for the user in their data folder: recent works, presets, materials, the settings used last."""
+"""What the program keeps for the user in their data folder: recent works, presets, materials, the settings used last.
+"""
 
 import json
 import logging
@@ -67,7 +68,9 @@ def materials() -> tuple[Material, ...]:
 
 def keep_materials(table) -> None:
     """Write the user's table of materials; raises ExportError."""
-    write_whole(data_folder() / "materials.json", (json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n").encode())
+    write_whole(
+        data_folder() / "materials.json", (json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n").encode()
+    )
 
 
 def last_settings() -> tuple:

@@ -6,7 +6,7 @@ reached by its own name, which no other section has: ``recipe.tones``, ``replace
 
 import dataclasses
 from dataclasses import dataclass
-from typing import TYPE_CHECKING, Any
+from typing import TYPE_CHECKING, Any, ClassVar
 
 from sketchloom.core.base import plain
 from sketchloom.core.base.errors import SettingError
@@ -35,7 +35,15 @@ class Alternative:
                                type(self.recipe).__name__)
 
 
-@dataclass(frozen=True, slots=True, init=False)
+if TYPE_CHECKING:
+    def _document(kind):
+        """Changed by settings' own names, too, which a checker of fields does not know."""
+        return kind
+else:
+    _document = dataclass(frozen=True, slots=True, init=False)
+
+
+@_document
 class Recipe:
     """Settings and edits, by section. None means that the program proposes the value.
 
@@ -75,6 +83,8 @@ class Recipe:
         object.__setattr__(self, "unknown", {} if unknown is None else unknown)
 
     if TYPE_CHECKING:
+        __dataclass_fields__: ClassVar[dict[str, Any]]
+
         def __getattr__(self, name: str) -> Any:
             """Every setting by its own name."""
 
@@ -93,7 +103,9 @@ class Recipe:
         named_key = None if material is None else material.key
         of_rim = [n for n, r in enumerate(self.rims) if rim_key(r, n) == key]
         if of_rim:
-            rims = tuple(dataclasses.replace(r, material=named_key) if n in of_rim else r for n, r in enumerate(self.rims))
+            rims = tuple(
+                dataclasses.replace(r, material=named_key) if n in of_rim else r for n, r in enumerate(self.rims)
+            )
             made = dataclasses.replace(self, rims=rims)
         else:
             made = self.with_edit(key, material=named_key)
@@ -155,7 +167,7 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
     values = dict(data)
     if isinstance(values.get("palette"), list):
         values["palette"] = [{"samples": entry} for entry in values["palette"]]
-    sections = {name: plain.from_plain(values, kind, where) for name, kind in SECTIONS.items()}
+    sections: dict[str, Any] = {name: plain.from_plain(values, kind, where) for name, kind in SECTIONS.items()}
     others = () if nested else _alternatives(data.get("alternatives", []), f"{where}.alternatives")
     unknown = {k: v for k, v in data.items() if k not in SECTION_OF and k != "alternatives"}
     return Recipe(**sections, alternatives=others, unknown=unknown)

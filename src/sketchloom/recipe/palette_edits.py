@@ -43,7 +43,7 @@ def split(entries, hex_colour: str, picture: Picture, labels) -> tuple[PaletteEn
     number = next(i for i, e in enumerate(entries) if e.hex == hex_colour)
     entry = entries[number]
     if len(entry.samples) > 1:
-        parts = (PaletteEntry(entry.samples[:1]), PaletteEntry(entry.samples[1:]))
+        parts: tuple[PaletteEntry, ...] = (PaletteEntry(entry.samples[:1]), PaletteEntry(entry.samples[1:]))
     else:
         shades = _two_shades(picture, labels == number)
         if shades is None:

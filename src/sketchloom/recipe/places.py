@@ -28,11 +28,14 @@ def as_prepared(recipe: Recipe, picture: Picture) -> Recipe:
 
 
 def as_kept(recipe: Recipe, picture: Picture) -> Recipe:
-    """A recipe whose places are shares of the prepared picture, as they were kept before schema 1.2, brought up to date."""
+    """A recipe whose places are shares of the prepared picture, as they were kept before schema 1.2, brought up to
+    date."""
     if recipe.preparation.is_plain:
         return recipe
     back = np.linalg.inv(placing(picture.width, picture.height, recipe.preparation))
-    whole = replace(recipe, grown=tuple(replace(g, x=x, y=y) for g in recipe.grown for x, y in as_shown(back, [(g.x, g.y)])))
+    whole = replace(
+        recipe, grown=tuple(replace(g, x=x, y=y) for g in recipe.grown for x, y in as_shown(back, [(g.x, g.y)]))
+    )
     return replace(
         whole, kept=as_shown(back, recipe.kept), strokes_removed=as_shown(back, recipe.strokes_removed),
         patches=tuple(_shown(back, patch) for patch in recipe.patches),
@@ -54,7 +57,9 @@ def _within(places):
 
 
 def _points_inside(move, points):
-    return tuple((float(x), float(y)) for x, y in moved(move, points) if 0 <= x < 1 and 0 <= y < 1) if points else points
+    return (
+        tuple((float(x), float(y)) for x, y in moved(move, points) if 0 <= x < 1 and 0 <= y < 1) if points else points
+    )
 
 
 def _shown(move, part):

@@ -43,8 +43,12 @@ def preset_of(name: str, recipe: Recipe) -> Preset:
 
 def to_bytes(presets) -> bytes:
     """The file of some presets."""
-    plain = [{"name": p.name, "settings": {k: v for k, v in to_json(p.recipe).items() if k in SETTINGS}} for p in presets]
-    return (json.dumps({"format": FORMAT, "version": VERSION, "presets": plain}, indent=2, ensure_ascii=False) + "\n").encode()
+    plain = [
+        {"name": p.name, "settings": {k: v for k, v in to_json(p.recipe).items() if k in SETTINGS}} for p in presets
+    ]
+    return (
+        json.dumps({"format": FORMAT, "version": VERSION, "presets": plain}, indent=2, ensure_ascii=False) + "\n"
+    ).encode()
 
 
 def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:
@@ -59,7 +63,9 @@ def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:
     try:
         plain = json.loads(data)
     except (ValueError, RecursionError):
-        raise ProjectError(file_name, said("is no file of presets: it is not JSON. Choose a file that was exported here.")) from None
+        raise ProjectError(
+            file_name, said("is no file of presets: it is not JSON. Choose a file that was exported here.")
+        ) from None
     if not isinstance(plain, dict) or plain.get("format") != FORMAT or not isinstance(plain.get("presets"), list):
         raise ProjectError(file_name, said("is no file of presets. Choose a file that was exported here."))
     if plain.get("version") != VERSION:
@@ -72,7 +78,14 @@ def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:
             settings = {k: v for k, v in one["settings"].items() if k in SETTINGS}
             found.append(preset_of(str(one.get("name", "")), from_json(settings)))
         except (SettingError, ValueError, TypeError) as error:
-            raise ProjectError(file_name, said("preset {number} cannot be read: {error}", number=number, error=getattr(error, "message", str(error)))) from None
+            raise ProjectError(
+                file_name,
+                said(
+                    "preset {number} cannot be read: {error}",
+                    number=number,
+                    error=getattr(error, "message", str(error)),
+                ),
+            ) from None
     return tuple(found)
 
 

@@ -84,8 +84,12 @@ class Trace:
         word=Word("--threshold", "auto|0-255", auto="auto", about=said("cut-off of the tone reading")), preset=True)
     dark_is_ink: bool = setting.switch(True, said("Dark is ink"), said("off: light ink on dark ground"), preset=True)
     local_cut_off: bool = setting.switch(
-        False, said("The cut-off follows the light"), said("the cut-off follows the light; cut_off then shifts it around 128"),
-        word=Word("--local-threshold", about=said("the cut-off follows the light")), preset=True)
+        False,
+        said("The cut-off follows the light"),
+        said("the cut-off follows the light; cut_off then shifts it around 128"),
+        word=Word("--local-threshold", about=said("the cut-off follows the light")),
+        preset=True,
+    )
     silhouette: bool = setting.switch(
         False, said("Silhouette"), said("all that ink encloses is ink"), word=Word("--silhouette"), preset=True)
     tones: int = setting.whole(
@@ -95,38 +99,83 @@ class Trace:
         False, said("Draw dark outlines on top"), said("the darkest lines of a photo as a sheet on top of its tones"),
         word=Word("--photo-outlines"), preset=True)
     features: bool = setting.switch(
-        True, said("Keep eyes and other strong small details"),
-        said("A small region that differs by several tones from what surrounds it stays, even under the smallest detail"), preset=True)
+        True,
+        said("Keep eyes and other strong small details"),
+        said(
+            "A small region that differs by several tones from what surrounds it stays, even under the smallest detail"
+        ),
+        preset=True,
+    )
     pen_mm: float | None = setting.length(
-        None, 0.05, MAX_DETAIL_MM, said("Width of the strokes"),
-        said("strokes of the line reading as shapes this wide, not pen lines"), word=Word("--pen-width", "0.5mm"), preset=True)
+        None,
+        0.05,
+        MAX_DETAIL_MM,
+        said("Width of the strokes"),
+        said("strokes of the line reading as shapes this wide, not pen lines"),
+        word=Word("--pen-width", "0.5mm"),
+        preset=True,
+    )
     pens: int = setting.whole(
-        1, 1, MAX_PENS, said("Pens, a layer each"), said("a layer of pen lines for each of so many widths of stroke"), late=True,
-        word=Word("--pens", "1..4"), preset=True)
+        1,
+        1,
+        MAX_PENS,
+        said("Pens, a layer each"),
+        said("a layer of pen lines for each of so many widths of stroke"),
+        late=True,
+        word=Word("--pens", "1..4"),
+        preset=True,
+    )
     spur_mm: float = setting.length(
         2.0, 0.0, MAX_DETAIL_MM, said("Shortest branch"), said("shorter side strokes of the line reading are dropped"),
         word=Word("--min-branch", "2mm"), preset=True)
     strokes_removed: tuple[tuple[float, float], ...] = setting.parts(
         (), 0, MAX_PLACES, about=said("places on strokes that were taken out"))
     double_mm: float = setting.length(
-        0.0, 0.0, MAX_DETAIL_MM, said("Make cuts nearer than this one"),
-        said("cuts nearer to each other than this along a length are made one"), word=Word("--double", "0.5mm"), preset=True)
+        0.0,
+        0.0,
+        MAX_DETAIL_MM,
+        said("Make cuts nearer than this one"),
+        said("cuts nearer to each other than this along a length are made one"),
+        word=Word("--double", "0.5mm"),
+        preset=True,
+    )
     double_to: str = setting.choice(
-        "middle", DOUBLES, said("What becomes of double outlines"), said("which cut stays of two that run beside each other"),
+        "middle",
+        DOUBLES,
+        said("What becomes of double outlines"),
+        said("which cut stays of two that run beside each other"),
         names=(said("One cut along the middle"), said("The outer cut stays"), said("Filled between the two")),
-        word=Word("--double-to"), preset=True)
+        word=Word("--double-to"),
+        preset=True,
+    )
     grown: tuple[Grown, ...] = setting.parts((), 0, 1000, about=said("regions grown by colour"))
     patches: tuple[Patch, ...] = setting.parts((), 0, 1000, about=said("parts with settings of their own"))
     kept: tuple[tuple[float, float], ...] = setting.parts(
         (), 0, MAX_PLACES, about=said("small details that stay, each by a place in it"))
     ground: str = setting.choice(
-        "auto", GROUNDS, said("Ground"), said("what becomes of the picture's ground"), late=True,
-        names=(said("Leave out, found for me"), said("Leave out where it touches the edge"), said("Leave out everywhere"),
-               said("Keep as a layer")),
-        word=Word("--keep-background", sets="keep", about=said("the ground becomes a layer")), preset=True)
+        "auto",
+        GROUNDS,
+        said("Ground"),
+        said("what becomes of the picture's ground"),
+        late=True,
+        names=(
+            said("Leave out, found for me"),
+            said("Leave out where it touches the edge"),
+            said("Leave out everywhere"),
+            said("Keep as a layer"),
+        ),
+        word=Word("--keep-background", sets="keep", about=said("the ground becomes a layer")),
+        preset=True,
+    )
     smallest_mm: float = setting.length(
-        1.0, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest detail"), said("regions under a disc this wide go to a neighbour"),
-        word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")), preset=True)
+        1.0,
+        MIN_DETAIL_MM,
+        MAX_DETAIL_MM,
+        said("Smallest detail"),
+        said("regions under a disc this wide go to a neighbour"),
+        word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")),
+        preset=True,
+    )
 
     def __post_init__(self):
         check_all(self)
@@ -141,13 +190,25 @@ class Clean:
     """What was decided about single regions, and what was drawn into the picture or laid on it."""
 
     edits: tuple[RegionEdit, ...] = setting.parts(
-        (), 0, MAX_EDITS, late=True, about=said("decisions about single regions, in the order in which they are applied"), by_hand=True)
-    all_off: bool = setting.switch(False, late=True, about=said("only regions that edits keep or colour are there"), by_hand=True)
+        (),
+        0,
+        MAX_EDITS,
+        late=True,
+        about=said("decisions about single regions, in the order in which they are applied"),
+        by_hand=True,
+    )
+    all_off: bool = setting.switch(
+        False, late=True, about=said("only regions that edits keep or colour are there"), by_hand=True
+    )
     lines: tuple[PaintedLine, ...] = setting.parts(
         (), 0, MAX_EDITS, about=said("lines painted into the picture before it is read"), by_hand=True)
-    shapes: tuple[PlacedShape, ...] = setting.parts((), 0, MAX_EDITS, about=said("figures and words laid over the regions"), by_hand=True)
+    shapes: tuple[PlacedShape, ...] = setting.parts(
+        (), 0, MAX_EDITS, about=said("figures and words laid over the regions"), by_hand=True
+    )
     splits: tuple[SplitLine, ...] = setting.parts((), 0, MAX_EDITS, about=said("split lines"), by_hand=True)
-    covers: tuple[CoveredArea, ...] = setting.parts((), 0, MAX_EDITS, about=said("areas filled with what is around them"), by_hand=True)
+    covers: tuple[CoveredArea, ...] = setting.parts(
+        (), 0, MAX_EDITS, about=said("areas filled with what is around them"), by_hand=True
+    )
     thin_mm: float = setting.length(
         0.8, MIN_DETAIL_MM, MAX_DETAIL_MM, said("Smallest width"), said("narrower places become findings"), late=True,
         word=Word("--narrowest", "0.8mm"), preset=True)
@@ -161,16 +222,39 @@ class Outlines:
     """How boundaries become curves."""
 
     smoothness: int = setting.whole(
-        0, TRUEST, SMOOTHEST, said("Outlines"), said("true to the pixels (-2) to clean sweeps (3)"),
-        names=(said("true to the pixels"), said("close"), said("balanced"), said("smooth"), said("smoother"), said("clean sweeps")),
-        word=Word("--smoothness", "-2..3"), preset=True)
+        0,
+        TRUEST,
+        SMOOTHEST,
+        said("Outlines"),
+        said("true to the pixels (-2) to clean sweeps (3)"),
+        names=(
+            said("true to the pixels"),
+            said("close"),
+            said("balanced"),
+            said("smooth"),
+            said("smoother"),
+            said("clean sweeps"),
+        ),
+        word=Word("--smoothness", "-2..3"),
+        preset=True,
+    )
     exact_shapes: bool = setting.switch(
-        True, said("Make regular shapes exact"),
-        said("Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close to the "
-             "picture as the curves do."),
-        word=Word("--as-drawn", sets=False,
-                  about=said("do not make circles, level lines, round corners and symmetric outlines exact")), preset=True)
-    curves: tuple[CurveEdit, ...] = setting.parts((), 0, MAX_EDITS, about=said("stretches of boundary with another course"), by_hand=True)
+        True,
+        said("Make regular shapes exact"),
+        said(
+            "Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close to the "
+            "picture as the curves do."
+        ),
+        word=Word(
+            "--as-drawn",
+            sets=False,
+            about=said("do not make circles, level lines, round corners and symmetric outlines exact"),
+        ),
+        preset=True,
+    )
+    curves: tuple[CurveEdit, ...] = setting.parts(
+        (), 0, MAX_EDITS, about=said("stretches of boundary with another course"), by_hand=True
+    )
 
     def __post_init__(self):
         check_all(self)
@@ -181,19 +265,35 @@ class Stack:
     """How regions become sheets, and in which order."""
 
     layering: str = setting.choice(
-        STACKED, WAYS, said("Way of layering"), said("how sheets are laid on each other"),
-        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")), word=Word("--layering", group=SHEETS), by_hand=True, preset=True)
+        STACKED,
+        WAYS,
+        said("Way of layering"),
+        said("how sheets are laid on each other"),
+        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")),
+        word=Word("--layering", group=SHEETS),
+        by_hand=True,
+        preset=True,
+    )
     overlap_mm: float = setting.length(
         0.0, 0.0, MAX_OVERLAP_MM, said("Overlap"), said("fitted and lean sheets reach so far under what covers them"),
         word=Word("--overlap", "0..2mm", group=SHEETS), by_hand=True)
     order_weights: tuple[float, float, float] = setting.parts(
-        (1.0, 0.0, 0.0), 3, 3, about=said("how much the proposed order is to save cutting, pieces and film, 0 to 1 each"), by_hand=True)
+        (1.0, 0.0, 0.0),
+        3,
+        3,
+        about=said("how much the proposed order is to save cutting, pieces and film, 0 to 1 each"),
+        by_hand=True,
+    )
     order: tuple[str, ...] = setting.parts(
         (), 0, MAX_LAYERS, about=said("keys of layers, base first; empty: the proposed order"), by_hand=True)
     above: tuple[tuple[str, str], ...] = setting.parts(
         (), 0, MAX_RULES, about=said("pairs (upper, lower) that proposed orders keep to"), by_hand=True)
-    layers: tuple[LayerEdit, ...] = setting.parts((), 0, MAX_LAYERS, about=said("what was decided about single layers"), by_hand=True)
-    rims: tuple[Rim, ...] = setting.parts((), 0, 100, about=said("sheets of an outline moved by a distance"), by_hand=True)
+    layers: tuple[LayerEdit, ...] = setting.parts(
+        (), 0, MAX_LAYERS, about=said("what was decided about single layers"), by_hand=True
+    )
+    rims: tuple[Rim, ...] = setting.parts(
+        (), 0, 100, about=said("sheets of an outline moved by a distance"), by_hand=True
+    )
     laid_on: str | None = setting.colour(
         None, said("Laid on"), said("colour of the shirt, wall or card below everything, when that was said"))
     names_in: str = setting.choice(

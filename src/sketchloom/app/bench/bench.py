@@ -117,14 +117,27 @@ class Bench(QWidget):
         """Only the tiles on which something changed are made anew, where that is known."""
         before = self._shown
         boxes = None
-        if before is not None and not before.coarse and not shown.coarse and shown.index is not None and self._look is None:
+        if (
+            before is not None
+            and not before.coarse
+            and not shown.coarse
+            and shown.index is not None
+            and self._look is None
+        ):
             boxes = changed_boxes(before.work, shown.work, shown.index)
         self.tiles.show(self._content(shown), boxes)
 
     def _content(self, shown) -> Content:
         faint = frozenset(f.key for f in shown.work.findings if f.code == "layer.like_ground" and f.key is not None)
-        return Content(shown.work.layers, shown.paths, shown.work.mm_per_px, not shown.coarse, self._look_of(shown), self._selected,
-                       faint if shown.work.recipe.laid_on is not None else frozenset())
+        return Content(
+            shown.work.layers,
+            shown.paths,
+            shown.work.mm_per_px,
+            not shown.coarse,
+            self._look_of(shown),
+            self._selected,
+            faint if shown.work.recipe.laid_on is not None else frozenset(),
+        )
 
     def _renew(self, boxes=None):
         """The same sheets shown otherwise."""
@@ -144,7 +157,9 @@ class Bench(QWidget):
             self._renew()
 
     def paint_at_once(self, paths, looks, mm_per_px: float) -> None:
-        """Show regions (paths in px) in the colours they are about to have, None for the ground; the exact cut follows."""
+        """Show regions (paths in px) in the colours they are about to have, None for the ground; the exact cut
+        follows."""
+
         def paint(painter):
             painter.scale(mm_per_px, mm_per_px)
             for path, look in zip(paths, looks, strict=True):
@@ -157,12 +172,15 @@ class Bench(QWidget):
     def pin(self, tried, title: str = "") -> None:
         """Hold another result in the place of the source; None lets it go."""
         self._pinned, self.pinned_title, self._seen = tried, title, None
-        self._pinned_tiles.show(None if tried is None else Content(tried.work.layers, tried.paths, tried.work.mm_per_px))
+        self._pinned_tiles.show(
+            None if tried is None else Content(tried.work.layers, tried.paths, tried.work.mm_per_px)
+        )
         self.curtain_on = self.curtain_on or tried is not None
         self.update()
 
     def show_peek(self, area, places=()) -> None:
-        """Hatch an area, (h, w) bool over the whole picture, and ring places (K, 3): x, y, area in px; None for nothing."""
+        """Hatch an area, (h, w) bool over the whole picture, and ring places (K, 3): x, y, area in px; None for
+        nothing."""
         if area is None and self._peek is None:
             return
         if area is None:
@@ -445,10 +463,10 @@ class Bench(QWidget):
         event.accept()
 
     def event(self, event):
-        if event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent):
-            if event.gestureType() == Qt.NativeGestureType.ZoomNativeGesture:
-                self.zoom(1.0 + event.value(), event.position())
-                return True
+        is_gesture = event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent)
+        if is_gesture and event.gestureType() == Qt.NativeGestureType.ZoomNativeGesture:
+            self.zoom(1.0 + event.value(), event.position())
+            return True
         return super().event(event)
 
     def dragEnterEvent(self, event):
@@ -468,7 +486,9 @@ class Bench(QWidget):
             event.ignore()
             return
         scale = self._shown.work.mm_per_px
-        self.colour_dropped.emit(bytes(event.mimeData().data(COLOUR_MIME)).decode("ascii", "replace"), mx / scale, my / scale)
+        self.colour_dropped.emit(
+            bytes(event.mimeData().data(COLOUR_MIME)).decode("ascii", "replace"), mx / scale, my / scale
+        )
         event.acceptProposedAction()
 
     def mousePressEvent(self, event):
@@ -583,11 +603,15 @@ class Bench(QWidget):
         work, text, found = self._shown.work, "", -1
         if at is not None and self._index is not None and not self.picking:
             mx, my = self._view.to_mm(at.x(), at.y())
-            found = figures.stroke_at(work, mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px))
+            found = figures.stroke_at(
+                work, mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px)
+            )
         if found >= 0:
             line = figures.stroke_outline(work, found)
             text = self.tr("stroke · {0} wide · {1} long").format(
-                format_length(line.pen_px * work.mm_per_px, self.unit, 2), format_length(line.length_px() * work.mm_per_px, self.unit))
+                format_length(line.pen_px * work.mm_per_px, self.unit, 2),
+                format_length(line.length_px() * work.mm_per_px, self.unit),
+            )
         if found != self._hover_face:
             self._hover_face = found
             self._hover_path = SheetPath(line, work.mm_per_px) if found >= 0 else None

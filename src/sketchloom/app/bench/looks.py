@@ -16,8 +16,9 @@ _FAR = 4
 
 @dataclass(frozen=True, slots=True)
 class Look:
-    """``light_deg``: where the light comes from, clockwise from above the page, None for no shadows; ``slant``: mm of shadow
-    for a mm of height; ``height_mm`` of each sheet's upper side, base first; ``families`` of their materials, None for flat colour;
+    """``light_deg``: where the light comes from, clockwise from above the page, None for no shadows; ``slant``: mm
+    of shadow for a mm of height; ``height_mm`` of each sheet's upper side, base first; ``families`` of their
+    materials, None for flat colour;
     ``hidden`` numbers of sheets that are not painted and throw no shadow."""
 
     light_deg: float | None
@@ -51,11 +52,15 @@ def paint_shadows(painter: QPainter, look: Look, paths, under: int) -> None:
     ratio = device.devicePixelRatio() if isinstance(device, QImage) else 1.0
     size = device.size() / ratio if isinstance(device, QImage) else device.size()
     # painted small and drawn large, which is quick and gives soft edges
-    mask = QImage(max(size.width() // _SOFT, 1), max(size.height() // _SOFT, 1), QImage.Format.Format_ARGB32_Premultiplied)
+    mask = QImage(
+        max(size.width() // _SOFT, 1), max(size.height() // _SOFT, 1), QImage.Format.Format_ARGB32_Premultiplied
+    )
     mask.fill(Qt.GlobalColor.transparent)
     inner = QPainter(mask)
     inner.setRenderHint(QPainter.RenderHint.Antialiasing)
-    inner.setWorldTransform(painter.worldTransform() * QTransform.fromScale(mask.width() / size.width(), mask.height() / size.height()))
+    inner.setWorldTransform(
+        painter.worldTransform() * QTransform.fromScale(mask.width() / size.width(), mask.height() / size.height())
+    )
     for over in range(under + 1, min(under + 1 + _FAR, len(paths))):
         if over in look.hidden:
             continue

@@ -66,7 +66,9 @@ def render_source(size, ratio, source: SourceImage, target: QRectF) -> QImage:
     return image
 
 
-def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None, box=None, pixel_mm: float = 0.0, progress=None) -> None:
+def paint_layers(
+    painter: QPainter, layers, paths, mm_per_px: float, look=None, box=None, pixel_mm: float = 0.0, progress=None
+) -> None:
     """Layers base first: areas filled, lines for a pen stroked as wide as they are drawn.
 
     ``look`` adds grain and shadows. Only what is seen in a ``box`` (left, top, right, bottom, mm) is painted, where a
@@ -84,13 +86,25 @@ def paint_layers(painter: QPainter, layers, paths, mm_per_px: float, look=None, 
                 looks.paint_texture(painter, part, look.families[number])
                 looks.paint_shadows(painter, look, parts, number)
         else:
-            painter.strokePath(part, QPen(QColor(layer.plan.hex), max(layer.outline.pen_px * mm_per_px, 0.1), Qt.PenStyle.SolidLine,
-                                          Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.strokePath(
+                part,
+                QPen(
+                    QColor(layer.plan.hex),
+                    max(layer.outline.pen_px * mm_per_px, 0.1),
+                    Qt.PenStyle.SolidLine,
+                    Qt.PenCapStyle.RoundCap,
+                    Qt.PenJoinStyle.RoundJoin,
+                ),
+            )
 
 
 def _grown(box, look):
     """A box and all that throws a shadow into it."""
-    far = 0.0 if look is None or look.light_deg is None or not look.height_mm else look.slant * (look.height_mm[-1] - look.height_mm[0])
+    far = (
+        0.0
+        if look is None or look.light_deg is None or not look.height_mm
+        else look.slant * (look.height_mm[-1] - look.height_mm[0])
+    )
     return box[0] - far, box[1] - far, box[2] + far, box[3] + far
 
 
@@ -107,7 +121,9 @@ def tint_of(gone) -> QImage:
     veil = np.dstack([(cover * c // 255).astype(np.uint8) for c in (colour.red(), colour.green(), colour.blue())]
                      + [cover.astype(np.uint8)])
     veil = np.ascontiguousarray(veil)
-    return QImage(veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied).copy()
+    return QImage(
+        veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied
+    ).copy()
 
 
 def ringed(places, whole_px: float, mm_per_px: float) -> tuple:

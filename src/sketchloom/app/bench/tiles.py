@@ -79,7 +79,11 @@ class Tiles(QObject):
         self._before = self._before if boxes is not None and not len(boxes) else None
         if self._level is not None:
             for place, tile in self._level.tiles.items():
-                tile.is_fresh = tile.is_fresh and boxes is not None and not any(self._box(place).intersects(_rect(b)) for b in boxes)
+                tile.is_fresh = (
+                    tile.is_fresh
+                    and boxes is not None
+                    and not any(self._box(place).intersects(_rect(b)) for b in boxes)
+                )
 
     def _box(self, place):
         side = TILE / self._level.scale
@@ -193,7 +197,9 @@ def rendered(content: Content, scale: float, ratio: float, place, progress=None)
         painter.translate(-left, -top)
         painter.scale(scale, scale)
         box = ((left - 2) / scale, (top - 2) / scale, (left + side + 2) / scale, (top + side + 2) / scale)
-        paint_layers(painter, content.layers, content.paths, content.mm_per_px, content.look, box, 1 / (scale * ratio), progress)
+        paint_layers(
+            painter, content.layers, content.paths, content.mm_per_px, content.look, box, 1 / (scale * ratio), progress
+        )
         _paint_lines(painter, content, box, 1 / (scale * ratio))
     finally:
         painter.end()  # an image must not go while it is painted on

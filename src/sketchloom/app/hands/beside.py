@@ -9,17 +9,24 @@ from sketchloom.recipe.document import MAX_ALTERNATIVES
 
 
 class Beside(QObject):
-    """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result shown."""
+    """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result
+    shown."""
 
     def __init__(self, session, bench, trace, cleaning, layers, strip):
         super().__init__(bench)
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
         session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
-        session.aside.doubles.connect(lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found))
-        session.aside.pieces.connect(lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts))
+        session.aside.doubles.connect(
+            lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found)
+        )
+        session.aside.pieces.connect(
+            lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts)
+        )
         session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.show_gaps(work, gaps))
         session.aside.ways.connect(lambda work, ways: self._is_shown(work) and layers.show_ways(work, ways))
-        session.aside.orders.connect(lambda work, offers: self._is_shown(work) and layers.orders.show_offers(work, offers))
+        session.aside.orders.connect(
+            lambda work, offers: self._is_shown(work) and layers.orders.show_offers(work, offers)
+        )
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
@@ -51,9 +58,14 @@ class Beside(QObject):
 
     def _let_go(self, name):
         recipe = self._session.document.recipe
-        self._session.change(replace(recipe, alternatives=tuple(a for a in recipe.alternatives if a.name != name)), self.tr("alternative let go"))
+        self._session.change(
+            replace(recipe, alternatives=tuple(a for a in recipe.alternatives if a.name != name)),
+            self.tr("alternative let go"),
+        )
 
     def _taken(self, recipe):
         """A variant's settings; what belongs to size and showing stays as it is now."""
         now = self._session.document.recipe
-        return replace(recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side, alternatives=now.alternatives)
+        return replace(
+            recipe, unit=now.unit, size_mm=now.size_mm, size_side=now.size_side, alternatives=now.alternatives
+        )

@@ -98,14 +98,19 @@ class Cleaning(QObject):
         """Gaps of the result shown."""
         self._panel.lines.show_gaps(work, gaps)
         size = (work.picture.width, work.picture.height)
-        self._bridges.show_gaps([(tuple(a / size), tuple(b / size)) for a, b in zip(gaps.start, gaps.end)])
+        self._bridges.show_gaps(
+            [(tuple(a / size), tuple(b / size)) for a, b in zip(gaps.start, gaps.end, strict=False)]
+        )
 
     def _take_brush(self, adds):
         work = self._session.latest.work if self._session.latest is not None else None
         if work is None:
             return
         hex_colour = lines.brush_hex(work, adds, self._panel.regions.colours.chosen())
-        hint = (self.tr("Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down."))
+        hint = self.tr(
+            "Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts "
+            "the brush down."
+        )
         tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
         tool.taken.connect(lambda points: self._panel.lines.paint(points, hex_colour))
         self._held = tool
@@ -146,13 +151,24 @@ class Cleaning(QObject):
         action, hex_colour = self._panel.regions.wanted()
         if desk.is_locked(face):
             does = self.tr("its layer is locked in Layers")
-        elif action == COLOUR and hex_colour == desk.hex_of(face) and face not in desk.edit_of_face and not work.ground[face]:
+        elif (
+            action == COLOUR
+            and hex_colour == desk.hex_of(face)
+            and face not in desk.edit_of_face
+            and not work.ground[face]
+        ):
             does = self.tr("it has that colour")
         elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
         else:
-            does = {"drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"), "window": self.tr("a click opens it"), "keep": self.tr("a click keeps it"), "below": self.tr("a click takes it from a sheet below"), "above": self.tr("a click puts it on top"),
-                    "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000")))}[action]
+            does = {
+                "drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"),
+                "window": self.tr("a click opens it"),
+                "keep": self.tr("a click keeps it"),
+                "below": self.tr("a click takes it from a sheet below"),
+                "above": self.tr("a click puts it on top"),
+                "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000"))),
+            }[action]
         return self.tr("{0} · {1} · {2}").format(what, size, does)
 
     def _show(self, face):
@@ -187,12 +203,20 @@ class Cleaning(QObject):
             changed, what = self.desk.undecided(recipe, faces), self.tr("region brought back")
         else:
             changed = self.desk.decided(recipe, faces, action, hex_colour)
-            what = {"drop": self.tr("dropped region"), "window": self.tr("opened region"), "colour": self.tr("coloured region"), "below": self.tr("region from a sheet below"), "above": self.tr("region on top"),
-                    "keep": self.tr("kept region")}[action]
+            what = {
+                "drop": self.tr("dropped region"),
+                "window": self.tr("opened region"),
+                "colour": self.tr("coloured region"),
+                "below": self.tr("region from a sheet below"),
+                "above": self.tr("region on top"),
+                "keep": self.tr("kept region"),
+            }[action]
         if changed == recipe:
             return
         if len(faces) <= _AT_ONCE:
-            self._bench.paint_at_once([self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px)
+            self._bench.paint_at_once(
+                [self.tool.path(face) for face in faces], self.desk.looks(changed, faces), self.desk.work.mm_per_px
+            )
         self._session.change(changed, what)
 
     def _act_on_alike(self, face):
@@ -206,7 +230,14 @@ class Cleaning(QObject):
 
     def _act_within(self, points):
         if self.desk is not None:
-            self._act(tuple(f for f in self.desk.within(points) if not self.desk.work.ground[f] or self._session.document.recipe.all_off), False)
+            self._act(
+                tuple(
+                    f
+                    for f in self.desk.within(points)
+                    if not self.desk.work.ground[f] or self._session.document.recipe.all_off
+                ),
+                False,
+            )
 
     def _drop_colour(self, hex_colour, x_px, y_px):
         region = None if self.desk is None else self.desk.index.at(x_px, y_px)

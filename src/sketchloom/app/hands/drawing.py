@@ -1,4 +1,5 @@
-"""Joins what is drawn in the Clean stage to the bench: figures, words, split lines, covers, boundaries, mirror, bridges."""
+"""Joins what is drawn in the Clean stage to the bench: figures, words, split lines, covers, boundaries, mirror,
+bridges."""
 
 import numpy as np
 from PySide6.QtCore import QObject
@@ -53,8 +54,12 @@ class Drawing(QObject):
         self._ends = EndsTool()
         self._ends.moved.connect(self._move_bridge)
         splits, covers, shapes, curves = panel.splits, panel.covers, panel.shapes, panel.curves
-        splits.draw_wanted.connect(lambda: self._take_line(self.tr("Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down."),
-                                                           lambda points: panel.splits.split(self.desk.split(self._px(points)))))
+        splits.draw_wanted.connect(
+            lambda: self._take_line(
+                self.tr("Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down."),
+                lambda points: panel.splits.split(self.desk.split(self._px(points))),
+            )
+        )
         splits.likely_wanted.connect(self._show_likely)
         covers.draw_wanted.connect(self._take_cover)
         shapes.figure_wanted.connect(self._take_figure)
@@ -71,13 +76,25 @@ class Drawing(QObject):
         panel.lines.own_wanted.connect(lambda on: self._take_own_bridge() if on else hold())
         panel.strokes.choose_wanted.connect(lambda on: self._take_strokes() if on else hold())
         panel.strokes.act_wanted.connect(self._act_on_stroke)
-        panel.regular.look_wanted.connect(lambda: self._later(self.tr("Looking for what is nearly regular"), lambda desk: desk.regular,
-                                                              lambda _: panel.regular.show_found(self.desk)))
+        panel.regular.look_wanted.connect(
+            lambda: self._later(
+                self.tr("Looking for what is nearly regular"),
+                lambda desk: desk.regular,
+                lambda _: panel.regular.show_found(self.desk),
+            )
+        )
         panel.regular.pointed.connect(self._point_regular)
         panel.regular.take_wanted.connect(self._make_regular)
-        panel.mirror.find_wanted.connect(lambda: self._later(self.tr("Looking for the line"), lambda desk: find_axis(desk.work.whole),
-                                                             panel.mirror.set_mirror))
-        panel.mirror.draw_wanted.connect(lambda: self._take_line(self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2))
+        panel.mirror.find_wanted.connect(
+            lambda: self._later(
+                self.tr("Looking for the line"), lambda desk: find_axis(desk.work.whole), panel.mirror.set_mirror
+            )
+        )
+        panel.mirror.draw_wanted.connect(
+            lambda: self._take_line(
+                self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2
+            )
+        )
         panel.stencil.look_wanted.connect(self._show_loose)
         panel.stencil.hold_wanted.connect(self._hold_loose)
         panel.stencil.move_wanted.connect(lambda on: bench.set_tool(self._ends) if on else hold())
@@ -91,7 +108,12 @@ class Drawing(QObject):
         if is_seen:
             self.refresh()
         if is_seen and not self._knows_fonts:
-            self._session.helper.run(self.tr("Looking for fonts"), lambda _: _fonts(), self._show_fonts, lambda why: self._say("words", "trouble", why))
+            self._session.helper.run(
+                self.tr("Looking for fonts"),
+                lambda _: _fonts(),
+                self._show_fonts,
+                lambda why: self._say("words", "trouble", why),
+            )
 
     def _show_fonts(self, fonts):
         self._knows_fonts = True
@@ -145,7 +167,9 @@ class Drawing(QObject):
         self._take_up(tool)
 
     def _tool_changed(self, tool):
-        self._panel.splits.show_likely(tool is self._cuts, len(self.desk.cuts) if tool is self._cuts and self.desk is not None else None)
+        self._panel.splits.show_likely(
+            tool is self._cuts, len(self.desk.cuts) if tool is self._cuts and self.desk is not None else None
+        )
         self._panel.shapes.move.setChecked(isinstance(tool, ShapeTool))
         self._panel.curves.choose.setChecked(isinstance(tool, StretchTool))
         self._panel.stencil.move.setChecked(tool is self._ends)
@@ -189,13 +213,18 @@ class Drawing(QObject):
         self._later(self.tr("Looking for likely places"), lambda desk: desk.cuts, self._take_cuts)
 
     def _take_cuts(self, cuts):
-        self._cuts.show_gaps([(tuple(a / self.desk.size), tuple(b / self.desk.size)) for a, b in zip(cuts.start, cuts.end)])
+        self._cuts.show_gaps(
+            [(tuple(a / self.desk.size), tuple(b / self.desk.size)) for a, b in zip(cuts.start, cuts.end, strict=False)]
+        )
         self._bench.set_tool(self._cuts)
         self._panel.splits.show_likely(True, len(cuts))
 
     def _take_cover(self):
         if self.desk is not None:
-            tool = AreaTool(self.tr("Draw round what is to go; what lies around it goes on there. Esc leaves it."), wants_source=True)
+            tool = AreaTool(
+                self.tr("Draw round what is to go; what lies around it goes on there. Esc leaves it."),
+                wants_source=True,
+            )
             tool.taken.connect(lambda points: self._panel.covers.cover(self.desk.cover(self._px(points))))
             self._once(tool)
 
@@ -207,32 +236,56 @@ class Drawing(QObject):
         if where == EVERYWHERE or not rings:
             return rings
         if not faces:
-            self._say("shapes", "ask", self.tr("No region is chosen. Choose some under “Several regions”, or lay it on everywhere."))
+            self._say(
+                "shapes",
+                "ask",
+                self.tr("No region is chosen. Choose some under “Several regions”, or lay it on everywhere."),
+            )
             return []
         made = self.desk.clipped(rings, faces, where == WITHIN)
         if not made:
-            self._say("shapes", "ask", self.tr("Nothing of it lies on the chosen regions.") if where == WITHIN else self.tr("All of it lies on the chosen regions."))
+            self._say(
+                "shapes",
+                "ask",
+                self.tr("Nothing of it lies on the chosen regions.")
+                if where == WITHIN
+                else self.tr("All of it lies on the chosen regions."),
+            )
         return made
 
     def _lay_on(self, rings, name):
         rings = self._where(rings)
         if rings:
-            self._panel.shapes.lay_on(self.desk.shape(rings, self._panel.shapes.hex(), name), self.tr("laid on {0}").format(name))
+            self._panel.shapes.lay_on(
+                self.desk.shape(rings, self._panel.shapes.hex(), name), self.tr("laid on {0}").format(name)
+            )
 
     def _take_figure(self, kind):
         if self.desk is None:
             return
-        box, names = self._panel.shapes, {"circle": self.tr("circle"), "rectangle": self.tr("rectangle"), "star": self.tr("star"), "polygon": self.tr("polygon")}
+        box, names = (
+            self._panel.shapes,
+            {
+                "circle": self.tr("circle"),
+                "rectangle": self.tr("rectangle"),
+                "star": self.tr("star"),
+                "polygon": self.tr("polygon"),
+            },
+        )
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
-            tool.taken.connect(lambda points: self._lay_on(self.desk.path_shape(self._px(points), False), self.tr("path")))
+            tool.taken.connect(
+                lambda points: self._lay_on(self.desk.path_shape(self._px(points), False), self.tr("path"))
+            )
             self._once(tool)
         elif kind == REGION:
             tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
             tool.taken.connect(self._lift)
             self._once(tool)
         else:
-            tool = FigureTool(self.desk.size, lambda a, b: self.desk.figure(kind, a, b, box.corners.value(), box.radius_mm))
+            tool = FigureTool(
+                self.desk.size, lambda a, b: self.desk.figure(kind, a, b, box.corners.value(), box.radius_mm)
+            )
             tool.taken.connect(lambda rings: self._lay_on(rings, names[kind]))
             self._once(tool)
 
@@ -242,15 +295,17 @@ class Drawing(QObject):
         shape = self.desk.region_shape([face], self._panel.shapes.hex(), self.tr("outline"))
         # beside the region, or nothing would be seen
         x0, _, x1, _ = self.desk.box(shape)
-        shape = self.desk.moved_shape(shape, self.desk.middle(shape) + (0.15 * (x1 - x0), 0.15 * (x1 - x0)))
+        shape = self.desk.moved_shape(shape, (*self.desk.middle(shape), 0.15 * (x1 - x0), 0.15 * (x1 - x0)))
         self._panel.shapes.lay_on(shape, self.tr("shape of a region"))
 
     def _take_word(self, along):
         if self.desk is None:
             return
         if along:
-            self._take_line(self.tr("Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down."),
-                            lambda points: self._put_word(None, self._px(points)))
+            self._take_line(
+                self.tr("Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down."),
+                lambda points: self._put_word(None, self._px(points)),
+            )
         else:
             tool = ClickTool(self.tr("Click where the middle of the words is to be. Esc leaves it."), True, False)
             tool.taken.connect(lambda x, y: self._put_word(self._px((x, y)), None))
@@ -264,10 +319,20 @@ class Drawing(QObject):
             self._say("words", "trouble", told(error.message))
             return
         if missing:
-            self._say("words", "ask", self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)))
+            self._say(
+                "words",
+                "ask",
+                self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)),
+            )
         rings = self._where(rings)
         if rings:
-            shape = self.desk.shape(rings, box.hex(), self.tr("“{0}”").format(box.text.text().strip()), text=box.text.text(), font=box.font().name)
+            shape = self.desk.shape(
+                rings,
+                box.hex(),
+                self.tr("“{0}”").format(box.text.text().strip()),
+                text=box.text.text(),
+                font=box.font().name,
+            )
             box.lay_on(shape, self.tr("laid on words"))
 
     def _ask_colour(self):
@@ -306,7 +371,11 @@ class Drawing(QObject):
         if self.desk is not None:
             tool = ClickTool(self.tr("Click the place around which the shape is repeated. Esc leaves it."), True, False)
             count = self._panel.shapes.copies.value()
-            tool.taken.connect(lambda x, y: self._change_one(lambda shape: self.desk.around(shape, self._px((x, y)), count), self.tr("repeated shape")))
+            tool.taken.connect(
+                lambda x, y: self._change_one(
+                    lambda shape: self.desk.around(shape, self._px((x, y)), count), self.tr("repeated shape")
+                )
+            )
             self._once(tool)
 
     def _combine(self, way):
@@ -324,7 +393,7 @@ class Drawing(QObject):
         chosen = sorted(self._chosen())
         if self.desk is not None and len(chosen) > 1:
             shapes = list(self._session.document.recipe.shapes)
-            for n, made in zip(chosen, self.desk.aligned([shapes[n] for n in chosen], line)):
+            for n, made in zip(chosen, self.desk.aligned([shapes[n] for n in chosen], line), strict=False):
                 shapes[n] = made
             self._panel.shapes.emit(self.tr("aligned shapes"), shapes=tuple(shapes))
 
@@ -342,15 +411,28 @@ class Drawing(QObject):
     def _choose_stretch(self, points):
         reach = _REACH_MM / self.desk.work.mm_per_px
         try:
-            self._stretch = self.desk.stretch(self._px(points), reach) if len(points) > 1 else self.desk.ring(self._px(points)[0], reach)
+            self._stretch = (
+                self.desk.stretch(self._px(points), reach)
+                if len(points) > 1
+                else self.desk.ring(self._px(points)[0], reach)
+            )
         except AppError:
             self._stretch = None
         if self._stretch is None:
             self._panel.curves.show_stretch(False, self.tr("No boundary runs along there. Brush nearer to it."))
         else:
             length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
-            words = self.tr("A whole ring, {0} round, at most {1} from the picture.") if self._stretch.closed else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
-            self._panel.curves.show_stretch(True, words.format(format_length(self.desk.mm(length), self._bench.unit), self._off_picture(self._stretch.points)))
+            words = (
+                self.tr("A whole ring, {0} round, at most {1} from the picture.")
+                if self._stretch.closed
+                else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
+            )
+            self._panel.curves.show_stretch(
+                True,
+                words.format(
+                    format_length(self.desk.mm(length), self._bench.unit), self._off_picture(self._stretch.points)
+                ),
+            )
         if isinstance(self._bench.tool, StretchTool):
             self._bench.tool.show_stretch(None if self._stretch is None else self._stretch.points)
 
@@ -365,8 +447,12 @@ class Drawing(QObject):
             return
         what = "circle" if what == "arc" and stretch.closed else what
         off = format_length(self.desk.mm(self.desk.deviation_px(stretch.points, path)), self._bench.unit, 2)
-        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(off, self._off_picture(path))
-        self._panel.curves.change_curves([self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary"))
+        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(
+            off, self._off_picture(path)
+        )
+        self._panel.curves.change_curves(
+            [self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary")
+        )
 
     def _off_picture(self, path):
         return format_length(self.desk.mm(self.desk.off_picture_px(self._stretch.points, path)), self._bench.unit, 2)
@@ -419,7 +505,13 @@ class Drawing(QObject):
         else:
             wide = format_length(self.desk.mm(strokes.width_px(number)), self._bench.unit, 2)
             free = strokes.has_free_end(number)
-            self._panel.strokes.show_stroke(True, free, self.tr("A stroke {0} wide, with a free end.").format(wide) if free else self.tr("A stroke {0} wide.").format(wide))
+            self._panel.strokes.show_stroke(
+                True,
+                free,
+                self.tr("A stroke {0} wide, with a free end.").format(wide)
+                if free
+                else self.tr("A stroke {0} wide.").format(wide),
+            )
         if isinstance(self._bench.tool, StrokeTool):
             self._bench.tool.show_chosen(None if number < 0 else strokes.line(number))
 
@@ -437,12 +529,18 @@ class Drawing(QObject):
             if shape is not None:
                 self._panel.shapes.lay_on(shape, self.tr("opened stroke"))
         elif what == EXTEND:
-            self._paint(strokes.extended(number, (x, y)), self.tr("extended stroke"), self.tr("It would meet no other stroke."))
+            self._paint(
+                strokes.extended(number, (x, y)), self.tr("extended stroke"), self.tr("It would meet no other stroke.")
+            )
         elif what == REMOVE:
             self._paint(strokes.without(number), self.tr("stroke taken away"), "")
         else:
             self._again = (x, y)
-            self._paint(strokes.of_width(number, _THICKER if what == THICKER else _THINNER), self.tr("stroke of another width"), "")
+            self._paint(
+                strokes.of_width(number, _THICKER if what == THICKER else _THINNER),
+                self.tr("stroke of another width"),
+                "",
+            )
 
     def _paint(self, paints, what, none):
         if paints:
@@ -481,7 +579,9 @@ class Drawing(QObject):
         self._panel.stencil.show_loose(bridges, True)
         if len(bridges.start):
             hex_colour = lines.brush_hex(self.desk.work, False, None)
-            self._session.change(self.desk.held(self._session.document.recipe, bridges, width_mm, hex_colour), self.tr("stencil bridges"))
+            self._session.change(
+                self.desk.held(self._session.document.recipe, bridges, width_mm, hex_colour), self.tr("stencil bridges")
+            )
 
     def _show_ends(self):
         lines = self._two_ended()
@@ -490,7 +590,11 @@ class Drawing(QObject):
 
     def _two_ended(self):
         document = self._session.document
-        return [] if document is None else [(n, line) for n, line in enumerate(document.recipe.lines) if len(line.points) == 2]
+        return (
+            []
+            if document is None
+            else [(n, line) for n, line in enumerate(document.recipe.lines) if len(line.points) == 2]
+        )
 
     def _move_bridge(self, number, ends):
         lines = list(self._session.document.recipe.lines)

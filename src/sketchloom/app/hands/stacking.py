@@ -54,7 +54,14 @@ class Stacking(QObject):
     def __init__(self, bench, session, panel, strip, view, show_view, cleaning):
         super().__init__(bench)
         self._cleaning = cleaning
-        self._bench, self._session, self._panel, self._strip, self._view, self._show_view = bench, session, panel, strip, view, show_view
+        self._bench, self._session, self._panel, self._strip, self._view, self._show_view = (
+            bench,
+            session,
+            panel,
+            strip,
+            view,
+            show_view,
+        )
         self.tool = SectionTool()
         self.tool.cut.connect(strip.cut)
         self.tool.done.connect(self._put_down)
@@ -66,8 +73,12 @@ class Stacking(QObject):
         laying = panel.laying
         laying.shown.connect(lambda _: self._show_pieces())
         laying.pointed.connect(self._point_piece)
-        laying.hold_wanted.connect(lambda numbers: self._change_pieces(numbers, "held", self.tr("pieces held by bridges")))
-        laying.below_wanted.connect(lambda numbers: self._change_pieces(numbers, "from_below", self.tr("pieces from a sheet below")))
+        laying.hold_wanted.connect(
+            lambda numbers: self._change_pieces(numbers, "held", self.tr("pieces held by bridges"))
+        )
+        laying.below_wanted.connect(
+            lambda numbers: self._change_pieces(numbers, "from_below", self.tr("pieces from a sheet below"))
+        )
         panel.laying_fold.head.toggled.connect(lambda _: self._show_pieces())
         self._desk = None
         art = panel.line_art
@@ -111,24 +122,44 @@ class Stacking(QObject):
         shown = self._session.latest
         if shown is not None and shown.index is not None and self._session.work is not None:
             desk = RegionDesk(shown.work, shown.index)
-            self._session.change(desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets"))
+            self._session.change(
+                desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets")
+            )
 
     def _show_look(self):
         """Sheets in the look of their material and with shadows, while the stage is seen and that is wanted."""
         box, work = self._panel.look, self._session.work
         families: tuple = ()
-        if work is None or not self._is_seen or work.draws_with_pens or not (box.grain.isChecked() or box.shadows.isChecked()):
+        if (
+            work is None
+            or not self._is_seen
+            or work.draws_with_pens
+            or not (box.grain.isChecked() or box.shadows.isChecked())
+        ):
             self._bench.show_look(None)
         else:
             materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
             thick = work.thicknesses_mm
             heights = tuple(sum(thick[:n + 1]) + n * work.recipe.spacer_mm for n in range(len(thick)))
             families = tuple(m.family if m is not None and box.grain.isChecked() else None for m in materials)
-            self._bench.show_look(Look(box.light_deg if box.shadows.isChecked() else None, box.slant_share, heights, families,
-                                       tuple(n for n, layer in enumerate(work.layers) if layer.plan.hidden)))
+            self._bench.show_look(
+                Look(
+                    box.light_deg if box.shadows.isChecked() else None,
+                    box.slant_share,
+                    heights,
+                    families,
+                    tuple(n for n, layer in enumerate(work.layers) if layer.plan.hidden),
+                )
+            )
             untold = sum(m is None for m in materials)
-            self._panel.look.say(self.tr("{0} high; {1} without a material.").format(format_length(heights[-1], work.recipe.unit), counted(
-                untold, self.tr("1 sheet"), self.tr("{0} sheets"))) if heights and untold else "")
+            self._panel.look.say(
+                self.tr("{0} high; {1} without a material.").format(
+                    format_length(heights[-1], work.recipe.unit),
+                    counted(untold, self.tr("1 sheet"), self.tr("{0} sheets")),
+                )
+                if heights and untold
+                else ""
+            )
         self._view.stack.families = families
         self._view.stack.update()
 
@@ -151,7 +182,9 @@ class Stacking(QObject):
             return
         from sketchloom.desk.laying import LayingDesk  # geometry that the first window need not wait for
         desk = LayingDesk(work, RegionDesk(work, shown.index))
-        self._session.helper.run(self.tr("Numbering pieces"), lambda _: (desk.pieces, desk)[1], self._take_pieces, lambda _: None)
+        self._session.helper.run(
+            self.tr("Numbering pieces"), lambda _: (desk.pieces, desk)[1], self._take_pieces, lambda _: None
+        )
 
     def _take_pieces(self, desk):
         if self._session.work is not desk.work:
@@ -159,8 +192,11 @@ class Stacking(QObject):
         self._desk = desk
         self._panel.laying.show_pieces(desk)
         scale = desk.work.mm_per_px
-        self._bench.show_numbers([(p.place[0] * scale, p.place[1] * scale, str(p.number), p.wrong is not None) for p in desk.pieces]
-                                 if self._panel.laying.numbers.isChecked() and self._is_seen else ())
+        self._bench.show_numbers(
+            [(p.place[0] * scale, p.place[1] * scale, str(p.number), p.wrong is not None) for p in desk.pieces]
+            if self._panel.laying.numbers.isChecked() and self._is_seen
+            else ()
+        )
 
     def _point_piece(self, number):
         if self._desk is not None and 0 < number <= len(self._desk.pieces):
@@ -175,7 +211,9 @@ class Stacking(QObject):
             before = self._session.document.recipe
             after = getattr(desk, how)(before, pieces)
             if after == before:
-                self._panel.laying.say(self.tr("Nothing of it is seen: it lies under other sheets. Another way of layering spares it."))
+                self._panel.laying.say(
+                    self.tr("Nothing of it is seen: it lies under other sheets. Another way of layering spares it.")
+                )
             else:
                 self._session.change(after, what)
 
@@ -183,8 +221,12 @@ class Stacking(QObject):
         from sketchloom.desk.ways import line_art_ladder
         work = self._session.work
         if work is not None:
-            self._session.helper.run(self.tr("Counting sheets"), lambda _: line_art_ladder(work, rule),
-                                     lambda rungs: self._session.work is not None and self._panel.line_art.show_ladder(work, rungs), lambda _: None)
+            self._session.helper.run(
+                self.tr("Counting sheets"),
+                lambda _: line_art_ladder(work, rule),
+                lambda rungs: self._session.work is not None and self._panel.line_art.show_ladder(work, rungs),
+                lambda _: None,
+            )
 
     def _paint_depth(self, hex_colour):
         if hex_colour is None:

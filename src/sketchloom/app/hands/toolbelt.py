@@ -59,7 +59,10 @@ class ToolBelt(QObject):
             return
         if kind in (background_box.KEEP, background_box.DROP):
             held = self._bench.tool
-            self._take_up(BrushTool(kind == background_box.KEEP, held.width if isinstance(held, BrushTool) else _BRUSH), box.take_stroke)
+            self._take_up(
+                BrushTool(kind == background_box.KEEP, held.width if isinstance(held, BrushTool) else _BRUSH),
+                box.take_stroke,
+            )
         elif kind == background_box.SNAP:
             self._take_up(SnapTool(work.whole), lambda points: box.take_area(points, True))
         elif kind == background_box.COLOUR:

@@ -11,7 +11,11 @@ from sketchloom.app.parts.widgets import button, clear, label, plain_tip
 from sketchloom.app.words import told
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
-_ICONS = {NOTE: ("info-circle", theme.WOAD), WARN: ("alert-triangle", theme.WELD), STOP: ("alert-octagon", theme.MADDER)}
+_ICONS = {
+    NOTE: ("info-circle", theme.WOAD),
+    WARN: ("alert-triangle", theme.WELD),
+    STOP: ("alert-octagon", theme.MADDER),
+}
 _RANK = {STOP: 0, WARN: 1, NOTE: 2}
 
 
@@ -122,7 +126,11 @@ class FindingsLine(QFrame):
                 row.addWidget(fix, 0, Qt.AlignmentFlag.AlignTop)
                 if count[finding.code] > 1 and finding.code not in offered:
                     offered.add(finding.code)
-                    every = button(self.tr("All of this kind"), "circle-check", self.tr("Mend every place of this kind; you see it before you keep it"))
+                    every = button(
+                        self.tr("All of this kind"),
+                        "circle-check",
+                        self.tr("Mend every place of this kind; you see it before you keep it"),
+                    )
                     every.clicked.connect(lambda _=False, f=finding: self.mend_all.emit(f.code))
                     row.addWidget(every, 0, Qt.AlignmentFlag.AlignTop)
             if finding.code == "trace.small_details":

@@ -4,14 +4,28 @@ from PySide6.QtCore import QCoreApplication, Qt
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowser, QVBoxLayout
 
 KEYS = (
-    ("Ctrl+O", "Open a picture or project"), ("Ctrl+V", "Paste a picture"), ("Ctrl+S", "Save the project"),
-    ("Ctrl+E", "Write the cut files"), ("Ctrl+Z, Ctrl+Shift+Z", "Undo, redo, as often as you like"),
+    ("Ctrl+O", "Open a picture or project"),
+    ("Ctrl+V", "Paste a picture"),
+    ("Ctrl+S", "Save the project"),
+    ("Ctrl+E", "Write the cut files"),
+    ("Ctrl+Z, Ctrl+Shift+Z", "Undo, redo, as often as you like"),
     ("Alt+1 … Alt+5", "Stages: Source, Trace, Clean, Layers, Release"),
-    ("Wheel, + and −", "Zoom to the pointer"), ("Drag, arrow keys, two fingers", "Pan"),
-    ("F", "Fit the work to the bench"), ("1", "True size"), ("R", "Grid on or off"),
-    ("C", "Curtain on or off"), ("V", "Variants side by side"), ("[ and ]", "Move the curtain"), ("Hold O", "The source alone"),
-    ("B", "Change the ground behind the work"), ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
-    ("Ctrl+L", "Fold or unfold the findings"), ("Enter, Backspace", "Take what a tool on the bench drew; one point back"), (". and ,", "In Clean: the next larger, the next smaller region; Enter acts on it"), ("Esc", "Put the tool down; cancel what runs"), ("F1", "This sheet"),
+    ("Wheel, + and −", "Zoom to the pointer"),
+    ("Drag, arrow keys, two fingers", "Pan"),
+    ("F", "Fit the work to the bench"),
+    ("1", "True size"),
+    ("R", "Grid on or off"),
+    ("C", "Curtain on or off"),
+    ("V", "Variants side by side"),
+    ("[ and ]", "Move the curtain"),
+    ("Hold O", "The source alone"),
+    ("B", "Change the ground behind the work"),
+    ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
+    ("Ctrl+L", "Fold or unfold the findings"),
+    ("Enter, Backspace", "Take what a tool on the bench drew; one point back"),
+    (". and ,", "In Clean: the next larger, the next smaller region; Enter acts on it"),
+    ("Esc", "Put the tool down; cancel what runs"),
+    ("F1", "This sheet"),
 )
 
 FIRST_STEPS = """
@@ -29,16 +43,19 @@ keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.</p>
 <p><b>3. Clean.</b> Click a region and it goes to what lies around it, is opened through all sheets or gets another
 colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. <i>Gaps and ink</i>
 marks places where an outline does not close and closes them in its own width. Further down, each under its own heading:
-<i>Strokes</i> are taken away, thinned, extended or joined as things; <i>Split lines</i> part a tail from a body; <i>Shapes
-and words</i> are regions like any other; <i>Mirror one half</i> makes both alike to the last curve; <i>Boundaries by
+<i>Strokes</i> are taken away, thinned, extended or joined as things; <i>Split lines</i> part a tail from a body;
+<i>Shapes and words</i> are regions like any other; <i>Mirror one half</i> makes both alike to the last curve;
+<i>Boundaries by
 hand</i> are brushed along and made straight, round or smooth, for both neighbours at once; <i>Narrow places</i> are
 thickened where they are; a <i>backing or rim</i> is a sheet of its own. What was decided is found again after
 another cut-off, number of colours or crop; what is not is told.</p>
 <p><b>4. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
-out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat, <i>windowed</i> has
-fewest pieces, <i>lean</i> cuts least: the table has the figures of all four, a click into a column takes that way. <i>Pull apart</i> shows the sheets above each other,
-<i>Section</i> the stack from the side along a line you drag. Say what a sheet is cut from, and what its material forbids is told.</p>
-<p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true millimetres.</p>
+out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>fitted</i> is thin and flat,
+<i>windowed</i> has fewest pieces, <i>lean</i> cuts least: the table has the figures of all four, a click into a
+column takes that way. <i>Pull apart</i> shows the sheets above each other,
+<i>Section</i> the stack from the side along a line you drag. Say what a sheet is cut from, and what its material
+forbids is told.</p> <p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true
+millimetres.</p>
 <p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
 what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.</p>
 <p>Everything can be undone, and every change is kept: if the program ends without saving, the next start offers
@@ -60,7 +77,9 @@ class HelpDialog(QDialog):
         self.resize(640, 640)
         tabs = QTabWidget()
         tabs.addTab(_page(_tr(FIRST_STEPS)), _tr("First ten minutes"))
-        rows = "".join(f"<tr><td style='padding:3px 18px 3px 0'><b>{_tr(k)}</b></td><td>{_tr(v)}</td></tr>" for k, v in KEYS)
+        rows = "".join(
+            f"<tr><td style='padding:3px 18px 3px 0'><b>{_tr(k)}</b></td><td>{_tr(v)}</td></tr>" for k, v in KEYS
+        )
         tabs.addTab(_page(f"<h3>{_tr('Keys')}</h3><table>{rows}</table>"), _tr("Keys"))
         box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         box.rejected.connect(self.close)

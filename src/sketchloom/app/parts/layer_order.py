@@ -31,8 +31,15 @@ class LayerOrderDialog(QDialog):
         column.setContentsMargins(18, 16, 18, 16)
         column.setSpacing(10)
         column.addWidget(label(self.tr("Which picture lies on which?"), "heading"))
-        column.addWidget(label(self.tr("The topmost is listed first. Drag a picture, or move it with the buttons. All share one frame, so "
-                                       "they must be of one size in pixels."), "quiet"))
+        column.addWidget(
+            label(
+                self.tr(
+                    "The topmost is listed first. Drag a picture, or move it with the buttons. All share one frame, so "
+                    "they must be of one size in pixels."
+                ),
+                "quiet",
+            )
+        )
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Pictures, topmost first"))
         self.list.setIconSize(_SMALL)
@@ -63,7 +70,9 @@ class LayerOrderDialog(QDialog):
         self.list.setCurrentRow(0)
         self._closed = threading.Event()
         self.finished.connect(lambda _: self._closed.set())
-        threading.Thread(target=self._look, args=([i.data(Qt.ItemDataRole.UserRole) for i in self._items],), daemon=True).start()
+        threading.Thread(
+            target=self._look, args=([i.data(Qt.ItemDataRole.UserRole) for i in self._items],), daemon=True
+        ).start()
 
     def _row(self, column, *parts):
         row = QHBoxLayout()

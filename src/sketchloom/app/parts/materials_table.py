@@ -25,7 +25,8 @@ _FIELDS = ("thickness_mm", "smallest_mm", "gap_mm")
 
 
 class MaterialsTable(QDialog):
-    """Rows of materials; kept when *Keep* is clicked. Not modal: the work stays at hand. ``kept`` when the table changed."""
+    """Rows of materials; kept when *Keep* is clicked. Not modal: the work stays at hand. ``kept`` when the table
+    changed."""
 
     kept = Signal()
 
@@ -34,12 +35,32 @@ class MaterialsTable(QDialog):
         self.setWindowTitle(self.tr("Materials"))
         self.resize(1060, 520)
         column = QVBoxLayout(self)
-        column.addWidget(label(self.tr("Sizes in mm are common practice to begin with, not promises: a test cut on the very sheet decides. Works keep the figures they were made with."), "quiet"))
+        column.addWidget(
+            label(
+                self.tr(
+                    "Sizes in mm are common practice to begin with, not promises: a test cut on the very sheet "
+                    "decides. Works keep the figures they were made with."
+                ),
+                "quiet",
+            )
+        )
         self.table = QTableWidget(0, 11)
         self.table.setAccessibleName(self.tr("Materials"))
-        self.table.setHorizontalHeaderLabels([
-            self.tr("Name"), self.tr("Kind"), self.tr("Thick"), self.tr("Smallest\ndetail"), self.tr("Smallest\ngap"), self.tr("Shrinks\nunder heat"),
-            self.tr("Lies on\nits like"), self.tr("Blade"), self.tr("Laser"), self.tr("Router"), self.tr("Caution shown beside it")])
+        self.table.setHorizontalHeaderLabels(
+            [
+                self.tr("Name"),
+                self.tr("Kind"),
+                self.tr("Thick"),
+                self.tr("Smallest\ndetail"),
+                self.tr("Smallest\ngap"),
+                self.tr("Shrinks\nunder heat"),
+                self.tr("Lies on\nits like"),
+                self.tr("Blade"),
+                self.tr("Laser"),
+                self.tr("Router"),
+                self.tr("Caution shown beside it"),
+            ]
+        )
         self.table.verticalHeader().hide()
         self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         self.table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
@@ -55,9 +76,16 @@ class MaterialsTable(QDialog):
         row = QHBoxLayout()
         self._keep = button(self.tr("Keep"), "", self.tr("The table is used from now on, in every work"))
         self._keep.setObjectName("primary")
-        for text, icon, tip, act in ((self.tr("Add"), "plus", self.tr("A copy of the chosen one, or of the first"), self._add),
-                                     (self.tr("Take out"), "trash", self.tr("The chosen ones"), self._take_out),
-                                     (self.tr("As shipped"), "restore", self.tr("The plain kinds that come with the program"), lambda: self._fill(shipped())),):
+        for text, icon, tip, act in (
+            (self.tr("Add"), "plus", self.tr("A copy of the chosen one, or of the first"), self._add),
+            (self.tr("Take out"), "trash", self.tr("The chosen ones"), self._take_out),
+            (
+                self.tr("As shipped"),
+                "restore",
+                self.tr("The plain kinds that come with the program"),
+                lambda: self._fill(shipped()),
+            ),
+        ):
             one = button(text, icon, tip)
             one.clicked.connect(act)
             row.addWidget(one)
@@ -94,12 +122,18 @@ class MaterialsTable(QDialog):
             item = QTableWidgetItem(f"{getattr(material, name):g}")
             item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
             self.table.setItem(row, _SIZES + n, item)
-        ticks = ((_SHRINKS, material.shrinks), (_LIES, material.lies_on), *((_TOOLS + n, tool in material.tools) for n, tool in enumerate(TOOLS)))
+        ticks = (
+            (_SHRINKS, material.shrinks),
+            (_LIES, material.lies_on),
+            *((_TOOLS + n, tool in material.tools) for n, tool in enumerate(TOOLS)),
+        )
         for place, on in ticks:
             item = QTableWidgetItem()
             item.setFlags(Qt.ItemFlag.ItemIsUserCheckable | Qt.ItemFlag.ItemIsEnabled | Qt.ItemFlag.ItemIsSelectable)
             item.setCheckState(Qt.CheckState.Checked if on else Qt.CheckState.Unchecked)
-            item.setData(Qt.ItemDataRole.AccessibleTextRole, self.table.horizontalHeaderItem(place).text().replace("\n", " "))
+            item.setData(
+                Qt.ItemDataRole.AccessibleTextRole, self.table.horizontalHeaderItem(place).text().replace("\n", " ")
+            )
             self.table.setItem(row, place, item)
         self.table.setItem(row, _CAUTION, QTableWidgetItem(material.caution))
 
@@ -119,15 +153,31 @@ class MaterialsTable(QDialog):
 
     def _made(self, row) -> Material | None:
         """The material of a row; None, and a sentence, where it is none."""
-        text = lambda place: self.table.item(row, place).text().strip()  # noqa: E731
-        on = lambda place: self.table.item(row, place).checkState() == Qt.CheckState.Checked  # noqa: E731
+        def text(place):
+            return self.table.item(row, place).text().strip()
+        def on(place):
+            return self.table.item(row, place).checkState() == Qt.CheckState.Checked
         try:
-            sizes = {name: float(text(_SIZES + n).replace(",", ".").removesuffix("mm")) for n, name in enumerate(_FIELDS)}
-            return Material(self._keys[row], text(_NAME), self.table.cellWidget(row, _FAMILY).currentText(), **sizes, shrinks=on(_SHRINKS), lies_on=on(_LIES),
-                            tools=tuple(tool for n, tool in enumerate(TOOLS) if on(_TOOLS + n)), caution=text(_CAUTION))
+            sizes = {
+                name: float(text(_SIZES + n).replace(",", ".").removesuffix("mm")) for n, name in enumerate(_FIELDS)
+            }
+            return Material(
+                self._keys[row],
+                text(_NAME),
+                self.table.cellWidget(row, _FAMILY).currentText(),
+                **sizes,
+                shrinks=on(_SHRINKS),
+                lies_on=on(_LIES),
+                tools=tuple(tool for n, tool in enumerate(TOOLS) if on(_TOOLS + n)),
+                caution=text(_CAUTION),
+            )
         except (AppError, ValueError) as error:
             self.table.selectRow(row)
-            self._said.setText(self.tr("Row {0}: {1}").format(row + 1, error if isinstance(error, AppError) else self.tr("sizes are numbers, in mm.")))
+            self._said.setText(
+                self.tr("Row {0}: {1}").format(
+                    row + 1, error if isinstance(error, AppError) else self.tr("sizes are numbers, in mm.")
+                )
+            )
             self._said.show()
             return None
 

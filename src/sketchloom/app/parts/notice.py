@@ -6,7 +6,11 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QSizePolicy, QToolBut
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button
 
-_LOOK = {"trouble": ("alert-octagon", theme.MADDER), "done": ("circle-check", theme.MOSS), "ask": ("info-circle", theme.WOAD)}
+_LOOK = {
+    "trouble": ("alert-octagon", theme.MADDER),
+    "done": ("circle-check", theme.MOSS),
+    "ask": ("info-circle", theme.WOAD),
+}
 
 
 class Notice(QFrame):

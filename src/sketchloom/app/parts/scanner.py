@@ -56,9 +56,13 @@ class ScannerDialog(QDialog):
     def _show(self, *_):
         scan = self.scan()
         words = (self.tr("none"), self.tr("a little"), self.tr("some"), self.tr("much"))
-        for slider, text in ((self._dpi, self.tr("{0} dpi").format(scan.dpi)), (self._width, self.tr("{0:.0f} mm").format(scan.width_mm)),
-                             (self._skew, self.tr("{0:.1f}°").format(scan.skew_deg)), (self._light, f"{scan.falloff:.0%}"),
-                             (self._dust, words[scan.dust])):
+        for slider, text in (
+            (self._dpi, self.tr("{0} dpi").format(scan.dpi)),
+            (self._width, self.tr("{0:.0f} mm").format(scan.width_mm)),
+            (self._skew, self.tr("{0:.1f}°").format(scan.skew_deg)),
+            (self._light, f"{scan.falloff:.0%}"),
+            (self._dust, words[scan.dust]),
+        ):
             slider.value_label.setText(text)
 
     def _go(self):

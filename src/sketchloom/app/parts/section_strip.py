@@ -47,10 +47,16 @@ class _Side(QWidget):
         painter.setPen(QPen(QColor(theme.MADDER), 1.6))
         painter.drawLine(QPointF(x, _MARGIN + 12), QPointF(x, floor))
         painter.setPen(QColor(theme.INK))
-        painter.drawText(QRectF(_MARGIN, 2, width, 18), Qt.AlignmentFlag.AlignLeft, self.tr(
-            "{0} long, {1} high; heights are drawn {2:.0f} times larger; highest step {3} (red)").format(
-            format_length(section.length_mm, self.unit), format_length(section.height_mm, self.unit, 2), max(up / across, 1.0),
-            format_length(step, self.unit, 2)))
+        painter.drawText(
+            QRectF(_MARGIN, 2, width, 18),
+            Qt.AlignmentFlag.AlignLeft,
+            self.tr("{0} long, {1} high; heights are drawn {2:.0f} times larger; highest step {3} (red)").format(
+                format_length(section.length_mm, self.unit),
+                format_length(section.height_mm, self.unit, 2),
+                max(up / across, 1.0),
+                format_length(step, self.unit, 2),
+            ),
+        )
 
 
 class SectionStrip(QFrame):
@@ -105,6 +111,10 @@ class SectionStrip(QFrame):
         count = len(work.layers)
         materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
         thickness = [self._values[0] if m is None else m.thickness_mm for m in materials]
-        self._side.section = self._cutter.cut((start_share[0] * width, start_share[1] * height), (end_share[0] * width, end_share[1] * height),
-                                              thickness, [0.0, *[self._values[1]] * (count - 1)][:count])
+        self._side.section = self._cutter.cut(
+            (start_share[0] * width, start_share[1] * height),
+            (end_share[0] * width, end_share[1] * height),
+            thickness,
+            [0.0, *[self._values[1]] * (count - 1)][:count],
+        )
         self._side.update()

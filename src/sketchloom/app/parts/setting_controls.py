@@ -74,7 +74,12 @@ class SettingControl(QWidget):
         return part
 
 
-_MAKERS = {SWITCH: SettingControl._switch, WHOLE: SettingControl._whole, LENGTH: SettingControl._length, CHOICE: SettingControl._choice}
+_MAKERS = {
+    SWITCH: SettingControl._switch,
+    WHOLE: SettingControl._whole,
+    LENGTH: SettingControl._length,
+    CHOICE: SettingControl._choice,
+}
 
 
 def settings_placed(place: str) -> list[Setting]:

@@ -37,7 +37,9 @@ class _Stack(QWidget):
         width, height = self.work.size_mm
         count = max(len(self.work.layers), 1)
         space = (self.width() - 150, self.height() - 60)
-        scale = min(space[0] / (width + abs(_LEAN) * height), space[1] / (height * _FLAT + 0.55 * height * _FLAT * (count - 1)))
+        scale = min(
+            space[0] / (width + abs(_LEAN) * height), space[1] / (height * _FLAT + 0.55 * height * _FLAT * (count - 1))
+        )
         gap = max((space[1] - height * _FLAT * scale) / max(count - 1, 1), 10.0) if count > 1 else 0.0
         gap = min(gap, 0.9 * height * _FLAT * scale)
         whole = (width + abs(_LEAN) * height) * scale
@@ -58,8 +60,8 @@ class _Stack(QWidget):
             return
         scale, gap, left = self._geometry()
         width, height = self.work.size_mm
-        for level, (layer, path) in enumerate(zip(self.work.layers, self._paths)):
-            if level > self.up_to or self.alone and level != self.up_to:
+        for level, (layer, path) in enumerate(zip(self.work.layers, self._paths, strict=False)):
+            if level > self.up_to or (self.alone and level != self.up_to):
                 continue
             transform = self._transform(level, scale, gap, left)
             painter.setTransform(transform)
@@ -79,8 +81,13 @@ class _Stack(QWidget):
             painter.resetTransform()
             corner = transform.map(QPointF(width, height * 0.5))
             painter.setPen(QColor("#ffffff"))
-            painter.drawText(QRectF(corner.x() + 10, corner.y() - 10, self.width() - corner.x() - 14, 20), Qt.AlignmentFlag.AlignVCenter,
-                             painter.fontMetrics().elidedText(f"{level + 1}  {layer.plan.name}", Qt.TextElideMode.ElideRight, int(self.width() - corner.x() - 14)))
+            painter.drawText(
+                QRectF(corner.x() + 10, corner.y() - 10, self.width() - corner.x() - 14, 20),
+                Qt.AlignmentFlag.AlignVCenter,
+                painter.fontMetrics().elidedText(
+                    f"{level + 1}  {layer.plan.name}", Qt.TextElideMode.ElideRight, int(self.width() - corner.x() - 14)
+                ),
+            )
 
     def _level_at(self, place):
         scale, gap, left = self._geometry()
@@ -164,7 +171,11 @@ class StackView(QWidget):
         self.stack.up_to = level
         work = self.stack.work
         if work is not None and work.layers:
-            self._said.setText(self.tr("{0} of {1}: {2}").format(level + 1, len(work.layers), work.layers[min(level, len(work.layers) - 1)].plan.name))
+            self._said.setText(
+                self.tr("{0} of {1}: {2}").format(
+                    level + 1, len(work.layers), work.layers[min(level, len(work.layers) - 1)].plan.name
+                )
+            )
         self.stack.update()
 
     def _show_alone(self, on):

@@ -66,7 +66,11 @@ class Card(QAbstractButton):
         painter.setFont(font)
         painter.setPen(QColor(theme.INK_SOFT))
         for row, line in enumerate(self._lines):
-            painter.drawText(QRectF(x, top + 18 + 17 * row, width, 17), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, line)
+            painter.drawText(
+                QRectF(x, top + 18 + 17 * row, width, 17),
+                Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter,
+                line,
+            )
 
 
 class VariantsStrip(QFrame):
@@ -86,14 +90,20 @@ class VariantsStrip(QFrame):
         column.setContentsMargins(10, 6, 10, 6)
         column.setSpacing(4)
         head = QHBoxLayout()
-        head.addWidget(QLabel(self.tr("<b>Variants</b>  click one to take it, pin one to compare it through the curtain")))
+        head.addWidget(
+            QLabel(self.tr("<b>Variants</b>  click one to take it, pin one to compare it through the curtain"))
+        )
         head.addStretch(1)
         self._unpin = button(self.tr("Unpin"), "pin", self.tr("Show the source behind the curtain again"))
         self._unpin.clicked.connect(lambda: self.pin(None))
         self._unpin.hide()
         close = button(self.tr("Close"), tip=self.tr("Fold the strip away (V)"))
         close.clicked.connect(self.closed)
-        keep = button(self.tr("Keep the present one"), "bookmark", self.tr("As an alternative in this project, to come back to or to compare"))
+        keep = button(
+            self.tr("Keep the present one"),
+            "bookmark",
+            self.tr("As an alternative in this project, to come back to or to compare"),
+        )
         keep.clicked.connect(self.keep_wanted)
         head.addWidget(keep)
         head.addWidget(self._unpin)
@@ -110,10 +120,19 @@ class VariantsStrip(QFrame):
         area.setWidget(body)
         column.addWidget(area)
         self._words = {
-            "cut-off": self.tr("Cut-off {0}"), "silhouette": self.tr("Silhouette"), "follows the light": self.tr("Follows the light"),
-            "one cut-off": self.tr("One cut-off"), "colours": self.tr("{0} colours"), "tones": self.tr("{0} tones"),
-            "outlines": self.tr("Outlines {0}"), "shortest branch": self.tr("Branches from {0}"), "as shapes": self.tr("Shapes {0} wide"),
-            "kept": "{0}", "untouched": self.tr("Untouched"), "pen lines": self.tr("Pen lines"), "reading": self.tr("Reading: {0}"),
+            "cut-off": self.tr("Cut-off {0}"),
+            "silhouette": self.tr("Silhouette"),
+            "follows the light": self.tr("Follows the light"),
+            "one cut-off": self.tr("One cut-off"),
+            "colours": self.tr("{0} colours"),
+            "tones": self.tr("{0} tones"),
+            "outlines": self.tr("Outlines {0}"),
+            "shortest branch": self.tr("Branches from {0}"),
+            "as shapes": self.tr("Shapes {0} wide"),
+            "kept": "{0}",
+            "untouched": self.tr("Untouched"),
+            "pen lines": self.tr("Pen lines"),
+            "reading": self.tr("Reading: {0}"),
         }
         self._places: dict = {}
         self.cards: list[Card] = []
@@ -177,8 +196,16 @@ class VariantsStrip(QFrame):
 
     def _title(self, variant):
         word, value = variant.title
-        words = {"smoother": self.tr("smoother"), "truer": self.tr("truer"), "on": self.tr("on"), "off": self.tr("off"),
-                 "tone": self.tr("tone"), "colour": self.tr("colour"), "photo": self.tr("photo"), "line": self.tr("line")}
+        words = {
+            "smoother": self.tr("smoother"),
+            "truer": self.tr("truer"),
+            "on": self.tr("on"),
+            "off": self.tr("off"),
+            "tone": self.tr("tone"),
+            "colour": self.tr("colour"),
+            "photo": self.tr("photo"),
+            "line": self.tr("line"),
+        }
         return self._words[word].format(words.get(value, value))
 
     def _lines(self, figures, unit):
@@ -187,5 +214,8 @@ class VariantsStrip(QFrame):
             format_length(figures.smallest_mm, unit, 2))
         pieces = counted(figures.pieces, self.tr("1 piece"), self.tr("{0} pieces"))
         sheets = counted(figures.sheets, self.tr("1 sheet"), self.tr("{0} sheets"))
-        return (f"{about}{pieces} · {sheets}",
-                self.tr("{0}{1} nodes · {2}").format(about, figures.nodes, format_length(figures.cut_mm, unit, 0)), narrow)
+        return (
+            f"{about}{pieces} · {sheets}",
+            self.tr("{0}{1} nodes · {2}").format(about, figures.nodes, format_length(figures.cut_mm, unit, 0)),
+            narrow,
+        )

@@ -30,9 +30,16 @@ class Welcome(QWidget):
         box.setSpacing(10)
         box.addStretch(2)
         box.addWidget(label(self.tr("Drop a picture here"), "heading"))
-        box.addWidget(label(self.tr("A logo, flat clipart, a scanned drawing, a photograph or a page of line art becomes layers for "
-                                    "your cutter. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF and SVG are read; several "
-                                    "pictures with one frame become the layers of one work."), "quiet"))
+        box.addWidget(
+            label(
+                self.tr(
+                    "A logo, flat clipart, a scanned drawing, a photograph or a page of line art becomes layers for "
+                    "your cutter. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF and SVG are read; several "
+                    "pictures with one frame become the layers of one work."
+                ),
+                "quiet",
+            )
+        )
         row = QHBoxLayout()
         opens = button(self.tr("Open…"), "folder-open")
         opens.setObjectName("primary")

@@ -22,10 +22,20 @@ class BackgroundBox(Box):
     def __init__(self):
         super().__init__()
         tools = (
-            (COLOUR, self.tr("Colour…"), "color-picker", self.tr("Click a colour of the background; what is alike and hangs together goes")),
+            (
+                COLOUR,
+                self.tr("Colour…"),
+                "color-picker",
+                self.tr("Click a colour of the background; what is alike and hangs together goes"),
+            ),
             (KEEP, self.tr("Keep…"), "brush", self.tr("Paint roughly over what is to be kept; the rest is found")),
             (DROP, self.tr("Drop…"), "eraser", self.tr("Paint roughly over what is to go; the rest is found")),
-            (SNAP, self.tr("Follow edge…"), "polygon", self.tr("Click along the edge of what is to be kept; the line finds the edge")),
+            (
+                SNAP,
+                self.tr("Follow edge…"),
+                "polygon",
+                self.tr("Click along the edge of what is to be kept; the line finds the edge"),
+            ),
             (ONLY, self.tr("Only this…"), "lasso", self.tr("Draw round what is to be kept; everything else goes")),
             (WITHOUT, self.tr("Not this…"), "lasso", self.tr("Draw round what is to go")),
         )
@@ -33,7 +43,9 @@ class BackgroundBox(Box):
         for key, text, icon, tip in tools:
             self._tools[key] = button(text, icon, tip)
             self._tools[key].clicked.connect(lambda _=False, k=key: self.tool_wanted.emit(k))
-        self._paper = button(self.tr("Paper and watermark"), "", self.tr("Everything as light as the paper around it goes, in one step"))
+        self._paper = button(
+            self.tr("Paper and watermark"), "", self.tr("Everything as light as the paper around it goes, in one step")
+        )
         self._paper.clicked.connect(lambda: self.add_step(BackgroundStep("paper"), self.tr("paper left out")))
         self._own = QCheckBox(self.tr("Use the transparency that came with the file"))
         self._own.clicked.connect(lambda on: self._emit(self.tr("transparency of the file"), own_alpha=on))
@@ -52,7 +64,9 @@ class BackgroundBox(Box):
         self._move = NamedSlider(self.tr("Edge"), -8 * _TENTHS, 8 * _TENTHS)
         self._move.moved.connect(lambda v: self._emit(self.tr("edge of the background"), "edge", move_px=v / _TENTHS))
         self._smooth = NamedSlider(self.tr("Calm the edge"), 0, 12 * _TENTHS)
-        self._smooth.moved.connect(lambda v: self._emit(self.tr("edge of the background"), "calm", smooth_px=v / _TENTHS))
+        self._smooth.moved.connect(
+            lambda v: self._emit(self.tr("edge of the background"), "calm", smooth_px=v / _TENTHS)
+        )
         self._said = label("", "quiet")
         self.add((self._tools[COLOUR], self._tools[KEEP], self._tools[DROP]), (self._tools[SNAP],),
                  (self._tools[ONLY], self._tools[WITHOUT]), self._paper, self._own, self._said, self._list, self._reach,
@@ -81,14 +95,24 @@ class BackgroundBox(Box):
         for part in (self._move, self._smooth):
             part.setVisible(work.picture.alpha is not None)
         scale = work.mm_per_px
-        self._move.show_value(round(background.move_px * _TENTHS), self.tr("as found") if background.move_px == 0 else (
-            self.tr("{0} out") if background.move_px > 0 else self.tr("{0} in")).format(format_length(abs(background.move_px) * scale, unit, 2)))
+        self._move.show_value(
+            round(background.move_px * _TENTHS),
+            self.tr("as found")
+            if background.move_px == 0
+            else (self.tr("{0} out") if background.move_px > 0 else self.tr("{0} in")).format(
+                format_length(abs(background.move_px) * scale, unit, 2)
+            ),
+        )
         self._smooth.show_value(round(background.smooth_px * _TENTHS), self.tr("no") if background.smooth_px == 0 else
                                 format_length(background.smooth_px * scale, unit, 2))
         if work.picture.alpha is None:
             self._said.setText(self.tr("Nothing is left out so far."))
         else:
-            self._said.setText(self.tr("{0} of the picture is left out: the hatched part.").format(f"{(work.picture.alpha < 128).mean():.0%}"))
+            self._said.setText(
+                self.tr("{0} of the picture is left out: the hatched part.").format(
+                    f"{(work.picture.alpha < 128).mean():.0%}"
+                )
+            )
         self._show_step()
 
     def _show_step(self):
@@ -102,7 +126,11 @@ class BackgroundBox(Box):
 
     def _step(self):
         at = self._list.currentRow()
-        return self.recipe.background.steps[at] if self.recipe is not None and 0 <= at < len(self.recipe.background.steps) else None
+        return (
+            self.recipe.background.steps[at]
+            if self.recipe is not None and 0 <= at < len(self.recipe.background.steps)
+            else None
+        )
 
     def _emit(self, what, gesture="", **changes):
         self.emit(what, gesture, background=replace(self.recipe.background, **changes))
@@ -112,14 +140,29 @@ class BackgroundBox(Box):
         self._emit(what, steps=(*self.recipe.background.steps, step))
 
     def take_colour(self, x: float, y: float, tolerance: float) -> None:
-        self.add_step(BackgroundStep("colour", points=self.work.as_came(((x, y),)), tolerance=min(float(tolerance), MAX_TOLERANCE)), self.tr("colour left out"))
+        self.add_step(
+            BackgroundStep(
+                "colour", points=self.work.as_came(((x, y),)), tolerance=min(float(tolerance), MAX_TOLERANCE)
+            ),
+            self.tr("colour left out"),
+        )
 
     def take_stroke(self, points, width: float, keep: bool) -> None:
-        self.add_step(BackgroundStep("stroke", keep, self.work.as_came(points[:: max(1, len(points) // 900)]), width=min(max(width, 0.0005), 0.5)),
-                      self.tr("keep stroke") if keep else self.tr("drop stroke"))
+        self.add_step(
+            BackgroundStep(
+                "stroke",
+                keep,
+                self.work.as_came(points[:: max(1, len(points) // 900)]),
+                width=min(max(width, 0.0005), 0.5),
+            ),
+            self.tr("keep stroke") if keep else self.tr("drop stroke"),
+        )
 
     def take_area(self, points, keep: bool) -> None:
-        self.add_step(BackgroundStep("area", keep, self.work.as_came(points)), self.tr("part kept") if keep else self.tr("part left out"))
+        self.add_step(
+            BackgroundStep("area", keep, self.work.as_came(points)),
+            self.tr("part kept") if keep else self.tr("part left out"),
+        )
 
     def _change_step(self, gesture, **changes):
         at = self._list.currentRow()

@@ -31,7 +31,9 @@ class Box(QWidget):
     def control(self, name: str) -> SettingControl:
         """A control for a setting, made from its description; it is kept up to date and changes the recipe."""
         setting = SETTINGS[name]
-        made = SettingControl(setting, lambda value, gesture: self.emit(told(setting.label).lower(), gesture, **{name: value}))
+        made = SettingControl(
+            setting, lambda value, gesture: self.emit(told(setting.label).lower(), gesture, **{name: value})
+        )
         self.controls[name] = made
         return made
 

@@ -27,22 +27,68 @@ class CleanPanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
-        self.regions, self.small, self.edits, self.lines, self.narrow = RegionsBox(), SmallBox(), EditsBox(), LinesBox(), NarrowBox()
-        self.splits, self.covers, self.shapes, self.curves, self.regular = SplitsBox(), CoversBox(), ShapesBox(), CurvesBox(), RegularBox()
-        self.mirror, self.rims, self.stencil, self.strokes, self.together = MirrorBox(), RimsBox(), StencilBox(), StrokesBox(), TogetherBox()
-        self._of_regions = (self.together, self.splits, self.covers, self.shapes, self.curves, self.regular, self.mirror, self.rims, self.stencil, self.strokes)
+        self.regions, self.small, self.edits, self.lines, self.narrow = (
+            RegionsBox(),
+            SmallBox(),
+            EditsBox(),
+            LinesBox(),
+            NarrowBox(),
+        )
+        self.splits, self.covers, self.shapes, self.curves, self.regular = (
+            SplitsBox(),
+            CoversBox(),
+            ShapesBox(),
+            CurvesBox(),
+            RegularBox(),
+        )
+        self.mirror, self.rims, self.stencil, self.strokes, self.together = (
+            MirrorBox(),
+            RimsBox(),
+            StencilBox(),
+            StrokesBox(),
+            TogetherBox(),
+        )
+        self._of_regions = (
+            self.together,
+            self.splits,
+            self.covers,
+            self.shapes,
+            self.curves,
+            self.regular,
+            self.mirror,
+            self.rims,
+            self.stencil,
+            self.strokes,
+        )
         self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow, *self._of_regions)
         for box in self._boxes:
             box.change.connect(self.change)
-        self._pens = label(self.tr("Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions here."), "quiet")
+        self._pens = label(
+            self.tr(
+                "Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions "
+                "here."
+            ),
+            "quiet",
+        )
         self._small_fold = Fold(self.tr("The smallest regions"), self.small)
         self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
         self.add(self._pens, self.regions, self._edits_fold, self._small_fold,
                  Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
-        self._folds = [Fold(title, box) for title, box in (
-            (self.tr("Several regions"), self.together), (self.tr("Strokes"), self.strokes), (self.tr("Split lines"), self.splits), (self.tr("Cover an area"), self.covers), (self.tr("Shapes and words"), self.shapes),
-            (self.tr("Mirror one half"), self.mirror), (self.tr("Boundaries by hand"), self.curves), (self.tr("Nearly regular"), self.regular),
-            (self.tr("Backing and rim"), self.rims), (self.tr("Stencil bridges"), self.stencil))]
+        self._folds = [
+            Fold(title, box)
+            for title, box in (
+                (self.tr("Several regions"), self.together),
+                (self.tr("Strokes"), self.strokes),
+                (self.tr("Split lines"), self.splits),
+                (self.tr("Cover an area"), self.covers),
+                (self.tr("Shapes and words"), self.shapes),
+                (self.tr("Mirror one half"), self.mirror),
+                (self.tr("Boundaries by hand"), self.curves),
+                (self.tr("Nearly regular"), self.regular),
+                (self.tr("Backing and rim"), self.rims),
+                (self.tr("Stencil bridges"), self.stencil),
+            )
+        ]
         self.add(*self._folds)
         self.section(self.tr("What comes out"))
         self._figures = Figures()
@@ -61,7 +107,12 @@ class CleanPanel(Panel):
         self._pens.setVisible(pens)
         for part in (self.regions, self._small_fold, self._edits_fold, *self._folds):
             part.setVisible(not pens)
-        for box in (self.regions, self.lines, *self._of_regions, *((self.narrow,) if work.measured and not work.rough else ())):
+        for box in (
+            self.regions,
+            self.lines,
+            *self._of_regions,
+            *((self.narrow,) if work.measured and not work.rough else ()),
+        ):
             box.show_work(work)
         for box in self._boxes:
             box.recipe = recipe  # the document may be ahead of what is shown

@@ -54,13 +54,29 @@ class LayersPanel(Panel):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Layers"))
         self._recipe, self._work, self._compared_of, self._ways_of = None, None, None, None
-        self._names = {"stacked": self.tr("Stacked"), "fitted": self.tr("Fitted"), "windowed": self.tr("Windowed"), "lean": self.tr("Lean")}
-        self._way = Choice((
-            ("stacked", self._names["stacked"], self.tr("A solid base, each sheet whole under what lies above")),
-            ("fitted", self._names["fitted"], self.tr("Each sheet cut to what is seen of it, and a little more under what covers it")),
-            ("windowed", self._names["windowed"], self.tr("Whole sheets with windows through which lower ones show: few pieces to lay")),
-            ("lean", self._names["lean"], self.tr("What is covered is chosen so that least is cut")),
-        ), self.tr("Way of layering"))
+        self._names = {
+            "stacked": self.tr("Stacked"),
+            "fitted": self.tr("Fitted"),
+            "windowed": self.tr("Windowed"),
+            "lean": self.tr("Lean"),
+        }
+        self._way = Choice(
+            (
+                ("stacked", self._names["stacked"], self.tr("A solid base, each sheet whole under what lies above")),
+                (
+                    "fitted",
+                    self._names["fitted"],
+                    self.tr("Each sheet cut to what is seen of it, and a little more under what covers it"),
+                ),
+                (
+                    "windowed",
+                    self._names["windowed"],
+                    self.tr("Whole sheets with windows through which lower ones show: few pieces to lay"),
+                ),
+                ("lean", self._names["lean"], self.tr("What is covered is chosen so that least is cut")),
+            ),
+            self.tr("Way of layering"),
+        )
         self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
         self._way_note = label("", "quiet")
         self._compared = WaysTable(self._names)
@@ -69,18 +85,34 @@ class LayersPanel(Panel):
         self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
         self._overlap_label = label(self.tr("Overlap"))
         self._overlap_label.setToolTip(self.tr("How far a sheet goes on under what covers it, up to 2 mm"))
-        self._apart = button(self.tr("Pull apart"), "stack-2", self.tr("The sheets at a slant above each other"), checkable=True)
+        self._apart = button(
+            self.tr("Pull apart"), "stack-2", self.tr("The sheets at a slant above each other"), checkable=True
+        )
         self._apart.clicked.connect(self.apart_wanted)
-        self._section = button(self.tr("Section"), "arrows-split-2", self.tr("The stack from the side, along a line on the bench"), checkable=True)
+        self._section = button(
+            self.tr("Section"),
+            "arrows-split-2",
+            self.tr("The stack from the side, along a line on the bench"),
+            checkable=True,
+        )
         self._section.clicked.connect(self.section_wanted)
-        self.add(self._way, self._way_note, (self._overlap_label, self._overlap), self._compared, (self._apart, self._section))
+        self.add(
+            self._way,
+            self._way_note,
+            (self._overlap_label, self._overlap),
+            self._compared,
+            (self._apart, self._section),
+        )
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
         self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self._list.setIconSize(QSize(22, 22))
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
-        for keys, up in (("Ctrl+Up", True), ("Ctrl+Down", False)):  # the list itself would take the keys as moves of its mark
+        for keys, up in (
+            ("Ctrl+Up", True),
+            ("Ctrl+Down", False),
+        ):  # the list itself would take the keys as moves of its mark
             shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
             shortcut.activated.connect(lambda u=up: self.move_current(u))
         self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
@@ -122,17 +154,36 @@ class LayersPanel(Panel):
         self._merge.clicked.connect(self._merge_down)
         self._unmerge = button(self.tr("Part again"), "arrows-split-2", self.tr("Take apart what was merged"))
         self._unmerge.clicked.connect(self._part)
-        self._lock = button(self.tr("Lock"), "pin", self.tr("Its regions, name and colour stay as they are; so do those of its group"), checkable=True)
+        self._lock = button(
+            self.tr("Lock"),
+            "pin",
+            self.tr("Its regions, name and colour stay as they are; so do those of its group"),
+            checkable=True,
+        )
         self._lock.clicked.connect(lambda on: self._edit_group(self.tr("locked layer"), locked=on))
-        self._hide = button(self.tr("Hide"), "eye-off", self.tr("It is not painted on the bench, but cut all the same; nor are those of its group"), checkable=True)
+        self._hide = button(
+            self.tr("Hide"),
+            "eye-off",
+            self.tr("It is not painted on the bench, but cut all the same; nor are those of its group"),
+            checkable=True,
+        )
         self._hide.clicked.connect(lambda on: self._edit_group(self.tr("hidden layer"), hidden=on))
         self._group = QLineEdit()
         self._group.setAccessibleName(self.tr("Group of the layer"))
         self._group.setPlaceholderText(self.tr("no group"))
         self._group.setMaxLength(40)
         self._group.editingFinished.connect(self._take_group)
-        self._by_sheet = button(self.tr("By sheet"), "", self.tr("All layers that are cut from one colour and material become a group"))
-        self._by_sheet.clicked.connect(lambda: self._work is not None and self.change.emit(grouped_by_sheet(self._recipe, self._work.plans), self.tr("layers grouped by sheet"), ""))
+        self._by_sheet = button(
+            self.tr("By sheet"), "", self.tr("All layers that are cut from one colour and material become a group")
+        )
+        self._by_sheet.clicked.connect(
+            lambda: (
+                self._work is not None
+                and self.change.emit(
+                    grouped_by_sheet(self._recipe, self._work.plans), self.tr("layers grouped by sheet"), ""
+                )
+            )
+        )
         self._own = QComboBox()
         self._own.setAccessibleName(self.tr("Way of layering of the chosen layer"))
         self._own.addItem(self.tr("Layered like the rest"), None)
@@ -149,18 +200,37 @@ class LayersPanel(Panel):
         self._all_of_it.clicked.connect(lambda: self._take_material(self._material.currentData(), True))
         self._caution = label("", "caution")
         self._caution.hide()
-        self._tool = Choice(((BLADE, self.tr("Blade"), ""), (LASER, self.tr("Laser"), ""), (ROUTER, self.tr("Router"), "")), self.tr("What cuts"))
+        self._tool = Choice(
+            ((BLADE, self.tr("Blade"), ""), (LASER, self.tr("Laser"), ""), (ROUTER, self.tr("Router"), "")),
+            self.tr("What cuts"),
+        )
         self._tool.chosen.connect(lambda tool: self._emit(self.tr("tool"), tool=tool))
         self._depth = LengthEdit(self.tr("Inner depth of a frame, 0 for none"), 0.0, 1000.0)
-        self._depth.committed.connect(lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
-        self.add((self._name, self._colour), (self._out, self._base), (self._merge, self._unmerge), (self._lock, self._hide),
-                 (label(self.tr("Group")), self._group, self._by_sheet), self._own, self._material, self._caution,
-                 (self._all_of_it, self._table))
+        self._depth.committed.connect(
+            lambda mm: self._emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None)
+        )
+        self.add(
+            (self._name, self._colour),
+            (self._out, self._base),
+            (self._merge, self._unmerge),
+            (self._lock, self._hide),
+            (label(self.tr("Group")), self._group, self._by_sheet),
+            self._own,
+            self._material,
+            self._caution,
+            (self._all_of_it, self._table),
+        )
         self.section(self.tr("All layers"))
         self._laid_on = QComboBox()
         self._laid_on.setAccessibleName(self.tr("What the work is laid on"))
-        for name, hex_colour in ((self.tr("Laid on: not said"), None), (self.tr("White shirt, wall or card"), "#ffffff"), (self.tr("Black shirt or card"), "#141414"),
-                                 (self.tr("Grey"), "#9a9a9a"), (self.tr("Kraft card or wood"), "#b98d5e"), (self.tr("Another colour…"), "other")):
+        for name, hex_colour in (
+            (self.tr("Laid on: not said"), None),
+            (self.tr("White shirt, wall or card"), "#ffffff"),
+            (self.tr("Black shirt or card"), "#141414"),
+            (self.tr("Grey"), "#9a9a9a"),
+            (self.tr("Kraft card or wood"), "#b98d5e"),
+            (self.tr("Another colour…"), "other"),
+        ):
             if hex_colour in (None, "other"):
                 self._laid_on.addItem(name, hex_colour)
             else:
@@ -175,7 +245,9 @@ class LayersPanel(Panel):
         self._names_in.setAccessibleName(self.tr("Language that layers are named in"))
         for code, name in languages().items():
             self._names_in.addItem(self.tr("Layers named in {0}").format(name), code)
-        self._names_in.activated.connect(lambda _: self._emit(self.tr("language of names"), names_in=self._names_in.currentData()))
+        self._names_in.activated.connect(
+            lambda _: self._emit(self.tr("language of names"), names_in=self._names_in.currentData())
+        )
         self.add(self._names_in)
         self.add((label(self.tr("Weeding frame")), self._weeding), (label(self.tr("Helper cuts every")), self._every))
         self.add(label(self.tr("Cut by"), "quiet"), self._tool, (label(self.tr("Frame depth")), self._depth))
@@ -219,7 +291,9 @@ class LayersPanel(Panel):
             "lean": self.tr("Least cutting; looks the same from above, and forgives as much as the overlap."),
         }[way])
         for part in (self._overlap, self._overlap_label):
-            part.setEnabled(way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers))
+            part.setEnabled(
+                way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers)
+            )
         self._overlap.show_value(work.recipe.overlap_mm, unit)
         self._line_art.setVisible(work.reading == "tone")
         if work.reading == "tone":
@@ -234,15 +308,24 @@ class LayersPanel(Panel):
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
         narrow = [x.min_feature_mm for x in work.layers if x.min_feature_mm is not None]
-        self._figures.show_values((
-            (self.tr("Sheets"), str(len(work.layers))),
-            (self.tr("Pieces to lay"), str(sum(x.outline.pieces for x in work.layers))),
-            (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
-            (self.tr("Cutting"), format_length(work.cut_length_mm, unit, 0)),
-            *(((self.tr("Of it helper cuts"), format_length(work.weeding_length_mm, unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
-            (self.tr("Material"), self.tr("{0:.0f} cm²").format(area / 100)),
-            (self.tr("Narrowest place"), format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm")),
-        ))
+        self._figures.show_values(
+            (
+                (self.tr("Sheets"), str(len(work.layers))),
+                (self.tr("Pieces to lay"), str(sum(x.outline.pieces for x in work.layers))),
+                (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
+                (self.tr("Cutting"), format_length(work.cut_length_mm, unit, 0)),
+                *(
+                    ((self.tr("Of it helper cuts"), format_length(work.weeding_length_mm, unit, 0)),)
+                    if work.recipe.weeding_mm > 0
+                    else ()
+                ),
+                (self.tr("Material"), self.tr("{0:.0f} cm²").format(area / 100)),
+                (
+                    self.tr("Narrowest place"),
+                    format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm"),
+                ),
+            )
+        )
 
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
@@ -252,7 +335,7 @@ class LayersPanel(Panel):
     def _fill(self, work, unit):
         current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
         layers = {layer.plan.key: layer for layer in work.layers}
-        cuts = dict(zip(layers, work.sheet_cuts_mm))
+        cuts = dict(zip(layers, work.sheet_cuts_mm, strict=False))
         self._list.blockSignals(True)
         self._list.clear()
         for place in range(len(work.plans) - 1, -1, -1):
@@ -262,7 +345,9 @@ class LayersPanel(Panel):
                 figures = self.tr("left out") if plan.left_out else self.tr("nothing to cut")
             else:
                 figures = self.tr("{0}, {1}").format(
-                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")), format_length(cuts[plan.key], unit, 0))
+                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")),
+                    format_length(cuts[plan.key], unit, 0),
+                )
             role = self.tr(" · base") if place == 0 else ""
             edit = (self._recipe or work.recipe).edit_of(plan.key)
             role += self.tr(" · locked") if edit.locked else ""
@@ -295,7 +380,9 @@ class LayersPanel(Panel):
         elif work.proposed_order.exact:
             text = self.tr("No order cuts less than this one.")
         else:
-            text = self.tr("A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.").format(100 * work.proposed_order.gap)
+            text = self.tr(
+                "A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at."
+            ).format(100 * work.proposed_order.gap)
         self._order_note.setText(text)
 
     def _current(self):
@@ -306,7 +393,18 @@ class LayersPanel(Panel):
     def _show_current(self):
         plan = self._current()
         edit = self._recipe.edit_of(plan.key) if plan is not None else None
-        for part in (self._name, self._colour, self._out, self._base, self._merge, self._unmerge, self._own, self._material, self._all_of_it, self._group):
+        for part in (
+            self._name,
+            self._colour,
+            self._out,
+            self._base,
+            self._merge,
+            self._unmerge,
+            self._own,
+            self._material,
+            self._all_of_it,
+            self._group,
+        ):
             part.setEnabled(plan is not None and not edit.locked)
         for part in (self._lock, self._hide):
             part.setEnabled(plan is not None)
@@ -389,7 +487,9 @@ class LayersPanel(Panel):
         """A sheet dragged to another place among those that are cut."""
         cut = [layer.plan.key for layer in self._work.layers if layer.plan.labels]
         if key in cut and cut:
-            other = cut[max(0, min(place - sum(not layer.plan.labels for layer in self._work.layers[:1]), len(cut) - 1))]
+            other = cut[
+                max(0, min(place - sum(not layer.plan.labels for layer in self._work.layers[:1]), len(cut) - 1))
+            ]
             self._move(key, self._keys_from_base().index(other))
 
     def set_heights(self, sheet_mm: float, spacer_mm: float) -> None:
@@ -413,7 +513,10 @@ class LayersPanel(Panel):
         if plan is None:
             return
         recipe = self._recipe
-        every = [*(p.key for p in self._work.plans), *(layer.plan.key for layer in self._work.layers if not layer.plan.labels)]
+        every = [
+            *(p.key for p in self._work.plans),
+            *(layer.plan.key for layer in self._work.layers if not layer.plan.labels),
+        ]
         for key in every if for_all else [plan.key]:
             recipe = recipe.with_material(key, material)
         self.change.emit(recipe, self.tr("material"), "")

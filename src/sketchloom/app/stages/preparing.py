@@ -28,7 +28,9 @@ class PreparingBox(QWidget):
         column.setSpacing(8)
         self._crop = button(self.tr("Crop…"), "crop", self.tr("Drag a frame around what to keep"))
         self._page = button(self.tr("Page…"), "perspective", self.tr("Mark the four corners of a page seen at a slant"))
-        self._line = button(self.tr("Level…"), "angle", self.tr("Draw a line along something that should be level or upright"))
+        self._line = button(
+            self.tr("Level…"), "angle", self.tr("Draw a line along something that should be level or upright")
+        )
         self._crop.clicked.connect(self.crop_wanted)
         self._page.clicked.connect(self.page_wanted)
         self._line.clicked.connect(self.level_wanted)
@@ -86,7 +88,9 @@ class PreparingBox(QWidget):
         """A frame drawn on what is shown: a part of the present crop."""
         x0, y0, x1, y1 = self._steps.crop or (0.0, 0.0, 1.0, 1.0)
         a, b, c, d = shares
-        self._emit(self.tr("crop"), crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0)))
+        self._emit(
+            self.tr("crop"), crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0))
+        )
 
     def take_lean(self, degrees) -> None:
         """A line that should be level or upright leans by so much clockwise."""

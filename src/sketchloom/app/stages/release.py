@@ -31,12 +31,19 @@ class ReleasePanel(Panel):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Release"))
         self._folder = None
-        self._how = Choice((
-            ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
-            ("layer", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
-            ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
-            ("design", self.tr("Per design"), self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design")),
-        ), self.tr("Files"))
+        self._how = Choice(
+            (
+                ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
+                ("layer", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
+                ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
+                (
+                    "design",
+                    self.tr("Per design"),
+                    self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design"),
+                ),
+            ),
+            self.tr("Files"),
+        )
         self._how.show_value("one")
         self._files = "one"
         self._how.chosen.connect(self._choose)
@@ -44,12 +51,24 @@ class ReleasePanel(Panel):
         self._plan = QCheckBox(self.tr("Also write the laying plan (SVG)"))
         self._plan.setToolTip(self.tr("Every piece with its number where it goes, and the order of work, to print"))
         self._marks = QCheckBox(self.tr("Marks on every sheet, to lay them by"))
-        self._marks.setToolTip(self.tr("Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner"))
-        self._marks.clicked.connect(lambda on: self._recipe is not None and self.change.emit(replace(self._recipe, marks=on), self.tr("marks on the sheets"), ""))
+        self._marks.setToolTip(
+            self.tr(
+                "Three round holes beside the work, so that no sheet can be laid turned or turned over, and the "
+                "sheet's number in the fourth corner"
+            )
+        )
+        self._marks.clicked.connect(
+            lambda on: (
+                self._recipe is not None
+                and self.change.emit(replace(self._recipe, marks=on), self.tr("marks on the sheets"), "")
+            )
+        )
         self._recipe = None
         self._figures = Figures()
         self._table = QTableWidget(0, 4)
-        self._table.setHorizontalHeaderLabels([self.tr("Layer"), self.tr("Pieces"), self.tr("Holes"), self.tr("Cutting")])
+        self._table.setHorizontalHeaderLabels(
+            [self.tr("Layer"), self.tr("Pieces"), self.tr("Holes"), self.tr("Cutting")]
+        )
         self._table.verticalHeader().hide()
         self._table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
         self._table.setSelectionMode(QTableWidget.SelectionMode.NoSelection)
@@ -68,7 +87,11 @@ class ReleasePanel(Panel):
         self._result = label("", "done")
         self._result.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._result.hide()
-        self._shared = button(self.tr("On shared sheets…"), "layout-columns", self.tr("With other works or pictures: one file a sheet, with the parts of all of them cut from it"))
+        self._shared = button(
+            self.tr("On shared sheets…"),
+            "layout-columns",
+            self.tr("With other works or pictures: one file a sheet, with the parts of all of them cut from it"),
+        )
         self._shared.clicked.connect(self.shared_wanted)
         self.add(self._shared)
         self._open = button(self.tr("Open the folder"), "folder-open")
@@ -77,12 +100,24 @@ class ReleasePanel(Panel):
         self.add(self._result, self._open)
         self.section(self.tr("Before you cut"))
         self.add(
-            label(self.tr("Blade: keep fingers and hair away from the moving head and store blades covered."), "caution"),
-            label(self.tr("Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, "
-                          "and never leave a running laser alone: fire."), "caution"),
-            label(self.tr("Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin "
-                          "from heat."), "caution"),
-            label(self.tr("Your machine's manual, local rules and trained people come first."), "quiet"))
+            label(
+                self.tr("Blade: keep fingers and hair away from the moving head and store blades covered."), "caution"
+            ),
+            label(
+                self.tr(
+                    "Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, "
+                    "and never leave a running laser alone: fire."
+                ),
+                "caution",
+            ),
+            label(
+                self.tr(
+                    "Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin from heat."
+                ),
+                "caution",
+            ),
+            label(self.tr("Your machine's manual, local rules and trained people come first."), "quiet"),
+        )
         self.column.addStretch(1)
 
     def _choose(self, key):
@@ -103,14 +138,30 @@ class ReleasePanel(Panel):
         unit = work.recipe.unit
         self._write.setEnabled(bool(work.layers))
         self._shared.setEnabled(bool(work.layers))
-        self._figures.show_values((
-            (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
-            (self.tr("Layering"), {"stacked": self.tr("stacked"), "fitted": self.tr("fitted"), "windowed": self.tr("windowed"), "lean": self.tr("lean")}[work.recipe.layering]),
-            (self.tr("Nodes"), nodes_text(work)),
-            *(((self.tr("Weeding cuts"), format_length(work.weeding_length_mm, unit, 0)),) if work.recipe.weeding_mm > 0 else ()),
-        ))
+        self._figures.show_values(
+            (
+                (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
+                (
+                    self.tr("Layering"),
+                    {
+                        "stacked": self.tr("stacked"),
+                        "fitted": self.tr("fitted"),
+                        "windowed": self.tr("windowed"),
+                        "lean": self.tr("lean"),
+                    }[work.recipe.layering],
+                ),
+                (self.tr("Nodes"), nodes_text(work)),
+                *(
+                    ((self.tr("Weeding cuts"), format_length(work.weeding_length_mm, unit, 0)),)
+                    if work.recipe.weeding_mm > 0
+                    else ()
+                ),
+            )
+        )
         hidden = sum(layer.plan.hidden for layer in work.layers)
-        self._hidden.setText(counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too.")))
+        self._hidden.setText(
+            counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too."))
+        )
         self._hidden.setVisible(hidden > 0)
         self._table.setRowCount(len(work.layers))
         for row, layer in enumerate(work.layers):

@@ -37,7 +37,9 @@ class SourcePanel(Panel):
         self._opens[0].clicked.connect(self.open_wanted)
         self._opens[1].clicked.connect(self.paste_wanted)
         self._picture = Figures()
-        self._scan = button(self.tr("Simulated scanner…"), "scan", self.tr("Lay a picture on a glass that is not there and scan it"))
+        self._scan = button(
+            self.tr("Simulated scanner…"), "scan", self.tr("Lay a picture on a glass that is not there and scan it")
+        )
         self._scan.clicked.connect(self.scan_wanted)
         self.add(self._name, self._opens, self._scan, self._picture)
         self._build_pages()
@@ -46,8 +48,10 @@ class SourcePanel(Panel):
         self._height = LengthEdit(self.tr("Height"), MIN_SIZE_MM, MAX_SIZE_MM)
         self._width.committed.connect(lambda mm: self._set_size("width", mm))
         self._height.committed.connect(lambda mm: self._set_size("height", mm))
-        self._unit = Choice((("mm", "mm", self.tr("Millimetres everywhere")), ("in", "in", self.tr("Inches everywhere"))),
-                            self.tr("Unit"))
+        self._unit = Choice(
+            (("mm", "mm", self.tr("Millimetres everywhere")), ("in", "in", self.tr("Inches everywhere"))),
+            self.tr("Unit"),
+        )
         self._unit.chosen.connect(lambda u: self.change.emit(replace(self._recipe, unit=u), self.tr("unit"), ""))
         self.add((self._side_name(self.tr("Width")), self._width), (self._side_name(self.tr("Height")), self._height),
                  self._unit)
@@ -86,9 +90,15 @@ class SourcePanel(Panel):
         for dpi in _DPIS:
             self._page_dpi.addItem(self.tr("{0} dpi").format(dpi), dpi)
         self._page_dpi.activated.connect(
-            lambda _: self.change.emit(replace(self._recipe, page_dpi=self._page_dpi.currentData()), self.tr("resolution"), ""))
+            lambda _: self.change.emit(
+                replace(self._recipe, page_dpi=self._page_dpi.currentData()), self.tr("resolution"), ""
+            )
+        )
         self._page_row = QWidget()
-        for name, part, holder in ((self.tr("Page"), self._page, self._page_row), (self.tr("Drawn at"), self._page_dpi, QWidget())):
+        for name, part, holder in (
+            (self.tr("Page"), self._page, self._page_row),
+            (self.tr("Drawn at"), self._page_dpi, QWidget()),
+        ):
             row = QHBoxLayout(holder)
             row.setContentsMargins(0, 0, 0, 0)
             row.addWidget(self._side_name(name))
@@ -138,12 +148,18 @@ class SourcePanel(Panel):
         fit = work.fitness
         self._verdict.setText(self._sentence(work))
         self._list_points([f for f in work.findings if f.rule.stage == SOURCE])
-        self._judged.show_values((
-            (self.tr("Flat areas"), f"{fit.flat_share:.0%}"), (self.tr("Shading"), f"{fit.shaded_share:.0%}"),
-            (self.tr("Colours found"), self.tr("not counted for this reading") if work.tree is None else str(work.tree.proposed)),
-            (self.tr("Width of soft edges"), self.tr("{0:.1f} px").format(fit.edge_width_px)),
-            (self.tr("Grain in flat areas"), self.tr("{0:.0f} of 255").format(fit.noise)),
-        ))
+        self._judged.show_values(
+            (
+                (self.tr("Flat areas"), f"{fit.flat_share:.0%}"),
+                (self.tr("Shading"), f"{fit.shaded_share:.0%}"),
+                (
+                    self.tr("Colours found"),
+                    self.tr("not counted for this reading") if work.tree is None else str(work.tree.proposed),
+                ),
+                (self.tr("Width of soft edges"), self.tr("{0:.1f} px").format(fit.edge_width_px)),
+                (self.tr("Grain in flat areas"), self.tr("{0:.0f} of 255").format(fit.noise)),
+            )
+        )
 
     def _show_picture(self, picture):
         dpi = self.tr("not stated") if picture.dpi is None else self.tr("{0:.0f} dpi").format(picture.dpi)
@@ -180,7 +196,10 @@ class SourcePanel(Panel):
         if faults.screen_px is not None:
             return self.tr("A printed page with a screen: take the screen out first.")
         if fit.shaded_share > SHADED_SHARE:
-            return self.tr("A shaded picture: the photo reading gives it in a few tones. For clean shapes a flat version is better.")
+            return self.tr(
+                "A shaded picture: the photo reading gives it in a few tones. For clean shapes a flat version is "
+                "better."
+            )
         if faults.pale is not None or faults.uneven_light is not None or faults.skew_deg is not None:
             return self.tr("Fit to trace once it is prepared; the buttons below do it.")
         if work.reading == "tone":

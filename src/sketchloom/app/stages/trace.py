@@ -43,7 +43,17 @@ class TracePanel(Panel):
         self.presets = PresetsBox()
         self.colour, self.tone, self.line, self.photo = ColourBox(), ToneBox(), LineBox(), PhotoBox()
         self.detail, self.doubles, self.grow, self.patch = DetailBox(), DoublesBox(), GrowBox(), PatchBox()
-        self._boxes = (self.presets, self.colour, self.tone, self.line, self.photo, self.detail, self.doubles, self.grow, self.patch)
+        self._boxes = (
+            self.presets,
+            self.colour,
+            self.tone,
+            self.line,
+            self.photo,
+            self.detail,
+            self.doubles,
+            self.grow,
+            self.patch,
+        )
         for box in self._boxes:
             box.change.connect(self.change)
         self.colour.pick_wanted.connect(self.pick_wanted)
@@ -56,8 +66,12 @@ class TracePanel(Panel):
         self._build_rest()
         self._grow_fold = Fold(self.tr("Grow a region by colour"), self.grow)
         self._detail_fold = Fold(self.tr("Small details"), self.detail, True)
-        self.add(self._detail_fold, self._grow_fold,
-                 Fold(self.tr("A part with settings of its own"), self.patch), Fold(self.tr("Double outlines"), self.doubles))
+        self.add(
+            self._detail_fold,
+            self._grow_fold,
+            Fold(self.tr("A part with settings of its own"), self.patch),
+            Fold(self.tr("Double outlines"), self.doubles),
+        )
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
@@ -87,11 +101,23 @@ class TracePanel(Panel):
         for box, name in ((self.line, "line"), (self.colour, "colour"), (self.photo, "photo")):
             box.setVisible(reading == name)
         self._grow_fold.setVisible(reading == "colour")
-        words = {"tone": self.tr("tone"), "colour": self.tr("colour"), "line": self.tr("line"), "photo": self.tr("photo")}
-        self._reading_note.setText(self.tr("Chosen for this picture: {0}.").format(words[reading]) if work.recipe.reading == "auto" else "")
+        words = {
+            "tone": self.tr("tone"),
+            "colour": self.tr("colour"),
+            "line": self.tr("line"),
+            "photo": self.tr("photo"),
+        }
+        self._reading_note.setText(
+            self.tr("Chosen for this picture: {0}.").format(words[reading]) if work.recipe.reading == "auto" else ""
+        )
         self._reading_note.setVisible(work.recipe.reading == "auto")
         self.rest.setVisible(not pen)
-        shown = {"tone": (self.tone,), "line": (self.tone, self.line), "colour": (self.colour, self.grow), "photo": (self.photo,)}[reading]
+        shown = {
+            "tone": (self.tone,),
+            "line": (self.tone, self.line),
+            "colour": (self.colour, self.grow),
+            "photo": (self.photo,),
+        }[reading]
         for box in (self.presets, *shown, self.detail, self.doubles, self.patch, self.rest):
             box.show_work(work)
             box.recipe = recipe  # the document may be ahead of what is shown

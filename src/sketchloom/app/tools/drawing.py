@@ -15,7 +15,8 @@ _APART = 3.0
 
 def rings_path(rings, frame: Frame, size) -> QPainterPath:
     """Rings of cubics, px of a picture of a size, as they lie on the bench."""
-    place = lambda p: frame.place(p[0] / size[0], p[1] / size[1])  # noqa: E731
+    def place(p):
+        return frame.place(p[0] / size[0], p[1] / size[1])
     path = QPainterPath()
     path.setFillRule(Qt.FillRule.WindingFill)
     for ring in rings:
@@ -80,7 +81,9 @@ class ShapeTool(Tool):
 
     def __init__(self, size):
         super().__init__()
-        self.hint = self.tr("Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends.")
+        self.hint = self.tr(
+            "Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends."
+        )
         self._size = size
         self._rings, self._box = [], None
         self._how = self._from = None
@@ -102,15 +105,21 @@ class ShapeTool(Tool):
     def press(self, frame: Frame, at: QPointF) -> None:
         if self._box is None:
             return
-        corners, middle, handle = self._places(frame)
-        near = lambda p: math.hypot(*(p - at).toTuple()) <= _NEAR  # noqa: E731
+        corners, _middle, handle = self._places(frame)
+        def near(p):
+            return math.hypot(*(p - at).toTuple()) <= _NEAR
         self._from = at
         if near(handle):
             self._how = "turn"
         elif any(near(c) for c in corners):
             self._how = "scale"
         else:
-            box = (min(c.x() for c in corners) - 6, max(c.x() for c in corners) + 6, min(c.y() for c in corners) - 6, max(c.y() for c in corners) + 6)
+            box = (
+                min(c.x() for c in corners) - 6,
+                max(c.x() for c in corners) + 6,
+                min(c.y() for c in corners) - 6,
+                max(c.y() for c in corners) + 6,
+            )
             self._how = "move" if box[0] <= at.x() <= box[1] and box[2] <= at.y() <= box[3] else None
 
     def move(self, frame: Frame, at: QPointF, held: bool) -> None:
@@ -162,7 +171,9 @@ class ShapeTool(Tool):
             for corner in corners:
                 painter.setPen(QPen(QColor(theme.MADDER), 2))
                 painter.setBrush(QColor("#ffffff"))
-                painter.drawRect(int(corner.x() - HANDLE + 1), int(corner.y() - HANDLE + 1), int(2 * HANDLE - 2), int(2 * HANDLE - 2))
+                painter.drawRect(
+                    int(corner.x() - HANDLE + 1), int(corner.y() - HANDLE + 1), int(2 * HANDLE - 2), int(2 * HANDLE - 2)
+                )
             draw_handle(painter, handle)
 
 
@@ -237,7 +248,15 @@ class StretchTool(Tool):
 
     def paint(self, painter: QPainter, frame: Frame) -> None:
         if len(self._points) > 1:
-            painter.setPen(QPen(QColor(164, 58, 50, 90), 2 * _NEAR, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.setPen(
+                QPen(
+                    QColor(164, 58, 50, 90),
+                    2 * _NEAR,
+                    Qt.PenStyle.SolidLine,
+                    Qt.PenCapStyle.RoundCap,
+                    Qt.PenJoinStyle.RoundJoin,
+                )
+            )
             painter.drawPolyline([frame.place(*p) for p in self._points])
         if self._stretch is not None:
             line = self._line(self._stretch, frame)
@@ -249,7 +268,8 @@ class StretchTool(Tool):
 
 
 class StrokeTool(Tool):
-    """Points at strokes and chooses one by a click. ``line_at(x, y, reach)``, px, gives a stroke's number and its middle."""
+    """Points at strokes and chooses one by a click. ``line_at(x, y, reach)``, px, gives a stroke's number and its
+    middle."""
 
     chosen = Signal(int, float, float)
     wants_source = False

@@ -20,7 +20,9 @@ class GrowTool(Tool):
 
     def __init__(self, picture):
         super().__init__()
-        self.hint = self.tr("Click a colour. Drag sideways to set how far it reaches; Enter makes it a region. Esc leaves it.")
+        self.hint = self.tr(
+            "Click a colour. Drag sideways to set how far it reaches; Enter makes it a region. Esc leaves it."
+        )
         self._picture = picture.reduced(_LIVE_PX)
         self.seed = None
         self.tolerance = self.proposed = 0

@@ -30,7 +30,10 @@ class BridgeTool(Tool):
         self.repaint.emit()
 
     def _at(self, frame, at):
-        away = [(math.hypot(*((frame.place(*a) + frame.place(*b)) / 2 - at).toTuple()), n) for n, (a, b) in enumerate(self._lines)]
+        away = [
+            (math.hypot(*((frame.place(*a) + frame.place(*b)) / 2 - at).toTuple()), n)
+            for n, (a, b) in enumerate(self._lines)
+        ]
         best = min(away, default=(math.inf, -1))
         return best[1] if best[0] <= _NEAR * 2 else -1
 
@@ -92,7 +95,11 @@ class OwnBridgeTool(Tool):
 
     def release(self, frame: Frame, at: QPointF) -> None:
         place = self._px(frame, at)
-        near = frame.place(self._from[0] / self._size[0], self._from[1] / self._size[1]) - at if self._from is not None else None
+        near = (
+            frame.place(self._from[0] / self._size[0], self._from[1] / self._size[1]) - at
+            if self._from is not None
+            else None
+        )
         if near is not None and math.hypot(*near.toTuple()) > _NEAR and self._end_near(place) is not None:
             self._take(place)  # dragged from one to the other
 
@@ -101,7 +108,8 @@ class OwnBridgeTool(Tool):
         self.taken.emit(start, place)
 
     def paint(self, painter: QPainter, frame: Frame) -> None:
-        to_screen = lambda p: frame.place(p[0] / self._size[0], p[1] / self._size[1])  # noqa: E731
+        def to_screen(p):
+            return frame.place(p[0] / self._size[0], p[1] / self._size[1])
         painter.setBrush(Qt.BrushStyle.NoBrush)
         rings = [to_screen(self._end_near(self._from))] if self._from is not None else []
         rings += [to_screen(self._ring)] if self._ring is not None else []
@@ -114,7 +122,8 @@ class OwnBridgeTool(Tool):
 
 
 class LineTool(PointsTool):
-    """Drag to paint a line, or click from point to point and end with Enter or two clicks; ``most`` points end it at once."""
+    """Drag to paint a line, or click from point to point and end with Enter or two clicks; ``most`` points end it at
+    once."""
 
     taken = Signal(tuple)
     wants_source = False
@@ -159,7 +168,9 @@ class LineTool(PointsTool):
         width = max(self._width * frame.rect.width(), 1.0)
         if len(places) > 1:
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            painter.setPen(QPen(self._colour, width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.setPen(
+                QPen(self._colour, width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin)
+            )
             painter.drawPolyline(QPolygonF(places))
         if places:
             painter.setBrush(Qt.BrushStyle.NoBrush)

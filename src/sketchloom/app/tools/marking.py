@@ -74,7 +74,9 @@ class BrushTool(Tool):
         colour = QColor(theme.MOSS if self.keep else theme.MADDER)
         if self._points:
             colour.setAlpha(170)
-            painter.setPen(QPen(colour, thick, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+            painter.setPen(
+                QPen(colour, thick, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin)
+            )
             places = [frame.place(*p) for p in self._points]
             painter.drawPolyline(QPolygonF(places)) if len(places) > 1 else painter.drawPoint(places[0])
         if self._at is not None:
@@ -148,7 +150,10 @@ class SnapTool(EnterTool):
 
     def __init__(self, picture):
         super().__init__()
-        self.hint = self.tr("Click along the edge; the line finds it. Shift goes straight, Backspace one back, Enter closes. Esc leaves it.")
+        self.hint = self.tr(
+            "Click along the edge; the line finds it. Shift goes straight, Backspace one back, Enter closes. Esc "
+            "leaves it."
+        )
         self._paths = EdgePaths(picture)
         self._parts: list = []
         self._anchors: list = []

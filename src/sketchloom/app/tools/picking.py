@@ -25,7 +25,11 @@ class PickTool(RegionTool):
         return face in self.chosen
 
     def _take(self, faces, back):
-        self.chosen = [f for f in self.chosen if f not in faces] if back else [*self.chosen, *(f for f in faces if f not in self.chosen)]
+        self.chosen = (
+            [f for f in self.chosen if f not in faces]
+            if back
+            else [*self.chosen, *(f for f in faces if f not in self.chosen)]
+        )
         self.picked.emit(tuple(self.chosen))
         self.repaint.emit()
 

@@ -121,7 +121,9 @@ class RegionTool(Tool):
         for face in self._marked:
             self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.DotLine, 1.4)
         for face in self._swept:
-            painter.fillPath(self.path(face), QBrush(QColor(theme.MOSS if self._back else theme.MADDER), Qt.BrushStyle.BDiagPattern))
+            painter.fillPath(
+                self.path(face), QBrush(QColor(theme.MOSS if self._back else theme.MADDER), Qt.BrushStyle.BDiagPattern)
+            )
         for face in {self.face, *self._swept} - {-1}:
             self._stroke(painter, self.path(face), theme.MADDER, Qt.PenStyle.SolidLine, 1.8)
         painter.restore()
@@ -147,8 +149,12 @@ class RegionTool(Tool):
         painter.setClipPath(shape, Qt.ClipOperation.ReplaceClip)
         painter.fillRect(box, QColor(theme.LINEN_LIGHT))
         zoom = _LOUPE_ZOOM
-        page = QRectF(box.center().x() - (self._at.x() - frame.rect.x()) * zoom, box.center().y() - (self._at.y() - frame.rect.y()) * zoom,
-                      frame.rect.width() * zoom, frame.rect.height() * zoom)
+        page = QRectF(
+            box.center().x() - (self._at.x() - frame.rect.x()) * zoom,
+            box.center().y() - (self._at.y() - frame.rect.y()) * zoom,
+            frame.rect.width() * zoom,
+            frame.rect.height() * zoom,
+        )
         self._source().paint(painter, page, box)
         painter.translate(page.topLeft())
         painter.scale(scale * zoom, scale * zoom)
@@ -192,6 +198,9 @@ class BoxTool(Tool):
         if self._from is not None:
             box = QRectF(frame.place(*self._from), frame.place(*self._to)).normalized()
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            for colour, width, style in (("#ffffff", 3.2, Qt.PenStyle.SolidLine), (theme.MADDER, 1.6, Qt.PenStyle.DashLine)):
+            for colour, width, style in (
+                ("#ffffff", 3.2, Qt.PenStyle.SolidLine),
+                (theme.MADDER, 1.6, Qt.PenStyle.DashLine),
+            ):
                 painter.setPen(QPen(QColor(colour), width, style))
                 painter.drawRect(box)

@@ -56,7 +56,10 @@ class CropTool(EnterTool):
         if self.frame_shares is not None:
             a, b, c, d = self.frame_shares
             self.frame_shares = (min(a, c), min(b, d), max(a, c), max(b, d))
-            if self.frame_shares[2] - self.frame_shares[0] < _LEAST or self.frame_shares[3] - self.frame_shares[1] < _LEAST:
+            if (
+                self.frame_shares[2] - self.frame_shares[0] < _LEAST
+                or self.frame_shares[3] - self.frame_shares[1] < _LEAST
+            ):
                 self.frame_shares = None
         self.repaint.emit()
 

@@ -100,7 +100,9 @@ def draw_line(painter: QPainter, points, closed: bool = False) -> None:
     shape = QPolygonF(list(points))
     painter.setBrush(Qt.BrushStyle.NoBrush)
     for colour, width in (("#ffffff", 3.5), (theme.MADDER, 1.6)):
-        painter.setPen(QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin))
+        painter.setPen(
+            QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin)
+        )
         painter.drawPolygon(shape) if closed else painter.drawPolyline(shape)
 
 

@@ -17,16 +17,19 @@ _REPORTS_A_SECOND = 20.0
 CLOSING_S = 0.4
 """A window that closes waits no longer than this for what runs; what is still running then writes nothing any more."""
 NO_MEMORY = said("There is not enough memory for this. Use a smaller picture.")
-INSIDE = said("Something went wrong inside the program; the work itself is safe. Undo the last change and try another setting.")
+INSIDE = said(
+    "Something went wrong inside the program; the work itself is safe. Undo the last change and try another setting."
+)
 _log = logging.getLogger(__name__)
 
 
 @dataclass(eq=False)
 class Job:
-    """Work wanted: ``text`` says what it is, ``work(progress)`` does it elsewhere, then one of the others is called here.
+    """Work wanted: ``text`` says what it is, ``work(progress)`` does it elsewhere, then one of the others is called
+    here.
 
-    ``trouble(sentence)`` when it could not be done, ``stopped()`` when it was cancelled and has ended. A job that a newer
-    one has overtaken answers nothing.
+    ``trouble(sentence)`` when it could not be done, ``stopped()`` when it was cancelled and has ended. A job that a
+    newer one has overtaken answers nothing.
     """
 
     text: str
@@ -79,7 +82,7 @@ class Lane(QObject):
                 self._overtake()
             self._waiting.append(job)
             if self._thread is None:
-                self._thread = threading.Thread(target=self._loop, name=self._name, daemon=True)
+                self._thread = threading.Thread(target=self._loop, name=f"lane {self._name}", daemon=True)
                 self._thread.start()
             self._condition.notify()
         self._awaited.append(job)

@@ -79,5 +79,5 @@ def path_of(seen: Seen, scale: float, is_closed: bool) -> QPainterPath:
     data = np.array([len(elements)], ">i4").tobytes() + elements.tobytes() + np.array([0, _ODD_EVEN], ">i4").tobytes()
     held = QByteArray(data)  # the stream reads from it, and keeps no hold on it
     stream = QDataStream(held, QIODevice.OpenModeFlag.ReadOnly)
-    stream >> path  # noqa: B018
+    stream >> path
     return path

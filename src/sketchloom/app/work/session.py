@@ -92,7 +92,11 @@ class Session(QObject):
     def _open(self, text, read, recovered=None):
         def work(progress):
             progress.step(0, 2, text)
-            opened = read(progress) if recovered else opening.named_in(read(progress), QLocale.system().name().partition("_")[0])
+            opened = (
+                read(progress)
+                if recovered
+                else opening.named_in(read(progress), QLocale.system().name().partition("_")[0])
+            )
             progress.step(1, 2, text)
             return _Ready(opened, SourceImage(opened.picture), recovered)
         self.opening.run(text, work, self._open_ready, lambda why: self.trouble.emit("open", told(why)))
@@ -234,7 +238,14 @@ class Session(QObject):
                 lambda end: target / f"{release.safe_stem(name)}{end}")
             if with_report:
                 path = target.with_suffix(".json") if kind == release.ONE else beside("-report.json")
-                files.append((path, lambda: report.to_bytes(report.report_of(work, work.picture.name, work.timings_s, compared=True))))
+                files.append(
+                    (
+                        path,
+                        lambda: report.to_bytes(
+                            report.report_of(work, work.picture.name, work.timings_s, compared=True)
+                        ),
+                    )
+                )
             if with_plan:
                 files += release.outgoing_plan(work, beside("-plan.svg"), words)
             return release.write(files, progress=progress)
@@ -284,7 +295,15 @@ class Session(QObject):
         painter = QPainter(image)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.scale(scale, scale)
-        paint_layers(painter, self.latest.work.layers, self.latest.paths, self.latest.work.mm_per_px, None, (0.0, 0.0, width, height), 1 / scale)
+        paint_layers(
+            painter,
+            self.latest.work.layers,
+            self.latest.paths,
+            self.latest.work.mm_per_px,
+            None,
+            (0.0, 0.0, width, height),
+            1 / scale,
+        )
         painter.end()
         return png_bytes(image)
 

@@ -104,14 +104,18 @@ class Evaluator(QObject):
 
     def _emit(self, request, picture, work, coarse):
         paths = tuple(self._exact.keep(("path", id(layer.outline), work.mm_per_px), lambda: (
-            layer.outline, SheetPath(layer.outline, work.mm_per_px)))[1] for layer in work.layers)
+            layer.outline, SheetPath(layer.outline, work.mm_per_px)))[1] for layer in work.layers)  # noqa: B023
         index = None if coarse else self._exact.keep(
             ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
         if self.is_current(request.number):
             veil = None
             if work.picture is not work.whole and work.picture.alpha is not None:
-                veil = self._exact.keep(("veil", id(work.picture)), lambda: (work.picture, tint_of(255 - work.picture.alpha)))[1]
-            self.ready.emit(Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil))
+                veil = self._exact.keep(
+                    ("veil", id(work.picture)), lambda: (work.picture, tint_of(255 - work.picture.alpha))
+                )[1]
+            self.ready.emit(
+                Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil)
+            )
 
     def _source_of(self, request, picture, work, coarse):
         """The picture to show; None for the one shown already, while a reduced one is all there is."""

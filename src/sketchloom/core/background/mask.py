@@ -60,7 +60,9 @@ def _unmixed(picture, keep, background):
     # farther off, a colour like that of the kept side is something else of that colour
     near = cv2.dilate(keep.astype(np.uint8), _NEAR) > cv2.erode(keep.astype(np.uint8), _NEAR)
     band = np.flatnonzero(near & (away[0] > 0) & (away[1] > 0) & (away[0] < _EDGE_PX) & (away[1] < _EDGE_PX))
-    inner, outer, seen = (pixels[i].astype(np.float32) for i in (nearest[0].ravel()[band], nearest[1].ravel()[band], band))
+    inner, outer, seen = (
+        pixels[i].astype(np.float32) for i in (nearest[0].ravel()[band], nearest[1].ravel()[band], band)
+    )
     line = inner - outer
     size = (line * line).sum(1)
     plain = size > _CONTRAST**2

@@ -45,7 +45,9 @@ class EdgePaths:
             rows.append(here.ravel())
             cols.append(there.ravel())
             weights.append(0.5 * (cost.ravel()[rows[-1]] + cost.ravel()[cols[-1]]) * np.hypot(dx, dy))
-        graph = csr_array((np.concatenate(weights), (np.concatenate(rows), np.concatenate(cols))), shape=(cost.size,) * 2)
+        graph = csr_array(
+            (np.concatenate(weights), (np.concatenate(rows), np.concatenate(cols))), shape=(cost.size,) * 2
+        )
         first, last = number[tuple((a - low)[::-1])], number[tuple((b - low)[::-1])]
         _, before = dijkstra(graph, directed=False, indices=first, return_predecessors=True)
         path = [int(last)]

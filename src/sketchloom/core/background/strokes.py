@@ -80,8 +80,10 @@ def _walked(rgb, said):
     shape = said.shape
     scale = min(1.0, _WALK_PX / max(shape))
     size = (max(8, round(shape[1] * scale)), max(8, round(shape[0] * scale)))
-    lab = cv2.cvtColor(cv2.GaussianBlur(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), (0, 0), 0.7).astype(np.float32) / 255,
-                       cv2.COLOR_RGB2Lab)
+    lab = cv2.cvtColor(
+        cv2.GaussianBlur(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), (0, 0), 0.7).astype(np.float32) / 255,
+        cv2.COLOR_RGB2Lab,
+    )
     marked = np.zeros((size[1], size[0]), np.uint8)
     for side in (2, 1):
         marked[cv2.resize((said == side).astype(np.float32), size, interpolation=cv2.INTER_AREA) > 0.2] = side

@@ -58,5 +58,9 @@ def places(name, values, least: int, most: int) -> None:
 
 def points(name, values, least: int, most: int) -> None:
     """Places of a picture that may lie somewhat beyond its edges."""
-    if not isinstance(values, tuple) or not least <= len(values) <= most or not all(are_numbers(p, 2, -2, 3) for p in values):
+    if (
+        not isinstance(values, tuple)
+        or not least <= len(values) <= most
+        or not all(are_numbers(p, 2, -2, 3) for p in values)
+    ):
         raise SettingError(name, said("{least} to {most} places", least=least, most=most), values)

@@ -64,14 +64,15 @@ def ciede2000(lab1, lab2) -> np.ndarray:
     lm, cm = (l1 + l2) / 2, (c1 + c2) / 2
     far = np.abs(h1 - h2) > 180
     hm = np.where(grey, h1 + h2, (h1 + h2 + np.where(far, np.where(h1 + h2 < 360, 360, -360), 0)) / 2)
-    cos = lambda degrees: np.cos(np.radians(degrees))  # noqa: E731
+    def cos(degrees):
+        return np.cos(np.radians(degrees))
     t = 1 - 0.17 * cos(hm - 30) + 0.24 * cos(2 * hm) + 0.32 * cos(3 * hm + 6) - 0.20 * cos(4 * hm - 63)
     sl = 1 + 0.015 * (lm - 50) ** 2 / np.sqrt(20 + (lm - 50) ** 2)
     sc, sh = 1 + 0.045 * cm, 1 + 0.015 * cm * t
     rc = 2 * np.sqrt(cm**7 / (cm**7 + 25.0**7))
     rt = -np.sin(np.radians(60 * np.exp(-(((hm - 275) / 25) ** 2)))) * rc
-    l, c, h = dl / sl, dc / sc, dh / sh
-    return np.sqrt(np.maximum(l * l + c * c + h * h + rt * c * h, 0))
+    light, chroma, hue = dl / sl, dc / sc, dh / sh
+    return np.sqrt(np.maximum(light * light + chroma * chroma + hue * hue + rt * chroma * hue, 0))
 
 
 def to_hex(rgb8) -> str:

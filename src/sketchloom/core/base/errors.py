@@ -1,4 +1,5 @@
-"""The exceptions of the program. Each carries one sentence for the user, ``message``, which can be told in any language."""
+"""The exceptions of the program. Each carries one sentence for the user, ``message``, which can be told in any
+language."""
 
 from sketchloom.core.base.said import said
 

@@ -35,7 +35,9 @@ def from_plain(data, kind: type[T], where: str = "$") -> T:
         cause = error.__cause__
         if isinstance(cause, SettingError):
             name = cause.field.rpartition(".")[2] if cause.field else ""
-            raise SettingError(f"{place}.{name}" if name and not place.endswith(name) else place, cause.expected, cause.got) from None
+            raise SettingError(
+                f"{place}.{name}" if name and not place.endswith(name) else place, cause.expected, cause.got
+            ) from None
         expected, _, got = why.partition(", got ")
         if not got:  # a field is missing
             raise SettingError(place, said("an object with all its fields"), _in_words(why)) from None

@@ -5,11 +5,15 @@ and ``told`` makes it anew from the same pattern in another language. The catalo
 name ``said``, so a pattern is always written out where it is used.
 """
 
+from typing import Any
+
 
 class Said(str):
     """A sentence in English, with the ``pattern`` it was made from and its ``figures``."""
 
     __slots__ = ("figures", "pattern")
+    pattern: str
+    figures: dict[str, Any]
 
     def __new__(cls, pattern: str, /, **figures):
         made = super().__new__(cls, pattern.format(**figures) if figures else pattern)
@@ -59,7 +63,9 @@ def told(text: str, translate) -> str:
     pattern = translate(text.pattern)
     if not text.figures:
         return pattern
-    figures = {name: told(value, translate) if isinstance(value, str) else value for name, value in text.figures.items()}
+    figures = {
+        name: told(value, translate) if isinstance(value, str) else value for name, value in text.figures.items()
+    }
     try:
         return pattern.format(**figures)
     except (KeyError, IndexError, ValueError):  # a translation that does not fit is no reason to say nothing

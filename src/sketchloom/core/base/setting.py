@@ -5,6 +5,7 @@ the word of the command for it. Checks, plain data, the command and its help, th
 the controls of the window are made from that.
 """
 
+import math
 from dataclasses import MISSING, Field, dataclass, field, fields, replace
 from typing import Any
 
@@ -48,8 +49,8 @@ class Setting:
     ``least`` and ``most`` bound a number, or the count of parts; ``optional``: None leaves it to the program, or to
     nobody. ``choices`` by their values, ``names`` what people call each. ``place``: the panel that makes a control
     for it by itself; empty for one that has its control placed by hand. ``late``: it changes no region, only what is
-    made of regions. ``by_hand``: it holds decisions about one work, which an untouched copy has not. ``preset``: it says
-    how to work, and nothing about one picture, so that it can be kept under a name.
+    made of regions. ``by_hand``: it holds decisions about one work, which an untouched copy has not. ``preset``: it
+    says how to work, and nothing about one picture, so that it can be kept under a name.
     """
 
     name: str
@@ -57,8 +58,8 @@ class Setting:
     label: str
     about: str
     default: Any = None
-    least: float | None = None
-    most: float | None = None
+    least: float = 0
+    most: float = math.inf
     optional: bool = False
     choices: tuple = ()
     names: tuple[str, ...] = ()
@@ -77,7 +78,9 @@ class Setting:
             case "whole" | "number" | "length":
                 kind = int if self.kind == WHOLE else (int, float)
                 if isinstance(value, bool) or not isinstance(value, kind) or not self.least <= value <= self.most:
-                    raise SettingError(name, said("between {least} and {most}", least=self.least, most=self.most), value)
+                    raise SettingError(
+                        name, said("between {least} and {most}", least=self.least, most=self.most), value
+                    )
             case "switch":
                 if type(value) is not bool:
                     raise SettingError(name, said("true or false"), value)
@@ -90,9 +93,11 @@ class Setting:
                 if not isinstance(value, str) or len(value) > self.most:
                     raise SettingError(name, said("a text of at most {most} letters", most=int(self.most)), value)
             case "parts":
-                if not isinstance(value, tuple) or self.most is not None and not self.least <= len(value) <= self.most:
-                    raise SettingError(name, said("{least} to {most} of them", least=int(self.least or 0), most=int(self.most or 0)),
-                                       len(value) if isinstance(value, tuple) else value)
+                if not isinstance(value, tuple) or not self.least <= len(value) <= self.most:
+                    got = len(value) if isinstance(value, tuple) else value
+                    raise SettingError(
+                        name, said("{least} to {most} of them", least=int(self.least), most=self.most), got
+                    )
 
 
 def whole(default, least, most, label="", about="", **more) -> Any:
@@ -124,7 +129,7 @@ def text(default, label="", about="", most: int = MAX_TEXT, **more) -> Any:
     return _field(default, TEXT, label, about, most=most, **more)
 
 
-def parts(default, least=0, most=None, label="", about="", **more) -> Any:
+def parts(default, least=0, most=math.inf, label="", about="", **more) -> Any:
     """Several things, each of which checks itself."""
     return _field(default, PARTS, label, about, least=least, most=most, **more)
 

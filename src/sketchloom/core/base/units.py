@@ -14,12 +14,15 @@ _LENGTH = re.compile(r"^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(mm|cm|in|\"|″)?\s*$", 
 def parse_length_mm(text: str, default_unit: str = "mm", or_zero: bool = False) -> float:
     """Millimetres of a length such as ``120mm``, ``4.7 in`` or ``12,5 cm``.
 
-    A bare number is in ``default_unit``. Raises SettingError when it is not a length above 0, or, with ``or_zero``, not one of 0 either.
+    A bare number is in ``default_unit``. Raises SettingError when it is not a length above 0, or, with ``or_zero``,
+    not one of 0 either.
     """
     match = _LENGTH.match(text)
     value = float(match[1].replace(",", ".")) if match else -1.0
-    if value < 0 or value == 0 and not or_zero:
-        raise SettingError("A length", said('a number {above} with mm, cm or in, such as "120 mm"', above='of 0 or more' if or_zero else 'above 0'), text)
+    if match is None or (value == 0 and not or_zero):
+        wanted = said('a number of 0 or more with mm, cm or in, such as "120 mm"') if or_zero else said(
+            'a number above 0 with mm, cm or in, such as "120 mm"')
+        raise SettingError("A length", wanted, text)
     return value * _PER_UNIT_MM[(match[2] or default_unit).lower()]
 
 

@@ -24,10 +24,10 @@ def crossing_chords(begin, end) -> np.ndarray:
     later = np.repeat(starts[1:], np.diff(starts)) - np.arange(len(chord)) - 1
     total = np.cumsum(later)
     cuts = np.searchsorted(total, np.arange(_PAIRS_AT_ONCE, total[-1], _PAIRS_AT_ONCE)) + 1
-    parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)]))
+    parts = list(zip([0, *cuts.tolist()], [*cuts.tolist(), len(chord)], strict=False))
     low, high = np.minimum(from_, to).T.copy(), np.maximum(from_, to).T.copy()
     follows = np.append((to[:-1, 0] == from_[1:, 0]) & (to[:-1, 1] == from_[1:, 1]), False)
-    near = parallel.in_threads(lambda part: _near_pairs(chord, later, *part, low, high, follows), parts)
+    near = parallel.in_threads(lambda part: _near_pairs(chord, later, part[0], part[1], low, high, follows), parts)
     one, two = source[np.concatenate([n[0] for n in near])], source[np.concatenate([n[1] for n in near])]
     a, b, c, d = begin[one], end[one], begin[two], end[two]
     cross = np.flatnonzero((_side(a, b, c) * _side(a, b, d) < 0) & (_side(c, d, a) * _side(c, d, b) < 0))
@@ -56,7 +56,12 @@ def _by_cell(begin, end):
     wide, high = high_x > low_x, high_y > low_y
     first = (low_y - top) * across + low_x - left
     cells, chords = [], []
-    for use, on in ((np.arange(len(begin)), 0), (np.flatnonzero(wide), 1), (np.flatnonzero(high), across), (np.flatnonzero(wide & high), across + 1)):
+    for use, on in (
+        (np.arange(len(begin)), 0),
+        (np.flatnonzero(wide), 1),
+        (np.flatnonzero(high), across),
+        (np.flatnonzero(wide & high), across + 1),
+    ):
         cells.append(first[use] + on)
         chords.append(use)
     cell, chord = np.concatenate(cells), np.concatenate(chords)

@@ -62,7 +62,7 @@ def find_corners(lines: Polylines, blur_px: float = 0.0, scatter_px: float = 0.0
     if len(xy) == 0:
         return _none()
     at = ragged.Neighbours(starts, closed)
-    span = _SPAN + int(round(blur_px))
+    span = _SPAN + round(blur_px)
     strength = _turning(lines, at, span)
     strongest = strength.copy()
     for k in range(-span, span + 1):
@@ -97,7 +97,8 @@ def _turning(lines, at, span):
     step -= 2 * np.pi * np.rint(step / (2 * np.pi))
     total = np.cumsum(step)
     here = np.arange(len(xy)) + np.repeat(starts[:-1] - lines.starts[:-1], lengths) + margin
-    over = lambda first, last: np.abs(total[here + last] - total[here + first - 1])  # noqa: E731
+    def over(first, last):
+        return np.abs(total[here + last] - total[here + first - 1])
     bend = np.minimum(over(-span - 3, -span - 1), over(span + 1, span + 3)) * (2 * span / 3.0)
     return over(1 - span, span) - bend
 
@@ -114,9 +115,9 @@ def _meet(xy, at, index, blur, scatter):
         np.hypot(*chords[0].T) * np.hypot(*chords[1].T), 1e-9)
     half = 0.5 * np.arccos(np.clip(-cosine, -1, 1))  # half the angle between the sides
     tip = half < np.radians(40)
-    normals, means = zip(*(_line(np.where(tip[:, None], xy[far], xy[near])) for near, far in sides))
+    normals, means = zip(*(_line(np.where(tip[:, None], xy[far], xy[near])) for near, far in sides), strict=False)
     system = np.stack(normals, axis=1)
-    value = np.stack([(n * m).sum(1) for n, m in zip(normals, means)], axis=1)
+    value = np.stack([(n * m).sum(1) for n, m in zip(normals, means, strict=False)], axis=1)
     parallel = np.abs(np.linalg.det(system)) < np.sin(TURN_RAD) * 0.6
     system[parallel] = np.eye(2)
     meeting = np.linalg.solve(system, value[..., None])[..., 0]

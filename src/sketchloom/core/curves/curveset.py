@@ -67,7 +67,8 @@ def segment_areas(controls) -> np.ndarray:
     Green's theorem; the weights are the exact integrals of Bernstein products.
     """
     x, y = controls[..., 0], controls[..., 1]
-    cross = lambda i, j: x[:, i] * y[:, j] - x[:, j] * y[:, i]  # noqa: E731
+    def cross(i, j):
+        return x[:, i] * y[:, j] - x[:, j] * y[:, i]
     return (
         6 * cross(0, 1) + 3 * cross(0, 2) + cross(0, 3) + 3 * cross(1, 2) + 3 * cross(1, 3) + 6 * cross(2, 3)
     ) / 20.0

@@ -94,7 +94,7 @@ def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
     free = ~(_open_end(lines, runs.first) | _open_end(lines, runs.last))
     unit = _levelled(runs, tolerance_px, free)
     begin, end = runs.begin.copy(), runs.end.copy()
-    for place, index in ((begin, runs.first), (end, runs.last)):
+    for place, _index in ((begin, runs.first), (end, runs.last)):
         foot = foot_on(place, runs.mean, unit)
         move = free & (np.hypot(*(foot - place).T) <= _CORNER_MOVE_PX)
         place[move] = foot[move]
@@ -253,7 +253,8 @@ def _agreed(arc, radius, bow, tolerance):
     """Radii of one arc that differ by no more than the tolerance shows, as their mean."""
     begins = np.flatnonzero(np.diff(arc, prepend=-1))
     of = np.cumsum(np.diff(arc, prepend=-1) != 0) - 1
-    mean_of = lambda w: np.add.reduceat(w * radius, begins) / np.maximum(np.add.reduceat(w, begins), 1e-9)  # noqa: E731
+    def mean_of(w):
+        return np.add.reduceat(w * radius, begins) / np.maximum(np.add.reduceat(w, begins), 1e-9)
     plain = np.isfinite(bow)
     like = plain.astype(float)
     for _ in range(2):
@@ -287,7 +288,12 @@ class _Cases:
         self.bow = np.where(self.parallel, np.inf, 1.0 / cos_half - 1.0)
         self.starts = ragged.lengths_to_starts(size + 1 + 2 * _MARGIN)
         self.of = ragged.owner(self.starts)
-        local = np.arange(self.starts[-1]) - self.starts[self.of] - _MARGIN + (runs.last[before] - lines.starts[arc])[self.of]
+        local = (
+            np.arange(self.starts[-1])
+            - self.starts[self.of]
+            - _MARGIN
+            + (runs.last[before] - lines.starts[arc])[self.of]
+        )
         length = (lines.starts[arc + 1] - lines.starts[arc])[self.of]
         at = np.where(lines.closed[arc][self.of], np.mod(local, length), np.clip(local, 0, length - 1))
         self.index = lines.starts[arc][self.of] + at
@@ -304,7 +310,8 @@ class _Cases:
 
     def solved(self):
         weight = self.inside.astype(float)
-        total = lambda v: np.add.reduceat(weight * v, self.starts[:-1])  # noqa: E731
+        def total(v):
+            return np.add.reduceat(weight * v, self.starts[:-1])
         gap = self.xy - self.origin[self.of]
         deep = (gap * self.way[self.of]).sum(1)
         least = np.minimum.reduceat(np.where(self.inside, np.hypot(*gap.T), np.inf), self.starts[:-1])
@@ -345,7 +352,8 @@ class _Cases:
         away = np.hypot(*arm.T) - self.size_of(unknown)[self.of]
         ahead = (arm * self.ua[self.of]).sum(1)
         behind = (arm * self.ub[self.of]).sum(1)
-        line = lambda u, far: (self.xy - far)[:, 0] * u[:, 1] - (self.xy - far)[:, 1] * u[:, 0]  # noqa: E731
+        def line(u, far):
+            return (self.xy - far)[:, 0] * u[:, 1] - (self.xy - far)[:, 1] * u[:, 0]
         place = np.arange(self.starts[-1]) - self.starts[self.of]
         first_half = place < np.diff(self.starts)[self.of] // 2
         on_a, on_b = first_half & (ahead < 0), ~first_half & (behind > 0)

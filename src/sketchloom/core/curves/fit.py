@@ -91,7 +91,9 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     Schneider 1990, "An algorithm for automatically fitting digitized curves", Graphics Gems.
     """
     if not tolerance_px > 0:
-        raise GeometryError(said("The fitting tolerance must be above 0 px; got {tolerance_px!r}.", tolerance_px=tolerance_px))
+        raise GeometryError(
+            said("The fitting tolerance must be above 0 px; got {tolerance_px!r}.", tolerance_px=tolerance_px)
+        )
     if not np.isfinite(points).all():
         raise GeometryError(said("A boundary point is not a finite number."))
     if np.any(spans.last <= spans.first):
@@ -211,7 +213,8 @@ def _cut_at(points, spans, of, at):
     tangent = local_tangent(points, at, spans.first[of], spans.last[of])
     smooth, no = np.ones(len(at), bool), np.zeros(len(at), bool)
     order = np.argsort(np.concatenate([spans.first, at]), kind="stable")
-    join = lambda a, b: np.concatenate([a, b])[order]  # noqa: E731
+    def join(a, b):
+        return np.concatenate([a, b])[order]
     first = join(spans.first, at)
     last = join(spans.last, spans.last[of])
     inner = np.append((first[1:] < last[:-1]) & (last[1:] == last[:-1]), False)

@@ -28,7 +28,8 @@ def made_symmetric(planar: PlanarMap, curves: CurveSet, is_upright: bool, keeps_
     k = 0 if is_upright else 1
     middle = (planar.width if is_upright else planar.height) / 2
     flip = np.array([-1.0, 1.0]) if is_upright else np.array([1.0, -1.0])
-    mirror = lambda c: np.where(flip < 0, 2 * middle, 0.0) + c * flip  # noqa: E731
+    def mirror(c):
+        return np.where(flip < 0, 2 * middle, 0.0) + c * flip
     stays = (lambda x: x < middle) if keeps_first else (lambda x: x > middle)
     made = {}
     for arc in np.flatnonzero(partner >= 0).tolist():
@@ -48,7 +49,8 @@ def made_symmetric(planar: PlanarMap, curves: CurveSet, is_upright: bool, keeps_
 
 
 def _partners(planar, is_upright):
-    """(A,) the arc on the other side that is each arc's mirror image, itself for one that crosses the axis, -1 for none."""
+    """(A,) the arc on the other side that is each arc's mirror image, itself for one that crosses the axis, -1 for
+    none."""
     y, x = np.divmod(planar.vertex, planar.width + 1)
     step = STEP[planar.heading]
     mx, my = 2 * x + step[:, 0], 2 * y + step[:, 1]
@@ -67,16 +69,24 @@ def _partners(planar, is_upright):
 def _runs_alike(image, theirs, closed):
     if closed:
         return np.sign(segment_areas(image).sum()) == np.sign(segment_areas(theirs).sum())
-    apart = lambda a, b: float(np.hypot(*(a - b)))  # noqa: E731
-    return apart(image[0, 0], theirs[0, 0]) + apart(image[-1, 3], theirs[-1, 3]) <= apart(image[0, 0], theirs[-1, 3]) + apart(
-        image[-1, 3], theirs[0, 0])
+    def apart(a, b):
+        return float(np.hypot(*(a - b)))
+    return apart(image[0, 0], theirs[0, 0]) + apart(image[-1, 3], theirs[-1, 3]) <= apart(
+        image[0, 0], theirs[-1, 3]
+    ) + apart(image[-1, 3], theirs[0, 0])
 
 
 def _own_mirror(own, closed, k, middle, mirror, stays):
     """An arc that crosses the axis from its half on the side that stays; None where it crosses in another way."""
     parts = _cut_at(own, k, middle)
-    side = np.array([bool(stays(p[[0, 3], k].mean())) if abs(p[[0, 3], k].mean() - middle) > 1e-9 else bool(stays(evaluate(p, 0.5)[k]))
-                     for p in parts])
+    side = np.array(
+        [
+            bool(stays(p[[0, 3], k].mean()))
+            if abs(p[[0, 3], k].mean() - middle) > 1e-9
+            else bool(stays(evaluate(p, 0.5)[k]))
+            for p in parts
+        ]
+    )
     if side.all() or not side.any():
         return None
     # a curve may waver about the axis where it crosses it: what counts is the way up to its first crossing
@@ -106,8 +116,11 @@ def _cut_at(controls, k, middle):
     out = []
     for c in controls:
         w = c[:, k] - middle
-        roots = np.roots([-w[0] + 3 * w[1] - 3 * w[2] + w[3], 3 * w[0] - 6 * w[1] + 3 * w[2], -3 * w[0] + 3 * w[1], w[0]]) \
-            if np.sign(w).min() < np.sign(w).max() else np.empty(0)
+        roots = (
+            np.roots([-w[0] + 3 * w[1] - 3 * w[2] + w[3], 3 * w[0] - 6 * w[1] + 3 * w[2], -3 * w[0] + 3 * w[1], w[0]])
+            if np.sign(w).min() < np.sign(w).max()
+            else np.empty(0)
+        )
         at = np.sort(roots.real[(np.abs(roots.imag) < 1e-9) & (roots.real > 1e-6) & (roots.real < 1 - 1e-6)])
         last = 0.0
         rest = c
@@ -146,7 +159,11 @@ def _with(planar, curves, made):
     rest = np.setdiff1d(np.arange(len(count)), np.array(list(made), np.intp))
     source, _ = ragged.take(curves.starts, rest)
     target, _ = ragged.take(starts, rest)
-    controls[target], straight[target], miss[target] = curves.controls[source], curves.straight[source], curves.miss_px[source]
+    controls[target], straight[target], miss[target] = (
+        curves.controls[source],
+        curves.straight[source],
+        curves.miss_px[source],
+    )
     for arc in range(len(count)):
         if count[arc] and not planar.closed[arc]:
             for node, at, near in ((planar.start_node[arc], (starts[arc], 0), (starts[arc], 1)),

@@ -100,7 +100,8 @@ def _handles(x, y, t, starts, leave, arrive, ends, length):
     s = 1.0 - t
     b1, b2 = 3 * s * s * t, 3 * s * t * t
     b0 = s * s * (s + 3 * t)  # weight of the begin and of the handle's own begin
-    total = lambda v: np.add.reduceat(v, starts[:-1])  # noqa: E731
+    def total(v):
+        return np.add.reduceat(v, starts[:-1])
     c11, c22, c12 = total(b1 * b1), total(b2 * b2), total(b1 * b2)
     sum1, sum2, with1, with2 = total(b1), total(b2), total(b1 * b0), total(b2 * b0)
     rest1 = np.stack([total(b1 * x), total(b1 * y)], -1) - begin * with1[:, None] - end * (sum1 - with1)[:, None]

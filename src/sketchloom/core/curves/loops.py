@@ -76,7 +76,8 @@ def _circles(xy, starts):
     lengths = np.diff(starts)
     mean = np.stack([np.add.reduceat(xy[:, c], starts[:-1]) for c in (0, 1)], -1) / lengths[:, None]
     x, y = (xy - np.repeat(mean, lengths, axis=0)).T
-    total = lambda v: np.add.reduceat(v, starts[:-1])  # noqa: E731
+    def total(v):
+        return np.add.reduceat(v, starts[:-1])
     square = x * x + y * y
     system = np.stack([total(x * x), total(x * y), total(x * y), total(y * y)], -1).reshape(-1, 2, 2)
     target = 0.5 * np.stack([total(x * square), total(y * square)], -1)
@@ -99,13 +100,14 @@ def _ellipse(points):
         return None
     m = d1.T @ d1 + (d1.T @ d2) @ t
     m = np.stack([m[2] / 2, -m[1], m[0] / 2])
-    values, vectors = np.linalg.eig(m)
+    _values, vectors = np.linalg.eig(m)
     vectors = np.real(vectors)
     ratio = 4 * vectors[0] * vectors[2] - vectors[1] ** 2
     if not (ratio > 0).any():
         return None
     first = vectors[:, np.argmax(ratio > 0)]
-    a, b, c, d, e, f = *first, *(t @ first)
+    a, b, c = first
+    d, e, f = t @ first
     matrix = np.array([[a, b / 2], [b / 2, c]])
     centre = np.linalg.solve(-2 * matrix, [d, e])
     level = -(f + 0.5 * (d * centre[0] + e * centre[1]))
@@ -121,9 +123,15 @@ def _ellipse(points):
 
 def _cubics(centre, axes, turn, clockwise):
     """Four cubics a loop, (K, 4, 4, 2), in the loop's own sense (y down: clockwise is positive)."""
-    quarter = np.array([[[1, 0], [1, HANDLE], [HANDLE, 1], [0, 1]], [[0, 1], [-HANDLE, 1], [-1, HANDLE], [-1, 0]],
-                        [[-1, 0], [-1, -HANDLE], [-HANDLE, -1], [0, -1]], [[0, -1], [HANDLE, -1], [1, -HANDLE], [1, 0]]],
-                       float)
+    quarter = np.array(
+        [
+            [[1, 0], [1, HANDLE], [HANDLE, 1], [0, 1]],
+            [[0, 1], [-HANDLE, 1], [-1, HANDLE], [-1, 0]],
+            [[-1, 0], [-1, -HANDLE], [-HANDLE, -1], [0, -1]],
+            [[0, -1], [HANDLE, -1], [1, -HANDLE], [1, 0]],
+        ],
+        float,
+    )
     unit = np.broadcast_to(quarter, (len(centre), 4, 4, 2)).copy()
     unit[~clockwise] = unit[~clockwise][:, ::-1, ::-1]
     unit = unit * axes[:, None, None, :]

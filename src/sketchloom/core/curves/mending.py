@@ -135,7 +135,8 @@ def _refitted(spliced, which, tolerance):
         miss = miss + ragged.reduce_pieces(np.maximum, spliced.pulled_px[own], reach)
     new_arc = spliced.ring_arc[np.searchsorted(spliced.starts, new_first, side="right") - 1]
     stay = ~which
-    mixed = lambda old, new: np.concatenate([old[stay], new])  # noqa: E731
+    def mixed(old, new):
+        return np.concatenate([old[stay], new])
     first, arc = mixed(spliced.first, new_first), mixed(spliced.arc, new_arc)
     order = np.lexsort((first, arc))
     return replace(

@@ -37,8 +37,14 @@ class Mirrored(Part):
         rings = [self._completed(k, points[k]) for k in range(len(self.arcs))]
         names = ("owner", "controls", "straight", "miss", "segment_first", "segment_last", "points")
         starts = ragged.lengths_to_starts([len(ring[-1]) for ring in rings])
-        for name, values in zip(names, zip(*rings)):
-            setattr(self, name, np.concatenate([v + o if name.startswith("segment") else v for v, o in zip(values, starts)]))
+        for name, values in zip(names, zip(*rings, strict=False), strict=False):
+            setattr(
+                self,
+                name,
+                np.concatenate(
+                    [v + o if name.startswith("segment") else v for v, o in zip(values, starts, strict=False)]
+                ),
+            )
         self.starts = starts
 
     def _meet(self, tolerance):
@@ -73,7 +79,8 @@ class Mirrored(Part):
 
 
 class MirroredRuns(Mirrored):
-    """Halves of symmetric open arcs, from their first node to the axis. ``leave``: direction at that node, NaN where it is free;
+    """Halves of symmetric open arcs, from their first node to the axis. ``leave``: direction at that node, NaN
+    where it is free;
     ``stop`` (K, 2) their other nodes."""
 
     def __init__(self, halves, arcs, leave, stop):
@@ -103,15 +110,24 @@ class MirroredRuns(Mirrored):
         first, last = self.segment_first[mine] - self.starts[k], self.segment_last[mine] - self.starts[k]
         whole = 2 * (len(points) - 1)
         firsts, lasts = np.concatenate([first, whole - last[::-1]]), np.concatenate([last, whole - first[::-1]])
-        every, straight, miss = np.concatenate([controls, image]), np.concatenate([straight, straight[::-1]]), np.concatenate([miss, miss[::-1]])
+        every, straight, miss = (
+            np.concatenate([controls, image]),
+            np.concatenate([straight, straight[::-1]]),
+            np.concatenate([miss, miss[::-1]]),
+        )
         points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis), self._stop[k][None]])
         middle = len(mine) - 1
         if straight[middle]:  # a line that crosses the axis squarely is one with its image
             every, straight, miss, firsts, lasts = _one_line(middle, every, straight, miss, firsts, lasts)
         elif miss[middle] + self._off[k] <= self._tolerance:
-            every[middle, 1:3], every[middle, 3] = self._one[k, 1:3], every[middle + 1, 3]  # the end may be a node, and stays it bit for bit
+            every[middle, 1:3], every[middle, 3] = (
+                self._one[k, 1:3],
+                every[middle + 1, 3],
+            )  # the end may be a node, and stays it bit for bit
             lasts[middle], miss[middle] = lasts[middle + 1], miss[middle] + self._off[k]
-            every, straight, miss, firsts, lasts = (np.delete(v, middle + 1, axis=0) for v in (every, straight, miss, firsts, lasts))
+            every, straight, miss, firsts, lasts = (
+                np.delete(v, middle + 1, axis=0) for v in (every, straight, miss, firsts, lasts)
+            )
         return np.full(len(every), self.arcs[k]), every, straight, miss, firsts, lasts, points
 
     def _meet(self, tolerance):
@@ -122,7 +138,8 @@ class MirroredRuns(Mirrored):
 
 
 def _across_axes(left, centre, axis):
-    """For cubics (K, 4, 2) that end on their axes, one cubic in place of each and its image, through their common point, and how far it is off, px;
+    """For cubics (K, 4, 2) that end on their axes, one cubic in place of each and its image, through their common
+    point, and how far it is off, px;
     infinitely far where there is none."""
     image = mirrored(left, centre[:, None], axis[:, None])
     a, b = left[:, 0], image[:, 0]

@@ -1,4 +1,5 @@
-"""Groups of arcs on their way from polylines to cubics: each is divided, fitted and put together by itself, except at junctions."""
+"""Groups of arcs on their way from polylines to cubics: each is divided, fitted and put together by itself, except at
+junctions."""
 
 import numpy as np
 
@@ -38,9 +39,11 @@ class Part:
         return halves
 
     def symmetric_runs(self, tolerance, blur, scatter, make):
-        """Open arcs that are symmetric, taken out of this part as one of their own, which ``make`` makes; None when there are none.
+        """Open arcs that are symmetric, taken out of this part as one of their own, which ``make`` makes; None when
+        there are none.
 
-        Directions at the nodes are settled by now. Where an arc runs on smoothly at one, it must leave both alike, within a joint that no one sees.
+        Directions at the nodes are settled by now. Where an arc runs on smoothly at one, it must leave both alike,
+        within a joint that no one sees.
         """
         arcs = np.unique(self.arc)
         local = np.zeros(len(self.arcs), bool)
@@ -67,7 +70,12 @@ class Part:
         taken = halves.some(use)
         direction = leave[use] + arrive[use]
         direction /= np.hypot(*direction.T)[:, None]
-        made = make(taken, self.arcs[taken.arc], np.where(smooth[use, None], direction, np.nan), self.lines.xy[self.lines.starts[taken.arc + 1] - 1])
+        made = make(
+            taken,
+            self.arcs[taken.arc],
+            np.where(smooth[use, None], direction, np.nan),
+            self.lines.xy[self.lines.starts[taken.arc + 1] - 1],
+        )
         self._leave_out(np.isin(self.arc, made.arcs))
         made.divide(tolerance, blur, scatter, True)
         return made
@@ -116,7 +124,15 @@ class Part:
 
     def spans(self, offset):
         """What is to be fitted, its points counted from ``offset``."""
-        return Spans(self.first + offset, self.last + offset, self.leave, self.arrive, self.smooth_first, self.smooth_last, self.line)
+        return Spans(
+            self.first + offset,
+            self.last + offset,
+            self.leave,
+            self.arrive,
+            self.smooth_first,
+            self.smooth_last,
+            self.line,
+        )
 
     def take(self, fitted, tolerance):
         """Put fitted spans, exact loops and round corners together."""
@@ -125,7 +141,8 @@ class Part:
         piece, starts = ragged.take(starts, self.round_number)
         of = ragged.owner(starts)
         four = np.repeat(self.loops.arc, 4)
-        join = lambda *parts: np.concatenate(parts)  # noqa: E731
+        def join(*parts):
+            return np.concatenate(parts)
         self.owner = self.arcs[join(arc, four, self.round_arc[of])]
         self.segment_first = join(fitted.spans.first, self.starts[four], self.round_ends[0][of])
         self.segment_last = join(fitted.spans.last, self.starts[four + 1] - 1, self.round_ends[1][of])

@@ -127,7 +127,7 @@ def _runs(controls, closed):
         at = np.unique(np.concatenate([[0], at, [len(controls)]]))
     else:
         at = np.concatenate([at, [len(controls)]]) if len(at) and at[0] == 0 else at
-    return list(zip(at[:-1].tolist(), at[1:].tolist()))
+    return list(zip(at[:-1].tolist(), at[1:].tolist(), strict=False))
 
 
 def _parallel(lines):
@@ -136,7 +136,7 @@ def _parallel(lines):
     ends = [(p[0], p[-1], float(np.hypot(*(p[-1] - p[0])))) for p in lines]
     for k, (a, b, size) in enumerate(ends):
         for m, (c, d, other) in enumerate(ends):
-            if m == k or other < size or other == size and m > k:
+            if m == k or other < size or (other == size and m > k):
                 continue
             u, v = (b - a) / size, (d - c) / other
             sine, cosine = u[0] * v[1] - u[1] * v[0], float(u @ v)

@@ -1,4 +1,5 @@
-"""New courses for a stretch of boundary: straight, a true arc, a circle, smoother, a corner rounded or made, pulled aside.
+"""New courses for a stretch of boundary: straight, a true arc, a circle, smoother, a corner rounded or made, pulled
+aside.
 
 Each takes the stretch as a polyline (N, 2), px, and gives a polyline from the same end to the same end.
 """
@@ -25,7 +26,7 @@ def even(points, step: float = _STEP_PX) -> np.ndarray:
     way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
     if way[-1] < _LEAST_PX:
         raise GeometryError(said("the stretch is shorter than three pixels"))
-    at = np.linspace(0, way[-1], max(int(round(way[-1] / step)), 4) + 1)
+    at = np.linspace(0, way[-1], max(round(way[-1] / step), 4) + 1)
     return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)
 
 
@@ -48,8 +49,15 @@ def arc(points) -> np.ndarray:
 
     def off(h):
         centre, radius = _circle_of(a, b, normal, length, h)
-        return float((np.square(np.hypot(*(points - centre).T) - radius)).sum()) if np.isfinite(radius) else float((side**2).sum())
-    best = minimize_scalar(off, bounds=sorted((0.3 * height, 2.0 * height)), method="bounded", options={"xatol": 1e-6}).x
+        return (
+            float((np.square(np.hypot(*(points - centre).T) - radius)).sum())
+            if np.isfinite(radius)
+            else float((side**2).sum())
+        )
+
+    best = minimize_scalar(
+        off, bounds=sorted((0.3 * height, 2.0 * height)), method="bounded", options={"xatol": 1e-6}
+    ).x
     if abs(best) < 1e-3:
         return straight(points)
     centre, radius = _circle_of(a, b, normal, length, best)
@@ -73,7 +81,8 @@ def _circle_of(a, b, normal, length, height):
 
 
 def fitted_circle(points) -> tuple[np.ndarray, float]:
-    """Centre and radius of the circle nearest to points (geometric least squares, from an algebraic start; Kasa 1976)."""
+    """Centre and radius of the circle nearest to points (geometric least squares, from an algebraic start; Kasa 1976).
+    """
     points = np.asarray(points, float)
     mean = points.mean(0)
     p = points - mean
@@ -87,7 +96,10 @@ def circle(points, centre=None, radius: float | None = None) -> np.ndarray:
     """A whole circle, fitted or given, that begins near the stretch's begin and runs round the same way."""
     points = np.asarray(points, float)
     own_centre, own_radius = fitted_circle(points)
-    centre, radius = own_centre if centre is None else np.asarray(centre, float), own_radius if radius is None else radius
+    centre, radius = (
+        own_centre if centre is None else np.asarray(centre, float),
+        own_radius if radius is None else radius,
+    )
     ahead = np.roll(points, -1, 0)
     turns = np.sign((points[:, 0] * ahead[:, 1] - points[:, 1] * ahead[:, 0]).sum())
     begin = np.arctan2(*(points[0] - centre)[::-1])
@@ -126,7 +138,8 @@ def simpler(points, tolerance_px: float) -> np.ndarray:
 
 
 def one_node_less(points) -> np.ndarray:
-    """The stretch with at least one node less than it has, in the course that is changed least for that (within an eighth).
+    """The stretch with at least one node less than it has, in the course that is changed least for that (within an
+    eighth).
 
     Raises GeometryError where no node is left to take out.
     """
@@ -190,7 +203,8 @@ def cornered(points) -> np.ndarray:
 
 
 def pulled(points, at: float, by) -> np.ndarray:
-    """The place a share ``at`` along moved by a vector, what lies around it along, the ends and their directions kept."""
+    """The place a share ``at`` along moved by a vector, what lies around it along, the ends and their directions kept.
+    """
     points = even(points)
     share = np.linspace(0, 1, len(points))
     side = np.where(share <= at, share / max(at, 1e-6), (1 - share) / max(1 - at, 1e-6))

@@ -21,7 +21,8 @@ _TOOTH, _TOOTH_POINTS = 8.0, 80
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Reshaped:
-    """Polylines after edits; ``found`` (E,) bool whether the stretch of each edit is still there; ``arcs`` those each one changed."""
+    """Polylines after edits; ``found`` (E,) bool whether the stretch of each edit is still there; ``arcs`` those each
+    one changed."""
 
     lines: Polylines
     found: np.ndarray
@@ -81,7 +82,8 @@ def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
 def _without_gaps(lines, hit, share, near_share, closed):
     """Hits with the short runs between them that lie farther off, teeth of a ragged edge, and one way along each run.
 
-    ``hit`` numbers of boundary points, rising; ``share`` how far along the stretch each is; ``near_share`` reach as a share of it.
+    ``hit`` numbers of boundary points, rising; ``share`` how far along the stretch each is; ``near_share`` reach as
+    a share of it.
     """
     arc = ragged.owner(lines.starts)[hit]
     step = np.diff(hit)
@@ -92,7 +94,7 @@ def _without_gaps(lines, hit, share, near_share, closed):
     first = np.flatnonzero(np.diff(run, prepend=-1))
     last = np.append(first[1:], len(hit)) - 1
     every, shares = [], []
-    for a, b in zip(first.tolist(), last.tolist()):
+    for a, b in zip(first.tolist(), last.tolist(), strict=False):
         index = np.arange(hit[a], hit[b] + 1)
         along = np.unwrap(share[a:b + 1], period=1.0) if closed else share[a:b + 1]
         along = np.interp(index, hit[a:b + 1], along)
@@ -105,7 +107,8 @@ def _without_gaps(lines, hit, share, near_share, closed):
 
 
 def _followed(xy, lines, dense, near):
-    """(N,) bool: boundary points that the stretch runs along, and not beside, as the other side of a thin stroke does."""
+    """(N,) bool: boundary points that the stretch runs along, and not beside, as the other side of a thin stroke does.
+    """
     away, nearest = cKDTree(xy).query(dense)
     seen = np.zeros(len(xy), bool)
     seen[nearest[away < near]] = True
@@ -119,7 +122,8 @@ def _followed(xy, lines, dense, near):
 
 
 def _hold_together(xy, old, lines, hit, fixed):
-    """Arcs that met in one place still do: one that only ends at the stretch is drawn along, less the farther from its end.
+    """Arcs that met in one place still do: one that only ends at the stretch is drawn along, less the farther from
+    its end.
 
     ``fixed`` (N,) bool: points that stay; a stretch that ends at one is drawn to it.
     """
@@ -130,7 +134,10 @@ def _hold_together(xy, old, lines, hit, fixed):
     _, node = np.unique(old[ends], axis=0, return_inverse=True)
     node = node.ravel()
     target = np.full((node.max(initial=-1) + 1, 2), np.nan)
-    for leading in (np.flatnonzero(moved[ends])[::-1], np.flatnonzero(fixed[ends])):  # what stays leads, else the first that moved
+    for leading in (
+        np.flatnonzero(moved[ends])[::-1],
+        np.flatnonzero(fixed[ends]),
+    ):  # what stays leads, else the first that moved
         target[node[leading]] = xy[ends[leading]]
     for number in np.flatnonzero(np.isfinite(target[node, 0])).tolist():
         end, by = ends[number], target[node[number]] - xy[ends[number]]
@@ -139,7 +146,9 @@ def _hold_together(xy, old, lines, hit, fixed):
             arc = open_[number % len(open_)]
             index = np.arange(lines.starts[arc], lines.starts[arc + 1])
             index = index[~fixed[index]]
-            reach = min(_BLEND * size + _BLEND_PX, lines.starts[arc + 1] - lines.starts[arc] - 1)  # the other end is another node's
+            reach = min(
+                _BLEND * size + _BLEND_PX, lines.starts[arc + 1] - lines.starts[arc] - 1
+            )  # the other end is another node's
             share = np.clip(np.abs(index - end) / reach, 0, 1)
             xy[index] += (0.5 + 0.5 * np.cos(np.pi * share))[:, None] * by
         xy[end] = target[node[number]]

@@ -1,4 +1,5 @@
-"""What of an outline can be seen in a box at a scale: rings that come near it, cut to it, without what is too small to see.
+"""What of an outline can be seen in a box at a scale: rings that come near it, cut to it, without what is too small
+to see.
 
 Filled or stroked within the box, what is left looks as the whole outline does.
 """
@@ -11,7 +12,8 @@ import numpy as np
 from sketchloom.core.curves.outline import Outline
 
 _THIN_PX = 0.35
-"""Nodes nearer to the one before than this, px of the screen, are passed over; at a third of a pixel no eye sees it, and
+"""Nodes nearer to the one before than this, px of the screen, are passed over; at a third of a pixel no eye sees
+it, and
 a sheet of 30 000 regions seen as a whole has a quarter of its segments left."""
 _FLAT_PX = 0.12
 """A cubic whose handles lie this near to its chord is a line."""
@@ -76,7 +78,10 @@ def seen_in(bounded: Bounded, box, pixel: float) -> Seen:
     counts = np.diff(outline.starts)[rings]
     starts = np.concatenate([[0], np.cumsum(counts)])
     index = np.arange(starts[-1]) - np.repeat(starts[:-1], counts) + np.repeat(outline.starts[:-1][rings], counts)
-    controls, straight = outline.controls[index], outline.straight[index] | _flat(outline.controls[index], _FLAT_PX * pixel)
+    controls, straight = (
+        outline.controls[index],
+        outline.straight[index] | _flat(outline.controls[index], _FLAT_PX * pixel),
+    )
     if is_pen:
         return Seen(controls, straight, starts)
     touches = ((bounded.low[index] <= high) & (bounded.high[index] >= low)).all(1)
@@ -85,7 +90,8 @@ def seen_in(bounded: Bounded, box, pixel: float) -> Seen:
     ends = np.clip(controls, low, high)
     controls = np.where(touches[:, None, None], controls, ends)
     straight = straight | ~touches
-    return _thinned(*_joined(controls, straight, starts, touches), pixel)
+    controls, straight, starts = _joined(controls, straight, starts, touches)
+    return _thinned(controls, straight, starts, pixel)
 
 
 def _flat(controls, by):
@@ -93,7 +99,12 @@ def _flat(controls, by):
     start, end = controls[:, 0], controls[:, 3]
     chord = end - start
     length = np.hypot(*chord.T)
-    away = np.stack([np.abs(chord[:, 0] * (h - start)[:, 1] - chord[:, 1] * (h - start)[:, 0]) for h in (controls[:, 1], controls[:, 2])])
+    away = np.stack(
+        [
+            np.abs(chord[:, 0] * (h - start)[:, 1] - chord[:, 1] * (h - start)[:, 0])
+            for h in (controls[:, 1], controls[:, 2])
+        ]
+    )
     beside = away.max(0) <= by * np.maximum(length, 1e-12)
     short = np.abs(controls - start[:, None]).max((1, 2)) <= by
     # handles that reach beyond the ends make a line that doubles back

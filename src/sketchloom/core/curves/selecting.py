@@ -24,8 +24,9 @@ def with_other_fit(curves: CurveSet, other: CurveSet, lines: Polylines, polygon)
     has = (np.diff(curves.starts) > 0) & (np.diff(other.starts) > 0)
     arcs = np.flatnonzero(has)
     same = np.zeros(len(has), bool)
-    same[arcs] = ((curves.controls[curves.starts[arcs], 0] == other.controls[other.starts[arcs], 0]).all(1)
-                  & (curves.controls[curves.starts[arcs + 1] - 1, 3] == other.controls[other.starts[arcs + 1] - 1, 3]).all(1))
+    same[arcs] = (curves.controls[curves.starts[arcs], 0] == other.controls[other.starts[arcs], 0]).all(1) & (
+        curves.controls[curves.starts[arcs + 1] - 1, 3] == other.controls[other.starts[arcs + 1] - 1, 3]
+    ).all(1)
     take &= same | (has & lines.closed)  # a loop meets nothing
     offset = len(curves.controls)
     both = [np.concatenate([getattr(curves, n), getattr(other, n)]) for n in ("controls", "straight", "miss_px")]
@@ -34,13 +35,14 @@ def with_other_fit(curves: CurveSet, other: CurveSet, lines: Polylines, polygon)
     starts = ragged.lengths_to_starts(count)
     arc = ragged.owner(starts)
     segment = first[arc] + np.arange(starts[-1]) - starts[arc]
-    return CurveSet(*(values[segment] for values in both), starts)
+    controls, straight, miss_px = (values[segment] for values in both)
+    return CurveSet(controls, straight, miss_px, starts)
 
 
 def _inside(xy, polygon):
     """Even-odd test of points."""
     odd = np.zeros(len(xy), bool)
-    for (x0, y0), (x1, y1) in zip(polygon, np.roll(polygon, -1, 0)):
+    for (x0, y0), (x1, y1) in zip(polygon, np.roll(polygon, -1, 0), strict=False):
         crosses = (y0 > xy[:, 1]) != (y1 > xy[:, 1])
         if y1 != y0:
             odd ^= crosses & (xy[:, 0] < (x1 - x0) * (xy[:, 1] - y0) / (y1 - y0) + x0)

@@ -7,6 +7,7 @@ that only circles of more than about 700 px look straight in it, and a whole run
 to its line.
 """
 
+import itertools
 from dataclasses import dataclass
 
 import numpy as np
@@ -220,7 +221,9 @@ def _that_keep(lines, view, first, last, tolerance, scatter):
     mean, unit, good = np.zeros((count, 2)), np.zeros((count, 2)), np.zeros(count, bool)
     open_ = np.arange(count)
     for _ in range(_DRAWN_IN + 1):
-        mean[open_], unit[open_], good[open_] = _lines_through(lines, view, first[open_], last[open_], tolerance, scatter)
+        mean[open_], unit[open_], good[open_] = _lines_through(
+            lines, view, first[open_], last[open_], tolerance, scatter
+        )
         open_ = open_[~good[open_]]
         # ends at corners stay
         at_first, at_last = view.bar[first[open_]], view.bar[last[open_]]
@@ -259,7 +262,7 @@ def _half_round(place, outline, cosine, scatter, blur):
     if away <= min((0.85 + 0.8 * blur) * blunt, 3.0) + min(0.1 + 4.0 * scatter, 0.4):
         return 0
     radius = away / (1 / np.cos(min(0.5 * turn, 1.5)) - 1)
-    half = int(round(0.5 * turn * radius))
+    half = round(0.5 * turn * radius)
     return half if turn >= _ROUND_TURN and half > 0 else None
 
 
@@ -293,7 +296,7 @@ def _neighbouring(arc, closed):
     """Pairs of runs that follow each other in one arc; in closed arcs the last and the first among them."""
     starts = np.flatnonzero(np.diff(arc, prepend=-1))
     stops = np.append(starts[1:], len(arc))
-    for a, b in zip(starts.tolist(), stops.tolist()):
+    for a, b in zip(starts.tolist(), stops.tolist(), strict=False):
         if b - a > 1:
             for k in range(a, b - 1):
                 yield k, k + 1
@@ -323,12 +326,17 @@ def _lines_through(lines, view, first, last, tolerance, scatter):
     certain = np.maximum(_LEAST_BOW_PX, _PER_SCATTER * scatter / np.sqrt(total))
     miss = np.maximum.reduceat(averaged(across, np.abs(across), starts), starts[:-1])
     length = np.hypot(*(lines.xy[last] - lines.xy[first]).T)
-    return mean, unit, (miss <= _SHARE * tolerance) & (bow <= certain) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT)
+    return (
+        mean,
+        unit,
+        (miss <= _SHARE * tolerance) & (bow <= certain) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT),
+    )
 
 
 def _bows(along, across, weight, starts, run):
     """Height of each run's bow, px: a long gentle arc is straight in every window, not as a whole."""
-    total = lambda v: np.add.reduceat(v, starts[:-1])  # noqa: E731
+    def total(v):
+        return np.add.reduceat(v, starts[:-1])
     half = np.maximum(np.maximum.reduceat(np.abs(along), starts[:-1]), 1e-9)
     square = (along / half[run]) ** 2
     square -= (total(weight * square) / np.maximum(total(weight), 1e-9))[run]
@@ -347,14 +355,16 @@ def scatter_of(lines: Polylines) -> float:
     # of a large drawing every so many arcs tell it as well
     cuts = parallel.even_cuts(lines.starts, _PART_POINTS).tolist()
     every = max(1, len(lines.xy) // _SCATTER_POINTS)
-    return float(np.median(np.concatenate([_scatter(lines.part(a, b)) for a, b in list(zip(cuts[:-1], cuts[1:]))[::every]])))
+    return float(
+        np.median(np.concatenate([_scatter(lines.part(a, b)) for a, b in list(itertools.pairwise(cuts))[::every]]))
+    )
 
 
 def _scatter(lines):
     at = ragged.Neighbours(lines.starts, lines.closed)
     k = np.arange(-_SHORT, _SHORT + 1.0)
     weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[0]
-    smooth = sum(w * lines.xy[at(int(i))] for w, i in zip(weights, k))
+    smooth = sum(w * lines.xy[at(int(i))] for w, i in zip(weights, k, strict=False))
     tangent = lines.xy[at(2)] - lines.xy[at(-2)]
     gap = lines.xy - smooth
     across = np.abs(gap[:, 0] * tangent[:, 1] - gap[:, 1] * tangent[:, 0])

@@ -21,7 +21,8 @@ _WHOLE = 0.8
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Stretch:
-    """``points`` (N, 2) px along the boundary, in the brush's sense; ``closed``: a whole ring, its first point again last."""
+    """``points`` (N, 2) px along the boundary, in the brush's sense; ``closed``: a whole ring, its first point again
+    last."""
 
     points: np.ndarray
     closed: bool
@@ -65,7 +66,8 @@ def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
 
     Parameters
     ----------
-    lines : the arcs' sub-pixel points, as they come from the picture. stretch : (N, 2) along ``curves``; says which arcs.
+    lines : the arcs' sub-pixel points, as they come from the picture. stretch : (N, 2) along ``curves``; says which
+    arcs.
     path : (M, 2).
 
     Notes
@@ -87,7 +89,9 @@ def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
     line = line[(gap < _ALONG_PX) & (at > 0) & (at < len(stretch) - 1)]  # not what lies beyond its ends
     there = signed_distances(_evenly(path), np.concatenate(ends))
     back = signed_distances(line, np.stack([path[:-1], path[1:]], 1)) if len(line) else there
-    return max(float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max()) for away in (there, back))
+    return max(
+        float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max()) for away in (there, back)
+    )
 
 
 def _evenly(path):
@@ -108,7 +112,9 @@ def is_in_the_way(curves: CurveSet, stretch, path) -> bool:
         return False
     moved = float(cKDTree(stretch).query(path)[0].max())
     at = np.clip(np.searchsorted(own, np.arange(len(xy))), 1, len(own) - 1) if len(own) > 1 else np.zeros(len(xy), int)
-    nearest = np.where(np.abs(own[at] - np.arange(len(xy))) < np.abs(own[at - 1] - np.arange(len(xy))), own[at], own[at - 1])
+    nearest = np.where(
+        np.abs(own[at] - np.arange(len(xy))) < np.abs(own[at - 1] - np.arange(len(xy))), own[at], own[at - 1]
+    )
     along = (arc[nearest] == arc) & (np.abs(nearest - np.arange(len(xy))) * _SAMPLE_PX <= moved + 3 * _SAMPLE_PX)
     begin = np.flatnonzero((arc[:-1] == arc[1:]) & ~along[:-1] & ~along[1:])
     chords = _evenly(path)
@@ -139,7 +145,7 @@ def _rings_near(planar, curves, brush, reach):
     rings = []
     for face in faces[faces >= 0].tolist():
         outline = face_outline(planar, curves, face)
-        for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist()):
+        for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist(), strict=False):
             ring = sampled(outline.controls[a:b], _SPACING_PX)
             if len(ring) >= 3 and cKDTree(ring).query(brush[0])[0] <= reach:
                 rings.append(ring)
@@ -150,7 +156,9 @@ def _samples(curves):
     count = np.maximum(np.ceil(segment_lengths(curves.controls, curves.straight) / _SAMPLE_PX), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(count)
     of = ragged.owner(starts)
-    return evaluate(curves.controls[of], (np.arange(starts[-1]) - starts[of] + 0.5) / count[of]), ragged.owner(curves.starts)[of]
+    return evaluate(curves.controls[of], (np.arange(starts[-1]) - starts[of] + 0.5) / count[of]), ragged.owner(
+        curves.starts
+    )[of]
 
 
 def _between(ring, first, last, brushed):

@@ -53,7 +53,13 @@ class Halves:
     def some(self, numbers) -> "Halves":
         """A choice of them."""
         index, starts = ragged.take(self.lines.starts, numbers)
-        return Halves(self.arc[numbers], Polylines(self.lines.xy[index], starts, self.lines.closed[numbers]), self.centre[numbers], self.axis[numbers], self.corner[numbers])
+        return Halves(
+            self.arc[numbers],
+            Polylines(self.lines.xy[index], starts, self.lines.closed[numbers]),
+            self.centre[numbers],
+            self.axis[numbers],
+            self.corner[numbers],
+        )
 
 
 def mirrored(points, centre, axis) -> np.ndarray:
@@ -79,35 +85,53 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
         points = np.diff(lines.starts)[arcs]
         arcs = np.sort(arcs[np.argsort(-points, kind="stable")[:_MOST]])
     found = []
-    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px)):
+    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px), strict=False):
         points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]
-        half = next((h for h in (_half(points, *g, tolerance_px) for g in guesses) if h is not None), None)
+        half = next(
+            (h for h in (_half(points, g[0], g[1], g[2], tolerance_px) for g in guesses) if h is not None), None
+        )
         if half is not None:
             found.append((arc, *half))
     if not found:
         return _no_halves()
-    arc, halves, centre, axis = zip(*found)
-    ended = [_ends(h, c, a, blur_px, scatter_px) for h, c, a in zip(halves, centre, axis)]
-    halves, corner = zip(*ended)
+    arc, halves, centre, axis = zip(*found, strict=False)
+    ended = [_ends(h, c, a, blur_px, scatter_px) for h, c, a in zip(halves, centre, axis, strict=False)]
+    halves, corner = zip(*ended, strict=False)
     starts = ragged.lengths_to_starts([len(h) for h in halves])
     return Halves(np.array(arc), Polylines(np.concatenate(halves), starts, np.zeros(len(halves), bool)),
                   np.array(centre), np.array(axis), np.array(corner))
 
 
 def symmetric_runs(lines: Polylines, candidate, tolerance_px: float) -> Halves:
-    """Find the open arcs that are symmetric, within the tolerance, in the line that halves the chord between their nodes.
+    """Find the open arcs that are symmetric, within the tolerance, in the line that halves the chord between their
+    nodes.
 
-    Parameters and result as of ``symmetric_halves``; each half runs from the arc's first node to the axis, where it is smooth
-    unless the outline has a corner there.
+    Parameters and result as of ``symmetric_halves``; each half runs from the arc's first node to the axis, where it
+    is smooth unless the outline has a corner there.
     """
     many = np.diff(lines.starts)
-    chord = lines.xy[np.maximum(lines.starts[1:] - 1, 0)] - lines.xy[np.minimum(lines.starts[:-1], max(len(lines.xy) - 1, 0))] if len(lines.xy) else np.empty((0, 2))
-    arcs = np.flatnonzero(candidate & ~lines.closed & (many >= _LEAST_RUN) & (np.hypot(*chord.T) >= _LEAST_CHORD_PX)) if len(chord) else np.empty(0, np.intp)
+    chord = (
+        lines.xy[np.maximum(lines.starts[1:] - 1, 0)]
+        - lines.xy[np.minimum(lines.starts[:-1], max(len(lines.xy) - 1, 0))]
+        if len(lines.xy)
+        else np.empty((0, 2))
+    )
+    arcs = (
+        np.flatnonzero(candidate & ~lines.closed & (many >= _LEAST_RUN) & (np.hypot(*chord.T) >= _LEAST_CHORD_PX))
+        if len(chord)
+        else np.empty(0, np.intp)
+    )
     arcs = arcs[_may_be_symmetric(lines, arcs, tolerance_px)]
     if len(arcs) > _MOST:
         arcs = np.sort(arcs[np.argsort(-many[arcs], kind="stable")[:_MOST]])
     kept, half, starts, centre, axis = _half_runs(lines, arcs, tolerance_px)
-    return Halves(arcs[kept], Polylines(half, starts, np.zeros(len(kept), bool)), centre, axis, np.zeros((len(kept), 2), bool)) if len(kept) else _no_halves()
+    return (
+        Halves(
+            arcs[kept], Polylines(half, starts, np.zeros(len(kept), bool)), centre, axis, np.zeros((len(kept), 2), bool)
+        )
+        if len(kept)
+        else _no_halves()
+    )
 
 
 def _may_be_symmetric(lines, arcs, tolerance):
@@ -128,7 +152,8 @@ def _may_be_symmetric(lines, arcs, tolerance):
 
 
 def _half_runs(lines, arcs, tolerance):
-    """Of open arcs the symmetric ones: their numbers among ``arcs``, their first halves as the mean of both as polylines, centres, axes."""
+    """Of open arcs the symmetric ones: their numbers among ``arcs``, their first halves as the mean of both as
+    polylines, centres, axes."""
     none = np.empty(0, np.intp), np.empty((0, 2)), np.zeros(1, np.intp), np.empty((0, 2)), np.empty((0, 2))
     if len(arcs) == 0:
         return none
@@ -143,14 +168,16 @@ def _half_runs(lines, arcs, tolerance):
     image = mirrored(xy[back], centre[run], axis[run])
     at = total[run] - way[back]
     base = np.concatenate([[0.0], np.cumsum(total + 10.0)])[:-1][run]  # one interpolation serves all arcs
-    along = lambda where: np.stack([np.interp(where + base, way + base, xy[:, c]) for c in (0, 1)], -1)  # noqa: E731
+    def along(where):
+        return np.stack([np.interp(where + base, way + base, xy[:, c]) for c in (0, 1)], -1)
     # the point of the arc that is as far along, and the distance across its own direction there
     own = along(at)
     ahead = along(np.minimum(at + 1.5, total[run])) - along(np.maximum(at - 1.5, 0))
     ahead /= np.maximum(np.hypot(*ahead.T), 1e-9)[:, None]
     gap = image - own
     across = gap[:, 1] * ahead[:, 0] - gap[:, 0] * ahead[:, 1]
-    worst = lambda values: np.maximum.reduceat(values, starts[:-1])  # noqa: E731
+    def worst(values):
+        return np.maximum.reduceat(values, starts[:-1])
     good = worst(np.abs((gap * ahead).sum(1))) <= _SLIP_PX
     good &= worst(averaged(across, np.abs(across), starts)) <= _RUN_GAP * tolerance
     good &= total <= _LONGEST_RUN * length
@@ -159,12 +186,16 @@ def _half_runs(lines, arcs, tolerance):
     end = np.stack([np.interp(0.5 * total + base[starts[:-1]], way + base, xy[:, c]) for c in (0, 1)], -1)
     end = centre + ((end - centre) * axis).sum(1)[:, None] * axis
     # a corner on the axis would have to be found by both halves; such arcs are left as they are
-    before = np.stack([np.interp(np.maximum(0.5 * total - 4.0, 0) + base[starts[:-1]], way + base, xy[:, c]) for c in (0, 1)], -1)
+    before = np.stack(
+        [np.interp(np.maximum(0.5 * total - 4.0, 0) + base[starts[:-1]], way + base, xy[:, c]) for c in (0, 1)], -1
+    )
     leg = end - before
     good &= np.abs((leg * unit).sum(1)) >= np.cos(_SQUARE) * np.hypot(*leg.T)
     mean = own + 0.5 * across[:, None] * np.stack([-ahead[:, 1], ahead[:, 0]], -1)
-    halves = [np.concatenate([a[k][None], mean[part][(at[part] > 0.3) & (at[part] < 0.5 * total[k] - 0.3)], end[k][None]])
-              for k, part in ((k, slice(starts[k], starts[k + 1])) for k in np.flatnonzero(good).tolist())]
+    halves = [
+        np.concatenate([a[k][None], mean[part][(at[part] > 0.3) & (at[part] < 0.5 * total[k] - 0.3)], end[k][None]])
+        for k, part in ((k, slice(starts[k], starts[k + 1])) for k in np.flatnonzero(good).tolist())
+    ]
     if not halves:
         return none
     kept = np.flatnonzero(good)
@@ -182,7 +213,13 @@ def _open_ways(xy, starts):
 
 def _no_halves():
     none = np.empty((0, 2))
-    return Halves(np.empty(0, np.intp), Polylines(none, np.zeros(1, np.intp), np.empty(0, bool)), none, none, np.empty((0, 2), bool))
+    return Halves(
+        np.empty(0, np.intp),
+        Polylines(none, np.zeros(1, np.intp), np.empty(0, bool)),
+        none,
+        none,
+        np.empty((0, 2), bool),
+    )
 
 
 def _compact(lines, arcs):
@@ -215,7 +252,7 @@ def _guesses(lines, arcs, tolerance):
     apart = np.sqrt(np.maximum(2 * ((np.abs(z) ** 2).sum(1, keepdims=True) - np.abs(like)), 0) / _SAMPLES)
     limit = _APART * tolerance + _SLIP * total / _SAMPLES
     out = []
-    for row, away, c, most in zip(like, apart, centre[:, 0], limit):
+    for row, away, c, most in zip(like, apart, centre[:, 0], limit, strict=False):
         strength = np.abs(row)
         peak = (away <= most) & (strength >= np.roll(strength, 1)) & (strength >= np.roll(strength, -1))
         shift = np.flatnonzero(peak)

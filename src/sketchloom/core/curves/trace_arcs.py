@@ -29,7 +29,9 @@ def fitting_tolerance(lines: Polylines, noisy: bool) -> float:
     """
     if not noisy:
         return DEFAULT_TOLERANCE_PX
-    return float(np.clip(DEFAULT_TOLERANCE_PX + _PER_SCATTER * scatter_of(lines), DEFAULT_TOLERANCE_PX, _LARGEST_TOLERANCE_PX))
+    return float(
+        np.clip(DEFAULT_TOLERANCE_PX + _PER_SCATTER * scatter_of(lines), DEFAULT_TOLERANCE_PX, _LARGEST_TOLERANCE_PX)
+    )
 
 
 def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_TOLERANCE_PX, *,
@@ -57,11 +59,13 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     """
     scatter = scatter_of(lines)
     cuts = parallel.even_cuts(lines.starts, _PART_POINTS)
-    parts = [Part(lines.part(a, b), np.arange(a, b)) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
+    parts = [
+        Part(lines.part(a, b), np.arange(a, b)) for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist(), strict=False)
+    ]
     if not parts:
         return CurveSet(np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0), np.zeros(1, np.intp))
     found = parallel.in_threads(lambda part: part.divide(tolerance_px, blur_px, scatter, recognise), parts)
-    halves = [Mirrored(h, part.arcs[h.arc]) for h, part in zip(found, parts) if len(h)]
+    halves = [Mirrored(h, part.arcs[h.arc]) for h, part in zip(found, parts, strict=False) if len(h)]
     parallel.in_threads(lambda half: half.divide(tolerance_px, blur_px, scatter, recognise), halves)
     parts += halves
     # junctions join arcs of all parts
@@ -69,10 +73,13 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     _run_through_nodes(planar, **joined)
     sizes = np.cumsum([len(p.arc) for p in parts])[:-1]
     for name in AT_NODES:
-        for part, values in zip(parts, np.split(joined[name], sizes)):
+        for part, values in zip(parts, np.split(joined[name], sizes), strict=False):
             setattr(part, name, values)
     if recognise:
-        runs = parallel.in_threads(lambda part: part.symmetric_runs(tolerance_px, blur_px, scatter, MirroredRuns), [p for p in parts if p.axes is None])
+        runs = parallel.in_threads(
+            lambda part: part.symmetric_runs(tolerance_px, blur_px, scatter, MirroredRuns),
+            [p for p in parts if p.axes is None],
+        )
         parts += [run for run in runs if run is not None]
     _fit_parts(parts, tolerance_px, progress)
     spliced = _put_together(parts, planar)
@@ -96,14 +103,14 @@ def _fit_parts(parts, tolerance_px, progress):
     """Fit the spans of all parts; small parts in one go, since their time would go into the calls."""
     size = ragged.lengths_to_starts([len(p.points) for p in parts])
     cuts = parallel.even_cuts(size, _PART_POINTS)
-    groups = [parts[a:b] for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist())]
+    groups = [parts[a:b] for a, b in zip(cuts[:-1].tolist(), cuts[1:].tolist(), strict=False)]
 
     def fit(group):
         offset = ragged.lengths_to_starts([len(p.points) for p in group])
-        spans = Spans.join([p.spans(o) for p, o in zip(group, offset.tolist())])
+        spans = Spans.join([p.spans(o) for p, o in zip(group, offset.tolist(), strict=False)])
         fitted = fit_spans(np.concatenate([p.points for p in group]), spans, tolerance_px, progress=progress)
         ends = np.searchsorted(fitted.spans.first, offset)
-        for part, o, a, b in zip(group, offset.tolist(), ends[:-1].tolist(), ends[1:].tolist()):
+        for part, o, a, b in zip(group, offset.tolist(), ends[:-1].tolist(), ends[1:].tolist(), strict=False):
             part.take(fitted.part(a, b, o), tolerance_px)
 
     parallel.in_threads(fit, groups)
@@ -111,17 +118,20 @@ def _fit_parts(parts, tolerance_px, progress):
 
 def _put_together(parts, planar):
     """Fitted spans, exact loops and round corners in the order of the arcs, with their points."""
-    every = lambda name: np.concatenate([getattr(p, name) for p in parts])  # noqa: E731
+    def every(name):
+        return np.concatenate([getattr(p, name) for p in parts])
     offset = ragged.lengths_to_starts([len(p.points) for p in parts])
-    shifted = lambda name: np.concatenate([getattr(p, name) + o for p, o in zip(parts, offset)])  # noqa: E731
+    def shifted(name):
+        return np.concatenate([getattr(p, name) + o for p, o in zip(parts, offset, strict=False)])
     owner, first = every("owner"), shifted("segment_first")
     order = np.lexsort((first, owner))
-    starts = np.append(np.concatenate([p.starts[:-1] + o for p, o in zip(parts, offset)]), offset[-1])
+    starts = np.append(np.concatenate([p.starts[:-1] + o for p, o in zip(parts, offset, strict=False)]), offset[-1])
     ring_arc = every("arcs")
     base = None if parts[0].base is None else np.concatenate([p.points if p.base is None else p.base for p in parts])
     together = _moving_together(planar, starts, ring_arc)
     if base is not None:
-        # halves have no places in the pixel grid of their own; where they end at a node it is the node's, as for all who meet there
+        # halves have no places in the pixel grid of their own; where they end at a node it is the node's, as for all
+        # who meet there
         joint = np.flatnonzero(together >= 0)
         _, first_of, group = np.unique(together[joint], return_index=True, return_inverse=True)
         base[joint] = base[joint[first_of[group]]]

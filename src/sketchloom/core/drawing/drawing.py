@@ -1,9 +1,10 @@
 """A drawing recorded once, in mm, and replayed to any writer.
 
-Writers that go through many points at once take the arrays of a ``Strand``; others take them one by one from ``replay``,
-as move, line, cubic and close. Both see the same rings in the same order, and lines as lines.
+Writers that go through many points at once take the arrays of a ``Strand``; others take them one by one from
+``replay``, as move, line, cubic and close. Both see the same rings in the same order, and lines as lines.
 """
 
+import itertools
 from dataclasses import dataclass
 from typing import Protocol
 
@@ -17,8 +18,8 @@ class Strand:
     """Rings of cubics end to end.
 
     ``controls`` (S, 4, 2) in units of ``mm`` millimetres; ``straight`` (S,) bool; ring r is
-    ``controls[starts[r]:starts[r + 1]]``. ``may_be_open``: a ring that does not end where it begins stays open, as lines
-    for a pen do; else every ring is closed.
+    ``controls[starts[r]:starts[r + 1]]``. ``may_be_open``: a ring that does not end where it begins stays open, as
+    lines for a pen do; else every ring is closed.
     """
 
     controls: np.ndarray
@@ -33,7 +34,8 @@ class Strand:
 
 @dataclass(frozen=True, slots=True)
 class Look:
-    """How a shape is shown: filled (even-odd), stroked, or both. ``is_cut``: what a machine follows; else only shown."""
+    """How a shape is shown: filled (even-odd), stroked, or both. ``is_cut``: what a machine follows; else only shown.
+    """
 
     fill: str | None = None
     stroke: str | None = None
@@ -53,7 +55,8 @@ class Shape:
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Group:
-    """Shapes that belong together: a layer with its ``number`` from the base, 1, and its ``name``; 0 for what is no layer."""
+    """Shapes that belong together: a layer with its ``number`` from the base, 1, and its ``name``; 0 for what is no
+    layer."""
 
     shapes: tuple[Shape, ...]
     name: str = ""
@@ -88,7 +91,7 @@ class Pen(Protocol):
 def replay(strand: Strand, pen: Pen) -> None:
     """Rings as move, then line or cubic, then close. A closing straight edge is left to ``close``."""
     controls, straight, starts = strand.controls_mm().tolist(), strand.straight.tolist(), strand.starts.tolist()
-    for first, last in zip(starts[:-1], starts[1:], strict=True):
+    for first, last in itertools.pairwise(starts):
         closed = not strand.may_be_open or controls[first][0] == controls[last - 1][3]
         pen.move(*controls[first][0])
         for s in range(first, last):

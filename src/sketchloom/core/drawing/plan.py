@@ -17,7 +17,9 @@ _LEAST_MM, _MOST_MM = 1.6, 4.5
 _INK, _PAPER = "#2b2622", "#ffffff"
 
 
-def plan_drawing(pieces: list[LaidPiece], width_mm: float, height_mm: float, mm_per_px: float, title: str, words) -> Drawing:
+def plan_drawing(
+    pieces: list[LaidPiece], width_mm: float, height_mm: float, mm_per_px: float, title: str, words
+) -> Drawing:
     """A page in mm, at true size.
 
     Parameters
@@ -38,9 +40,14 @@ def plan_drawing(pieces: list[LaidPiece], width_mm: float, height_mm: float, mm_
     corner = np.array([_MARGIN_MM, _MARGIN_MM + 2 * _ROW_MM])
     page = polygon(np.array([(0, 0), (page_width, 0), (page_width, page_height), (0, page_height)]))
     shapes = [_filled([page], _PAPER), *_word(title, _MARGIN_MM, _MARGIN_MM + _LETTERS_MM, 1.3 * _LETTERS_MM)]
-    shapes += [Shape((_moved(strand_of(p.outline, mm_per_px), corner),), Look(p.layer.plan.hex, _INK, 0.1, is_cut=False)) for p in pieces]
+    shapes += [
+        Shape((_moved(strand_of(p.outline, mm_per_px), corner),), Look(p.layer.plan.hex, _INK, 0.1, is_cut=False))
+        for p in pieces
+    ]
     shapes += _numbers(pieces, mm_per_px, corner)
-    shapes += _list(sheets, any(piece.wrong for piece in pieces), (width_mm + 2 * _MARGIN_MM, corner[1] + _LETTERS_MM), words)
+    shapes += _list(
+        sheets, any(piece.wrong for piece in pieces), (width_mm + 2 * _MARGIN_MM, corner[1] + _LETTERS_MM), words
+    )
     return Drawing(title, (0.0, 0.0, page_width, page_height), (Group(tuple(shapes)),))
 
 
@@ -51,7 +58,9 @@ def _list(sheets, any_wrong, at, words):
     for level, group in sheets.items():
         y += _ROW_MM
         plan = group[0].layer.plan
-        yield Shape((strand_of_rings([ellipse((x + 1.6, y - 1.1), 1.6, 1.6)]),), Look(plan.hex, _INK, 0.15, is_cut=False))
+        yield Shape(
+            (strand_of_rings([ellipse((x + 1.6, y - 1.1), 1.6, 1.6)]),), Look(plan.hex, _INK, 0.15, is_cut=False)
+        )
         key = "one" if len(group) == 1 else "many"
         said = words[key].format(number=level + 1, name=plan.name, first=group[0].number, last=group[-1].number)
         yield from _word(said, x + 5.0, y, _LETTERS_MM)
@@ -73,11 +82,13 @@ def _numbers(pieces, mm_per_px, corner):
         taken.append((at, reach))
         yield _filled([ellipse(at, reach, 0.75 * size)], _PAPER, 0.82)
         if np.hypot(*(at - place)) > 0.6 * size:
-            yield Shape((strand_of_rings([polygon(np.array([at, place, at + 0.12]))]),), Look(None, _INK, 0.12, is_cut=False))
+            yield Shape(
+                (strand_of_rings([polygon(np.array([at, place, at + 0.12]))]),), Look(None, _INK, 0.12, is_cut=False)
+            )
         back = 0.3 * size if piece.wrong else 0.0
         yield from _word(digits, at[0] - 0.5 * _shaped(digits).advance * size - back, at[1] + 0.36 * size, size)
         if piece.wrong:  # this side is up
-            tip = at + (reach - 0.62 * size, -0.42 * size)
+            tip = (*at, reach - 0.62 * size, -0.42 * size)
             yield _filled([polygon(tip + size * np.array([(0, 0), (0.28, 0.7), (-0.28, 0.7)]))], _INK)
 
 

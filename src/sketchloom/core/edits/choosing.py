@@ -38,7 +38,9 @@ class RegionSizes:
         if factor is not None:
             same &= np.maximum(self.area / self.area[face], self.area[face] / self.area) <= factor
         if same_shape:
-            off = np.abs(self._shape - self._shape[face]) / np.maximum(np.abs(self._shape[face]), 0.1 * self._shape[face].max())
+            off = np.abs(self._shape - self._shape[face]) / np.maximum(
+                np.abs(self._shape[face]), 0.1 * self._shape[face].max()
+            )
             same &= (off <= _SAME_SHAPE).all(1)
         return np.flatnonzero(same)
 

@@ -141,7 +141,8 @@ class _Neck(NamedTuple):
 
 
 class _Page(NamedTuple):
-    """A drawing (H, W) uint8; distance of paper from ``ink`` (N, 2 x and y) and the number of the nearest; depth of ink."""
+    """A drawing (H, W) uint8; distance of paper from ``ink`` (N, 2 x and y) and the number of the nearest; depth of
+    ink."""
 
     drawn: np.ndarray
     away: np.ndarray
@@ -173,7 +174,7 @@ def _necks(drawn, limit):
     top = np.flatnonzero((away > 0) & (away >= cv2.dilate(away, np.ones((3, 3), np.uint8))))
     found: list[_Neck] = []
     _, before = cv2.connectedComponents(paper, connectivity=4)
-    for level in _LEVELS[_LEVELS <= limit / 2 + 0.6]:
+    for level in _LEVELS[limit / 2 + 0.6 >= _LEVELS]:
         count, now = cv2.connectedComponents((away > level).astype(np.uint8), connectivity=4)
         if count < 3:
             before = now
@@ -247,16 +248,26 @@ def _across(page, a, b, limit):
     half = [_half_width(page.depth, one, -unit), _half_width(page.depth, other, unit)]
     width = 2 * min(half) - 1.0
     # sides that only come near each other are no gap: one stroke must end here
-    ends = [_is_end(page.drawn, one - unit * half[0], half[0], unit), _is_end(page.drawn, other + unit * half[1], half[1], -unit)]
+    ends = [
+        _is_end(page.drawn, one - unit * half[0], half[0], unit),
+        _is_end(page.drawn, other + unit * half[1], half[1], -unit),
+    ]
     if not any(ends):
         return None
-    return _Neck(one - unit * min(half[0], 4.0) + 0.5, other + unit * min(half[1], 4.0) + 0.5, max(width, 1.0), gap, (a, b),
-                 all(ends), middle)
+    return _Neck(
+        one - unit * min(half[0], 4.0) + 0.5,
+        other + unit * min(half[1], 4.0) + 0.5,
+        max(width, 1.0),
+        gap,
+        (a, b),
+        all(ends),
+        middle,
+    )
 
 
 def _opposite(drawn, middle, towards, limit):
     """The nearest ink on the other side of a place."""
-    height, width = drawn.shape
+    _height, _width = drawn.shape
     reach = int(limit) + 2
     x0, y0 = np.maximum(np.rint(middle).astype(int) - reach, 0)
     part = drawn[y0:int(middle[1]) + reach + 1, x0:int(middle[0]) + reach + 1]
@@ -300,13 +311,14 @@ def _close(drawn, neck):
 
 
 def _parting(drawn, found, least_px):
-    """The bridges between two ends, and those with different areas of paper on their two sides, none of them tiny, once all are drawn."""
+    """The bridges between two ends, and those with different areas of paper on their two sides, none of them tiny,
+    once all are drawn."""
     _, areas, stats, _ = cv2.connectedComponentsWithStats(1 - drawn, connectivity=4)
     kept = []
     for neck in found:
         sides = {_area_at(areas, side, neck) for side in neck.sides}
         # two ends that face each other are meant to meet even where that alone closes nothing
-        if neck.joins_ends or len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px:
+        if neck.joins_ends or (len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px):
             kept.append(neck)
     return kept
 

@@ -48,13 +48,20 @@ def likely_cuts(planar: PlanarMap, curves: CurveSet, faces, most: int = 24) -> C
         found += [(score, a, b, face) for score, a, b in _cuts_of(planar, curves, face)]
     found.sort(key=lambda one: one[0])
     found = found[:most]
-    return Cuts(np.array([a for _, a, _, _ in found]).reshape(-1, 2), np.array([b for _, _, b, _ in found]).reshape(-1, 2),
-                np.array([f for *_, f in found], np.intp))
+    return Cuts(
+        np.array([a for _, a, _, _ in found]).reshape(-1, 2),
+        np.array([b for _, _, b, _ in found]).reshape(-1, 2),
+        np.array([f for *_, f in found], np.intp),
+    )
 
 
 def _cuts_of(planar, curves, face):
     outline = face_outline(planar, curves, face)
-    rings = [sampled(outline.controls[a:b], _SPACING_PX) for a, b, hole in zip(outline.starts[:-1], outline.starts[1:], outline.hole) if not hole]
+    rings = [
+        sampled(outline.controls[a:b], _SPACING_PX)
+        for a, b, hole in zip(outline.starts[:-1], outline.starts[1:], outline.hole, strict=False)
+        if not hole
+    ]
     found = []
     for ring in rings:
         if len(ring) >= 24:
@@ -81,7 +88,10 @@ def _cuts_of_ring(faces, face, ring):
         step = np.abs(near - i)
         way = np.minimum(step, n - step) * _SPACING_PX
         ok = way > _ROUND * length
-        near, length = near[ok], length[ok] * np.where(bend[near[ok]] > _BEND, 0.75, 1.0)  # two inward bends make the better cut
+        near, length = (
+            near[ok],
+            length[ok] * np.where(bend[near[ok]] > _BEND, 0.75, 1.0),
+        )  # two inward bends make the better cut
         for k in near[np.argsort(length, kind="stable")][:6].tolist():
             candidates.append((i, k))
     found = []
@@ -90,7 +100,11 @@ def _cuts_of_ring(faces, face, ring):
         chord = float(np.hypot(*(ring[a] - ring[b])))
         part = abs(share[b] - share[a] + 0.5 * (ring[b, 0] * ring[a, 1] - ring[b, 1] * ring[a, 0]))
         smaller = min(part, whole - part)
-        if smaller < max(_LEAST_SHARE * whole, _LEAST_PART_PX) or chord > _SHORT * smaller**0.5 or not _inside(faces, face, ring[a], ring[b]):
+        if (
+            smaller < max(_LEAST_SHARE * whole, _LEAST_PART_PX)
+            or chord > _SHORT * smaller**0.5
+            or not _inside(faces, face, ring[a], ring[b])
+        ):
             continue
         bends = (bend[a] > _BEND) + (bend[b] > _BEND)
         found.append((chord / smaller**0.5 * (0.75 if bends > 1 else 1.0), ring[a], ring[b]))

@@ -21,7 +21,11 @@ _SAME_COLOUR = 12.0
 def own_hex(hex_colour: str, action: str) -> str:
     """The colour by which a sheet of a region's own is known: a shade off that of the region, which no eye sees."""
     red, green, blue = from_hex(hex_colour)
-    return to_hex((red, green, blue - 1 if blue else 1)) if action == BELOW else to_hex((red - 1 if red else 1, green, blue))
+    return (
+        to_hex((red, green, blue - 1 if blue else 1))
+        if action == BELOW
+        else to_hex((red - 1 if red else 1, green, blue))
+    )
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -83,7 +87,9 @@ def _beside(planar, face_hex, at, wanted, seen):
     ys, xs = np.nonzero(np.isin(window, near))
     face = np.searchsorted(near, window[ys, xs])
     count = np.maximum(np.bincount(face, minlength=len(near)), 1)
-    centre = np.stack([np.bincount(face, xs + x0, len(near)) / count, np.bincount(face, ys + y0, len(near)) / count], -1)
+    centre = np.stack(
+        [np.bincount(face, xs + x0, len(near)) / count, np.bincount(face, ys + y0, len(near)) / count], -1
+    )
     away = np.hypot(*(centre - at).T) / max(reach, 1)
     return int(near[np.argmin(away + apart / _SAME_COLOUR)])
 
@@ -102,7 +108,7 @@ def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, al
     ground = np.ones_like(before) if all_off else before.copy()
     around = _longest_neighbour(planar, found[[e.action == DROP and e.on for e in edits]] if edits else found)
     nearest = {e.hex: _nearest(entries_hex, e.hex) for e in edits if e.action in (COLOUR, *OWN_SHEET)}
-    for face, edit in zip(found.tolist(), edits):
+    for face, edit in zip(found.tolist(), edits, strict=False):
         if face < 0 or not edit.on:
             continue
         if edit.action == WINDOW:
@@ -143,7 +149,7 @@ def _longest_neighbour(planar, faces):
     owner, neighbour = np.divmod(pair, planar.face_count)
     order = np.lexsort((neighbour, total, owner))
     last = np.flatnonzero(np.diff(owner[order], append=-1))
-    return dict(zip(owner[order][last].tolist(), neighbour[order][last].tolist()))
+    return dict(zip(owner[order][last].tolist(), neighbour[order][last].tolist(), strict=False))
 
 
 def inner_place(planar: PlanarMap, face: int, box) -> tuple[float, float]:

@@ -44,16 +44,26 @@ def find_bridges(opened, count: int, width_px: float) -> StencilBridges:
         small = (cv2.resize(small * 255, None, fx=scale, fy=scale, interpolation=cv2.INTER_AREA) > 127).astype(np.uint8)
     total, pieces, stats, _ = cv2.connectedComponentsWithStats(1 - small, connectivity=4)
     edge = np.unique(np.concatenate([pieces[0], pieces[-1], pieces[:, 0], pieces[:, -1]]))
-    left = [n for n in range(1, total) if n not in set(edge.tolist()) and stats[n, cv2.CC_STAT_AREA] >= _LEAST_PX][:_MOST]
+    left = [n for n in range(1, total) if n not in set(edge.tolist()) and stats[n, cv2.CC_STAT_AREA] >= _LEAST_PX][
+        :_MOST
+    ]
     held = np.isin(pieces, edge[edge > 0])
     if not held.any():
-        return StencilBridges(np.empty((0, 2)), np.empty((0, 2)), np.empty(0, np.intp), len(left), _inner_places(pieces, stats, left) / scale)
+        return StencilBridges(
+            np.empty((0, 2)),
+            np.empty((0, 2)),
+            np.empty(0, np.intp),
+            len(left),
+            _inner_places(pieces, stats, left) / scale,
+        )
     made, order, places = [], 0, _inner_places(pieces, stats, left)
     while left:
         away, nearest, held_at = _distances(held)
         gap = {n: _least(away, pieces, stats, n) for n in left}
         piece = min(left, key=gap.__getitem__)
-        made += [(a, b, order) for a, b in _bridges_of(piece, pieces, stats, away, nearest, held_at, count, width_px * scale)]
+        made += [
+            (a, b, order) for a, b in _bridges_of(piece, pieces, stats, away, nearest, held_at, count, width_px * scale)
+        ]
         held |= pieces == piece
         left.remove(piece)
         order += 1
@@ -62,7 +72,9 @@ def find_bridges(opened, count: int, width_px: float) -> StencilBridges:
 
 
 def _distances(held):
-    away, label = cv2.distanceTransformWithLabels((~held).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
+    away, label = cv2.distanceTransformWithLabels(
+        (~held).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
+    )
     flat = np.flatnonzero(held)
     at = np.zeros(int(label.max()) + 1, np.intp)
     at[label.ravel()[flat]] = flat
@@ -112,6 +124,8 @@ def _inner_places(pieces, stats, numbers):
     for n in numbers:
         box = _box(stats, n)
         mask = np.pad((pieces[box] == n).astype(np.uint8), 1)
-        y, x = np.unravel_index(int(cv2.distanceTransform(mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE).argmax()), mask.shape)
+        y, x = np.unravel_index(
+            int(cv2.distanceTransform(mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE).argmax()), mask.shape
+        )
         found.append((x - 0.5 + box[1].start, y - 0.5 + box[0].start))
     return np.array(found).reshape(-1, 2)

@@ -1,4 +1,5 @@
-"""Set operations on regions: with what they enclose they are areas that overlap, and every result is a choice of faces."""
+"""Set operations on regions: with what they enclose they are areas that overlap, and every result is a choice of
+faces."""
 
 from dataclasses import dataclass
 
@@ -11,7 +12,8 @@ from sketchloom.core.planar.planar_map import PlanarMap
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Enclosed:
-    """What a set of faces encloses: ``hole`` (F,) number of the hole each face lies in, -1 for none; ``area_px`` (H,) of each hole."""
+    """What a set of faces encloses: ``hole`` (F,) number of the hole each face lies in, -1 for none; ``area_px`` (H,)
+    of each hole."""
 
     hole: np.ndarray
     area_px: np.ndarray
@@ -21,10 +23,13 @@ class Enclosed:
 
 
 def enclosed(planar: PlanarMap, inside) -> Enclosed:
-    """Holes of a set of faces, (F,) bool: what hangs together by shared boundary and does not reach the picture's edge."""
+    """Holes of a set of faces, (F,) bool: what hangs together by shared boundary and does not reach the picture's
+    edge."""
     inside = np.asarray(inside, bool)
     count = planar.face_count
-    left, right = (np.where(side < 0, count, side) for side in (planar.left, planar.right))  # the outside is one more face
+    left, right = (
+        np.where(side < 0, count, side) for side in (planar.left, planar.right)
+    )  # the outside is one more face
     out = np.append(~inside, True)
     arcs = out[left] & out[right]
     graph = csr_array((np.ones(int(arcs.sum()), np.int8), (left[arcs], right[arcs])), shape=(count + 1, count + 1))
@@ -47,8 +52,9 @@ def together(planar: PlanarMap, regions, way: str) -> tuple[np.ndarray, np.ndarr
     Parameters
     ----------
     regions : list of (F,) bool, the first the one that is worked on.
-    way : ``join``: the first takes the others in, as they are. ``cut``: the others, with what they enclose, are cut out of the
-        first and what it encloses. ``common``: of the first and what it encloses only what lies in all others, each with
+    way : ``join``: the first takes the others in, as they are. ``cut``: the others, with what they enclose, are cut
+    out of the first and what it encloses. ``common``: of the first and what it encloses only what lies in all others,
+    each with
         what it encloses, stays.
     """
     if way == "join":

@@ -34,17 +34,17 @@ def write_together(files: Iterable[tuple[Path | str, Callable[[], bytes]]], *, p
 
     Raises
     ------
-    ExportError : as of ``write_whole``; Cancelled : the caller asked to stop between two files. What stood at any of the
-        paths before is then untouched, and nothing new is there.
+    ExportError : as of ``write_whole``; Cancelled : the caller asked to stop between two files. What stood at any
+    of the paths before is then untouched, and nothing new is there.
     """
-    files = [(Path(path), make) for path, make in files]
+    asked = [(Path(path), make) for path, make in files]
     parts: list[tuple[Path, Path]] = []
     try:
-        for number, (path, make) in enumerate(files):
-            progress.step(number, len(files), said("Writing"))
+        for number, (path, make) in enumerate(asked):
+            progress.step(number, len(asked), said("Writing"))
             refuse_target(path)
             parts.append((_part(path, make()), path))
-        progress.step(len(files), len(files), said("Writing"))
+        progress.step(len(asked), len(asked), said("Writing"))
     except BaseException:
         for part, _ in parts:
             part.unlink(missing_ok=True)

@@ -53,4 +53,6 @@ def format_of(path, key: str | None = None) -> Format:
         if one.suffix == suffix:
             return one
     listed = ", ".join(f.suffix for f in known.values())
-    raise ExportError(path, said("not written: its suffix is none that this program writes ({suffixes}).", suffixes=listed))
+    raise ExportError(
+        path, said("not written: its suffix is none that this program writes ({suffixes}).", suffixes=listed)
+    )

@@ -1,5 +1,6 @@
 """Layered SVG in millimetres: one compound path a layer, nothing a reader could stumble over."""
 
+import itertools
 import re
 import unicodedata
 from xml.sax.saxutils import escape
@@ -25,9 +26,16 @@ def write(drawing: Drawing) -> bytes:
         f"<title>{_text(drawing.title)}</title>",
     ]
     for group in drawing.groups:
-        shapes = [f'<path {_paint(shape.look)} d="{"".join(path_data(s) for s in shape.strands)}"/>' for shape in group.shapes]
+        shapes = [
+            f'<path {_paint(shape.look)} d="{"".join(path_data(s) for s in shape.strands)}"/>' for shape in group.shapes
+        ]
         if group.number:
-            shapes = [f'<g id="{layer_id(group.number, group.name)}">', f"<title>{_text(group.name)}</title>", *shapes, "</g>"]
+            shapes = [
+                f'<g id="{layer_id(group.number, group.name)}">',
+                f"<title>{_text(group.name)}</title>",
+                *shapes,
+                "</g>",
+            ]
         lines += shapes
     return "\n".join([*lines, "</svg>", ""]).encode()
 
@@ -61,7 +69,7 @@ def path_data(strand: Strand) -> str:
     straight = strand.straight.tolist()
     starts = strand.starts.tolist()
     parts = []
-    for first, last in zip(starts[:-1], starts[1:], strict=True):
+    for first, last in itertools.pairwise(starts):
         at = 8 * first
         closed = not strand.may_be_open or texts[at:at + 2] == texts[8 * last - 2:8 * last]
         parts.append(f"M{texts[at]} {texts[at + 1]}")
@@ -80,7 +88,10 @@ def _all_thousandths(values) -> list:
     """Texts of (N,) whole numbers of micrometres, as of ``_thousandths``."""
     whole, rest = np.divmod(np.abs(values), 1000)
     sign = ["", "-"]
-    return [f"{sign[v < 0]}{w}{_FRACTIONS[r]}" for v, w, r in zip(values.tolist(), whole.tolist(), rest.tolist(), strict=True)]
+    return [
+        f"{sign[v < 0]}{w}{_FRACTIONS[r]}"
+        for v, w, r in zip(values.tolist(), whole.tolist(), rest.tolist(), strict=True)
+    ]
 
 
 def _thousandths(value: int) -> str:

@@ -153,7 +153,10 @@ def _texture(view, lit):
     bare = ~drawn
     if bare.mean() < 0.1:
         return None
-    half = [cv2.resize(v, None, fx=0.5, fy=0.5, interpolation=cv2.INTER_AREA) for v in (depth * bare, bare.astype(np.float32))]
+    half = [
+        cv2.resize(v, None, fx=0.5, fy=0.5, interpolation=cv2.INTER_AREA)
+        for v in (depth * bare, bare.astype(np.float32))
+    ]
     broad = _mean_of(*half, 1.5) - _mean_of(*half, 12.5)
     bare = half[1] > 0.99
     strength = float(broad[bare].std())

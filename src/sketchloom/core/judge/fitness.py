@@ -63,9 +63,14 @@ def measure(picture: Picture) -> Fitness:
     lab = srgb_to_lab(overview.rgb if overview.alpha is None else overview.rgb[overview.alpha > 127])
     chroma = np.hypot(lab[..., 1], lab[..., 2])
     return Fitness(
-        float((flat & ~shaded).mean()), float(shaded.mean()), width, noise,
-        float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0, _is_noise(picture, flat),
-        _densest(shaded, x0, y0), _densest(busy & ~core, x0, y0),
+        float((flat & ~shaded).mean()),
+        float(shaded.mean()),
+        width,
+        noise,
+        float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0,
+        _is_noise(picture, flat),
+        _densest(shaded, x0, y0),
+        _densest(busy & ~core, x0, y0),
     )
 
 

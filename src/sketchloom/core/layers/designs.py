@@ -25,12 +25,17 @@ class Design:
 
 
 def designs_of(layers, apart_px: float) -> list[Design]:
-    """The designs of a page, in the order of reading: what is nearer to each other than ``apart_px`` in any layer is one.
+    """The designs of a page, in the order of reading: what is nearer to each other than ``apart_px`` in any layer
+    is one.
 
     Pen lines are not told apart.
     """
-    pieces = [(level, piece, area_of_outline(piece, _FLAT_PX)) for level, layer in enumerate(layers) if layer.outline.pen_px is None
-              for piece in pieces_of(layer.outline)]
+    pieces = [
+        (level, piece, area_of_outline(piece, _FLAT_PX))
+        for level, layer in enumerate(layers)
+        if layer.outline.pen_px is None
+        for piece in pieces_of(layer.outline)
+    ]
     pieces = [one for one in pieces if not one[2].is_empty]
     if not pieces:
         return []
@@ -46,24 +51,37 @@ def designs_of(layers, apart_px: float) -> list[Design]:
     for number in order:
         mine = []
         for level, layer in enumerate(layers):
-            own = [piece for (lv, piece, _), o in zip(pieces, owner) if lv == level and o == number]
+            own = [piece for (lv, piece, _), o in zip(pieces, owner, strict=False) if lv == level and o == number]
             if own:
                 mine.append(_with_outline(layer, together_again(own)))
-        found.append(Design(tuple(mine), tuple(float(v) for v in boxes[number])))
+        found.append(Design(tuple(mine), _box(boxes[number])))
     return found
+
+
+def _box(values) -> tuple[float, float, float, float]:
+    left, top, right, bottom = (float(v) for v in values)
+    return left, top, right, bottom
 
 
 def together_again(outlines) -> Outline:
     """Pieces as one outline again."""
     starts = np.cumsum([0, *(n for o in outlines for n in np.diff(o.starts).tolist())])
-    join = lambda name: np.concatenate([getattr(o, name) for o in outlines])  # noqa: E731
+    def join(name):
+        return np.concatenate([getattr(o, name) for o in outlines])
     return Outline(join("controls"), join("straight"), starts, join("area_px"), join("hole"), outlines[0].pen_px)
 
 
 def _with_outline(layer, outline):
-    share = float(np.abs(outline.area_px[~outline.hole]).sum()) / max(float(np.abs(layer.outline.area_px[~layer.outline.hole]).sum()), 1e-9)
+    share = float(np.abs(outline.area_px[~outline.hole]).sum()) / max(
+        float(np.abs(layer.outline.area_px[~layer.outline.hole]).sum()), 1e-9
+    )
     length = outline.length_px() / max(layer.outline.length_px(), 1e-9)
-    return replace(layer, outline=outline, area_mm2=layer.area_mm2 * min(share, 1.0), cut_length_mm=layer.cut_length_mm * min(length, 1.0))
+    return replace(
+        layer,
+        outline=outline,
+        area_mm2=layer.area_mm2 * min(share, 1.0),
+        cut_length_mm=layer.cut_length_mm * min(length, 1.0),
+    )
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -79,11 +97,13 @@ def shared_sheets(works, gap_mm: float = 10.0) -> tuple[list[tuple[str, str, lis
 
     Parameters
     ----------
-    works : (title, layers, mm_per_px, (width, height) mm, key of a layer's material or None by layer key) of each. gap_mm : between works.
+    works : (title, layers, mm_per_px, (width, height) mm, key of a layer's material or None by layer key) of each.
+    gap_mm : between works.
 
     Returns
     -------
-    sheets : name, colour and parts of each sheet, in the order in which their colours are met; a sheet is of one material and of
+    sheets : name, colour and parts of each sheet, in the order in which their colours are met; a sheet is of one
+    material and of
         colours that no eye tells apart. size : width and height of all works side by side, mm.
     """
     sheets: list[list] = []
@@ -97,8 +117,17 @@ def shared_sheets(works, gap_mm: float = 10.0) -> tuple[list[tuple[str, str, lis
                 at = [layer.plan.name, layer.plan.hex, lab, material, []]
                 sheets.append(at)
             controls = layer.outline.controls * scale + (left, 0.0)
-            at[4].append(Laid(replace(layer.outline, controls=controls, area_px=layer.outline.area_px * scale**2,
-                                      pen_px=None if layer.outline.pen_px is None else layer.outline.pen_px * scale), title))
+            at[4].append(
+                Laid(
+                    replace(
+                        layer.outline,
+                        controls=controls,
+                        area_px=layer.outline.area_px * scale**2,
+                        pen_px=None if layer.outline.pen_px is None else layer.outline.pen_px * scale,
+                    ),
+                    title,
+                )
+            )
         left += width + gap_mm
         height = max(height, high)
     return [(name, hex_colour, parts) for name, hex_colour, _, _, parts in sheets], (max(left - gap_mm, 0.0), height)

@@ -14,7 +14,8 @@ from sketchloom.core.layers.ways import COLOURS, NESTED, SIZE, TOUCHING
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _ONE_COLOUR = 7.0
-"""Regions nearer to each other in CIELAB have one colour: grain and uneven light are less (common practice, no source)."""
+"""Regions nearer to each other in CIELAB have one colour: grain and uneven light are less (common practice, no
+source)."""
 
 
 def enclosed_faces(planar: PlanarMap, ink) -> np.ndarray:
@@ -30,7 +31,9 @@ def touching_across_ink(planar: PlanarMap, ink) -> np.ndarray:
     Every pixel of ink belongs to the face nearest to it; faces whose shares of the ink meet are neighbours.
     """
     drawn = np.asarray(ink, bool)[planar.faces]
-    _, nearest = cv2.distanceTransformWithLabels(drawn.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL)
+    _, nearest = cv2.distanceTransformWithLabels(
+        drawn.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5, labelType=cv2.DIST_LABEL_PIXEL
+    )
     owner = np.zeros(int(nearest.max()) + 1, np.intp)
     owner[nearest[~drawn]] = planar.faces[~drawn]
     mine = np.where(drawn, owner[nearest], planar.faces)
@@ -42,7 +45,8 @@ def touching_across_ink(planar: PlanarMap, ink) -> np.ndarray:
 
 
 def face_colours(planar: PlanarMap, rgb) -> np.ndarray:
-    """(F, 3) mean sRGB colour of each face in a picture (H, W, 3), of its pixels away from its edge where it has any."""
+    """(F, 3) mean sRGB colour of each face in a picture (H, W, 3), of its pixels away from its edge where it has any.
+    """
     faces = planar.faces
     kernel = np.ones((3, 3), np.uint8)
     wide = faces.astype(np.float32) if planar.face_count < 2**24 else faces.astype(np.float64)
@@ -59,8 +63,9 @@ def gathered(planar: PlanarMap, ink, rule: str, sheets: int, rgb=None) -> tuple[
 
     Parameters
     ----------
-    rule : ``touching``: neighbours across a line differ, as far as there are sheets; ``nested``: the more lines lie around a
-        region, the deeper; ``size``: the larger, the deeper; ``inward``: the farther from what is outside, the deeper;
+    rule : ``touching``: neighbours across a line differ, as far as there are sheets; ``nested``: the more lines lie
+    around a region, the deeper; ``size``: the larger, the deeper; ``inward``: the farther from what is outside, the
+    deeper;
         ``colours``: those of like colour together, the darker the deeper.
     rgb : (F, 3) sRGB colours of the faces, for ``colours``, which needs them.
 
@@ -80,14 +85,26 @@ def gathered(planar: PlanarMap, ink, rule: str, sheets: int, rgb=None) -> tuple[
         return faces, _coloured(faces, pairs, sheets)
     if rule == NESTED:
         count = planar.face_count
-        graph = csr_array((np.ones(2 * len(pairs)), (np.concatenate([pairs[:, 0], pairs[:, 1]]), np.concatenate([pairs[:, 1], pairs[:, 0]]))), shape=(count, count))
+        graph = csr_array(
+            (
+                np.ones(2 * len(pairs)),
+                (np.concatenate([pairs[:, 0], pairs[:, 1]]), np.concatenate([pairs[:, 1], pairs[:, 0]])),
+            ),
+            shape=(count, count),
+        )
         outside = np.setdiff1d(np.flatnonzero(~np.asarray(ink, bool)), faces)
-        lines = dijkstra(graph, indices=outside, unweighted=True, min_only=True)[faces] if len(outside) else np.ones(len(faces))
+        lines = (
+            dijkstra(graph, indices=outside, unweighted=True, min_only=True)[faces]
+            if len(outside)
+            else np.ones(len(faces))
+        )
         lines = np.where(np.isfinite(lines), lines, 1.0)
         deepest = int(lines.max())
         return faces, np.minimum((deepest - lines.astype(int)) * sheets // max(deepest, 1), sheets - 1)
     outer = np.isin(planar.faces, np.setdiff1d(np.flatnonzero(~np.asarray(ink, bool)), faces))
-    away = cv2.distanceTransform((~np.pad(outer, 1, constant_values=True)).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+    away = cv2.distanceTransform(
+        (~np.pad(outer, 1, constant_values=True)).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE
+    )[1:-1, 1:-1]
     mean = np.bincount(planar.faces.ravel(), away.ravel(), planar.face_count) / np.maximum(planar.face_area_px, 1)
     return faces, _in_groups(-mean[faces], sheets)
 
@@ -105,7 +122,8 @@ class Rung:
 
 
 def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, most: int = 8) -> list[Rung]:
-    """Two to ``most`` sheets below the frame, layered by ``way``; numbers that give no more sheets than the one before are left out.
+    """Two to ``most`` sheets below the frame, layered by ``way``; numbers that give no more sheets than the one
+    before are left out.
     ``rgb`` as of ``gathered``."""
     ink = np.asarray(ink, bool)
     faces = enclosed_faces(planar, ink)
@@ -120,11 +138,16 @@ def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, mo
         depth = np.full(planar.face_count, -1)
         depth[ink] = sheets
         depth[faces] = sheet
-        cut = [cut_of(planar, arc_length, sheet_faces(planar, arc_length, depth, level, way)) for level in range(sheets + 1)]
+        cut = [
+            cut_of(planar, arc_length, sheet_faces(planar, arc_length, depth, level, way))
+            for level in range(sheets + 1)
+        ]
         alone = sum(cut_of(planar, arc_length, depth == level)[0] for level in range(sheets + 1))
         same = depth[pairs[:, 0]] == depth[pairs[:, 1]]
         total = sum(length for length, _ in cut)
-        found.append(Rung(sheets, sum(n for _, n in cut), total, alone - total, int((same & (depth[pairs] >= 0).all(1)).sum())))
+        found.append(
+            Rung(sheets, sum(n for _, n in cut), total, alone - total, int((same & (depth[pairs] >= 0).all(1)).sum()))
+        )
     return found
 
 
@@ -133,19 +156,25 @@ def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
     solid = np.append(inside, False)
     cut = float(np.asarray(arc_length)[solid[planar.left] != solid[planar.right]].sum())
     both = solid[planar.left] & solid[planar.right]
-    graph = csr_array((np.ones(int(both.sum())), (planar.left[both], planar.right[both])), shape=(planar.face_count,) * 2)
-    return cut, int(connected_components(graph, directed=False, return_labels=False) - (~np.asarray(inside, bool)).sum())
+    graph = csr_array(
+        (np.ones(int(both.sum())), (planar.left[both], planar.right[both])), shape=(planar.face_count,) * 2
+    )
+    return cut, int(
+        connected_components(graph, directed=False, return_labels=False) - (~np.asarray(inside, bool)).sum()
+    )
 
 
 def mean_colours(planar: PlanarMap, faces, sheet, rgb) -> list[str]:
     """The colour of each sheet: the mean of its faces by area, no two the same."""
     weight = planar.face_area_px[faces].astype(float)
     total = np.bincount(sheet, weight)
-    mean = np.stack([np.bincount(sheet, weight * np.asarray(rgb)[faces, k]) / np.maximum(total, 1) for k in range(3)], -1)
+    mean = np.stack(
+        [np.bincount(sheet, weight * np.asarray(rgb)[faces, k]) / np.maximum(total, 1) for k in range(3)], -1
+    )
     found: list[str] = []
     for colour in mean:
         while (text := to_hex(colour)) in found:
-            colour = colour + (0, 0, 1 if colour[2] < 128 else -1)
+            colour = (*colour, 0, 0, 1 if colour[2] < 128 else -1)
         found.append(text)
     return found
 

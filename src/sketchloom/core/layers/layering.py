@@ -22,7 +22,8 @@ _THREADS = 2
 
 @dataclass(frozen=True, slots=True)
 class LayerPlan:
-    """A layer before it is cut: its colours (labels) and how it is to be called and shown; ``hidden`` layers are cut, but not painted."""
+    """A layer before it is cut: its colours (labels) and how it is to be called and shown; ``hidden`` layers are cut,
+    but not painted."""
 
     key: str
     name: str
@@ -86,44 +87,75 @@ def sheet_faces(planar: PlanarMap, arc_length, depth, level: int, way: str) -> n
     return depth == level if way == FITTED else lean_faces(planar, arc_length, depth, level)
 
 
-def cut_layers(planar: PlanarMap, curves: CurveSet, plans, depth, layering: str, mm_per_px: float,
-               *, arc_length, overlap_mm: float = 0.0, ways=(), with_widths: bool = True, keep=lambda key, make: make()) -> tuple[Layer, ...]:
+def cut_layers(
+    planar: PlanarMap,
+    curves: CurveSet,
+    plans,
+    depth,
+    layering: str,
+    mm_per_px: float,
+    *,
+    arc_length,
+    overlap_mm: float = 0.0,
+    ways=(),
+    with_widths: bool = True,
+    keep=lambda key, make: make(),
+) -> tuple[Layer, ...]:
     """The sheets of a design, base first.
 
     Stacked and windowed: sheet k is solid wherever depth k or more is seen; they differ in the order. Fitted: sheet
     k is just what is seen of it. Lean: what is covered is chosen for the least cutting. Fitted and lean sheets reach
-    ``overlap_mm`` under what covers them. ``ways``: for each layer its own way or None. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)``
-    may give what was made of the same faces before.
+    ``overlap_mm`` under what covers them. ``ways``: for each layer its own way or None. Layers left out, and layers
+    nothing is left of, give no sheet. ``keep(key, make)`` may give what was made of the same faces before.
     """
     cut = []
     for k, plan in enumerate(plans):
         if plan.left_out or not (depth == k).any():
             continue
         way = (ways[k] if k < len(ways) else None) or layering
-        inside = keep(("lean", k, depth.tobytes()), lambda: lean_faces(planar, arc_length, depth, k)) if way == LEAN else sheet_faces(
-            planar, arc_length, depth, k, way)
+        inside = (
+            keep(("lean", k, depth.tobytes()), lambda: lean_faces(planar, arc_length, depth, k))  # noqa: B023
+            if way == LEAN
+            else sheet_faces(planar, arc_length, depth, k, way)
+        )
         shape, hidden = np.packbits(inside).tobytes(), None
         if way in (FITTED, LEAN) and overlap_mm > 0:
             hidden = (depth > k) & ~inside
             shape += np.packbits(hidden).tobytes() + str(overlap_mm).encode()
-        cut.append((plan, shape, keep(("outline", shape), lambda i=inside, h=hidden: outline_of(planar, curves, i) if h is None else overlapped(
-            planar, curves, i, h, overlap_mm / mm_per_px))))
+        cut.append(
+            (
+                plan,
+                shape,
+                keep(
+                    ("outline", shape),
+                    lambda i=inside, h=hidden: (
+                        outline_of(planar, curves, i)
+                        if h is None
+                        else overlapped(planar, curves, i, h, overlap_mm / mm_per_px)
+                    ),
+                ),
+            )
+        )
     limit_px = WIDTH_LIMIT_MM / mm_per_px
     spacing_px = _spacing_px(mm_per_px)
     if with_widths:
         # most of the time goes into tree look-ups, which leave the other core free
         with ThreadPoolExecutor(_THREADS) as pool:
-            widths = list(pool.map(lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut))
+            widths = list(
+                pool.map(lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut)
+            )
     else:
         widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
     return tuple(_layer(plan, outline, w, mm_per_px, keep(("length", shape), outline.length_px))
-                 for (plan, shape, outline), w in zip(cut, widths))
+                 for (plan, shape, outline), w in zip(cut, widths, strict=False))
 
 
 def sheet(plan, outline: Outline, mm_per_px: float, with_widths: bool, keep=lambda make: make()) -> Layer:
     """A sheet with an outline of its own; ``keep(make)`` holds its widths."""
     none = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
-    widths = keep(lambda: local_widths(outline, WIDTH_LIMIT_MM / mm_per_px, _spacing_px(mm_per_px))) if with_widths else none
+    widths = (
+        keep(lambda: local_widths(outline, WIDTH_LIMIT_MM / mm_per_px, _spacing_px(mm_per_px))) if with_widths else none
+    )
     return _layer(plan, outline, widths, mm_per_px, outline.length_px())
 
 

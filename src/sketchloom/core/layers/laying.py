@@ -1,6 +1,6 @@
 """The pieces of all sheets in the order in which a person lays them, and which could be laid the wrong way round."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
@@ -21,10 +21,13 @@ no one mistakes it (common practice, no source)."""
 
 @dataclass(frozen=True, slots=True, eq=False)
 class LaidPiece:
-    """A piece to lay: ``number`` in the order of laying, from 1, the base first; ``level`` of its sheet among ``layers``.
+    """A piece to lay: ``number`` in the order of laying, from 1, the base first; ``level`` of its sheet among
+    ``layers``.
 
-    ``place`` well inside what is seen of it, px, and ``room`` px how far its edge is from there; ``box`` left, top, right, bottom px.
-    ``alone``: not the largest piece of its sheet. ``wrong``: it nearly fits when ``turned`` or ``flipped`` over, None for no such danger.
+    ``place`` well inside what is seen of it, px, and ``room`` px how far its edge is from there; ``box`` left, top,
+    right, bottom px.
+    ``alone``: not the largest piece of its sheet. ``wrong``: it nearly fits when ``turned`` or ``flipped`` over,
+    None for no such danger.
     """
 
     number: int
@@ -41,7 +44,8 @@ class LaidPiece:
 
 def laid_pieces(layers) -> list[LaidPiece]:
     """Pieces sheet by sheet from the base, within a sheet in the order of reading; pen lines are not laid."""
-    made, above = [], shapely.MultiPolygon()
+    made: list[LaidPiece] = []
+    above = shapely.MultiPolygon()
     for level in range(len(layers) - 1, -1, -1):
         layer = layers[level]
         if layer.outline.pen_px is not None:
@@ -49,12 +53,14 @@ def laid_pieces(layers) -> list[LaidPiece]:
         pieces = _pieces(layer.outline)[:max(MOST_PIECES - len(made), 0)]
         for rank, (outline, area, wrong) in enumerate(pieces):
             place, room = _inner_place(area.difference(above), area)
-            made.append((level, layer, outline, place, room, tuple(float(v) for v in area.bounds), float(area.area), rank > 0, wrong))
+            left, top, right, bottom = (float(v) for v in area.bounds)
+            box = (left, top, right, bottom)
+            made.append(LaidPiece(0, level, layer, outline, place, room, box, float(area.area), rank > 0, wrong))
         above = shapely.union_all([above, *(area for _, area, _ in pieces)])
-    height = max((one[5][3] for one in made), default=1.0)
+    height = max((one.box[3] for one in made), default=1.0)
     row = max(height / 12, 1.0)
-    made.sort(key=lambda one: (one[0], int(one[3][1] / row), one[3][0]))
-    return [LaidPiece(n, *one) for n, one in enumerate(made, 1)]
+    made.sort(key=lambda one: (one.level, int(one.place[1] / row), one.place[0]))
+    return [replace(one, number=n) for n, one in enumerate(made, 1)]
 
 
 @lru_cache(maxsize=64)
@@ -82,19 +88,23 @@ def _inner_place(seen, area):
 
 
 def wrong_way(area) -> str | None:
-    """How a piece nearly fits in its own place though it lies wrong: ``turned``, ``flipped``; None when it cannot be mistaken, or lies right either way.
+    """How a piece nearly fits in its own place though it lies wrong: ``turned``, ``flipped``; None when it cannot
+    be mistaken, or lies right either way.
 
-    Its image is turned about the middle of its area by 90, 180 and 270 degrees, or mirrored in an axis through it along or across
-    its length.
+    Its image is turned about the middle of its area by 90, 180 and 270 degrees, or mirrored in an axis through it
+    along or across its length.
     """
     middle = np.array(area.centroid.coords[0])
     around = shapely.simplify(area, _FLAT_PX)
-    image = lambda matrix: shapely.transform(around, lambda xy: (xy - middle) @ np.transpose(matrix) + middle)  # noqa: E731
+    def image(matrix):
+        return shapely.transform(around, lambda xy: (xy - middle) @ np.transpose(matrix) + middle)
     turned = [image(m) for m in (((0, -1), (1, 0)), ((-1, 0), (0, -1)), ((0, 1), (-1, 0)))]
     x, y = _axis(around)
     mirror = np.array([(x * x - y * y, 2 * x * y), (2 * x * y, y * y - x * x)])  # in the line along the axis
     flipped = [image(mirror), image(-mirror)]
-    found = {kind: [_common(around, image) for image in images] for kind, images in ((TURNED, turned), (FLIPPED, flipped))}
+    found = {
+        kind: [_common(around, image) for image in images] for kind, images in ((TURNED, turned), (FLIPPED, flipped))
+    }
     for kind, shares in found.items():
         if any(_NEARLY <= share < _SAME for share in shares):
             return kind
@@ -103,8 +113,11 @@ def wrong_way(area) -> str | None:
 
 def _axis(area):
     """Direction of the longer axis of an area's outline."""
-    points = np.concatenate([np.asarray(p.exterior.segmentize(2.0).coords)[:-1] for p in area.geoms] if hasattr(area, "geoms") else [
-        np.asarray(area.exterior.segmentize(2.0).coords)[:-1]])
+    points = np.concatenate(
+        [np.asarray(p.exterior.segmentize(2.0).coords)[:-1] for p in area.geoms]
+        if hasattr(area, "geoms")
+        else [np.asarray(area.exterior.segmentize(2.0).coords)[:-1]]
+    )
     points = points - points.mean(0)
     return np.linalg.svd(points, full_matrices=False)[2][0].tolist()
 

@@ -18,7 +18,8 @@ def lean_faces(planar, arc_length, depth, level: int) -> np.ndarray:
 
     Parameters
     ----------
-    planar : the map, of which ``left`` and ``right`` are used. arc_length : (A,) px. depth : (F,) the sheet seen, -1 for none.
+    planar : the map, of which ``left`` and ``right`` are used. arc_length : (A,) px. depth : (F,) the sheet seen,
+    -1 for none.
 
     Notes
     -----
@@ -37,7 +38,9 @@ def lean_faces(planar, arc_length, depth, level: int) -> np.ndarray:
     a, b = a[apart], b[apart]
     capacity = np.maximum(np.rint(np.asarray(arc_length)[apart] * _STEPS_PX), 1).astype(np.int64)
     size = count + 2
-    graph = coo_array((np.concatenate([capacity, capacity]), (np.concatenate([a, b]), np.concatenate([b, a]))), shape=(size, size)).tocsr()
+    graph = coo_array(
+        (np.concatenate([capacity, capacity]), (np.concatenate([a, b]), np.concatenate([b, a]))), shape=(size, size)
+    ).tocsr()
     graph.sum_duplicates()
     most = int(graph.data.max(initial=1))
     if most > np.iinfo(np.int32).max // 4:

@@ -20,7 +20,8 @@ _CHUNK = 4096
 
 @dataclass(frozen=True, slots=True, eq=False)
 class DepthOrder:
-    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good; ``gap``: by what share of its
+    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good; ``gap``: by what share
+    of its
     cost it may at most be dearer than the best, 0 when exact."""
 
     order: tuple[int, ...]
@@ -45,7 +46,8 @@ def stacked_length(boundary, order) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Weights:
-    """What an order is to save: cutting counts by its length, each piece as so much cutting, each unit of film as so much."""
+    """What an order is to save: cutting counts by its length, each piece as so much cutting, each unit of film as so
+    much."""
 
     cutting: float = 1.0
     piece: float = 0.0
@@ -65,7 +67,8 @@ class Faces:
 
 
 def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None, above=()) -> DepthOrder:
-    """The order of least weighted cost, of least cutting if nothing else is said; of equal ones the one with large areas low.
+    """The order of least weighted cost, of least cutting if nothing else is said; of equal ones the one with large
+    areas low.
 
     Parameters
     ----------
@@ -76,8 +79,8 @@ def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | 
 
     Notes
     -----
-    Exact up to EXACT_UP_TO colours. Where pieces count, also no more than MOST_FACES faces beyond 12 colours; else single
-    colours are moved while it helps, and the gap is to ``order_bounds.least_cost``.
+    Exact up to EXACT_UP_TO colours. Where pieces count, also no more than MOST_FACES faces beyond 12 colours; else
+    single colours are moved while it helps, and the gap is to ``order_bounds.least_cost``.
     """
     boundary = np.asarray(boundary, float)
     count = len(boundary) - 1
@@ -92,17 +95,23 @@ def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | 
         order = _exact(subset_costs(boundary, area, weights, faces, above), count)
     else:
         def weigh(order):
-            total = (weights.cutting or 1e-6) * stacked_length(boundary, order) + film * sum((i + 1) * area[c] for i, c in enumerate(order))
+            total = (weights.cutting or 1e-6) * stacked_length(boundary, order) + film * sum(
+                (i + 1) * area[c] for i, c in enumerate(order)
+            )
             return total + (weights.piece * _pieces_of_order(faces, order) if with_pieces else 0.0)
         order = _by_insertion(area, weigh, above)
-        least = order_bounds.least_cost(boundary, area, weights.cutting or 1e-6, film) + (weights.piece * count if with_pieces else 0.0)
+        least = order_bounds.least_cost(boundary, area, weights.cutting or 1e-6, film) + (
+            weights.piece * count if with_pieces else 0.0
+        )
         gap = max(weigh(order) / max(least, 1e-12) - 1.0, 0.0)
     return DepthOrder(order, stacked_length(boundary, order), exact, gap)
 
 
 def is_exact(count: int, weights: Weights, faces: Faces | None) -> bool:
     """Whether all orders are looked at."""
-    return count <= EXACT_UP_TO and not (weights.piece > 0 and faces is not None and count > 12 and len(faces.colour) > MOST_FACES)
+    return count <= EXACT_UP_TO and not (
+        weights.piece > 0 and faces is not None and count > 12 and len(faces.colour) > MOST_FACES
+    )
 
 
 def subset_costs(boundary, area, weights: Weights, faces: Faces | None = None, above=()) -> np.ndarray:
@@ -114,11 +123,16 @@ def subset_costs(boundary, area, weights: Weights, faces: Faces | None = None, a
 
 def subset_parts(boundary, area, faces: Faces | None = None):
     """(2^n,) cutting, film and pieces of every set of colours; pieces None without faces."""
-    return (_subset_costs(boundary, area, 0.0), _subset_sums(area), None if faces is None else subset_pieces(faces, len(boundary) - 1))
+    return (
+        _subset_costs(boundary, area, 0.0),
+        _subset_sums(area),
+        None if faces is None else subset_pieces(faces, len(boundary) - 1),
+    )
 
 
 def weighed(parts, weights: Weights, tie: float, count: int, above=()) -> np.ndarray:
-    """(2^n,) weighted cost of the parts of ``subset_parts``; ``tie`` a trace of film that decides between equal ones."""
+    """(2^n,) weighted cost of the parts of ``subset_parts``; ``tie`` a trace of film that decides between equal ones.
+    """
     cutting, film, pieces = parts
     cost = (weights.cutting or 1e-6) * cutting + film * (weights.film + tie)
     if weights.piece > 0 and pieces is not None:
@@ -259,7 +273,7 @@ def _by_insertion(area, weigh, above=()):
         improved = False
         for colour in list(order):
             rest = [c for c in order if c != colour]
-            trials = [rest[:i] + [colour] + rest[i:] for i in range(len(order))]
+            trials = [[*rest[:i], colour, *rest[i:]] for i in range(len(order))]
             trials = [t for t in trials if _obeys(t, above)]
             lengths = [weigh(t) for t in trials]
             if min(lengths) < best - 1e-9:

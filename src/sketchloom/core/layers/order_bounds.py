@@ -1,4 +1,5 @@
-"""How good an order of sheets can be: the few best ones, exactly, and a bound where there are too many colours for that."""
+"""How good an order of sheets can be: the few best ones, exactly, and a bound where there are too many colours for
+that."""
 
 import numpy as np
 
@@ -13,8 +14,8 @@ def few_best(cost, count: int, most: int, apart: float = 1e-6) -> list[tuple[tup
 
     Notes
     -----
-    The dynamic programme over subsets (form of Held, Karp 1962) with the few best ways to each set in place of the best,
-    2^n n steps of ``most``; ways of one cost to one set count once, so what is found is exact.
+    The dynamic programme over subsets (form of Held, Karp 1962) with the few best ways to each set in place of the
+    best, 2^n n steps of ``most``; ways of one cost to one set count once, so what is found is exact.
     """
     best = np.full((1 << count, most), np.inf)
     best[0, 0] = 0.0
@@ -40,23 +41,26 @@ def few_best(cost, count: int, most: int, apart: float = 1e-6) -> list[tuple[tup
             chosen = order[row, column]
             best[layer[row], k] = ways[row, column]
             lowest[layer[row], k], rank[layer[row], k] = chosen // most, chosen % most
-    full, found = (1 << count) - 1, []
+    full = (1 << count) - 1
+    found: list[tuple[tuple[int, ...], float]] = []
     for k in range(most):
         if not np.isfinite(best[full, k]):
             break
-        order, rest, r = [], full, k
+        base_first: list[int] = []
+        rest, r = full, k
         while rest:
-            order.append(int(lowest[rest, r]))
-            rest, r = rest ^ (1 << order[-1]), int(rank[rest, r])
-        found.append((tuple(order), float(best[full, k])))
+            base_first.append(int(lowest[rest, r]))
+            rest, r = rest ^ (1 << base_first[-1]), int(rank[rest, r])
+        found.append((tuple(base_first), float(best[full, k])))
     return found
 
 
 def least_cost(boundary, area, cutting: float, film: float) -> float:
     """A cost that no order is below, whatever its number of colours.
 
-    An edge to what is not cut is cut on every sheet up to its colour's, (place + 1) times; an edge between two colours as often
-    as their places differ. The first are least when the longest lie lowest (rearrangement inequality). Around one colour
+    An edge to what is not cut is cut on every sheet up to its colour's, (place + 1) times; an edge between two
+    colours as often as their places differ. The first are least when the longest lie lowest (rearrangement
+    inequality). Around one colour
     no more than two others are 1 away, two 2 away and so on; each pair is seen from both sides. Film as the first.
     """
     boundary, area = np.asarray(boundary, float), np.asarray(area, float)

@@ -28,8 +28,8 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
 
     Notes
     -----
-    The sheet's area grown by the overlap is cut back to what it and its cover take up together. Where that is bounded by
-    an edge of the map, the cubics of the edge are put back in place of its chords.
+    The sheet's area grown by the overlap is cut back to what it and its cover take up together. Where that is
+    bounded by an edge of the map, the cubics of the edge are put back in place of its chords.
     """
     exact = outline_of(planar, curves, inside)
     if overlap_px <= 0 or not covered.any() or not len(exact.controls):
@@ -82,7 +82,11 @@ class _Known:
         for a, b, forward in ((one, two, True), (two, one, False)):
             both = (a >= 0) & (b >= 0)
             s, r, i, j = self._segment[a], self._segment[b], self._step[a], self._step[b]
-            same = both & (((s == r) & (j == i + 1)) | ((i + 1 == self._count[s]) & (j == 0) & (self._after[s] == r))) & (segment < 0)
+            same = (
+                both
+                & (((s == r) & (j == i + 1)) | ((i + 1 == self._count[s]) & (j == 0) & (self._after[s] == r)))
+                & (segment < 0)
+            )
             segment[same] = s[same]
             ends = np.stack([i, i + 1], -1) / self._count[s][:, None]
             t[same] = (ends if forward else ends[:, ::-1])[same]
@@ -98,7 +102,7 @@ class _Known:
         if len(breaks) == 0:
             breaks = np.zeros(1, np.intp)
         controls, straight = [], []
-        for first, stop in zip(breaks.tolist(), [*breaks[1:].tolist(), int(breaks[0]) + n]):
+        for first, stop in zip(breaks.tolist(), [*breaks[1:].tolist(), int(breaks[0]) + n], strict=False):
             s = int(segment[first])
             if s < 0:
                 c, line = refitted_run(points[np.arange(first, stop + 1) % n], _FIT_PX)

@@ -23,7 +23,11 @@ def pieces_of(outline: Outline) -> list[Outline]:
         points = xy[ring_starts[hole]:ring_starts[hole + 1]]
         # the vote of a few of its points: a hole may touch its piece's edge in one
         probes = points[np.linspace(0, len(points) - 1, min(len(points), 7)).astype(int)]
-        holders = [n for n in reversed(outer.tolist()) if _inside(probes, polygons[n]) and outline.area_px[n] > -outline.area_px[hole]]
+        holders = [
+            n
+            for n in reversed(outer.tolist())
+            if _inside(probes, polygons[n]) and outline.area_px[n] > -outline.area_px[hole]
+        ]
         if holders:
             rings[holders[0]].append(hole)
     return [_of_rings(outline, rings[int(n)]) for n in outer]
@@ -31,7 +35,14 @@ def pieces_of(outline: Outline) -> list[Outline]:
 
 def _of_rings(outline, numbers):
     segments, starts = ragged.take(outline.starts, numbers)
-    return Outline(outline.controls[segments], outline.straight[segments], starts, outline.area_px[numbers], outline.hole[numbers], outline.pen_px)
+    return Outline(
+        outline.controls[segments],
+        outline.straight[segments],
+        starts,
+        outline.area_px[numbers],
+        outline.hole[numbers],
+        outline.pen_px,
+    )
 
 
 def _inside(points, polygon):

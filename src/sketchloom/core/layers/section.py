@@ -12,7 +12,8 @@ _FLAT_PX = 0.1
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Section:
-    """``at_mm`` (B + 1,) places along the line where something begins or ends; between two of them ``solid`` (L, B) which
+    """``at_mm`` (B + 1,) places along the line where something begins or ends; between two of them ``solid`` (L, B)
+    which
     sheets are there, the lowest first, and ``bottom_mm``, ``top_mm`` (L, B) their heights."""
 
     at_mm: np.ndarray
@@ -31,7 +32,11 @@ class Section:
     def uppermost(self) -> np.ndarray:
         """(B,) the sheet seen from above, -1 for none."""
         count = len(self.solid)
-        return np.where(self.solid.any(0), count - 1 - self.solid[::-1].argmax(0), -1) if count else np.full(len(self.at_mm) - 1, -1)
+        return (
+            np.where(self.solid.any(0), count - 1 - self.solid[::-1].argmax(0), -1)
+            if count
+            else np.full(len(self.at_mm) - 1, -1)
+        )
 
     def highest_step(self) -> tuple[float, float]:
         """The greatest difference of height between neighbours, mm, and where it is along the line."""

@@ -28,7 +28,7 @@ def sharp_points(outline: Outline, arm_px: float, under_rad: float) -> np.ndarra
         return np.empty((0, 3))
     # each ring in even steps, so many to an arm
     step = max(arm_px / _SAMPLES, around[rings].sum() / _MANY)
-    span = max(int(round(arm_px / step)), 2)
+    span = max(round(arm_px / step), 2)
     count = np.maximum(np.rint(around[rings] / step).astype(np.intp), 4 * span)
     starts = ragged.lengths_to_starts(count)
     ring = ragged.owner(starts)
@@ -37,13 +37,14 @@ def sharp_points(outline: Outline, arm_px: float, under_rad: float) -> np.ndarra
     segment = np.clip(np.searchsorted(travelled, way, side="right") - 1, 0, len(length) - 1)
     t = np.clip((way - travelled[segment]) / np.maximum(length[segment], 1e-12), 0, 1)
     xy = evaluate(outline.controls[segment], t)
-    at = lambda by: starts[ring] + (local + by) % count[ring]  # noqa: E731
+    def at(by):
+        return starts[ring] + (local + by) % count[ring]
     back, ahead = xy[at(-span)] - xy, xy[at(span)] - xy
     cosine = (back * ahead).sum(1) / np.maximum(np.hypot(*back.T) * np.hypot(*ahead.T), 1e-9)
     opening = np.arccos(np.clip(cosine, -1, 1))
     # the inside is on the right: a point that sticks out turns right
     outward = back[:, 0] * ahead[:, 1] - back[:, 1] * ahead[:, 0] < 0
-    found = []
+    found: list = []
     for k in np.flatnonzero((opening < under_rad) & outward).tolist():
         near = starts[ring[k]] + (local[k] + np.arange(-2 * span, 2 * span + 1)) % count[ring[k]]
         if opening[k] <= opening[near].min() and (not found or np.hypot(*(xy[k] - found[-1][:2])) > arm_px):

@@ -12,7 +12,8 @@ MAX_LINES = 4000
 
 
 def weeding_cuts(outline: Outline, mm_per_px: float, away_mm: float, every_mm: float = 0.0) -> list[np.ndarray]:
-    """Cuts of one sheet as polylines (N, 2), mm: a closed frame ``away_mm`` around it, then lines ``every_mm`` apart through the waste in it.
+    """Cuts of one sheet as polylines (N, 2), mm: a closed frame ``away_mm`` around it, then lines ``every_mm``
+    apart through the waste in it.
 
     ``every_mm`` 0 for a frame alone.
     """

@@ -47,7 +47,7 @@ def apart(widths: Widths, under_px: float, away_px: float, most: int) -> list[in
     """Numbers of the narrowest places under a width, one for each stretch: no two nearer than ``away_px``."""
     under = np.flatnonzero(widths.width < under_px)
     order = under[np.argsort(widths.width[under], kind="stable")]
-    found = []
+    found: list = []
     while len(order) and len(found) < most:
         found.append(int(order[0]))
         order = order[np.hypot(*(widths.xy[order] - widths.xy[order[0]]).T) > away_px]
@@ -58,7 +58,9 @@ def space_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     """The same for the space between cuts: what lies outside the rings, gaps between pieces and holes alike."""
     owner = ragged.owner(outline.starts)
     turned = outline.starts[owner] + outline.starts[owner + 1] - 1 - np.arange(len(owner))
-    inside_out = Outline(outline.controls[turned][:, ::-1], outline.straight[turned], outline.starts, -outline.area_px, ~outline.hole)
+    inside_out = Outline(
+        outline.controls[turned][:, ::-1], outline.straight[turned], outline.starts, -outline.area_px, ~outline.hole
+    )
     return local_widths(inside_out, limit_px, spacing_px)
 
 
@@ -90,8 +92,8 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     """Measure the width of a shape where it is narrow.
 
     Looked for up to a share of ``limit_px`` first; where nothing is that narrow, up to all
-    of it. The narrowest place is right either way. A compact piece without facing sides (a dot) is measured by its largest inner ball.
-    Feet lie at samples, so a width w reads at most ``hypot(w, spacing / 2)``.
+    of it. The narrowest place is right either way. A compact piece without facing sides (a dot) is measured by its
+    largest inner ball. Feet lie at samples, so a width w reads at most ``hypot(w, spacing / 2)``.
     """
     xy, normal, ring, place = _samples(outline, spacing_px)
     if len(xy) == 0:

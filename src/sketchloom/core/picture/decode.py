@@ -18,7 +18,21 @@ MAX_PIXELS = 120_000_000
 MAX_FILE_BYTES = 512 * 1024 * 1024
 SMALLEST_SIDE_PX = 8
 FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF", "GIF", "AVIF")
-SUFFIXES = (".png", ".jpg", ".jpeg", ".webp", ".bmp", ".tif", ".tiff", ".gif", ".avif", ".heic", ".heif", ".pdf", ".svg")
+SUFFIXES = (
+    ".png",
+    ".jpg",
+    ".jpeg",
+    ".webp",
+    ".bmp",
+    ".tif",
+    ".tiff",
+    ".gif",
+    ".avif",
+    ".heic",
+    ".heif",
+    ".pdf",
+    ".svg",
+)
 _WANTED = said("Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG.")
 _HEIF_BRANDS = (b"heic", b"heix", b"hevc", b"heim", b"heis", b"hevm", b"mif1", b"msf1")
 _SRGB = ImageCms.createProfile("sRGB")
@@ -36,7 +50,15 @@ def read_bytes(path) -> bytes:
         if not stat.S_ISREG(status.st_mode):
             raise PictureError(path, said("is not an ordinary file."), _WANTED)
         if status.st_size > MAX_FILE_BYTES:
-            raise ImageTooLargeError(path, said("has {mb:.0f} MB; at most {mb2} MB are read.", mb=status.st_size / 2 ** 20, mb2=MAX_FILE_BYTES // 2 ** 20), said("Save a smaller copy."))
+            raise ImageTooLargeError(
+                path,
+                said(
+                    "has {mb:.0f} MB; at most {mb2} MB are read.",
+                    mb=status.st_size / 2**20,
+                    mb2=MAX_FILE_BYTES // 2**20,
+                ),
+                said("Save a smaller copy."),
+            )
         data = path.read_bytes()
     except FileNotFoundError:
         raise PictureError(path, said("there is no such file."), said("Check the name and the folder.")) from None
@@ -70,7 +92,11 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
         warnings.simplefilter("ignore")
         image = _open(data, name)
         try:
-            notes = [said("The file has several pictures; the first is used.")] if getattr(image, "is_animated", False) else []
+            notes = (
+                [said("The file has several pictures; the first is used.")]
+                if getattr(image, "is_animated", False)
+                else []
+            )
             image.load()
             image = ImageOps.exif_transpose(image)
             return _to_picture(image, name, notes)
@@ -94,9 +120,27 @@ def _open(data, name):
                            said("Copy or export it again.")) from None
     if width * height > MAX_PIXELS:
         raise ImageTooLargeError(
-            name, said("claims {width} × {height} px, {height2:,.0f} megapixels; at most {max_pixels:.0f} are opened.", width=width, height=height, height2=width * height / 1000000.0, max_pixels=MAX_PIXELS / 1000000.0), said("Save a smaller copy."))
+            name,
+            said(
+                "claims {width} × {height} px, {height2:,.0f} megapixels; at most {max_pixels:.0f} are opened.",
+                width=width,
+                height=height,
+                height2=width * height / 1000000.0,
+                max_pixels=MAX_PIXELS / 1000000.0,
+            ),
+            said("Save a smaller copy."),
+        )
     if min(width, height) < SMALLEST_SIDE_PX:
-        raise PictureError(name, said("is {width} × {height} px; a picture to trace needs at least {smallest_side_px} px on each side.", width=width, height=height, smallest_side_px=SMALLEST_SIDE_PX), said("Use a larger version."))
+        raise PictureError(
+            name,
+            said(
+                "is {width} × {height} px; a picture to trace needs at least {smallest_side_px} px on each side.",
+                width=width,
+                height=height,
+                smallest_side_px=SMALLEST_SIDE_PX,
+            ),
+            said("Use a larger version."),
+        )
     return image
 
 

@@ -28,7 +28,16 @@ _SMALL_PX = 1200
 _MAX_SVG_BYTES = 32 * 1024 * 1024
 _MAX_DEPTH, _MAX_ELEMENTS = 200, 300_000
 _MAX_SIDE_IN = 200.0
-_UNITS_IN = {"": 1 / 96, "px": 1 / 96, "pt": 1 / 72, "pc": 1 / 6, "mm": 1 / 25.4, "cm": 1 / 2.54, "in": 1.0, "q": 1 / 101.6}
+_UNITS_IN = {
+    "": 1 / 96,
+    "px": 1 / 96,
+    "pt": 1 / 72,
+    "pc": 1 / 6,
+    "mm": 1 / 25.4,
+    "cm": 1 / 2.54,
+    "in": 1.0,
+    "q": 1 / 101.6,
+}
 _LENGTH = re.compile(r"^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*)\s*$", re.IGNORECASE)
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
 
@@ -74,7 +83,18 @@ def render(data: bytes, name: str, page: int, dpi: int, max_pixels: int) -> Pict
 def _check_size(name, width_px, height_px, dpi, max_pixels):
     if width_px * height_px > max_pixels:
         most = int(dpi * (max_pixels / (width_px * height_px)) ** 0.5)
-        raise ImageTooLargeError(name, said("is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most {max_pixels:.0f} megapixels are drawn.", width_px=width_px, height_px=height_px, dpi=dpi, max_pixels=max_pixels / 1000000.0), said("Choose {most} dpi or less.", most=most))
+        raise ImageTooLargeError(
+            name,
+            said(
+                "is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most {max_pixels:.0f} megapixels are "
+                "drawn.",
+                width_px=width_px,
+                height_px=height_px,
+                dpi=dpi,
+                max_pixels=max_pixels / 1000000.0,
+            ),
+            said("Choose {most} dpi or less.", most=most),
+        )
     if min(width_px, height_px) < 8:
         raise PictureError(name, said("is too small to draw at this resolution."), said("Choose a higher one."))
 
@@ -92,7 +112,9 @@ def _open_pdf(data, name):
         return document
     except pypdfium2.PdfiumError as error:
         if "assword" in str(error):
-            raise PictureError(name, said("is locked with a password."), said("Open it elsewhere and save it without one.")) from None
+            raise PictureError(
+                name, said("is locked with a password."), said("Open it elsewhere and save it without one.")
+            ) from None
         raise PictureError(name, said("this PDF is damaged or cut short."), said("Copy or export it again.")) from None
 
 
@@ -103,14 +125,26 @@ def _render_pdf(data, name, page, dpi, max_pixels):
     try:
         count = len(document)
         if page >= count:
-            raise PictureError(name, said("has {count} pages; page {page} is not there.", count=count, page=page + 1) if count > 1
-                               else said("has 1 page; page {page} is not there.", page=page + 1),
-                               said("Choose another page."))
+            raise PictureError(
+                name,
+                said("has {count} pages; page {page} is not there.", count=count, page=page + 1)
+                if count > 1
+                else said("has 1 page; page {page} is not there.", page=page + 1),
+                said("Choose another page."),
+            )
         sheet = document[page]
         width_in, height_in = (float(v) / POINTS_PER_IN for v in sheet.get_size())
         if not (0 < width_in < _MAX_SIDE_IN and 0 < height_in < _MAX_SIDE_IN):
-            raise PictureError(name, said("its page {page} claims to be {width_in:.0f} × {height_in:.0f} mm.", page=page + 1, width_in=width_in * MM_PER_IN, height_in=height_in * MM_PER_IN),
-                               said("Export it at its real size."))
+            raise PictureError(
+                name,
+                said(
+                    "its page {page} claims to be {width_in:.0f} × {height_in:.0f} mm.",
+                    page=page + 1,
+                    width_in=width_in * MM_PER_IN,
+                    height_in=height_in * MM_PER_IN,
+                ),
+                said("Export it at its real size."),
+            )
         _check_size(name, width_in * dpi, height_in * dpi, dpi, max_pixels)
         # The renderer paints every pixel a rectangle touches, half a pixel too much at each side. Drawn at
         # twice the size and averaged, that is a quarter; where memory forbids, it stays.
@@ -122,7 +156,9 @@ def _render_pdf(data, name, page, dpi, max_pixels):
         rgb = np.asarray((image.reduce(2) if twice else image).convert("RGB"))
         return Picture(frozen_array(rgb.copy()), None, float(dpi), name)
     except pypdfium2.PdfiumError:
-        raise PictureError(name, said("its page {page} is damaged.", page=page + 1), said("Copy or export it again.")) from None
+        raise PictureError(
+            name, said("its page {page} is damaged.", page=page + 1), said("Copy or export it again.")
+        ) from None
     finally:
         document.close()
 
@@ -134,8 +170,13 @@ def _render_svg(data, name, dpi, max_pixels):
     import resvg_py
 
     if len(data) > _MAX_SVG_BYTES:
-        raise ImageTooLargeError(name, said("has {mb:.0f} MB; at most {mb2} MB of SVG are read.", mb=len(data) / 2 ** 20, mb2=_MAX_SVG_BYTES // 2 ** 20),
-                                 said("Save a simpler copy."))
+        raise ImageTooLargeError(
+            name,
+            said(
+                "has {mb:.0f} MB; at most {mb2} MB of SVG are read.", mb=len(data) / 2**20, mb2=_MAX_SVG_BYTES // 2**20
+            ),
+            said("Save a simpler copy."),
+        )
     root = _parsed(data, name)
     notes = _made_safe(root, name, max_pixels)
     width_in, height_in = _size_in(root, name)
@@ -193,8 +234,15 @@ def _parsed(data, name):
         raise PictureError(name, said("this SVG defines entities, which no drawing needs; it is not opened."),
                            said("Save a plain copy of it.")) from None
     except _TooMuch:
-        raise PictureError(name, said("this SVG is nested more than {max_depth} deep or has more than {max_elements} parts.", max_depth=_MAX_DEPTH, max_elements=_MAX_ELEMENTS),
-                           said("Save a simpler copy.")) from None
+        raise PictureError(
+            name,
+            said(
+                "this SVG is nested more than {max_depth} deep or has more than {max_elements} parts.",
+                max_depth=_MAX_DEPTH,
+                max_elements=_MAX_ELEMENTS,
+            ),
+            said("Save a simpler copy."),
+        ) from None
     except (ElementTree.ParseError, ValueError, LookupError):
         raise PictureError(name, said("this SVG is damaged or cut short."), said("Copy or export it again.")) from None
     if root.tag.rpartition("}")[2] != "svg":
@@ -204,40 +252,52 @@ def _parsed(data, name):
 
 def _made_safe(root, name, max_pixels):
     """Take out scripts and all that points outside the file; returns sentences on what went."""
-    notes, gone = [], set()
+    gone = _without_pages(root)
+    for element in root.iter():
+        gone |= _without_links(element, max_pixels)
+    _refuse_explosions(root, name)
+    return [sentence for what, sentence in _GONE.items() if what in gone]
+
+
+_GONE = {
+    "script": said("A script in the file was left out."),
+    "outside": said("Something that the file points to outside itself was left out."),
+    "text": said("Text is drawn in the program's own font; turn it into outlines to keep its look."),
+}
+"""What is said of each kind of thing that an SVG loses."""
+
+
+def _without_pages(root):
+    """Take out scripts and pages of another kind; returns the kinds that were there, text among them."""
+    gone = set()
     for parent in root.iter():
         for child in list(parent):
-            if not isinstance(child.tag, str):
-                continue
-            kind = child.tag.rpartition("}")[2]
+            kind = child.tag.rpartition("}")[2] if isinstance(child.tag, str) else ""
             if kind in ("script", "foreignObject"):
                 parent.remove(child)
                 gone.add("script" if kind == "script" else "embedded page")
             elif kind == "text":
                 gone.add("text")
-    for element in root.iter():
-        for attribute in list(element.attrib):
-            value = element.attrib[attribute].strip()
-            if attribute.lower().startswith("on"):
-                del element.attrib[attribute]
-                gone.add("script")
-            elif attribute in _HREFS and not value.startswith("#") and not _is_small_picture(value, max_pixels):
-                del element.attrib[attribute]
-                gone.add("outside")
-            elif re.search(r"url\(\s*['\"]?(?!\s*['\"]?#)", value, re.IGNORECASE):
-                del element.attrib[attribute]
-                gone.add("outside")
-        if element.tag.rpartition("}")[2] == "style" and element.text and re.search(r"@import|url\(\s*['\"]?[^#'\"\s]", element.text, re.I):
-            element.text = ""
+    return gone
+
+
+def _without_links(element, max_pixels):
+    """Take out of an element what would be run, or points outside the file; returns the kinds that were there."""
+    gone = set()
+    for attribute in list(element.attrib):
+        value = element.attrib[attribute].strip()
+        points_out = attribute in _HREFS and not value.startswith("#") and not _is_small_picture(value, max_pixels)
+        if attribute.lower().startswith("on"):
+            del element.attrib[attribute]
+            gone.add("script")
+        elif points_out or re.search(r"url\(\s*['\"]?(?!\s*['\"]?#)", value, re.IGNORECASE):
+            del element.attrib[attribute]
             gone.add("outside")
-    _refuse_explosions(root, name)
-    if "script" in gone:
-        notes.append(said("A script in the file was left out."))
-    if "outside" in gone:
-        notes.append(said("Something that the file points to outside itself was left out."))
-    if "text" in gone:
-        notes.append(said("Text is drawn in the program's own font; turn it into outlines to keep its look."))
-    return notes
+    is_style = element.tag.rpartition("}")[2] == "style" and element.text
+    if is_style and re.search(r"@import|url\(\s*['\"]?[^#'\"\s]", element.text, re.IGNORECASE):
+        element.text = ""
+        gone.add("outside")
+    return gone
 
 
 def _is_small_picture(value, max_pixels):
@@ -276,7 +336,9 @@ def _refuse_explosions(root, name):
         return sizes[key]
 
     if size(root, frozenset()) > _MAX_ELEMENTS:
-        raise PictureError(name, said("this SVG repeats parts of itself too often to be drawn."), said("Save a simpler copy."))
+        raise PictureError(
+            name, said("this SVG repeats parts of itself too often to be drawn."), said("Save a simpler copy.")
+        )
 
 
 def _size_in(root, name):
@@ -284,7 +346,7 @@ def _size_in(root, name):
     box = [float(v) for v in re.findall(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?", root.get("viewBox", ""))]
     box = box[2:] if len(box) == 4 and box[2] > 0 and box[3] > 0 else None
     sides = []
-    for index, side in enumerate(("width", "height")):
+    for _index, side in enumerate(("width", "height")):
         found = _LENGTH.match(root.get(side, ""))
         unit = found.group(2).lower() if found else None
         sides.append(float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None)
@@ -298,6 +360,13 @@ def _size_in(root, name):
         known = 0 if sides[1] is None else 1
         sides[1 - known] = sides[known] * box[1 - known] / box[known]
     if not all(0 < v < _MAX_SIDE_IN for v in sides):
-        raise PictureError(name, said("this SVG claims to be {sides:.0f} × {sides2:.0f} mm.", sides=sides[0] * MM_PER_IN, sides2=sides[1] * MM_PER_IN),
-                           said("Save it at its real size."))
+        raise PictureError(
+            name,
+            said(
+                "this SVG claims to be {sides:.0f} × {sides2:.0f} mm.",
+                sides=sides[0] * MM_PER_IN,
+                sides2=sides[1] * MM_PER_IN,
+            ),
+            said("Save it at its real size."),
+        )
     return sides

@@ -94,7 +94,9 @@ def face_runs(labels) -> RowRuns:
     """
     labels = np.asarray(labels)
     if labels.ndim != 2 or labels.size == 0:
-        raise GeometryError(said("A label image must be two-dimensional and not empty; got shape {shape}.", shape=labels.shape))
+        raise GeometryError(
+            said("A label image must be two-dimensional and not empty; got shape {shape}.", shape=labels.shape)
+        )
     height, width = labels.shape
     begins = np.ones((height, width), bool)
     np.not_equal(labels[:, 1:], labels[:, :-1], out=begins[:, 1:])
@@ -135,7 +137,7 @@ def find_cracks(faces) -> Cracks:
     east = np.concatenate([faces[:, 0], flat[y * width + x + 1], none])
     start = np.concatenate([rim, y * across + x + 1, rim + width])
     vertical = _directed(start, east, west, SOUTH, across)
-    return Cracks(width, height, *(np.concatenate(pair) for pair in zip(horizontal, vertical)))
+    return Cracks(width, height, *(np.concatenate(pair) for pair in zip(horizontal, vertical, strict=False)))
 
 
 def _directed(start, on_left, on_right, along, step):

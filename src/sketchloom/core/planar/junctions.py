@@ -11,9 +11,11 @@ from sketchloom.core.planar.subpixel import BoundaryPoints
 _NEAR_PX, _FAR_PX = 1.5, 6.5
 _POINTS = 7
 _MOVE_PX, _LARGEST_MOVE_PX = 1.0, 2.5
-"""How far from its lattice corner a node may be: between bent ends, and between straight ones, which may meet at a sharp angle."""
+"""How far from its lattice corner a node may be: between bent ends, and between straight ones, which may meet at a
+sharp angle."""
 _PASSES, _FEW, _BENT_PX, _BEYOND_PX = 2, 5, 0.04, 3.0
-"""A line serves fewer points, and those that lie no farther off it; a parabola is not followed farther than this beyond its points."""
+"""A line serves fewer points, and those that lie no farther off it; a parabola is not followed farther than this
+beyond its points."""
 _BETTER = 0.3
 """A parabola must leave less than this of what a line leaves: grain would swing it about."""
 _BOW_PX = 0.1
@@ -81,10 +83,12 @@ def place_nodes(planar: PlanarMap, points: BoundaryPoints) -> np.ndarray:
 
 @dataclass(frozen=True, slots=True, eq=False)
 class _Ends:
-    """How open arcs come to their nodes: ``across = a + b s + c s^2`` over the way ``s`` along ``unit`` from ``middle``.
+    """How open arcs come to their nodes: ``across = a + b s + c s^2`` over the way ``s`` along ``unit`` from
+    ``middle``.
 
-    ``node`` (K,) numbers; ``middle``, ``unit`` (K, 2) px; ``form`` (3, K) a, b, c; ``nearest`` (K,) the way at the point
-    nearest to the node; ``sure`` (K,) how much an end counts: what no parabola follows says little of where it goes.
+    ``node`` (K,) numbers; ``middle``, ``unit`` (K, 2) px; ``form`` (3, K) a, b, c; ``nearest`` (K,) the way at the
+    point nearest to the node; ``sure`` (K,) how much an end counts: what no parabola follows says little of where it
+    goes.
     """
 
     node: np.ndarray
@@ -150,7 +154,9 @@ def join_polylines(planar: PlanarMap, points: BoundaryPoints, nodes) -> Polyline
     own = arc[open_points]
     for node in (planar.start_node[own], planar.end_node[own]):
         distance = np.hypot(*(points.xy[open_points] - nodes[node]).T)
-        limit = np.where(junction[node], np.where(lengths[own] > 8, 2.2, np.where(lengths[own] > 5, _NEAR_PX, 0.7)), 0.3)
+        limit = np.where(
+            junction[node], np.where(lengths[own] > 8, 2.2, np.where(lengths[own] > 5, _NEAR_PX, 0.7)), 0.3
+        )
         keep[open_points] &= distance >= limit
     # a loop too small to have kept three points, its node among them, falls back on its pixel corners
     kept = np.bincount(arc[keep], minlength=planar.arc_count)

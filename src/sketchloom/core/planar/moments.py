@@ -28,10 +28,22 @@ def face_moments(planar: PlanarMap) -> np.ndarray:
     area, mx, my, xx, xy, yy = (np.bincount(planar.right, part, planar.face_count) - np.bincount(
         planar.left[inner], part[inner], planar.face_count) for part in of_arc)
     cx, cy = mx / area, my / area
-    return np.stack([area, cx + planar.width / 2, cy + planar.height / 2, xx - area * cx * cx, xy - area * cx * cy, yy - area * cy * cy], -1)
+    return np.stack(
+        [
+            area,
+            cx + planar.width / 2,
+            cy + planar.height / 2,
+            xx - area * cx * cx,
+            xy - area * cx * cy,
+            yy - area * cy * cy,
+        ],
+        -1,
+    )
 
 
 def perimeters(planar: PlanarMap, arc_length) -> np.ndarray:
     """(F,) length of the boundary of each face, from the lengths (A,) of the arcs."""
     inner = planar.left >= 0
-    return np.bincount(planar.right, arc_length, planar.face_count) + np.bincount(planar.left[inner], arc_length[inner], planar.face_count)
+    return np.bincount(planar.right, arc_length, planar.face_count) + np.bincount(
+        planar.left[inner], arc_length[inner], planar.face_count
+    )

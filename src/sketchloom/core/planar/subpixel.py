@@ -63,8 +63,11 @@ class LocalLevels:
     def __call__(self, faces, x, y):
         height, width = self.images.shape[1:3]
         # labels beyond the two tones are colours that edits brought
-        return self.images[np.minimum(self.face_label[faces], len(self.images) - 1), np.minimum(y // self.step, height - 1),
-                           np.minimum(x // self.step, width - 1)]
+        return self.images[
+            np.minimum(self.face_label[faces], len(self.images) - 1),
+            np.minimum(y // self.step, height - 1),
+            np.minimum(x // self.step, width - 1),
+        ]
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -132,7 +135,8 @@ def boundary_points(planar: PlanarMap, field, levels: Levels, metric=None) -> Bo
     field : (H, W, C) float32 pixel values, linear in coverage (colours as encoded by the
         renderer, premultiplied where there is alpha).
     levels : the pure values on either side.
-    metric : (C, C) symmetric, how much differences of value count where a pixel's share is told; all alike when left out.
+    metric : (C, C) symmetric, how much differences of value count where a pixel's share is told; all alike when
+    left out.
 
     Returns
     -------
@@ -145,7 +149,7 @@ def boundary_points(planar: PlanarMap, field, levels: Levels, metric=None) -> Bo
     parts = np.array_split(keep, max(len(keep) // _PART_CRACKS, 1))
     placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, metric, arc[cracks], cracks), parts)
     starts = np.searchsorted(arc[keep], np.arange(planar.arc_count + 1))
-    xy, middle = (np.concatenate(values) for values in zip(*placed))
+    xy, middle = (np.concatenate(values) for values in zip(*placed, strict=False))
     return BoundaryPoints(xy, starts, middle)
 
 

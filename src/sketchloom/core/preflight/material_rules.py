@@ -5,32 +5,64 @@ from sketchloom.core.preflight.findings import LAYERS, STOP, WARN, rule
 from sketchloom.core.sheets.material import LASER
 
 ON_ITS_LIKE = rule(
-    "material.on_its_like", STOP, LAYERS, said("a material lies on one it does not bond to"),
-    said("{name} must not lie on another {family}: the press does not bond them. Choose a plain film below it, or lay them "
-         "beside each other (fitted)."))
+    "material.on_its_like",
+    STOP,
+    LAYERS,
+    said("a material lies on one it does not bond to"),
+    said(
+        "{name} must not lie on another {family}: the press does not bond them. Choose a plain film below it, or lay "
+        "them "
+        "beside each other (fitted)."
+    ),
+)
 TOOL = rule(
-    "material.tool", STOP, LAYERS, said("the tool must not cut this material"),
-    {"fumes": said("{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or "
-                   "tool; the machine's manual decides."),
-     "unfit": said("{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine's "
-                   "manual decides.")})
+    "material.tool",
+    STOP,
+    LAYERS,
+    said("the tool must not cut this material"),
+    {
+        "fumes": said(
+            "{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or "
+            "tool; the machine's manual decides."
+        ),
+        "unfit": said(
+            "{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine's "
+            "manual decides."
+        ),
+    },
+)
 SHRINKS = rule(
-    "material.shrinks", WARN, LAYERS, said("several pieces of a shrinking material carried over as one"),
-    said("{name} shrinks under heat: {pieces} pieces carried over as one move against each other. Carry them one by one."),
-    said("Part its pieces"))
+    "material.shrinks",
+    WARN,
+    LAYERS,
+    said("several pieces of a shrinking material carried over as one"),
+    said(
+        "{name} shrinks under heat: {pieces} pieces carried over as one move against each other. Carry them one by one."
+    ),
+    said("Part its pieces"),
+)
 THIN = rule(
     "material.thin", WARN, LAYERS, said("a shape is narrower than its material bears"),
     said("{width:.2f} mm is too thin for {name}, which bears {bears:g} mm."))
 GAP = rule(
-    "material.gap", WARN, LAYERS, said("two cuts are nearer than their material bears"),
-    said("Two cuts come within {space:.2f} mm; {name} wants {wants:g} mm between cuts. Drop what parts them, or make the "
-         "work larger."))
+    "material.gap",
+    WARN,
+    LAYERS,
+    said("two cuts are nearer than their material bears"),
+    said(
+        "Two cuts come within {space:.2f} mm; {name} wants {wants:g} mm between cuts. Drop what parts them, or make "
+        "the "
+        "work larger."
+    ),
+)
 TOO_HIGH = rule(
     "material.too_high", WARN, LAYERS, said("the stack is higher than the frame is deep"),
     said("The stack is {high:.1f} mm high and the frame {deep:g} mm deep. Take fewer or thinner sheets or spacers."))
 
 
-def check_materials(layers, material_of, lies_on_family, tool: str, frame_depth_mm: float | None, heights_mm, apart=(), space_mm=()):
+def check_materials(
+    layers, material_of, lies_on_family, tool: str, frame_depth_mm: float | None, heights_mm, apart=(), space_mm=()
+):
     """Findings that follow from the materials of sheets.
 
     Parameters

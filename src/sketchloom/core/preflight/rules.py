@@ -20,66 +20,134 @@ LIKE_GROUND = 10.0
 SHARP_DEG = 20.0
 """Points that open by less lift in weeding (common practice, no source)."""
 _LEAST_TIP_MM = 0.4
-"""Points are looked at as far from their tip as the smallest width, at least this far: a blade's tip is about as wide."""
+"""Points are looked at as far from their tip as the smallest width, at least this far: a blade's tip is about as wide.
+"""
 
 SMALL_DETAILS = rule(
-    "trace.small_details", NOTE, TRACE, said("regions under the smallest detail were given to a neighbour"),
-    {"one": said("1 region under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more."),
-     "many": said("{count} regions under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more.")},
-    said("Bring them back"))
+    "trace.small_details",
+    NOTE,
+    TRACE,
+    said("regions under the smallest detail were given to a neighbour"),
+    {
+        "one": said("1 region under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more."),
+        "many": said(
+            "{count} regions under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more."
+        ),
+    },
+    said("Bring them back"),
+)
 COLOUR_UNUSED = rule(
     "trace.colour_unused", NOTE, TRACE, said("a palette colour has no region left"),
     said("The colour {hex} has no region left; all of its areas are under the smallest detail."), said("Take it out"))
 EMPTY = rule(
-    "layer.empty", STOP, LAYERS, said("nothing is left to cut"),
-    said("Nothing is left to cut. Put a layer back in, keep the ground, or choose more colours."), said("Bring layers back"))
+    "layer.empty",
+    STOP,
+    LAYERS,
+    said("nothing is left to cut"),
+    said("Nothing is left to cut. Put a layer back in, keep the ground, or choose more colours."),
+    said("Bring layers back"),
+)
 ORDER_ESTIMATED = rule(
     "layer.order_estimated", NOTE, LAYERS, said("the order is good but not proven best"),
     said("More than 16 colours: the proposed order is good, but not proven to cut least."))
 EDIT_LOST = rule(
-    "clean.edit_lost", WARN, CLEAN, said("an edit no longer finds its region"),
+    "clean.edit_lost",
+    WARN,
+    CLEAN,
+    said("an edit no longer finds its region"),
     {
-        "drop": said("A dropped region does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
-        "window": said("An opened window does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
-        "colour": said("A given colour does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
-        "keep": said("A kept region does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
-        "below": said("A window to a sheet below does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
-        "above": said("A piece on top does nothing now: no region like the one it was made for is here. Switch it off, take it "
-                     "out, or make it anew."),
+        "drop": said(
+            "A dropped region does nothing now: no region like the one it was made for is here. Switch it off, take it "
+            "out, or make it anew."
+        ),
+        "window": said(
+            "An opened window does nothing now: no region like the one it was made for is here. Switch it off, take it "
+            "out, or make it anew."
+        ),
+        "colour": said(
+            "A given colour does nothing now: no region like the one it was made for is here. Switch it off, take it "
+            "out, or make it anew."
+        ),
+        "keep": said(
+            "A kept region does nothing now: no region like the one it was made for is here. Switch it off, take it "
+            "out, or make it anew."
+        ),
+        "below": said(
+            "A window to a sheet below does nothing now: no region like the one it was made for is here. Switch it "
+            "off, take it "
+            "out, or make it anew."
+        ),
+        "above": said(
+            "A piece on top does nothing now: no region like the one it was made for is here. Switch it off, take it "
+            "out, or make it anew."
+        ),
         "more": said("{count} more edits do nothing now."),
-    }, said("Take them out"))
+    },
+    said("Take them out"),
+)
 SHAPE_IDLE = rule(
-    "clean.shape_idle", WARN, CLEAN, said("a split line or a new course does nothing"),
-    {"course": said("The new course of a boundary does nothing now: the stretch it was made for is not here, or another "
-                    "boundary is in its way. Switch it off, take it out, or draw it anew."),
-     "split": said("A split line parts nothing: it must run from one side of a shape to the other. Switch it off, take it "
-                   "out, or draw it anew.")},
-    said("Take it out"))
+    "clean.shape_idle",
+    WARN,
+    CLEAN,
+    said("a split line or a new course does nothing"),
+    {
+        "course": said(
+            "The new course of a boundary does nothing now: the stretch it was made for is not here, or another "
+            "boundary is in its way. Switch it off, take it out, or draw it anew."
+        ),
+        "split": said(
+            "A split line parts nothing: it must run from one side of a shape to the other. Switch it off, take it "
+            "out, or draw it anew."
+        ),
+    },
+    said("Take it out"),
+)
 THIN = rule(
     "layer.thin", WARN, LAYERS, said("a shape is narrower than the smallest width"),
     said("Only {width:.2f} mm wide here, under {limit:g} mm; it may tear in cutting or weeding."), said("Thicken here"))
 POINT = rule(
-    "layer.point", NOTE, LAYERS, said("a sharp point may lift or tear"),
-    {"one": said("A point is sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear."),
-     "many": said("{count} points are sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear.")})
+    "layer.point",
+    NOTE,
+    LAYERS,
+    said("a sharp point may lift or tear"),
+    {
+        "one": said("A point is sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear."),
+        "many": said(
+            "{count} points are sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear."
+        ),
+    },
+)
 SMALL_PIECES = rule(
-    "layer.small_pieces", WARN, LAYERS, said("pieces too small to weed or to stick"),
-    {"one": said("1 piece is smaller than a dot of {limit:g} mm: too small to weed or to stick."),
-     "many": said("{count} pieces are smaller than a dot of {limit:g} mm: too small to weed or to stick.")}, said("Drop them"))
+    "layer.small_pieces",
+    WARN,
+    LAYERS,
+    said("pieces too small to weed or to stick"),
+    {
+        "one": said("1 piece is smaller than a dot of {limit:g} mm: too small to weed or to stick."),
+        "many": said("{count} pieces are smaller than a dot of {limit:g} mm: too small to weed or to stick."),
+    },
+    said("Drop them"),
+)
 ON_GROUND = rule(
     "layer.like_ground", NOTE, LAYERS, said("a layer has the colour of what it is laid on"),
     said("{name} has the colour of what it is laid on. Left out, the ground shows in its place, and {cut:.0f} mm of "
          "cutting and a sheet are saved; what lies under it shows too, so look at it."), said("Leave it out"))
 OVER_CARRIER = rule(
-    "size.over_carrier", WARN, RELEASE, said("a layer does not fit the carrier"),
-    {"long": said("{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one."),
-     "none": said("{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at "
-                  "most. Make the work smaller or divide this layer.")}, said("Make it fit"))
+    "size.over_carrier",
+    WARN,
+    RELEASE,
+    said("a layer does not fit the carrier"),
+    {
+        "long": said(
+            "{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one."
+        ),
+        "none": said(
+            "{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at "
+            "most. Make the work smaller or divide this layer."
+        ),
+    },
+    said("Make it fit"),
+)
 
 
 def _count(number: int) -> str:
@@ -96,7 +164,11 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
     """
     found = []
     if len(dropped):
-        found.append(SMALL_DETAILS.found(_count(len(dropped)), at=dropped[dropped[:, 2].argmax()], count=len(dropped), smallest=smallest_mm))
+        found.append(
+            SMALL_DETAILS.found(
+                _count(len(dropped)), at=dropped[dropped[:, 2].argmax()], count=len(dropped), smallest=smallest_mm
+            )
+        )
     found += [COLOUR_UNUSED.found(hex=entry.hex) for number, entry in enumerate(entries) if faces_of_label[number] == 0]
     if not layers:
         found.append(EMPTY.found())
@@ -116,17 +188,23 @@ def check_edits(edits, found, places):
 
 
 def check_ground(layers, laid_on: str):
-    """Findings of layers that have (nearly) the colour ``laid_on`` of what is below everything: they could be left out."""
+    """Findings of layers that have (nearly) the colour ``laid_on`` of what is below everything: they could be left
+    out."""
     ground, found = srgb_to_lab(from_hex(laid_on)), []
     for layer in layers:
         away = float(ciede2000(ground[None], srgb_to_lab(np.array([from_hex(layer.plan.hex)])))[0])
         if away < LIKE_GROUND and len(layer.outline.controls) and layer.plan.labels:
-            found.append(ON_GROUND.found(plan=layer.plan, at=layer.outline.controls[0, 0], name=layer.plan.name, cut=layer.cut_length_mm))
+            found.append(
+                ON_GROUND.found(
+                    plan=layer.plan, at=layer.outline.controls[0, 0], name=layer.plan.name, cut=layer.cut_length_mm
+                )
+            )
     return tuple(found)
 
 
 def check_drawn(curves_found, splits_done, places):
-    """Findings of split lines and new courses that do nothing; ``places`` (K, 2) px of the curves, then of the splits."""
+    """Findings of split lines and new courses that do nothing; ``places`` (K, 2) px of the curves, then of the splits.
+    """
     cases = ["course"] * len(curves_found) + ["split"] * len(splits_done)
     works = [*np.asarray(curves_found, bool).tolist(), *np.asarray(splits_done, bool).tolist()]
     return tuple(SHAPE_IDLE.found(cases[n], at=places[n]) for n, so in enumerate(works) if not so)[:_PLACES]
@@ -179,5 +257,13 @@ def _oversize(layer, _, mm_per_px):
     if long <= CARRIER_MM:
         return
     fits_long = short <= CARRIER_MM and long <= LONG_CARRIER_MM
-    yield OVER_CARRIER.found("long" if fits_long else "none", plan=layer.plan, at=high, severity=NOTE if fits_long else None,
-                             width=width, height=height, carrier=CARRIER_MM, long=LONG_CARRIER_MM)
+    yield OVER_CARRIER.found(
+        "long" if fits_long else "none",
+        plan=layer.plan,
+        at=high,
+        severity=NOTE if fits_long else None,
+        width=width,
+        height=height,
+        carrier=CARRIER_MM,
+        long=LONG_CARRIER_MM,
+    )

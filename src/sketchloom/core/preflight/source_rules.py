@@ -10,7 +10,8 @@ SHADED_SHARE = 0.04
 """More of a picture than this in slow changes of tone is shading (chosen on the demo works: 2 % on the scanned sketch,
 10 % and more on the photos)."""
 SOFT_PX, GRAIN = 5.5, 3.0
-"""Edges wider than this are soft: drawn ones are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7. Flat areas that vary by
+"""Edges wider than this are soft: drawn ones are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7. Flat areas that
+vary by
 more have grain: JPEG of quality 90 and more stays under it."""
 
 SMALL = rule(
@@ -18,9 +19,17 @@ SMALL = rule(
     said("{density:.1f} pixels per mm at this size; clean curves want {wanted:.0f}. The picture is good for about "
          "{good_mm:.0f} mm in width: find a larger copy or cut it smaller."), said("Use that width"))
 SHADED = rule(
-    "source.shaded", WARN, SOURCE, said("part of the picture is shading rather than flat colour"),
-    said("{share:.0%} of the picture is shading, not flat colour. Its edges will follow ragged steps of tone: read it as "
-         "a photo, in a few calm tones, or find a flat version."), said("Read it as a photo"))
+    "source.shaded",
+    WARN,
+    SOURCE,
+    said("part of the picture is shading rather than flat colour"),
+    said(
+        "{share:.0%} of the picture is shading, not flat colour. Its edges will follow ragged steps of tone: read it "
+        "as "
+        "a photo, in a few calm tones, or find a flat version."
+    ),
+    said("Read it as a photo"),
+)
 SOFT = rule(
     "source.soft", NOTE, SOURCE, said("edges are soft or blurred"),
     said("Edges are about {width:.0f} pixels soft: enlarged or out of focus. Details finer than that are gone."))
@@ -40,12 +49,24 @@ SKEW = rule(
     {"clockwise": said("Lines lean {degrees:.1f} degrees clockwise."),
      "anticlockwise": said("Lines lean {degrees:.1f} degrees anticlockwise.")}, said("Straighten"))
 LIGHT = rule(
-    "source.light", WARN, SOURCE, said("the light is uneven"),
-    said("Paper is {share:.0%} darker in places: one cut-off cannot suit all of it. Level the light, or let the cut-off "
-         "follow it."), said("Level the light"))
+    "source.light",
+    WARN,
+    SOURCE,
+    said("the light is uneven"),
+    said(
+        "Paper is {share:.0%} darker in places: one cut-off cannot suit all of it. Level the light, or let the cut-off "
+        "follow it."
+    ),
+    said("Level the light"),
+)
 SCREEN = rule(
-    "source.screen", WARN, SOURCE, said("the dots of a printing screen"),
-    said("A printing screen, a dot every {period:.1f} pixels: each dot would become a piece."), said("Take the screen out"))
+    "source.screen",
+    WARN,
+    SOURCE,
+    said("the dots of a printing screen"),
+    said("A printing screen, a dot every {period:.1f} pixels: each dot would become a piece."),
+    said("Take the screen out"),
+)
 BLOCKS = rule(
     "source.blocks", NOTE, SOURCE, said("blocks of compression"),
     said("Compression has left blocks of 8 pixels and rings along edges. They are cleaned away as far as can be; an "
@@ -55,9 +76,16 @@ PALE = rule(
     said("Ink is only {darker:.0f} of 255 darker than paper; thin lines will break. Lift the pencil."),
     said("Lift the pencil"))
 FRAME = rule(
-    "source.frame", NOTE, SOURCE, said("a frame or page border runs around the picture"),
-    said("A frame or page border runs around the picture and would be cut. Crop to what is inside it, unless it belongs "
-         "to the design."), said("Crop inside it"))
+    "source.frame",
+    NOTE,
+    SOURCE,
+    said("a frame or page border runs around the picture"),
+    said(
+        "A frame or page border runs around the picture and would be cut. Crop to what is inside it, unless it belongs "
+        "to the design."
+    ),
+    said("Crop inside it"),
+)
 TEXTURE = rule(
     "source.texture", NOTE, SOURCE, said("paper texture or a watermark"),
     said("Paper texture or a watermark under the drawing. Level the light and take the grain out, or move the cut-off "
@@ -70,12 +98,16 @@ DECODED = rule(
     "source.decoded", NOTE, SOURCE, said("something had to be assumed while opening the file"), said("{note}"))
 
 
-def check_source(fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float, reading: str = "") -> tuple[Finding, ...]:
+def check_source(
+    fitness: Fitness, faults: Faults, picture: Picture, mm_per_px: float, reading: str = ""
+) -> tuple[Finding, ...]:
     """Findings on the picture itself, for the size wanted; shading is no fault where it is read as such."""
     found = [DECODED.found(note=note) for note in picture.notes]
     density = 1.0 / mm_per_px
     if density < COMFORTABLE_PX_PER_MM:
-        found.append(SMALL.found(density=density, wanted=COMFORTABLE_PX_PER_MM, good_mm=picture.width / COMFORTABLE_PX_PER_MM))
+        found.append(
+            SMALL.found(density=density, wanted=COMFORTABLE_PX_PER_MM, good_mm=picture.width / COMFORTABLE_PX_PER_MM)
+        )
     if fitness.is_noise:
         return (*found, NOISE_ONLY.found())
     found += _of_faults(faults, mm_per_px)

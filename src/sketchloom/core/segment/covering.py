@@ -39,10 +39,15 @@ def covered(labels, areas) -> tuple[np.ndarray, np.ndarray]:
             continue
         inside |= hole
         ys, xs = np.nonzero(hole)
-        box = np.s_[max(ys.min() - _RIM_PX, 0):ys.max() + _RIM_PX + 1, max(xs.min() - _RIM_PX, 0):xs.max() + _RIM_PX + 1]
+        box = np.s_[
+            max(ys.min() - _RIM_PX, 0) : ys.max() + _RIM_PX + 1, max(xs.min() - _RIM_PX, 0) : xs.max() + _RIM_PX + 1
+        ]
         part, mask = labels[box], hole[box]
         step = max(1, int(np.ceil((mask.sum() / _MOST_PX) ** 0.5)))
-        coarse, coarse_mask = part[::step, ::step], cv2.erode(mask.astype(np.uint8), np.ones((step, step), np.uint8))[::step, ::step] > 0
+        coarse, coarse_mask = (
+            part[::step, ::step],
+            cv2.erode(mask.astype(np.uint8), np.ones((step, step), np.uint8))[::step, ::step] > 0,
+        )
         known, chance = _met_first(coarse, coarse_mask)
         if len(known) == 0:
             continue
@@ -55,7 +60,11 @@ def _met_first(labels, mask):
     """Labels around a masked area, and the chance (K, H, W) float32 that each is met first from each pixel."""
     rim = cv2.dilate(mask.astype(np.uint8), np.array([[0, 1, 0], [1, 1, 1], [0, 1, 0]], np.uint8)).astype(bool) & ~mask
     known = np.unique(labels[rim])
-    chance = np.stack([(labels == label).astype(np.float32) for label in known]) if len(known) else np.empty((0, *labels.shape), np.float32)
+    chance = (
+        np.stack([(labels == label).astype(np.float32) for label in known])
+        if len(known)
+        else np.empty((0, *labels.shape), np.float32)
+    )
     if len(known) < 2 or not mask.any():
         return known, chance
     height, width = labels.shape

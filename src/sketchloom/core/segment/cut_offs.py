@@ -63,7 +63,11 @@ def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
     """
     grey = np.ascontiguousarray(grey)
     height = grey.shape[0]
-    parts = [grey[top:min(top + _ROWS, height - 1) + 1] for top in range(0, height - 1, _ROWS)] if grey.shape[1] > 1 else []
+    parts = (
+        [grey[top : min(top + _ROWS, height - 1) + 1] for top in range(0, height - 1, _ROWS)]
+        if grey.shape[1] > 1
+        else []
+    )
     counts = parallel.in_threads(_of_rows, [*parts, *_frame(grey)])
     low, second, third, high, diagonal_from, diagonal_to = np.cumsum(np.sum(counts, axis=0), axis=1)
     one, two, three = low - second, second - third, third - high
@@ -74,7 +78,12 @@ def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
 def _frame(grey):
     """The quads that reach beyond the picture: its edges, 16 bit, with a paper beside them that is never ink."""
     framed = [np.full(shape, 256, np.uint16) for shape in ((2, grey.shape[1] + 2),) * 2 + ((grey.shape[0], 2),) * 2]
-    framed[0][1, 1:-1], framed[1][0, 1:-1], framed[2][:, 1], framed[3][:, 0] = grey[0], grey[-1], grey[:, 0], grey[:, -1]
+    framed[0][1, 1:-1], framed[1][0, 1:-1], framed[2][:, 1], framed[3][:, 0] = (
+        grey[0],
+        grey[-1],
+        grey[:, 0],
+        grey[:, -1],
+    )
     return framed if grey.shape[0] > 1 else framed[:2]
 
 
@@ -87,7 +96,9 @@ def _of_rows(rows):
     second, third = cv2.min(between, also), cv2.max(between, also)
     # the two darkest lie on a diagonal when all of one diagonal is darker than all of the other
     falling, rising = cv2.max(a, d), cv2.max(b, c)
-    crossed = cv2.bitwise_or(cv2.compare(falling, cv2.min(b, c), cv2.CMP_LT), cv2.compare(rising, cv2.min(a, d), cv2.CMP_LT))
+    crossed = cv2.bitwise_or(
+        cv2.compare(falling, cv2.min(b, c), cv2.CMP_LT), cv2.compare(rising, cv2.min(a, d), cv2.CMP_LT)
+    )
     return np.stack([_histogram(v) for v in (low, second, third, high)]
                     + [_histogram(v, crossed) for v in (second, third)])
 
@@ -129,7 +140,8 @@ def pieces_and_holes(grey, dark_is_ink: bool = True, counted: CutOffs | None = N
     """
     if not dark_is_ink:
         # light is ink above the cut-off: in the negative at or under what is left to white
-        return tuple(np.append(values[254::-1], 0) for values in pieces_and_holes(255 - grey))
+        pieces, holes = (np.append(values[254::-1], 0) for values in pieces_and_holes(255 - grey))
+        return pieces, holes
     pieces = count_pieces(grey)
     return pieces, pieces - (_euler(*quad_counts(grey)) if counted is None else counted.euler)
 
@@ -160,7 +172,7 @@ def _stretches(euler, edge, ink, parted):
     step = np.diff(np.concatenate([[0], quiet.view(np.int8), [0]]))
     begins, ends = np.flatnonzero(step == 1), np.flatnonzero(step == -1) - 1
     found = []
-    for first, last in zip(begins.tolist(), ends.tolist()):
+    for first, last in zip(begins.tolist(), ends.tolist(), strict=False):
         inside = slice(first, last + 1)
         middle = (first + last) // 2
         worth = (last - first + 1) / (0.02 + float(change[inside].mean())) * parted[middle] ** 2

@@ -88,7 +88,9 @@ def made_one(labels, limit_px: float, way: str) -> np.ndarray:
     thin[faces[at[:, 1], at[:, 0]]] = True
     out = labels.copy()
     if way == MIDDLE:
-        _, nearest = cv2.distanceTransformWithLabels(found.mask.astype(np.uint8), cv2.DIST_L2, 5, labelType=cv2.DIST_LABEL_PIXEL)
+        _, nearest = cv2.distanceTransformWithLabels(
+            found.mask.astype(np.uint8), cv2.DIST_L2, 5, labelType=cv2.DIST_LABEL_PIXEL
+        )
         solid = ~found.mask
         table = np.zeros(int(nearest.max()) + 1, labels.dtype)
         table[nearest[solid]] = labels[solid]
@@ -100,11 +102,9 @@ def made_one(labels, limit_px: float, way: str) -> np.ndarray:
     outside[np.unique(np.concatenate([faces[0], faces[-1], faces[:, 0], faces[:, -1]]))] = True
     use = thin[pairs[:, 0]] & ~thin[pairs[:, 1]]
     row, col, shared = pairs[use, 0], pairs[use, 1], length[use]
-    if way == OUTER:
-        # inner: not the side that reaches the edge, then the smaller
-        order = np.lexsort((area[col], outside[col], row))
-    else:
-        order = np.lexsort((-shared, face_label[col], row))
+    # the inner side: not the one that reaches the edge, then the smaller
+    wanted = (area[col], outside[col], row) if way == OUTER else (-shared, face_label[col], row)
+    order = np.lexsort(wanted)
     first = order[np.diff(row[order], prepend=-1) != 0]
     target = face_label.copy()
     target[row[first]] = face_label[col[first]]

@@ -18,7 +18,8 @@ _OVERSHOOT = 0.2
 _SPECK_PX = 200
 _STRIPS_DEEP = 4
 _FAINT_PX, _FAINT_CONTRAST, _FAINT_SHARE, _FEWEST_PX = 40, 60.0, 0.6, 4
-"""Specks inside one region, so small and so near to it in colour, whose pixels go less than this share of the way to the colour
+"""Specks inside one region, so small and so near to it in colour, whose pixels go less than this share of the way
+to the colour
 they were given, are ringing; so are those of fewest pixels. Told from drawn dots on open vector art, compressed."""
 
 
@@ -175,7 +176,10 @@ def _dissolve_bleeding(labels, values, field, noise):
     faces, face_label = face_image(labels)
     count = len(face_label)
     inside = np.ones(faces.shape, bool)
-    for one, two, a, b in ((faces[:, 1:], faces[:, :-1], np.s_[:, 1:], np.s_[:, :-1]), (faces[1:], faces[:-1], np.s_[1:], np.s_[:-1])):
+    for one, two, a, b in (
+        (faces[:, 1:], faces[:, :-1], np.s_[:, 1:], np.s_[:, :-1]),
+        (faces[1:], faces[:-1], np.s_[1:], np.s_[:-1]),
+    ):
         same = one == two
         inside[a] &= same
         inside[b] &= same
@@ -196,7 +200,11 @@ def _dissolve_bleeding(labels, values, field, noise):
     low, high = np.minimum(a[:, 0], b[:, 0]) - slack, np.maximum(a[:, 0], b[:, 0]) + slack
     off = _off_the_way(own, a, b)
     over = _OVERSHOOT * np.abs(a[:, 0] - b[:, 0])
-    ringing = (own[:, 0] > low - over) & (own[:, 0] < high + over) & _in_patches(face_label, suspects, first, second, pairs, length)
+    ringing = (
+        (own[:, 0] > low - over)
+        & (own[:, 0] < high + over)
+        & _in_patches(face_label, suspects, first, second, pairs, length)
+    )
     bled = (((own[:, 0] > low) & (own[:, 0] < high)) | ringing) & (off < 2.5 * slack) & between
     bled &= core[suspects] <= 0.12 * area[suspects]
     # the colour it was given may be far from what its pixels are: blurred colour with the luma of one side
@@ -223,7 +231,8 @@ def _dissolve_bleeding(labels, values, field, noise):
 
 
 def _dissolve_faint(labels, values, field):
-    """Give specks to the region around them that compression left there: near to it in colour, and nearer still as they are seen."""
+    """Give specks to the region around them that compression left there: near to it in colour, and nearer still as
+    they are seen."""
     faces, face_label = face_image(labels)
     count = len(face_label)
     area = np.bincount(faces.ravel(), minlength=count)
@@ -270,7 +279,9 @@ def _in_patches(face_label, suspects, first, second, pairs, length):
     Ringing comes and goes from block to block; a drawn outline runs along.
     """
     count = int(face_label.max()) + 1
-    contact = np.bincount(face_label[pairs[:, 0]].astype(np.intp) * count + face_label[pairs[:, 1]], length, count * count)
+    contact = np.bincount(
+        face_label[pairs[:, 0]].astype(np.intp) * count + face_label[pairs[:, 1]], length, count * count
+    )
     one, two, own = (face_label[f].astype(np.intp) for f in (first, second, suspects))
     direct = contact[one * count + two]
     key = (own * count + np.minimum(one, two)) * count + np.maximum(one, two)
@@ -337,5 +348,6 @@ def _places(mask):
 def _reluctance(place, own, labels, field, values):
     """How much farther a pixel's colour is from the new label than from its own."""
     pixel = field[place[:, 0], place[:, 1]].astype(np.float32)
-    away = lambda label: ((pixel - values[label]) ** 2).sum(1)  # noqa: E731
+    def away(label):
+        return ((pixel - values[label]) ** 2).sum(1)
     return away(own) - away(labels[place[:, 0], place[:, 1]])

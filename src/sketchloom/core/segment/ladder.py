@@ -113,8 +113,19 @@ def colour_ladder(picture: Picture, tree: ColourTree, least_area_px: float) -> C
         joining = _hanging_on(gone_faces, group, pairs, pairs[meet])
         group = np.where(group == gone, keep, group)
         left = _regions(group, pairs)
-        rungs.append(Rung(_hexes(tree.palette(count)), to_hex(tree.colours[gone]), to_hex(tree.colours[keep]), share, left,
-                          regions - left, saved, gone_faces, joining))
+        rungs.append(
+            Rung(
+                _hexes(tree.palette(count)),
+                to_hex(tree.colours[gone]),
+                to_hex(tree.colours[keep]),
+                share,
+                left,
+                regions - left,
+                saved,
+                gone_faces,
+                joining,
+            )
+        )
         regions = left
     return ColourLadder(tuple(rungs), clean.faces, scale)
 

@@ -104,7 +104,7 @@ def _places(runs, area, which):
 
 def neighbours(faces) -> tuple[np.ndarray, np.ndarray]:
     """Pairs (P, 2) of touching faces, both ways round, and the cracks each pair shares (P,)."""
-    height, width = faces.shape
+    _height, width = faces.shape
     flat = faces.ravel()
     at = np.flatnonzero(faces[1:] != faces[:-1])
     one, two = [flat[at]], [flat[at + width]]

@@ -64,7 +64,8 @@ class ColourTree:
         return self.colours[kept[np.argsort(-weight, kind="stable")]]
 
     def groups(self, count: int) -> list[np.ndarray]:
-        """The palette of ``count`` colours, each with the found colours that were merged into it, (m, 3), its own first.
+        """The palette of ``count`` colours, each with the found colours that were merged into it, (m, 3), its own
+        first.
 
         Above the number proposed each stands alone: what is merged there are shades of one colour.
         """

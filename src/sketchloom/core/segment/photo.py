@@ -83,7 +83,8 @@ def smoothed(grey, radius_px: float, *, progress=QUIET) -> np.ndarray:
 
 def _smoothed(grey, side, sigma):
     value = cv2.GaussianBlur(grey.astype(np.float32), (0, 0), sigma)
-    mean_of = lambda v: cv2.boxFilter(v, cv2.CV_32F, (side, side), borderType=cv2.BORDER_REFLECT)  # noqa: E731
+    def mean_of(v):
+        return cv2.boxFilter(v, cv2.CV_32F, (side, side), borderType=cv2.BORDER_REFLECT)
     for _ in range(2):
         mean = mean_of(value)
         spread = np.maximum(mean_of(value * value) - mean * mean, 0)
@@ -93,7 +94,8 @@ def _smoothed(grey, side, sigma):
 
 
 def strips(shape, reach: int):
-    """Rows of a picture some at a time: slices of what is made, and of what it is made from, ``reach`` rows beyond it."""
+    """Rows of a picture some at a time: slices of what is made, and of what it is made from, ``reach`` rows beyond it.
+    """
     height, width = shape[:2]
     rows = max(_STRIP_PX // max(width, 1), 4 * reach, 1)
     for top in range(0, height, rows):
@@ -124,7 +126,9 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
     for inner, outer in strips(value.shape, 2):
         progress.step(0.7 + 0.3 * inner.start / len(value), 1, said("Drawing the tones"))
         skip = slice(inner.start - outer.start, inner.stop - outer.start)
-        slope = np.maximum(np.hypot(*(cv2.Sobel(value[outer], cv2.CV_32F, dx, dy, scale=0.125) for dx, dy in ((1, 0), (0, 1)))), 0.25)
+        slope = np.maximum(
+            np.hypot(*(cv2.Sobel(value[outer], cv2.CV_32F, dx, dy, scale=0.125) for dx, dy in ((1, 0), (0, 1)))), 0.25
+        )
         flat[inner] = _drawn(value[inner], slope[skip], levels, colours, None if lines is None else lines[inner])
     return Steps(Picture(frozen_array(flat), picture.alpha, picture.dpi, picture.name, picture.notes), colours, levels)
 

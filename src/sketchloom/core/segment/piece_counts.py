@@ -104,7 +104,9 @@ def _strip(grey, top, bottom, rows):
         u, v, weight = u[apart], v[apart], weight[apart]
     inside = ~(foreign[u] | foreign[v])
     number = np.cumsum(~foreign, dtype=np.int32) - 1
-    return _Strip(born - joined, int((~foreign).sum()), *number[ends], number[u[inside]], number[v[inside]], weight[inside])
+    return _Strip(
+        born - joined, int((~foreign).sum()), *number[ends], number[u[inside]], number[v[inside]], weight[inside]
+    )
 
 
 def _first_round(foreign, east, south, falling, rising):
@@ -138,7 +140,9 @@ def _rooted(to, weight):
     # two that point at each other share one edge: the lower is the root
     is_root = (to == here) | ((to[to] == here) & (here < to))
     # roots are the fewer
-    joined = (np.bincount(weight, minlength=_LEVELS + 1) - np.bincount(weight[is_root], minlength=_LEVELS + 1))[:_LEVELS]
+    joined = (np.bincount(weight, minlength=_LEVELS + 1) - np.bincount(weight[is_root], minlength=_LEVELS + 1))[
+        :_LEVELS
+    ]
     root = np.where(is_root, here, to)
     further = root[root]
     moving = np.flatnonzero(further != root)
@@ -193,12 +197,12 @@ def _round(u, v, weight, foreign):
 def _between_strips(grey, tops, strips):
     """(256,) joins of what the strips could not know of."""
     offset = np.cumsum([0] + [s.count for s in strips], dtype=np.int32)
-    found = [(s.u + o, s.v + o, s.weight) for s, o in zip(strips, offset)]
-    for top, above, below, one, other in zip(tops[1:], strips[:-1], strips[1:], offset[:-1], offset[1:]):
+    found = [(s.u + o, s.v + o, s.weight) for s, o in zip(strips, offset, strict=False)]
+    for top, above, below, one, other in zip(tops[1:], strips[:-1], strips[1:], offset[:-1], offset[1:], strict=False):
         _, _, south, falling, rising = _edges(grey[2 * top - 2:2 * top + 2])
         rows = np.stack([above.last + one, below.first + other])
         found.append(_edges_left(rows, slice(0), np.full((2, rows.shape[1] - 1), _LEVELS), south, falling, rising))
-    u, v, weight = (np.concatenate(parts) for parts in zip(*found))
+    u, v, weight = (np.concatenate(parts) for parts in zip(*found, strict=False))
     joined, foreign = np.zeros(_LEVELS), np.zeros(int(offset[-1]), bool)
     while len(u):
         root, more = _round(u, v, weight, foreign)

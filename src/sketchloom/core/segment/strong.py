@@ -54,7 +54,9 @@ def strong_details(dropped, dropped_label, labels, least_area_px: float) -> np.n
     # an iris lies in the shadow of its lid, one tone away; what it stands out from is the face around both
     side = 2 * round(_AROUND * (least_area_px / np.pi) ** 0.5) + 1
     around = cv2.blur(labels.astype(np.float32), (side, side), borderType=cv2.BORDER_REFLECT)[y, x]
-    strong = (np.abs(labels[y, x].astype(int) - dropped_label) >= _TONES_APART) | (np.abs(around - dropped_label) >= _TONES_AROUND)
+    strong = (np.abs(labels[y, x].astype(int) - dropped_label) >= _TONES_APART) | (
+        np.abs(around - dropped_label) >= _TONES_AROUND
+    )
     return dropped[strong & (dropped[:, 2] >= _LEAST_SHARE * least_area_px)]
 
 
@@ -84,7 +86,9 @@ def face_preview(rgb, details: StrongDetails, colours, place=None) -> FacePrevie
     part = np.s_[top:top + side, left:left + side]
     shown = np.concatenate([np.asarray(colours, np.uint8), np.full((256 - len(colours), 3), 255, np.uint8)])
     inside = ((details.places[:, :2] >= (left, top)) & (details.places[:, :2] < (left + side, top + side))).all(1)
-    return FacePreview(np.ascontiguousarray(rgb[part]), shown[details.without[part]], shown[details.kept()[part]], int(inside.sum()))
+    return FacePreview(
+        np.ascontiguousarray(rgb[part]), shown[details.without[part]], shown[details.kept()[part]], int(inside.sum())
+    )
 
 
 def _busiest(places, side, width, height):

@@ -39,7 +39,8 @@ def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
     best = np.zeros(len(y), np.float32)
     mixed = np.zeros(len(y), bool)
     slack = np.float32(12.0 + 1.5 * noise)
-    dot = lambda a, b: np.einsum("ij,ij->i", a, b)  # noqa: E731
+    def dot(a, b):
+        return np.einsum("ij,ij->i", a, b)
     for step in (2, 2 * across, 2 * across + 2, 2 * across - 2):
         one = framed[at - step].astype(np.float32)
         line = framed[at + step] - one
@@ -175,7 +176,8 @@ def _owners(rgb, flat, colours):
 
 
 def _in_strips(rgb, work, kind):
-    """(H, W) ``work`` of all pixels, (N, 3) float32, some rows at a time: the distances to all colours of a large picture
+    """(H, W) ``work`` of all pixels, (N, 3) float32, some rows at a time: the distances to all colours of a large
+    picture
     would take gigabytes at once."""
     height, width = rgb.shape[:2]
     made = np.empty((height, width), kind)

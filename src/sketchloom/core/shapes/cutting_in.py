@@ -82,12 +82,15 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
     labels = np.where(drawn == opening, ground_label, drawn).astype(labels.dtype)
     link, group = (np.concatenate(parts) if parts else np.empty(0, np.int64) for parts in (links, link_groups))
     order = np.argsort(link, kind="stable")
-    made = Cleaned(labels, faces, face_label.astype(regions.face_label.dtype), area, regions.dropped, regions.dropped_label)
+    made = Cleaned(
+        labels, faces, face_label.astype(regions.face_label.dtype), area, regions.dropped, regions.dropped_label
+    )
     return CutIn(made, opened, owner > 0, Guides(tuple(groups), owner, link[order], group[order]), np.array(done, bool))
 
 
 def _smooth(points):
-    """(S, 4, 2) cubics through points: straight between two, else a Catmull-Rom spline by chord lengths (Barry, Goldman 1988)."""
+    """(S, 4, 2) cubics through points: straight between two, else a Catmull-Rom spline by chord lengths (Barry,
+    Goldman 1988)."""
     points = points[np.concatenate([[True], np.hypot(*np.diff(points, axis=0).T) > 1e-6])]
     if len(points) < 3:
         return line_controls(points[:1], points[-1:])
@@ -159,7 +162,8 @@ def _sides(faces, face, one, two):
     mask = np.pad((faces[box] == face).astype(np.uint8), 1)
     height, width = mask.shape
     y0, x0 = ys.min() - 1, xs.min() - 1
-    local = lambda flat: (flat // faces.shape[1] - y0) * width + flat % faces.shape[1] - x0  # noqa: E731
+    def local(flat):
+        return (flat // faces.shape[1] - y0) * width + flat % faces.shape[1] - x0
     one, two = local(one), local(two)
     wall = mask.ravel().copy()
     wall[:] = 0
@@ -203,7 +207,9 @@ def _without_crumbs(labels):
             break
         part = int(small[size[small].argmin()])
         mine = labels == part
-        beside = np.concatenate([labels[1:][mine[:-1]], labels[:-1][mine[1:]], labels[:, 1:][mine[:, :-1]], labels[:, :-1][mine[:, 1:]]])
+        beside = np.concatenate(
+            [labels[1:][mine[:-1]], labels[:-1][mine[1:]], labels[:, 1:][mine[:, :-1]], labels[:, :-1][mine[:, 1:]]]
+        )
         beside = beside[(beside > 0) & (beside != part)]
         if len(beside) == 0:
             break

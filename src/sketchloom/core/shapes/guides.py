@@ -116,7 +116,8 @@ def snapped(planar: PlanarMap, points: BoundaryPoints, guides: Guides, of_crack)
     step = STEP[planar.heading]
     code = _middle_code(2 * x + step[:, 0], 2 * y + step[:, 1], planar.width)
     order = np.argsort(code)
-    mine = _middle_code(*np.rint(2 * points.middle).astype(np.int64).T, planar.width)
+    across, down = np.rint(2 * points.middle).astype(np.int64).T
+    mine = _middle_code(across, down, planar.width)
     group = of_crack[order[np.searchsorted(code[order], mine)]]
     xy = points.xy.copy()
     for number in np.unique(group[group >= 0]).tolist():
@@ -172,7 +173,10 @@ def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: G
             points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]].copy()
             if not lines.closed[arc] and curves.starts[arc + 1] > curves.starts[arc]:
                 # fitting may have moved nodes so that nothing crosses
-                points[0], points[-1] = curves.controls[curves.starts[arc], 0], curves.controls[curves.starts[arc + 1] - 1, 3]
+                points[0], points[-1] = (
+                    curves.controls[curves.starts[arc], 0],
+                    curves.controls[curves.starts[arc + 1] - 1, 3],
+                )
             found = _along(chains, track, points, bool(lines.closed[arc]))
             if found is not None:
                 exact[arc] = found
@@ -181,7 +185,7 @@ def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: G
 
 def _along(chains, track, xy, closed):
     """The part of one chain that a polyline runs along, (S, 4, 2); None where it does not keep to one."""
-    foot, chain, place, away = track.nearest(xy)
+    _foot, chain, place, away = track.nearest(xy)
     if (chain != chain[0]).any() or away.max() > _SLACK_PX:
         return None
     one = chains[chain[0]]
@@ -220,7 +224,9 @@ def _between(controls, begin, end):
 
 
 def part_of_cubic(cubic, t0: float, t1: float) -> np.ndarray:
-    """(4, 2) the part of a cubic between two parameters, backwards when t1 is the lower one (de Casteljau, by blossoms)."""
+    """(4, 2) the part of a cubic between two parameters, backwards when t1 is the lower one (de Casteljau, by
+    blossoms)."""
+
     def blossom(a, b, c):
         p = cubic
         for t in (a, b, c):
@@ -241,7 +247,11 @@ def _replaced(curves, exact):
     rest = np.flatnonzero(other)
     source, _ = ragged.take(curves.starts, rest)
     target, _ = ragged.take(starts, rest)
-    controls[target], straight[target], miss[target] = curves.controls[source], curves.straight[source], curves.miss_px[source]
+    controls[target], straight[target], miss[target] = (
+        curves.controls[source],
+        curves.straight[source],
+        curves.miss_px[source],
+    )
     for arc, made in exact.items():
         line = is_straight(made)
         made = made.copy()

@@ -20,7 +20,8 @@ def ellipse(centre, rx: float, ry: float, turn_rad: float = 0.0) -> np.ndarray:
 
 
 def polygon(points, radius: float = 0.0) -> np.ndarray:
-    """Straight sides through (N, 2) points, the corners rounded where ``radius`` > 0, as far as the sides are long enough."""
+    """Straight sides through (N, 2) points, the corners rounded where ``radius`` > 0, as far as the sides are long
+    enough."""
     points = np.asarray(points, float)
     if radius <= 0:
         return line_controls(points, np.roll(points, -1, 0))
@@ -64,8 +65,15 @@ def smooth_ring(points) -> np.ndarray:
     slope = step / length
     before, long_before = np.roll(slope, 1, 0), np.roll(length, 1, 0)
     tangent = (before * length + slope * long_before) / (length + long_before)
-    return np.stack([points, points + tangent * length / 3, np.roll(points, -1, 0) - np.roll(tangent, -1, 0) * length / 3,
-                     np.roll(points, -1, 0)], 1)
+    return np.stack(
+        [
+            points,
+            points + tangent * length / 3,
+            np.roll(points, -1, 0) - np.roll(tangent, -1, 0) * length / 3,
+            np.roll(points, -1, 0),
+        ],
+        1,
+    )
 
 
 def placed(controls, centre, scale: float = 1.0, turn_rad: float = 0.0) -> np.ndarray:

@@ -30,6 +30,7 @@ def is_straight(controls) -> np.ndarray:
 
 
 def rings_px(shape: PlacedShape, move, size) -> list[np.ndarray]:
-    """Each ring as (S, 4, 2) cubics in px of the prepared picture of (width, height) ``size``; ``move`` as of ``placing``."""
+    """Each ring as (S, 4, 2) cubics in px of the prepared picture of (width, height) ``size``; ``move`` as of
+    ``placing``."""
     size = np.asarray(size, float)
     return [ring_controls(moved(move, ring) * size) for ring in shape.rings]

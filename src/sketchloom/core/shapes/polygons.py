@@ -1,4 +1,5 @@
-"""Between rings of cubics and polygons: joining, cutting, growing by a distance, and curves again from what comes out."""
+"""Between rings of cubics and polygons: joining, cutting, growing by a distance, and curves again from what comes out.
+"""
 
 import numpy as np
 import shapely
@@ -21,13 +22,13 @@ def area_of(rings) -> MultiPolygon:
     """The area inside closed rings, (S, 4, 2) each, by their winding number."""
     flat = [flatten(ring, is_straight(ring), FLAT_PX)[0] for ring in rings]
     polygons = [Polygon(points) for points in flat if len(points) >= 3]
-    turns = [np.sign(segment_areas(ring).sum()) for ring, points in zip(rings, flat) if len(points) >= 3]
+    turns = [np.sign(segment_areas(ring).sum()) for ring, points in zip(rings, flat, strict=False) if len(points) >= 3]
     # rings of one turn add up, those of the other take away; the turn of the largest ring adds
     if not polygons:
         return MultiPolygon()
     main = turns[int(np.argmax([p.area for p in polygons]))]
-    add = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t == main])
-    less = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns) if t != main])
+    add = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns, strict=False) if t == main])
+    less = shapely.union_all([shapely.make_valid(p) for p, t in zip(polygons, turns, strict=False) if t != main])
     return areas_of(add.difference(less))
 
 
@@ -35,12 +36,12 @@ def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
     """The area of an outline: its pieces less their holes, flattened within a distance."""
     xy, starts = flatten(outline.controls, outline.straight, flat_px)
     ring_starts = starts[outline.starts]
-    rings = [xy[a:b] for a, b in zip(ring_starts[:-1].tolist(), ring_starts[1:].tolist())]
+    rings = [xy[a:b] for a, b in zip(ring_starts[:-1].tolist(), ring_starts[1:].tolist(), strict=False)]
     solid = areas_of(MultiPolygon())
     # a piece may lie in another's hole: larger rings come first
     order = np.argsort(-np.abs(outline.area_px), kind="stable")
     runs = np.flatnonzero(np.diff(outline.hole[order].astype(int), prepend=-1))
-    for first, stop in zip(runs.tolist(), [*runs[1:].tolist(), len(order)]):
+    for first, stop in zip(runs.tolist(), [*runs[1:].tolist(), len(order)], strict=False):
         some = shapely.union_all([_valid(Polygon(rings[n])) for n in order[first:stop].tolist() if len(rings[n]) >= 3])
         solid = solid.difference(some) if outline.hole[order[first]] else solid.union(some)
     return areas_of(solid)
@@ -70,19 +71,27 @@ def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
     rings = []
     for piece in area.geoms:
         if piece.area >= _LEAST_AREA_PX:
-            piece = shapely.geometry.polygon.orient(piece, 1.0)  # counter-clockwise with y up is clockwise on the screen
+            piece = shapely.geometry.polygon.orient(
+                piece, 1.0
+            )  # counter-clockwise with y up is clockwise on the screen
             rings += [(np.asarray(piece.exterior.coords)[:-1], False)]
-            rings += [(np.asarray(hole.coords)[:-1], True) for hole in piece.interiors if Polygon(hole).area >= _LEAST_AREA_PX]
+            rings += [
+                (np.asarray(hole.coords)[:-1], True) for hole in piece.interiors if Polygon(hole).area >= _LEAST_AREA_PX
+            ]
     if not rings:
         return Outline(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.empty(0), np.empty(0, bool))
     curves = refitted([points for points, _ in rings], fit_px)
     signed = ragged.reduce_pieces(np.add, segment_areas(curves.controls), curves.starts)
     hole = np.array([h for _, h in rings])
-    return Outline(curves.controls, curves.straight, curves.starts, np.where(hole, -np.abs(signed), np.abs(signed)), hole)
+    return Outline(
+        curves.controls, curves.straight, curves.starts, np.where(hole, -np.abs(signed), np.abs(signed)), hole
+    )
 
 
 def rings_of(outline: Outline) -> list[np.ndarray]:
-    return [outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist())]
+    return [
+        outline.controls[a:b] for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist(), strict=False)
+    ]
 
 
 def straight_outline(area: MultiPolygon) -> Outline:
@@ -102,6 +111,10 @@ def straight_outline(area: MultiPolygon) -> Outline:
 
 def areas_of(geometry) -> MultiPolygon:
     """What of a geometry has an area."""
-    parts = [g for g in getattr(geometry, "geoms", [geometry]) if g.geom_type in ("Polygon", "MultiPolygon") and not g.is_empty]
+    parts = [
+        g
+        for g in getattr(geometry, "geoms", [geometry])
+        if g.geom_type in ("Polygon", "MultiPolygon") and not g.is_empty
+    ]
     flat = [p for g in parts for p in getattr(g, "geoms", [g])]
     return MultiPolygon(flat)

@@ -38,7 +38,7 @@ def refitted(rings, tolerance_px: float) -> CurveSet:
     controls = fitted.controls.copy()
     starts = np.searchsorted(ring, np.arange(len(rings) + 1))
     # each cubic begins where the one before ends
-    for a, b in zip(starts[:-1].tolist(), starts[1:].tolist()):
+    for a, b in zip(starts[:-1].tolist(), starts[1:].tolist(), strict=False):
         controls[a:b, 3] = np.roll(controls[a:b, 0], -1, 0)
     line = fitted.straight
     controls[line] = line_controls(controls[line, 0], controls[line, 3])
@@ -66,7 +66,9 @@ def refitted_run(points, tolerance_px: float) -> tuple[np.ndarray, np.ndarray]:
     at = np.flatnonzero(corner)
     first, last = starts[at[:-1]], starts[at[1:]]
     no = np.zeros(len(first), bool)
-    fitted = fit_spans(dense, Spans(first, last, unit[at[:-1]], -unit[at[1:] - 1], no, no, at[1:] == at[:-1] + 1), tolerance_px)
+    fitted = fit_spans(
+        dense, Spans(first, last, unit[at[:-1]], -unit[at[1:] - 1], no, no, at[1:] == at[:-1] + 1), tolerance_px
+    )
     return fitted.controls.copy(), fitted.straight
 
 
@@ -99,7 +101,9 @@ def _spans_of(ring):
         way = np.concatenate([[0.0], np.cumsum(length)])
         breaks[np.searchsorted(way[:-1], way[-1] * np.arange(_QUARTERS) / _QUARTERS)] = True
     first = int(np.flatnonzero(breaks)[0])
-    ring, unit, length, corner, long, breaks, before = (np.roll(v, -first, 0) for v in (ring, unit, length, corner, long, breaks, before))
+    ring, unit, length, corner, long, breaks, before = (
+        np.roll(v, -first, 0) for v in (ring, unit, length, corner, long, breaks, before)
+    )
     count = np.maximum(np.ceil(length / _STEP_PX), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(count)
     of = ragged.owner(starts)
@@ -115,4 +119,6 @@ def _spans_of(ring):
     shared = np.where(long[:, None], unit, np.where(straight_before[:, None], before, shared))
     leave = np.where(corner[at, None], unit[at], shared[at])
     arrive = -np.where(corner[after, None], before[after], shared[after])
-    return dense, Spans(begin, end, leave, arrive, ~corner[at], ~corner[after], long[at] & (after == (at + 1) % len(ring)))
+    return dense, Spans(
+        begin, end, leave, arrive, ~corner[at], ~corner[after], long[at] & (after == (at + 1) % len(ring))
+    )

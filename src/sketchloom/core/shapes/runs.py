@@ -12,7 +12,8 @@ _STRONG = {"L": "L", "R": "R", "AL": "R", "EN": "R", "AN": "R"}
 
 @dataclass(frozen=True, slots=True)
 class Run:
-    """``text[start:end]``, whose letters go from right to left when ``is_rtl``; ``script`` by ISO 15924, empty when only common letters."""
+    """``text[start:end]``, whose letters go from right to left when ``is_rtl``; ``script`` by ISO 15924, empty when
+    only common letters."""
 
     start: int
     end: int
@@ -21,7 +22,8 @@ class Run:
 
 
 def embedding_levels(text: str) -> list[int]:
-    """The level of each letter, odd from right to left, by the Unicode Bidirectional Algorithm (UAX 9); -1 for controls."""
+    """The level of each letter, odd from right to left, by the Unicode Bidirectional Algorithm (UAX 9); -1 for
+    controls."""
     storage = algorithm.get_empty_storage()
     level = int(algorithm.get_base_level(text))
     storage["base_level"], storage["base_dir"] = level, "LR"[level]
@@ -88,12 +90,17 @@ def visual_runs(text: str) -> list[Run]:
     rule L2 of UAX 9: from the highest level down, what lies at it or above is turned round.
     """
     runs: list[tuple[int, Run]] = []
-    for at, (letter, level) in enumerate(zip(text, embedding_levels(text))):
+    for at, (letter, level) in enumerate(zip(text, embedding_levels(text), strict=False)):
         if level < 0:
             continue
         script = _script(letter)
         last = runs[-1] if runs else None
-        if last is not None and last[0] == level and last[1].end == at and (not script or not last[1].script or script == last[1].script):
+        if (
+            last is not None
+            and last[0] == level
+            and last[1].end == at
+            and (not script or not last[1].script or script == last[1].script)
+        ):
             runs[-1] = level, Run(last[1].start, at + 1, level % 2 == 1, last[1].script or script)
         else:
             runs.append((level, Run(at, at + 1, level % 2 == 1, script)))

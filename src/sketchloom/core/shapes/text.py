@@ -1,6 +1,5 @@
 """Words as outlines: shaped by the font's own rules, on a line or along a path."""
 
-import os
 from dataclasses import dataclass
 from functools import lru_cache
 from pathlib import Path
@@ -30,8 +29,8 @@ class Font:
 class Word:
     """Outlines of a text, y down, the baseline at 0, in units of its size.
 
-    ``rings``: (S, 4, 2) each, ``letter`` the number of each ring's letter (its accents are with it). ``advance``: how far the pen goes in all. ``missing``: letters that
-    the font does not have, which are left out.
+    ``rings``: (S, 4, 2) each, ``letter`` the number of each ring's letter (its accents are with it). ``advance``:
+    how far the pen goes in all. ``missing``: letters that the font does not have, which are left out.
     """
 
     rings: tuple[np.ndarray, ...]
@@ -42,8 +41,8 @@ class Word:
 
 def fonts() -> tuple[Font, ...]:
     """The shipped fonts, then those installed, each group by name."""
-    found = []
-    for number, folder in enumerate((SHIPPED, *(Path(os.path.expanduser(f)) for f in _FOLDERS))):
+    found: list[Font] = []
+    for number, folder in enumerate((SHIPPED, *(Path(f).expanduser() for f in _FOLDERS))):
         if not folder.is_dir():
             continue
         paths = [p for p in sorted(folder.rglob("*")) if p.suffix.lower() in (".ttf", ".otf") and p.is_file()]
@@ -112,7 +111,14 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
     """
     text = text.strip("\n")
     if not text.strip() or len(text) > MAX_LETTERS:
-        raise FontError(font.path, said("was to set {count} letters; one line of 1 to {max_letters} can be set.", count=len(text), max_letters=MAX_LETTERS))
+        raise FontError(
+            font.path,
+            said(
+                "was to set {count} letters; one line of 1 to {max_letters} can be set.",
+                count=len(text),
+                max_letters=MAX_LETTERS,
+            ),
+        )
     shaper, per_em = _opened(font.path)
     rings, letter, x, missing = [], [], 0.0, []
     for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):
@@ -128,7 +134,8 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
 
 
 def _glyphs(shaper, text, run):
-    """Glyphs of one run from left to right; their clusters count letters of the whole text, which gives the run its context."""
+    """Glyphs of one run from left to right; their clusters count letters of the whole text, which gives the run its
+    context."""
     buffer = hb.Buffer()
     buffer.add_str(text, run.start, run.end - run.start)
     if run.script:
@@ -136,7 +143,7 @@ def _glyphs(shaper, text, run):
     buffer.direction = "rtl" if run.is_rtl else "ltr"
     buffer.guess_segment_properties()
     hb.shape(shaper, buffer, {"kern": True, "liga": True})
-    return zip(buffer.glyph_infos, buffer.glyph_positions)
+    return zip(buffer.glyph_infos, buffer.glyph_positions, strict=False)
 
 
 class _RingPen:
@@ -159,7 +166,9 @@ class _RingPen:
 
     def quadratic(self, cx, cy, x, y):
         control, end = np.array([cx, cy], float), np.array([x, y], float)
-        self._parts.append(np.array([self._at, self._at + (control - self._at) * (2 / 3), end + (control - end) * (2 / 3), end]))
+        self._parts.append(
+            np.array([self._at, self._at + (control - self._at) * (2 / 3), end + (control - end) * (2 / 3), end])
+        )
         self._at = end
 
     def cubic(self, x1, y1, x2, y2, x, y):
@@ -204,7 +213,7 @@ def along(word: Word, path, size: float) -> list[np.ndarray]:
     way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(path, axis=0).T))])
     made = []
     for letter in dict.fromkeys(word.letter):
-        group = [ring for ring, of in zip(word.rings, word.letter) if of == letter]
+        group = [ring for ring, of in zip(word.rings, word.letter, strict=False) if of == letter]
         across = np.concatenate([ring[..., 0].ravel() for ring in group])
         middle = 0.5 * (across.min() + across.max())
         at, unit = _on_path(path, way, middle * size)

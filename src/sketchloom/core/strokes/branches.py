@@ -57,7 +57,9 @@ def find_branches(line) -> Branches:
             # a branch of one pixel between two meetings touches both
             lowest = np.where(around > 0, around, np.iinfo(int).max).min(0)
             single = np.diff(starts) == 1
-            found = np.where(single & (lowest != found) & (found > 0), lowest, np.where(single & (ends[:, 0] >= 0), 0, found))
+            found = np.where(
+                single & (lowest != found) & (found > 0), lowest, np.where(single & (ends[:, 0] >= 0), 0, found)
+            )
         ends[:, side] = found - 1
     ends[closed] = -1
     return Branches(np.stack([x + 0.5, y + 0.5], -1), starts, closed, ends, meeting_xy)
@@ -90,7 +92,9 @@ def _links(chain, y, x):
         rows.append(np.flatnonzero(has))
         cols.append(other[has])
     rows, cols = np.concatenate(rows), np.concatenate(cols)
-    return csr_array((np.ones(2 * len(rows)), (np.concatenate([rows, cols]), np.concatenate([cols, rows]))), shape=(len(y),) * 2)
+    return csr_array(
+        (np.ones(2 * len(rows)), (np.concatenate([rows, cols]), np.concatenate([cols, rows]))), shape=(len(y),) * 2
+    )
 
 
 def _chained(links, count):

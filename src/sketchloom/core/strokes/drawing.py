@@ -17,7 +17,11 @@ def drawn(strokes: Strokes, width_px: float, shape) -> np.ndarray:
     The cover of a pixel is half the width less its distance to the stroke's middle, plus a
     half, between 0 and 1: exact for straight sides but for their angle.
     """
-    return cover_along(samples(strokes, _SPACING), width_px, shape) if len(strokes.controls) else np.zeros(shape, np.float32)
+    return (
+        cover_along(samples(strokes, _SPACING), width_px, shape)
+        if len(strokes.controls)
+        else np.zeros(shape, np.float32)
+    )
 
 
 def cover_along(points, width_px: float, shape) -> np.ndarray:

@@ -97,7 +97,8 @@ class InkLines:
         return [drawn] if factor >= 1 else [*self.without(number), drawn]
 
     def extended(self, number: int, place) -> list[Paint]:
-        """A stroke drawn on from its free end nearest to a place until it meets another; nothing where it meets none."""
+        """A stroke drawn on from its free end nearest to a place until it meets another; nothing where it meets none.
+        """
         end = self._free_end(number, place)
         if end is None:
             return []
@@ -109,7 +110,7 @@ class InkLines:
         away, at = self._tree.query(steps)
         hit = np.flatnonzero(inside & (away <= np.maximum(self._half[at], 1.0)))
         beyond = np.flatnonzero(~inside)
-        if len(hit) == 0 or len(beyond) and beyond[0] < hit[0]:
+        if len(hit) == 0 or (len(beyond) and beyond[0] < hit[0]):
             return []
         return [Paint(np.array([start - way * clear / 2, self._xy[at[hit[0]]]]), self.width_px(number), True)]
 
@@ -125,7 +126,9 @@ class InkLines:
         """The free end nearest to a place, else the nearest place in the middle of a stroke; None beyond the reach."""
         if self._tree is None:
             return None
-        ends = [(*self._free_end(n, place), n) for n in np.flatnonzero((self._ends < 0).any(1) & ~self._closed).tolist()]
+        ends = [
+            (*self._free_end(n, place), n) for n in np.flatnonzero((self._ends < 0).any(1) & ~self._closed).tolist()
+        ]
         near = [one for one in ends if np.hypot(*(one[0] - place)) <= reach_px + self.width_px(one[2])]
         if near:
             xy, way, number = min(near, key=lambda one: float(np.hypot(*(one[0] - place))))
@@ -134,13 +137,16 @@ class InkLines:
         return Held(self._xy[at], None, int(self._owner[at])) if away <= reach_px + self._half[at] else None
 
     def bridged(self, place, other_place, reach_px: float) -> Paint | None:
-        """A bridge between two strokes, in their width; it leaves free ends in their own direction. None where one is not near, or both are one place."""
+        """A bridge between two strokes, in their width; it leaves free ends in their own direction. None where one is
+        not near, or both are one place."""
         one, two = self.snapped(place, reach_px), self.snapped(other_place, reach_px)
         if one is None or two is None:
             return None
         curve = _between(one.xy, one.way, two.xy, two.way)
         ends = [held for held in (one, two) if held.way is not None] or [one, two]  # a side may be of a thicker stroke
-        return None if curve is None else Paint(curve, float(np.mean([self.width_px(held.number) for held in ends])), True)
+        return (
+            None if curve is None else Paint(curve, float(np.mean([self.width_px(held.number) for held in ends])), True)
+        )
 
     def _free_end(self, number, place):
         """The free end of a stroke nearest to a place and the direction in which it leaves."""
@@ -171,25 +177,42 @@ class InkLines:
                 stubs.append((points[:max(stop, 1)], self.width_px(b)))
             # the two that run on into each other best are one line
             if len(stubs) >= 2:
-                pair = min(((i, j) for i in range(len(stubs)) for j in range(i)), key=lambda ij: float(
-                    np.dot(_unit(stubs[ij[0]][0][-1] - self._meeting[meeting]), _unit(stubs[ij[1]][0][-1] - self._meeting[meeting]))))
+                pair = min(
+                    ((i, j) for i in range(len(stubs)) for j in range(i)),
+                    key=lambda ij: float(
+                        np.dot(
+                            _unit(stubs[ij[0]][0][-1] - self._meeting[meeting]),
+                            _unit(stubs[ij[1]][0][-1] - self._meeting[meeting]),
+                        )
+                    ),
+                )
                 one, two = stubs[pair[0]], stubs[pair[1]]
                 made.append(Paint(_calm(np.concatenate([one[0][::-1], two[0]])), 0.5 * (one[1] + two[1]), True))
                 rest = [s for k, s in enumerate(stubs) if k not in pair]
             else:
                 rest = stubs
-            made += [Paint(np.concatenate([self._meeting[meeting][None], points]), width, True) for points, width in rest if len(others) > 1]
+            made += [
+                Paint(np.concatenate([self._meeting[meeting][None], points]), width, True)
+                for points, width in rest
+                if len(others) > 1
+            ]
         return made
 
 
 def _between(a, u, b, v):
-    """The cubic in Hermite form from one place to another, leaving each in its direction; straight where it has none."""
+    """The cubic in Hermite form from one place to another, leaving each in its direction; straight where it has none.
+    """
     reach = float(np.hypot(*(b - a)))
     if reach < 1e-6:
         return None
     u, v = ((b - a) / reach if u is None else u), ((a - b) / reach if v is None else v)
     t = np.linspace(0, 1, max(int(reach), 8) + 1)[:, None]
-    return (2 * t**3 - 3 * t**2 + 1) * a + (t**3 - 2 * t**2 + t) * reach * u + (3 * t**2 - 2 * t**3) * b - (t**3 - t**2) * reach * v
+    return (
+        (2 * t**3 - 3 * t**2 + 1) * a
+        + (t**3 - 2 * t**2 + t) * reach * u
+        + (3 * t**2 - 2 * t**3) * b
+        - (t**3 - t**2) * reach * v
+    )
 
 
 def _unit(v):

@@ -53,8 +53,14 @@ def pen_outline(strokes: Strokes, chosen) -> Outline:
     """Some strokes (bool or numbers) as the open rings of one pen."""
     chosen = np.arange(len(strokes.closed))[chosen]
     at, starts = ragged.take(strokes.starts, chosen)
-    return Outline(strokes.controls[at], strokes.straight[at], starts, np.zeros(len(chosen)), np.zeros(len(chosen), bool),
-                   pen_width_px(strokes, chosen))
+    return Outline(
+        strokes.controls[at],
+        strokes.straight[at],
+        starts,
+        np.zeros(len(chosen)),
+        np.zeros(len(chosen), bool),
+        pen_width_px(strokes, chosen),
+    )
 
 
 def stroke_at(strokes: Strokes, x: float, y: float, reach_px: float = 0.0) -> int:

@@ -61,10 +61,14 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     points, width = centred(points, starts, closed, cover, np.maximum(own_half[trimmed], 0.5))
     joined = _joined(points, starts, closed, ends, width, meeting_xy) + _dots(found, ink, alive)
     if not joined:
-        return Strokes(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.zeros(0, bool), np.empty(0), np.empty(0))
+        return Strokes(
+            np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.zeros(0, bool), np.empty(0), np.empty(0)
+        )
     xy = [line for line, _, _ in joined]
     rings = np.array([ring for _, ring, _ in joined])
-    curves = fit_strokes(Polylines(np.concatenate(xy), ragged.lengths_to_starts([len(v) for v in xy]), rings), tolerance_px)
+    curves = fit_strokes(
+        Polylines(np.concatenate(xy), ragged.lengths_to_starts([len(v) for v in xy]), rings), tolerance_px
+    )
     lengths = ragged.reduce_pieces(np.add, segment_lengths(curves.controls, curves.straight), curves.starts)
     return Strokes(curves.controls, curves.straight, curves.starts, rings, np.array([w for _, _, w in joined]), lengths)
 
@@ -89,7 +93,11 @@ def _without_bridges(found, meeting_half):
     ends = found.ends.copy()
     count = len(found.meeting_xy)
     between = (ends >= 0).all(1) & (ends[:, 0] != ends[:, 1])
-    limit = np.where(between, 1.25 * np.maximum(*(meeting_half[np.maximum(ends[:, k], 0)] for k in (0, 1))), 0) if count else np.zeros(len(ends))
+    limit = (
+        np.where(between, 1.25 * np.maximum(*(meeting_half[np.maximum(ends[:, k], 0)] for k in (0, 1))), 0)
+        if count
+        else np.zeros(len(ends))
+    )
     bridge = np.flatnonzero(between & (_lengths(found) <= limit))
     into = np.arange(count)
     for a, b in ends[bridge].tolist():  # meetings are few
@@ -100,7 +108,11 @@ def _without_bridges(found, meeting_half):
     ends[known] = root[ends[known]]
     ends[bridge] = -2
     size = np.maximum(np.bincount(root, minlength=count), 1) if count else np.empty(0)
-    xy = np.stack([np.bincount(root, found.meeting_xy[:, k], count) / size for k in (0, 1)], -1) if count else found.meeting_xy
+    xy = (
+        np.stack([np.bincount(root, found.meeting_xy[:, k], count) / size for k in (0, 1)], -1)
+        if count
+        else found.meeting_xy
+    )
     widest = np.zeros(count)
     np.maximum.at(widest, root, meeting_half)
     return ends, xy, widest

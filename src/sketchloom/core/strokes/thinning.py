@@ -47,17 +47,17 @@ def thinned(ink) -> np.ndarray:
             if gone.any():
                 line[gone] = 0
                 changed = True
-    line = line[1:-1, 1:-1] > 0
+    thin = line[1:-1, 1:-1] > 0
     count, piece = cv2.connectedComponents(np.asarray(ink, np.uint8), connectivity=8)
-    gone = np.bincount(piece[line], minlength=count) == 0
+    gone = np.bincount(piece[thin], minlength=count) == 0
     gone[0] = False
     at = np.flatnonzero(gone[piece])
     if len(at):
         half = cv2.distanceTransform(np.pad(ink, 1).astype(np.uint8), cv2.DIST_L2, 3)[1:-1, 1:-1].ravel()[at]
         at = at[np.argsort(-half, kind="stable")]
         _, first = np.unique(piece.ravel()[at], return_index=True)
-        line.ravel()[at[first]] = True
-    return line
+        thin.ravel()[at[first]] = True
+    return thin
 
 
 def neighbour_code(line) -> np.ndarray:

@@ -19,7 +19,12 @@ class CurvesBox(Box):
 
     def __init__(self):
         super().__init__()
-        self.choose = button(self.tr("Choose a stretch on the bench"), "target", self.tr("Brush along a boundary; once round takes all of it"), checkable=True)
+        self.choose = button(
+            self.tr("Choose a stretch on the bench"),
+            "target",
+            self.tr("Brush along a boundary; once round takes all of it"),
+            checkable=True,
+        )
         self.choose.clicked.connect(self.choose_wanted)
         self.said = label(self.tr("Both neighbours of a boundary follow it."), "quiet")
         self.radius_mm = 2.0
@@ -27,21 +32,44 @@ class CurvesBox(Box):
         self._radius.committed.connect(lambda mm: setattr(self, "radius_mm", mm))
         self._acts = []
         for what, text, tip in (
-                ("smooth", self.tr("Smooth"), self.tr("Bumps go, the ends stay")), ("straight", self.tr("Straighten"), self.tr("A straight line between the ends")),
-                ("arc", self.tr("True arc"), self.tr("The arc of a circle through both ends; a whole ring becomes a circle")),
-                ("simple", self.tr("Fewer nodes"), self.tr("As few as stay within 0.15 mm")),
-                ("one less", self.tr("One node less"), self.tr("The node goes whose going changes least; click again for more")),
-                ("corner", self.tr("Make a corner"), self.tr("Both ends run on until they meet")),
-                ("round", self.tr("Round a corner"), self.tr("By the radius beside it"))):
+            ("smooth", self.tr("Smooth"), self.tr("Bumps go, the ends stay")),
+            ("straight", self.tr("Straighten"), self.tr("A straight line between the ends")),
+            (
+                "arc",
+                self.tr("True arc"),
+                self.tr("The arc of a circle through both ends; a whole ring becomes a circle"),
+            ),
+            ("simple", self.tr("Fewer nodes"), self.tr("As few as stay within 0.15 mm")),
+            (
+                "one less",
+                self.tr("One node less"),
+                self.tr("The node goes whose going changes least; click again for more"),
+            ),
+            ("corner", self.tr("Make a corner"), self.tr("Both ends run on until they meet")),
+            ("round", self.tr("Round a corner"), self.tr("By the radius beside it")),
+        ):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             one.setEnabled(False)
             self._acts.append(one)
-        self.kept = KeptList(self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary"))
+        self.kept = KeptList(
+            self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary")
+        )
         self.add(self.choose, self.said, rows_of(*self._acts, self._radius), self.kept)
-        self._words = {"smooth": self.tr("smoothed"), "simple": self.tr("fewer nodes"), "straight": self.tr("straight"), "arc": self.tr("true arc"), "circle": self.tr("true circle"),
-                       "corner": self.tr("corner"), "round": self.tr("round corner"), "pull": self.tr("pulled"), "equal": self.tr("equal circle"),
-                       "concentric": self.tr("common centre"), "parallel": self.tr("parallel"), "symmetric": self.tr("symmetric")}
+        self._words = {
+            "smooth": self.tr("smoothed"),
+            "simple": self.tr("fewer nodes"),
+            "straight": self.tr("straight"),
+            "arc": self.tr("true arc"),
+            "circle": self.tr("true circle"),
+            "corner": self.tr("corner"),
+            "round": self.tr("round corner"),
+            "pull": self.tr("pulled"),
+            "equal": self.tr("equal circle"),
+            "concentric": self.tr("common centre"),
+            "parallel": self.tr("parallel"),
+            "symmetric": self.tr("symmetric"),
+        }
 
     def show_stretch(self, has_one: bool, said: str) -> None:
         self.said.setText(said)
@@ -55,7 +83,10 @@ class CurvesBox(Box):
 
         def row(n, edit):
             text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
-            return drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)
+            return drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(
+                text
+            )
+
         self.kept.show_rows(row)
 
     def change_curves(self, edits, what: str) -> None:
@@ -71,7 +102,11 @@ class RegularBox(Box):
 
     def __init__(self):
         super().__init__()
-        self.look = button(self.tr("Look for it"), "target", self.tr("Nearly straight, round, equal, parallel, symmetric; with a common centre"))
+        self.look = button(
+            self.tr("Look for it"),
+            "target",
+            self.tr("Nearly straight, round, equal, parallel, symmetric; with a common centre"),
+        )
         self.look.clicked.connect(self.look_wanted)
         self._said = label("", "quiet")
         self.list = QListWidget()
@@ -80,20 +115,31 @@ class RegularBox(Box):
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
         self.list.itemSelectionChanged.connect(lambda: self.take.setEnabled(bool(self.list.selectedItems())))
-        self.take = button(self.tr("Make it so"), "circle-check", self.tr("The chosen ones become exactly what they nearly are"))
+        self.take = button(
+            self.tr("Make it so"), "circle-check", self.tr("The chosen ones become exactly what they nearly are")
+        )
         self.take.clicked.connect(lambda: self.take_wanted.emit([i.data(_NUMBER) for i in self.list.selectedItems()]))
         self.add(self.look, self._said, self.list, self.take)
         for part in (self.list, self.take, self._said):
             part.hide()
 
     def show_found(self, desk) -> None:
-        words = {"circle": self.tr("nearly a circle"), "straight": self.tr("nearly straight"), "equal": self.tr("{0} circles nearly equal"),
-                 "concentric": self.tr("{0} circles nearly around one place"), "parallel": self.tr("nearly parallel to its neighbour"),
-                 "symmetric": self.tr("nearly symmetric")}
+        words = {
+            "circle": self.tr("nearly a circle"),
+            "straight": self.tr("nearly straight"),
+            "equal": self.tr("{0} circles nearly equal"),
+            "concentric": self.tr("{0} circles nearly around one place"),
+            "parallel": self.tr("nearly parallel to its neighbour"),
+            "symmetric": self.tr("nearly symmetric"),
+        }
         unit = desk.work.recipe.unit
         self.list.clear()
         for n, one in enumerate(desk.regular):
-            item = QListWidgetItem(self.tr("{0} · moves {1}").format(words[one.what].format(len(one.parts)), format_length(desk.mm(one.move_px), unit, 2)))
+            item = QListWidgetItem(
+                self.tr("{0} · moves {1}").format(
+                    words[one.what].format(len(one.parts)), format_length(desk.mm(one.move_px), unit, 2)
+                )
+            )
             item.setData(_NUMBER, n)
             item.setSizeHint(QSize(0, 27))
             self.list.addItem(item)

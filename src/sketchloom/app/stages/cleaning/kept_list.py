@@ -27,10 +27,19 @@ def drawn_icon(lines, hex_colour: str | None = None, closed: bool = False) -> QI
     path = QPainterPath()
     for line in lines:
         step = max(1, len(line) // 120)
-        path.addPolygon(QPolygonF([QPointF(2 + (x - x0) / size * (_ICON - 4), 2 + (y - y0) / size * (_ICON - 4)) for x, y in (*line[:-1:step], line[-1])]))
+        path.addPolygon(
+            QPolygonF(
+                [
+                    QPointF(2 + (x - x0) / size * (_ICON - 4), 2 + (y - y0) / size * (_ICON - 4))
+                    for x, y in (*line[:-1:step], line[-1])
+                ]
+            )
+        )
     if closed and hex_colour:
         painter.fillPath(path, QColor(hex_colour))
-    painter.strokePath(path, QPen(QColor(theme.INK if closed or hex_colour is None else hex_colour), 0.8 if closed else 1.6))
+    painter.strokePath(
+        path, QPen(QColor(theme.INK if closed or hex_colour is None else hex_colour), 0.8 if closed else 1.6)
+    )
     painter.end()
     icon = QIcon(pixmap)
     icon.addPixmap(pixmap, QIcon.Mode.Selected)
@@ -65,7 +74,8 @@ class KeptList(QWidget):
         column.addWidget(self.back)
 
     def show_rows(self, row_of) -> None:
-        """Bring the list up to date; ``row_of(number, part)`` gives an icon or None and a text. Of very many the latest are listed."""
+        """Bring the list up to date; ``row_of(number, part)`` gives an icon or None and a text. Of very many the
+        latest are listed."""
         kept = set(self.chosen())
         parts = getattr(self._box.recipe, self._field)
         self.list.blockSignals(True)

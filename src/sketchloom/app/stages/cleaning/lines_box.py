@@ -20,21 +20,42 @@ class LinesBox(Box):
     def __init__(self):
         super().__init__()
         self._said = label("", "quiet")
-        self._choose = button(self.tr("Choose bridges on the bench"), "target", self.tr("Each gap is marked; a click closes it"), checkable=True)
+        self._choose = button(
+            self.tr("Choose bridges on the bench"),
+            "target",
+            self.tr("Each gap is marked; a click closes it"),
+            checkable=True,
+        )
         self._choose.clicked.connect(self.gaps_wanted)
         self._all = button(self.tr("Close all"), "circle-check", self.tr("A bridge over every gap that was found"))
         self._all.clicked.connect(self._close_all)
-        self.own = button(self.tr("Draw a bridge…"), "vector", self.tr("From one stroke to another: it begins and ends at their ends, in their width and curve"), checkable=True)
+        self.own = button(
+            self.tr("Draw a bridge…"),
+            "vector",
+            self.tr("From one stroke to another: it begins and ends at their ends, in their width and curve"),
+            checkable=True,
+        )
         self.own.clicked.connect(self.own_wanted)
-        self._add = button(self.tr("Add ink…"), "brush", self.tr("Paint a line: a bridge of your own, a missing piece of outline"))
+        self._add = button(
+            self.tr("Add ink…"), "brush", self.tr("Paint a line: a bridge of your own, a missing piece of outline")
+        )
         self._less = button(self.tr("Take ink away…"), "eraser", self.tr("Paint in the colour of the paper"))
         self._add.clicked.connect(lambda: self.brush_wanted.emit(True))
         self._less.clicked.connect(lambda: self.brush_wanted.emit(False))
         self._width = LengthEdit(self.tr("Width of the brush"), 0.05, 100.0)
         self._width.committed.connect(self._set_width)
         self.width_mm = 1.0
-        self.kept = KeptList(self, "lines", self.tr("Bridges and painted lines, the latest first"), self.tr("painted line"))
-        self.add(self._said, (self._choose, self._all), self.own, (self._add, self._less), (label(self.tr("Brush")), self._width), self.kept)
+        self.kept = KeptList(
+            self, "lines", self.tr("Bridges and painted lines, the latest first"), self.tr("painted line")
+        )
+        self.add(
+            self._said,
+            (self._choose, self._all),
+            self.own,
+            (self._add, self._less),
+            (label(self.tr("Brush")), self._width),
+            self.kept,
+        )
         self.gaps = self._gaps_of = None
 
     def show_gaps(self, work, gaps) -> None:

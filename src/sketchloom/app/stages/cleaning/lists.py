@@ -22,7 +22,9 @@ def region_icon(pixels) -> QIcon:
     """A small picture (n, n, 3) as an icon that is not tinted when its row is chosen."""
     pixels = np.ascontiguousarray(pixels)
     image = QImage(pixels.data, pixels.shape[1], pixels.shape[0], 3 * pixels.shape[1], QImage.Format.Format_RGB888)
-    pixmap = QPixmap.fromImage(image).scaled(2 * _ICON, 2 * _ICON, Qt.AspectRatioMode.KeepAspectRatio, Qt.TransformationMode.SmoothTransformation)
+    pixmap = QPixmap.fromImage(image).scaled(
+        2 * _ICON, 2 * _ICON, Qt.AspectRatioMode.KeepAspectRatio, Qt.TransformationMode.SmoothTransformation
+    )
     pixmap.setDevicePixelRatio(2)
     icon = QIcon(pixmap)
     icon.addPixmap(pixmap, QIcon.Mode.Selected)
@@ -61,9 +63,17 @@ class SmallBox(Box):
         self.list = _Pictured(self.tr("The smallest regions"), 4)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_FACE)))
         self.list.itemSelectionChanged.connect(self._enable)
-        self._go = button(self.tr("Do it to the chosen"), "circle-check", self.tr("Drop, open or colour the chosen regions, as a click would"))
+        self._go = button(
+            self.tr("Do it to the chosen"),
+            "circle-check",
+            self.tr("Drop, open or colour the chosen regions, as a click would"),
+        )
         self._go.clicked.connect(lambda: self.act_wanted.emit(self.list.chosen()))
-        self.add(label(self.tr("The smallest first; keys . and , step through them on the bench."), "quiet"), self.list, self._go)
+        self.add(
+            label(self.tr("The smallest first; keys . and , step through them on the bench."), "quiet"),
+            self.list,
+            self._go,
+        )
         self._of = None
 
     def show_desk(self, desk) -> None:
@@ -99,7 +109,9 @@ class EditsBox(Box):
         self.list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self.list.setDefaultDropAction(Qt.DropAction.MoveAction)
         self.list.itemChanged.connect(self._switch)
-        self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(self._face_of(item.data(_FACE))))
+        self.list.currentItemChanged.connect(
+            lambda item, _: item is not None and self.pointed.emit(self._face_of(item.data(_FACE)))
+        )
         self.list.itemSelectionChanged.connect(self._enable)
         self.list.model().rowsMoved.connect(self._reorder)
         self._back = button(self.tr("Take back"), "restore", self.tr("The chosen regions are as they were traced"))
@@ -116,14 +128,23 @@ class EditsBox(Box):
         super().show_work(work)
         self._desk = desk
         edits, found = work.recipe.edits, work.edited.found.tolist()
-        words = {DROP: self.tr("dropped"), WINDOW: self.tr("opened"), COLOUR: self.tr("now {0}"), KEEP: self.tr("kept"), BELOW: self.tr("from a sheet below"), ABOVE: self.tr("on a sheet on top")}
+        words = {
+            DROP: self.tr("dropped"),
+            WINDOW: self.tr("opened"),
+            COLOUR: self.tr("now {0}"),
+            KEEP: self.tr("kept"),
+            BELOW: self.tr("from a sheet below"),
+            ABOVE: self.tr("on a sheet on top"),
+        }
         self.list.blockSignals(True)
         self.list.clear()
         shown = range(max(len(edits) - _LISTED, 0), len(edits))
         for number in reversed(shown):
             edit, face = edits[number], found[number] if number < len(found) else -1
             filled = edit.action == DROP and face >= 0 and work.edited.was_ground[face]
-            done = self.tr("filled") if filled else words[edit.action].format(colour_name(from_hex(edit.hex or edit.seen)))
+            done = (
+                self.tr("filled") if filled else words[edit.action].format(colour_name(from_hex(edit.hex or edit.seen)))
+            )
             text = self.tr("{0}, {1}").format(colour_name(from_hex(edit.seen)), done)
             icon = region_icon(desk.picture(face)) if face >= 0 else QIcon()
             item = self.list.add(icon, text if face >= 0 else self.tr("{0} · not found").format(text), number)
@@ -156,7 +177,9 @@ class EditsBox(Box):
 
     def _take_back(self):
         gone = set(self.list.chosen())
-        self.emit(self.tr("decision taken back"), edits=tuple(e for n, e in enumerate(self.recipe.edits) if n not in gone))
+        self.emit(
+            self.tr("decision taken back"), edits=tuple(e for n, e in enumerate(self.recipe.edits) if n not in gone)
+        )
 
     def _clear_lost(self):
         found = self._desk.work.edited.found.tolist()

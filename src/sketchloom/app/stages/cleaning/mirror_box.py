@@ -18,12 +18,24 @@ class MirrorBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._find = button(self.tr("Find the line"), "target", self.tr("The line about which the picture is most nearly its own mirror image"))
-        self._draw = button(self.tr("Draw the line…"), "vector", self.tr("Two clicks: from one end of the line to the other"))
+        self._find = button(
+            self.tr("Find the line"),
+            "target",
+            self.tr("The line about which the picture is most nearly its own mirror image"),
+        )
+        self._draw = button(
+            self.tr("Draw the line…"), "vector", self.tr("Two clicks: from one end of the line to the other")
+        )
         self._find.clicked.connect(self.find_wanted)
         self._draw.clicked.connect(self.draw_wanted)
-        self._side = Choice(((FIRST, self.tr("Left stays"), ""), (SECOND, self.tr("Right stays"), ""),
-                             (BOTH, self.tr("Mean"), self.tr("Half-way between both halves, for halves that are nearly alike"))), self.tr("The half that stays"))
+        self._side = Choice(
+            (
+                (FIRST, self.tr("Left stays"), ""),
+                (SECOND, self.tr("Right stays"), ""),
+                (BOTH, self.tr("Mean"), self.tr("Half-way between both halves, for halves that are nearly alike")),
+            ),
+            self.tr("The half that stays"),
+        )
         self._side.chosen.connect(lambda keep: self.set_mirror(replace(self.recipe.preparation.mirror, keep=keep)))
         self._back = button(self.tr("Take back"), "restore", self.tr("Both halves as they are in the picture"))
         self._back.clicked.connect(lambda: self.set_mirror(None))
@@ -45,7 +57,15 @@ class MirrorBox(Box):
             self._said.setText(self.tr("One half stays, the other becomes its mirror image, exact to the last curve."))
             return
         upright = mirror_frame(100, 100, mirror).is_upright
-        self._said.setText(self.tr("The left half and the right one are alike.") if upright else self.tr("The upper half and the lower one are alike."))
-        names = (self.tr("Left stays"), self.tr("Right stays")) if upright else (self.tr("Upper stays"), self.tr("Lower stays"))
+        self._said.setText(
+            self.tr("The left half and the right one are alike.")
+            if upright
+            else self.tr("The upper half and the lower one are alike.")
+        )
+        names = (
+            (self.tr("Left stays"), self.tr("Right stays"))
+            if upright
+            else (self.tr("Upper stays"), self.tr("Lower stays"))
+        )
         self._side.name_options(names)
         self._side.show_value(mirror.keep)

@@ -23,27 +23,53 @@ class NarrowBox(Box):
         self._least = LengthEdit(self.tr("Smallest width wanted"), 0.05, MAX_DETAIL_MM)
         self._least.committed.connect(lambda mm: self.emit(self.tr("smallest width"), thin_mm=mm))
         self._said = label("", "quiet")
-        self._line = button(self.tr("Show widths on the bench"), "target", self.tr("Red is under the smallest width, blue is near it, green up to three times"),
-                            checkable=True)
+        self._line = button(
+            self.tr("Show widths on the bench"),
+            "target",
+            self.tr("Red is under the smallest width, blue is near it, green up to three times"),
+            checkable=True,
+        )
         self._line.clicked.connect(self.line_wanted)
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Narrow places, the narrowest first"))
         self.list.setIconSize(QSize(16, 16))
         self.list.setFixedHeight(136)
-        self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(*item.data(_PLACE)[:2]))
-        self._where = Choice((("sheets", self.tr("Sheets"), self.tr("Where what is cut out is narrow")),
-                              ("spaces", self.tr("Spaces"), self.tr("Where two cuts come near each other"))), self.tr("What is measured"))
+        self.list.currentItemChanged.connect(
+            lambda item, _: item is not None and self.pointed.emit(*item.data(_PLACE)[:2])
+        )
+        self._where = Choice(
+            (
+                ("sheets", self.tr("Sheets"), self.tr("Where what is cut out is narrow")),
+                ("spaces", self.tr("Spaces"), self.tr("Where two cuts come near each other")),
+            ),
+            self.tr("What is measured"),
+        )
         self._where.show_value("sheets")
         self._where.chosen.connect(self._take_where)
         self._key = "sheets"
-        self._thicken = button(self.tr("Thicken here"), "plus", self.tr("The chosen places get the smallest width, smoothly"))
-        self._thicken.clicked.connect(lambda: self._thicken_at([item.data(_PLACE) for item in self.list.selectedItems()]))
-        self._thicken_all = button(self.tr("Thicken all"), "circle-check", self.tr("Every place under the smallest width"))
-        self._thicken_all.clicked.connect(lambda: self._thicken_at([self.list.item(n).data(_PLACE) for n in range(self._under)]))
+        self._thicken = button(
+            self.tr("Thicken here"), "plus", self.tr("The chosen places get the smallest width, smoothly")
+        )
+        self._thicken.clicked.connect(
+            lambda: self._thicken_at([item.data(_PLACE) for item in self.list.selectedItems()])
+        )
+        self._thicken_all = button(
+            self.tr("Thicken all"), "circle-check", self.tr("Every place under the smallest width")
+        )
+        self._thicken_all.clicked.connect(
+            lambda: self._thicken_at([self.list.item(n).data(_PLACE) for n in range(self._under)])
+        )
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.itemSelectionChanged.connect(lambda: self._thicken.setEnabled(bool(self.list.selectedItems())))
         self._under = 0
-        self.add((label(self.tr("Smallest width")), self._least), self._where, self._said, self._line, self.list, (self._thicken, self._thicken_all))
+        self.add(
+            (label(self.tr("Smallest width")), self._least),
+            self._where,
+            self._said,
+            self._line,
+            self.list,
+            (self._thicken, self._thicken_all),
+        )
 
     def _take_where(self, key):
         self._key = key
@@ -76,7 +102,11 @@ class NarrowBox(Box):
         sheets = self._key == "sheets"
         places = narrow.narrow_places(work) if sheets else narrow.narrow_spaces(work)
         under = self._under = sum(one.width_mm < one.least_mm for one in places)
-        nowhere = self.tr("No sheet is narrower than {0} anywhere.") if sheets else self.tr("No two cuts are nearer to each other than {0}.")
+        nowhere = (
+            self.tr("No sheet is narrower than {0} anywhere.")
+            if sheets
+            else self.tr("No two cuts are nearer to each other than {0}.")
+        )
         for part in (self._thicken, self._thicken_all):
             part.setVisible(sheets)
         self._thicken_all.setEnabled(under > 0)
@@ -86,8 +116,14 @@ class NarrowBox(Box):
         self.list.blockSignals(True)
         self.list.clear()
         for one in places:
-            item = QListWidgetItem(swatch(one.hex, 16), self.tr("{0}{1} · {2}").format(
-                format_length(one.width_mm, unit, 2), self.tr(", too narrow") if one.width_mm < one.least_mm else "", one.layer))
+            item = QListWidgetItem(
+                swatch(one.hex, 16),
+                self.tr("{0}{1} · {2}").format(
+                    format_length(one.width_mm, unit, 2),
+                    self.tr(", too narrow") if one.width_mm < one.least_mm else "",
+                    one.layer,
+                ),
+            )
             item.setSizeHint(QSize(0, 27))
             item.setData(_PLACE, (one.x_mm, one.y_mm, one.key, one.least_mm))
             self.list.addItem(item)

@@ -78,19 +78,44 @@ class RegionsBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._hold = button(self.tr("Choose regions on the bench"), "target", self.tr("While off, the bench is dragged as elsewhere"), checkable=True)
+        self._hold = button(
+            self.tr("Choose regions on the bench"),
+            "target",
+            self.tr("While off, the bench is dragged as elsewhere"),
+            checkable=True,
+        )
         self._hold.clicked.connect(self.hold_wanted)
-        self._way = Choice((
-            (DROP, self.tr("Drop"), self.tr("The region goes to what lies around it")),
-            (WINDOW, self.tr("Open"), self.tr("The region becomes a window through all sheets")),
-            (COLOUR, self.tr("Colour"), self.tr("The region gets the colour chosen below")),
-            (BELOW, self.tr("Below"), self.tr("The region shows through a window from a sheet of its colour below all others, as an eye does")),
-            (ABOVE, self.tr("On top"), self.tr("The region is a piece on a sheet of its colour above all others; in Layers that sheet can be put at any height")),
-        ), self.tr("A click"))
+        self._way = Choice(
+            (
+                (DROP, self.tr("Drop"), self.tr("The region goes to what lies around it")),
+                (WINDOW, self.tr("Open"), self.tr("The region becomes a window through all sheets")),
+                (COLOUR, self.tr("Colour"), self.tr("The region gets the colour chosen below")),
+                (
+                    BELOW,
+                    self.tr("Below"),
+                    self.tr(
+                        "The region shows through a window from a sheet of its colour below all others, as an eye does"
+                    ),
+                ),
+                (
+                    ABOVE,
+                    self.tr("On top"),
+                    self.tr(
+                        "The region is a piece on a sheet of its colour above all others; in Layers that sheet can be "
+                        "put at any height"
+                    ),
+                ),
+            ),
+            self.tr("A click"),
+        )
         self._way.chosen.connect(self._take_way)
         self._note = label("", "quiet")
         self._brought: list[str] = []
-        self._more = button(self.tr("Another colour…"), "plus", self.tr("A colour that the picture does not have; it gets a sheet of its own"))
+        self._more = button(
+            self.tr("Another colour…"),
+            "plus",
+            self.tr("A colour that the picture does not have; it gets a sheet of its own"),
+        )
         self._more.clicked.connect(self._ask_colour)
         self.colours = Colours()
         self.colours.itemClicked.connect(lambda _: self._take_way(COLOUR))
@@ -118,9 +143,20 @@ class RegionsBox(Box):
         self._only.activated.connect(lambda _: self.only_wanted.emit())
         self.action = DROP
         self._way.show_value(DROP)
-        self.add(self._hold, label(self.tr("A click on a region"), "quiet"), self._way, self.colours, self._more, self._note,
-                 label(self.tr("Two clicks take all that are alike"), "quiet"), self._alike, (self._lasso, self._box),
-                 (label(self.tr("Show")), self._only), self._off, self._large)
+        self.add(
+            self._hold,
+            label(self.tr("A click on a region"), "quiet"),
+            self._way,
+            self.colours,
+            self._more,
+            self._note,
+            label(self.tr("Two clicks take all that are alike"), "quiet"),
+            self._alike,
+            (self._lasso, self._box),
+            (label(self.tr("Show")), self._only),
+            self._off,
+            self._large,
+        )
         self._show_note()
 
     def _ask_colour(self):
@@ -153,10 +189,13 @@ class RegionsBox(Box):
         if self.recipe is not None and self.recipe.all_off and self.action != COLOUR:
             text = self.tr("A click brings a region in; a second one takes it out again.")
         else:
-            text = {DROP: self.tr("It goes to what lies around it; a hole is filled."), WINDOW: self.tr("It is opened through all sheets."),
-                    BELOW: self.tr("It shows through a window from a sheet below all others; Layers can move that sheet."),
-                    ABOVE: self.tr("It lies on a sheet above all others; Layers can move that sheet."),
-                    COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet.")}[self.action]
+            text = {
+                DROP: self.tr("It goes to what lies around it; a hole is filled."),
+                WINDOW: self.tr("It is opened through all sheets."),
+                BELOW: self.tr("It shows through a window from a sheet below all others; Layers can move that sheet."),
+                ABOVE: self.tr("It lies on a sheet above all others; Layers can move that sheet."),
+                COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet."),
+            }[self.action]
             text += self.tr(" Click again to bring it back; drag to sweep over many.")
         self._note.setText(text)
 

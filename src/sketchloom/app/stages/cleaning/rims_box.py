@@ -18,18 +18,35 @@ class RimsBox(Box):
     def __init__(self):
         super().__init__()
         self._new = Rim(3.0)
-        self._kind = Choice(((BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
-                             (RIM, self.tr("Rim"), self.tr("A band around, with the work cut out of it")),
-                             (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line")),
-                             (UNDERLAY, self.tr("Underlay"), self.tr("A sheet below, that much smaller, only where what the work is laid on (Layers) would shine through"))), self.tr("Kind"))
+        self._kind = Choice(
+            (
+                (BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
+                (RIM, self.tr("Rim"), self.tr("A band around, with the work cut out of it")),
+                (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line")),
+                (
+                    UNDERLAY,
+                    self.tr("Underlay"),
+                    self.tr(
+                        "A sheet below, that much smaller, only where what the work is laid on (Layers) would shine "
+                        "through"
+                    ),
+                ),
+            ),
+            self.tr("Kind"),
+        )
         self._kind.chosen.connect(lambda kind: self._set(kind=kind))
         self._of = QComboBox()
         self._of.setAccessibleName(self.tr("What it goes around"))
         self._of.activated.connect(lambda _: self._set(of=self._of.currentData()))
         self._distance = LengthEdit(self.tr("Distance; 0 gives the silhouette itself"), 0.0, MAX_DISTANCE_MM)
         self._distance.committed.connect(lambda mm: self._set(distance_mm=mm))
-        self._corners = Choice((("round", self.tr("Round"), self.tr("Corners are rounded")), ("sharp", self.tr("Sharp"), self.tr("Corners stay corners"))),
-                               self.tr("Corners"))
+        self._corners = Choice(
+            (
+                ("round", self.tr("Round"), self.tr("Corners are rounded")),
+                ("sharp", self.tr("Sharp"), self.tr("Corners stay corners")),
+            ),
+            self.tr("Corners"),
+        )
         self._corners.chosen.connect(lambda key: self._set(is_round=key == "round"))
         self._islands = QCheckBox(self.tr("Holes stay open"))
         self._islands.setToolTip(self.tr("Otherwise what is enclosed is filled"))
@@ -42,8 +59,17 @@ class RimsBox(Box):
         self._add.clicked.connect(self._add_one)
         self.kept = KeptList(self, "rims", self.tr("Backings, rims and inner lines, the latest first"), self.tr("rim"))
         self._said = label("", "quiet")
-        self.add(self._kind, (label(self.tr("Around")), self._of), (label(self.tr("Distance")), self._distance), self._corners, self._islands, self._material,
-                 (self._colour, self._add), self._said, self.kept)
+        self.add(
+            self._kind,
+            (label(self.tr("Around")), self._of),
+            (label(self.tr("Distance")), self._distance),
+            self._corners,
+            self._islands,
+            self._material,
+            (self._colour, self._add),
+            self._said,
+            self.kept,
+        )
         self._show_new()
 
     def _set(self, **changes):
@@ -70,7 +96,12 @@ class RimsBox(Box):
         self.change.emit(recipe, self.tr("added {0}").format(self._words(self._new.kind)), "")
 
     def _words(self, kind):
-        return {BACKING: self.tr("backing"), RIM: self.tr("rim"), INNER: self.tr("inner line"), UNDERLAY: self.tr("underlay")}[kind]
+        return {
+            BACKING: self.tr("backing"),
+            RIM: self.tr("rim"),
+            INNER: self.tr("inner line"),
+            UNDERLAY: self.tr("underlay"),
+        }[kind]
 
     def show_work(self, work) -> None:
         super().show_work(work)
@@ -90,8 +121,17 @@ class RimsBox(Box):
         self._material.setCurrentIndex(max(min(chosen, self._material.count() - 1), 0))
         self._show_new()
         unit = work.recipe.unit
-        self.kept.show_rows(lambda _, r: (swatch(r.hex, 16), self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2))))
+        self.kept.show_rows(
+            lambda _, r: (
+                swatch(r.hex, 16),
+                self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2)),
+            )
+        )
         made = [layer for layer in work.layers if not layer.plan.labels]
         lost = sum(r.on for r in work.recipe.rims) - len(made)
         self._said.setVisible(lost > 0)
-        self._said.setText(self.tr("Nothing is left at one of these distances.") if lost == 1 else self.tr("Nothing is left at {0} of these distances.").format(lost))
+        self._said.setText(
+            self.tr("Nothing is left at one of these distances.")
+            if lost == 1
+            else self.tr("Nothing is left at {0} of these distances.").format(lost)
+        )

@@ -43,13 +43,24 @@ class ShapesBox(Box):
         grid = QGridLayout(figures)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setSpacing(6)
-        for n, (kind, text, tip) in enumerate((
+        for n, (kind, text, tip) in enumerate(
+            (
                 (CIRCLE, self.tr("Circle…"), self.tr("Drag a box; the circle fills it")),
                 (ROUNDED, self.tr("Rectangle…"), self.tr("Drag a box; the corners are rounded by the radius")),
                 (STAR, self.tr("Star…"), self.tr("Drag a box; the star fills it")),
                 (POLYGON, self.tr("Polygon…"), self.tr("Drag a box; the polygon fills it")),
-                (PATH, self.tr("Path along edges…"), self.tr("Click from place to place; it follows the picture's edges in between")),
-                (REGION, self.tr("From a region…"), self.tr("Click a region: its outline becomes a shape that can be moved and copied")))):
+                (
+                    PATH,
+                    self.tr("Path along edges…"),
+                    self.tr("Click from place to place; it follows the picture's edges in between"),
+                ),
+                (
+                    REGION,
+                    self.tr("From a region…"),
+                    self.tr("Click a region: its outline becomes a shape that can be moved and copied"),
+                ),
+            )
+        ):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, k=kind: self.figure_wanted.emit(k))
             grid.addWidget(one, n // 2, n % 2)
@@ -69,18 +80,31 @@ class ShapesBox(Box):
         self._along.clicked.connect(lambda: self.word_wanted.emit(True))
         for part in (self._place, self._along):
             part.setEnabled(False)
-        self.text.textChanged.connect(lambda text: [p.setEnabled(bool(text.strip())) for p in (self._place, self._along)])
+        self.text.textChanged.connect(
+            lambda text: [p.setEnabled(bool(text.strip())) for p in (self._place, self._along)]
+        )
         self.kept = KeptList(self, "shapes", self.tr("Shapes laid on, the latest first"), self.tr("shape"))
         self.kept.chosen_changed.connect(self._enable)
-        self.move = button(self.tr("Move and turn"), "target", self.tr("Drag the chosen shape; its corners make it larger, the round handle turns it"), checkable=True)
+        self.move = button(
+            self.tr("Move and turn"),
+            "target",
+            self.tr("Drag the chosen shape; its corners make it larger, the round handle turns it"),
+            checkable=True,
+        )
         self.move.clicked.connect(self.move_wanted)
         self.more = button(self.tr("More"))
         menu = QMenu(self.more)
         self._one = [menu.addAction(self.tr("Repeat around a place…"), self.around_wanted.emit),
                      menu.addAction(self.tr("Turn over"), self.turn_over_wanted.emit)]
         menu.addSeparator()
-        self._many = [menu.addAction(text, lambda w=way: self.combine_wanted.emit(w)) for way, text in (
-            (JOIN, self.tr("Join the chosen")), (CUT, self.tr("Cut the later out of the first")), (COMMON, self.tr("Keep what they have in common")))]
+        self._many = [
+            menu.addAction(text, lambda w=way: self.combine_wanted.emit(w))
+            for way, text in (
+                (JOIN, self.tr("Join the chosen")),
+                (CUT, self.tr("Cut the later out of the first")),
+                (COMMON, self.tr("Keep what they have in common")),
+            )
+        ]
         self._many += [menu.addAction(text, lambda w=way: self.align_wanted.emit(w)) for way, text in (
             ("upright", self.tr("Middles on an upright line")), ("level", self.tr("Middles on a level line")))]
         self.more.setMenu(menu)
@@ -99,10 +123,24 @@ class ShapesBox(Box):
         self._where = QComboBox()
         self._where.setAccessibleName(self.tr("Where it is laid on"))
         self._where.setToolTip(self.tr("Regions are chosen under “Several regions”; they count with all they enclose"))
-        for text, key in ((self.tr("Everywhere"), EVERYWHERE), (self.tr("Only on the chosen regions"), WITHIN), (self.tr("Not on the chosen regions"), BESIDE)):
+        for text, key in (
+            (self.tr("Everywhere"), EVERYWHERE),
+            (self.tr("Only on the chosen regions"), WITHIN),
+            (self.tr("Not on the chosen regions"), BESIDE),
+        ):
             self._where.addItem(text, key)
-        self.add((label(self.tr("Colour")), self._colour), (label(self.tr("Where")), self._where), figures, (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
-                 self.text, self.fonts, (label(self.tr("Size")), self._size), (self._place, self._along), self.kept, self._tools)
+        self.add(
+            (label(self.tr("Colour")), self._colour),
+            (label(self.tr("Where")), self._where),
+            figures,
+            (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
+            self.text,
+            self.fonts,
+            (label(self.tr("Size")), self._size),
+            (self._place, self._along),
+            self.kept,
+            self._tools,
+        )
 
     def show_fonts(self, fonts) -> None:
         self.fonts.clear()
@@ -152,7 +190,12 @@ class ShapesBox(Box):
         unit = work.recipe.unit
         self._radius.show_value(self.radius_mm, unit)
         self._size.show_value(self.word_mm, unit)
-        self.kept.show_rows(lambda _, s: (drawn_icon(s.rings, s.hex, True), s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name)))
+        self.kept.show_rows(
+            lambda _, s: (
+                drawn_icon(s.rings, s.hex, True),
+                s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name),
+            )
+        )
         self._tools.setVisible(bool(work.recipe.shapes))
         self._enable()
 

@@ -16,16 +16,27 @@ class StrokesBox(Box):
 
     def __init__(self):
         super().__init__()
-        self.choose = button(self.tr("Choose strokes on the bench"), "target", self.tr("A stroke runs from one meeting of lines to the next"), checkable=True)
+        self.choose = button(
+            self.tr("Choose strokes on the bench"),
+            "target",
+            self.tr("A stroke runs from one meeting of lines to the next"),
+            checkable=True,
+        )
         self.choose.clicked.connect(self.choose_wanted)
         self.said = label("", "quiet")
         self._acts = {}
         for what, text, tip in (
-                (REMOVE, self.tr("Take away"), self.tr("The paper shows there; what it met stays whole")),
-                (WINDOW, self.tr("Open"), self.tr("It becomes a window through all sheets")),
-                (THINNER, self.tr("Thinner"), self.tr("By a fifth; click again for more")), (THICKER, self.tr("Thicker"), self.tr("By a quarter; click again for more")),
-                (EXTEND, self.tr("Extend to the next"), self.tr("Its free end runs straight on until it meets another stroke")),
-                (JOIN, self.tr("Join to…"), self.tr("Then click the stroke whose free end it is to be joined to"))):
+            (REMOVE, self.tr("Take away"), self.tr("The paper shows there; what it met stays whole")),
+            (WINDOW, self.tr("Open"), self.tr("It becomes a window through all sheets")),
+            (THINNER, self.tr("Thinner"), self.tr("By a fifth; click again for more")),
+            (THICKER, self.tr("Thicker"), self.tr("By a quarter; click again for more")),
+            (
+                EXTEND,
+                self.tr("Extend to the next"),
+                self.tr("Its free end runs straight on until it meets another stroke"),
+            ),
+            (JOIN, self.tr("Join to…"), self.tr("Then click the stroke whose free end it is to be joined to")),
+        ):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             self._acts[what] = one
@@ -34,7 +45,9 @@ class StrokesBox(Box):
 
     def show_stroke(self, has_one: bool, has_end: bool, said: str) -> None:
         """Whether a stroke is chosen, and one with a free end."""
-        self.said.setText(said or self.tr("For ink drawings. What is done here is kept as painted lines, under “Gaps and ink”."))
+        self.said.setText(
+            said or self.tr("For ink drawings. What is done here is kept as painted lines, under “Gaps and ink”.")
+        )
         for what, one in self._acts.items():
             one.setEnabled(has_one and (has_end or what not in (EXTEND, JOIN)))
 

@@ -19,7 +19,12 @@ class TogetherBox(Box):
 
     def __init__(self):
         super().__init__()
-        self.choose = button(self.tr("Choose regions on the bench"), "target", self.tr("A click takes a region in, a second one lets it go; drag to sweep over many"), checkable=True)
+        self.choose = button(
+            self.tr("Choose regions on the bench"),
+            "target",
+            self.tr("A click takes a region in, a second one lets it go; drag to sweep over many"),
+            checkable=True,
+        )
         self.choose.clicked.connect(self.choose_wanted)
         self._none = button(self.tr("Let go"), "x", self.tr("No region is chosen any more"))
         self._none.clicked.connect(self.none_wanted)
@@ -29,14 +34,27 @@ class TogetherBox(Box):
         self._under.committed.connect(self._take_under)
         self._acts = {}
         for what, text, tip in (
-                (JOINED, self.tr("Join"), self.tr("All get the colour of the first and become one where they touch")),
-                (CUT_OUT, self.tr("Cut out"), self.tr("The later ones, with all they enclose, are cut out of the first through all sheets")),
-                (SHARED, self.tr("Keep common part"), self.tr("Of the first and what it encloses only what lies within all the others stays")),
-                (INSIDE, self.tr("Fill inside"), self.tr("All that each one encloses gets its colour"))):
+            (JOINED, self.tr("Join"), self.tr("All get the colour of the first and become one where they touch")),
+            (
+                CUT_OUT,
+                self.tr("Cut out"),
+                self.tr("The later ones, with all they enclose, are cut out of the first through all sheets"),
+            ),
+            (
+                SHARED,
+                self.tr("Keep common part"),
+                self.tr("Of the first and what it encloses only what lies within all the others stays"),
+            ),
+            (INSIDE, self.tr("Fill inside"), self.tr("All that each one encloses gets its colour")),
+        ):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             self._acts[what] = one
-        fill = self._acts[HOLES] = button(self.tr("Fill holes under"), "", self.tr("Only the holes that are smaller: a disc of their area is less across"))
+        fill = self._acts[HOLES] = button(
+            self.tr("Fill holes under"),
+            "",
+            self.tr("Only the holes that are smaller: a disc of their area is less across"),
+        )
         fill.clicked.connect(lambda: self.act_wanted.emit(HOLES))
         self.add((self.choose, self._none), self._said, rows_of(*self._acts.values(), self._under))
         self.faces: tuple[int, ...] = ()
@@ -59,17 +77,29 @@ class TogetherBox(Box):
         said, count, unit = self._note, len(self.faces), "mm" if self.recipe is None else self.recipe.unit
         under = sum(h < self.under_mm for h in self._holes)
         if not count:
-            text = said or self.tr("The first one chosen gives the colour; the others are joined to it or cut out of it.")
+            text = said or self.tr(
+                "The first one chosen gives the colour; the others are joined to it or cut out of it."
+            )
         else:
-            told = counted(count, self.tr("1 region: {0}.").format(self._first), self.tr("{0} regions; the first is {1}.").format(count, self._first))
+            told = counted(
+                count,
+                self.tr("1 region: {0}.").format(self._first),
+                self.tr("{0} regions; the first is {1}.").format(count, self._first),
+            )
             if self._holes:
-                told = self.tr("{0} {1}, {2} under {3}.").format(told, counted(len(self._holes), self.tr("1 hole"), self.tr("{0} holes")), under,
-                                                               format_length(self.under_mm, unit))
+                told = self.tr("{0} {1}, {2} under {3}.").format(
+                    told,
+                    counted(len(self._holes), self.tr("1 hole"), self.tr("{0} holes")),
+                    under,
+                    format_length(self.under_mm, unit),
+                )
             text = told if not said else self.tr("{0} {1}").format(said, told)
         self._said.setText(text)
         self._none.setEnabled(count > 0)
         for what, one in self._acts.items():
-            one.setEnabled(count >= 2 if what in (JOINED, CUT_OUT, SHARED) else bool(self._holes) if what == INSIDE else under > 0)
+            one.setEnabled(
+                count >= 2 if what in (JOINED, CUT_OUT, SHARED) else bool(self._holes) if what == INSIDE else under > 0
+            )
 
     def show_work(self, work) -> None:
         super().show_work(work)

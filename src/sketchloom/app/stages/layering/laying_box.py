@@ -32,12 +32,30 @@ class LayingBox(Box):
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
         self.list.itemSelectionChanged.connect(self._enable)
-        self._hold = button(self.tr("Hold by a bridge"), "", self.tr("A bridge in its colour to the nearest piece of its sheet: one piece less to lay"))
-        self._below = button(self.tr("From a sheet below"), "", self.tr("The sheets get a window there, through which a sheet below all others shows"))
+        self._hold = button(
+            self.tr("Hold by a bridge"),
+            "",
+            self.tr("A bridge in its colour to the nearest piece of its sheet: one piece less to lay"),
+        )
+        self._below = button(
+            self.tr("From a sheet below"),
+            "",
+            self.tr("The sheets get a window there, through which a sheet below all others shows"),
+        )
         self._hold.clicked.connect(lambda: self.hold_wanted.emit(self.chosen()))
         self._below.clicked.connect(lambda: self.below_wanted.emit(self.chosen()))
-        self.add(self.numbers, self._said, self.list, (self._hold, self._below),
-                 label(self.tr("A piece about which nothing is done stays a piece, with its number in the laying plan (Release)."), "quiet"))
+        self.add(
+            self.numbers,
+            self._said,
+            self.list,
+            (self._hold, self._below),
+            label(
+                self.tr(
+                    "A piece about which nothing is done stays a piece, with its number in the laying plan (Release)."
+                ),
+                "quiet",
+            ),
+        )
         self._alone: set[int] = set()
         self._enable()
 
@@ -53,8 +71,12 @@ class LayingBox(Box):
         self.list.blockSignals(True)
         self.list.clear()
         for piece in pieces[:_LISTED]:
-            text = self.tr("{0}  {1}, {2} across").format(piece.number, piece.layer.plan.name, format_length(desk.across_mm(piece), unit))
-            item = QListWidgetItem(swatch(piece.layer.plan.hex, 16), self.tr("{0} · this way ▲").format(text) if piece.wrong else text)
+            text = self.tr("{0}  {1}, {2} across").format(
+                piece.number, piece.layer.plan.name, format_length(desk.across_mm(piece), unit)
+            )
+            item = QListWidgetItem(
+                swatch(piece.layer.plan.hex, 16), self.tr("{0} · this way ▲").format(text) if piece.wrong else text
+            )
             item.setData(_NUMBER, piece.number)
             item.setSizeHint(QSize(0, _ROW))
             item.setToolTip(plain_tip(self.tr("{0}: {1}").format(text, wrong[piece.wrong]) if piece.wrong else text))
@@ -64,7 +86,11 @@ class LayingBox(Box):
         told = counted(len(pieces), self.tr("1 piece to lay"), self.tr("{0} pieces to lay"))
         told = self.tr("{0}, {1} beside the largest of their sheet.").format(told, len(self._alone))
         if mistaken:
-            told += " " + counted(mistaken, self.tr("1 nearly fits the wrong way round; it is marked."), self.tr("{0} nearly fit the wrong way round; they are marked."))
+            told += " " + counted(
+                mistaken,
+                self.tr("1 nearly fits the wrong way round; it is marked."),
+                self.tr("{0} nearly fit the wrong way round; they are marked."),
+            )
         self._said.setText(told)
         self._enable()
 

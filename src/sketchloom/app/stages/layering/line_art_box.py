@@ -22,22 +22,43 @@ class LineArtBox(Box):
         super().__init__()
         self.rule = QComboBox()
         self.rule.setAccessibleName(self.tr("What gathers regions into sheets"))
-        for key, name in ((TOUCHING, self.tr("Neighbours differ")), (NESTED, self.tr("More lines around: deeper")), (SIZE, self.tr("Larger: deeper")),
-                          (INWARD, self.tr("Farther in: deeper")), (COLOURS, self.tr("Like colours together"))):
+        for key, name in (
+            (TOUCHING, self.tr("Neighbours differ")),
+            (NESTED, self.tr("More lines around: deeper")),
+            (SIZE, self.tr("Larger: deeper")),
+            (INWARD, self.tr("Farther in: deeper")),
+            (COLOURS, self.tr("Like colours together")),
+        ):
             self.rule.addItem(name, key)
         self.rule.activated.connect(lambda _: self.ask())
-        self.ladder = figures_table(5, self.tr("Numbers of sheets below the frame; click one to gather into so many"), _ROW)
-        self.ladder.cellClicked.connect(lambda row, _: self.gather_wanted.emit(self.rule.currentData(), self._rungs[row].sheets))
+        self.ladder = figures_table(
+            5, self.tr("Numbers of sheets below the frame; click one to gather into so many"), _ROW
+        )
+        self.ladder.cellClicked.connect(
+            lambda row, _: self.gather_wanted.emit(self.rule.currentData(), self._rungs[row].sheets)
+        )
         self._rungs = ()
         self._laddered = None
         self.colours = Colours()
         self.colours.setAccessibleName(self.tr("Sheets below the frame, the deepest first"))
         self.colours.setDragEnabled(False)
         self.colours.setToolTip(self.tr("Choose the sheet that clicked regions go to"))
-        self.colours.itemClicked.connect(lambda _: self.paint_wanted.emit(self.colours.chosen()) if self.paint.isChecked() else None)
-        self.paint = button(self.tr("Paint the depth"), "brush", self.tr("Click or sweep over regions on the bench: they go to the sheet chosen below"), checkable=True)
+        self.colours.itemClicked.connect(
+            lambda _: self.paint_wanted.emit(self.colours.chosen()) if self.paint.isChecked() else None
+        )
+        self.paint = button(
+            self.tr("Paint the depth"),
+            "brush",
+            self.tr("Click or sweep over regions on the bench: they go to the sheet chosen below"),
+            checkable=True,
+        )
         self.paint.clicked.connect(self._take_paint)
-        self._said = label(self.tr("The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut."), "quiet")
+        self._said = label(
+            self.tr(
+                "The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut."
+            ),
+            "quiet",
+        )
         self._nothing = label("", "quiet")
         self._nothing.hide()
         self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours)
@@ -55,30 +76,45 @@ class LineArtBox(Box):
 
     def showEvent(self, event):
         super().showEvent(event)
-        if self._laddered is None or self.work is not None and self._laddered is not self.work.segmentation.regions:
+        if self._laddered is None or (self.work is not None and self._laddered is not self.work.segmentation.regions):
             self.ask()
 
     def show_ladder(self, work, rungs) -> None:
         """Figures of two sheets and more."""
         self._laddered, self._rungs = work.segmentation.regions, rungs
         metric = work.recipe.unit == "mm"
-        names = ((self.tr("Sheets"), ""), (self.tr("Pieces"), self.tr("Pieces to lay, the frame among them")),
-                 (self.tr("Cut m") if metric else self.tr("Cut ft"), self.tr("As layered now")),
-                 (self.tr("Saved m") if metric else self.tr("Saved ft"), self.tr("Less than if every region were cut by itself")), (self.tr("Alike"), self.tr("Neighbours across a line on the same sheet")))
+        names = (
+            (self.tr("Sheets"), ""),
+            (self.tr("Pieces"), self.tr("Pieces to lay, the frame among them")),
+            (self.tr("Cut m") if metric else self.tr("Cut ft"), self.tr("As layered now")),
+            (
+                self.tr("Saved m") if metric else self.tr("Saved ft"),
+                self.tr("Less than if every region were cut by itself"),
+            ),
+            (self.tr("Alike"), self.tr("Neighbours across a line on the same sheet")),
+        )
         self.ladder.setHorizontalHeaderLabels([name for name, _ in names])
         for column, (_, tip) in enumerate(names):
             self.ladder.horizontalHeaderItem(column).setToolTip(tip)
         self.ladder.setRowCount(len(rungs))
         for row, one in enumerate(rungs):
             cut, saved = (v / (1000 if metric else 304.8) for v in (one.cut_mm, one.saved_mm))
-            for column, text in enumerate((str(one.sheets), str(one.pieces), f"{cut:.2f}", f"{saved:.2f}", str(one.alike))):
+            for column, text in enumerate(
+                (str(one.sheets), str(one.pieces), f"{cut:.2f}", f"{saved:.2f}", str(one.alike))
+            ):
                 item = QTableWidgetItem(text)
                 item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
                 self.ladder.setItem(row, column, item)
         self.ladder.setFixedHeight(len(rungs) * _ROW + 30)
         self.ladder.setVisible(bool(rungs))
-        self._nothing.setText(self.tr("The picture has one colour within its lines. Give regions colours in Clean first, or take another rule.")
-                              if self.rule.currentData() == COLOURS else self.tr("Its lines enclose too little for two sheets."))
+        self._nothing.setText(
+            self.tr(
+                "The picture has one colour within its lines. Give regions colours in Clean first, or take another "
+                "rule."
+            )
+            if self.rule.currentData() == COLOURS
+            else self.tr("Its lines enclose too little for two sheets.")
+        )
         self._nothing.setVisible(not rungs)
 
     def show_work(self, work) -> None:

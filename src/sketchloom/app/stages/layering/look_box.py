@@ -16,7 +16,9 @@ class LookBox(Box):
         super().__init__()
         self.grain = QCheckBox(self.tr("In the look of their material"))
         self.shadows = QCheckBox(self.tr("Shadows"))
-        self.shadows.setToolTip(self.tr("Each sheet's on those below, by the thickness of the sheets and the spacers between"))
+        self.shadows.setToolTip(
+            self.tr("Each sheet's on those below, by the thickness of the sheets and the spacers between")
+        )
         for part in (self.grain, self.shadows):
             part.clicked.connect(lambda _: self._show())
         self.light = NamedSlider(self.tr("Light from"), 0, 23)
@@ -38,11 +40,21 @@ class LookBox(Box):
         return self.slant.slider.value() / 4
 
     def _show(self):
-        hours = (self.tr("above"), self.tr("upper right"), self.tr("right"), self.tr("lower right"), self.tr("below"), self.tr("lower left"),
-                 self.tr("left"), self.tr("upper left"))
+        hours = (
+            self.tr("above"),
+            self.tr("upper right"),
+            self.tr("right"),
+            self.tr("lower right"),
+            self.tr("below"),
+            self.tr("lower left"),
+            self.tr("left"),
+            self.tr("upper left"),
+        )
         self.light.value_label.setText(hours[round(self.light_deg / 45) % 8])
         low = self.slant.slider.value()
-        self.slant.value_label.setText(self.tr("high") if low <= 2 else self.tr("low") if low >= 6 else self.tr("halfway"))
+        self.slant.value_label.setText(
+            self.tr("high") if low <= 2 else self.tr("low") if low >= 6 else self.tr("halfway")
+        )
         for part in (self.light, self.slant):
             part.setEnabled(self.shadows.isChecked())
         self.changed.emit()

@@ -22,7 +22,9 @@ def stack_icon(hexes) -> QIcon:
     painter = QPainter(pixmap)
     wide = _BAR.width() / max(len(hexes), 1)
     for n, one in enumerate(hexes):
-        painter.fillRect(round(n * wide), 2, max(round((n + 1) * wide) - round(n * wide), 1), _BAR.height() - 4, QColor(one))
+        painter.fillRect(
+            round(n * wide), 2, max(round((n + 1) * wide) - round(n * wide), 1), _BAR.height() - 4, QColor(one)
+        )
     painter.setPen(QColor("#7a7063"))
     painter.drawRect(0, 2, _BAR.width() - 1, _BAR.height() - 5)
     painter.end()
@@ -37,15 +39,24 @@ class OrderBox(Box):
     def __init__(self):
         super().__init__()
         self._weights = []
-        for number, (name, tip) in enumerate(((self.tr("Less cutting"), self.tr("How much the proposed order saves cutting")),
-                                              (self.tr("Fewer pieces"), self.tr("A piece to lay counts as 100 mm of cutting")),
-                                              (self.tr("Less film"), self.tr("A square centimetre counts as 2 mm of cutting")))):
+        for number, (name, tip) in enumerate(
+            (
+                (self.tr("Less cutting"), self.tr("How much the proposed order saves cutting")),
+                (self.tr("Fewer pieces"), self.tr("A piece to lay counts as 100 mm of cutting")),
+                (self.tr("Less film"), self.tr("A square centimetre counts as 2 mm of cutting")),
+            )
+        ):
             slider = NamedSlider(name, 0, 10)
             slider.setToolTip(tip)
             slider.moved.connect(lambda value, n=number: self._weigh(n, value))
             self._weights.append(slider)
-        self._words = {"cutting": self.tr("least cutting"), "pieces": self.tr("fewest pieces"), "film": self.tr("least film"),
-                       "balanced": self.tr("a balance"), "next": self.tr("next best")}
+        self._words = {
+            "cutting": self.tr("least cutting"),
+            "pieces": self.tr("fewest pieces"),
+            "film": self.tr("least film"),
+            "balanced": self.tr("a balance"),
+            "next": self.tr("next best"),
+        }
         self.offers = figures_table(4, self.tr("Orders worth a look, base on the left; click one to take it"), _ROW)
         self.offers.setIconSize(_BAR)
         self.offers.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
@@ -53,33 +64,53 @@ class OrderBox(Box):
         self._orders: list[tuple[str, ...]] = []
         self._pin = QComboBox()
         self._pin.setAccessibleName(self.tr("Where proposed orders have the chosen layer"))
-        for name, pin in ((self.tr("anywhere"), None), (self.tr("always the base"), BASE), (self.tr("always on top"), TOP)):
+        for name, pin in (
+            (self.tr("anywhere"), None),
+            (self.tr("always the base"), BASE),
+            (self.tr("always on top"), TOP),
+        ):
             self._pin.addItem(name, pin)
         self._pin.activated.connect(lambda _: self._take_pin(self._pin.currentData()))
-        self._over = button(self.tr("Always above…"), "", self.tr("Choose a layer that the chosen one is always to lie above"))
+        self._over = button(
+            self.tr("Always above…"), "", self.tr("Choose a layer that the chosen one is always to lie above")
+        )
         self._menu = QMenu(self._over)
         self._over.setMenu(self._menu)
         self._free = button(self.tr("Forget rules"), "x", self.tr("No layer is pinned any more"))
         self._free.clicked.connect(self._forget)
         self._said = label("", "quiet")
         self._chosen = None
-        self.add(*self._weights, label(self.tr("Orders worth a look, base left. A click takes one."), "quiet"), self.offers,
-                 (label(self.tr("Chosen layer")), self._pin), (self._over, self._free), self._said)
+        self.add(
+            *self._weights,
+            label(self.tr("Orders worth a look, base left. A click takes one."), "quiet"),
+            self.offers,
+            (label(self.tr("Chosen layer")), self._pin),
+            (self._over, self._free),
+            self._said,
+        )
 
     def _weigh(self, number, value):
         weights = list(self.recipe.order_weights)
         weights[number] = value / 10
         if any(weights):
-            self.change.emit(replace(self.recipe, order_weights=tuple(weights), order=()), self.tr("what the order is to save"), "order weights")
+            self.change.emit(
+                replace(self.recipe, order_weights=tuple(weights), order=()),
+                self.tr("what the order is to save"),
+                "order weights",
+            )
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        for slider, value in zip(self._weights, work.recipe.order_weights):
+        for slider, value in zip(self._weights, work.recipe.order_weights, strict=False):
             slider.show_value(round(10 * value), f"{100 * value:.0f} %")
         names = {plan.key: plan.name for plan in work.plans}
         pins = {BASE: self.tr("{0} is always the base"), TOP: self.tr("{0} is always on top")}
         rules = [pins[e.pin].format(names[e.key]) for e in work.recipe.layers if e.pin is not None and e.key in names]
-        rules += [self.tr("{0} is always above {1}").format(names[a], names[b]) for a, b in work.recipe.above if a in names and b in names]
+        rules += [
+            self.tr("{0} is always above {1}").format(names[a], names[b])
+            for a, b in work.recipe.above
+            if a in names and b in names
+        ]
         self._said.setText("; ".join(rules) + ("." if rules else ""))
         self._said.setVisible(bool(rules))
         self._free.setEnabled(bool(rules))
@@ -88,7 +119,14 @@ class OrderBox(Box):
     def show_offers(self, work, offers) -> None:
         """Orders that are worked out a moment after the work."""
         metric = work.recipe.unit == "mm"
-        self.offers.setHorizontalHeaderLabels([self.tr("Base to top"), self.tr("Cut m") if metric else self.tr("Cut ft"), self.tr("Pieces"), self.tr("cm²")])
+        self.offers.setHorizontalHeaderLabels(
+            [
+                self.tr("Base to top"),
+                self.tr("Cut m") if metric else self.tr("Cut ft"),
+                self.tr("Pieces"),
+                self.tr("cm²"),
+            ]
+        )
         hexes = {plan.key: plan.hex for plan in work.plans}
         now = tuple(plan.key for plan in work.plans)
         self._orders = [one.order for one in offers]
@@ -96,7 +134,10 @@ class OrderBox(Box):
         for row, one in enumerate(offers):
             cut = one.cut_mm / (1000 if metric else 304.8)
             tip = self.tr("{0}: {1} of cutting, {2}, as a stack").format(
-                self._words[one.why], format_length(one.cut_mm, work.recipe.unit, 0), counted(one.pieces, self.tr("1 piece"), self.tr("{0} pieces")))
+                self._words[one.why],
+                format_length(one.cut_mm, work.recipe.unit, 0),
+                counted(one.pieces, self.tr("1 piece"), self.tr("{0} pieces")),
+            )
             for column, text in enumerate(("", f"{cut:.2f}", str(one.pieces), f"{one.film_mm2 / 100:.0f}")):
                 item = QTableWidgetItem(text)
                 item.setToolTip(plain_tip(tip))

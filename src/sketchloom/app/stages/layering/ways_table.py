@@ -45,20 +45,38 @@ class WaysTable(QTableWidget):
     def _figures(self, metric):
         """Name of each figure, what it means, and its text for a way."""
         unit, far = (self.tr("mm"), self.tr("m")) if metric else (self.tr("in"), self.tr("ft"))
-        short = lambda mm: f"{mm:.2f}" if metric else f"{mm / MM_PER_IN:.3f}"  # noqa: E731
-        cut = lambda mm: mm / (1000 if metric else 12 * MM_PER_IN)  # noqa: E731
+        def short(mm):
+            return f"{mm:.2f}" if metric else f"{mm / MM_PER_IN:.3f}"
+        def cut(mm):
+            return mm / (1000 if metric else 12 * MM_PER_IN)
         return (
             (self.tr("Sheets"), self.tr("Sheets to cut"), lambda w: str(w.sheets)),
             (self.tr("Pieces"), self.tr("Pieces to lay by hand"), lambda w: str(w.pieces)),
             (self.tr("Windows"), self.tr("Holes in sheets, to be weeded"), lambda w: str(w.windows)),
-            (self.tr("Cut, {0}").format(far), self.tr("Length of all cuts"), lambda w: f"{cut(w.cut_mm):.2f}" if cut(w.cut_mm) < 100 else f"{cut(w.cut_mm):.0f}"),
+            (
+                self.tr("Cut, {0}").format(far),
+                self.tr("Length of all cuts"),
+                lambda w: f"{cut(w.cut_mm):.2f}" if cut(w.cut_mm) < 100 else f"{cut(w.cut_mm):.0f}",
+            ),
             (self.tr("Film, cm²"), self.tr("Film or paper in all sheets"), lambda w: f"{w.film_mm2 / 100:.0f}"),
             (self.tr("Deep"), self.tr("Sheets on each other at the thickest spot"), lambda w: str(w.thickest)),
-            (self.tr("High, {0}").format(unit), self.tr("Height of the stack at its highest, spacers too"), lambda w: short(w.height_mm)),
-            (self.tr("Least, {0}").format(unit), self.tr("Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm"),
-             lambda w: "–" if w.smallest_mm is None else short(w.smallest_mm)),
-            (self.tr("Forgives, {0}").format(unit), self.tr("How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it"),
-             lambda w: self.tr("any") if w.slack_mm is None else short(w.slack_mm)),
+            (
+                self.tr("High, {0}").format(unit),
+                self.tr("Height of the stack at its highest, spacers too"),
+                lambda w: short(w.height_mm),
+            ),
+            (
+                self.tr("Least, {0}").format(unit),
+                self.tr("Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm"),
+                lambda w: "–" if w.smallest_mm is None else short(w.smallest_mm),
+            ),
+            (
+                self.tr("Forgives, {0}").format(unit),
+                self.tr(
+                    "How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it"
+                ),
+                lambda w: self.tr("any") if w.slack_mm is None else short(w.slack_mm),
+            ),
         )
 
     def _label(self, metric):

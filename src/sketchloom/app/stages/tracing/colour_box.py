@@ -33,9 +33,16 @@ class Ladder(QTableWidget):
 
     def __init__(self):
         super().__init__(0, 4)
-        self.setHorizontalHeaderLabels([self.tr("Colours"), self.tr("Area lost"), self.tr("Pieces"), self.tr("Cut saved")])
+        self.setHorizontalHeaderLabels(
+            [self.tr("Colours"), self.tr("Area lost"), self.tr("Pieces"), self.tr("Cut saved")]
+        )
         self.setAccessibleName(self.tr("Colour ladder"))
-        self.setToolTip(self.tr("What each step down loses and saves; every step saves one sheet. The flag marks the number proposed. Point at a step to see on the bench what it takes; click to take it."))
+        self.setToolTip(
+            self.tr(
+                "What each step down loses and saves; every step saves one sheet. The flag marks the number proposed. "
+                "Point at a step to see on the bench what it takes; click to take it."
+            )
+        )
         self.verticalHeader().hide()
         self.verticalHeader().setDefaultSectionSize(28)
         self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
@@ -95,8 +102,15 @@ class Ladder(QTableWidget):
 
 
 def _told(widget, rung, is_proposed):
-    told = [] if rung.gone is None else [widget.tr("{0} goes into {1}: hatched on the bench, pieces that are lost ringed").format(
-        colour_name(from_hex(rung.gone)), colour_name(from_hex(rung.into)))]
+    told = (
+        []
+        if rung.gone is None
+        else [
+            widget.tr("{0} goes into {1}: hatched on the bench, pieces that are lost ringed").format(
+                colour_name(from_hex(rung.gone)), colour_name(from_hex(rung.into))
+            )
+        ]
+    )
     return ". ".join([*told, *([widget.tr("The number proposed")] if is_proposed else [])])
 
 
@@ -145,18 +159,38 @@ class ColourBox(Box):
         self._list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self._list.setFixedHeight(168)
         self._list.itemSelectionChanged.connect(self._enable)
-        self._pick = button(self.tr("Replace"), "color-picker", self.tr("Replace the chosen colour by one clicked in the picture"), checkable=True)
-        self._add = button(self.tr("Add"), "color-picker", self.tr("Add a colour clicked in the picture"), checkable=True)
-        self._merge = button(self.tr("Merge"), "arrows-join-2", self.tr("Make the chosen colours one layer (choose two or more)"))
+        self._pick = button(
+            self.tr("Replace"),
+            "color-picker",
+            self.tr("Replace the chosen colour by one clicked in the picture"),
+            checkable=True,
+        )
+        self._add = button(
+            self.tr("Add"), "color-picker", self.tr("Add a colour clicked in the picture"), checkable=True
+        )
+        self._merge = button(
+            self.tr("Merge"), "arrows-join-2", self.tr("Make the chosen colours one layer (choose two or more)")
+        )
         self._split = button(self.tr("Split"), "arrows-split-2", self.tr("Make two colours of the chosen one"))
-        self._same = button(self.tr("Same as"), tip=self.tr("Cut the chosen colours in the colour and on the sheet of another one"))
-        self._lock = button(self.tr("Lock"), tip=self.tr("The chosen colours stay whatever the number of colours"), checkable=True)
-        self._out = button(self.tr("Leave out"), tip=self.tr("The chosen colours are not cut, like the ground"), checkable=True)
+        self._same = button(
+            self.tr("Same as"), tip=self.tr("Cut the chosen colours in the colour and on the sheet of another one")
+        )
+        self._lock = button(
+            self.tr("Lock"), tip=self.tr("The chosen colours stay whatever the number of colours"), checkable=True
+        )
+        self._out = button(
+            self.tr("Leave out"), tip=self.tr("The chosen colours are not cut, like the ground"), checkable=True
+        )
         self._menu = QMenu(self)
         self._menu.aboutToShow.connect(self._fill_menu)
         self._same.setMenu(self._menu)
-        self._up, self._down = (button(text, tip=tip) for text, tip in (
-            (self.tr("Higher"), self.tr("Lay the chosen colour's sheet one higher")), (self.tr("Lower"), self.tr("Lay the chosen colour's sheet one lower"))))
+        self._up, self._down = (
+            button(text, tip=tip)
+            for text, tip in (
+                (self.tr("Higher"), self.tr("Lay the chosen colour's sheet one higher")),
+                (self.tr("Lower"), self.tr("Lay the chosen colour's sheet one lower")),
+            )
+        )
         for one, other in ((self._pick, self._add), (self._add, self._pick)):
             one.toggled.connect(lambda on, o=other: self._picking(on, o))
         self._merge.clicked.connect(self._merge_chosen)
@@ -201,9 +235,13 @@ class ColourBox(Box):
         more = self.tr(" +{0}").format(len(entry.samples) - 1) if len(entry.samples) > 1 else ""
         where = self.tr("sheet {0}").format(sheet) if sheet else self.tr("not cut")
         locked = self.tr(" · locked") if entry.hex in recipe.locked else ""
-        item = QListWidgetItem(swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}{more}   {entry.hex}   {share:.1%} · {where}{locked}")
+        item = QListWidgetItem(
+            swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}{more}   {entry.hex}   {share:.1%} · {where}{locked}"
+        )
         item.setData(Qt.ItemDataRole.UserRole, entry.hex)
-        item.setToolTip(self.tr("{0} of the picture; shades merged into it: {1}").format(f"{share:.2%}", len(entry.samples) - 1))
+        item.setToolTip(
+            self.tr("{0} of the picture; shades merged into it: {1}").format(f"{share:.2%}", len(entry.samples) - 1)
+        )
         return item
 
     def show_ladder(self, work, ladder) -> None:
@@ -276,7 +314,9 @@ class ColourBox(Box):
 
     def _split_chosen(self):
         work = self.work
-        entries = palette_edits.split(work.segmentation.own_entries, self.chosen()[0], work.picture, work.segmentation.labels)
+        entries = palette_edits.split(
+            work.segmentation.own_entries, self.chosen()[0], work.picture, work.segmentation.labels
+        )
         if entries is None:
             self._split.setToolTip(self.tr("This colour has only one shade"))
             self._split.setEnabled(False)
@@ -288,9 +328,13 @@ class ColourBox(Box):
         chosen = self.chosen()
         for entry in self._entries():
             if entry.hex not in chosen:
-                self._menu.addAction(swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}  {entry.hex}").triggered.connect(
+                self._menu.addAction(
+                    swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}  {entry.hex}"
+                ).triggered.connect(
                     lambda _=False, h=entry.hex: self.emit(
-                        self.tr("same as"), palette=palette_edits.same_as(self._entries(), chosen, h), colours=None))
+                        self.tr("same as"), palette=palette_edits.same_as(self._entries(), chosen, h), colours=None
+                    )
+                )
 
     def _lock_chosen(self, on):
         chosen = self.chosen()

@@ -24,7 +24,9 @@ class DetailBox(Box):
     def __init__(self):
         super().__init__()
         self._detail = NamedSlider(self.tr("Smallest detail kept"), 0, len(_DETAILS_MM) - 1)
-        self._detail.moved.connect(lambda i: self.emit(self.tr("smallest detail"), "smallest", smallest_mm=_DETAILS_MM[i]))
+        self._detail.moved.connect(
+            lambda i: self.emit(self.tr("smallest detail"), "smallest", smallest_mm=_DETAILS_MM[i])
+        )
         self._edit = LengthEdit(self.tr("Smallest detail"), 0.01, MAX_DETAIL_MM)
         self._edit.committed.connect(lambda mm: self.emit(self.tr("smallest detail"), smallest_mm=mm))
         self._detail.put_beside_name(self._edit)
@@ -43,7 +45,9 @@ class DetailBox(Box):
         self._list.itemSelectionChanged.connect(self._enable)
         self._back = button(self.tr("Bring back"), "restore", self.tr("Keep the chosen details though they are small"))
         self._back.clicked.connect(self._bring_back)
-        self._from = button(self.tr("All from its size"), "", self.tr("Keep everything as large as the chosen detail or larger"))
+        self._from = button(
+            self.tr("All from its size"), "", self.tr("Keep everything as large as the chosen detail or larger")
+        )
         self._from.clicked.connect(self._bring_by_size)
         self._forget = button("", "", self.tr("Let the details that were brought back go again"))
         self._forget.clicked.connect(lambda: self.emit(self.tr("details brought back"), kept=()))
@@ -97,7 +101,9 @@ class DetailBox(Box):
             part.setVisible(count > 0)
         kept = len(work.recipe.kept)
         self._forget.setVisible(kept > 0)
-        self._forget.setText(counted(kept, self.tr("Let the 1 brought back go"), self.tr("Let the {0} brought back go")))
+        self._forget.setText(
+            counted(kept, self.tr("Let the 1 brought back go"), self.tr("Let the {0} brought back go"))
+        )
         self._enable()
 
     def shows_small(self) -> bool:
@@ -140,7 +146,9 @@ class DoublesBox(Box):
         self._limit.setFixedWidth(104)
         self._limit.committed.connect(lambda mm: self.emit(self.tr("double outlines"), double_mm=mm))
         self._way = self.control("double_to")
-        self._next = button(self.tr("Show the next"), "target", self.tr("Bring the next place where two cuts run close into view"))
+        self._next = button(
+            self.tr("Show the next"), "target", self.tr("Bring the next place where two cuts run close into view")
+        )
         self._next.clicked.connect(self._show_next)
         self.add(self._said, (self._on, self._limit), self._way, self._next)
         self._found, self._at, self._scale = None, 0, 1.0

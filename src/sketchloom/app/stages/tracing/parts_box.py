@@ -21,7 +21,11 @@ class GrowBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._tool = button(self.tr("Grow a region…"), "color-picker", self.tr("Click a colour in the picture; what is alike around it becomes a region"))
+        self._tool = button(
+            self.tr("Grow a region…"),
+            "color-picker",
+            self.tr("Click a colour in the picture; what is alike around it becomes a region"),
+        )
         self._tool.clicked.connect(self.tool_wanted)
         self._reach = NamedSlider(self.tr("Reach"), 0, MAX_TOLERANCE)
         self._reach.moved.connect(self.tolerance_moved)
@@ -52,7 +56,11 @@ class GrowBox(Box):
         self._list.clear()
         for part in work.recipe.grown:
             where = self.tr("everywhere") if part.everywhere else self.tr("in one place")
-            self._list.addItem(QListWidgetItem(swatch(part.hex, 16), self.tr("{0}, reach {1:.0f}, {2}").format(part.hex, part.tolerance, where)))
+            self._list.addItem(
+                QListWidgetItem(
+                    swatch(part.hex, 16), self.tr("{0}, reach {1:.0f}, {2}").format(part.hex, part.tolerance, where)
+                )
+            )
         some = bool(work.recipe.grown)
         self._list.setVisible(some)
         self._drop.setVisible(some)
@@ -61,7 +69,13 @@ class GrowBox(Box):
         """The tool has made a region; a colour that is cut already gets a shade of its own beside it."""
         used = {e.hex for e in self.work.segmentation.entries}
         hex_colour = _unlike(hex_colour, used)
-        self.emit(self.tr("grown region"), grown=(*self.recipe.grown, Grown(*self.work.as_came(((x, y),))[0], float(tolerance), hex_colour, everywhere)))
+        self.emit(
+            self.tr("grown region"),
+            grown=(
+                *self.recipe.grown,
+                Grown(*self.work.as_came(((x, y),))[0], float(tolerance), hex_colour, everywhere),
+            ),
+        )
 
     def _take_back(self):
         at = self._list.currentRow() if self._list.currentRow() >= 0 else len(self.recipe.grown) - 1
@@ -86,7 +100,11 @@ class PatchBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._lasso = button(self.tr("Draw round a part…"), "lasso", self.tr("Draw a line round a part of the picture to give it settings of its own"))
+        self._lasso = button(
+            self.tr("Draw round a part…"),
+            "lasso",
+            self.tr("Draw a line round a part of the picture to give it settings of its own"),
+        )
         self._lasso.clicked.connect(self.lasso_wanted)
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Parts with settings of their own"))
@@ -104,11 +122,21 @@ class PatchBox(Box):
         self._small_name = label(self.tr("Smallest detail here"))
         self._drop = button(self.tr("Take this part back"), "trash")
         self._drop.clicked.connect(self._take_back)
-        self.add(self._lasso, self._list, self._cut_off, self._colours, self._smooth, (self._small_name, self._small), self._drop)
+        self.add(
+            self._lasso,
+            self._list,
+            self._cut_off,
+            self._colours,
+            self._smooth,
+            (self._small_name, self._small),
+            self._drop,
+        )
 
     def take(self, points) -> None:
         """A lasso was drawn: a patch with the settings of the whole, to be changed."""
-        self.emit(self.tr("part with settings of its own"), patches=(*self.recipe.patches, Patch(self.work.as_came(points))))
+        self.emit(
+            self.tr("part with settings of its own"), patches=(*self.recipe.patches, Patch(self.work.as_came(points)))
+        )
         self._wanted = len(self.recipe.patches)
 
     _wanted = None
@@ -122,7 +150,11 @@ class PatchBox(Box):
         self._list.clear()
         for number, patch in enumerate(patches, 1):
             own = sum(v is not None for v in (patch.cut_off, patch.colours, patch.smoothness, patch.smallest_mm))
-            self._list.addItem(self.tr("Part {0}: {1}").format(number, self.tr("{0} own settings").format(own) if own else self.tr("as the whole, so far")))
+            self._list.addItem(
+                self.tr("Part {0}: {1}").format(
+                    number, self.tr("{0} own settings").format(own) if own else self.tr("as the whole, so far")
+                )
+            )
         if patches:
             self._list.setCurrentRow(min(max(row, 0), len(patches) - 1))
         self._list.blockSignals(False)
@@ -148,7 +180,9 @@ class PatchBox(Box):
         self._colours.show_value(value, str(value), patch.colours is None)
         value = patch.smoothness if patch.smoothness is not None else recipe.smoothness
         self._smooth.show_value(value, f"{value:+d}" if value else "0", patch.smoothness is None)
-        self._small.show_value(max(patch.smallest_mm if patch.smallest_mm is not None else recipe.smallest_mm, 0.01), recipe.unit)
+        self._small.show_value(
+            max(patch.smallest_mm if patch.smallest_mm is not None else recipe.smallest_mm, 0.01), recipe.unit
+        )
 
     def _set(self, name, value, gesture=""):
         at = self._list.currentRow()
@@ -159,4 +193,7 @@ class PatchBox(Box):
 
     def _take_back(self):
         at = self._list.currentRow()
-        self.emit(self.tr("part with settings of its own"), patches=tuple(p for i, p in enumerate(self.recipe.patches) if i != at))
+        self.emit(
+            self.tr("part with settings of its own"),
+            patches=tuple(p for i, p in enumerate(self.recipe.patches) if i != at),
+        )

@@ -26,8 +26,16 @@ class FaceStrip(QWidget):
         self._images = ()
 
     def show_preview(self, preview) -> None:
-        self._images = tuple(QImage(np.ascontiguousarray(part).data, part.shape[1], part.shape[0], 3 * part.shape[1],
-                                    QImage.Format.Format_RGB888).copy() for part in (preview.source, preview.without, preview.kept))
+        self._images = tuple(
+            QImage(
+                np.ascontiguousarray(part).data,
+                part.shape[1],
+                part.shape[0],
+                3 * part.shape[1],
+                QImage.Format.Format_RGB888,
+            ).copy()
+            for part in (preview.source, preview.without, preview.kept)
+        )
         self.setFixedHeight(self._side() + _WORDS)
         self.update()
 
@@ -45,7 +53,9 @@ class FaceStrip(QWidget):
         font.setPixelSize(12)
         painter.setFont(font)
         side = self._side()
-        for number, (image, word) in enumerate(zip(self._images, (self.tr("picture"), self.tr("without"), self.tr("with")))):
+        for number, (image, word) in enumerate(
+            zip(self._images, (self.tr("picture"), self.tr("without"), self.tr("with")), strict=False)
+        ):
             x = number * (side + _GAP)
             scale = side / max(image.width(), image.height())
             painter.drawImage(QRectF(x, 0, image.width() * scale, image.height() * scale), image)
@@ -71,11 +81,22 @@ class PhotoBox(Box):
         super().__init__()
         self.strip = FaceStrip()
         self.strip.pointed.connect(self._point)
-        self._place = button(self.tr("Look elsewhere…"), "target", self.tr("Click on the bench what the close look shows: a face, an eye"))
+        self._place = button(
+            self.tr("Look elsewhere…"),
+            "target",
+            self.tr("Click on the bench what the close look shows: a face, an eye"),
+        )
         self._place.clicked.connect(self.place_tool_wanted)
         self._said = label("", "quiet")
         self._looked_at, self._looked_in = None, None
-        self.add(self.control("tones"), self.control("features"), self.strip, self._said, self._place, self.control("photo_outlines"))
+        self.add(
+            self.control("tones"),
+            self.control("features"),
+            self.strip,
+            self._said,
+            self._place,
+            self.control("photo_outlines"),
+        )
 
     def show_work(self, work) -> None:
         super().show_work(work)
@@ -95,7 +116,11 @@ class PhotoBox(Box):
         preview = figures.face_preview(work, self._looked_at)
         self.strip.show_preview(preview)
         every, here = len(work.segmentation.details.places), preview.count
-        told = counted(every, self.tr("1 strong detail is under the smallest one"), self.tr("{0} strong details are under the smallest one"))
+        told = counted(
+            every,
+            self.tr("1 strong detail is under the smallest one"),
+            self.tr("{0} strong details are under the smallest one"),
+        )
         if every == 0:
             self._said.setText(self.tr("No strong detail is under the smallest one: with and without are the same."))
         else:

@@ -37,7 +37,9 @@ class PresetsBox(Box):
         self._list.opening.connect(self._fill)
         self._list.setAccessibleName(self.tr("Presets"))
         self._list.activated.connect(self._take)
-        self._more = button(self.tr("Keep…"), "bookmark", self.tr("Keep the present settings, hand presets on, or remove one"))
+        self._more = button(
+            self.tr("Keep…"), "bookmark", self.tr("Keep the present settings, hand presets on, or remove one")
+        )
         menu = QMenu(self)
         menu.addAction(self.tr("Keep the present settings…")).triggered.connect(self.ask_name)
         self._remove = menu.addMenu(self.tr("Remove"))
@@ -70,8 +72,12 @@ class PresetsBox(Box):
         self._presets, self._last = user_data.presets(), user_data.last_settings()
         self._list.clear()
         self._list.addItem(self.tr("Presets"))
-        words = {"tone": self.tr("Last used: tone"), "colour": self.tr("Last used: colour"), "line": self.tr("Last used: line"),
-                 "photo": self.tr("Last used: photo")}
+        words = {
+            "tone": self.tr("Last used: tone"),
+            "colour": self.tr("Last used: colour"),
+            "line": self.tr("Last used: line"),
+            "photo": self.tr("Last used: photo"),
+        }
         for one in self._last:
             self._list.addItem(words.get(one.name, one.name), one)
         if self._last and self._presets:
@@ -118,7 +124,9 @@ class PresetsBox(Box):
             self._remove.addAction(self.tr("None yet")).setEnabled(False)
 
     def _ask_export(self):
-        path, _ = QFileDialog.getSaveFileName(self, self.tr("Write presets to a file"), str(Path.home() / "presets.json"), "JSON (*.json)")
+        path, _ = QFileDialog.getSaveFileName(
+            self, self.tr("Write presets to a file"), str(Path.home() / "presets.json"), "JSON (*.json)"
+        )
         if path:
             self.export(path)
 
@@ -131,7 +139,9 @@ class PresetsBox(Box):
         self._tell(self.tr("{0} presets written.").format(len(self._presets)))
 
     def _ask_import(self):
-        path, _ = QFileDialog.getOpenFileName(self, self.tr("Read presets from a file"), str(Path.home()), "JSON (*.json)")
+        path, _ = QFileDialog.getOpenFileName(
+            self, self.tr("Read presets from a file"), str(Path.home()), "JSON (*.json)"
+        )
         if path:
             self.take_file(path)
 

@@ -20,8 +20,12 @@ class ToneBox(Box):
         self._cut_off.moved.connect(lambda v: self.emit(self.tr("cut-off"), "cut_off", cut_off=v))
         self._cut_off.auto.connect(lambda: self.emit(self.tr("cut-off"), cut_off=None))
         self._local = QCheckBox(self.tr("Cut-off follows the light"))
-        self._local.setToolTip(self.tr("For paper that is darker in places: each place is compared with what is around it"))
-        self._local.clicked.connect(lambda on: self.emit(self.tr("cut-off follows the light"), local_cut_off=on, cut_off=None))
+        self._local.setToolTip(
+            self.tr("For paper that is darker in places: each place is compared with what is around it")
+        )
+        self._local.clicked.connect(
+            lambda on: self.emit(self.tr("cut-off follows the light"), local_cut_off=on, cut_off=None)
+        )
         self._side = Choice((
             ("dark", self.tr("Dark is ink"), self.tr("Dark parts are cut")),
             ("light", self.tr("Light is ink"), self.tr("Light parts are cut")),
@@ -60,7 +64,10 @@ class ToneBox(Box):
             told = self.tr("Quietest from {0} to {1}; {2} is proposed.").format(best.first, best.last, best.best)
             if not work.draws_with_pens:
                 told += self.tr(" What is cut at {0}: {1}, {2}.").format(
-                    cut, counted(pieces, self.tr("1 piece"), self.tr("{0} pieces")), counted(holes, self.tr("1 hole"), self.tr("{0} holes")))
+                    cut,
+                    counted(pieces, self.tr("1 piece"), self.tr("{0} pieces")),
+                    counted(holes, self.tr("1 hole"), self.tr("{0} holes")),
+                )
             self._said.setText(told)
         self._cut_off.slider.setVisible(found is None)  # the curve is dragged instead
         text = str(cut) if found is not None else self.tr("{0:+d} from the surroundings").format(cut - 128)

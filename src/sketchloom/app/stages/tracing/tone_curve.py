@@ -11,7 +11,8 @@ from sketchloom.app.parts.widgets import counted
 
 
 class ToneCurve(QWidget):
-    """Bars: how many pixels have which tone. Lines: pieces and holes of each cut-off. Bands: where the drawing stands still."""
+    """Bars: how many pixels have which tone. Lines: pieces and holes of each cut-off. Bands: where the drawing stands
+    still."""
 
     dragged = Signal(int)
 
@@ -23,8 +24,13 @@ class ToneCurve(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setCursor(Qt.CursorShape.SizeHorCursor)
         self.setAccessibleName(self.tr("Cut-offs: drag along, or use the arrow keys"))
-        self.setToolTip(self.tr("Drag to set the cut-off. In the marked bands the drawing hardly changes; the flag is the one proposed. "
-                                "The lines count pieces and holes of every cut-off, specks and all, on a scale of tenfold steps."))
+        self.setToolTip(
+            self.tr(
+                "Drag to set the cut-off. In the marked bands the drawing hardly changes; the flag is the one "
+                "proposed. "
+                "The lines count pieces and holes of every cut-off, specks and all, on a scale of tenfold steps."
+            )
+        )
         self._bars, self._cut, self._bands, self._proposed = [], 128, (), None
         self._pieces, self._holes, self._pointed = [], [], None
 
@@ -60,12 +66,22 @@ class ToneCurve(QWidget):
             painter.fillRect(QRectF(first * step, 0, (last - first + 1) * step, height), shade)
         for level, share in enumerate(self._bars):
             bar = share * (height - 22)
-            painter.fillRect(QRectF(level * step, height - bar, step + 0.5, bar), QColor(theme.INK if level <= self._cut else theme.LINE))
+            painter.fillRect(
+                QRectF(level * step, height - bar, step + 0.5, bar),
+                QColor(theme.INK if level <= self._cut else theme.LINE),
+            )
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         most = log1p(max([1, *self._pieces, *self._holes]))
-        for counts, colour, style in ((self._holes, theme.WOAD, Qt.PenStyle.DashLine), (self._pieces, theme.MADDER, Qt.PenStyle.SolidLine)):
+        for counts, colour, style in (
+            (self._holes, theme.WOAD, Qt.PenStyle.DashLine),
+            (self._pieces, theme.MADDER, Qt.PenStyle.SolidLine),
+        ):
             painter.setPen(QPen(QColor(colour), 1.6, style))
-            painter.drawPolyline(QPolygonF([QPointF(self._x(v), 18 + (1 - log1p(n) / most) * (height - 22)) for v, n in enumerate(counts)]))
+            painter.drawPolyline(
+                QPolygonF(
+                    [QPointF(self._x(v), 18 + (1 - log1p(n) / most) * (height - 22)) for v, n in enumerate(counts)]
+                )
+            )
         if self._proposed is not None:
             x = self._x(self._proposed)
             painter.setPen(Qt.PenStyle.NoPen)
@@ -115,7 +131,9 @@ class ToneCurve(QWidget):
         metrics = painter.fontMetrics()
         names = (self.tr("pieces"), self.tr("holes"))
         x = area.center().x() - (sum(metrics.horizontalAdvance(n) for n in names) + 60) / 2
-        for name, colour, style in zip(names, (theme.MADDER, theme.WOAD), (Qt.PenStyle.SolidLine, Qt.PenStyle.DashLine)):
+        for name, colour, style in zip(
+            names, (theme.MADDER, theme.WOAD), (Qt.PenStyle.SolidLine, Qt.PenStyle.DashLine), strict=False
+        ):
             painter.setPen(QPen(QColor(colour), 1.6, style))
             painter.drawLine(QPointF(x, area.center().y()), QPointF(x + 18, area.center().y()))
             painter.setPen(QColor(theme.INK_SOFT))
@@ -136,8 +154,14 @@ class ToneCurve(QWidget):
         self.update()
 
     def keyPressEvent(self, event):
-        step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1, Qt.Key.Key_Down: -1, Qt.Key.Key_Up: 1, Qt.Key.Key_PageDown: -16,
-                Qt.Key.Key_PageUp: 16}.get(event.key())
+        step = {
+            Qt.Key.Key_Left: -1,
+            Qt.Key.Key_Right: 1,
+            Qt.Key.Key_Down: -1,
+            Qt.Key.Key_Up: 1,
+            Qt.Key.Key_PageDown: -16,
+            Qt.Key.Key_PageUp: 16,
+        }.get(event.key())
         if step is None:
             super().keyPressEvent(event)
         else:

@@ -164,7 +164,7 @@ def _fitted_sides(grey, corners):
     grey = grey.astype(np.float32)
     reach = 10.0
     lines = []
-    for a, b in zip(corners, np.roll(corners, -1, axis=0)):
+    for a, b in zip(corners, np.roll(corners, -1, axis=0), strict=False):
         along = (b - a) / max(np.hypot(*(b - a)), 1e-9)
         across = np.array([-along[1], along[0]])
         t = np.linspace(0.08, 0.92, 90)

@@ -51,8 +51,8 @@ def _true_ratio(xy, seen_ratio, usual_focal):
 def page_flattened(picture: Picture, corners) -> Picture:
     """The page whose corners are given, seen straight on. Its resolution is no longer known."""
     width, height = page_size(corners, picture.width, picture.height)
-    seen = np.asarray(corners, np.float32) * np.float32([picture.width, picture.height]) - np.float32(0.5)
-    flat = np.float32([[0, 0], [width, 0], [width, height], [0, height]]) - np.float32(0.5)
+    seen = np.asarray(corners, np.float32) * np.array([picture.width, picture.height], np.float32) - np.float32(0.5)
+    flat = np.array([[0, 0], [width, 0], [width, height], [0, height]], np.float32) - np.float32(0.5)
     move = cv2.getPerspectiveTransform(seen, flat)
     return _warped(picture, lambda plane: cv2.warpPerspective(
         plane, move, (width, height), flags=cv2.INTER_CUBIC, borderMode=cv2.BORDER_REPLICATE), None)

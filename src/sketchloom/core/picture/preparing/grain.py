@@ -52,7 +52,9 @@ def screen_period(rgb) -> float | None:
             power = np.abs(np.fft.rfft2((tile - tile.mean()) * window))
             band = np.where(ring, power * radius, 0)  # drawn edges fall off with the radius
             peak = int(band.argmax())
-            if band.ravel()[peak] > _PLAIN_PEAK * np.median(band[ring]) and _stands_alone(power, u.ravel()[peak], v.ravel()[peak]):
+            if band.ravel()[peak] > _PLAIN_PEAK * np.median(band[ring]) and _stands_alone(
+                power, u.ravel()[peak], v.ravel()[peak]
+            ):
                 periods.append(1 / radius.ravel()[peak])
     if tiles == 0 or len(periods) < max(1, 0.5 * tiles):
         return None

@@ -17,7 +17,8 @@ _UPRIGHT_BONUS = 0.01
 
 @dataclass(frozen=True, slots=True, eq=False)
 class MirrorFrame:
-    """``move`` (3, 3) from px before to px after, for the half that stays; ``size`` after; ``is_upright``; ``is_turned``:
+    """``move`` (3, 3) from px before to px after, for the half that stays; ``size`` after; ``is_upright``;
+    ``is_turned``:
     pixels have to be drawn anew."""
 
     move: np.ndarray
@@ -39,8 +40,8 @@ def mirror_frame(width: int, height: int, mirror: Mirror) -> MirrorFrame:
     c, s = np.cos(angle), np.sin(angle)
     turn = np.array([[c, -s], [s, c]])
     length, side = (width, 0) if is_upright else (height, 1)
-    from_line = {FIRST: float(middle[side]), SECOND: length - float(middle[side])}
-    from_line = max(from_line.values()) if mirror.keep == BOTH else from_line[mirror.keep]
+    sides = {FIRST: float(middle[side]), SECOND: length - float(middle[side])}
+    from_line = max(sides.values()) if mirror.keep == BOTH else sides[mirror.keep]
     half = min(max(round(2 * from_line) / 2, _LEAST_PX / 2), float(length))
     whole = int(2 * half)
     size = (whole, height) if is_upright else (width, whole)
@@ -64,8 +65,13 @@ def mirrored(picture: Picture, mirror: Mirror) -> Picture:
         # pixel centres lie at halves
         centred = frame.move.copy()
         centred[:2, 2] += frame.move[:2, :2] @ (0.5, 0.5) - 0.5
-        laid = cv2.warpAffine(plane, centred[:2], frame.size, flags=cv2.INTER_CUBIC if frame.is_turned else cv2.INTER_NEAREST,
-                              borderMode=cv2.BORDER_REPLICATE)
+        laid = cv2.warpAffine(
+            plane,
+            centred[:2],
+            frame.size,
+            flags=cv2.INTER_CUBIC if frame.is_turned else cv2.INTER_NEAREST,
+            borderMode=cv2.BORDER_REPLICATE,
+        )
         if mirror.keep == BOTH:
             return frozen_array(np.ascontiguousarray(laid))
         other = np.flip(laid, axis)
@@ -77,7 +83,7 @@ def mirrored(picture: Picture, mirror: Mirror) -> Picture:
     return Picture(work(picture.rgb), alpha, picture.dpi, picture.name, picture.notes)
 
 
-def mean_of_halves(labels, axis: int) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+def mean_of_halves(labels, axis: int) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
     """Labels half-way between an image's and its mirror image's along an axis.
 
     Returns
@@ -91,12 +97,12 @@ def mean_of_halves(labels, axis: int) -> tuple[np.ndarray, np.ndarray, np.ndarra
     distance maps), calmed by a pixel, and the greatest wins.
     """
     known = np.unique(labels)
-    depth = []
+    depths = []
     for label in known.tolist():
         inside = (labels == label).astype(np.uint8)
         one = _distance(inside) - _distance(1 - inside)
-        depth.append(cv2.GaussianBlur(one + np.flip(one, axis), (0, 0), 1.0))
-    depth = np.stack(depth) if len(depth) > 1 else np.stack([depth[0], depth[0] - 1e6])
+        depths.append(cv2.GaussianBlur(one + np.flip(one, axis), (0, 0), 1.0))
+    depth = np.stack(depths) if len(depths) > 1 else np.stack([depths[0], depths[0] - 1e6])
     order = np.argsort(-depth, axis=0, kind="stable")[:2]
     best, second = np.take_along_axis(depth, order, 0)
     names = known if len(known) > 1 else np.repeat(known, 2)
@@ -105,12 +111,17 @@ def mean_of_halves(labels, axis: int) -> tuple[np.ndarray, np.ndarray, np.ndarra
     half = first.shape[axis] // 2
     mirrored_first, mirrored_other = np.flip(first, axis), np.flip(other, axis)
     stays = (np.arange(first.shape[axis]) <= half).reshape([-1 if k == axis else 1 for k in range(2)])
-    return (np.where(stays, first, mirrored_first).astype(labels.dtype), np.where(stays, other, mirrored_other).astype(labels.dtype),
-            np.where(stays, best - second, np.flip(best - second, axis)) / 4)
+    return (
+        np.where(stays, first, mirrored_first).astype(labels.dtype),
+        np.where(stays, other, mirrored_other).astype(labels.dtype),
+        np.where(stays, best - second, np.flip(best - second, axis)) / 4,
+    )
 
 
 def _distance(mask):
-    return np.minimum(cv2.distanceTransform(np.pad(mask, 1, mode="edge"), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1], 1e4)
+    return np.minimum(
+        cv2.distanceTransform(np.pad(mask, 1, mode="edge"), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1], 1e4
+    )
 
 
 def find_axis(picture: Picture, keep: str = FIRST) -> Mirror:
@@ -128,8 +139,14 @@ def find_axis(picture: Picture, keep: str = FIRST) -> Mirror:
     weight = cv2.GaussianBlur(weight, (0, 0), 1.2)
     if weight.max() <= 8:
         return Mirror(0.5, 0.0, 0.5, 1.0, keep)
-    coarse = max(np.arange(-90.0, 90.0, _STEP_DEG), key=lambda d: _agreement(weight, d)[0] + (_UPRIGHT_BONUS if d % 90 == 0 else 0.0))
-    turn = max(coarse + np.arange(-_STEP_DEG, _STEP_DEG + 0.01, 0.25), key=lambda d: _agreement(weight, d)[0] + 1e-4 * (d % 90 == 0))
+    coarse = max(
+        np.arange(-90.0, 90.0, _STEP_DEG),
+        key=lambda d: _agreement(weight, d)[0] + (_UPRIGHT_BONUS if d % 90 == 0 else 0.0),
+    )
+    turn = max(
+        coarse + np.arange(-_STEP_DEG, _STEP_DEG + 0.01, 0.25),
+        key=lambda d: _agreement(weight, d)[0] + 1e-4 * (d % 90 == 0),
+    )
     return _line(turn, _agreement(weight, turn)[1], small.width, small.height, keep)
 
 
@@ -141,7 +158,9 @@ def _agreement(weight, degrees):
     move[:, 2] += ((side - width) / 2, (side - height) / 2)
     turned = cv2.warpAffine(weight, move, (side, side))
     spectrum = np.fft.rfft(turned, 2 * side, axis=1)
-    fits = np.fft.irfft((spectrum * spectrum).sum(0), 2 * side)[:2 * side - 1] / max(float((turned * turned).sum()), 1e-9)
+    fits = np.fft.irfft((spectrum * spectrum).sum(0), 2 * side)[: 2 * side - 1] / max(
+        float((turned * turned).sum()), 1e-9
+    )
     best = int(fits.argmax())
     return float(fits[best]), best / 2 + 0.5
 
@@ -156,5 +175,6 @@ def _line(degrees, place, width, height, keep):
     at = ends[0] + np.linspace(0, 1, 2001)[:, None] * (ends[1] - ends[0])
     inside = at[((at >= 0) & (at <= (width, height))).all(1)]
     (x0, y0), (x1, y1) = (inside[0], inside[-1]) if len(inside) > 1 else ((width / 2, 0), (width / 2, height))
-    clip = lambda v, most: float(np.clip(v / most, 0, 1))  # noqa: E731
+    def clip(v, most):
+        return float(np.clip(v / most, 0, 1))
     return Mirror(clip(x0, width), clip(y0, height), clip(x1, width), clip(y1, height), keep)

@@ -26,8 +26,8 @@ def placing(width: int, height: int, steps: Preparation) -> np.ndarray:
     move = np.diag([float(width), float(height), 1.0])
     if steps.page is not None:
         wide, high = geometry.page_size(steps.page, *size)
-        seen = np.asarray(steps.page, np.float32) * np.float32(size)
-        flat = np.float32([[0, 0], [wide, 0], [wide, high], [0, high]])
+        seen = np.asarray(steps.page, np.float32) * np.array(size, np.float32)
+        flat = np.array([[0, 0], [wide, 0], [wide, high], [0, high]], np.float32)
         move, size = cv2.getPerspectiveTransform(seen, flat) @ move, (wide, high)
     if steps.turn_deg:
         wide, high = geometry.turned_size(*size, steps.turn_deg)

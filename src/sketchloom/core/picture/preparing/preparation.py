@@ -44,17 +44,24 @@ def prepared(picture: Picture, steps: Preparation, *, progress=QUIET) -> Picture
     ------
     Cancelled : the caller asked to stop.
     """
-    todo = [make for is_wanted, make in (
-        (steps.page is not None, lambda p: geometry.page_flattened(p, steps.page)),
-        (steps.turn_deg, lambda p: geometry.turned(p, steps.turn_deg)),
-        (steps.crop is not None, lambda p: geometry.cropped(p, steps.crop)),
-        (steps.descreen, lambda p: replace(p, rgb=grain.descreened(p.rgb))),
-        (steps.level_light, lambda p: replace(p, rgb=light.levelled(p.rgb))),
-        (steps.denoise, lambda p: replace(p, rgb=grain.denoised(p.rgb, steps.denoise))),
-        (steps.lift_pencil, lambda p: replace(p, rgb=light.lifted(p.rgb, steps.lift_pencil))),
-        (steps.mirror is not None, lambda p: mirroring.mirrored(p, steps.mirror)),
-        (_times(steps, *prepared_px(picture, steps)) > 1, lambda p: enlarging.enlarged(p, _times(steps, p.width, p.height))),
-    ) if is_wanted]
+    todo = [
+        make
+        for is_wanted, make in (
+            (steps.page is not None, lambda p: geometry.page_flattened(p, steps.page)),
+            (steps.turn_deg, lambda p: geometry.turned(p, steps.turn_deg)),
+            (steps.crop is not None, lambda p: geometry.cropped(p, steps.crop)),
+            (steps.descreen, lambda p: replace(p, rgb=grain.descreened(p.rgb))),
+            (steps.level_light, lambda p: replace(p, rgb=light.levelled(p.rgb))),
+            (steps.denoise, lambda p: replace(p, rgb=grain.denoised(p.rgb, steps.denoise))),
+            (steps.lift_pencil, lambda p: replace(p, rgb=light.lifted(p.rgb, steps.lift_pencil))),
+            (steps.mirror is not None, lambda p: p if steps.mirror is None else mirroring.mirrored(p, steps.mirror)),
+            (
+                _times(steps, *prepared_px(picture, steps)) > 1,
+                lambda p: enlarging.enlarged(p, _times(steps, p.width, p.height)),
+            ),
+        )
+        if is_wanted
+    ]
     for number, make in enumerate(todo):
         progress.step(number, len(todo), said("Preparing the picture"))
         picture = make(picture)

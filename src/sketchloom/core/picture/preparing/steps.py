@@ -80,14 +80,18 @@ def _check_page(page):
 
 
 def _check_crop(crop):
-    if not checks.are_numbers(crop, 4, 0.0, 1.0) or crop[2] - crop[0] < _LEAST_SHARE or crop[3] - crop[1] < _LEAST_SHARE:
+    if (
+        not checks.are_numbers(crop, 4, 0.0, 1.0)
+        or crop[2] - crop[0] < _LEAST_SHARE
+        or crop[3] - crop[1] < _LEAST_SHARE
+    ):
         raise SettingError("crop", said("left, top, right and bottom between 0 and 1"), crop)
 
 
 def is_convex(corners) -> bool:
     """Whether four corners go clockwise (y down) around a convex figure of some size."""
-    ahead = [(q[0] - p[0], q[1] - p[1]) for p, q in zip(corners, [*corners[1:], corners[0]])]
-    return all(a[0] * b[1] - a[1] * b[0] > _LEAST_TURN for a, b in zip(ahead, [*ahead[1:], ahead[0]]))
+    ahead = [(q[0] - p[0], q[1] - p[1]) for p, q in zip(corners, [*corners[1:], corners[0]], strict=False)]
+    return all(a[0] * b[1] - a[1] * b[0] > _LEAST_TURN for a, b in zip(ahead, [*ahead[1:], ahead[0]], strict=False))
 
 
 PLAIN = Preparation()

@@ -1,0 +1,11 @@
+"""Exit codes of the command, and how it complains."""
+
+import sys
+
+DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
+
+
+def complain(text: str, code: int) -> int:
+    """A sentence to the terminal; gives the exit code back."""
+    sys.stderr.write(f"loom: {text}\n")
+    return code

@@ -1,0 +1,186 @@
+"""``loom trace``: pictures into files without a window."""
+
+import sys
+import time
+from dataclasses import replace
+from importlib import import_module
+from pathlib import Path
+from threading import Thread
+
+from sketchloom.command import sheet_words, trace_words
+from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.core.base.errors import AppError, ExportError, PictureError, SettingError
+from sketchloom.core.base.said import said
+
+_START = time.perf_counter()
+
+
+def run(words) -> int:
+    """Do what the words ask for; returns the exit code."""
+    options = trace_words.parser().parse_args(words)
+    wrong = trace_words.wrong_together(options)
+    if wrong is not None:
+        return complain(wrong, WRONG_WORDS)
+    try:
+        recipe = trace_words.recipe_asked(options)
+    except SettingError as error:
+        return complain(str(error), WRONG_WORDS)
+    except PictureError as error:
+        return complain(str(error), UNREADABLE)
+    code, works = DONE, []
+    for paths in [options.inputs] if options.as_layers else [[path] for path in options.inputs]:
+        try:
+            work = _trace_one(paths, recipe, options)
+            works += [work] if options.same_sheets else []  # others are not held: there may be many
+        except (AppError, MemoryError) as error:
+            code = max(code, _told(paths[0], error))
+    if options.same_sheets and code == DONE:  # a sheet without one of the works would be a wrong sheet
+        return _write_shared(works, options)
+    return code
+
+
+def _told(path, error) -> int:
+    """The exit code of what went wrong with an input, which is said."""
+    if isinstance(error, MemoryError):
+        return complain(f"{path}: does not fit into memory; use a smaller copy.", UNREADABLE)
+    if isinstance(error, ExportError):
+        return complain(str(error), UNWRITABLE)
+    named = str(error) if hasattr(error, "path") else f"{path}: {error}"
+    return complain(named, WRONG_WORDS if isinstance(error, SettingError) else UNREADABLE)
+
+
+def _write_shared(works, options) -> int:
+    from sketchloom.files import release
+
+    try:
+        written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem))
+    except ExportError as error:
+        return complain(str(error), UNWRITABLE)
+    if not options.quiet:
+        sys.stderr.write(f"{', '.join(str(p) for p in written)}: {len(works)} works on {len(written)} sheets\n")
+    return DONE
+
+
+def _trace_one(paths, recipe, options):
+    """The work of one input, or of several that are its layers; written, unless it is to share sheets with others."""
+    # the libraries load while the picture is decoded
+    loading = Thread(target=import_module, args=("sketchloom.evaluate.pipeline",))
+    loading.start()
+    began = time.perf_counter()
+    try:
+        picture, recipe = _read(paths, recipe)
+    finally:
+        loading.join()
+    recipe = _with_found_steps(picture, recipe, options)
+    timings = {"decode": time.perf_counter() - began}
+    work = _evaluated(picture, recipe, options, paths[0], timings)
+    if not options.same_sheets:
+        _write(work, paths[0], options, timings)
+    return work
+
+
+def _evaluated(picture, recipe, options, path, timings):
+    from sketchloom.evaluate.pipeline import Pipeline, require_traceable
+
+    pipeline, line = Pipeline(), _Line(path, options.quiet)
+    if sheet_words.needs_a_trace(options):
+        from sketchloom.command.asked_sheets import looked_up
+
+        looks = []  # what only looks layers up needs no widths, and its time counts all the same
+
+        def evaluate(wanted):
+            looks.append(pipeline.evaluate(picture, wanted, progress=line, measured=False))
+            return looks[-1]
+        recipe = looked_up(evaluate, recipe, options)
+        timings |= {name: sum(look.timings_s[name] for look in looks) for name in looks[0].timings_s}
+    work = pipeline.evaluate(picture, recipe, progress=line)
+    require_traceable(work, path)
+    timings |= {name: seconds + timings.get(name, 0.0) for name, seconds in work.timings_s.items()}
+    return work
+
+
+def _write(work, path, options, timings):
+    from sketchloom.core.formats.atomic import write_whole
+    from sketchloom.files import release, report
+
+    writing, stem = time.perf_counter(), Path(path).stem
+    how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
+                                        (release.LAYERS, options.per_layer)) if wanted), release.ONE)
+    target = options.out or options.out_dir
+    if how == release.ONE and not options.out:
+        target = Path(options.out_dir) / f"{release.safe_stem(stem)}.svg"
+    files = release.outgoing(work, target, how, stem=stem)
+    if options.plan:
+        files += release.outgoing_plan(work, options.plan)
+    if options.write_recipe:
+        files.append((Path(options.write_recipe), lambda: trace_words.recipe_bytes(work.recipe)))
+    written = release.write(files)
+    timings["write"] = time.perf_counter() - writing
+    timings["total"] = time.perf_counter() - _START
+    if options.report:
+        made = report.report_of(work, str(path), timings, compared=options.compare)
+        write_whole(options.report, report.to_bytes(made))
+    if not options.quiet:
+        _summary(work, written)
+
+
+def _read(paths, recipe):
+    """The picture, and the recipe with what several pictures say about their layers."""
+    from sketchloom.core.picture.decode import decode, read_bytes
+
+    pictures = [decode(read_bytes(path), str(path), recipe.page, recipe.page_dpi) for path in paths]
+    if len(paths) == 1:
+        return pictures[0], recipe
+    from sketchloom.files.composing import composed
+
+    made = composed(pictures, [Path(path).stem for path in paths])
+    return decode(made.png, str(paths[0])), replace(
+        recipe, reading="colour", palette=made.recipe.palette, order=made.recipe.order, layers=made.recipe.layers)
+
+
+def _with_found_steps(picture, recipe, options):
+    """The recipe with a page and a skew as they are found in the picture."""
+    if not (options.flatten_page or options.straighten):
+        return recipe
+    from sketchloom.core.picture.preparing import finding
+    from sketchloom.core.picture.preparing.preparation import prepared
+    from sketchloom.core.picture.preparing.steps import Preparation
+
+    steps = recipe.preparation
+    if options.flatten_page:
+        page = finding.find_page(picture)
+        if page is None:
+            raise PictureError(picture.name, said("no page with four corners was found in it."),
+                               said("Leave out --flatten-page, or mark the corners in the window."))
+        steps = replace(steps, page=finding.within_edge(page))
+    if options.straighten:
+        skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)
+        steps = replace(steps, turn_deg=round(-skew.degrees, 2) if skew.sure > 0 else 0.0)
+    return replace(recipe, preparation=steps)
+
+
+def _summary(work, written):
+    width, height = work.size_mm
+    names = ", ".join(str(p) for p in written)
+    sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
+    for finding in work.findings:
+        where = f" [{finding.layer}]" if finding.layer else ""
+        place = (
+            ""
+            if finding.x_px is None
+            else f" ({finding.x_px * work.mm_per_px:.1f}, {finding.y_px * work.mm_per_px:.1f} mm)"
+        )
+        sys.stderr.write(f"  {finding.severity}{where}{place}: {finding.message}\n")
+
+
+class _Line:
+    """Progress on one line of a terminal."""
+
+    def __init__(self, path, quiet):
+        self.name = Path(path).name
+        self.on = not quiet and sys.stderr.isatty()
+
+    def step(self, done, total, label):
+        if self.on and label:
+            sys.stderr.write(f"\r\033[K{self.name}: {label} ({100 * done / max(total, 1):.0f} %)\r")
+            sys.stderr.flush()

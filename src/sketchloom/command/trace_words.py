@@ -1,0 +1,139 @@
+"""Words of ``loom trace``: the parser, which words may stand together, and the recipe they ask for."""
+
+import argparse
+import json
+import sys
+from dataclasses import replace
+
+from sketchloom.command import setting_words, sheet_words
+from sketchloom.command.exits import WRONG_WORDS
+from sketchloom.core.base.errors import PictureError, SettingError
+from sketchloom.core.base.said import said
+from sketchloom.core.base.units import parse_length_mm
+from sketchloom.recipe.document import Recipe, from_json, to_json
+
+_MAX_RECIPE_BYTES = 8 * 2**20
+
+
+class _Parser(argparse.ArgumentParser):
+    def error(self, message):
+        sys.stderr.write(f"loom trace: {message}\n")
+        sys.exit(WRONG_WORDS)
+
+
+def parser() -> argparse.ArgumentParser:
+    """The parser of all words."""
+    p = _Parser(prog="loom trace", description="Trace pictures into layered SVG without a window.",
+                allow_abbrev=False)
+    p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
+    p.add_argument("--out", metavar="OUT.svg", help="the file to write")
+    p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
+    p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
+    p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
+    p.add_argument("--per-design", action="store_true", help="one file per design on the page, in --out-dir")
+    p.add_argument("--same-sheets", action="store_true",
+                   help="one file per colour with the parts of all inputs side by side, in --out-dir")
+    p.add_argument("--as-layers", action="store_true",
+                   help="the inputs are the layers of one work, the first lowest; they share one frame")
+    p.add_argument("--straighten", action="store_true", help="level a scan by its own lines")
+    p.add_argument("--flatten-page", action="store_true", help="find a page seen at a slant and flatten it")
+    p.add_argument(
+        "--plan", metavar="PLAN.svg", help="a page with every piece's number where it goes and the order of work"
+    )
+    p.add_argument(
+        "--recipe",
+        metavar="RECIPE.json",
+        help="settings and edits from a file, as a project or --write-recipe has them",
+    )
+    p.add_argument(
+        "--write-recipe", metavar="RECIPE.json", help="the settings of this run, to be used again with --recipe"
+    )
+    size = p.add_mutually_exclusive_group()
+    size.add_argument("--width", metavar="120mm|4.7in")
+    size.add_argument("--height", metavar="120mm|4.7in")
+    p.add_argument("--report", metavar="REPORT.json")
+    p.add_argument(
+        "--compare",
+        action="store_true",
+        help="the report also has all ways of layering, orders worth a look and numbers of sheets, with their figures",
+    )
+    p.add_argument("--quiet", action="store_true")
+    groups = sheet_words.groups_of(p)
+    setting_words.add_to(groups)
+    sheet_words.add_to(groups)
+    return p
+
+
+
+def wrong_together(options) -> str | None:
+    """What is wrong with words that stand together, None for nothing."""
+    alone = len(options.inputs) == 1 or options.as_layers
+    splits = options.per_layer or options.per_piece or options.per_design
+    lone_files = options.report or options.plan
+    rules = (
+        (options.as_layers and len(options.inputs) < 2, "--as-layers takes two or more inputs."),
+        (options.same_sheets and (options.as_layers or splits or lone_files or options.write_recipe),
+         "--same-sheets writes files of its own; leave out --as-layers, --per-..., --report, --plan and "
+         "--write-recipe."),
+        (options.out and (not alone or splits or options.same_sheets),
+         "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
+        (bool(options.out) == bool(options.out_dir), "name the file to write with --out, or a folder with --out-dir."),
+        (options.compare and not options.report, "--compare adds to the report; name one with --report."),
+        (lone_files and not alone, f"--{'report' if options.report else 'plan'} takes one input."),
+    )
+    return next((words for is_wrong, words in rules if is_wrong), None)
+
+
+def recipe_asked(options) -> Recipe:
+    """The recipe the words ask for; SettingError names the word that is off, PictureError a file of settings."""
+    return _recipe(options) if options.recipe is None else _recipe_of_file(options)
+
+
+def _recipe(options):
+    """The recipe the words ask for; SettingError names the word that is off."""
+    from sketchloom.command import asked_sheets  # it loads what a help need not
+
+    recipe = asked_sheets.of_all(_sized(Recipe(), options), options)
+    # a cut-off or a number of colours says which reading is meant
+    if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
+        return replace(recipe, reading="tone")
+    return replace(recipe, reading="colour") if options.mode is None and recipe.colours is not None else recipe
+
+
+def _sized(recipe, options):
+    """The recipe with the size asked for."""
+    for side in ("width", "height"):
+        text = getattr(options, side)
+        if text is not None:
+            recipe = replace(recipe, size_mm=parse_length_mm(text), size_side=side)
+    return recipe
+
+
+def _recipe_of_file(options):
+    """The recipe of a file; words that it decides may not be given beside it."""
+    decided = [(word.flag, given) for setting, word in setting_words.settings_with_words() if not word.group
+               and (given := getattr(options, word.name)) is not None
+               and setting_words.value_of(setting, word, given) != setting.default]
+    decided += [("--flatten-page", options.flatten_page or None), ("--straighten", options.straighten or None)]
+    for flag, given in decided:
+        if given is not None:
+            raise SettingError(flag, said("left out beside --recipe, which decides it"), given)
+    from sketchloom.command import asked_sheets
+    from sketchloom.core.picture.decode import read_bytes
+
+    data = read_bytes(options.recipe)
+    if len(data) > _MAX_RECIPE_BYTES:
+        raise PictureError(options.recipe, said("is larger than a recipe can be."))
+    try:
+        read = json.loads(data)
+    except (ValueError, RecursionError):
+        raise PictureError(
+            options.recipe, said("is not a recipe: it holds no JSON."), said("Write one with --write-recipe.")
+        ) from None
+    return asked_sheets.of_all(_sized(from_json(read), options), options)
+
+
+def recipe_bytes(recipe: Recipe) -> bytes:
+    """A recipe as the file that ``--recipe`` takes."""
+    text = json.dumps(to_json(recipe), indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True)
+    return (text + "\n").encode()
