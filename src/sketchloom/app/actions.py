@@ -1,49 +1,45 @@
 """The window's actions: their words, icons and keys, in one table."""
 
-from PySide6.QtCore import QCoreApplication
 from PySide6.QtGui import QAction, QKeySequence
 
 from sketchloom.app import theme
-
-
-def _tr(text: str) -> str:
-    return QCoreApplication.translate("Actions", text)
-
+from sketchloom.app.words import told
+from sketchloom.core.base.said import said
 
 # name, words, icon, keys, whether it is a switch
 TABLE = (
-    ("open", "Open…", "folder-open", ("Ctrl+O",), False),
-    ("paste", "Paste a picture", "clipboard", ("Ctrl+V",), False),
-    ("save", "Save the project", "device-floppy", ("Ctrl+S",), False),
-    ("save_as", "Save the project as…", "", ("Ctrl+Shift+S",), False),
-    ("write", "Write cut files…", "file-export", ("Ctrl+E",), False),
-    ("close", "Close the window", "", ("Ctrl+W",), False),
-    ("undo", "Undo", "arrow-back-up", ("Ctrl+Z",), False),
-    ("redo", "Redo", "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), False),
-    ("zoom_in", "Zoom in", "zoom-in", ("+", "="), False),
-    ("zoom_out", "Zoom out", "zoom-out", ("-",), False),
-    ("fit", "Fit to the bench", "maximize", ("F",), False),
-    ("true_size", "True size", "aspect-ratio", ("1",), False),
-    ("curtain", "Curtain between source and cut", "arrows-split-2", ("C",), True),
-    ("grid", "Grid", "ruler-2", ("R",), True),
-    ("ground", "Next ground behind the work", "contrast", ("B",), False),
-    ("variants", "Variants side by side", "layout-columns", ("V",), True),
-    ("units", "Switch between mm and inches", "", ("U",), False),
-    ("again", "Trace again", "refresh", ("F5",), False),
-    ("stage_0", "Source", "", ("Alt+1",), False),
-    ("stage_1", "Trace", "", ("Alt+2",), False),
-    ("stage_2", "Clean", "", ("Alt+3",), False),
-    ("stage_3", "Layers", "", ("Alt+4",), False),
-    ("stage_4", "Release", "", ("Alt+5",), False),
-    ("findings", "Fold or unfold the findings", "", ("Ctrl+L",), False),
-    ("help", "Help and keys", "help-circle", ("F1",), False),
+    ("open", said("Open…"), "folder-open", ("Ctrl+O",), False),
+    ("paste", said("Paste a picture"), "clipboard", ("Ctrl+V",), False),
+    ("save", said("Save the project"), "device-floppy", ("Ctrl+S",), False),
+    ("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), False),
+    ("write", said("Write cut files…"), "file-export", ("Ctrl+E",), False),
+    ("close", said("Close the window"), "", ("Ctrl+W",), False),
+    ("undo", said("Undo"), "arrow-back-up", ("Ctrl+Z",), False),
+    ("redo", said("Redo"), "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), False),
+    ("zoom_in", said("Zoom in"), "zoom-in", ("+", "="), False),
+    ("zoom_out", said("Zoom out"), "zoom-out", ("-",), False),
+    ("fit", said("Fit to the bench"), "maximize", ("F",), False),
+    ("true_size", said("True size"), "aspect-ratio", ("1",), False),
+    ("curtain", said("Curtain between source and cut"), "arrows-split-2", ("C",), True),
+    ("grid", said("Grid"), "ruler-2", ("R",), True),
+    ("ground", said("Next ground behind the work"), "contrast", ("B",), False),
+    ("variants", said("Variants side by side"), "layout-columns", ("V",), True),
+    ("units", said("Switch between mm and inches"), "", ("U",), False),
+    ("again", said("Trace again"), "refresh", ("F5",), False),
+    ("stage_0", said("Source"), "", ("Alt+1",), False),
+    ("stage_1", said("Trace"), "", ("Alt+2",), False),
+    ("stage_2", said("Clean"), "", ("Alt+3",), False),
+    ("stage_3", said("Layers"), "", ("Alt+4",), False),
+    ("stage_4", said("Release"), "", ("Alt+5",), False),
+    ("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), False),
+    ("help", said("Help and keys"), "help-circle", ("F1",), False),
 )
 
 MENUS = (
-    ("File", ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
-    ("Edit", ("undo", "redo", None, "again")),
+    (said("File"), ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
+    (said("Edit"), ("undo", "redo", None, "again")),
     (
-        "View",
+        said("View"),
         (
             "stage_0",
             "stage_1",
@@ -65,7 +61,7 @@ MENUS = (
             "findings",
         ),
     ),
-    ("Help", ("help",)),
+    (said("Help"), ("help",)),
 )
 
 
@@ -73,11 +69,11 @@ def build(window, handlers: dict) -> dict[str, QAction]:
     """An action for each row of the table, connected to the handler of its name."""
     made = {}
     for name, words, icon, keys, switch in TABLE:
-        action = QAction(_tr(words), window)
+        action = QAction(told(words), window)
         if icon:
             action.setIcon(theme.icon(icon, theme.INK))
         action.setShortcuts([QKeySequence(k) for k in keys])
-        action.setToolTip(f"{_tr(words).rstrip('…')}  ({keys[0]})")
+        action.setToolTip(f"{told(words).rstrip('…')}  ({keys[0]})")
         action.setCheckable(switch)
         (action.toggled if switch else action.triggered).connect(_plain(handlers[name], switch))
         window.addAction(action)
@@ -93,7 +89,7 @@ def _plain(handler, switch):
 def fill_menus(bar, actions: dict, submenus: dict) -> None:
     """The menu bar; names with @ are submenus the window fills."""
     for title, names in MENUS:
-        menu = bar.addMenu(_tr(title))
+        menu = bar.addMenu(told(title))
         for name in names:
             if name is None:
                 menu.addSeparator()

@@ -8,7 +8,7 @@ from pathlib import Path
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QApplication
 
-from sketchloom.app import theme
+from sketchloom.app import languages, theme
 from sketchloom.app.window import Window
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import put_demo_projects
@@ -18,7 +18,7 @@ _TURN_S = 0.001
 
 
 def application() -> QApplication:
-    """The one application object, with its look."""
+    """The one application object, with its look and language."""
     app = QApplication.instance() or QApplication(sys.argv[:1])
     # the window must not wait the usual 5 ms for its turn beside the thread that traces
     sys.setswitchinterval(_TURN_S)
@@ -26,6 +26,7 @@ def application() -> QApplication:
     app.setOrganizationName("sketch-loom")
     app.setDesktopFileName("sketch-loom")
     theme.apply(app)
+    languages.install(app)
     return app
 
 

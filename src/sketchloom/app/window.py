@@ -41,6 +41,7 @@ from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
+from sketchloom.app.words import told
 from sketchloom.app.work.session import Session, png_bytes
 from sketchloom.core.preflight.findings import STAGES, STOP, WARN
 from sketchloom.files import recovery, user_data
@@ -82,7 +83,7 @@ class Window(QMainWindow):
         self._recent_menu, self._demo_menu = QMenu(self.tr("Open recent"), self), QMenu(self.tr("Open a demo"), self)
         self._recent_menu.aboutToShow.connect(self._fill_recent)
         for one in DEMOS:
-            self._demo_menu.addAction(one.title).triggered.connect(lambda _=False, k=one.key: self.open_demo(k))
+            self._demo_menu.addAction(told(one.title)).triggered.connect(lambda _=False, k=one.key: self.open_demo(k))
         action_table.fill_menus(self.menuBar(), self.actions_by_name,
                                 {"recent": self._recent_menu, "demo": self._demo_menu})
         self.rail = Rail((

@@ -4,6 +4,7 @@ from dataclasses import dataclass, replace
 from importlib.resources import files
 from pathlib import Path
 
+from sketchloom.core.base.said import said
 from sketchloom.files import project as projects
 from sketchloom.files.opening import open_as_layers
 from sketchloom.files.project import Project
@@ -47,32 +48,82 @@ class Demo:
         if len(self.file_names) == 1:
             return Project(self.recipe, self.picture_path.read_bytes(), self.file_name)
         made = open_as_layers(self.paths).project
-        own = replace(self.recipe, reading=made.recipe.reading, palette=made.recipe.palette, order=made.recipe.order,
-                      layers=made.recipe.layers)
+        own = replace(
+            self.recipe,
+            reading=made.recipe.reading,
+            palette=made.recipe.palette,
+            order=made.recipe.order,
+            layers=made.recipe.layers,
+        )
         return Project(own, made.source, self.source_name)
 
 
 _FOLDER = Path(str(files("sketchloom").joinpath("data", "demo")))
 DEMOS = (
-    Demo("lighthouse", "Lighthouse badge", "Flat clipart in six colours, on a white ground", ("lighthouse-badge.png",),
-         Recipe(size_mm=110.0, smallest_mm=0.8, layers=(LayerEdit("#1e3557", "night sky"),))),
-    Demo("kingfisher", "Kingfisher sketch", "An ink drawing as a scanner sees it", ("kingfisher-sketch.png",),
-         Recipe(size_mm=150.0, smallest_mm=1.0)),
-    Demo("panel", "Lantern panel", "Line art with many enclosed regions", ("lantern-panel.png",),
-         Recipe(size_mm=180.0, smallest_mm=0.8)),
-    Demo("boat", "Paper boat", "Like a photograph: all shading, to be cut out by two strokes", ("paper-boat.jpg",),
-         Recipe(reading="colour", colours=6, ground="keep", size_mm=160.0, smallest_mm=4.0)),
-    Demo("phone", "Pencil by phone", "A pencil sketch on a table, seen at a slant: flatten, level, lift",
-         ("kingfisher-by-phone.jpg",), Recipe(size_mm=150.0)),
-    Demo("mark", "Small mark", "Few pixels, fringes and rings: its colours are found all the same", ("small-mark.png",),
-         Recipe(size_mm=60.0, smallest_mm=1.0)),
-    Demo("page", "Lantern page", "A page of a PDF in lines, two of which are to go", ("lantern-page.pdf",),
-         Recipe(reading="line")),
-    Demo("layers", "Five layers", "Five pictures with one frame, a sheet each",
-         ("1-night.png", "2-hills.png", "3-water.png", "4-boat.png", "5-lanterns.png"), Recipe(size_mm=140.0)),
-    Demo("portrait", "Portrait", "A photo-like face for layered paper", ("portrait.jpg",),
-         Recipe(reading="photo", tones=5, size_mm=160.0, smallest_mm=4.0, ground="keep")),
-    Demo("pen", "Boats in pen", "Thin open lines for a pen", ("boats-in-pen.png",), Recipe(size_mm=160.0)),
+    Demo(
+        "lighthouse",
+        said("Lighthouse badge"),
+        said("Flat clipart in six colours, on a white ground"),
+        ("lighthouse-badge.png",),
+        Recipe(size_mm=110.0, smallest_mm=0.8, layers=(LayerEdit("#1e3557", "night sky"),)),
+    ),
+    Demo(
+        "kingfisher",
+        said("Kingfisher sketch"),
+        said("An ink drawing as a scanner sees it"),
+        ("kingfisher-sketch.png",),
+        Recipe(size_mm=150.0, smallest_mm=1.0),
+    ),
+    Demo(
+        "panel",
+        said("Lantern panel"),
+        said("Line art with many enclosed regions"),
+        ("lantern-panel.png",),
+        Recipe(size_mm=180.0, smallest_mm=0.8),
+    ),
+    Demo(
+        "boat",
+        said("Paper boat"),
+        said("Like a photograph: all shading, to be cut out by two strokes"),
+        ("paper-boat.jpg",),
+        Recipe(reading="colour", colours=6, ground="keep", size_mm=160.0, smallest_mm=4.0),
+    ),
+    Demo(
+        "phone",
+        said("Pencil by phone"),
+        said("A pencil sketch on a table, seen at a slant: flatten, level, lift"),
+        ("kingfisher-by-phone.jpg",),
+        Recipe(size_mm=150.0),
+    ),
+    Demo(
+        "mark",
+        said("Small mark"),
+        said("Few pixels, fringes and rings: its colours are found all the same"),
+        ("small-mark.png",),
+        Recipe(size_mm=60.0, smallest_mm=1.0),
+    ),
+    Demo(
+        "page",
+        said("Lantern page"),
+        said("A page of a PDF in lines, two of which are to go"),
+        ("lantern-page.pdf",),
+        Recipe(reading="line"),
+    ),
+    Demo(
+        "layers",
+        said("Five layers"),
+        said("Five pictures with one frame, a sheet each"),
+        ("1-night.png", "2-hills.png", "3-water.png", "4-boat.png", "5-lanterns.png"),
+        Recipe(size_mm=140.0),
+    ),
+    Demo(
+        "portrait",
+        said("Portrait"),
+        said("A photo-like face for layered paper"),
+        ("portrait.jpg",),
+        Recipe(reading="photo", tones=5, size_mm=160.0, smallest_mm=4.0, ground="keep"),
+    ),
+    Demo("pen", said("Boats in pen"), said("Thin open lines for a pen"), ("boats-in-pen.png",), Recipe(size_mm=160.0)),
 )
 
 

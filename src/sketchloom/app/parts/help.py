@@ -1,34 +1,37 @@
 """Help inside the application: the keys, and the first ten minutes."""
 
-from PySide6.QtCore import QCoreApplication, Qt
+from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowser, QVBoxLayout
 
+from sketchloom.app.words import told
+from sketchloom.core.base.said import said
+
 KEYS = (
-    ("Ctrl+O", "Open a picture or project"),
-    ("Ctrl+V", "Paste a picture"),
-    ("Ctrl+S", "Save the project"),
-    ("Ctrl+E", "Write the cut files"),
-    ("Ctrl+Z, Ctrl+Shift+Z", "Undo, redo, as often as you like"),
-    ("Alt+1 … Alt+5", "Stages: Source, Trace, Clean, Layers, Release"),
-    ("Wheel, + and −", "Zoom to the pointer"),
-    ("Drag, arrow keys, two fingers", "Pan"),
-    ("F", "Fit the work to the bench"),
-    ("1", "True size"),
-    ("R", "Grid on or off"),
-    ("C", "Curtain on or off"),
-    ("V", "Variants side by side"),
-    ("[ and ]", "Move the curtain"),
-    ("Hold O", "The source alone"),
-    ("B", "Change the ground behind the work"),
-    ("Ctrl+↑, Ctrl+↓", "Move the chosen layer"),
-    ("Ctrl+L", "Fold or unfold the findings"),
-    ("Enter, Backspace", "Take what a tool on the bench drew; one point back"),
-    (". and ,", "In Clean: the next larger, the next smaller region; Enter acts on it"),
-    ("Esc", "Put the tool down; cancel what runs"),
-    ("F1", "This sheet"),
+    ("Ctrl+O", said("Open a picture or project")),
+    ("Ctrl+V", said("Paste a picture")),
+    ("Ctrl+S", said("Save the project")),
+    ("Ctrl+E", said("Write the cut files")),
+    ("Ctrl+Z, Ctrl+Shift+Z", said("Undo, redo, as often as you like")),
+    ("Alt+1 … Alt+5", said("Stages: Source, Trace, Clean, Layers, Release")),
+    (said("Wheel, + and −"), said("Zoom to the pointer")),
+    (said("Drag, arrow keys, two fingers"), said("Pan")),
+    ("F", said("Fit the work to the bench")),
+    ("1", said("True size")),
+    ("R", said("Grid on or off")),
+    ("C", said("Curtain on or off")),
+    ("V", said("Variants side by side")),
+    (said("[ and ]"), said("Move the curtain")),
+    (said("Hold O"), said("The source alone")),
+    ("B", said("Change the ground behind the work")),
+    ("Ctrl+↑, Ctrl+↓", said("Move the chosen layer")),
+    ("Ctrl+L", said("Fold or unfold the findings")),
+    (said("Enter, Backspace"), said("Take what a tool on the bench drew; one point back")),
+    (said(". and ,"), said("In Clean: the next larger, the next smaller region; Enter acts on it")),
+    ("Esc", said("Put the tool down; cancel what runs")),
+    ("F1", said("This sheet")),
 )
 
-FIRST_STEPS = """
+FIRST_STEPS = said("""
 <h3>From a picture to cut files</h3>
 <p><b>1. Source.</b> Drop a picture on the window, paste one, or press Open. Set the finished width: everything
 follows. The judgement says what the picture can give before you spend time on it, and each point has a button that
@@ -54,17 +57,14 @@ out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>f
 <i>windowed</i> has fewest pieces, <i>lean</i> cuts least: the table has the figures of all four, a click into a
 column takes that way. <i>Pull apart</i> shows the sheets above each other,
 <i>Section</i> the stack from the side along a line you drag. Say what a sheet is cut from, and what its material
-forbids is told.</p> <p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true
+forbids is told.</p>
+<p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true
 millimetres.</p>
 <p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
 what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.</p>
 <p>Everything can be undone, and every change is kept: if the program ends without saving, the next start offers
 your work again.</p>
-"""
-
-
-def _tr(text: str) -> str:
-    return QCoreApplication.translate("Help", text)
+""")
 
 
 class HelpDialog(QDialog):
@@ -72,15 +72,15 @@ class HelpDialog(QDialog):
 
     def __init__(self, parent=None):
         super().__init__(parent)
-        self.setWindowTitle(_tr("Help"))
+        self.setWindowTitle(self.tr("Help"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.resize(640, 640)
         tabs = QTabWidget()
-        tabs.addTab(_page(_tr(FIRST_STEPS)), _tr("First ten minutes"))
+        tabs.addTab(_page(told(FIRST_STEPS)), self.tr("First ten minutes"))
         rows = "".join(
-            f"<tr><td style='padding:3px 18px 3px 0'><b>{_tr(k)}</b></td><td>{_tr(v)}</td></tr>" for k, v in KEYS
+            f"<tr><td style='padding:3px 18px 3px 0'><b>{told(k)}</b></td><td>{told(v)}</td></tr>" for k, v in KEYS
         )
-        tabs.addTab(_page(f"<h3>{_tr('Keys')}</h3><table>{rows}</table>"), _tr("Keys"))
+        tabs.addTab(_page(f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"), self.tr("Keys"))
         box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         box.rejected.connect(self.close)
         layout = QVBoxLayout(self)

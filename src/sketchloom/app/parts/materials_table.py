@@ -15,7 +15,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app.parts.widgets import button, label
-from sketchloom.app.words import told
+from sketchloom.app.words import named, told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.sheets.material import FAMILIES, TOOLS, Material, shipped
 from sketchloom.files import user_data
@@ -110,13 +110,14 @@ class MaterialsTable(QDialog):
         row = self.table.rowCount()
         self.table.insertRow(row)
         self._keys.append(material.key)
-        self.table.setItem(row, _NAME, QTableWidgetItem(material.name))
+        self.table.setItem(row, _NAME, QTableWidgetItem(named(material.name)))
         kinds = QComboBox()
-        kinds.setAccessibleName(self.tr("Kind of {0}").format(material.name))
-        kinds.addItems(FAMILIES)
+        kinds.setAccessibleName(self.tr("Kind of {0}").format(named(material.name)))
+        for family in FAMILIES:
+            kinds.addItem(told(family), str(family))
         kinds.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
         kinds.setMinimumWidth(124)
-        kinds.setCurrentText(material.family)
+        kinds.setCurrentIndex(FAMILIES.index(material.family))
         self.table.setCellWidget(row, _FAMILY, kinds)
         for n, name in enumerate(_FIELDS):
             item = QTableWidgetItem(f"{getattr(material, name):g}")
@@ -135,14 +136,14 @@ class MaterialsTable(QDialog):
                 Qt.ItemDataRole.AccessibleTextRole, self.table.horizontalHeaderItem(place).text().replace("\n", " ")
             )
             self.table.setItem(row, place, item)
-        self.table.setItem(row, _CAUTION, QTableWidgetItem(material.caution))
+        self.table.setItem(row, _CAUTION, QTableWidgetItem(named(material.caution)))
 
     def _add(self):
         rows = sorted({index.row() for index in self.table.selectedIndexes()})
         made = self._made(rows[0] if rows else 0) if self.table.rowCount() else shipped()[0]
         if made is not None:
             number = next(n for n in range(1, 10_000) if f"own-{n}" not in self._keys)
-            self._put(replace(made, key=f"own-{number}", name=self.tr("{0}, another").format(made.name)[:100]))
+            self._put(replace(made, key=f"own-{number}", name=self.tr("{0}, another").format(named(made.name))[:100]))
             self.table.selectRow(self.table.rowCount() - 1)
             self.table.scrollToBottom()
 
@@ -164,7 +165,7 @@ class MaterialsTable(QDialog):
             return Material(
                 self._keys[row],
                 text(_NAME),
-                self.table.cellWidget(row, _FAMILY).currentText(),
+                self.table.cellWidget(row, _FAMILY).currentData(),
                 **sizes,
                 shrinks=on(_SHRINKS),
                 lies_on=on(_LIES),

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QToolButton, QVB
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, clear, label, plain_tip
+from sketchloom.app.words import told
 
 _SHOWN = 4
 _COLUMNS = 5
@@ -75,12 +76,12 @@ class Welcome(QWidget):
             tile = QToolButton()
             tile.setObjectName("tile")
             tile.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
-            tile.setText(demo.title)
+            tile.setText(told(demo.title))
             tile.setIconSize(QSize(88, 88))
             tile.setIcon(QIcon(QPixmap(str(demo.thumbnail_path))))
             tile.setFixedSize(132, 126)
-            tile.setToolTip(demo.about)
-            tile.setAccessibleName(f"{demo.title}: {demo.about}")
+            tile.setToolTip(told(demo.about))
+            tile.setAccessibleName(f"{told(demo.title)}: {told(demo.about)}")
             tile.clicked.connect(lambda _=False, key=demo.key: self.demo_wanted.emit(key))
             grid.addWidget(tile, number // _COLUMNS, number % _COLUMNS)
         return grid

@@ -30,6 +30,7 @@ from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.stages.layering.ways_table import WaysTable
+from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.base.words import languages
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
@@ -257,7 +258,8 @@ class LayersPanel(Panel):
         self._material.clear()
         self._material.addItem(self.tr("No material said"), None)
         for material in materials():
-            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+            words = self.tr("{0}, {1:g} mm").format(named(material.name), material.thickness_mm)
+            self._material.addItem(words, material)
         if self._work is not None:
             self._show_current()
 
@@ -425,7 +427,7 @@ class LayersPanel(Panel):
         material = self._recipe.material_of(plan.key)
         keys = [None, *(self._material.itemData(n).key for n in range(1, self._material.count()))]
         self._material.setCurrentIndex(keys.index(material.key) if material is not None and material.key in keys else 0)
-        self._caution.setText("" if material is None else material.caution)
+        self._caution.setText("" if material is None else named(material.caution))
         self._caution.setVisible(bool(material is not None and material.caution))
         self._own.setCurrentIndex(max(self._own.findData(self._recipe.edit_of(plan.key).layering), 0))
         self._base.setEnabled(place > 0 and not edit.locked)

@@ -1,6 +1,6 @@
 """Rules that follow from the materials of sheets."""
 
-from sketchloom.core.base.said import said
+from sketchloom.core.base.said import Said, said
 from sketchloom.core.preflight.findings import LAYERS, STOP, WARN, rule
 from sketchloom.core.sheets.material import LASER
 
@@ -85,13 +85,13 @@ def check_materials(
 def _of_sheet(layer, material, below, tool, is_apart, space_mm):
     where = {"plan": layer.plan, "at": layer.outline.controls[0, 0] if len(layer.outline.controls) else None}
     if not material.lies_on and material.family in below:
-        yield ON_ITS_LIKE.found(**where, name=material.name, family=material.family)
+        yield ON_ITS_LIKE.found(**where, name=Said(material.name), family=Said(material.family))
     if tool not in material.tools:
         poisonous = tool == LASER and "film" in material.family
-        yield TOOL.found("fumes" if poisonous else "unfit", **where, name=material.name, tool=tool)
+        yield TOOL.found("fumes" if poisonous else "unfit", **where, name=Said(material.name), tool=Said(tool))
     if material.shrinks and layer.outline.pieces > 1 and not is_apart:
-        yield SHRINKS.found(**where, name=material.name, pieces=layer.outline.pieces)
+        yield SHRINKS.found(**where, name=Said(material.name), pieces=layer.outline.pieces)
     if layer.min_feature_mm is not None and layer.min_feature_mm < material.smallest_mm:
-        yield THIN.found(**where, width=layer.min_feature_mm, name=material.name, bears=material.smallest_mm)
+        yield THIN.found(**where, width=layer.min_feature_mm, name=Said(material.name), bears=material.smallest_mm)
     if space_mm is not None and space_mm < material.gap_mm:
-        yield GAP.found(**where, space=space_mm, name=material.name, wants=material.gap_mm)
+        yield GAP.found(**where, space=space_mm, name=Said(material.name), wants=material.gap_mm)

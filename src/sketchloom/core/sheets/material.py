@@ -1,8 +1,6 @@
 """Materials of sheets: what each bears, and the rules of the trade that follow."""
 
-import json
 from dataclasses import dataclass
-from importlib.resources import files
 
 from sketchloom.core.base import plain, setting
 from sketchloom.core.base.errors import SettingError
@@ -11,7 +9,8 @@ from sketchloom.core.base.setting import check_all
 
 BLADE, LASER, ROUTER = TOOLS = ("blade", "laser", "router")
 FAMILIES = (
-    "film", "heat film", "flake film", "flocked film", "paper", "card", "board", "spacer", "acrylic", "wood", "fabric")
+    said("film"), said("heat film"), said("flake film"), said("flocked film"), said("paper"), said("card"),
+    said("board"), said("spacer"), said("acrylic"), said("wood"), said("fabric"))
 MAX_MATERIALS = 200
 SMALLEST_FLOOR_MM, SMALLEST_DEFAULT_MM = 1.0, 5.0
 """The smallest detail: the floor and the common default of the trade."""
@@ -55,4 +54,36 @@ def to_plain(materials) -> list[dict]:
 
 def shipped() -> tuple[Material, ...]:
     """The plain generic kinds that come with the program (values are common practice, no source)."""
-    return from_plain(json.loads(files("sketchloom").joinpath("data", "materials.json").read_text(encoding="utf-8")))
+    return _SHIPPED
+
+
+def _kind(key, name, family, thickness_mm, smallest_mm, gap_mm, tools, caution, **more):
+    # what a file keeps of it is plain text; a window finds the words in its catalogue
+    return Material(key, str(name), family, thickness_mm, smallest_mm, gap_mm, tools=tools, caution=str(caution),
+                    **more)
+
+
+_SHIPPED = (
+    _kind("adhesive-film", said("Adhesive film"), "film", 0.08, 1.0, 0.8, (BLADE,),
+          said("Often chlorinated (PVC): never by laser.")),
+    _kind("heat-film", said("Heat-transfer film"), "heat film", 0.1, 1.0, 1.0, (BLADE,),
+          said("Hot press: mind your skin; the film's sheet says time and heat."), shrinks=True),
+    _kind("flake-film", said("Flake film"), "flake film", 0.25, 2.0, 1.5, (BLADE,),
+          said("Never on flake film; on plain film yes. Hot press: mind your skin."), shrinks=True, lies_on=False),
+    _kind("flocked-film", said("Flocked film"), "flocked film", 0.5, 2.5, 2.0, (BLADE,),
+          said("Nothing bonds on its pile; it lies uppermost. Hot press: mind your skin."), lies_on=False),
+    _kind("paper", said("Paper, 80 to 120 g/m²"), "paper", 0.12, 1.5, 1.0, (BLADE, LASER),
+          said("Laser: fire; never leave it alone.")),
+    _kind("card", said("Card, 160 to 300 g/m²"), "card", 0.3, 2.0, 1.5, (BLADE, LASER),
+          said("Laser: fire; never leave it alone.")),
+    _kind("board", said("Grey board"), "board", 1.5, 3.0, 2.0, (BLADE, LASER),
+          said("Deep cuts need several passes; keep fingers off the blade.")),
+    _kind("foam-spacer", said("Foam spacer"), "spacer", 3.0, 5.0, 4.0, (BLADE,),
+          said("Foam gives off poisonous fumes by laser.")),
+    _kind("acrylic", said("Acrylic sheet"), "acrylic", 3.0, 2.0, 2.0, (LASER, ROUTER),
+          said("Laser: extraction, and never alone. Router: eyes, ears, chips.")),
+    _kind("plywood", said("Plywood"), "wood", 3.0, 2.0, 2.0, (LASER, ROUTER),
+          said("Laser: fire and smoke. Router: dust, noise, eyes.")),
+    _kind("fabric", said("Felt or fabric"), "fabric", 1.0, 4.0, 3.0, (BLADE, LASER),
+          said("Laser: fire and smoke; man-made fibres give off poisonous fumes.")),
+)

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 from sketchloom.app.parts.widgets import Choice, LengthEdit, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
+from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim, rim_key
 from sketchloom.files.user_data import materials
@@ -117,7 +118,8 @@ class RimsBox(Box):
         self._material.clear()
         self._material.addItem(self.tr("No material said"), None)
         for material in materials():
-            self._material.addItem(self.tr("{0}, {1:g} mm").format(material.name, material.thickness_mm), material)
+            words = self.tr("{0}, {1:g} mm").format(named(material.name), material.thickness_mm)
+            self._material.addItem(words, material)
         self._material.setCurrentIndex(max(min(chosen, self._material.count() - 1), 0))
         self._show_new()
         unit = work.recipe.unit

@@ -5,6 +5,7 @@ from PySide6.QtWidgets import QCheckBox, QComboBox, QListWidget, QListWidgetItem
 
 from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
+from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.sheets.material import SMALLEST_DEFAULT_MM, SMALLEST_FLOOR_MM
 from sketchloom.desk import figures
@@ -62,7 +63,7 @@ class DetailBox(Box):
         """What the materials of the user's table bear, between the floor and the common default of the trade."""
         self._rule.clear()
         self._rule.addItem(self.tr("Take it from a material…"), None)
-        bears = [(material.name, material.smallest_mm) for material in user_data.materials()]
+        bears = [(named(material.name), material.smallest_mm) for material in user_data.materials()]
         for name, mm in ((self.tr("Floor of the trade"), SMALLEST_FLOOR_MM), *bears,
                          (self.tr("Common default of the trade"), SMALLEST_DEFAULT_MM)):
             self._rule.addItem(f"{name}: {format_length(mm, 'mm')}", mm)

@@ -1,0 +1,7802 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="de" sourcelanguage="en">
+<context>
+    <name />
+    <message>
+        <source>Open…</source>
+        <translation>Öffnen …</translation>
+    </message>
+    <message>
+        <source>Paste a picture</source>
+        <translation>Ein Bild einfügen</translation>
+    </message>
+    <message>
+        <source>Save the project</source>
+        <translation>Projekt speichern</translation>
+    </message>
+    <message>
+        <source>Save the project as…</source>
+        <translation>Projekt speichern unter …</translation>
+    </message>
+    <message>
+        <source>Write cut files…</source>
+        <translation>Schneidedateien schreiben …</translation>
+    </message>
+    <message>
+        <source>Close the window</source>
+        <translation>Fenster schließen</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>Zoom in</source>
+        <translation>Größer zeigen</translation>
+    </message>
+    <message>
+        <source>Zoom out</source>
+        <translation>Kleiner zeigen</translation>
+    </message>
+    <message>
+        <source>Fit to the bench</source>
+        <translation>In die Werkbank einpassen</translation>
+    </message>
+    <message>
+        <source>True size</source>
+        <translation>Wahre Größe</translation>
+    </message>
+    <message>
+        <source>Curtain between source and cut</source>
+        <translation>Vorhang zwischen Quelle und Schnitt</translation>
+    </message>
+    <message>
+        <source>Grid</source>
+        <translation>Raster</translation>
+    </message>
+    <message>
+        <source>Next ground behind the work</source>
+        <translation>Nächster Grund hinter der Arbeit</translation>
+    </message>
+    <message>
+        <source>Variants side by side</source>
+        <translation>Varianten nebeneinander</translation>
+    </message>
+    <message>
+        <source>Switch between mm and inches</source>
+        <translation>Zwischen mm und Zoll wechseln</translation>
+    </message>
+    <message>
+        <source>Trace again</source>
+        <translation>Noch einmal nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>Trace</source>
+        <translation>Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Clean</source>
+        <translation>Säubern</translation>
+    </message>
+    <message>
+        <source>Layers</source>
+        <translation>Ebenen</translation>
+    </message>
+    <message>
+        <source>Release</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>Fold or unfold the findings</source>
+        <translation>Befunde auf- oder zuklappen</translation>
+    </message>
+    <message>
+        <source>Help and keys</source>
+        <translation>Hilfe und Tasten</translation>
+    </message>
+    <message>
+        <source>File</source>
+        <translation>Datei</translation>
+    </message>
+    <message>
+        <source>Edit</source>
+        <translation>Bearbeiten</translation>
+    </message>
+    <message>
+        <source>View</source>
+        <translation>Ansicht</translation>
+    </message>
+    <message>
+        <source>Help</source>
+        <translation>Hilfe</translation>
+    </message>
+    <message>
+        <source>Open a picture or project</source>
+        <translation>Ein Bild oder Projekt öffnen</translation>
+    </message>
+    <message>
+        <source>Write the cut files</source>
+        <translation>Die Schneidedateien schreiben</translation>
+    </message>
+    <message>
+        <source>Undo, redo, as often as you like</source>
+        <translation>Zurücknehmen, wiederholen, so oft du willst</translation>
+    </message>
+    <message>
+        <source>Stages: Source, Trace, Clean, Layers, Release</source>
+        <translation>Schritte: Quelle, Nachzeichnen, Säubern, Ebenen, Ausgabe</translation>
+    </message>
+    <message>
+        <source>Wheel, + and −</source>
+        <translation>Mausrad, + und −</translation>
+    </message>
+    <message>
+        <source>Zoom to the pointer</source>
+        <translation>Zum Zeiger hin vergrößern</translation>
+    </message>
+    <message>
+        <source>Drag, arrow keys, two fingers</source>
+        <translation>Ziehen, Pfeiltasten, zwei Finger</translation>
+    </message>
+    <message>
+        <source>Pan</source>
+        <translation>Verschieben</translation>
+    </message>
+    <message>
+        <source>Fit the work to the bench</source>
+        <translation>Die Arbeit in die Werkbank einpassen</translation>
+    </message>
+    <message>
+        <source>Grid on or off</source>
+        <translation>Raster an oder aus</translation>
+    </message>
+    <message>
+        <source>Curtain on or off</source>
+        <translation>Vorhang an oder aus</translation>
+    </message>
+    <message>
+        <source>[ and ]</source>
+        <translation>[ und ]</translation>
+    </message>
+    <message>
+        <source>Move the curtain</source>
+        <translation>Den Vorhang bewegen</translation>
+    </message>
+    <message>
+        <source>Hold O</source>
+        <translation>O halten</translation>
+    </message>
+    <message>
+        <source>The source alone</source>
+        <translation>Die Quelle allein</translation>
+    </message>
+    <message>
+        <source>Change the ground behind the work</source>
+        <translation>Den Grund hinter der Arbeit wechseln</translation>
+    </message>
+    <message>
+        <source>Move the chosen layer</source>
+        <translation>Die gewählte Ebene bewegen</translation>
+    </message>
+    <message>
+        <source>Enter, Backspace</source>
+        <translation>Eingabe, Rücktaste</translation>
+    </message>
+    <message>
+        <source>Take what a tool on the bench drew; one point back</source>
+        <translation>Nehmen, was ein Werkzeug auf der Werkbank gezeichnet hat; einen Punkt zurück</translation>
+    </message>
+    <message>
+        <source>. and ,</source>
+        <translation>. und ,</translation>
+    </message>
+    <message>
+        <source>In Clean: the next larger, the next smaller region; Enter acts on it</source>
+        <translation>In Säubern: die nächstgrößere, die nächstkleinere Fläche; Eingabe wirkt auf sie</translation>
+    </message>
+    <message>
+        <source>Put the tool down; cancel what runs</source>
+        <translation>Das Werkzeug weglegen; abbrechen, was läuft</translation>
+    </message>
+    <message>
+        <source>This sheet</source>
+        <translation>Dieses Blatt</translation>
+    </message>
+    <message>
+        <source>
+&lt;h3&gt;From a picture to cut files&lt;/h3&gt;
+&lt;p&gt;&lt;b&gt;1. Source.&lt;/b&gt; Drop a picture on the window, paste one, or press Open. Set the finished width: everything
+follows. The judgement says what the picture can give before you spend time on it, and each point has a button that
+mends it: a page is flattened, lines are straightened, light is levelled. Under &lt;i&gt;Background&lt;/i&gt;, a stroke over what
+is to stay and one over what is to go cut a thing out of its surroundings; the hatched part is left out.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;2. Trace.&lt;/b&gt; The program picks the reading. &lt;i&gt;Colour&lt;/i&gt;: each rung of the ladder says what the next
+smaller number of colours loses and saves. &lt;i&gt;Tone&lt;/i&gt;: drag along the curve; in the marked bands the drawing stands
+still. &lt;i&gt;Line&lt;/i&gt;: the middle of each stroke for a pen, or as shapes of one width. &lt;i&gt;Photo&lt;/i&gt;: shading in a few
+tones. The smallest detail decides what is too small to weed; what it cost is listed and can be brought back. Press V
+to see variants side by side with their pieces, sheets, nodes and millimetres. &lt;i&gt;Outlines&lt;/i&gt; says how far curves may
+keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;3. Clean.&lt;/b&gt; Click a region and it goes to what lies around it, is opened through all sheets or gets another
+colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. &lt;i&gt;Gaps and ink&lt;/i&gt;
+marks places where an outline does not close and closes them in its own width. Further down, each under its own heading:
+&lt;i&gt;Strokes&lt;/i&gt; are taken away, thinned, extended or joined as things; &lt;i&gt;Split lines&lt;/i&gt; part a tail from a body;
+&lt;i&gt;Shapes and words&lt;/i&gt; are regions like any other; &lt;i&gt;Mirror one half&lt;/i&gt; makes both alike to the last curve;
+&lt;i&gt;Boundaries by
+hand&lt;/i&gt; are brushed along and made straight, round or smooth, for both neighbours at once; &lt;i&gt;Narrow places&lt;/i&gt; are
+thickened where they are; a &lt;i&gt;backing or rim&lt;/i&gt; is a sheet of its own. What was decided is found again after
+another cut-off, number of colours or crop; what is not is told.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;4. Layers.&lt;/b&gt; One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
+out, merge two, give one another cut colour. &lt;i&gt;Stacked&lt;/i&gt; is easy to lay, &lt;i&gt;fitted&lt;/i&gt; is thin and flat,
+&lt;i&gt;windowed&lt;/i&gt; has fewest pieces, &lt;i&gt;lean&lt;/i&gt; cuts least: the table has the figures of all four, a click into a
+column takes that way. &lt;i&gt;Pull apart&lt;/i&gt; shows the sheets above each other,
+&lt;i&gt;Section&lt;/i&gt; the stack from the side along a line you drag. Say what a sheet is cut from, and what its material
+forbids is told.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;5. Release.&lt;/b&gt; Write one SVG with all layers, or one file a layer. Both are in true
+millimetres.&lt;/p&gt;
+&lt;p&gt;Drag the &lt;b&gt;curtain&lt;/b&gt; across the bench to compare the source with the cut. Point at a region and the bench says
+what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.&lt;/p&gt;
+&lt;p&gt;Everything can be undone, and every change is kept: if the program ends without saving, the next start offers
+your work again.&lt;/p&gt;
+</source>
+        <translation>
+&lt;h3&gt;Vom Bild zu Schneidedateien&lt;/h3&gt;
+&lt;p&gt;&lt;b&gt;1. Quelle.&lt;/b&gt; Lass ein Bild auf das Fenster fallen, füge eines ein oder drücke Öffnen. Stelle die fertige Breite
+ein: alles folgt ihr. Das Urteil sagt, was das Bild hergibt, bevor du Zeit hineinsteckst, und jeder Punkt hat einen
+Knopf, der hilft: eine Seite wird flach, Linien werden gerade, Licht wird eben. Unter &lt;i&gt;Hintergrund&lt;/i&gt; schneidet ein
+Strich über das, was bleibt, und einer über das, was geht, ein Ding aus seiner Umgebung; das Schraffierte bleibt
+weg.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;2. Nachzeichnen.&lt;/b&gt; Das Programm wählt die Lesart. &lt;i&gt;Farbe&lt;/i&gt;: jede Sprosse der Leiter sagt, was eine Farbe
+weniger kostet und spart. &lt;i&gt;Ton&lt;/i&gt;: ziehe an der Kurve entlang; in den markierten Bändern steht die Zeichnung still.
+&lt;i&gt;Linie&lt;/i&gt;: die Mitte jedes Strichs für einen Stift, oder Formen gleicher Breite. &lt;i&gt;Foto&lt;/i&gt;: Schattierung in
+wenigen Tönen. Das kleinste Detail entscheidet, was zu klein zum Entgittern ist; was es gekostet hat, steht in einer
+Liste und lässt sich zurückholen. V zeigt Varianten nebeneinander mit ihren Teilen, Bogen, Knoten und Millimetern.
+&lt;i&gt;Umrisse&lt;/i&gt; sagt, wie weit Kurven von den Pixeln abweichen dürfen: weniger Knoten sind klarere Schwünge und ein
+ruhigeres Messer.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;3. Säubern.&lt;/b&gt; Klicke eine Fläche an, und sie geht an das, was um sie liegt, wird durch alle Bogen geöffnet
+oder bekommt eine andere Farbe; noch ein Klick holt sie zurück. Ziehen streicht über viele, zwei Klicks nehmen alle
+ähnlichen. &lt;i&gt;Lücken und Tinte&lt;/i&gt; zeigt, wo ein Umriss nicht schließt, und schließt ihn in seiner eigenen Breite.
+Weiter unten, jedes unter seiner Überschrift: &lt;i&gt;Striche&lt;/i&gt; werden als Dinge entfernt, dünner, länger oder verbunden;
+&lt;i&gt;Trennlinien&lt;/i&gt; trennen einen Schweif von einem Körper; &lt;i&gt;Formen und Wörter&lt;/i&gt; sind Flächen wie alle anderen;
+&lt;i&gt;Eine Hälfte spiegeln&lt;/i&gt; macht beide gleich bis zur letzten Kurve; &lt;i&gt;Ränder von Hand&lt;/i&gt; werden entlanggestrichen
+und gerade, rund oder glatt, für beide Nachbarn zugleich; &lt;i&gt;Schmale Stellen&lt;/i&gt; werden dort dicker, wo sie sind;
+&lt;i&gt;Unterlage und Rand&lt;/i&gt; sind Bogen für sich. Was entschieden wurde, wird nach einer anderen Schwelle, Farbenzahl
+oder einem anderen Zuschnitt wiedergefunden; was nicht, wird gesagt.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;4. Ebenen.&lt;/b&gt; Ein Bogen je Farbe, die Grundlage unten. Die vorgeschlagene Reihenfolge schneidet am wenigsten.
+Ziehe Bogen, lass einen weg, vereine zwei, gib einem eine andere Schnittfarbe. &lt;i&gt;Gestapelt&lt;/i&gt; legt sich leicht,
+&lt;i&gt;eingepasst&lt;/i&gt; ist dünn und flach, &lt;i&gt;mit Fenstern&lt;/i&gt; hat die wenigsten Teile, &lt;i&gt;sparsam&lt;/i&gt; schneidet am
+wenigsten: die Tabelle hat die Zahlen aller vier, ein Klick in eine Spalte nimmt diese Weise. &lt;i&gt;Auseinanderziehen&lt;/i&gt;
+zeigt die Bogen übereinander, &lt;i&gt;Seitenschnitt&lt;/i&gt; den Stapel von der Seite an einer Linie, die du ziehst. Sag, woraus
+ein Bogen geschnitten wird, und es wird gesagt, was sein Material verbietet.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;5. Ausgabe.&lt;/b&gt; Schreibe ein SVG mit allen Ebenen oder eine Datei je Ebene. Beides in wahren Millimetern.&lt;/p&gt;
+&lt;p&gt;Ziehe den &lt;b&gt;Vorhang&lt;/b&gt; über die Werkbank, um die Quelle mit dem Schnitt zu vergleichen. Zeige auf eine Fläche, und
+die Werkbank sagt, was sie ist. Die Zeile unten sagt, was schiefgehen kann, geht zur Stelle und hilft, wo sie kann.&lt;/p&gt;
+&lt;p&gt;Alles lässt sich zurücknehmen, und jede Änderung bleibt erhalten: endet das Programm ohne Speichern, bietet der
+nächste Start deine Arbeit wieder an.&lt;/p&gt;
+</translation>
+    </message>
+    <message>
+        <source>There is not enough memory for this. Use a smaller picture.</source>
+        <translation>Dafür reicht der Speicher nicht. Nimm ein kleineres Bild.</translation>
+    </message>
+    <message>
+        <source>Something went wrong inside the program; the work itself is safe. Undo the last change and try another setting.</source>
+        <translation>Im Programm ist etwas schiefgegangen; die Arbeit selbst ist sicher. Nimm die letzte Änderung zurück und versuche eine andere Einstellung.</translation>
+    </message>
+    <message>
+        <source>Stopped.</source>
+        <translation>Abgebrochen.</translation>
+    </message>
+    <message>
+        <source>given together with --weeding-frame, in which the helper cuts lie</source>
+        <translation>nur zusammen mit --weeding-frame, in dem die Hilfsschnitte liegen</translation>
+    </message>
+    <message>
+        <source>given together with --gather</source>
+        <translation>nur zusammen mit --gather</translation>
+    </message>
+    <message>
+        <source>like-ground only beside --laid-on, which says what the ground is</source>
+        <translation>like-ground nur neben --laid-on, das sagt, was der Grund ist</translation>
+    </message>
+    <message>
+        <source>one of the layers: {named}</source>
+        <translation>eine der Ebenen: {named}</translation>
+    </message>
+    <message>
+        <source>used with line art, read by --mode tone</source>
+        <translation>für Strichzeichnungen, gelesen mit --mode tone</translation>
+    </message>
+    <message>
+        <source>used on a drawing whose lines enclose regions of several colours</source>
+        <translation>für eine Zeichnung, deren Linien Flächen in mehreren Farben einschließen</translation>
+    </message>
+    <message>
+        <source>used on a drawing whose lines enclose regions</source>
+        <translation>für eine Zeichnung, deren Linien Flächen einschließen</translation>
+    </message>
+    <message>
+        <source>a place within the work, which is {width:.1f} by {height:.1f} mm</source>
+        <translation>eine Stelle in der Arbeit, die {width:.1f} mal {height:.1f} mm groß ist</translation>
+    </message>
+    <message>
+        <source>a place such as 34,20.5 in mm, then what becomes of it</source>
+        <translation>eine Stelle wie 34,20.5 in mm, dann was aus ihr wird</translation>
+    </message>
+    <message>
+        <source>a whole number from {low} to {high}</source>
+        <translation>eine ganze Zahl von {low} bis {high}</translation>
+    </message>
+    <message>
+        <source>cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0</source>
+        <translation>cutting, pieces oder film, oder drei Anteile von 0 bis 1 wie 1,0.5,0</translation>
+    </message>
+    <message>
+        <source>{others} or a colour written as #rrggbb</source>
+        <translation>{others} oder eine Farbe, geschrieben als #rrggbb</translation>
+    </message>
+    <message>
+        <source>a colour written as #rrggbb</source>
+        <translation>eine Farbe, geschrieben als #rrggbb</translation>
+    </message>
+    <message>
+        <source>one of {choices}</source>
+        <translation>eines von {choices}</translation>
+    </message>
+    <message>
+        <source>{auto} or </source>
+        <translation>{auto} oder </translation>
+    </message>
+    <message>
+        <source>{auto}a whole number from {low} to {high}</source>
+        <translation>{auto}eine ganze Zahl von {low} bis {high}</translation>
+    </message>
+    <message>
+        <source>no page with four corners was found in it.</source>
+        <translation>darin wurde keine Seite mit vier Ecken gefunden.</translation>
+    </message>
+    <message>
+        <source>Leave out --flatten-page, or mark the corners in the window.</source>
+        <translation>Lass --flatten-page weg oder setze die Ecken im Fenster.</translation>
+    </message>
+    <message>
+        <source>left out beside --recipe, which decides it</source>
+        <translation>weggelassen neben --recipe, das darüber entscheidet</translation>
+    </message>
+    <message>
+        <source>is larger than a recipe can be.</source>
+        <translation>ist größer, als ein Rezept sein kann.</translation>
+    </message>
+    <message>
+        <source>is not a recipe: it holds no JSON.</source>
+        <translation>ist kein Rezept: es enthält kein JSON.</translation>
+    </message>
+    <message>
+        <source>Write one with --write-recipe.</source>
+        <translation>Schreibe eines mit --write-recipe.</translation>
+    </message>
+    <message>
+        <source>a text of at most {most} letters</source>
+        <translation>ein Text von höchstens {most} Buchstaben</translation>
+    </message>
+    <message>
+        <source>between {low} and {high}</source>
+        <translation>zwischen {low} und {high}</translation>
+    </message>
+    <message>
+        <source>true or false</source>
+        <translation>wahr oder falsch</translation>
+    </message>
+    <message>
+        <source>places as two shares between 0 and 1</source>
+        <translation>Stellen als zwei Anteile zwischen 0 und 1</translation>
+    </message>
+    <message>
+        <source>{least} to {most} places</source>
+        <translation>{least} bis {most} Stellen</translation>
+    </message>
+    <message>
+        <source>{path}: {why} {hint}</source>
+        <translation>{path}: {why} {hint}</translation>
+    </message>
+    <message>
+        <source>{path}: {why}</source>
+        <translation>{path}: {why}</translation>
+    </message>
+    <message>
+        <source>{field} must be {expected}; got {got}.</source>
+        <translation>{field} muss sein: {expected}; gegeben: {got}.</translation>
+    </message>
+    <message>
+        <source>an object with all its fields</source>
+        <translation>ein Objekt mit allen seinen Feldern</translation>
+    </message>
+    <message>
+        <source>a number</source>
+        <translation>eine Zahl</translation>
+    </message>
+    <message>
+        <source>a whole number</source>
+        <translation>eine ganze Zahl</translation>
+    </message>
+    <message>
+        <source>a text</source>
+        <translation>ein Text</translation>
+    </message>
+    <message>
+        <source>a list</source>
+        <translation>eine Liste</translation>
+    </message>
+    <message>
+        <source>an object</source>
+        <translation>ein Objekt</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>between {least} and {most}</source>
+        <translation>zwischen {least} und {most}</translation>
+    </message>
+    <message>
+        <source>{least} to {most} of them</source>
+        <translation>{least} bis {most} davon</translation>
+    </message>
+    <message>
+        <source>a number of 0 or more with mm, cm or in, such as "120 mm"</source>
+        <translation>eine Zahl ab 0 mit mm, cm oder in, wie „120 mm“</translation>
+    </message>
+    <message>
+        <source>a number above 0 with mm, cm or in, such as "120 mm"</source>
+        <translation>eine Zahl über 0 mit mm, cm oder in, wie „120 mm“</translation>
+    </message>
+    <message>
+        <source>The fitting tolerance must be above 0 px; got {tolerance_px!r}.</source>
+        <translation>Die Toleranz des Anpassens muss über 0 px liegen; gegeben: {tolerance_px!r}.</translation>
+    </message>
+    <message>
+        <source>A boundary point is not a finite number.</source>
+        <translation>Ein Randpunkt ist keine endliche Zahl.</translation>
+    </message>
+    <message>
+        <source>A span to fit has fewer than two points.</source>
+        <translation>Ein Abschnitt hat weniger als zwei Punkte.</translation>
+    </message>
+    <message>
+        <source>the stretch is shorter than three pixels</source>
+        <translation>das Stück ist kürzer als drei Pixel</translation>
+    </message>
+    <message>
+        <source>both ends lie in one place; make it a circle</source>
+        <translation>beide Enden liegen an einer Stelle; mach einen Kreis daraus</translation>
+    </message>
+    <message>
+        <source>there is no node to take out</source>
+        <translation>es gibt keinen Knoten, der herausgenommen werden könnte</translation>
+    </message>
+    <message>
+        <source>the stretch has no corner between its ends</source>
+        <translation>das Stück hat zwischen seinen Enden keine Ecke</translation>
+    </message>
+    <message>
+        <source>both ends run the same way and do not meet</source>
+        <translation>beide Enden laufen gleich und treffen sich nicht</translation>
+    </message>
+    <message>
+        <source>both ends run away from each other and do not meet</source>
+        <translation>beide Enden laufen auseinander und treffen sich nicht</translation>
+    </message>
+    <message>
+        <source>Writing</source>
+        <translation>Schreiben</translation>
+    </message>
+    <message>
+        <source>is a folder; give the name of a file in it.</source>
+        <translation>ist ein Ordner; nenne eine Datei darin.</translation>
+    </message>
+    <message>
+        <source>is a device, not a file; give the name of a file.</source>
+        <translation>ist ein Gerät, keine Datei; nenne eine Datei.</translation>
+    </message>
+    <message>
+        <source>the folder {folder} does not exist.</source>
+        <translation>den Ordner {folder} gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>could not be written ({why}).</source>
+        <translation>konnte nicht geschrieben werden ({why}).</translation>
+    </message>
+    <message>
+        <source>not written: its suffix is none that this program writes ({suffixes}).</source>
+        <translation>nicht geschrieben: diese Endung schreibt das Programm nicht ({suffixes}).</translation>
+    </message>
+    <message>
+        <source>Layered SVG</source>
+        <translation>SVG mit Ebenen</translation>
+    </message>
+    <message>
+        <source>Looking for faults</source>
+        <translation>Suche nach Fehlern</translation>
+    </message>
+    <message>
+        <source>Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG.</source>
+        <translation>Öffne ein Bild in PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF oder HEIF, ein PDF oder ein SVG.</translation>
+    </message>
+    <message>
+        <source>is a folder, not a picture.</source>
+        <translation>ist ein Ordner, kein Bild.</translation>
+    </message>
+    <message>
+        <source>Name the pictures in it.</source>
+        <translation>Nenne die Bilder darin.</translation>
+    </message>
+    <message>
+        <source>is not an ordinary file.</source>
+        <translation>ist keine gewöhnliche Datei.</translation>
+    </message>
+    <message>
+        <source>has {mb:.0f} MB; at most {mb2} MB are read.</source>
+        <translation>hat {mb:.0f} MB; höchstens {mb2} MB werden gelesen.</translation>
+    </message>
+    <message>
+        <source>Save a smaller copy.</source>
+        <translation>Speichere eine kleinere Kopie.</translation>
+    </message>
+    <message>
+        <source>there is no such file.</source>
+        <translation>diese Datei gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>Check the name and the folder.</source>
+        <translation>Prüfe Namen und Ordner.</translation>
+    </message>
+    <message>
+        <source>this file may not be read.</source>
+        <translation>diese Datei darf nicht gelesen werden.</translation>
+    </message>
+    <message>
+        <source>Check its permissions.</source>
+        <translation>Prüfe ihre Rechte.</translation>
+    </message>
+    <message>
+        <source>cannot be read ({strerror}).</source>
+        <translation>kann nicht gelesen werden ({strerror}).</translation>
+    </message>
+    <message>
+        <source>the file is empty.</source>
+        <translation>die Datei ist leer.</translation>
+    </message>
+    <message>
+        <source>Copy or download it again.</source>
+        <translation>Kopiere oder lade sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>The file has several pictures; the first is used.</source>
+        <translation>Die Datei enthält mehrere Bilder; das erste wird genommen.</translation>
+    </message>
+    <message>
+        <source>does not fit into memory.</source>
+        <translation>passt nicht in den Speicher.</translation>
+    </message>
+    <message>
+        <source>the picture is damaged or cut short ({short}).</source>
+        <translation>das Bild ist beschädigt oder abgeschnitten ({short}).</translation>
+    </message>
+    <message>
+        <source>Copy or export it again.</source>
+        <translation>Kopiere oder exportiere es noch einmal.</translation>
+    </message>
+    <message>
+        <source>this is not a picture the program reads.</source>
+        <translation>das ist kein Bild, das dieses Programm liest.</translation>
+    </message>
+    <message>
+        <source>the picture's header is damaged ({short}).</source>
+        <translation>der Kopf des Bildes ist beschädigt ({short}).</translation>
+    </message>
+    <message>
+        <source>claims {width} × {height} px, {height2:,.0f} megapixels; at most {max_pixels:.0f} are opened.</source>
+        <translation>gibt {width} × {height} px an, {height2:,.0f} Megapixel; höchstens {max_pixels:.0f} werden geöffnet.</translation>
+    </message>
+    <message>
+        <source>is {width} × {height} px; a picture to trace needs at least {smallest_side_px} px on each side.</source>
+        <translation>hat {width} × {height} px; ein Bild zum Nachzeichnen braucht mindestens {smallest_side_px} px je Seite.</translation>
+    </message>
+    <message>
+        <source>Use a larger version.</source>
+        <translation>Nimm eine größere Fassung.</translation>
+    </message>
+    <message>
+        <source>every pixel is transparent; there is nothing to trace.</source>
+        <translation>jeder Pixel ist durchsichtig; es gibt nichts nachzuzeichnen.</translation>
+    </message>
+    <message>
+        <source>Export the picture with its colours.</source>
+        <translation>Exportiere das Bild mit seinen Farben.</translation>
+    </message>
+    <message>
+        <source>The colour profile in the file could not be used; colours are read as sRGB.</source>
+        <translation>Das Farbprofil der Datei war nicht zu gebrauchen; die Farben werden als sRGB gelesen.</translation>
+    </message>
+    <message>
+        <source>The file has ink colours without a profile; colours on screen are an estimate.</source>
+        <translation>Die Datei hat Druckfarben ohne Profil; die Farben am Bildschirm sind eine Schätzung.</translation>
+    </message>
+    <message>
+        <source>is {width_px:.0f} × {height_px:.0f} px at {dpi:.0f} dpi; at most {max_pixels:.0f} megapixels are drawn.</source>
+        <translation>hat {width_px:.0f} × {height_px:.0f} px bei {dpi:.0f} dpi; höchstens {max_pixels:.0f} Megapixel werden gezeichnet.</translation>
+    </message>
+    <message>
+        <source>Choose {most} dpi or less.</source>
+        <translation>Wähle {most} dpi oder weniger.</translation>
+    </message>
+    <message>
+        <source>is too small to draw at this resolution.</source>
+        <translation>ist bei dieser Auflösung zu klein zum Zeichnen.</translation>
+    </message>
+    <message>
+        <source>Choose a higher one.</source>
+        <translation>Wähle eine höhere.</translation>
+    </message>
+    <message>
+        <source>has no page.</source>
+        <translation>hat keine Seite.</translation>
+    </message>
+    <message>
+        <source>Export it again.</source>
+        <translation>Exportiere es noch einmal.</translation>
+    </message>
+    <message>
+        <source>is locked with a password.</source>
+        <translation>ist mit einem Passwort gesperrt.</translation>
+    </message>
+    <message>
+        <source>Open it elsewhere and save it without one.</source>
+        <translation>Öffne es anderswo und speichere es ohne.</translation>
+    </message>
+    <message>
+        <source>this PDF is damaged or cut short.</source>
+        <translation>dieses PDF ist beschädigt oder abgeschnitten.</translation>
+    </message>
+    <message>
+        <source>has {count} pages; page {page} is not there.</source>
+        <translation>hat {count} Seiten; Seite {page} gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>has 1 page; page {page} is not there.</source>
+        <translation>hat 1 Seite; Seite {page} gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>Choose another page.</source>
+        <translation>Wähle eine andere Seite.</translation>
+    </message>
+    <message>
+        <source>its page {page} claims to be {width_in:.0f} × {height_in:.0f} mm.</source>
+        <translation>ihre Seite {page} gibt {width_in:.0f} × {height_in:.0f} mm an.</translation>
+    </message>
+    <message>
+        <source>Export it at its real size.</source>
+        <translation>Exportiere es in seiner wahren Größe.</translation>
+    </message>
+    <message>
+        <source>its page {page} is damaged.</source>
+        <translation>ihre Seite {page} ist beschädigt.</translation>
+    </message>
+    <message>
+        <source>has {mb:.0f} MB; at most {mb2} MB of SVG are read.</source>
+        <translation>hat {mb:.0f} MB; höchstens {mb2} MB SVG werden gelesen.</translation>
+    </message>
+    <message>
+        <source>Save a simpler copy.</source>
+        <translation>Speichere eine einfachere Kopie.</translation>
+    </message>
+    <message>
+        <source>this SVG cannot be drawn.</source>
+        <translation>dieses SVG kann nicht gezeichnet werden.</translation>
+    </message>
+    <message>
+        <source>Save a plain copy of it.</source>
+        <translation>Speichere eine schlichte Kopie davon.</translation>
+    </message>
+    <message>
+        <source>this SVG shows nothing.</source>
+        <translation>dieses SVG zeigt nichts.</translation>
+    </message>
+    <message>
+        <source>Export it with its shapes.</source>
+        <translation>Exportiere es mit seinen Formen.</translation>
+    </message>
+    <message>
+        <source>this SVG defines entities, which no drawing needs; it is not opened.</source>
+        <translation>dieses SVG bestimmt Entities, die keine Zeichnung braucht; es wird nicht geöffnet.</translation>
+    </message>
+    <message>
+        <source>this SVG is nested more than {max_depth} deep or has more than {max_elements} parts.</source>
+        <translation>dieses SVG ist mehr als {max_depth} tief verschachtelt oder hat mehr als {max_elements} Teile.</translation>
+    </message>
+    <message>
+        <source>this SVG is damaged or cut short.</source>
+        <translation>dieses SVG ist beschädigt oder abgeschnitten.</translation>
+    </message>
+    <message>
+        <source>this is not an SVG drawing.</source>
+        <translation>das ist keine SVG-Zeichnung.</translation>
+    </message>
+    <message>
+        <source>Open another file.</source>
+        <translation>Öffne eine andere Datei.</translation>
+    </message>
+    <message>
+        <source>A script in the file was left out.</source>
+        <translation>Ein Skript in der Datei wurde weggelassen.</translation>
+    </message>
+    <message>
+        <source>Something that the file points to outside itself was left out.</source>
+        <translation>Etwas, worauf die Datei außerhalb ihrer selbst verweist, wurde weggelassen.</translation>
+    </message>
+    <message>
+        <source>Text is drawn in the program's own font; turn it into outlines to keep its look.</source>
+        <translation>Text wird in der Schrift des Programms gezeichnet; wandle ihn in Umrisse um, damit er so aussieht.</translation>
+    </message>
+    <message>
+        <source>this SVG repeats parts of itself too often to be drawn.</source>
+        <translation>dieses SVG wiederholt Teile seiner selbst zu oft, um gezeichnet zu werden.</translation>
+    </message>
+    <message>
+        <source>this SVG states no size.</source>
+        <translation>dieses SVG nennt keine Größe.</translation>
+    </message>
+    <message>
+        <source>Save it with a width and a height.</source>
+        <translation>Speichere es mit Breite und Höhe.</translation>
+    </message>
+    <message>
+        <source>this SVG claims to be {sides:.0f} × {sides2:.0f} mm.</source>
+        <translation>dieses SVG gibt {sides:.0f} × {sides2:.0f} mm an.</translation>
+    </message>
+    <message>
+        <source>Save it at its real size.</source>
+        <translation>Speichere es in seiner wahren Größe.</translation>
+    </message>
+    <message>
+        <source>Preparing the picture</source>
+        <translation>Das Bild wird vorbereitet</translation>
+    </message>
+    <message>
+        <source>a line of some length</source>
+        <translation>eine Linie von einiger Länge</translation>
+    </message>
+    <message>
+        <source>Turn</source>
+        <translation>Drehen</translation>
+    </message>
+    <message>
+        <source>clockwise, in degrees</source>
+        <translation>im Uhrzeigersinn, in Grad</translation>
+    </message>
+    <message>
+        <source>Take the screen out</source>
+        <translation>Druckraster entfernen</translation>
+    </message>
+    <message>
+        <source>take out the dots of a printed page</source>
+        <translation>die Punkte einer gedruckten Seite entfernen</translation>
+    </message>
+    <message>
+        <source>Level the light</source>
+        <translation>Licht ausgleichen</translation>
+    </message>
+    <message>
+        <source>even out the light of a scan or photo</source>
+        <translation>das Licht eines Scans oder Fotos ausgleichen</translation>
+    </message>
+    <message>
+        <source>Calm grain</source>
+        <translation>Korn beruhigen</translation>
+    </message>
+    <message>
+        <source>take out grain, edges kept</source>
+        <translation>Korn entfernen, Kanten bleiben</translation>
+    </message>
+    <message>
+        <source>Lift the pencil</source>
+        <translation>Bleistift anheben</translation>
+    </message>
+    <message>
+        <source>pale strokes darker</source>
+        <translation>blasse Striche dunkler</translation>
+    </message>
+    <message>
+        <source>Enlarge</source>
+        <translation>Vergrößern</translation>
+    </message>
+    <message>
+        <source>a small picture larger, edges kept</source>
+        <translation>ein kleines Bild größer, Kanten bleiben</translation>
+    </message>
+    <message>
+        <source>four corners as shares of width and height</source>
+        <translation>vier Ecken als Anteile von Breite und Höhe</translation>
+    </message>
+    <message>
+        <source>four corners in turn around a page</source>
+        <translation>vier Ecken der Reihe nach um eine Seite</translation>
+    </message>
+    <message>
+        <source>left, top, right and bottom between 0 and 1</source>
+        <translation>links, oben, rechts und unten zwischen 0 und 1</translation>
+    </message>
+    <message>
+        <source>A label image must be two-dimensional and not empty; got shape {shape}.</source>
+        <translation>Ein Labelbild muss zweidimensional und nicht leer sein; gegeben: Form {shape}.</translation>
+    </message>
+    <message>
+        <source>a material lies on one it does not bond to</source>
+        <translation>ein Material liegt auf einem, an dem es nicht haftet</translation>
+    </message>
+    <message>
+        <source>{name} must not lie on another {family}: the press does not bond them. Choose a plain film below it, or lay them beside each other (fitted).</source>
+        <translation>{name} darf nicht auf anderem Material dieser Art liegen ({family}): die Presse verbindet sie nicht. Wähle darunter eine glatte Folie oder lege sie nebeneinander (eingepasst).</translation>
+    </message>
+    <message>
+        <source>the tool must not cut this material</source>
+        <translation>das Werkzeug darf dieses Material nicht schneiden</translation>
+    </message>
+    <message>
+        <source>{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or tool; the machine's manual decides.</source>
+        <translation>{name} wird nicht so geschnitten ({tool}): die Dämpfe sind giftig und zerfressen die Maschine. Wähle ein anderes Material oder Werkzeug; das Handbuch der Maschine entscheidet.</translation>
+    </message>
+    <message>
+        <source>{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine's manual decides.</source>
+        <translation>{name} wird nicht so geschnitten ({tool}): dafür ist es nicht gemacht. Wähle ein anderes Material oder Werkzeug; das Handbuch der Maschine entscheidet.</translation>
+    </message>
+    <message>
+        <source>several pieces of a shrinking material carried over as one</source>
+        <translation>mehrere Teile eines schrumpfenden Materials werden als eines übertragen</translation>
+    </message>
+    <message>
+        <source>{name} shrinks under heat: {pieces} pieces carried over as one move against each other. Carry them one by one.</source>
+        <translation>{name} schrumpft unter Hitze: {pieces} Teile, als eines übertragen, verschieben sich gegeneinander. Übertrage sie einzeln.</translation>
+    </message>
+    <message>
+        <source>Part its pieces</source>
+        <translation>Teile einzeln übertragen</translation>
+    </message>
+    <message>
+        <source>a shape is narrower than its material bears</source>
+        <translation>eine Form ist schmaler, als ihr Material verträgt</translation>
+    </message>
+    <message>
+        <source>{width:.2f} mm is too thin for {name}, which bears {bears:g} mm.</source>
+        <translation>{width:.2f} mm sind zu dünn für {name}, das {bears:g} mm verträgt.</translation>
+    </message>
+    <message>
+        <source>two cuts are nearer than their material bears</source>
+        <translation>zwei Schnitte liegen näher, als ihr Material verträgt</translation>
+    </message>
+    <message>
+        <source>Two cuts come within {space:.2f} mm; {name} wants {wants:g} mm between cuts. Drop what parts them, or make the work larger.</source>
+        <translation>Zwei Schnitte kommen sich bis auf {space:.2f} mm nahe; {name} braucht {wants:g} mm zwischen Schnitten. Lass weg, was sie trennt, oder mach die Arbeit größer.</translation>
+    </message>
+    <message>
+        <source>the stack is higher than the frame is deep</source>
+        <translation>der Stapel ist höher, als der Rahmen tief ist</translation>
+    </message>
+    <message>
+        <source>The stack is {high:.1f} mm high and the frame {deep:g} mm deep. Take fewer or thinner sheets or spacers.</source>
+        <translation>Der Stapel ist {high:.1f} mm hoch und der Rahmen {deep:g} mm tief. Nimm weniger oder dünnere Bogen oder Abstandhalter.</translation>
+    </message>
+    <message>
+        <source>regions under the smallest detail were given to a neighbour</source>
+        <translation>Flächen unter dem kleinsten Detail gingen an einen Nachbarn</translation>
+    </message>
+    <message>
+        <source>1 region under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more.</source>
+        <translation>1 Fläche unter {smallest:g} mm ging an einen Nachbarn. Setze das kleinste Detail herab, um mehr zu behalten.</translation>
+    </message>
+    <message>
+        <source>{count} regions under {smallest:g} mm went to a neighbour. Lower the smallest detail to keep more.</source>
+        <translation>{count} Flächen unter {smallest:g} mm gingen an einen Nachbarn. Setze das kleinste Detail herab, um mehr zu behalten.</translation>
+    </message>
+    <message>
+        <source>Bring them back</source>
+        <translation>Zurückholen</translation>
+    </message>
+    <message>
+        <source>a palette colour has no region left</source>
+        <translation>eine Farbe der Palette hat keine Fläche mehr</translation>
+    </message>
+    <message>
+        <source>The colour {hex} has no region left; all of its areas are under the smallest detail.</source>
+        <translation>Die Farbe {hex} hat keine Fläche mehr; alle ihre Flächen liegen unter dem kleinsten Detail.</translation>
+    </message>
+    <message>
+        <source>Take it out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>nothing is left to cut</source>
+        <translation>es ist nichts mehr zu schneiden</translation>
+    </message>
+    <message>
+        <source>Nothing is left to cut. Put a layer back in, keep the ground, or choose more colours.</source>
+        <translation>Es ist nichts mehr zu schneiden. Nimm eine Ebene wieder hinein, behalte den Grund oder wähle mehr Farben.</translation>
+    </message>
+    <message>
+        <source>Bring layers back</source>
+        <translation>Ebenen zurückholen</translation>
+    </message>
+    <message>
+        <source>the order is good but not proven best</source>
+        <translation>die Reihenfolge ist gut, aber nicht als die beste bewiesen</translation>
+    </message>
+    <message>
+        <source>More than 16 colours: the proposed order is good, but not proven to cut least.</source>
+        <translation>Mehr als 16 Farben: die vorgeschlagene Reihenfolge ist gut, aber dass sie am wenigsten schneidet, ist nicht bewiesen.</translation>
+    </message>
+    <message>
+        <source>an edit no longer finds its region</source>
+        <translation>eine Entscheidung findet ihre Fläche nicht mehr</translation>
+    </message>
+    <message>
+        <source>A dropped region does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Eine weggelassene Fläche bewirkt jetzt nichts: eine wie die, für die sie bestimmt war, gibt es hier nicht. Schalte sie aus, nimm sie heraus oder mach sie neu.</translation>
+    </message>
+    <message>
+        <source>An opened window does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Ein geöffnetes Fenster bewirkt jetzt nichts: eine Fläche wie die, für die es bestimmt war, gibt es hier nicht. Schalte es aus, nimm es heraus oder mach es neu.</translation>
+    </message>
+    <message>
+        <source>A given colour does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Eine gegebene Farbe bewirkt jetzt nichts: eine Fläche wie die, für die sie bestimmt war, gibt es hier nicht. Schalte sie aus, nimm sie heraus oder mach sie neu.</translation>
+    </message>
+    <message>
+        <source>A kept region does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Eine behaltene Fläche bewirkt jetzt nichts: eine wie die, für die sie bestimmt war, gibt es hier nicht. Schalte sie aus, nimm sie heraus oder mach sie neu.</translation>
+    </message>
+    <message>
+        <source>A window to a sheet below does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Ein Fenster zu einem Bogen darunter bewirkt jetzt nichts: eine Fläche wie die, für die es bestimmt war, gibt es hier nicht. Schalte es aus, nimm es heraus oder mach es neu.</translation>
+    </message>
+    <message>
+        <source>A piece on top does nothing now: no region like the one it was made for is here. Switch it off, take it out, or make it anew.</source>
+        <translation>Ein Teil obenauf bewirkt jetzt nichts: eine Fläche wie die, für die es bestimmt war, gibt es hier nicht. Schalte es aus, nimm es heraus oder mach es neu.</translation>
+    </message>
+    <message>
+        <source>{count} more edits do nothing now.</source>
+        <translation>{count} weitere Entscheidungen bewirken jetzt nichts.</translation>
+    </message>
+    <message>
+        <source>Take them out</source>
+        <translation>Alle herausnehmen</translation>
+    </message>
+    <message>
+        <source>a split line or a new course does nothing</source>
+        <translation>eine Trennlinie oder ein neuer Verlauf bewirkt nichts</translation>
+    </message>
+    <message>
+        <source>The new course of a boundary does nothing now: the stretch it was made for is not here, or another boundary is in its way. Switch it off, take it out, or draw it anew.</source>
+        <translation>Der neue Verlauf eines Randes bewirkt jetzt nichts: das Stück, für das er bestimmt war, gibt es hier nicht, oder ein anderer Rand ist im Weg. Schalte ihn aus, nimm ihn heraus oder zeichne ihn neu.</translation>
+    </message>
+    <message>
+        <source>A split line parts nothing: it must run from one side of a shape to the other. Switch it off, take it out, or draw it anew.</source>
+        <translation>Eine Trennlinie trennt nichts: sie muss von einer Seite einer Form zur anderen laufen. Schalte sie aus, nimm sie heraus oder zeichne sie neu.</translation>
+    </message>
+    <message>
+        <source>a shape is narrower than the smallest width</source>
+        <translation>eine Form ist schmaler als die kleinste Breite</translation>
+    </message>
+    <message>
+        <source>Only {width:.2f} mm wide here, under {limit:g} mm; it may tear in cutting or weeding.</source>
+        <translation>Hier nur {width:.2f} mm breit, unter {limit:g} mm; das kann beim Schneiden oder Entgittern reißen.</translation>
+    </message>
+    <message>
+        <source>Thicken here</source>
+        <translation>Hier verdicken</translation>
+    </message>
+    <message>
+        <source>a sharp point may lift or tear</source>
+        <translation>eine scharfe Spitze kann sich heben oder reißen</translation>
+    </message>
+    <message>
+        <source>A point is sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear.</source>
+        <translation>Eine Spitze ist schärfer als {limit:g} Grad (die schärfste {sharpest:.0f}); sie kann sich heben oder reißen.</translation>
+    </message>
+    <message>
+        <source>{count} points are sharper than {limit:g} degrees (the sharpest {sharpest:.0f}); they may lift or tear.</source>
+        <translation>{count} Spitzen sind schärfer als {limit:g} Grad (die schärfste {sharpest:.0f}); sie können sich heben oder reißen.</translation>
+    </message>
+    <message>
+        <source>pieces too small to weed or to stick</source>
+        <translation>Teile zu klein zum Entgittern oder Kleben</translation>
+    </message>
+    <message>
+        <source>1 piece is smaller than a dot of {limit:g} mm: too small to weed or to stick.</source>
+        <translation>1 Teil ist kleiner als ein Punkt von {limit:g} mm: zu klein zum Entgittern oder Kleben.</translation>
+    </message>
+    <message>
+        <source>{count} pieces are smaller than a dot of {limit:g} mm: too small to weed or to stick.</source>
+        <translation>{count} Teile sind kleiner als ein Punkt von {limit:g} mm: zu klein zum Entgittern oder Kleben.</translation>
+    </message>
+    <message>
+        <source>Drop them</source>
+        <translation>Weglassen</translation>
+    </message>
+    <message>
+        <source>a layer has the colour of what it is laid on</source>
+        <translation>eine Ebene hat die Farbe dessen, worauf sie liegt</translation>
+    </message>
+    <message>
+        <source>{name} has the colour of what it is laid on. Left out, the ground shows in its place, and {cut:.0f} mm of cutting and a sheet are saved; what lies under it shows too, so look at it.</source>
+        <translation>{name} hat die Farbe dessen, worauf alles liegt. Weggelassen zeigt sich dort der Grund, und {cut:.0f} mm Schnitt und ein Bogen sind gespart; auch was darunter liegt, zeigt sich, also sieh es dir an.</translation>
+    </message>
+    <message>
+        <source>Leave it out</source>
+        <translation>Auslassen</translation>
+    </message>
+    <message>
+        <source>a layer does not fit the carrier</source>
+        <translation>eine Ebene passt nicht auf den Träger</translation>
+    </message>
+    <message>
+        <source>{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one.</source>
+        <translation>{width:.0f} × {height:.0f} mm sind mehr als ein 12-Zoll-Träger (schneidet {carrier:.0f} mm); es passt auf einen von 12 × 24 Zoll.</translation>
+    </message>
+    <message>
+        <source>{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at most. Make the work smaller or divide this layer.</source>
+        <translation>{width:.0f} × {height:.0f} mm passen nicht auf einen 12-Zoll-Träger, der höchstens {carrier:.0f} × {long:.0f} mm schneidet. Mach die Arbeit kleiner oder teile diese Ebene.</translation>
+    </message>
+    <message>
+        <source>Make it fit</source>
+        <translation>Passend machen</translation>
+    </message>
+    <message>
+        <source>the picture has few pixels for the wanted size</source>
+        <translation>das Bild hat wenige Pixel für die gewünschte Größe</translation>
+    </message>
+    <message>
+        <source>{density:.1f} pixels per mm at this size; clean curves want {wanted:.0f}. The picture is good for about {good_mm:.0f} mm in width: find a larger copy or cut it smaller.</source>
+        <translation>{density:.1f} Pixel je mm bei dieser Größe; saubere Kurven brauchen {wanted:.0f}. Das Bild reicht für etwa {good_mm:.0f} mm Breite: suche eine größere Kopie oder schneide es kleiner.</translation>
+    </message>
+    <message>
+        <source>Use that width</source>
+        <translation>Diese Breite nehmen</translation>
+    </message>
+    <message>
+        <source>part of the picture is shading rather than flat colour</source>
+        <translation>ein Teil des Bildes ist Schattierung statt flacher Farbe</translation>
+    </message>
+    <message>
+        <source>{share:.0%} of the picture is shading, not flat colour. Its edges will follow ragged steps of tone: read it as a photo, in a few calm tones, or find a flat version.</source>
+        <translation>{share:.0%} des Bildes sind Schattierung, keine flache Farbe. Ihre Kanten folgen zerfransten Tonstufen: lies es als Foto, in wenigen ruhigen Tönen, oder suche eine flache Fassung.</translation>
+    </message>
+    <message>
+        <source>Read it as a photo</source>
+        <translation>Als Foto lesen</translation>
+    </message>
+    <message>
+        <source>edges are soft or blurred</source>
+        <translation>Kanten sind weich oder verschwommen</translation>
+    </message>
+    <message>
+        <source>Edges are about {width:.0f} pixels soft: enlarged or out of focus. Details finer than that are gone.</source>
+        <translation>Kanten sind etwa {width:.0f} Pixel weich: vergrößert oder unscharf. Feinere Details sind verloren.</translation>
+    </message>
+    <message>
+        <source>compression noise or grain</source>
+        <translation>Störungen der Kompression oder Korn</translation>
+    </message>
+    <message>
+        <source>Flat areas vary by {noise:.0f} of 255: grain. Specks under the smallest detail are cleaned away; taking the grain out first gives calmer outlines.</source>
+        <translation>Flache Flächen schwanken um {noise:.0f} von 255: Korn. Sprenkel unter dem kleinsten Detail werden weggeräumt; ruhigere Umrisse gibt es, wenn das Korn zuerst entfernt wird.</translation>
+    </message>
+    <message>
+        <source>Take out grain</source>
+        <translation>Korn entfernen</translation>
+    </message>
+    <message>
+        <source>the picture holds no area a person would cut</source>
+        <translation>das Bild enthält keine Fläche, die jemand schneiden würde</translation>
+    </message>
+    <message>
+        <source>Neighbouring pixels have nothing in common; there is no area in this picture to cut.</source>
+        <translation>Benachbarte Pixel haben nichts gemeinsam; in diesem Bild gibt es keine Fläche zum Schneiden.</translation>
+    </message>
+    <message>
+        <source>a page lies in the picture at a slant</source>
+        <translation>eine Seite liegt schräg im Bild</translation>
+    </message>
+    <message>
+        <source>A page lies in the picture at a slant, with the table around it. Flatten it before anything else is judged.</source>
+        <translation>Eine Seite liegt schräg im Bild, mit dem Tisch darum. Mach sie flach, bevor sonst etwas beurteilt wird.</translation>
+    </message>
+    <message>
+        <source>Flatten the page</source>
+        <translation>Seite flach machen</translation>
+    </message>
+    <message>
+        <source>level and upright lines lean</source>
+        <translation>waagerechte und senkrechte Linien neigen sich</translation>
+    </message>
+    <message>
+        <source>Lines lean {degrees:.1f} degrees clockwise.</source>
+        <translation>Linien neigen sich um {degrees:.1f} Grad im Uhrzeigersinn.</translation>
+    </message>
+    <message>
+        <source>Lines lean {degrees:.1f} degrees anticlockwise.</source>
+        <translation>Linien neigen sich um {degrees:.1f} Grad gegen den Uhrzeigersinn.</translation>
+    </message>
+    <message>
+        <source>Straighten</source>
+        <translation>Gerade richten</translation>
+    </message>
+    <message>
+        <source>the light is uneven</source>
+        <translation>das Licht ist ungleich</translation>
+    </message>
+    <message>
+        <source>Paper is {share:.0%} darker in places: one cut-off cannot suit all of it. Level the light, or let the cut-off follow it.</source>
+        <translation>Das Papier ist stellenweise {share:.0%} dunkler: eine Schwelle passt nicht für alles. Gleiche das Licht aus oder lass die Schwelle ihm folgen.</translation>
+    </message>
+    <message>
+        <source>the dots of a printing screen</source>
+        <translation>die Punkte eines Druckrasters</translation>
+    </message>
+    <message>
+        <source>A printing screen, a dot every {period:.1f} pixels: each dot would become a piece.</source>
+        <translation>Ein Druckraster, alle {period:.1f} Pixel ein Punkt: jeder Punkt würde ein Teil.</translation>
+    </message>
+    <message>
+        <source>blocks of compression</source>
+        <translation>Blöcke der Kompression</translation>
+    </message>
+    <message>
+        <source>Compression has left blocks of 8 pixels and rings along edges. They are cleaned away as far as can be; an uncompressed copy is better.</source>
+        <translation>Die Kompression hat Blöcke von 8 Pixeln und Ringe an Kanten hinterlassen. Sie werden so gut es geht weggeräumt; eine unkomprimierte Kopie ist besser.</translation>
+    </message>
+    <message>
+        <source>Calm it</source>
+        <translation>Beruhigen</translation>
+    </message>
+    <message>
+        <source>ink is hardly darker than paper</source>
+        <translation>Tinte ist kaum dunkler als Papier</translation>
+    </message>
+    <message>
+        <source>Ink is only {darker:.0f} of 255 darker than paper; thin lines will break. Lift the pencil.</source>
+        <translation>Tinte ist nur {darker:.0f} von 255 dunkler als Papier; dünne Linien werden brechen. Hebe den Bleistift an.</translation>
+    </message>
+    <message>
+        <source>a frame or page border runs around the picture</source>
+        <translation>ein Rahmen oder Seitenrand läuft um das Bild</translation>
+    </message>
+    <message>
+        <source>A frame or page border runs around the picture and would be cut. Crop to what is inside it, unless it belongs to the design.</source>
+        <translation>Ein Rahmen oder Seitenrand läuft um das Bild und würde geschnitten. Beschneide auf das, was darin liegt, wenn er nicht zum Entwurf gehört.</translation>
+    </message>
+    <message>
+        <source>Crop inside it</source>
+        <translation>Innerhalb beschneiden</translation>
+    </message>
+    <message>
+        <source>paper texture or a watermark</source>
+        <translation>Papierstruktur oder ein Wasserzeichen</translation>
+    </message>
+    <message>
+        <source>Paper texture or a watermark under the drawing. Level the light and take the grain out, or move the cut-off away from it.</source>
+        <translation>Papierstruktur oder ein Wasserzeichen unter der Zeichnung. Gleiche das Licht aus und entferne das Korn, oder rücke die Schwelle davon weg.</translation>
+    </message>
+    <message>
+        <source>Clean the paper</source>
+        <translation>Papier reinigen</translation>
+    </message>
+    <message>
+        <source>outlines are drawn as two strokes side by side</source>
+        <translation>Umrisse sind als zwei Striche nebeneinander gezeichnet</translation>
+    </message>
+    <message>
+        <source>Outlines are drawn as two strokes side by side, {gap_mm:.1f} mm apart: each would be cut twice. Fill the gap between them.</source>
+        <translation>Umrisse sind als zwei Striche nebeneinander gezeichnet, {gap_mm:.1f} mm auseinander: jeder würde zweimal geschnitten. Fülle die Lücke dazwischen.</translation>
+    </message>
+    <message>
+        <source>Fill the gap</source>
+        <translation>Lücke füllen</translation>
+    </message>
+    <message>
+        <source>something had to be assumed while opening the file</source>
+        <translation>beim Öffnen der Datei musste etwas angenommen werden</translation>
+    </message>
+    <message>
+        <source>{note}</source>
+        <translation>{note}</translation>
+    </message>
+    <message>
+        <source>Looking for colours</source>
+        <translation>Suche nach Farben</translation>
+    </message>
+    <message>
+        <source>Calming the shading</source>
+        <translation>Die Schattierung wird beruhigt</translation>
+    </message>
+    <message>
+        <source>Drawing the tones</source>
+        <translation>Die Töne werden gezeichnet</translation>
+    </message>
+    <message>
+        <source>3 n + 1 points a ring</source>
+        <translation>3 n + 1 Punkte je Ring</translation>
+    </message>
+    <message>
+        <source>is larger than a font should be.</source>
+        <translation>ist größer, als eine Schrift sein sollte.</translation>
+    </message>
+    <message>
+        <source>could not be read as a font.</source>
+        <translation>konnte nicht als Schrift gelesen werden.</translation>
+    </message>
+    <message>
+        <source>Choose another font.</source>
+        <translation>Wähle eine andere Schrift.</translation>
+    </message>
+    <message>
+        <source>was to set {count} letters; one line of 1 to {max_letters} can be set.</source>
+        <translation>sollte {count} Buchstaben setzen; eine Zeile von 1 bis {max_letters} geht.</translation>
+    </message>
+    <message>
+        <source>film</source>
+        <translation>Folie</translation>
+    </message>
+    <message>
+        <source>heat film</source>
+        <translation>Bügelfolie</translation>
+    </message>
+    <message>
+        <source>flake film</source>
+        <translation>Glitzerfolie</translation>
+    </message>
+    <message>
+        <source>flocked film</source>
+        <translation>Flockfolie</translation>
+    </message>
+    <message>
+        <source>paper</source>
+        <translation>Papier</translation>
+    </message>
+    <message>
+        <source>card</source>
+        <translation>Karton</translation>
+    </message>
+    <message>
+        <source>board</source>
+        <translation>Pappe</translation>
+    </message>
+    <message>
+        <source>spacer</source>
+        <translation>Abstandshalter</translation>
+    </message>
+    <message>
+        <source>acrylic</source>
+        <translation>Acryl</translation>
+    </message>
+    <message>
+        <source>wood</source>
+        <translation>Holz</translation>
+    </message>
+    <message>
+        <source>fabric</source>
+        <translation>Stoff</translation>
+    </message>
+    <message>
+        <source>a short text</source>
+        <translation>ein kurzer Text</translation>
+    </message>
+    <message>
+        <source>some of {tools}</source>
+        <translation>einige von {tools}</translation>
+    </message>
+    <message>
+        <source>a list of at most {most}</source>
+        <translation>eine Liste von höchstens {most}</translation>
+    </message>
+    <message>
+        <source>Adhesive film</source>
+        <translation>Klebefolie</translation>
+    </message>
+    <message>
+        <source>Often chlorinated (PVC): never by laser.</source>
+        <translation>Oft chlorhaltig (PVC): nie mit dem Laser.</translation>
+    </message>
+    <message>
+        <source>Heat-transfer film</source>
+        <translation>Bügelfolie</translation>
+    </message>
+    <message>
+        <source>Hot press: mind your skin; the film's sheet says time and heat.</source>
+        <translation>Heiße Presse: achte auf deine Haut; das Blatt zur Folie nennt Zeit und Hitze.</translation>
+    </message>
+    <message>
+        <source>Flake film</source>
+        <translation>Glitzerfolie</translation>
+    </message>
+    <message>
+        <source>Never on flake film; on plain film yes. Hot press: mind your skin.</source>
+        <translation>Nie auf Glitzerfolie; auf glatter Folie ja. Heiße Presse: achte auf deine Haut.</translation>
+    </message>
+    <message>
+        <source>Flocked film</source>
+        <translation>Flockfolie</translation>
+    </message>
+    <message>
+        <source>Nothing bonds on its pile; it lies uppermost. Hot press: mind your skin.</source>
+        <translation>Auf ihrem Flor hält nichts; sie liegt zuoberst. Heiße Presse: achte auf deine Haut.</translation>
+    </message>
+    <message>
+        <source>Paper, 80 to 120 g/m²</source>
+        <translation>Papier, 80 bis 120 g/m²</translation>
+    </message>
+    <message>
+        <source>Laser: fire; never leave it alone.</source>
+        <translation>Laser: Feuer; nie allein lassen.</translation>
+    </message>
+    <message>
+        <source>Card, 160 to 300 g/m²</source>
+        <translation>Karton, 160 bis 300 g/m²</translation>
+    </message>
+    <message>
+        <source>Grey board</source>
+        <translation>Graupappe</translation>
+    </message>
+    <message>
+        <source>Deep cuts need several passes; keep fingers off the blade.</source>
+        <translation>Tiefe Schnitte brauchen mehrere Gänge; halte die Finger vom Messer fern.</translation>
+    </message>
+    <message>
+        <source>Foam spacer</source>
+        <translation>Schaum als Abstandshalter</translation>
+    </message>
+    <message>
+        <source>Foam gives off poisonous fumes by laser.</source>
+        <translation>Schaum gibt unter dem Laser giftige Dämpfe ab.</translation>
+    </message>
+    <message>
+        <source>Acrylic sheet</source>
+        <translation>Acrylplatte</translation>
+    </message>
+    <message>
+        <source>Laser: extraction, and never alone. Router: eyes, ears, chips.</source>
+        <translation>Laser: Absaugung, und nie allein. Fräse: Augen, Ohren, Späne.</translation>
+    </message>
+    <message>
+        <source>Plywood</source>
+        <translation>Sperrholz</translation>
+    </message>
+    <message>
+        <source>Laser: fire and smoke. Router: dust, noise, eyes.</source>
+        <translation>Laser: Feuer und Rauch. Fräse: Staub, Lärm, Augen.</translation>
+    </message>
+    <message>
+        <source>Felt or fabric</source>
+        <translation>Filz oder Stoff</translation>
+    </message>
+    <message>
+        <source>Laser: fire and smoke; man-made fibres give off poisonous fumes.</source>
+        <translation>Laser: Feuer und Rauch; Kunstfasern geben giftige Dämpfe ab.</translation>
+    </message>
+    <message>
+        <source>only the photo reading knows strong small details</source>
+        <translation>nur die Foto-Lesart kennt starke kleine Details</translation>
+    </message>
+    <message>
+        <source>only the line reading has strokes</source>
+        <translation>nur die Linien-Lesart hat Striche</translation>
+    </message>
+    <message>
+        <source>the colours of this picture were not looked for</source>
+        <translation>nach den Farben dieses Bildes wurde nicht gesucht</translation>
+    </message>
+    <message>
+        <source>another boundary is in the way</source>
+        <translation>ein anderer Rand ist im Weg</translation>
+    </message>
+    <message>
+        <source>a reading by colours needs the colours of the picture</source>
+        <translation>eine Lesart nach Farben braucht die Farben des Bildes</translation>
+    </message>
+    <message>
+        <source>Merging small regions</source>
+        <translation>Kleine Flächen werden vereint</translation>
+    </message>
+    <message>
+        <source>Finding regions</source>
+        <translation>Flächen werden gesucht</translation>
+    </message>
+    <message>
+        <source>Drawing the map</source>
+        <translation>Die Karte wird gezeichnet</translation>
+    </message>
+    <message>
+        <source>Fitting curves</source>
+        <translation>Kurven werden angepasst</translation>
+    </message>
+    <message>
+        <source>Cutting layers</source>
+        <translation>Ebenen werden geschnitten</translation>
+    </message>
+    <message>
+        <source>Looking for what may go wrong</source>
+        <translation>Suche danach, was schiefgehen kann</translation>
+    </message>
+    <message>
+        <source>Judging the picture</source>
+        <translation>Das Bild wird beurteilt</translation>
+    </message>
+    <message>
+        <source>looks like noise: neighbouring pixels have nothing in common, so there is no area to cut.</source>
+        <translation>sieht nach Rauschen aus: benachbarte Pixel haben nichts gemeinsam, also gibt es keine Fläche zum Schneiden.</translation>
+    </message>
+    <message>
+        <source>Use a picture with drawn shapes.</source>
+        <translation>Nimm ein Bild mit gezeichneten Formen.</translation>
+    </message>
+    <message>
+        <source>is one flat colour; there is nothing to trace.</source>
+        <translation>ist eine einzige flache Farbe; es gibt nichts nachzuzeichnen.</translation>
+    </message>
+    <message>
+        <source>Use a picture with drawn shapes, or keep the background.</source>
+        <translation>Nimm ein Bild mit gezeichneten Formen oder behalte den Hintergrund.</translation>
+    </message>
+    <message>
+        <source>2 to {max_colours} pictures make a work in layers; {count} were given.</source>
+        <translation>2 bis {max_colours} Bilder ergeben eine Arbeit in Ebenen; gegeben wurden {count}.</translation>
+    </message>
+    <message>
+        <source>is {width} × {height} px and {name} is {width2} × {height2}; layers share one frame.</source>
+        <translation>hat {width} × {height} px und {name} hat {width2} × {height2}; Ebenen haben einen gemeinsamen Rahmen.</translation>
+    </message>
+    <message>
+        <source>Export them with the same canvas.</source>
+        <translation>Exportiere sie mit derselben Bildfläche.</translation>
+    </message>
+    <message>
+        <source>is transparent all over.</source>
+        <translation>ist überall durchsichtig.</translation>
+    </message>
+    <message>
+        <source>Leave it out, or export it with its shapes.</source>
+        <translation>Lass es weg oder exportiere es mit seinen Formen.</translation>
+    </message>
+    <message>
+        <source>is one colour all over.</source>
+        <translation>ist überall eine Farbe.</translation>
+    </message>
+    <message>
+        <source>Lighthouse badge</source>
+        <translation>Leuchtturm-Abzeichen</translation>
+    </message>
+    <message>
+        <source>Flat clipart in six colours, on a white ground</source>
+        <translation>Flache Grafik in sechs Farben auf weißem Grund</translation>
+    </message>
+    <message>
+        <source>Kingfisher sketch</source>
+        <translation>Eisvogel-Skizze</translation>
+    </message>
+    <message>
+        <source>An ink drawing as a scanner sees it</source>
+        <translation>Eine Tuschezeichnung, wie ein Scanner sie sieht</translation>
+    </message>
+    <message>
+        <source>Lantern panel</source>
+        <translation>Laternentafel</translation>
+    </message>
+    <message>
+        <source>Line art with many enclosed regions</source>
+        <translation>Linienzeichnung mit vielen umschlossenen Flächen</translation>
+    </message>
+    <message>
+        <source>Paper boat</source>
+        <translation>Papierboot</translation>
+    </message>
+    <message>
+        <source>Like a photograph: all shading, to be cut out by two strokes</source>
+        <translation>Wie ein Foto: lauter Schattierung, mit zwei Strichen auszuschneiden</translation>
+    </message>
+    <message>
+        <source>Pencil by phone</source>
+        <translation>Bleistift per Telefon</translation>
+    </message>
+    <message>
+        <source>A pencil sketch on a table, seen at a slant: flatten, level, lift</source>
+        <translation>Eine Bleistiftskizze auf einem Tisch, schräg gesehen: flach machen, ebnen, abheben</translation>
+    </message>
+    <message>
+        <source>Small mark</source>
+        <translation>Kleines Zeichen</translation>
+    </message>
+    <message>
+        <source>Few pixels, fringes and rings: its colours are found all the same</source>
+        <translation>Wenige Pixel, Säume und Ringe: seine Farben werden trotzdem gefunden</translation>
+    </message>
+    <message>
+        <source>Lantern page</source>
+        <translation>Laternenseite</translation>
+    </message>
+    <message>
+        <source>A page of a PDF in lines, two of which are to go</source>
+        <translation>Eine PDF-Seite aus Linien, von denen zwei weg sollen</translation>
+    </message>
+    <message>
+        <source>Five layers</source>
+        <translation>Fünf Ebenen</translation>
+    </message>
+    <message>
+        <source>Five pictures with one frame, a sheet each</source>
+        <translation>Fünf Bilder mit einem Rahmen, je ein Bogen</translation>
+    </message>
+    <message>
+        <source>Portrait</source>
+        <translation>Porträt</translation>
+    </message>
+    <message>
+        <source>A photo-like face for layered paper</source>
+        <translation>Ein Gesicht wie ein Foto, für Papier in Schichten</translation>
+    </message>
+    <message>
+        <source>Boats in pen</source>
+        <translation>Boote mit dem Stift</translation>
+    </message>
+    <message>
+        <source>Thin open lines for a pen</source>
+        <translation>Dünne offene Linien für einen Stift</translation>
+    </message>
+    <message>
+        <source>not saved: its settings and edits take {mb:.0f} MB, and at most {mb2} MB can be opened again. Let alternatives or drawn boundaries go.</source>
+        <translation>nicht gespeichert: Einstellungen und Entscheidungen brauchen {mb:.0f} MB, und höchstens {mb2} MB lassen sich wieder öffnen. Gib Alternativen oder gezeichnete Ränder auf.</translation>
+    </message>
+    <message>
+        <source>is a folder, not a project.</source>
+        <translation>ist ein Ordner, kein Projekt.</translation>
+    </message>
+    <message>
+        <source>is larger than a project can be.</source>
+        <translation>ist größer, als ein Projekt sein kann.</translation>
+    </message>
+    <message>
+        <source>there is no such file. Check the name and the folder.</source>
+        <translation>diese Datei gibt es nicht. Prüfe Namen und Ordner.</translation>
+    </message>
+    <message>
+        <source>is not a project or is damaged; open an earlier copy.</source>
+        <translation>ist kein Projekt oder beschädigt; öffne eine frühere Kopie.</translation>
+    </message>
+    <message>
+        <source>holds {count} parts; a project has at most {max_members}.</source>
+        <translation>enthält {count} Teile; ein Projekt hat höchstens {max_members}.</translation>
+    </message>
+    <message>
+        <source>holds a part named {text!r}, which no project has; it is not opened.</source>
+        <translation>enthält einen Teil namens {text!r}, den kein Projekt hat; es wird nicht geöffnet.</translation>
+    </message>
+    <message>
+        <source>its part {filename} claims {mb:.0f} MB; at most {mb2} MB are read.</source>
+        <translation>sein Teil {filename} gibt {mb:.0f} MB an; höchstens {mb2} MB werden gelesen.</translation>
+    </message>
+    <message>
+        <source>its part {filename} is larger than it says.</source>
+        <translation>sein Teil {filename} ist größer, als er sagt.</translation>
+    </message>
+    <message>
+        <source>lacks its part {wanted}; open an earlier copy.</source>
+        <translation>ihm fehlt der Teil {wanted}; öffne eine frühere Kopie.</translation>
+    </message>
+    <message>
+        <source>its settings are damaged; open an earlier copy.</source>
+        <translation>seine Einstellungen sind beschädigt; öffne eine frühere Kopie.</translation>
+    </message>
+    <message>
+        <source>is not a Sketch Loom project.</source>
+        <translation>ist kein Projekt von Sketch Loom.</translation>
+    </message>
+    <message>
+        <source>does not say which version of the program wrote it.</source>
+        <translation>sagt nicht, welche Fassung des Programms es geschrieben hat.</translation>
+    </message>
+    <message>
+        <source>was written by a newer version (schema {schema}; this one reads up to {schema2}). Update the program to open it.</source>
+        <translation>wurde von einer neueren Fassung geschrieben (Schema {schema}; diese liest bis {schema2}). Aktualisiere das Programm, um es zu öffnen.</translation>
+    </message>
+    <message>
+        <source>a setting in it is not allowed: {error}</source>
+        <translation>eine Einstellung darin ist nicht erlaubt: {error}</translation>
+    </message>
+    <message>
+        <source>Order of work</source>
+        <translation>Reihenfolge der Arbeit</translation>
+    </message>
+    <message>
+        <source>{number}  {name}: piece {first}</source>
+        <translation>{number}  {name}: Teil {first}</translation>
+    </message>
+    <message>
+        <source>{number}  {name}: pieces {first}–{last}</source>
+        <translation>{number}  {name}: Teile {first}–{last}</translation>
+    </message>
+    <message>
+        <source>A piece with an arrow nearly fits the wrong way round: the arrow points up.</source>
+        <translation>Ein Teil mit Pfeil passt beinahe auch verkehrt herum: der Pfeil zeigt nach oben.</translation>
+    </message>
+    <message>
+        <source>Up is up on this page; true size.</source>
+        <translation>Oben ist auf dieser Seite oben; wahre Größe.</translation>
+    </message>
+    <message>
+        <source>not written: there would be {count} files, and {most} are the most. Write a file per layer, or one file.</source>
+        <translation>nicht geschrieben: es wären {count} Dateien, und höchstens {most} gehen. Schreibe eine Datei je Ebene oder eine Datei.</translation>
+    </message>
+    <message>
+        <source>is not a folder.</source>
+        <translation>ist kein Ordner.</translation>
+    </message>
+    <message>
+        <source>this folder does not exist.</source>
+        <translation>diesen Ordner gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>not written: nothing is left to cut. Put a layer back in, keep the ground or choose more colours.</source>
+        <translation>nicht geschrieben: es ist nichts mehr zu schneiden. Nimm eine Ebene wieder hinein, behalte den Grund oder wähle mehr Farben.</translation>
+    </message>
+    <message>
+        <source>settings without alternatives of their own</source>
+        <translation>Einstellungen ohne eigene Alternativen</translation>
+    </message>
+    <message>
+        <source>at most {most}</source>
+        <translation>höchstens {most}</translation>
+    </message>
+    <message>
+        <source>an object with a name and a recipe</source>
+        <translation>ein Objekt mit Namen und Rezept</translation>
+    </message>
+    <message>
+        <source>entries of at least one colour</source>
+        <translation>Einträge mit mindestens einer Farbe</translation>
+    </message>
+    <message>
+        <source>1 to 60 characters</source>
+        <translation>1 bis 60 Zeichen</translation>
+    </message>
+    <message>
+        <source>is too large for a file of presets. Choose another file.</source>
+        <translation>ist zu groß für eine Datei von Vorlagen. Wähle eine andere Datei.</translation>
+    </message>
+    <message>
+        <source>is no file of presets: it is not JSON. Choose a file that was exported here.</source>
+        <translation>ist keine Datei von Vorlagen: es ist kein JSON. Wähle eine Datei, die hier exportiert wurde.</translation>
+    </message>
+    <message>
+        <source>is no file of presets. Choose a file that was exported here.</source>
+        <translation>ist keine Datei von Vorlagen. Wähle eine Datei, die hier exportiert wurde.</translation>
+    </message>
+    <message>
+        <source>was written by a newer version of the program. Bring this one up to date.</source>
+        <translation>wurde von einer neueren Fassung des Programms geschrieben. Bring diese auf den neuesten Stand.</translation>
+    </message>
+    <message>
+        <source>preset {number} cannot be read: {error}</source>
+        <translation>Vorlage {number} kann nicht gelesen werden: {error}</translation>
+    </message>
+    <message>
+        <source>Page</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>page of a PDF</source>
+        <translation>Seite eines PDF</translation>
+    </message>
+    <message>
+        <source>Drawn with</source>
+        <translation>Gezeichnet mit</translation>
+    </message>
+    <message>
+        <source>how finely a PDF page or an SVG is drawn</source>
+        <translation>wie fein eine PDF-Seite oder ein SVG gezeichnet wird</translation>
+    </message>
+    <message>
+        <source>Finished size</source>
+        <translation>Fertige Größe</translation>
+    </message>
+    <message>
+        <source>of the side that size_side names; without it from the file's resolution, else 120 mm</source>
+        <translation>der Seite, die size_side nennt; ohne sie nach der Auflösung der Datei, sonst 120 mm</translation>
+    </message>
+    <message>
+        <source>Side</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>the side that size_mm is of</source>
+        <translation>die Seite, zu der size_mm gehört</translation>
+    </message>
+    <message>
+        <source>Unit</source>
+        <translation>Einheit</translation>
+    </message>
+    <message>
+        <source>how lengths are shown</source>
+        <translation>wie Längen gezeigt werden</translation>
+    </message>
+    <message>
+        <source>Reading</source>
+        <translation>Lesart</translation>
+    </message>
+    <message>
+        <source>how the picture is read; auto: chosen from the picture</source>
+        <translation>wie das Bild gelesen wird; auto: nach dem Bild gewählt</translation>
+    </message>
+    <message>
+        <source>Choose for me</source>
+        <translation>Für mich wählen</translation>
+    </message>
+    <message>
+        <source>Colour: flat colours, a sheet each</source>
+        <translation>Farbe: flache Farben, je ein Bogen</translation>
+    </message>
+    <message>
+        <source>Tone: ink against paper</source>
+        <translation>Ton: Tinte gegen Papier</translation>
+    </message>
+    <message>
+        <source>Line: the middle of each stroke</source>
+        <translation>Linie: die Mitte jedes Strichs</translation>
+    </message>
+    <message>
+        <source>Photo: shading in a few tones</source>
+        <translation>Foto: Schattierung in wenigen Tönen</translation>
+    </message>
+    <message>
+        <source>default: chosen from the picture</source>
+        <translation>ohne Angabe: nach dem Bild gewählt</translation>
+    </message>
+    <message>
+        <source>Colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>number of colours; without it as many as the picture has</source>
+        <translation>Zahl der Farben; ohne sie so viele, wie das Bild hat</translation>
+    </message>
+    <message>
+        <source>1 to 24</source>
+        <translation>1 bis 24</translation>
+    </message>
+    <message>
+        <source>set once a colour was edited: the colours to cut, each a list of #rrggbb that belong to it, the first gives its look</source>
+        <translation>gesetzt, sobald eine Farbe geändert wurde: die Farben zum Schneiden, jede eine Liste von #rrggbb, die zu ihr gehören, die erste bestimmt ihr Aussehen</translation>
+    </message>
+    <message>
+        <source>#rrggbb that stay in the palette whatever the number of colours</source>
+        <translation>#rrggbb, die in der Palette bleiben, wie viele Farben es auch sind</translation>
+    </message>
+    <message>
+        <source>Cut-off</source>
+        <translation>Schwelle</translation>
+    </message>
+    <message>
+        <source>ink is at or under it; without it chosen from the picture</source>
+        <translation>Tinte ist, was nicht heller ist; ohne sie nach dem Bild gewählt</translation>
+    </message>
+    <message>
+        <source>cut-off of the tone reading</source>
+        <translation>Schwelle der Ton-Lesart</translation>
+    </message>
+    <message>
+        <source>Dark is ink</source>
+        <translation>Dunkel ist Tinte</translation>
+    </message>
+    <message>
+        <source>off: light ink on dark ground</source>
+        <translation>aus: helle Tinte auf dunklem Grund</translation>
+    </message>
+    <message>
+        <source>The cut-off follows the light</source>
+        <translation>Die Schwelle folgt dem Licht</translation>
+    </message>
+    <message>
+        <source>the cut-off follows the light; cut_off then shifts it around 128</source>
+        <translation>die Schwelle folgt dem Licht; cut_off verschiebt sie dann um 128</translation>
+    </message>
+    <message>
+        <source>the cut-off follows the light</source>
+        <translation>die Schwelle folgt dem Licht</translation>
+    </message>
+    <message>
+        <source>Silhouette</source>
+        <translation>Silhouette</translation>
+    </message>
+    <message>
+        <source>all that ink encloses is ink</source>
+        <translation>alles, was Tinte umschließt, ist Tinte</translation>
+    </message>
+    <message>
+        <source>Tones, one sheet each</source>
+        <translation>Töne, je ein Bogen</translation>
+    </message>
+    <message>
+        <source>tones of the photo reading</source>
+        <translation>Töne der Foto-Lesart</translation>
+    </message>
+    <message>
+        <source>Draw dark outlines on top</source>
+        <translation>Dunkle Umrisse obenauf</translation>
+    </message>
+    <message>
+        <source>the darkest lines of a photo as a sheet on top of its tones</source>
+        <translation>die dunkelsten Linien eines Fotos als Bogen über seinen Tönen</translation>
+    </message>
+    <message>
+        <source>Keep eyes and other strong small details</source>
+        <translation>Augen und andere starke kleine Details behalten</translation>
+    </message>
+    <message>
+        <source>A small region that differs by several tones from what surrounds it stays, even under the smallest detail</source>
+        <translation>Eine kleine Fläche, die sich um mehrere Töne von ihrer Umgebung unterscheidet, bleibt, auch unter dem kleinsten Detail</translation>
+    </message>
+    <message>
+        <source>Width of the strokes</source>
+        <translation>Breite der Striche</translation>
+    </message>
+    <message>
+        <source>strokes of the line reading as shapes this wide, not pen lines</source>
+        <translation>Striche der Linien-Lesart als Formen dieser Breite statt als Stiftlinien</translation>
+    </message>
+    <message>
+        <source>Pens, a layer each</source>
+        <translation>Stifte, je eine Ebene</translation>
+    </message>
+    <message>
+        <source>a layer of pen lines for each of so many widths of stroke</source>
+        <translation>eine Ebene Stiftlinien für jede von so vielen Strichbreiten</translation>
+    </message>
+    <message>
+        <source>Shortest branch</source>
+        <translation>Kürzester Ast</translation>
+    </message>
+    <message>
+        <source>shorter side strokes of the line reading are dropped</source>
+        <translation>kürzere Seitenstriche der Linien-Lesart fallen weg</translation>
+    </message>
+    <message>
+        <source>places on strokes that were taken out</source>
+        <translation>Stellen auf Strichen, die herausgenommen wurden</translation>
+    </message>
+    <message>
+        <source>Make cuts nearer than this one</source>
+        <translation>Schnitte, die näher liegen, zu einem machen</translation>
+    </message>
+    <message>
+        <source>cuts nearer to each other than this along a length are made one</source>
+        <translation>Schnitte, die auf einer Länge näher beieinander liegen, werden einer</translation>
+    </message>
+    <message>
+        <source>What becomes of double outlines</source>
+        <translation>Was aus doppelten Umrissen wird</translation>
+    </message>
+    <message>
+        <source>which cut stays of two that run beside each other</source>
+        <translation>welcher Schnitt bleibt, wo zwei nebeneinander laufen</translation>
+    </message>
+    <message>
+        <source>One cut along the middle</source>
+        <translation>Ein Schnitt durch die Mitte</translation>
+    </message>
+    <message>
+        <source>The outer cut stays</source>
+        <translation>Der äußere Schnitt bleibt</translation>
+    </message>
+    <message>
+        <source>Filled between the two</source>
+        <translation>Gefüllt zwischen beiden</translation>
+    </message>
+    <message>
+        <source>regions grown by colour</source>
+        <translation>nach Farbe gewachsene Flächen</translation>
+    </message>
+    <message>
+        <source>parts with settings of their own</source>
+        <translation>Teile mit eigenen Einstellungen</translation>
+    </message>
+    <message>
+        <source>small details that stay, each by a place in it</source>
+        <translation>kleine Details, die bleiben, jedes durch eine Stelle darin</translation>
+    </message>
+    <message>
+        <source>Ground</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>what becomes of the picture's ground</source>
+        <translation>was aus dem Grund des Bildes wird</translation>
+    </message>
+    <message>
+        <source>Leave out, found for me</source>
+        <translation>Weglassen, für mich gefunden</translation>
+    </message>
+    <message>
+        <source>Leave out where it touches the edge</source>
+        <translation>Weglassen, wo er den Rand berührt</translation>
+    </message>
+    <message>
+        <source>Leave out everywhere</source>
+        <translation>Überall weglassen</translation>
+    </message>
+    <message>
+        <source>Keep as a layer</source>
+        <translation>Als Ebene behalten</translation>
+    </message>
+    <message>
+        <source>the ground becomes a layer</source>
+        <translation>der Grund wird eine Ebene</translation>
+    </message>
+    <message>
+        <source>Smallest detail</source>
+        <translation>Kleinstes Detail</translation>
+    </message>
+    <message>
+        <source>regions under a disc this wide go to a neighbour</source>
+        <translation>Flächen unter einer Scheibe dieser Breite gehen an einen Nachbarn</translation>
+    </message>
+    <message>
+        <source>regions under it go to a neighbour</source>
+        <translation>kleinere Flächen gehen an einen Nachbarn</translation>
+    </message>
+    <message>
+        <source>decisions about single regions, in the order in which they are applied</source>
+        <translation>Entscheidungen über einzelne Flächen, in der Reihenfolge, in der sie gelten</translation>
+    </message>
+    <message>
+        <source>only regions that edits keep or colour are there</source>
+        <translation>nur Flächen, die Entscheidungen behalten oder färben, sind da</translation>
+    </message>
+    <message>
+        <source>lines painted into the picture before it is read</source>
+        <translation>Linien, ins Bild gemalt, bevor es gelesen wird</translation>
+    </message>
+    <message>
+        <source>figures and words laid over the regions</source>
+        <translation>Figuren und Wörter über den Flächen</translation>
+    </message>
+    <message>
+        <source>split lines</source>
+        <translation>Trennlinien</translation>
+    </message>
+    <message>
+        <source>areas filled with what is around them</source>
+        <translation>Bereiche, gefüllt mit dem, was darum liegt</translation>
+    </message>
+    <message>
+        <source>Smallest width</source>
+        <translation>Kleinste Breite</translation>
+    </message>
+    <message>
+        <source>narrower places become findings</source>
+        <translation>schmalere Stellen werden gemeldet</translation>
+    </message>
+    <message>
+        <source>Outlines</source>
+        <translation>Umrisse</translation>
+    </message>
+    <message>
+        <source>true to the pixels (-2) to clean sweeps (3)</source>
+        <translation>pixeltreu (-2) bis saubere Schwünge (3)</translation>
+    </message>
+    <message>
+        <source>true to the pixels</source>
+        <translation>pixeltreu</translation>
+    </message>
+    <message>
+        <source>close</source>
+        <translation>nah</translation>
+    </message>
+    <message>
+        <source>balanced</source>
+        <translation>ausgewogen</translation>
+    </message>
+    <message>
+        <source>smooth</source>
+        <translation>glatt</translation>
+    </message>
+    <message>
+        <source>smoother</source>
+        <translation>glatter</translation>
+    </message>
+    <message>
+        <source>clean sweeps</source>
+        <translation>saubere Schwünge</translation>
+    </message>
+    <message>
+        <source>Make regular shapes exact</source>
+        <translation>Regelmäßige Formen exakt machen</translation>
+    </message>
+    <message>
+        <source>Circles, ellipses, level edges, round corners and symmetric outlines, where they keep as close to the picture as the curves do.</source>
+        <translation>Kreise, Ellipsen, waagerechte Kanten, runde Ecken und symmetrische Umrisse, wo sie so nah am Bild bleiben wie die Kurven.</translation>
+    </message>
+    <message>
+        <source>do not make circles, level lines, round corners and symmetric outlines exact</source>
+        <translation>Kreise, waagerechte Linien, runde Ecken und symmetrische Umrisse nicht exakt machen</translation>
+    </message>
+    <message>
+        <source>stretches of boundary with another course</source>
+        <translation>Stücke von Rändern mit anderem Verlauf</translation>
+    </message>
+    <message>
+        <source>Way of layering</source>
+        <translation>Art der Schichtung</translation>
+    </message>
+    <message>
+        <source>how sheets are laid on each other</source>
+        <translation>wie Bogen aufeinander gelegt werden</translation>
+    </message>
+    <message>
+        <source>stacked</source>
+        <translation>gestapelt</translation>
+    </message>
+    <message>
+        <source>fitted</source>
+        <translation>eingepasst</translation>
+    </message>
+    <message>
+        <source>windowed</source>
+        <translation>mit Fenstern</translation>
+    </message>
+    <message>
+        <source>lean</source>
+        <translation>sparsam</translation>
+    </message>
+    <message>
+        <source>Overlap</source>
+        <translation>Überlappung</translation>
+    </message>
+    <message>
+        <source>fitted and lean sheets reach so far under what covers them</source>
+        <translation>eingepasste und sparsame Bogen reichen so weit unter das, was sie bedeckt</translation>
+    </message>
+    <message>
+        <source>how much the proposed order is to save cutting, pieces and film, 0 to 1 each</source>
+        <translation>wie sehr die vorgeschlagene Reihenfolge Schnitt, Teile und Folie sparen soll, je 0 bis 1</translation>
+    </message>
+    <message>
+        <source>keys of layers, base first; empty: the proposed order</source>
+        <translation>Schlüssel der Ebenen, die unterste zuerst; leer: die vorgeschlagene Reihenfolge</translation>
+    </message>
+    <message>
+        <source>pairs (upper, lower) that proposed orders keep to</source>
+        <translation>Paare (oben, unten), an die sich vorgeschlagene Reihenfolgen halten</translation>
+    </message>
+    <message>
+        <source>what was decided about single layers</source>
+        <translation>was über einzelne Ebenen entschieden wurde</translation>
+    </message>
+    <message>
+        <source>sheets of an outline moved by a distance</source>
+        <translation>Bogen aus einem verschobenen Umriss</translation>
+    </message>
+    <message>
+        <source>Laid on</source>
+        <translation>Liegt auf</translation>
+    </message>
+    <message>
+        <source>colour of the shirt, wall or card below everything, when that was said</source>
+        <translation>Farbe von Hemd, Wand oder Karton unter allem, wenn sie genannt wurde</translation>
+    </message>
+    <message>
+        <source>Names in</source>
+        <translation>Namen in</translation>
+    </message>
+    <message>
+        <source>language that layers are named in</source>
+        <translation>Sprache, in der Ebenen benannt werden</translation>
+    </message>
+    <message>
+        <source>three shares from 0 to 1, not all 0</source>
+        <translation>drei Anteile von 0 bis 1, nicht alle 0</translation>
+    </message>
+    <message>
+        <source>pairs of layers</source>
+        <translation>Paare von Ebenen</translation>
+    </message>
+    <message>
+        <source>Thickness of a sheet</source>
+        <translation>Dicke eines Bogens</translation>
+    </message>
+    <message>
+        <source>of sheets without a material</source>
+        <translation>von Bogen ohne Material</translation>
+    </message>
+    <message>
+        <source>Spacers between sheets</source>
+        <translation>Abstandhalter zwischen Bogen</translation>
+    </message>
+    <message>
+        <source>what is between two sheets</source>
+        <translation>was zwischen zwei Bogen ist</translation>
+    </message>
+    <message>
+        <source>Depth of the frame</source>
+        <translation>Tiefe des Rahmens</translation>
+    </message>
+    <message>
+        <source>inner depth of the frame that the stack is to fit</source>
+        <translation>innere Tiefe des Rahmens, in den der Stapel passen soll</translation>
+    </message>
+    <message>
+        <source>materials that layers name</source>
+        <translation>Materialien, die Ebenen nennen</translation>
+    </message>
+    <message>
+        <source>Cut by</source>
+        <translation>Geschnitten mit</translation>
+    </message>
+    <message>
+        <source>what cuts</source>
+        <translation>was schneidet</translation>
+    </message>
+    <message>
+        <source>blade</source>
+        <translation>Klinge</translation>
+    </message>
+    <message>
+        <source>laser</source>
+        <translation>Laser</translation>
+    </message>
+    <message>
+        <source>router</source>
+        <translation>Fräse</translation>
+    </message>
+    <message>
+        <source>Weeding frame</source>
+        <translation>Entgitterrahmen</translation>
+    </message>
+    <message>
+        <source>a frame is cut so far around every sheet</source>
+        <translation>so weit um jeden Bogen wird ein Rahmen geschnitten</translation>
+    </message>
+    <message>
+        <source>Helper cuts every</source>
+        <translation>Hilfsschnitte alle</translation>
+    </message>
+    <message>
+        <source>helper cuts through the waste in the frame, so far apart</source>
+        <translation>Hilfsschnitte durch den Abfall im Rahmen, so weit auseinander</translation>
+    </message>
+    <message>
+        <source>Marks on every sheet, to lay them by</source>
+        <translation>Marken auf jedem Bogen, um ihn danach zu legen</translation>
+    </message>
+    <message>
+        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
+        <translation>Drei runde Löcher neben der Arbeit, damit kein Bogen verdreht oder umgedreht gelegt wird, und die Nummer des Bogens in der vierten Ecke</translation>
+    </message>
+    <message>
+        <source>three holes beside the work on every sheet, to lay them by, and its number in the fourth corner</source>
+        <translation>drei Löcher neben der Arbeit auf jedem Bogen, um ihn danach zu legen, und seine Nummer in der vierten Ecke</translation>
+    </message>
+</context>
+<context>
+    <name>AreaTool</name>
+    <message>
+        <source>Drag round the part, or click its corners and close it with Enter. Esc leaves it.</source>
+        <translation>Ziehe um den Teil herum, oder klicke seine Ecken und schließe mit Enter. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>BackgroundBox</name>
+    <message>
+        <source>Colour…</source>
+        <translation>Farbe …</translation>
+    </message>
+    <message>
+        <source>Click a colour of the background; what is alike and hangs together goes</source>
+        <translation>Klicke eine Farbe des Hintergrunds an; was ihr gleicht und zusammenhängt, geht</translation>
+    </message>
+    <message>
+        <source>Keep…</source>
+        <translation>Behalten …</translation>
+    </message>
+    <message>
+        <source>Paint roughly over what is to be kept; the rest is found</source>
+        <translation>Male grob über das, was bleiben soll; den Rest findet das Programm</translation>
+    </message>
+    <message>
+        <source>Drop…</source>
+        <translation>Weglassen …</translation>
+    </message>
+    <message>
+        <source>Paint roughly over what is to go; the rest is found</source>
+        <translation>Male grob über das, was weg soll; den Rest findet das Programm</translation>
+    </message>
+    <message>
+        <source>Follow edge…</source>
+        <translation>Kante folgen …</translation>
+    </message>
+    <message>
+        <source>Click along the edge of what is to be kept; the line finds the edge</source>
+        <translation>Klicke die Kante dessen entlang, was bleiben soll; die Linie findet die Kante</translation>
+    </message>
+    <message>
+        <source>Only this…</source>
+        <translation>Nur dies …</translation>
+    </message>
+    <message>
+        <source>Draw round what is to be kept; everything else goes</source>
+        <translation>Zeichne um das herum, was bleiben soll; alles andere geht</translation>
+    </message>
+    <message>
+        <source>Not this…</source>
+        <translation>Dies nicht …</translation>
+    </message>
+    <message>
+        <source>Draw round what is to go</source>
+        <translation>Zeichne um das herum, was weg soll</translation>
+    </message>
+    <message>
+        <source>Paper and watermark</source>
+        <translation>Papier und Wasserzeichen</translation>
+    </message>
+    <message>
+        <source>Everything as light as the paper around it goes, in one step</source>
+        <translation>Alles, was so hell ist wie das Papier darum, geht in einem Schritt</translation>
+    </message>
+    <message>
+        <source>paper left out</source>
+        <translation>Papier weggelassen</translation>
+    </message>
+    <message>
+        <source>Use the transparency that came with the file</source>
+        <translation>Die Durchsichtigkeit der Datei verwenden</translation>
+    </message>
+    <message>
+        <source>transparency of the file</source>
+        <translation>Durchsichtigkeit der Datei</translation>
+    </message>
+    <message>
+        <source>Steps</source>
+        <translation>Schritte</translation>
+    </message>
+    <message>
+        <source>Reach of the colour</source>
+        <translation>Reichweite der Farbe</translation>
+    </message>
+    <message>
+        <source>Everywhere, not only where it hangs together</source>
+        <translation>Überall, nicht nur wo sie zusammenhängt</translation>
+    </message>
+    <message>
+        <source>Take the step back</source>
+        <translation>Den Schritt zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Keep all again</source>
+        <translation>Alles wieder behalten</translation>
+    </message>
+    <message>
+        <source>Take every step back</source>
+        <translation>Jeden Schritt zurücknehmen</translation>
+    </message>
+    <message>
+        <source>background</source>
+        <translation>Hintergrund</translation>
+    </message>
+    <message>
+        <source>Edge</source>
+        <translation>Kante</translation>
+    </message>
+    <message>
+        <source>edge of the background</source>
+        <translation>Kante des Hintergrunds</translation>
+    </message>
+    <message>
+        <source>Calm the edge</source>
+        <translation>Kante beruhigen</translation>
+    </message>
+    <message>
+        <source>Colour left out</source>
+        <translation>Farbe weggelassen</translation>
+    </message>
+    <message>
+        <source>Colour kept</source>
+        <translation>Farbe behalten</translation>
+    </message>
+    <message>
+        <source>Drop stroke</source>
+        <translation>Strich: weg</translation>
+    </message>
+    <message>
+        <source>Keep stroke</source>
+        <translation>Strich: bleibt</translation>
+    </message>
+    <message>
+        <source>Not this part</source>
+        <translation>Dieser Teil nicht</translation>
+    </message>
+    <message>
+        <source>Only this part</source>
+        <translation>Nur dieser Teil</translation>
+    </message>
+    <message>
+        <source>Paper left out</source>
+        <translation>Papier weggelassen</translation>
+    </message>
+    <message>
+        <source>Paper kept</source>
+        <translation>Papier behalten</translation>
+    </message>
+    <message>
+        <source>as found</source>
+        <translation>wie gefunden</translation>
+    </message>
+    <message>
+        <source>{0} out</source>
+        <translation>{0} nach außen</translation>
+    </message>
+    <message>
+        <source>{0} in</source>
+        <translation>{0} nach innen</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation>nein</translation>
+    </message>
+    <message>
+        <source>Nothing is left out so far.</source>
+        <translation>Bisher ist nichts weggelassen.</translation>
+    </message>
+    <message>
+        <source>{0} of the picture is left out: the hatched part.</source>
+        <translation>{0} des Bildes sind weggelassen: der schraffierte Teil.</translation>
+    </message>
+    <message>
+        <source>colour left out</source>
+        <translation>Farbe weggelassen</translation>
+    </message>
+    <message>
+        <source>keep stroke</source>
+        <translation>Strich: bleibt</translation>
+    </message>
+    <message>
+        <source>drop stroke</source>
+        <translation>Strich: weg</translation>
+    </message>
+    <message>
+        <source>part kept</source>
+        <translation>Teil behalten</translation>
+    </message>
+    <message>
+        <source>part left out</source>
+        <translation>Teil weggelassen</translation>
+    </message>
+</context>
+<context>
+    <name>Bench</name>
+    <message>
+        <source>Bench: the work at true scale</source>
+        <translation>Werkbank: die Arbeit in wahrer Größe</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abbrechen</translation>
+    </message>
+    <message>
+        <source>source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>cut</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>rough preview</source>
+        <translation>grobe Vorschau</translation>
+    </message>
+    <message>
+        <source>stroke · {0} wide · {1} long</source>
+        <translation>Strich · {0} breit · {1} lang</translation>
+    </message>
+    <message>
+        <source>ground, not cut</source>
+        <translation>Grund, nicht geschnitten</translation>
+    </message>
+    <message>
+        <source>region left out · {0}</source>
+        <translation>Fläche ausgelassen · {0}</translation>
+    </message>
+    <message>
+        <source>region · {0} · layer {1} {2} · {3}</source>
+        <translation>Fläche · {0} · Ebene {1} {2} · {3}</translation>
+    </message>
+</context>
+<context>
+    <name>BenchBar</name>
+    <message>
+        <source>100 % is true size</source>
+        <translation>100 % ist wahre Größe</translation>
+    </message>
+</context>
+<context>
+    <name>Beside</name>
+    <message>
+        <source>variant</source>
+        <translation>Variante</translation>
+    </message>
+    <message>
+        <source>Alternative {0}</source>
+        <translation>Alternative {0}</translation>
+    </message>
+    <message>
+        <source>kept alternative</source>
+        <translation>Alternative behalten</translation>
+    </message>
+    <message>
+        <source>alternative let go</source>
+        <translation>Alternative aufgegeben</translation>
+    </message>
+</context>
+<context>
+    <name>BoxTool</name>
+    <message>
+        <source>Drag a box round the regions. Esc leaves it.</source>
+        <translation>Ziehe ein Rechteck um die Flächen. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>BridgeTool</name>
+    <message>
+        <source>Click a gap to close it. Esc ends.</source>
+        <translation>Klicke eine Lücke an, um sie zu schließen. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>BrushTool</name>
+    <message>
+        <source>Paint over what is to be kept. [ and ] change the brush, Esc ends.</source>
+        <translation>Male über das, was bleiben soll. [ und ] ändern den Pinsel, Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Paint over what is to go. [ and ] change the brush, Esc ends.</source>
+        <translation>Male über das, was weg soll. [ und ] ändern den Pinsel, Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Card</name>
+    <message>
+        <source>The present settings</source>
+        <translation>Die jetzigen Einstellungen</translation>
+    </message>
+    <message>
+        <source>Take these settings</source>
+        <translation>Diese Einstellungen nehmen</translation>
+    </message>
+    <message>
+        <source>…</source>
+        <translation>…</translation>
+    </message>
+</context>
+<context>
+    <name>CleanPanel</name>
+    <message>
+        <source>Clean</source>
+        <translation>Säubern</translation>
+    </message>
+    <message>
+        <source>Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions here.</source>
+        <translation>Stiftlinien haben keine Flächen. Striche nimmst du beim Nachzeichnen heraus; mach sie dort zu Formen, um hier Flächen zu säubern.</translation>
+    </message>
+    <message>
+        <source>The smallest regions</source>
+        <translation>Die kleinsten Flächen</translation>
+    </message>
+    <message>
+        <source>What was changed</source>
+        <translation>Was geändert wurde</translation>
+    </message>
+    <message>
+        <source>Gaps and ink</source>
+        <translation>Lücken und Tinte</translation>
+    </message>
+    <message>
+        <source>Narrow places</source>
+        <translation>Schmale Stellen</translation>
+    </message>
+    <message>
+        <source>Several regions</source>
+        <translation>Mehrere Flächen</translation>
+    </message>
+    <message>
+        <source>Strokes</source>
+        <translation>Striche</translation>
+    </message>
+    <message>
+        <source>Split lines</source>
+        <translation>Trennlinien</translation>
+    </message>
+    <message>
+        <source>Cover an area</source>
+        <translation>Bereich abdecken</translation>
+    </message>
+    <message>
+        <source>Shapes and words</source>
+        <translation>Formen und Wörter</translation>
+    </message>
+    <message>
+        <source>Mirror one half</source>
+        <translation>Eine Hälfte spiegeln</translation>
+    </message>
+    <message>
+        <source>Boundaries by hand</source>
+        <translation>Ränder von Hand</translation>
+    </message>
+    <message>
+        <source>Nearly regular</source>
+        <translation>Beinahe regelmäßig</translation>
+    </message>
+    <message>
+        <source>Backing and rim</source>
+        <translation>Unterlage und Rand</translation>
+    </message>
+    <message>
+        <source>Stencil bridges</source>
+        <translation>Schablonenstege</translation>
+    </message>
+    <message>
+        <source>What comes out</source>
+        <translation>Was herauskommt</translation>
+    </message>
+    <message>
+        <source>Regions cut</source>
+        <translation>Geschnittene Flächen</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Holes</source>
+        <translation>Löcher</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+</context>
+<context>
+    <name>Cleaning</name>
+    <message>
+        <source>Point at a region.</source>
+        <translation>Zeige auf eine Fläche.</translation>
+    </message>
+    <message>
+        <source>Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down.</source>
+        <translation>Ziehe zum Malen, oder klicke von Punkt zu Punkt; Enter beendet eine Linie, Rücktaste nimmt einen Punkt zurück. Esc legt den Pinsel weg.</translation>
+    </message>
+    <message>
+        <source>ground</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>its layer is locked in Layers</source>
+        <translation>ihre Ebene ist unter Ebenen gesperrt</translation>
+    </message>
+    <message>
+        <source>it has that colour</source>
+        <translation>sie hat diese Farbe</translation>
+    </message>
+    <message>
+        <source>a click brings it back</source>
+        <translation>ein Klick holt sie zurück</translation>
+    </message>
+    <message>
+        <source>a click fills it</source>
+        <translation>ein Klick füllt sie</translation>
+    </message>
+    <message>
+        <source>a click drops it</source>
+        <translation>ein Klick lässt sie weg</translation>
+    </message>
+    <message>
+        <source>a click opens it</source>
+        <translation>ein Klick öffnet sie</translation>
+    </message>
+    <message>
+        <source>a click keeps it</source>
+        <translation>ein Klick behält sie</translation>
+    </message>
+    <message>
+        <source>a click takes it from a sheet below</source>
+        <translation>ein Klick nimmt sie von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>a click puts it on top</source>
+        <translation>ein Klick legt sie obenauf</translation>
+    </message>
+    <message>
+        <source>a click makes it {0}</source>
+        <translation>ein Klick macht sie {0}</translation>
+    </message>
+    <message>
+        <source>{0} · {1} · {2}</source>
+        <translation>{0} · {1} · {2}</translation>
+    </message>
+    <message>
+        <source>region brought back</source>
+        <translation>Fläche zurückgeholt</translation>
+    </message>
+    <message>
+        <source>dropped region</source>
+        <translation>Fläche weggelassen</translation>
+    </message>
+    <message>
+        <source>opened region</source>
+        <translation>Fläche geöffnet</translation>
+    </message>
+    <message>
+        <source>coloured region</source>
+        <translation>Fläche gefärbt</translation>
+    </message>
+    <message>
+        <source>region from a sheet below</source>
+        <translation>Fläche von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>region on top</source>
+        <translation>Fläche obenauf</translation>
+    </message>
+    <message>
+        <source>kept region</source>
+        <translation>Fläche behalten</translation>
+    </message>
+</context>
+<context>
+    <name>ColourBox</name>
+    <message>
+        <source>Colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>Find the number for me</source>
+        <translation>Die Zahl für mich finden</translation>
+    </message>
+    <message>
+        <source>number of colours</source>
+        <translation>Zahl der Farben</translation>
+    </message>
+    <message>
+        <source>Palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>Replace</source>
+        <translation>Ersetzen</translation>
+    </message>
+    <message>
+        <source>Replace the chosen colour by one clicked in the picture</source>
+        <translation>Die gewählte Farbe durch eine im Bild angeklickte ersetzen</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzu</translation>
+    </message>
+    <message>
+        <source>Add a colour clicked in the picture</source>
+        <translation>Eine im Bild angeklickte Farbe hinzufügen</translation>
+    </message>
+    <message>
+        <source>Merge</source>
+        <translation>Vereinen</translation>
+    </message>
+    <message>
+        <source>Make the chosen colours one layer (choose two or more)</source>
+        <translation>Die gewählten Farben zu einer Ebene machen (zwei oder mehr wählen)</translation>
+    </message>
+    <message>
+        <source>Split</source>
+        <translation>Teilen</translation>
+    </message>
+    <message>
+        <source>Make two colours of the chosen one</source>
+        <translation>Aus der gewählten Farbe zwei machen</translation>
+    </message>
+    <message>
+        <source>Same as</source>
+        <translation>Gleich wie</translation>
+    </message>
+    <message>
+        <source>Cut the chosen colours in the colour and on the sheet of another one</source>
+        <translation>Die gewählten Farben in der Farbe und auf dem Bogen einer anderen schneiden</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>The chosen colours stay whatever the number of colours</source>
+        <translation>Die gewählten Farben bleiben, wie viele es auch sind</translation>
+    </message>
+    <message>
+        <source>Leave out</source>
+        <translation>Auslassen</translation>
+    </message>
+    <message>
+        <source>The chosen colours are not cut, like the ground</source>
+        <translation>Die gewählten Farben werden nicht geschnitten, wie der Grund</translation>
+    </message>
+    <message>
+        <source>Higher</source>
+        <translation>Höher</translation>
+    </message>
+    <message>
+        <source>Lay the chosen colour's sheet one higher</source>
+        <translation>Den Bogen der gewählten Farbe eins höher legen</translation>
+    </message>
+    <message>
+        <source>Lower</source>
+        <translation>Tiefer</translation>
+    </message>
+    <message>
+        <source>Lay the chosen colour's sheet one lower</source>
+        <translation>Den Bogen der gewählten Farbe eins tiefer legen</translation>
+    </message>
+    <message>
+        <source>Forget my colour edits</source>
+        <translation>Meine Farbänderungen vergessen</translation>
+    </message>
+    <message>
+        <source>colour edits</source>
+        <translation>Farbänderungen</translation>
+    </message>
+    <message>
+        <source>Palette, top sheet first</source>
+        <translation>Palette, oberster Bogen zuerst</translation>
+    </message>
+    <message>
+        <source> +{0}</source>
+        <translation> +{0}</translation>
+    </message>
+    <message>
+        <source>sheet {0}</source>
+        <translation>Bogen {0}</translation>
+    </message>
+    <message>
+        <source>not cut</source>
+        <translation>nicht geschnitten</translation>
+    </message>
+    <message>
+        <source> · locked</source>
+        <translation> · gesperrt</translation>
+    </message>
+    <message>
+        <source>{0} of the picture; shades merged into it: {1}</source>
+        <translation>{0} des Bildes; darin vereinte Töne: {1}</translation>
+    </message>
+    <message>
+        <source>added colour</source>
+        <translation>Farbe hinzugefügt</translation>
+    </message>
+    <message>
+        <source>picked colour</source>
+        <translation>Farbe gewählt</translation>
+    </message>
+    <message>
+        <source>merged colours</source>
+        <translation>Farben vereint</translation>
+    </message>
+    <message>
+        <source>This colour has only one shade</source>
+        <translation>Diese Farbe hat nur einen Ton</translation>
+    </message>
+    <message>
+        <source>split colour</source>
+        <translation>Farbe geteilt</translation>
+    </message>
+    <message>
+        <source>same as</source>
+        <translation>gleich wie</translation>
+    </message>
+    <message>
+        <source>locked colours</source>
+        <translation>Farben gesperrt</translation>
+    </message>
+    <message>
+        <source>left out colours</source>
+        <translation>Farben ausgelassen</translation>
+    </message>
+    <message>
+        <source>order of the sheets</source>
+        <translation>Reihenfolge der Bogen</translation>
+    </message>
+</context>
+<context>
+    <name>Colours</name>
+    <message>
+        <source>Colours to give</source>
+        <translation>Farben zum Vergeben</translation>
+    </message>
+    <message>
+        <source>Choose a colour and click regions, or drag it onto one</source>
+        <translation>Wähle eine Farbe und klicke Flächen an, oder ziehe sie auf eine</translation>
+    </message>
+</context>
+<context>
+    <name>CoversBox</name>
+    <message>
+        <source>Cover an area…</source>
+        <translation>Bereich abdecken …</translation>
+    </message>
+    <message>
+        <source>Draw round something held or written over the picture: what lies around it goes on there</source>
+        <translation>Zeichne um etwas, das über das Bild gehalten oder geschrieben ist: was darum liegt, geht dort weiter</translation>
+    </message>
+    <message>
+        <source>Covered areas, the latest first</source>
+        <translation>Abgedeckte Bereiche, der letzte zuerst</translation>
+    </message>
+    <message>
+        <source>covered area</source>
+        <translation>Bereich abgedeckt</translation>
+    </message>
+    <message>
+        <source>Takes out a held object or a caption: areas run on into it, lines end at it.</source>
+        <translation>Nimmt einen gehaltenen Gegenstand oder eine Beschriftung heraus: Flächen laufen weiter hinein, Linien enden daran.</translation>
+    </message>
+    <message>
+        <source>Covered area {0}</source>
+        <translation>Abgedeckter Bereich {0}</translation>
+    </message>
+</context>
+<context>
+    <name>CropTool</name>
+    <message>
+        <source>Drag a frame around what to keep, then press Enter. Esc leaves it.</source>
+        <translation>Ziehe einen Rahmen um das, was bleiben soll, dann drücke Enter. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>CurvesBox</name>
+    <message>
+        <source>Choose a stretch on the bench</source>
+        <translation>Ein Stück auf der Werkbank wählen</translation>
+    </message>
+    <message>
+        <source>Brush along a boundary; once round takes all of it</source>
+        <translation>Fahre einen Rand entlang; einmal herum nimmt ihn ganz</translation>
+    </message>
+    <message>
+        <source>Both neighbours of a boundary follow it.</source>
+        <translation>Beide Nachbarn eines Randes folgen ihm.</translation>
+    </message>
+    <message>
+        <source>Radius of a round corner</source>
+        <translation>Radius einer runden Ecke</translation>
+    </message>
+    <message>
+        <source>Smooth</source>
+        <translation>Glätten</translation>
+    </message>
+    <message>
+        <source>Bumps go, the ends stay</source>
+        <translation>Beulen gehen, die Enden bleiben</translation>
+    </message>
+    <message>
+        <source>Straighten</source>
+        <translation>Gerade richten</translation>
+    </message>
+    <message>
+        <source>A straight line between the ends</source>
+        <translation>Eine gerade Linie zwischen den Enden</translation>
+    </message>
+    <message>
+        <source>True arc</source>
+        <translation>Wahrer Bogen</translation>
+    </message>
+    <message>
+        <source>The arc of a circle through both ends; a whole ring becomes a circle</source>
+        <translation>Der Kreisbogen durch beide Enden; ein ganzer Ring wird ein Kreis</translation>
+    </message>
+    <message>
+        <source>Fewer nodes</source>
+        <translation>Weniger Knoten</translation>
+    </message>
+    <message>
+        <source>As few as stay within 0.15 mm</source>
+        <translation>So wenige, wie innerhalb von 0,15 mm bleiben</translation>
+    </message>
+    <message>
+        <source>One node less</source>
+        <translation>Ein Knoten weniger</translation>
+    </message>
+    <message>
+        <source>The node goes whose going changes least; click again for more</source>
+        <translation>Der Knoten geht, dessen Fehlen am wenigsten ändert; klicke nochmals für mehr</translation>
+    </message>
+    <message>
+        <source>Make a corner</source>
+        <translation>Ecke machen</translation>
+    </message>
+    <message>
+        <source>Both ends run on until they meet</source>
+        <translation>Beide Enden laufen weiter, bis sie sich treffen</translation>
+    </message>
+    <message>
+        <source>Round a corner</source>
+        <translation>Ecke runden</translation>
+    </message>
+    <message>
+        <source>By the radius beside it</source>
+        <translation>Mit dem Radius daneben</translation>
+    </message>
+    <message>
+        <source>Changed boundaries, the latest first</source>
+        <translation>Geänderte Ränder, der letzte zuerst</translation>
+    </message>
+    <message>
+        <source>changed boundary</source>
+        <translation>Rand geändert</translation>
+    </message>
+    <message>
+        <source>smoothed</source>
+        <translation>geglättet</translation>
+    </message>
+    <message>
+        <source>fewer nodes</source>
+        <translation>weniger Knoten</translation>
+    </message>
+    <message>
+        <source>straight</source>
+        <translation>gerade</translation>
+    </message>
+    <message>
+        <source>true arc</source>
+        <translation>wahrer Bogen</translation>
+    </message>
+    <message>
+        <source>true circle</source>
+        <translation>wahrer Kreis</translation>
+    </message>
+    <message>
+        <source>corner</source>
+        <translation>Ecke</translation>
+    </message>
+    <message>
+        <source>round corner</source>
+        <translation>runde Ecke</translation>
+    </message>
+    <message>
+        <source>pulled</source>
+        <translation>gezogen</translation>
+    </message>
+    <message>
+        <source>equal circle</source>
+        <translation>gleicher Kreis</translation>
+    </message>
+    <message>
+        <source>common centre</source>
+        <translation>gemeinsame Mitte</translation>
+    </message>
+    <message>
+        <source>parallel</source>
+        <translation>parallel</translation>
+    </message>
+    <message>
+        <source>symmetric</source>
+        <translation>symmetrisch</translation>
+    </message>
+    <message>
+        <source>Boundary {0}, {1}</source>
+        <translation>Rand {0}, {1}</translation>
+    </message>
+    <message>
+        <source>{0} · not found</source>
+        <translation>{0} · nicht gefunden</translation>
+    </message>
+</context>
+<context>
+    <name>DetailBox</name>
+    <message>
+        <source>Smallest detail kept</source>
+        <translation>Kleinstes Detail, das bleibt</translation>
+    </message>
+    <message>
+        <source>smallest detail</source>
+        <translation>kleinstes Detail</translation>
+    </message>
+    <message>
+        <source>Smallest detail</source>
+        <translation>Kleinstes Detail</translation>
+    </message>
+    <message>
+        <source>Smallest detail by material</source>
+        <translation>Kleinstes Detail nach Material</translation>
+    </message>
+    <message>
+        <source>A start, not a promise: a test cut on the very sheet decides.</source>
+        <translation>Ein Anfang, kein Versprechen: ein Probeschnitt auf genau diesem Bogen entscheidet.</translation>
+    </message>
+    <message>
+        <source>Ring on the bench what went to a neighbour</source>
+        <translation>Auf der Werkbank einkreisen, was an einen Nachbarn ging</translation>
+    </message>
+    <message>
+        <source>Details lost, largest first</source>
+        <translation>Verlorene Details, die größten zuerst</translation>
+    </message>
+    <message>
+        <source>Bring back</source>
+        <translation>Zurückholen</translation>
+    </message>
+    <message>
+        <source>Keep the chosen details though they are small</source>
+        <translation>Die gewählten Details behalten, obwohl sie klein sind</translation>
+    </message>
+    <message>
+        <source>All from its size</source>
+        <translation>Alle ab dieser Größe</translation>
+    </message>
+    <message>
+        <source>Keep everything as large as the chosen detail or larger</source>
+        <translation>Alles behalten, was so groß ist wie das gewählte Detail oder größer</translation>
+    </message>
+    <message>
+        <source>Let the details that were brought back go again</source>
+        <translation>Die zurückgeholten Details wieder gehen lassen</translation>
+    </message>
+    <message>
+        <source>details brought back</source>
+        <translation>zurückgeholte Details</translation>
+    </message>
+    <message>
+        <source>Take it from a material…</source>
+        <translation>Von einem Material nehmen …</translation>
+    </message>
+    <message>
+        <source>Floor of the trade</source>
+        <translation>Untergrenze des Handwerks</translation>
+    </message>
+    <message>
+        <source>Common default of the trade</source>
+        <translation>Üblicher Wert des Handwerks</translation>
+    </message>
+    <message>
+        <source>smallest detail of a material</source>
+        <translation>kleinstes Detail eines Materials</translation>
+    </message>
+    <message>
+        <source>Show the 1 detail lost</source>
+        <translation>Das 1 verlorene Detail zeigen</translation>
+    </message>
+    <message>
+        <source>Show the {0} details lost</source>
+        <translation>Die {0} verlorenen Details zeigen</translation>
+    </message>
+    <message>
+        <source>No detail is lost</source>
+        <translation>Kein Detail ist verloren</translation>
+    </message>
+    <message>
+        <source>{0} across at {1}, {2}</source>
+        <translation>{0} groß bei {1}, {2}</translation>
+    </message>
+    <message>
+        <source>Let the 1 brought back go</source>
+        <translation>Das 1 zurückgeholte gehen lassen</translation>
+    </message>
+    <message>
+        <source>Let the {0} brought back go</source>
+        <translation>Die {0} zurückgeholten gehen lassen</translation>
+    </message>
+    <message>
+        <source>brought details back</source>
+        <translation>Details zurückgeholt</translation>
+    </message>
+    <message>
+        <source>brought details back by size</source>
+        <translation>Details nach Größe zurückgeholt</translation>
+    </message>
+</context>
+<context>
+    <name>Document</name>
+    <message>
+        <source>No recovery copy could be written: {0}</source>
+        <translation>Es konnte keine Sicherungskopie geschrieben werden: {0}</translation>
+    </message>
+</context>
+<context>
+    <name>DoublesBox</name>
+    <message>
+        <source>Make cuts nearer than this one</source>
+        <translation>Schnitte, die näher liegen, zu einem machen</translation>
+    </message>
+    <message>
+        <source>double outlines</source>
+        <translation>doppelte Umrisse</translation>
+    </message>
+    <message>
+        <source>Nearest that two cuts may run</source>
+        <translation>So nah dürfen zwei Schnitte laufen</translation>
+    </message>
+    <message>
+        <source>Show the next</source>
+        <translation>Nächste zeigen</translation>
+    </message>
+    <message>
+        <source>Bring the next place where two cuts run close into view</source>
+        <translation>Die nächste Stelle zeigen, wo zwei Schnitte nah beieinander laufen</translation>
+    </message>
+    <message>
+        <source>No two cuts run nearer than {0} beside each other.</source>
+        <translation>Keine zwei Schnitte laufen näher als {0} nebeneinander.</translation>
+    </message>
+    <message>
+        <source>{0} nearer than {1}, {2} in all.</source>
+        <translation>{0} näher als {1}, zusammen {2}.</translation>
+    </message>
+    <message>
+        <source>1 pair of cuts runs</source>
+        <translation>1 Paar Schnitte läuft</translation>
+    </message>
+    <message>
+        <source>{0} pairs of cuts run</source>
+        <translation>{0} Paare Schnitte laufen</translation>
+    </message>
+</context>
+<context>
+    <name>Drawing</name>
+    <message>
+        <source>Click a place to split the shape there. Esc ends.</source>
+        <translation>Klicke eine Stelle, um die Form dort zu teilen. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down.</source>
+        <translation>Ziehe durch die Form, oder klicke von Punkt zu Punkt; Enter beendet die Linie. Esc legt sie weg.</translation>
+    </message>
+    <message>
+        <source>turned over shape</source>
+        <translation>Form umgedreht</translation>
+    </message>
+    <message>
+        <source>Looking for what is nearly regular</source>
+        <translation>Suche nach beinahe Regelmäßigem</translation>
+    </message>
+    <message>
+        <source>Looking for the line</source>
+        <translation>Suche nach der Linie</translation>
+    </message>
+    <message>
+        <source>Click one end of the line, then the other. Esc puts it down.</source>
+        <translation>Klicke ein Ende der Linie, dann das andere. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>Looking for fonts</source>
+        <translation>Suche nach Schriften</translation>
+    </message>
+    <message>
+        <source>Both neighbours of a boundary follow it.</source>
+        <translation>Beide Nachbarn eines Randes folgen ihm.</translation>
+    </message>
+    <message>
+        <source>Following strokes</source>
+        <translation>Striche werden verfolgt</translation>
+    </message>
+    <message>
+        <source>bridge</source>
+        <translation>Steg</translation>
+    </message>
+    <message>
+        <source>Looking for likely places</source>
+        <translation>Suche nach naheliegenden Stellen</translation>
+    </message>
+    <message>
+        <source>Draw round what is to go; what lies around it goes on there. Esc leaves it.</source>
+        <translation>Zeichne um das, was weg soll; was darum liegt, geht dort weiter. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>No region is chosen. Choose some under “Several regions”, or lay it on everywhere.</source>
+        <translation>Keine Fläche ist gewählt. Wähle welche unter „Mehrere Flächen“ oder lege es überall auf.</translation>
+    </message>
+    <message>
+        <source>Nothing of it lies on the chosen regions.</source>
+        <translation>Nichts davon liegt auf den gewählten Flächen.</translation>
+    </message>
+    <message>
+        <source>All of it lies on the chosen regions.</source>
+        <translation>Alles davon liegt auf den gewählten Flächen.</translation>
+    </message>
+    <message>
+        <source>laid on {0}</source>
+        <translation>{0} aufgelegt</translation>
+    </message>
+    <message>
+        <source>circle</source>
+        <translation>Kreis</translation>
+    </message>
+    <message>
+        <source>rectangle</source>
+        <translation>Rechteck</translation>
+    </message>
+    <message>
+        <source>star</source>
+        <translation>Stern</translation>
+    </message>
+    <message>
+        <source>polygon</source>
+        <translation>Vieleck</translation>
+    </message>
+    <message>
+        <source>path</source>
+        <translation>Pfad</translation>
+    </message>
+    <message>
+        <source>Click the region whose outline becomes a shape. Esc leaves it.</source>
+        <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>outline</source>
+        <translation>Umriss</translation>
+    </message>
+    <message>
+        <source>shape of a region</source>
+        <translation>Form einer Fläche</translation>
+    </message>
+    <message>
+        <source>Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down.</source>
+        <translation>Zeichne die Linie, auf der die Wörter stehen, von links nach rechts; Enter beendet sie. Esc legt sie weg.</translation>
+    </message>
+    <message>
+        <source>Click where the middle of the words is to be. Esc leaves it.</source>
+        <translation>Klicke dorthin, wo die Mitte der Wörter sein soll. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>The font {0} does not have {1}; left out.</source>
+        <translation>Die Schrift {0} hat {1} nicht; weggelassen.</translation>
+    </message>
+    <message>
+        <source>“{0}”</source>
+        <translation>„{0}“</translation>
+    </message>
+    <message>
+        <source>laid on words</source>
+        <translation>Wörter aufgelegt</translation>
+    </message>
+    <message>
+        <source>Colour of what is laid on</source>
+        <translation>Farbe dessen, was aufgelegt wird</translation>
+    </message>
+    <message>
+        <source>moved shape</source>
+        <translation>Form verschoben</translation>
+    </message>
+    <message>
+        <source>Click the place around which the shape is repeated. Esc leaves it.</source>
+        <translation>Klicke die Stelle, um die herum die Form wiederholt wird. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>repeated shape</source>
+        <translation>Form wiederholt</translation>
+    </message>
+    <message>
+        <source>Nothing would be left of these shapes.</source>
+        <translation>Von diesen Formen bliebe nichts übrig.</translation>
+    </message>
+    <message>
+        <source>combined shapes</source>
+        <translation>Formen vereint</translation>
+    </message>
+    <message>
+        <source>aligned shapes</source>
+        <translation>Formen ausgerichtet</translation>
+    </message>
+    <message>
+        <source>No boundary runs along there. Brush nearer to it.</source>
+        <translation>Dort läuft kein Rand. Fahre näher daran entlang.</translation>
+    </message>
+    <message>
+        <source>A whole ring, {0} round, at most {1} from the picture.</source>
+        <translation>Ein ganzer Ring, {0} rundum, höchstens {1} vom Bild entfernt.</translation>
+    </message>
+    <message>
+        <source>A stretch of {0}, at most {1} from the picture. Drag it to pull it.</source>
+        <translation>Ein Stück von {0}, höchstens {1} vom Bild entfernt. Ziehe daran, um es zu ziehen.</translation>
+    </message>
+    <message>
+        <source>That cannot be done here: {0}.</source>
+        <translation>Das geht hier nicht: {0}.</translation>
+    </message>
+    <message>
+        <source>Changed; now at most {0} from where it was and {1} from the picture.</source>
+        <translation>Geändert; jetzt höchstens {0} von vorher und {1} vom Bild entfernt.</translation>
+    </message>
+    <message>
+        <source>changed boundary</source>
+        <translation>Rand geändert</translation>
+    </message>
+    <message>
+        <source>made regular</source>
+        <translation>regelmäßig gemacht</translation>
+    </message>
+    <message>
+        <source>joined strokes</source>
+        <translation>Striche verbunden</translation>
+    </message>
+    <message>
+        <source>Both strokes need a free end to be joined.</source>
+        <translation>Beide Striche brauchen ein freies Ende, um verbunden zu werden.</translation>
+    </message>
+    <message>
+        <source>A stroke {0} wide, with a free end.</source>
+        <translation>Ein Strich, {0} breit, mit einem freien Ende.</translation>
+    </message>
+    <message>
+        <source>A stroke {0} wide.</source>
+        <translation>Ein Strich, {0} breit.</translation>
+    </message>
+    <message>
+        <source>Now click the stroke to join it to, near its free end.</source>
+        <translation>Klicke jetzt den Strich, mit dem er verbunden wird, nahe seinem freien Ende.</translation>
+    </message>
+    <message>
+        <source>opened stroke</source>
+        <translation>Strich geöffnet</translation>
+    </message>
+    <message>
+        <source>extended stroke</source>
+        <translation>Strich verlängert</translation>
+    </message>
+    <message>
+        <source>It would meet no other stroke.</source>
+        <translation>Er träfe keinen anderen Strich.</translation>
+    </message>
+    <message>
+        <source>stroke taken away</source>
+        <translation>Strich weggenommen</translation>
+    </message>
+    <message>
+        <source>stroke of another width</source>
+        <translation>Strich mit anderer Breite</translation>
+    </message>
+    <message>
+        <source>Looking for loose pieces</source>
+        <translation>Suche nach losen Teilen</translation>
+    </message>
+    <message>
+        <source>stencil bridges</source>
+        <translation>Schablonenstege</translation>
+    </message>
+    <message>
+        <source>moved bridge</source>
+        <translation>Steg verschoben</translation>
+    </message>
+</context>
+<context>
+    <name>DropHint</name>
+    <message>
+        <source>Let go to open</source>
+        <translation>Loslassen zum Öffnen</translation>
+    </message>
+</context>
+<context>
+    <name>EditsBox</name>
+    <message>
+        <source>What was decided about regions</source>
+        <translation>Was über Flächen entschieden wurde</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>The chosen regions are as they were traced</source>
+        <translation>Die gewählten Flächen sind, wie sie nachgezeichnet wurden</translation>
+    </message>
+    <message>
+        <source>Take all back</source>
+        <translation>Alles zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Every region is as it was traced</source>
+        <translation>Jede Fläche ist, wie sie nachgezeichnet wurde</translation>
+    </message>
+    <message>
+        <source>Clear lost ones</source>
+        <translation>Verlorene räumen</translation>
+    </message>
+    <message>
+        <source>Take out what finds no region any more</source>
+        <translation>Herausnehmen, was keine Fläche mehr findet</translation>
+    </message>
+    <message>
+        <source>all decisions taken back</source>
+        <translation>alle Entscheidungen zurückgenommen</translation>
+    </message>
+    <message>
+        <source>dropped</source>
+        <translation>weggelassen</translation>
+    </message>
+    <message>
+        <source>opened</source>
+        <translation>geöffnet</translation>
+    </message>
+    <message>
+        <source>now {0}</source>
+        <translation>jetzt {0}</translation>
+    </message>
+    <message>
+        <source>kept</source>
+        <translation>behalten</translation>
+    </message>
+    <message>
+        <source>from a sheet below</source>
+        <translation>von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>on a sheet on top</source>
+        <translation>auf einem Bogen obenauf</translation>
+    </message>
+    <message>
+        <source>filled</source>
+        <translation>gefüllt</translation>
+    </message>
+    <message>
+        <source>{0}, {1}</source>
+        <translation>{0}, {1}</translation>
+    </message>
+    <message>
+        <source>{0} · not found</source>
+        <translation>{0} · nicht gefunden</translation>
+    </message>
+    <message>
+        <source>1 region was decided about</source>
+        <translation>über 1 Fläche wurde entschieden</translation>
+    </message>
+    <message>
+        <source>{0} regions were decided about</source>
+        <translation>über {0} Flächen wurde entschieden</translation>
+    </message>
+    <message>
+        <source>Nothing was changed yet.</source>
+        <translation>Noch wurde nichts geändert.</translation>
+    </message>
+    <message>
+        <source>{0}, the latest first.</source>
+        <translation>{0}, das Letzte zuerst.</translation>
+    </message>
+    <message>
+        <source>{0}; {1} not found again.</source>
+        <translation>{0}; {1} nicht wiedergefunden.</translation>
+    </message>
+    <message>
+        <source>decision on or off</source>
+        <translation>Entscheidung ein oder aus</translation>
+    </message>
+    <message>
+        <source>decision taken back</source>
+        <translation>Entscheidung zurückgenommen</translation>
+    </message>
+    <message>
+        <source>lost decisions</source>
+        <translation>verlorene Entscheidungen</translation>
+    </message>
+    <message>
+        <source>order of decisions</source>
+        <translation>Reihenfolge der Entscheidungen</translation>
+    </message>
+</context>
+<context>
+    <name>EndsTool</name>
+    <message>
+        <source>Drag the end of a bridge, or its middle to move all of it. Esc ends.</source>
+        <translation>Ziehe das Ende eines Stegs, oder seine Mitte, um ihn ganz zu verschieben. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Evaluator</name>
+    <message>
+        <source>Tracing</source>
+        <translation>Nachzeichnen</translation>
+    </message>
+</context>
+<context>
+    <name>FaceStrip</name>
+    <message>
+        <source>Close look at small details</source>
+        <translation>Kleine Details von nahem</translation>
+    </message>
+    <message>
+        <source>Point here to have the strong small details hatched on the bench</source>
+        <translation>Zeige hierher, um die starken kleinen Details auf der Werkbank schraffiert zu sehen</translation>
+    </message>
+    <message>
+        <source>picture</source>
+        <translation>Bild</translation>
+    </message>
+    <message>
+        <source>without</source>
+        <translation>ohne</translation>
+    </message>
+    <message>
+        <source>with</source>
+        <translation>mit</translation>
+    </message>
+</context>
+<context>
+    <name>FigureTool</name>
+    <message>
+        <source>Drag a box; the figure fills it. Esc leaves it.</source>
+        <translation>Ziehe ein Rechteck; die Figur füllt es. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>FindingsLine</name>
+    <message>
+        <source>Show all findings</source>
+        <translation>Alle Befunde zeigen</translation>
+    </message>
+    <message>
+        <source>Show all findings (Ctrl+L)</source>
+        <translation>Alle Befunde zeigen (Strg+L)</translation>
+    </message>
+    <message>
+        <source>Nothing to look at.</source>
+        <translation>Nichts zu beachten.</translation>
+    </message>
+    <message>
+        <source>{0} findings</source>
+        <translation>{0} Befunde</translation>
+    </message>
+    <message>
+        <source>1 finding</source>
+        <translation>1 Befund</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Hinweis</translation>
+    </message>
+    <message>
+        <source>warning</source>
+        <translation>Warnung</translation>
+    </message>
+    <message>
+        <source>stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>Go there</source>
+        <translation>Dorthin</translation>
+    </message>
+    <message>
+        <source>All of this kind</source>
+        <translation>Alle dieser Art</translation>
+    </message>
+    <message>
+        <source>Mend every place of this kind; you see it before you keep it</source>
+        <translation>Jede Stelle dieser Art beheben; du siehst es, bevor du es behältst</translation>
+    </message>
+    <message>
+        <source>See what was dropped</source>
+        <translation>Sehen, was wegfiel</translation>
+    </message>
+</context>
+<context>
+    <name>GrowBox</name>
+    <message>
+        <source>Grow a region…</source>
+        <translation>Fläche wachsen lassen …</translation>
+    </message>
+    <message>
+        <source>Click a colour in the picture; what is alike around it becomes a region</source>
+        <translation>Klicke eine Farbe im Bild an; was ihr ringsum gleicht, wird eine Fläche</translation>
+    </message>
+    <message>
+        <source>Reach</source>
+        <translation>Reichweite</translation>
+    </message>
+    <message>
+        <source>Everywhere, not only where it hangs together</source>
+        <translation>Überall, nicht nur wo sie zusammenhängt</translation>
+    </message>
+    <message>
+        <source>Grown regions</source>
+        <translation>Gewachsene Flächen</translation>
+    </message>
+    <message>
+        <source>Take the chosen one back</source>
+        <translation>Die gewählte zurücknehmen</translation>
+    </message>
+    <message>
+        <source>{0}, as proposed</source>
+        <translation>{0}, wie vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>{0}; proposed {1}</source>
+        <translation>{0}; vorgeschlagen {1}</translation>
+    </message>
+    <message>
+        <source>{0} of the picture. Enter makes it a region.</source>
+        <translation>{0} des Bildes. Enter macht eine Fläche daraus.</translation>
+    </message>
+    <message>
+        <source>everywhere</source>
+        <translation>überall</translation>
+    </message>
+    <message>
+        <source>in one place</source>
+        <translation>an einer Stelle</translation>
+    </message>
+    <message>
+        <source>{0}, reach {1:.0f}, {2}</source>
+        <translation>{0}, Reichweite {1:.0f}, {2}</translation>
+    </message>
+    <message>
+        <source>grown region</source>
+        <translation>Fläche gewachsen</translation>
+    </message>
+</context>
+<context>
+    <name>GrowTool</name>
+    <message>
+        <source>Click a colour. Drag sideways to set how far it reaches; Enter makes it a region. Esc leaves it.</source>
+        <translation>Klicke eine Farbe an. Ziehe seitwärts, um ihre Reichweite zu setzen; Enter macht eine Fläche daraus. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>HelpDialog</name>
+    <message>
+        <source>Help</source>
+        <translation>Hilfe</translation>
+    </message>
+    <message>
+        <source>First ten minutes</source>
+        <translation>Die ersten zehn Minuten</translation>
+    </message>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+</context>
+<context>
+    <name>KeptList</name>
+    <message>
+        <source>Drag to change the order in which they are done; the lowest is first</source>
+        <translation>Ziehe, um die Reihenfolge zu ändern, in der sie geschehen; das Unterste zuerst</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>The chosen ones go</source>
+        <translation>Die gewählten gehen</translation>
+    </message>
+    <message>
+        <source>{0} on or off</source>
+        <translation>{0} ein oder aus</translation>
+    </message>
+    <message>
+        <source>order of {0}</source>
+        <translation>Reihenfolge: {0}</translation>
+    </message>
+    <message>
+        <source>{0} taken back</source>
+        <translation>{0} zurückgenommen</translation>
+    </message>
+</context>
+<context>
+    <name>Ladder</name>
+    <message>
+        <source>Colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>Area lost</source>
+        <translation>Fläche verloren</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Cut saved</source>
+        <translation>Schnitt gespart</translation>
+    </message>
+    <message>
+        <source>Colour ladder</source>
+        <translation>Farbleiter</translation>
+    </message>
+    <message>
+        <source>What each step down loses and saves; every step saves one sheet. The flag marks the number proposed. Point at a step to see on the bench what it takes; click to take it.</source>
+        <translation>Was jede Stufe hinab verliert und spart; jede Stufe spart einen Bogen. Die Fahne zeigt die vorgeschlagene Zahl. Zeige auf eine Stufe, um auf der Werkbank zu sehen, was sie nimmt; klicke, um sie zu nehmen.</translation>
+    </message>
+</context>
+<context>
+    <name>LayerOrderDialog</name>
+    <message>
+        <source>Layers of one work</source>
+        <translation>Ebenen einer Arbeit</translation>
+    </message>
+    <message>
+        <source>Which picture lies on which?</source>
+        <translation>Welches Bild liegt auf welchem?</translation>
+    </message>
+    <message>
+        <source>The topmost is listed first. Drag a picture, or move it with the buttons. All share one frame, so they must be of one size in pixels.</source>
+        <translation>Das oberste steht zuerst. Ziehe ein Bild oder bewege es mit den Knöpfen. Alle haben einen gemeinsamen Rahmen, also müssen sie in Pixeln gleich groß sein.</translation>
+    </message>
+    <message>
+        <source>Pictures, topmost first</source>
+        <translation>Bilder, das oberste zuerst</translation>
+    </message>
+    <message>
+        <source>Higher</source>
+        <translation>Höher</translation>
+    </message>
+    <message>
+        <source>Lower</source>
+        <translation>Tiefer</translation>
+    </message>
+    <message>
+        <source>Turn all round</source>
+        <translation>Alles umdrehen</translation>
+    </message>
+    <message>
+        <source>The lowest becomes the topmost</source>
+        <translation>Das unterste wird das oberste</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>Open as one work</source>
+        <translation>Als eine Arbeit öffnen</translation>
+    </message>
+</context>
+<context>
+    <name>LayersPanel</name>
+    <message>
+        <source>Layers</source>
+        <translation>Ebenen</translation>
+    </message>
+    <message>
+        <source>Stacked</source>
+        <translation>Gestapelt</translation>
+    </message>
+    <message>
+        <source>Fitted</source>
+        <translation>Eingepasst</translation>
+    </message>
+    <message>
+        <source>Windowed</source>
+        <translation>Mit Fenstern</translation>
+    </message>
+    <message>
+        <source>Lean</source>
+        <translation>Sparsam</translation>
+    </message>
+    <message>
+        <source>A solid base, each sheet whole under what lies above</source>
+        <translation>Eine feste Basis, jeder Bogen ganz unter dem, was darüber liegt</translation>
+    </message>
+    <message>
+        <source>Each sheet cut to what is seen of it, and a little more under what covers it</source>
+        <translation>Jeder Bogen so geschnitten, wie man ihn sieht, und ein wenig weiter unter dem, was ihn bedeckt</translation>
+    </message>
+    <message>
+        <source>Whole sheets with windows through which lower ones show: few pieces to lay</source>
+        <translation>Ganze Bogen mit Fenstern, durch die man tiefere sieht: wenige Teile zu legen</translation>
+    </message>
+    <message>
+        <source>What is covered is chosen so that least is cut</source>
+        <translation>Was bedeckt ist, wird so gewählt, dass am wenigsten geschnitten wird</translation>
+    </message>
+    <message>
+        <source>Way of layering</source>
+        <translation>Art der Schichtung</translation>
+    </message>
+    <message>
+        <source>way of layering</source>
+        <translation>Art der Schichtung</translation>
+    </message>
+    <message>
+        <source>Overlap under what covers</source>
+        <translation>Überlappung unter dem, was bedeckt</translation>
+    </message>
+    <message>
+        <source>overlap</source>
+        <translation>Überlappung</translation>
+    </message>
+    <message>
+        <source>Overlap</source>
+        <translation>Überlappung</translation>
+    </message>
+    <message>
+        <source>How far a sheet goes on under what covers it, up to 2 mm</source>
+        <translation>Wie weit ein Bogen unter dem weitergeht, was ihn bedeckt, bis 2 mm</translation>
+    </message>
+    <message>
+        <source>Pull apart</source>
+        <translation>Auseinanderziehen</translation>
+    </message>
+    <message>
+        <source>The sheets at a slant above each other</source>
+        <translation>Die Bogen schräg übereinander</translation>
+    </message>
+    <message>
+        <source>Section</source>
+        <translation>Seitenschnitt</translation>
+    </message>
+    <message>
+        <source>The stack from the side, along a line on the bench</source>
+        <translation>Der Stapel von der Seite, entlang einer Linie auf der Werkbank</translation>
+    </message>
+    <message>
+        <source>Layers, the uppermost first</source>
+        <translation>Ebenen, die oberste zuerst</translation>
+    </message>
+    <message>
+        <source>Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓).</source>
+        <translation>Oberste zuerst; ziehe zum Umordnen (Strg+↑, Strg+↓).</translation>
+    </message>
+    <message>
+        <source>What the order is to save</source>
+        <translation>Was die Reihenfolge sparen soll</translation>
+    </message>
+    <message>
+        <source>Line art to sheets</source>
+        <translation>Strichzeichnung auf Bogen</translation>
+    </message>
+    <message>
+        <source>How it will look</source>
+        <translation>Wie es aussehen wird</translation>
+    </message>
+    <message>
+        <source>Pieces and how they are laid</source>
+        <translation>Teile und wie sie gelegt werden</translation>
+    </message>
+    <message>
+        <source>Use the proposed order</source>
+        <translation>Vorgeschlagene Reihenfolge nehmen</translation>
+    </message>
+    <message>
+        <source>proposed order</source>
+        <translation>vorgeschlagene Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Chosen layer</source>
+        <translation>Gewählte Ebene</translation>
+    </message>
+    <message>
+        <source>Name of the layer</source>
+        <translation>Name der Ebene</translation>
+    </message>
+    <message>
+        <source>Cut colour…</source>
+        <translation>Schnittfarbe …</translation>
+    </message>
+    <message>
+        <source>The colour of the sheet this layer is cut from</source>
+        <translation>Die Farbe des Bogens, aus dem diese Ebene geschnitten wird</translation>
+    </message>
+    <message>
+        <source>Leave out</source>
+        <translation>Auslassen</translation>
+    </message>
+    <message>
+        <source>No sheet for it: what it is laid on shows there</source>
+        <translation>Kein Bogen dafür: dort zeigt sich, worauf alles liegt</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>Make base</source>
+        <translation>Zur Basis</translation>
+    </message>
+    <message>
+        <source>Move it under all others</source>
+        <translation>Unter alle anderen legen</translation>
+    </message>
+    <message>
+        <source>Merge down</source>
+        <translation>Nach unten vereinen</translation>
+    </message>
+    <message>
+        <source>One layer with the one below it</source>
+        <translation>Eine Ebene mit der darunter</translation>
+    </message>
+    <message>
+        <source>Part again</source>
+        <translation>Wieder trennen</translation>
+    </message>
+    <message>
+        <source>Take apart what was merged</source>
+        <translation>Trennen, was vereint wurde</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Its regions, name and colour stay as they are; so do those of its group</source>
+        <translation>Ihre Flächen, Name und Farbe bleiben, wie sie sind; die ihrer Gruppe auch</translation>
+    </message>
+    <message>
+        <source>locked layer</source>
+        <translation>Ebene gesperrt</translation>
+    </message>
+    <message>
+        <source>Hide</source>
+        <translation>Verbergen</translation>
+    </message>
+    <message>
+        <source>It is not painted on the bench, but cut all the same; nor are those of its group</source>
+        <translation>Sie wird auf der Werkbank nicht gemalt, aber trotzdem geschnitten; die ihrer Gruppe ebenso</translation>
+    </message>
+    <message>
+        <source>hidden layer</source>
+        <translation>Ebene verborgen</translation>
+    </message>
+    <message>
+        <source>Group of the layer</source>
+        <translation>Gruppe der Ebene</translation>
+    </message>
+    <message>
+        <source>no group</source>
+        <translation>keine Gruppe</translation>
+    </message>
+    <message>
+        <source>By sheet</source>
+        <translation>Nach Bogen</translation>
+    </message>
+    <message>
+        <source>All layers that are cut from one colour and material become a group</source>
+        <translation>Alle Ebenen aus einer Farbe und einem Material werden eine Gruppe</translation>
+    </message>
+    <message>
+        <source>layers grouped by sheet</source>
+        <translation>Ebenen nach Bogen gruppiert</translation>
+    </message>
+    <message>
+        <source>Way of layering of the chosen layer</source>
+        <translation>Art der Schichtung der gewählten Ebene</translation>
+    </message>
+    <message>
+        <source>Layered like the rest</source>
+        <translation>Geschichtet wie der Rest</translation>
+    </message>
+    <message>
+        <source>{0}, whatever the rest is</source>
+        <translation>{0}, was der Rest auch ist</translation>
+    </message>
+    <message>
+        <source>way of one layer</source>
+        <translation>Art einer Ebene</translation>
+    </message>
+    <message>
+        <source>Material of the chosen layer</source>
+        <translation>Material der gewählten Ebene</translation>
+    </message>
+    <message>
+        <source>All layers of it</source>
+        <translation>Alle Ebenen daraus</translation>
+    </message>
+    <message>
+        <source>Every layer is cut from this material</source>
+        <translation>Jede Ebene wird aus diesem Material geschnitten</translation>
+    </message>
+    <message>
+        <source>Materials…</source>
+        <translation>Materialien …</translation>
+    </message>
+    <message>
+        <source>The table of materials, to be changed</source>
+        <translation>Die Tabelle der Materialien, zum Ändern</translation>
+    </message>
+    <message>
+        <source>Blade</source>
+        <translation>Klinge</translation>
+    </message>
+    <message>
+        <source>Laser</source>
+        <translation>Laser</translation>
+    </message>
+    <message>
+        <source>Router</source>
+        <translation>Fräse</translation>
+    </message>
+    <message>
+        <source>What cuts</source>
+        <translation>Was schneidet</translation>
+    </message>
+    <message>
+        <source>tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Inner depth of a frame, 0 for none</source>
+        <translation>Innere Tiefe eines Rahmens, 0 für keinen</translation>
+    </message>
+    <message>
+        <source>depth of the frame</source>
+        <translation>Tiefe des Rahmens</translation>
+    </message>
+    <message>
+        <source>Group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>All layers</source>
+        <translation>Alle Ebenen</translation>
+    </message>
+    <message>
+        <source>What the work is laid on</source>
+        <translation>Worauf die Arbeit liegt</translation>
+    </message>
+    <message>
+        <source>Laid on: not said</source>
+        <translation>Liegt auf: nicht genannt</translation>
+    </message>
+    <message>
+        <source>White shirt, wall or card</source>
+        <translation>Weißes Hemd, Wand oder Karton</translation>
+    </message>
+    <message>
+        <source>Black shirt or card</source>
+        <translation>Schwarzes Hemd oder Karton</translation>
+    </message>
+    <message>
+        <source>Grey</source>
+        <translation>Grau</translation>
+    </message>
+    <message>
+        <source>Kraft card or wood</source>
+        <translation>Kraftkarton oder Holz</translation>
+    </message>
+    <message>
+        <source>Another colour…</source>
+        <translation>Eine andere Farbe …</translation>
+    </message>
+    <message>
+        <source>A frame is cut so far around every sheet; 0 for none</source>
+        <translation>So weit um jeden Bogen wird ein Rahmen geschnitten; 0 für keinen</translation>
+    </message>
+    <message>
+        <source>weeding frame</source>
+        <translation>Entgitterrahmen</translation>
+    </message>
+    <message>
+        <source>Helper cuts through the waste so far apart; 0 for none</source>
+        <translation>Hilfsschnitte durch den Abfall so weit auseinander; 0 für keine</translation>
+    </message>
+    <message>
+        <source>helper cuts</source>
+        <translation>Hilfsschnitte</translation>
+    </message>
+    <message>
+        <source>Language that layers are named in</source>
+        <translation>Sprache, in der Ebenen benannt werden</translation>
+    </message>
+    <message>
+        <source>Layers named in {0}</source>
+        <translation>Ebenennamen auf {0}</translation>
+    </message>
+    <message>
+        <source>language of names</source>
+        <translation>Sprache der Namen</translation>
+    </message>
+    <message>
+        <source>Weeding frame</source>
+        <translation>Entgitterrahmen</translation>
+    </message>
+    <message>
+        <source>Helper cuts every</source>
+        <translation>Hilfsschnitte alle</translation>
+    </message>
+    <message>
+        <source>Cut by</source>
+        <translation>Geschnitten mit</translation>
+    </message>
+    <message>
+        <source>Frame depth</source>
+        <translation>Rahmentiefe</translation>
+    </message>
+    <message>
+        <source>No material said</source>
+        <translation>Kein Material genannt</translation>
+    </message>
+    <message>
+        <source>{0}, {1:g} mm</source>
+        <translation>{0}, {1:g} mm</translation>
+    </message>
+    <message>
+        <source>Forgiving to lay, thick, uses the most material.</source>
+        <translation>Verzeiht beim Legen, dick, braucht am meisten Material.</translation>
+    </message>
+    <message>
+        <source>Thin and flat; with an overlap it forgives that much, without one a gap shows at once.</source>
+        <translation>Dünn und flach; mit Überlappung verzeiht es so viel, ohne sie zeigt sich jede Lücke sofort.</translation>
+    </message>
+    <message>
+        <source>Fewest pieces to lay; whole sheets, so much film and the greatest thickness.</source>
+        <translation>Die wenigsten Teile zu legen; ganze Bogen, also viel Folie und die größte Dicke.</translation>
+    </message>
+    <message>
+        <source>Least cutting; looks the same from above, and forgives as much as the overlap.</source>
+        <translation>Am wenigsten Schnitt; sieht von oben gleich aus und verzeiht so viel wie die Überlappung.</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Pieces to lay</source>
+        <translation>Teile zu legen</translation>
+    </message>
+    <message>
+        <source>Holes</source>
+        <translation>Löcher</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Of it helper cuts</source>
+        <translation>Davon Hilfsschnitte</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>{0:.0f} cm²</source>
+        <translation>{0:.0f} cm²</translation>
+    </message>
+    <message>
+        <source>Narrowest place</source>
+        <translation>Schmalste Stelle</translation>
+    </message>
+    <message>
+        <source>none under 8 mm</source>
+        <translation>keine unter 8 mm</translation>
+    </message>
+    <message>
+        <source>nothing to cut</source>
+        <translation>nichts zu schneiden</translation>
+    </message>
+    <message>
+        <source>{0}, {1}</source>
+        <translation>{0}, {1}</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source> · base</source>
+        <translation> · Basis</translation>
+    </message>
+    <message>
+        <source> · locked</source>
+        <translation> · gesperrt</translation>
+    </message>
+    <message>
+        <source> · hidden</source>
+        <translation> · verborgen</translation>
+    </message>
+    <message>
+        <source> · {0}</source>
+        <translation> · {0}</translation>
+    </message>
+    <message>
+        <source>In a fitted work the order hardly changes the cutting.</source>
+        <translation>In einer eingepassten Arbeit ändert die Reihenfolge den Schnitt kaum.</translation>
+    </message>
+    <message>
+        <source>As a stack, this order cuts {0}; the proposed one {1}.</source>
+        <translation>Als Stapel schneidet diese Reihenfolge {0}, die vorgeschlagene {1}.</translation>
+    </message>
+    <message>
+        <source>This order cuts {0} more than the best.</source>
+        <translation>Diese Reihenfolge schneidet {0} mehr als die beste.</translation>
+    </message>
+    <message>
+        <source>No order cuts less than this one.</source>
+        <translation>Keine Reihenfolge schneidet weniger als diese.</translation>
+    </message>
+    <message>
+        <source>A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.</source>
+        <translation>Eine gute Reihenfolge, höchstens {0:.0f} % über der besten: bei so vielen Farben lassen sich nicht alle ansehen.</translation>
+    </message>
+    <message>
+        <source>click a layer</source>
+        <translation>klicke eine Ebene an</translation>
+    </message>
+    <message>
+        <source>group of a layer</source>
+        <translation>Gruppe einer Ebene</translation>
+    </message>
+    <message>
+        <source>order</source>
+        <translation>Reihenfolge</translation>
+    </message>
+    <message>
+        <source>thickness of the sheets</source>
+        <translation>Dicke der Bogen</translation>
+    </message>
+    <message>
+        <source>Colour of what the work is laid on</source>
+        <translation>Farbe dessen, worauf die Arbeit liegt</translation>
+    </message>
+    <message>
+        <source>what it is laid on</source>
+        <translation>worauf sie liegt</translation>
+    </message>
+    <message>
+        <source>material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>layer name</source>
+        <translation>Name der Ebene</translation>
+    </message>
+    <message>
+        <source>Cut colour of {0}</source>
+        <translation>Schnittfarbe von {0}</translation>
+    </message>
+    <message>
+        <source>cut colour</source>
+        <translation>Schnittfarbe</translation>
+    </message>
+    <message>
+        <source>merged layers</source>
+        <translation>Ebenen vereint</translation>
+    </message>
+    <message>
+        <source>parted layers</source>
+        <translation>Ebenen getrennt</translation>
+    </message>
+</context>
+<context>
+    <name>LayingBox</name>
+    <message>
+        <source>Numbers on the bench</source>
+        <translation>Nummern auf der Werkbank</translation>
+    </message>
+    <message>
+        <source>In the order of laying: the base first, each sheet from top to bottom</source>
+        <translation>In der Reihenfolge des Legens: die Basis zuerst, jeder Bogen von oben nach unten</translation>
+    </message>
+    <message>
+        <source>Pieces in the order of laying</source>
+        <translation>Teile in der Reihenfolge des Legens</translation>
+    </message>
+    <message>
+        <source>Hold by a bridge</source>
+        <translation>Mit Steg halten</translation>
+    </message>
+    <message>
+        <source>A bridge in its colour to the nearest piece of its sheet: one piece less to lay</source>
+        <translation>Ein Steg in seiner Farbe zum nächsten Teil seines Bogens: ein Teil weniger zu legen</translation>
+    </message>
+    <message>
+        <source>From a sheet below</source>
+        <translation>Von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>The sheets get a window there, through which a sheet below all others shows</source>
+        <translation>Die Bogen bekommen dort ein Fenster, durch das ein Bogen unter allen anderen zu sehen ist</translation>
+    </message>
+    <message>
+        <source>A piece about which nothing is done stays a piece, with its number in the laying plan (Release).</source>
+        <translation>Ein Teil, mit dem nichts geschieht, bleibt ein Teil, mit seiner Nummer im Legeplan (Ausgabe).</translation>
+    </message>
+    <message>
+        <source>nearly fits turned</source>
+        <translation>passt beinahe gedreht</translation>
+    </message>
+    <message>
+        <source>nearly fits turned over</source>
+        <translation>passt beinahe umgedreht</translation>
+    </message>
+    <message>
+        <source>{0}  {1}, {2} across</source>
+        <translation>{0}  {1}, {2} groß</translation>
+    </message>
+    <message>
+        <source>{0} · this way ▲</source>
+        <translation>{0} · so herum ▲</translation>
+    </message>
+    <message>
+        <source>{0}: {1}</source>
+        <translation>{0}: {1}</translation>
+    </message>
+    <message>
+        <source>1 piece to lay</source>
+        <translation>1 Teil zu legen</translation>
+    </message>
+    <message>
+        <source>{0} pieces to lay</source>
+        <translation>{0} Teile zu legen</translation>
+    </message>
+    <message>
+        <source>{0}, {1} beside the largest of their sheet.</source>
+        <translation>{0}, {1} neben dem größten ihres Bogens.</translation>
+    </message>
+    <message>
+        <source>1 nearly fits the wrong way round; it is marked.</source>
+        <translation>1 passt beinahe verkehrt herum; es ist markiert.</translation>
+    </message>
+    <message>
+        <source>{0} nearly fit the wrong way round; they are marked.</source>
+        <translation>{0} passen beinahe verkehrt herum; sie sind markiert.</translation>
+    </message>
+</context>
+<context>
+    <name>LengthEdit</name>
+    <message>
+        <source>Between {0} and {1}.</source>
+        <translation>Zwischen {0} und {1}.</translation>
+    </message>
+</context>
+<context>
+    <name>LevelTool</name>
+    <message>
+        <source>Draw a line along something that should be level or upright. Esc leaves it.</source>
+        <translation>Ziehe eine Linie an etwas entlang, das waagerecht oder senkrecht sein soll. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>LineArtBox</name>
+    <message>
+        <source>What gathers regions into sheets</source>
+        <translation>Was Flächen auf Bogen sammelt</translation>
+    </message>
+    <message>
+        <source>Neighbours differ</source>
+        <translation>Nachbarn verschieden</translation>
+    </message>
+    <message>
+        <source>More lines around: deeper</source>
+        <translation>Mehr Linien darum: tiefer</translation>
+    </message>
+    <message>
+        <source>Larger: deeper</source>
+        <translation>Größer: tiefer</translation>
+    </message>
+    <message>
+        <source>Farther in: deeper</source>
+        <translation>Weiter innen: tiefer</translation>
+    </message>
+    <message>
+        <source>Like colours together</source>
+        <translation>Gleiche Farben zusammen</translation>
+    </message>
+    <message>
+        <source>Numbers of sheets below the frame; click one to gather into so many</source>
+        <translation>Zahl der Bogen unter dem Rahmen; klicke eine an, um auf so viele zu sammeln</translation>
+    </message>
+    <message>
+        <source>Sheets below the frame, the deepest first</source>
+        <translation>Bogen unter dem Rahmen, der tiefste zuerst</translation>
+    </message>
+    <message>
+        <source>Choose the sheet that clicked regions go to</source>
+        <translation>Wähle den Bogen, auf den angeklickte Flächen kommen</translation>
+    </message>
+    <message>
+        <source>Paint the depth</source>
+        <translation>Tiefe malen</translation>
+    </message>
+    <message>
+        <source>Click or sweep over regions on the bench: they go to the sheet chosen below</source>
+        <translation>Klicke Flächen auf der Werkbank oder fahre darüber: sie kommen auf den unten gewählten Bogen</translation>
+    </message>
+    <message>
+        <source>The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut.</source>
+        <translation>Die Tinte wird ein Rahmen obenauf; was sie umschließt, kommt auf Bogen darunter. Was bedeckt ist, wird nicht geschnitten.</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Pieces to lay, the frame among them</source>
+        <translation>Teile zu legen, der Rahmen darunter</translation>
+    </message>
+    <message>
+        <source>Cut m</source>
+        <translation>Schnitt m</translation>
+    </message>
+    <message>
+        <source>Cut ft</source>
+        <translation>Schnitt ft</translation>
+    </message>
+    <message>
+        <source>As layered now</source>
+        <translation>Wie jetzt geschichtet</translation>
+    </message>
+    <message>
+        <source>Saved m</source>
+        <translation>Gespart m</translation>
+    </message>
+    <message>
+        <source>Saved ft</source>
+        <translation>Gespart ft</translation>
+    </message>
+    <message>
+        <source>Less than if every region were cut by itself</source>
+        <translation>Weniger, als wenn jede Fläche für sich geschnitten würde</translation>
+    </message>
+    <message>
+        <source>Alike</source>
+        <translation>Gleich</translation>
+    </message>
+    <message>
+        <source>Neighbours across a line on the same sheet</source>
+        <translation>Nachbarn über eine Linie hinweg auf demselben Bogen</translation>
+    </message>
+    <message>
+        <source>The picture has one colour within its lines. Give regions colours in Clean first, or take another rule.</source>
+        <translation>Das Bild hat innerhalb seiner Linien nur eine Farbe. Gib Flächen zuerst unter Säubern Farben, oder nimm eine andere Regel.</translation>
+    </message>
+    <message>
+        <source>Its lines enclose too little for two sheets.</source>
+        <translation>Ihre Linien schließen zu wenig für zwei Bogen ein.</translation>
+    </message>
+</context>
+<context>
+    <name>LineBox</name>
+    <message>
+        <source>Pen lines</source>
+        <translation>Stiftlinien</translation>
+    </message>
+    <message>
+        <source>The middle of each stroke, open, for a pen</source>
+        <translation>Die Mitte jedes Strichs, offen, für einen Stift</translation>
+    </message>
+    <message>
+        <source>Shapes to cut</source>
+        <translation>Formen zum Schneiden</translation>
+    </message>
+    <message>
+        <source>Each stroke as a shape of one width</source>
+        <translation>Jeder Strich als Form einer Breite</translation>
+    </message>
+    <message>
+        <source>What strokes become</source>
+        <translation>Was aus Strichen wird</translation>
+    </message>
+    <message>
+        <source>what strokes become</source>
+        <translation>was aus Strichen wird</translation>
+    </message>
+    <message>
+        <source>Strokes are given to the pen whose width is nearest theirs. Point at a stroke on the bench for its width.</source>
+        <translation>Striche bekommen den Stift, dessen Breite ihrer am nächsten ist. Zeige auf der Werkbank auf einen Strich, um seine Breite zu sehen.</translation>
+    </message>
+    <message>
+        <source>pens</source>
+        <translation>Stifte</translation>
+    </message>
+    <message>
+        <source>Width of the strokes</source>
+        <translation>Breite der Striche</translation>
+    </message>
+    <message>
+        <source>width of the strokes</source>
+        <translation>Breite der Striche</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Remove strokes…</source>
+        <translation>Striche entfernen …</translation>
+    </message>
+    <message>
+        <source>Click strokes on the bench to take them out</source>
+        <translation>Klicke Striche auf der Werkbank an, um sie herauszunehmen</translation>
+    </message>
+    <message>
+        <source>Bring all removed strokes back</source>
+        <translation>Alle entfernten Striche zurückholen</translation>
+    </message>
+    <message>
+        <source>removed strokes</source>
+        <translation>entfernte Striche</translation>
+    </message>
+    <message>
+        <source>{0}, {1} to {2} wide, mostly {3}; {4} in all.</source>
+        <translation>{0}, {1} bis {2} breit, meist {3}; zusammen {4}.</translation>
+    </message>
+    <message>
+        <source>1 stroke</source>
+        <translation>1 Strich</translation>
+    </message>
+    <message>
+        <source>{0} strokes</source>
+        <translation>{0} Striche</translation>
+    </message>
+    <message>
+        <source>Bring 1 back</source>
+        <translation>1 zurückholen</translation>
+    </message>
+    <message>
+        <source>Bring {0} back</source>
+        <translation>{0} zurückholen</translation>
+    </message>
+    <message>
+        <source>removed stroke</source>
+        <translation>Strich entfernt</translation>
+    </message>
+</context>
+<context>
+    <name>LinesBox</name>
+    <message>
+        <source>Choose bridges on the bench</source>
+        <translation>Stege auf der Werkbank wählen</translation>
+    </message>
+    <message>
+        <source>Each gap is marked; a click closes it</source>
+        <translation>Jede Lücke ist markiert; ein Klick schließt sie</translation>
+    </message>
+    <message>
+        <source>Close all</source>
+        <translation>Alle schließen</translation>
+    </message>
+    <message>
+        <source>A bridge over every gap that was found</source>
+        <translation>Ein Steg über jede gefundene Lücke</translation>
+    </message>
+    <message>
+        <source>Draw a bridge…</source>
+        <translation>Steg zeichnen …</translation>
+    </message>
+    <message>
+        <source>From one stroke to another: it begins and ends at their ends, in their width and curve</source>
+        <translation>Von einem Strich zum anderen: er beginnt und endet an ihren Enden, in ihrer Breite und Biegung</translation>
+    </message>
+    <message>
+        <source>Add ink…</source>
+        <translation>Tinte hinzu …</translation>
+    </message>
+    <message>
+        <source>Paint a line: a bridge of your own, a missing piece of outline</source>
+        <translation>Male eine Linie: einen eigenen Steg, ein fehlendes Stück Umriss</translation>
+    </message>
+    <message>
+        <source>Take ink away…</source>
+        <translation>Tinte weg …</translation>
+    </message>
+    <message>
+        <source>Paint in the colour of the paper</source>
+        <translation>In der Farbe des Papiers malen</translation>
+    </message>
+    <message>
+        <source>Width of the brush</source>
+        <translation>Breite des Pinsels</translation>
+    </message>
+    <message>
+        <source>Bridges and painted lines, the latest first</source>
+        <translation>Stege und gemalte Linien, die letzte zuerst</translation>
+    </message>
+    <message>
+        <source>painted line</source>
+        <translation>gemalte Linie</translation>
+    </message>
+    <message>
+        <source>Brush</source>
+        <translation>Pinsel</translation>
+    </message>
+    <message>
+        <source>Nothing here is drawn in dark outlines, so no gaps are looked for.</source>
+        <translation>Hier ist nichts in dunklen Umrissen gezeichnet, also wird nach keinen Lücken gesucht.</translation>
+    </message>
+    <message>
+        <source>No gap in an outline was found.</source>
+        <translation>Keine Lücke in einem Umriss gefunden.</translation>
+    </message>
+    <message>
+        <source>1 gap in an outline, {0} wide.</source>
+        <translation>1 Lücke in einem Umriss, {0} breit.</translation>
+    </message>
+    <message>
+        <source>{0} gaps in outlines, {1} to {2} wide.</source>
+        <translation>{0} Lücken in Umrissen, {1} bis {2} breit.</translation>
+    </message>
+    <message>
+        <source>Looking for gaps in outlines…</source>
+        <translation>Suche nach Lücken in Umrissen …</translation>
+    </message>
+    <message>
+        <source>{0} line, {1} wide</source>
+        <translation>Linie {0}, {1} breit</translation>
+    </message>
+    <message>
+        <source>bridge</source>
+        <translation>Steg</translation>
+    </message>
+</context>
+<context>
+    <name>LookBox</name>
+    <message>
+        <source>In the look of their material</source>
+        <translation>Im Aussehen ihres Materials</translation>
+    </message>
+    <message>
+        <source>Shadows</source>
+        <translation>Schatten</translation>
+    </message>
+    <message>
+        <source>Each sheet's on those below, by the thickness of the sheets and the spacers between</source>
+        <translation>Jeder Bogen auf die darunter, nach der Dicke der Bogen und den Abstandhaltern dazwischen</translation>
+    </message>
+    <message>
+        <source>Light from</source>
+        <translation>Licht von</translation>
+    </message>
+    <message>
+        <source>Light stands</source>
+        <translation>Licht steht</translation>
+    </message>
+    <message>
+        <source>above</source>
+        <translation>oben</translation>
+    </message>
+    <message>
+        <source>upper right</source>
+        <translation>oben rechts</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>lower right</source>
+        <translation>unten rechts</translation>
+    </message>
+    <message>
+        <source>below</source>
+        <translation>unten</translation>
+    </message>
+    <message>
+        <source>lower left</source>
+        <translation>unten links</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>upper left</source>
+        <translation>oben links</translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation>hoch</translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation>tief</translation>
+    </message>
+    <message>
+        <source>halfway</source>
+        <translation>halbhoch</translation>
+    </message>
+</context>
+<context>
+    <name>MaterialsTable</name>
+    <message>
+        <source>Materials</source>
+        <translation>Materialien</translation>
+    </message>
+    <message>
+        <source>Sizes in mm are common practice to begin with, not promises: a test cut on the very sheet decides. Works keep the figures they were made with.</source>
+        <translation>Größen in mm sind übliche Praxis zum Anfangen, keine Versprechen: ein Probeschnitt auf genau diesem Bogen entscheidet. Arbeiten behalten die Werte, mit denen sie gemacht wurden.</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>Thick</source>
+        <translation>Dick</translation>
+    </message>
+    <message>
+        <source>Smallest
+detail</source>
+        <translation>Kleinstes
+Detail</translation>
+    </message>
+    <message>
+        <source>Smallest
+gap</source>
+        <translation>Kleinste
+Lücke</translation>
+    </message>
+    <message>
+        <source>Shrinks
+under heat</source>
+        <translation>Schrumpft
+unter Hitze</translation>
+    </message>
+    <message>
+        <source>Lies on
+its like</source>
+        <translation>Liegt auf
+seinesgleichen</translation>
+    </message>
+    <message>
+        <source>Blade</source>
+        <translation>Klinge</translation>
+    </message>
+    <message>
+        <source>Laser</source>
+        <translation>Laser</translation>
+    </message>
+    <message>
+        <source>Router</source>
+        <translation>Fräse</translation>
+    </message>
+    <message>
+        <source>Caution shown beside it</source>
+        <translation>Hinweis, der daneben steht</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>The table is used from now on, in every work</source>
+        <translation>Die Tabelle gilt von jetzt an, in jeder Arbeit</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzu</translation>
+    </message>
+    <message>
+        <source>A copy of the chosen one, or of the first</source>
+        <translation>Eine Kopie des gewählten oder des ersten</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen ones</source>
+        <translation>Die gewählten</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>The plain kinds that come with the program</source>
+        <translation>Die schlichten Arten, die mit dem Programm kommen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Changes that were not kept are left</source>
+        <translation>Änderungen, die nicht behalten wurden, verfallen</translation>
+    </message>
+    <message>
+        <source>Kind of {0}</source>
+        <translation>Art von {0}</translation>
+    </message>
+    <message>
+        <source>{0}, another</source>
+        <translation>{0}, noch eines</translation>
+    </message>
+    <message>
+        <source>Row {0}: {1}</source>
+        <translation>Zeile {0}: {1}</translation>
+    </message>
+    <message>
+        <source>sizes are numbers, in mm.</source>
+        <translation>Größen sind Zahlen, in mm.</translation>
+    </message>
+</context>
+<context>
+    <name>MirrorBox</name>
+    <message>
+        <source>Find the line</source>
+        <translation>Linie finden</translation>
+    </message>
+    <message>
+        <source>The line about which the picture is most nearly its own mirror image</source>
+        <translation>Die Linie, an der das Bild am ehesten sein eigenes Spiegelbild ist</translation>
+    </message>
+    <message>
+        <source>Draw the line…</source>
+        <translation>Linie ziehen …</translation>
+    </message>
+    <message>
+        <source>Two clicks: from one end of the line to the other</source>
+        <translation>Zwei Klicks: von einem Ende der Linie zum anderen</translation>
+    </message>
+    <message>
+        <source>Left stays</source>
+        <translation>Links bleibt</translation>
+    </message>
+    <message>
+        <source>Right stays</source>
+        <translation>Rechts bleibt</translation>
+    </message>
+    <message>
+        <source>Mean</source>
+        <translation>Mittel</translation>
+    </message>
+    <message>
+        <source>Half-way between both halves, for halves that are nearly alike</source>
+        <translation>Halbwegs zwischen beiden Hälften, für beinahe gleiche Hälften</translation>
+    </message>
+    <message>
+        <source>The half that stays</source>
+        <translation>Die Hälfte, die bleibt</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Both halves as they are in the picture</source>
+        <translation>Beide Hälften, wie sie im Bild sind</translation>
+    </message>
+    <message>
+        <source>mirrored half</source>
+        <translation>Hälfte gespiegelt</translation>
+    </message>
+    <message>
+        <source>mirror taken back</source>
+        <translation>Spiegeln zurückgenommen</translation>
+    </message>
+    <message>
+        <source>One half stays, the other becomes its mirror image, exact to the last curve.</source>
+        <translation>Eine Hälfte bleibt, die andere wird ihr Spiegelbild, genau bis zur letzten Kurve.</translation>
+    </message>
+    <message>
+        <source>The left half and the right one are alike.</source>
+        <translation>Die linke und die rechte Hälfte sind gleich.</translation>
+    </message>
+    <message>
+        <source>The upper half and the lower one are alike.</source>
+        <translation>Die obere und die untere Hälfte sind gleich.</translation>
+    </message>
+    <message>
+        <source>Upper stays</source>
+        <translation>Oben bleibt</translation>
+    </message>
+    <message>
+        <source>Lower stays</source>
+        <translation>Unten bleibt</translation>
+    </message>
+</context>
+<context>
+    <name>NamedSlider</name>
+    <message>
+        <source>Auto</source>
+        <translation>Auto</translation>
+    </message>
+</context>
+<context>
+    <name>NarrowBox</name>
+    <message>
+        <source>Smallest width wanted</source>
+        <translation>Gewünschte kleinste Breite</translation>
+    </message>
+    <message>
+        <source>smallest width</source>
+        <translation>kleinste Breite</translation>
+    </message>
+    <message>
+        <source>Show widths on the bench</source>
+        <translation>Breiten auf der Werkbank zeigen</translation>
+    </message>
+    <message>
+        <source>Red is under the smallest width, blue is near it, green up to three times</source>
+        <translation>Rot liegt unter der kleinsten Breite, Blau nahe daran, Grün bis zum Dreifachen</translation>
+    </message>
+    <message>
+        <source>Narrow places, the narrowest first</source>
+        <translation>Schmale Stellen, die schmalste zuerst</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Where what is cut out is narrow</source>
+        <translation>Wo das Ausgeschnittene schmal ist</translation>
+    </message>
+    <message>
+        <source>Spaces</source>
+        <translation>Abstände</translation>
+    </message>
+    <message>
+        <source>Where two cuts come near each other</source>
+        <translation>Wo zwei Schnitte einander nahe kommen</translation>
+    </message>
+    <message>
+        <source>What is measured</source>
+        <translation>Was gemessen wird</translation>
+    </message>
+    <message>
+        <source>Thicken here</source>
+        <translation>Hier verdicken</translation>
+    </message>
+    <message>
+        <source>The chosen places get the smallest width, smoothly</source>
+        <translation>Die gewählten Stellen bekommen die kleinste Breite, glatt</translation>
+    </message>
+    <message>
+        <source>Thicken all</source>
+        <translation>Alle verdicken</translation>
+    </message>
+    <message>
+        <source>Every place under the smallest width</source>
+        <translation>Jede Stelle unter der kleinsten Breite</translation>
+    </message>
+    <message>
+        <source>Smallest width</source>
+        <translation>Kleinste Breite</translation>
+    </message>
+    <message>
+        <source>thickened</source>
+        <translation>verdickt</translation>
+    </message>
+    <message>
+        <source>No sheet is narrower than {0} anywhere.</source>
+        <translation>Kein Bogen ist irgendwo schmaler als {0}.</translation>
+    </message>
+    <message>
+        <source>No two cuts are nearer to each other than {0}.</source>
+        <translation>Keine zwei Schnitte liegen näher beieinander als {0}.</translation>
+    </message>
+    <message>
+        <source>1 stretch is under it.</source>
+        <translation>1 Stück liegt darunter.</translation>
+    </message>
+    <message>
+        <source>{0} stretches are under it.</source>
+        <translation>{0} Stücke liegen darunter.</translation>
+    </message>
+    <message>
+        <source>{0}{1} · {2}</source>
+        <translation>{0}{1} · {2}</translation>
+    </message>
+    <message>
+        <source>, too narrow</source>
+        <translation>, zu schmal</translation>
+    </message>
+</context>
+<context>
+    <name>Notice</name>
+    <message>
+        <source>Close this message</source>
+        <translation>Diese Meldung schließen</translation>
+    </message>
+</context>
+<context>
+    <name>OrderBox</name>
+    <message>
+        <source>Less cutting</source>
+        <translation>Weniger Schnitt</translation>
+    </message>
+    <message>
+        <source>How much the proposed order saves cutting</source>
+        <translation>Wie sehr die vorgeschlagene Reihenfolge Schnitt spart</translation>
+    </message>
+    <message>
+        <source>Fewer pieces</source>
+        <translation>Weniger Teile</translation>
+    </message>
+    <message>
+        <source>A piece to lay counts as 100 mm of cutting</source>
+        <translation>Ein Teil zu legen zählt wie 100 mm Schnitt</translation>
+    </message>
+    <message>
+        <source>Less film</source>
+        <translation>Weniger Folie</translation>
+    </message>
+    <message>
+        <source>A square centimetre counts as 2 mm of cutting</source>
+        <translation>Ein Quadratzentimeter zählt wie 2 mm Schnitt</translation>
+    </message>
+    <message>
+        <source>least cutting</source>
+        <translation>am wenigsten Schnitt</translation>
+    </message>
+    <message>
+        <source>fewest pieces</source>
+        <translation>die wenigsten Teile</translation>
+    </message>
+    <message>
+        <source>least film</source>
+        <translation>am wenigsten Folie</translation>
+    </message>
+    <message>
+        <source>a balance</source>
+        <translation>ein Ausgleich</translation>
+    </message>
+    <message>
+        <source>next best</source>
+        <translation>nächstbeste</translation>
+    </message>
+    <message>
+        <source>Orders worth a look, base on the left; click one to take it</source>
+        <translation>Sehenswerte Reihenfolgen, Basis links; klicke eine an, um sie zu nehmen</translation>
+    </message>
+    <message>
+        <source>order</source>
+        <translation>Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Where proposed orders have the chosen layer</source>
+        <translation>Wo vorgeschlagene Reihenfolgen die gewählte Ebene haben</translation>
+    </message>
+    <message>
+        <source>anywhere</source>
+        <translation>irgendwo</translation>
+    </message>
+    <message>
+        <source>always the base</source>
+        <translation>immer die Basis</translation>
+    </message>
+    <message>
+        <source>always on top</source>
+        <translation>immer obenauf</translation>
+    </message>
+    <message>
+        <source>Always above…</source>
+        <translation>Immer über …</translation>
+    </message>
+    <message>
+        <source>Choose a layer that the chosen one is always to lie above</source>
+        <translation>Wähle eine Ebene, über der die gewählte immer liegen soll</translation>
+    </message>
+    <message>
+        <source>Forget rules</source>
+        <translation>Regeln vergessen</translation>
+    </message>
+    <message>
+        <source>No layer is pinned any more</source>
+        <translation>Keine Ebene ist mehr festgesetzt</translation>
+    </message>
+    <message>
+        <source>Orders worth a look, base left. A click takes one.</source>
+        <translation>Sehenswerte Reihenfolgen, Basis links. Ein Klick nimmt eine.</translation>
+    </message>
+    <message>
+        <source>Chosen layer</source>
+        <translation>Gewählte Ebene</translation>
+    </message>
+    <message>
+        <source>what the order is to save</source>
+        <translation>was die Reihenfolge sparen soll</translation>
+    </message>
+    <message>
+        <source>{0} is always the base</source>
+        <translation>{0} ist immer die Basis</translation>
+    </message>
+    <message>
+        <source>{0} is always on top</source>
+        <translation>{0} ist immer obenauf</translation>
+    </message>
+    <message>
+        <source>{0} is always above {1}</source>
+        <translation>{0} ist immer über {1}</translation>
+    </message>
+    <message>
+        <source>Base to top</source>
+        <translation>Basis bis oben</translation>
+    </message>
+    <message>
+        <source>Cut m</source>
+        <translation>Schnitt m</translation>
+    </message>
+    <message>
+        <source>Cut ft</source>
+        <translation>Schnitt ft</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>cm²</source>
+        <translation>cm²</translation>
+    </message>
+    <message>
+        <source>{0}: {1} of cutting, {2}, as a stack</source>
+        <translation>{0}: {1} Schnitt, {2}, als Stapel</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>pinned layer</source>
+        <translation>Ebene festgesetzt</translation>
+    </message>
+    <message>
+        <source>order rule</source>
+        <translation>Regel der Reihenfolge</translation>
+    </message>
+    <message>
+        <source>order rules</source>
+        <translation>Regeln der Reihenfolge</translation>
+    </message>
+</context>
+<context>
+    <name>OwnBridgeTool</name>
+    <message>
+        <source>Click the end of one stroke, then of the other. Esc ends.</source>
+        <translation>Klicke das Ende eines Strichs, dann das des anderen. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>PageTool</name>
+    <message>
+        <source>Drag the corners onto the page's corners, then press Enter. Esc leaves it.</source>
+        <translation>Ziehe die Ecken auf die Ecken der Seite, dann drücke Enter. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>PatchBox</name>
+    <message>
+        <source>Draw round a part…</source>
+        <translation>Teil umranden …</translation>
+    </message>
+    <message>
+        <source>Draw a line round a part of the picture to give it settings of its own</source>
+        <translation>Zeichne eine Linie um einen Teil des Bildes, um ihm eigene Einstellungen zu geben</translation>
+    </message>
+    <message>
+        <source>Parts with settings of their own</source>
+        <translation>Teile mit eigenen Einstellungen</translation>
+    </message>
+    <message>
+        <source>Cut-off here</source>
+        <translation>Schwelle hier</translation>
+    </message>
+    <message>
+        <source>As in the whole picture</source>
+        <translation>Wie im ganzen Bild</translation>
+    </message>
+    <message>
+        <source>Colours here</source>
+        <translation>Farben hier</translation>
+    </message>
+    <message>
+        <source>Outlines here</source>
+        <translation>Umrisse hier</translation>
+    </message>
+    <message>
+        <source>As all</source>
+        <translation>Wie alle</translation>
+    </message>
+    <message>
+        <source>Smallest detail here</source>
+        <translation>Kleinstes Detail hier</translation>
+    </message>
+    <message>
+        <source>Take this part back</source>
+        <translation>Diesen Teil zurücknehmen</translation>
+    </message>
+    <message>
+        <source>part with settings of its own</source>
+        <translation>Teil mit eigenen Einstellungen</translation>
+    </message>
+    <message>
+        <source>Part {0}: {1}</source>
+        <translation>Teil {0}: {1}</translation>
+    </message>
+    <message>
+        <source>{0} own settings</source>
+        <translation>{0} eigene Einstellungen</translation>
+    </message>
+    <message>
+        <source>as the whole, so far</source>
+        <translation>bisher wie das Ganze</translation>
+    </message>
+    <message>
+        <source>setting of a part</source>
+        <translation>Einstellung eines Teils</translation>
+    </message>
+</context>
+<context>
+    <name>PhotoBox</name>
+    <message>
+        <source>Look elsewhere…</source>
+        <translation>Woanders hinsehen …</translation>
+    </message>
+    <message>
+        <source>Click on the bench what the close look shows: a face, an eye</source>
+        <translation>Klicke auf der Werkbank an, was der nahe Blick zeigt: ein Gesicht, ein Auge</translation>
+    </message>
+    <message>
+        <source>1 strong detail is under the smallest one</source>
+        <translation>1 starkes Detail liegt unter dem kleinsten</translation>
+    </message>
+    <message>
+        <source>{0} strong details are under the smallest one</source>
+        <translation>{0} starke Details liegen unter dem kleinsten</translation>
+    </message>
+    <message>
+        <source>No strong detail is under the smallest one: with and without are the same.</source>
+        <translation>Kein starkes Detail liegt unter dem kleinsten: mit und ohne sind gleich.</translation>
+    </message>
+    <message>
+        <source>{0}, {1} of them here; {2}.</source>
+        <translation>{0}, {1} davon hier; {2}.</translation>
+    </message>
+    <message>
+        <source>they stay</source>
+        <translation>sie bleiben</translation>
+    </message>
+    <message>
+        <source>they are lost</source>
+        <translation>sie sind verloren</translation>
+    </message>
+</context>
+<context>
+    <name>PickTool</name>
+    <message>
+        <source>Click regions, the first one first. Esc ends.</source>
+        <translation>Klicke Flächen an, die erste zuerst. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>PreparingBox</name>
+    <message>
+        <source>Crop…</source>
+        <translation>Beschneiden …</translation>
+    </message>
+    <message>
+        <source>Drag a frame around what to keep</source>
+        <translation>Ziehe einen Rahmen um das, was bleiben soll</translation>
+    </message>
+    <message>
+        <source>Page…</source>
+        <translation>Seite …</translation>
+    </message>
+    <message>
+        <source>Mark the four corners of a page seen at a slant</source>
+        <translation>Setze die vier Ecken einer schräg gesehenen Seite</translation>
+    </message>
+    <message>
+        <source>Level…</source>
+        <translation>Ausrichten …</translation>
+    </message>
+    <message>
+        <source>Draw a line along something that should be level or upright</source>
+        <translation>Ziehe eine Linie an etwas entlang, das waagerecht oder senkrecht sein soll</translation>
+    </message>
+    <message>
+        <source>Turn</source>
+        <translation>Drehen</translation>
+    </message>
+    <message>
+        <source>turn</source>
+        <translation>Drehung</translation>
+    </message>
+    <message>
+        <source>Quarter turn</source>
+        <translation>Vierteldrehung</translation>
+    </message>
+    <message>
+        <source>Turn by 90 degrees clockwise</source>
+        <translation>Um 90 Grad im Uhrzeigersinn drehen</translation>
+    </message>
+    <message>
+        <source>Level the light</source>
+        <translation>Licht ausgleichen</translation>
+    </message>
+    <message>
+        <source>Paper equally bright all over and without a cast</source>
+        <translation>Papier überall gleich hell und ohne Farbstich</translation>
+    </message>
+    <message>
+        <source>level light</source>
+        <translation>Licht ausgeglichen</translation>
+    </message>
+    <message>
+        <source>Take out a printing screen</source>
+        <translation>Ein Druckraster entfernen</translation>
+    </message>
+    <message>
+        <source>For printed pages: the dots become the tones they stand for</source>
+        <translation>Für gedruckte Seiten: aus den Punkten werden die Töne, für die sie stehen</translation>
+    </message>
+    <message>
+        <source>printing screen</source>
+        <translation>Druckraster</translation>
+    </message>
+    <message>
+        <source>Take out grain</source>
+        <translation>Korn entfernen</translation>
+    </message>
+    <message>
+        <source>grain</source>
+        <translation>Korn</translation>
+    </message>
+    <message>
+        <source>Lift pale pencil</source>
+        <translation>Blassen Bleistift anheben</translation>
+    </message>
+    <message>
+        <source>pale pencil</source>
+        <translation>blasser Bleistift</translation>
+    </message>
+    <message>
+        <source>Enlarge a small picture</source>
+        <translation>Kleines Bild vergrößern</translation>
+    </message>
+    <message>
+        <source>enlarge</source>
+        <translation>vergrößern</translation>
+    </message>
+    <message>
+        <source>As it came</source>
+        <translation>Wie es kam</translation>
+    </message>
+    <message>
+        <source>Take back every step of preparing</source>
+        <translation>Jeden Schritt der Vorbereitung zurücknehmen</translation>
+    </message>
+    <message>
+        <source>preparing</source>
+        <translation>Vorbereitung</translation>
+    </message>
+    <message>
+        <source>{0:.1f}°</source>
+        <translation>{0:.1f}°</translation>
+    </message>
+    <message>
+        <source>off</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>a little</source>
+        <translation>ein wenig</translation>
+    </message>
+    <message>
+        <source>more</source>
+        <translation>mehr</translation>
+    </message>
+    <message>
+        <source>strongly</source>
+        <translation>stark</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie es ist</translation>
+    </message>
+    <message>
+        <source>page flattened</source>
+        <translation>Seite flach gemacht</translation>
+    </message>
+    <message>
+        <source>cropped</source>
+        <translation>beschnitten</translation>
+    </message>
+    <message>
+        <source>quarter turn</source>
+        <translation>Vierteldrehung</translation>
+    </message>
+    <message>
+        <source>crop</source>
+        <translation>Beschnitt</translation>
+    </message>
+    <message>
+        <source>straighten</source>
+        <translation>Ausrichten</translation>
+    </message>
+    <message>
+        <source>page corners</source>
+        <translation>Ecken der Seite</translation>
+    </message>
+</context>
+<context>
+    <name>PresetsBox</name>
+    <message>
+        <source>Presets</source>
+        <translation>Vorlagen</translation>
+    </message>
+    <message>
+        <source>Keep…</source>
+        <translation>Behalten …</translation>
+    </message>
+    <message>
+        <source>Keep the present settings, hand presets on, or remove one</source>
+        <translation>Die jetzigen Einstellungen behalten, Vorlagen weitergeben oder eine entfernen</translation>
+    </message>
+    <message>
+        <source>Keep the present settings…</source>
+        <translation>Jetzige Einstellungen behalten …</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>Write presets to a file…</source>
+        <translation>Vorlagen in eine Datei schreiben …</translation>
+    </message>
+    <message>
+        <source>Read presets from a file…</source>
+        <translation>Vorlagen aus einer Datei lesen …</translation>
+    </message>
+    <message>
+        <source>Name of the preset</source>
+        <translation>Name der Vorlage</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Last used: tone</source>
+        <translation>Zuletzt verwendet: Ton</translation>
+    </message>
+    <message>
+        <source>Last used: colour</source>
+        <translation>Zuletzt verwendet: Farbe</translation>
+    </message>
+    <message>
+        <source>Last used: line</source>
+        <translation>Zuletzt verwendet: Linie</translation>
+    </message>
+    <message>
+        <source>Last used: photo</source>
+        <translation>Zuletzt verwendet: Foto</translation>
+    </message>
+    <message>
+        <source>preset {0}</source>
+        <translation>Vorlage {0}</translation>
+    </message>
+    <message>
+        <source>Kept as “{0}”.</source>
+        <translation>Behalten als „{0}“.</translation>
+    </message>
+    <message>
+        <source>None yet</source>
+        <translation>Noch keine</translation>
+    </message>
+    <message>
+        <source>Write presets to a file</source>
+        <translation>Vorlagen in eine Datei schreiben</translation>
+    </message>
+    <message>
+        <source>{0} presets written.</source>
+        <translation>{0} Vorlagen geschrieben.</translation>
+    </message>
+    <message>
+        <source>Read presets from a file</source>
+        <translation>Vorlagen aus einer Datei lesen</translation>
+    </message>
+    <message>
+        <source>{0} presets read.</source>
+        <translation>{0} Vorlagen gelesen.</translation>
+    </message>
+</context>
+<context>
+    <name>RegionsBox</name>
+    <message>
+        <source>Choose regions on the bench</source>
+        <translation>Flächen auf der Werkbank wählen</translation>
+    </message>
+    <message>
+        <source>While off, the bench is dragged as elsewhere</source>
+        <translation>Ist es aus, wird die Werkbank gezogen wie sonst</translation>
+    </message>
+    <message>
+        <source>Drop</source>
+        <translation>Weglassen</translation>
+    </message>
+    <message>
+        <source>The region goes to what lies around it</source>
+        <translation>Die Fläche geht an das, was darum liegt</translation>
+    </message>
+    <message>
+        <source>Open</source>
+        <translation>Öffnen</translation>
+    </message>
+    <message>
+        <source>The region becomes a window through all sheets</source>
+        <translation>Die Fläche wird ein Fenster durch alle Bogen</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>The region gets the colour chosen below</source>
+        <translation>Die Fläche bekommt die unten gewählte Farbe</translation>
+    </message>
+    <message>
+        <source>Below</source>
+        <translation>Darunter</translation>
+    </message>
+    <message>
+        <source>The region shows through a window from a sheet of its colour below all others, as an eye does</source>
+        <translation>Die Fläche zeigt sich durch ein Fenster, von einem Bogen ihrer Farbe unter allen anderen, wie ein Auge</translation>
+    </message>
+    <message>
+        <source>On top</source>
+        <translation>Obenauf</translation>
+    </message>
+    <message>
+        <source>The region is a piece on a sheet of its colour above all others; in Layers that sheet can be put at any height</source>
+        <translation>Die Fläche ist ein Teil auf einem Bogen ihrer Farbe über allen anderen; unter Ebenen lässt sich dieser Bogen auf jede Höhe legen</translation>
+    </message>
+    <message>
+        <source>A click</source>
+        <translation>Ein Klick</translation>
+    </message>
+    <message>
+        <source>Another colour…</source>
+        <translation>Eine andere Farbe …</translation>
+    </message>
+    <message>
+        <source>A colour that the picture does not have; it gets a sheet of its own</source>
+        <translation>Eine Farbe, die das Bild nicht hat; sie bekommt einen eigenen Bogen</translation>
+    </message>
+    <message>
+        <source>Like in size</source>
+        <translation>Ähnlich groß</translation>
+    </message>
+    <message>
+        <source>The same colour, and not much larger or smaller</source>
+        <translation>Dieselbe Farbe, und nicht viel größer oder kleiner</translation>
+    </message>
+    <message>
+        <source>Any size</source>
+        <translation>Jede Größe</translation>
+    </message>
+    <message>
+        <source>All of the same colour</source>
+        <translation>Alle derselben Farbe</translation>
+    </message>
+    <message>
+        <source>Like in shape</source>
+        <translation>Ähnlich geformt</translation>
+    </message>
+    <message>
+        <source>The same shape in any size, colour or turn</source>
+        <translation>Dieselbe Form in jeder Größe, Farbe oder Drehung</translation>
+    </message>
+    <message>
+        <source>Two clicks take all that are</source>
+        <translation>Zwei Klicks nehmen alle</translation>
+    </message>
+    <message>
+        <source>Lasso…</source>
+        <translation>Lasso …</translation>
+    </message>
+    <message>
+        <source>Draw round the regions</source>
+        <translation>Zeichne um die Flächen herum</translation>
+    </message>
+    <message>
+        <source>Box…</source>
+        <translation>Rechteck …</translation>
+    </message>
+    <message>
+        <source>Drag a box round the regions</source>
+        <translation>Ziehe ein Rechteck um die Flächen</translation>
+    </message>
+    <message>
+        <source>Everything off, then choose</source>
+        <translation>Alles aus, dann wählen</translation>
+    </message>
+    <message>
+        <source>Nothing is there but the regions you click</source>
+        <translation>Nichts ist da außer den Flächen, die du anklickst</translation>
+    </message>
+    <message>
+        <source>everything off</source>
+        <translation>alles aus</translation>
+    </message>
+    <message>
+        <source>Magnify what is small</source>
+        <translation>Kleines vergrößern</translation>
+    </message>
+    <message>
+        <source>Show only</source>
+        <translation>Nur zeigen</translation>
+    </message>
+    <message>
+        <source>Everything else is hatched; clicks work all the same</source>
+        <translation>Alles andere ist schraffiert; Klicks wirken trotzdem</translation>
+    </message>
+    <message>
+        <source>A click on a region</source>
+        <translation>Ein Klick auf eine Fläche</translation>
+    </message>
+    <message>
+        <source>Two clicks take all that are alike</source>
+        <translation>Zwei Klicks nehmen alle gleichen</translation>
+    </message>
+    <message>
+        <source>Show</source>
+        <translation>Zeigen</translation>
+    </message>
+    <message>
+        <source>A colour for regions</source>
+        <translation>Eine Farbe für Flächen</translation>
+    </message>
+    <message>
+        <source>A click brings a region in; a second one takes it out again.</source>
+        <translation>Ein Klick holt eine Fläche herein; ein zweiter nimmt sie wieder heraus.</translation>
+    </message>
+    <message>
+        <source>It goes to what lies around it; a hole is filled.</source>
+        <translation>Sie geht an das, was darum liegt; ein Loch wird gefüllt.</translation>
+    </message>
+    <message>
+        <source>It is opened through all sheets.</source>
+        <translation>Sie wird durch alle Bogen geöffnet.</translation>
+    </message>
+    <message>
+        <source>It shows through a window from a sheet below all others; Layers can move that sheet.</source>
+        <translation>Sie zeigt sich durch ein Fenster, von einem Bogen unter allen anderen; unter Ebenen lässt er sich verschieben.</translation>
+    </message>
+    <message>
+        <source>It lies on a sheet above all others; Layers can move that sheet.</source>
+        <translation>Sie liegt auf einem Bogen über allen anderen; unter Ebenen lässt er sich verschieben.</translation>
+    </message>
+    <message>
+        <source>It gets the colour chosen above, and that colour's sheet.</source>
+        <translation>Sie bekommt die oben gewählte Farbe und deren Bogen.</translation>
+    </message>
+    <message>
+        <source> Click again to bring it back; drag to sweep over many.</source>
+        <translation> Nochmals klicken holt sie zurück; ziehen wischt über viele.</translation>
+    </message>
+    <message>
+        <source>Everything</source>
+        <translation>Alles</translation>
+    </message>
+    <message>
+        <source>Only what was changed</source>
+        <translation>Nur was geändert wurde</translation>
+    </message>
+    <message>
+        <source>Only {0}</source>
+        <translation>Nur {0}</translation>
+    </message>
+</context>
+<context>
+    <name>RegularBox</name>
+    <message>
+        <source>Look for it</source>
+        <translation>Danach suchen</translation>
+    </message>
+    <message>
+        <source>Nearly straight, round, equal, parallel, symmetric; with a common centre</source>
+        <translation>Beinahe gerade, rund, gleich, parallel, symmetrisch; mit gemeinsamer Mitte</translation>
+    </message>
+    <message>
+        <source>What is nearly regular, what moves least first</source>
+        <translation>Was beinahe regelmäßig ist, was sich am wenigsten bewegt zuerst</translation>
+    </message>
+    <message>
+        <source>Make it so</source>
+        <translation>So machen</translation>
+    </message>
+    <message>
+        <source>The chosen ones become exactly what they nearly are</source>
+        <translation>Die gewählten werden genau, was sie beinahe sind</translation>
+    </message>
+    <message>
+        <source>nearly a circle</source>
+        <translation>beinahe ein Kreis</translation>
+    </message>
+    <message>
+        <source>nearly straight</source>
+        <translation>beinahe gerade</translation>
+    </message>
+    <message>
+        <source>{0} circles nearly equal</source>
+        <translation>{0} Kreise beinahe gleich</translation>
+    </message>
+    <message>
+        <source>{0} circles nearly around one place</source>
+        <translation>{0} Kreise beinahe um eine Mitte</translation>
+    </message>
+    <message>
+        <source>nearly parallel to its neighbour</source>
+        <translation>beinahe parallel zum Nachbarn</translation>
+    </message>
+    <message>
+        <source>nearly symmetric</source>
+        <translation>beinahe symmetrisch</translation>
+    </message>
+    <message>
+        <source>{0} · moves {1}</source>
+        <translation>{0} · bewegt sich {1}</translation>
+    </message>
+    <message>
+        <source>Nothing is nearly regular that is not so already.</source>
+        <translation>Nichts ist beinahe regelmäßig, das es nicht schon ist.</translation>
+    </message>
+    <message>
+        <source>1 found. Choose it to see where.</source>
+        <translation>1 gefunden. Wähle es, um zu sehen, wo.</translation>
+    </message>
+    <message>
+        <source>{0} found. Choose one to see where.</source>
+        <translation>{0} gefunden. Wähle eines, um zu sehen, wo.</translation>
+    </message>
+</context>
+<context>
+    <name>ReleasePanel</name>
+    <message>
+        <source>Release</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>One file</source>
+        <translation>Eine Datei</translation>
+    </message>
+    <message>
+        <source>All layers in one SVG, base first</source>
+        <translation>Alle Ebenen in einem SVG, die Basis zuerst</translation>
+    </message>
+    <message>
+        <source>Per layer</source>
+        <translation>Je Ebene</translation>
+    </message>
+    <message>
+        <source>One SVG a layer, all on the same page so that they line up</source>
+        <translation>Ein SVG je Ebene, alle auf derselben Seite, damit sie übereinander passen</translation>
+    </message>
+    <message>
+        <source>Per piece</source>
+        <translation>Je Teil</translation>
+    </message>
+    <message>
+        <source>One SVG a piece, each where it goes on the page</source>
+        <translation>Ein SVG je Teil, jedes dort, wo es auf der Seite hinkommt</translation>
+    </message>
+    <message>
+        <source>Per design</source>
+        <translation>Je Entwurf</translation>
+    </message>
+    <message>
+        <source>One SVG for each of several designs on the page; what is 6 mm apart is another design</source>
+        <translation>Ein SVG für jeden von mehreren Entwürfen auf der Seite; was 6 mm entfernt ist, ist ein anderer Entwurf</translation>
+    </message>
+    <message>
+        <source>Files</source>
+        <translation>Dateien</translation>
+    </message>
+    <message>
+        <source>Also write the report (JSON)</source>
+        <translation>Auch den Bericht schreiben (JSON)</translation>
+    </message>
+    <message>
+        <source>Also write the laying plan (SVG)</source>
+        <translation>Auch den Legeplan schreiben (SVG)</translation>
+    </message>
+    <message>
+        <source>Every piece with its number where it goes, and the order of work, to print</source>
+        <translation>Jedes Teil mit seiner Nummer, wo es hinkommt, und die Reihenfolge der Arbeit, zum Drucken</translation>
+    </message>
+    <message>
+        <source>Marks on every sheet, to lay them by</source>
+        <translation>Marken auf jedem Bogen, um ihn danach zu legen</translation>
+    </message>
+    <message>
+        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
+        <translation>Drei runde Löcher neben der Arbeit, damit kein Bogen verdreht oder umgedreht gelegt wird, und die Nummer des Bogens in der vierten Ecke</translation>
+    </message>
+    <message>
+        <source>marks on the sheets</source>
+        <translation>Marken auf den Bogen</translation>
+    </message>
+    <message>
+        <source>Layer</source>
+        <translation>Ebene</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Holes</source>
+        <translation>Löcher</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Layers that will be written</source>
+        <translation>Ebenen, die geschrieben werden</translation>
+    </message>
+    <message>
+        <source>Write SVG…</source>
+        <translation>SVG schreiben …</translation>
+    </message>
+    <message>
+        <source>Choose where, then write (Ctrl+E)</source>
+        <translation>Wähle wohin, dann wird geschrieben (Strg+E)</translation>
+    </message>
+    <message>
+        <source>On shared sheets…</source>
+        <translation>Auf gemeinsame Bogen …</translation>
+    </message>
+    <message>
+        <source>With other works or pictures: one file a sheet, with the parts of all of them cut from it</source>
+        <translation>Mit anderen Arbeiten oder Bildern: eine Datei je Bogen, mit den Teilen aller, die daraus geschnitten werden</translation>
+    </message>
+    <message>
+        <source>Open the folder</source>
+        <translation>Ordner öffnen</translation>
+    </message>
+    <message>
+        <source>Before you cut</source>
+        <translation>Bevor du schneidest</translation>
+    </message>
+    <message>
+        <source>Blade: keep fingers and hair away from the moving head and store blades covered.</source>
+        <translation>Klinge: halte Finger und Haare vom bewegten Kopf fern und bewahre Klingen bedeckt auf.</translation>
+    </message>
+    <message>
+        <source>Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, and never leave a running laser alone: fire.</source>
+        <translation>Laser: schneide nie chlorhaltige Folie wie PVC; ihre Dämpfe sind giftig. Nutze eine Absaugung und lass einen laufenden Laser nie allein: Feuer.</translation>
+    </message>
+    <message>
+        <source>Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin from heat.</source>
+        <translation>Fräse und Heißpresse: schütze Augen, Ohren und Lunge vor Spänen, Lärm und Staub und die Haut vor Hitze.</translation>
+    </message>
+    <message>
+        <source>Your machine's manual, local rules and trained people come first.</source>
+        <translation>Das Handbuch deiner Maschine, örtliche Regeln und geschulte Leute gehen vor.</translation>
+    </message>
+    <message>
+        <source>Page</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>Layering</source>
+        <translation>Schichtung</translation>
+    </message>
+    <message>
+        <source>stacked</source>
+        <translation>gestapelt</translation>
+    </message>
+    <message>
+        <source>fitted</source>
+        <translation>eingepasst</translation>
+    </message>
+    <message>
+        <source>windowed</source>
+        <translation>mit Fenstern</translation>
+    </message>
+    <message>
+        <source>lean</source>
+        <translation>sparsam</translation>
+    </message>
+    <message>
+        <source>Nodes</source>
+        <translation>Knoten</translation>
+    </message>
+    <message>
+        <source>Weeding cuts</source>
+        <translation>Entgitterschnitte</translation>
+    </message>
+    <message>
+        <source>1 hidden layer is written, too.</source>
+        <translation>1 verborgene Ebene wird auch geschrieben.</translation>
+    </message>
+    <message>
+        <source>{0} hidden layers are written, too.</source>
+        <translation>{0} verborgene Ebenen werden auch geschrieben.</translation>
+    </message>
+    <message>
+        <source> and {0} more</source>
+        <translation> und {0} weitere</translation>
+    </message>
+    <message>
+        <source>Written: {0}</source>
+        <translation>Geschrieben: {0}</translation>
+    </message>
+</context>
+<context>
+    <name>RimsBox</name>
+    <message>
+        <source>Backing</source>
+        <translation>Unterlage</translation>
+    </message>
+    <message>
+        <source>A sheet below everything, that much larger</source>
+        <translation>Ein Bogen unter allem, so viel größer</translation>
+    </message>
+    <message>
+        <source>Rim</source>
+        <translation>Rand</translation>
+    </message>
+    <message>
+        <source>A band around, with the work cut out of it</source>
+        <translation>Ein Band ringsum, aus dem die Arbeit ausgeschnitten ist</translation>
+    </message>
+    <message>
+        <source>Inner line</source>
+        <translation>Innenlinie</translation>
+    </message>
+    <message>
+        <source>A sheet that much smaller: a groove, a stitching line</source>
+        <translation>Ein Bogen, so viel kleiner: eine Rille, eine Nahtlinie</translation>
+    </message>
+    <message>
+        <source>Underlay</source>
+        <translation>Unterdruck</translation>
+    </message>
+    <message>
+        <source>A sheet below, that much smaller, only where what the work is laid on (Layers) would shine through</source>
+        <translation>Ein Bogen darunter, so viel kleiner, nur wo das durchschiene, worauf die Arbeit liegt (Ebenen)</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>What it goes around</source>
+        <translation>Worum es läuft</translation>
+    </message>
+    <message>
+        <source>Distance; 0 gives the silhouette itself</source>
+        <translation>Abstand; 0 gibt die Silhouette selbst</translation>
+    </message>
+    <message>
+        <source>Round</source>
+        <translation>Rund</translation>
+    </message>
+    <message>
+        <source>Corners are rounded</source>
+        <translation>Ecken werden gerundet</translation>
+    </message>
+    <message>
+        <source>Sharp</source>
+        <translation>Scharf</translation>
+    </message>
+    <message>
+        <source>Corners stay corners</source>
+        <translation>Ecken bleiben Ecken</translation>
+    </message>
+    <message>
+        <source>Corners</source>
+        <translation>Ecken</translation>
+    </message>
+    <message>
+        <source>Holes stay open</source>
+        <translation>Löcher bleiben offen</translation>
+    </message>
+    <message>
+        <source>Otherwise what is enclosed is filled</source>
+        <translation>Sonst wird gefüllt, was umschlossen ist</translation>
+    </message>
+    <message>
+        <source>Colour…</source>
+        <translation>Farbe …</translation>
+    </message>
+    <message>
+        <source>What its sheet is cut from</source>
+        <translation>Woraus sein Bogen geschnitten wird</translation>
+    </message>
+    <message>
+        <source>Add it</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>It becomes a sheet of its own in every figure and file</source>
+        <translation>Es wird ein eigener Bogen in jeder Zahl und Datei</translation>
+    </message>
+    <message>
+        <source>Backings, rims and inner lines, the latest first</source>
+        <translation>Unterlagen, Ränder und Innenlinien, das Letzte zuerst</translation>
+    </message>
+    <message>
+        <source>rim</source>
+        <translation>Rand</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Ringsum</translation>
+    </message>
+    <message>
+        <source>Distance</source>
+        <translation>Abstand</translation>
+    </message>
+    <message>
+        <source>Colour of the sheet</source>
+        <translation>Farbe des Bogens</translation>
+    </message>
+    <message>
+        <source>added {0}</source>
+        <translation>{0} hinzugefügt</translation>
+    </message>
+    <message>
+        <source>backing</source>
+        <translation>Unterlage</translation>
+    </message>
+    <message>
+        <source>inner line</source>
+        <translation>Innenlinie</translation>
+    </message>
+    <message>
+        <source>underlay</source>
+        <translation>Unterdruck</translation>
+    </message>
+    <message>
+        <source>Everything together</source>
+        <translation>Alles zusammen</translation>
+    </message>
+    <message>
+        <source>No material said</source>
+        <translation>Kein Material genannt</translation>
+    </message>
+    <message>
+        <source>{0}, {1:g} mm</source>
+        <translation>{0}, {1:g} mm</translation>
+    </message>
+    <message>
+        <source>{0}, {1}</source>
+        <translation>{0}, {1}</translation>
+    </message>
+    <message>
+        <source>Nothing is left at one of these distances.</source>
+        <translation>Bei einem dieser Abstände bleibt nichts übrig.</translation>
+    </message>
+    <message>
+        <source>Nothing is left at {0} of these distances.</source>
+        <translation>Bei {0} dieser Abstände bleibt nichts übrig.</translation>
+    </message>
+</context>
+<context>
+    <name>ScannerDialog</name>
+    <message>
+        <source>Simulated scanner</source>
+        <translation>Simulierter Scanner</translation>
+    </message>
+    <message>
+        <source>Scan “{0}”</source>
+        <translation>„{0}“ scannen</translation>
+    </message>
+    <message>
+        <source>No device is used. The picture is laid on a glass that the program makes up, so that preparing a scan can be tried. The scan opens as a new work.</source>
+        <translation>Kein Gerät wird benutzt. Das Bild wird auf ein Glas gelegt, das das Programm sich ausdenkt, damit sich das Vorbereiten eines Scans üben lässt. Der Scan öffnet sich als neue Arbeit.</translation>
+    </message>
+    <message>
+        <source>Resolution</source>
+        <translation>Auflösung</translation>
+    </message>
+    <message>
+        <source>Width on the glass</source>
+        <translation>Breite auf dem Glas</translation>
+    </message>
+    <message>
+        <source>Laid askew</source>
+        <translation>Schief aufgelegt</translation>
+    </message>
+    <message>
+        <source>Light falls off by</source>
+        <translation>Licht fällt ab um</translation>
+    </message>
+    <message>
+        <source>Dust on the glass</source>
+        <translation>Staub auf dem Glas</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>Scan</source>
+        <translation>Scannen</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keiner</translation>
+    </message>
+    <message>
+        <source>a little</source>
+        <translation>ein wenig</translation>
+    </message>
+    <message>
+        <source>some</source>
+        <translation>etwas</translation>
+    </message>
+    <message>
+        <source>much</source>
+        <translation>viel</translation>
+    </message>
+    <message>
+        <source>{0} dpi</source>
+        <translation>{0} dpi</translation>
+    </message>
+    <message>
+        <source>{0:.0f} mm</source>
+        <translation>{0:.0f} mm</translation>
+    </message>
+    <message>
+        <source>{0:.1f}°</source>
+        <translation>{0:.1f}°</translation>
+    </message>
+</context>
+<context>
+    <name>SectionStrip</name>
+    <message>
+        <source>Thickness of a sheet</source>
+        <translation>Dicke eines Bogens</translation>
+    </message>
+    <message>
+        <source>Spacer below each sheet, but the base</source>
+        <translation>Abstandhalter unter jedem Bogen außer der Basis</translation>
+    </message>
+    <message>
+        <source>&lt;b&gt;Section&lt;/b&gt;  drag the line on the bench</source>
+        <translation>&lt;b&gt;Seitenschnitt&lt;/b&gt;  ziehe die Linie auf der Werkbank</translation>
+    </message>
+    <message>
+        <source>Sheet</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Spacer</source>
+        <translation>Abstandhalter</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+</context>
+<context>
+    <name>SectionTool</name>
+    <message>
+        <source>Drag the line, or an end of it. Esc closes the section.</source>
+        <translation>Ziehe die Linie oder ein Ende. Esc schließt den Seitenschnitt.</translation>
+    </message>
+</context>
+<context>
+    <name>Session</name>
+    <message>
+        <source>Opening {0}</source>
+        <translation>{0} wird geöffnet</translation>
+    </message>
+    <message>
+        <source>Opening {0} pictures</source>
+        <translation>{0} Bilder werden geöffnet</translation>
+    </message>
+    <message>
+        <source>Cancelling …</source>
+        <translation>Wird abgebrochen …</translation>
+    </message>
+    <message>
+        <source>mended finding</source>
+        <translation>Befund behoben</translation>
+    </message>
+    <message>
+        <source>mended all findings of a kind</source>
+        <translation>alle Befunde einer Art behoben</translation>
+    </message>
+    <message>
+        <source>{0} · {1} %</source>
+        <translation>{0} · {1} %</translation>
+    </message>
+    <message>
+        <source>The work is still being traced; write again when it is done.</source>
+        <translation>Die Arbeit wird noch nachgezeichnet; schreibe noch einmal, wenn sie fertig ist.</translation>
+    </message>
+    <message>
+        <source>Writing</source>
+        <translation>Schreiben</translation>
+    </message>
+    <message>
+        <source>Tracing the other works</source>
+        <translation>Die anderen Arbeiten werden nachgezeichnet</translation>
+    </message>
+    <message>
+        <source>Stopped. Nothing was written.</source>
+        <translation>Abgebrochen. Nichts wurde geschrieben.</translation>
+    </message>
+</context>
+<context>
+    <name>ShapeTool</name>
+    <message>
+        <source>Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends.</source>
+        <translation>Ziehe die Form, ihre Ecken oder den Griff darüber. Pfeiltasten bewegen sie um einen Pixel. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>ShapesBox</name>
+    <message>
+        <source>Colour of what is laid on</source>
+        <translation>Farbe dessen, was aufgelegt wird</translation>
+    </message>
+    <message>
+        <source>Radius of the corners</source>
+        <translation>Radius der Ecken</translation>
+    </message>
+    <message>
+        <source>Points of the star, corners of the polygon</source>
+        <translation>Zacken des Sterns, Ecken des Vielecks</translation>
+    </message>
+    <message>
+        <source>Circle…</source>
+        <translation>Kreis …</translation>
+    </message>
+    <message>
+        <source>Drag a box; the circle fills it</source>
+        <translation>Ziehe ein Rechteck; der Kreis füllt es</translation>
+    </message>
+    <message>
+        <source>Rectangle…</source>
+        <translation>Rechteck …</translation>
+    </message>
+    <message>
+        <source>Drag a box; the corners are rounded by the radius</source>
+        <translation>Ziehe ein Rechteck; die Ecken werden mit dem Radius gerundet</translation>
+    </message>
+    <message>
+        <source>Star…</source>
+        <translation>Stern …</translation>
+    </message>
+    <message>
+        <source>Drag a box; the star fills it</source>
+        <translation>Ziehe ein Rechteck; der Stern füllt es</translation>
+    </message>
+    <message>
+        <source>Polygon…</source>
+        <translation>Vieleck …</translation>
+    </message>
+    <message>
+        <source>Drag a box; the polygon fills it</source>
+        <translation>Ziehe ein Rechteck; das Vieleck füllt es</translation>
+    </message>
+    <message>
+        <source>Path along edges…</source>
+        <translation>Pfad an Kanten …</translation>
+    </message>
+    <message>
+        <source>Click from place to place; it follows the picture's edges in between</source>
+        <translation>Klicke von Stelle zu Stelle; dazwischen folgt er den Kanten des Bildes</translation>
+    </message>
+    <message>
+        <source>From a region…</source>
+        <translation>Von einer Fläche …</translation>
+    </message>
+    <message>
+        <source>Click a region: its outline becomes a shape that can be moved and copied</source>
+        <translation>Klicke eine Fläche an: ihr Umriss wird eine Form, die sich verschieben und kopieren lässt</translation>
+    </message>
+    <message>
+        <source>Words</source>
+        <translation>Wörter</translation>
+    </message>
+    <message>
+        <source>Words to lay on</source>
+        <translation>Wörter zum Auflegen</translation>
+    </message>
+    <message>
+        <source>Font</source>
+        <translation>Schrift</translation>
+    </message>
+    <message>
+        <source>Size of the letters</source>
+        <translation>Größe der Buchstaben</translation>
+    </message>
+    <message>
+        <source>Place…</source>
+        <translation>Platzieren …</translation>
+    </message>
+    <message>
+        <source>Click where the middle of the words is to be</source>
+        <translation>Klicke dorthin, wo die Mitte der Wörter sein soll</translation>
+    </message>
+    <message>
+        <source>Along a path…</source>
+        <translation>An einem Pfad …</translation>
+    </message>
+    <message>
+        <source>Draw the line the words stand on</source>
+        <translation>Zeichne die Linie, auf der die Wörter stehen</translation>
+    </message>
+    <message>
+        <source>Shapes laid on, the latest first</source>
+        <translation>Aufgelegte Formen, die letzte zuerst</translation>
+    </message>
+    <message>
+        <source>shape</source>
+        <translation>Form</translation>
+    </message>
+    <message>
+        <source>Move and turn</source>
+        <translation>Bewegen und drehen</translation>
+    </message>
+    <message>
+        <source>Drag the chosen shape; its corners make it larger, the round handle turns it</source>
+        <translation>Ziehe die gewählte Form; ihre Ecken machen sie größer, der runde Griff dreht sie</translation>
+    </message>
+    <message>
+        <source>More</source>
+        <translation>Mehr</translation>
+    </message>
+    <message>
+        <source>Repeat around a place…</source>
+        <translation>Um eine Stelle wiederholen …</translation>
+    </message>
+    <message>
+        <source>Turn over</source>
+        <translation>Umdrehen</translation>
+    </message>
+    <message>
+        <source>Join the chosen</source>
+        <translation>Gewählte verbinden</translation>
+    </message>
+    <message>
+        <source>Cut the later out of the first</source>
+        <translation>Spätere aus der ersten ausschneiden</translation>
+    </message>
+    <message>
+        <source>Keep what they have in common</source>
+        <translation>Gemeinsames behalten</translation>
+    </message>
+    <message>
+        <source>Middles on an upright line</source>
+        <translation>Mitten auf eine senkrechte Linie</translation>
+    </message>
+    <message>
+        <source>Middles on a level line</source>
+        <translation>Mitten auf eine waagerechte Linie</translation>
+    </message>
+    <message>
+        <source>How many around a place</source>
+        <translation>Wie viele um eine Stelle</translation>
+    </message>
+    <message>
+        <source>Copies around a place</source>
+        <translation>Kopien um eine Stelle</translation>
+    </message>
+    <message>
+        <source>Where it is laid on</source>
+        <translation>Wo es aufgelegt wird</translation>
+    </message>
+    <message>
+        <source>Regions are chosen under “Several regions”; they count with all they enclose</source>
+        <translation>Flächen werden unter „Mehrere Flächen“ gewählt; sie zählen mit allem, was sie einschließen</translation>
+    </message>
+    <message>
+        <source>Everywhere</source>
+        <translation>Überall</translation>
+    </message>
+    <message>
+        <source>Only on the chosen regions</source>
+        <translation>Nur auf den gewählten Flächen</translation>
+    </message>
+    <message>
+        <source>Not on the chosen regions</source>
+        <translation>Nicht auf den gewählten Flächen</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Where</source>
+        <translation>Wo</translation>
+    </message>
+    <message>
+        <source>Corners</source>
+        <translation>Ecken</translation>
+    </message>
+    <message>
+        <source>Radius</source>
+        <translation>Radius</translation>
+    </message>
+    <message>
+        <source>Size</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Cut out of all sheets</source>
+        <translation>Aus allen Bogen ausgeschnitten</translation>
+    </message>
+    <message>
+        <source>Another colour…</source>
+        <translation>Eine andere Farbe …</translation>
+    </message>
+    <message>
+        <source>{0}, cut out</source>
+        <translation>{0}, ausgeschnitten</translation>
+    </message>
+</context>
+<context>
+    <name>SmallBox</name>
+    <message>
+        <source>The smallest regions</source>
+        <translation>Die kleinsten Flächen</translation>
+    </message>
+    <message>
+        <source>Do it to the chosen</source>
+        <translation>Mit den gewählten tun</translation>
+    </message>
+    <message>
+        <source>Drop, open or colour the chosen regions, as a click would</source>
+        <translation>Die gewählten Flächen weglassen, öffnen oder färben, wie ein Klick es täte</translation>
+    </message>
+    <message>
+        <source>The smallest first; keys . and , step through them on the bench.</source>
+        <translation>Die kleinste zuerst; die Tasten . und , gehen sie auf der Werkbank durch.</translation>
+    </message>
+    <message>
+        <source>{0}, {1} across</source>
+        <translation>{0}, {1} groß</translation>
+    </message>
+</context>
+<context>
+    <name>SnapTool</name>
+    <message>
+        <source>Click along the edge; the line finds it. Shift goes straight, Backspace one back, Enter closes. Esc leaves it.</source>
+        <translation>Klicke die Kante entlang; die Linie findet sie. Umschalt geht gerade, Rücktaste einen zurück, Enter schließt. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>SourcePanel</name>
+    <message>
+        <source>Source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>Open…</source>
+        <translation>Öffnen …</translation>
+    </message>
+    <message>
+        <source>Open a picture or project (Ctrl+O)</source>
+        <translation>Ein Bild oder Projekt öffnen (Strg+O)</translation>
+    </message>
+    <message>
+        <source>Paste</source>
+        <translation>Einfügen</translation>
+    </message>
+    <message>
+        <source>Paste a picture (Ctrl+V)</source>
+        <translation>Ein Bild einfügen (Strg+V)</translation>
+    </message>
+    <message>
+        <source>Simulated scanner…</source>
+        <translation>Simulierter Scanner …</translation>
+    </message>
+    <message>
+        <source>Lay a picture on a glass that is not there and scan it</source>
+        <translation>Ein Bild auf ein Glas legen, das es nicht gibt, und scannen</translation>
+    </message>
+    <message>
+        <source>Finished size</source>
+        <translation>Fertige Größe</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>Millimetres everywhere</source>
+        <translation>Überall Millimeter</translation>
+    </message>
+    <message>
+        <source>Inches everywhere</source>
+        <translation>Überall Zoll</translation>
+    </message>
+    <message>
+        <source>Unit</source>
+        <translation>Einheit</translation>
+    </message>
+    <message>
+        <source>unit</source>
+        <translation>Einheit</translation>
+    </message>
+    <message>
+        <source>Proportions are kept and all layers follow. Type 4.5in or 120 mm.</source>
+        <translation>Proportionen bleiben, und alle Ebenen folgen. Tippe 4.5in oder 120 mm.</translation>
+    </message>
+    <message>
+        <source>Judgement</source>
+        <translation>Urteil</translation>
+    </message>
+    <message>
+        <source>Prepare</source>
+        <translation>Vorbereiten</translation>
+    </message>
+    <message>
+        <source>Background</source>
+        <translation>Hintergrund</translation>
+    </message>
+    <message>
+        <source>May you use this picture? Drawings by others and customers' logos need their consent; the program does not know.</source>
+        <translation>Darfst du dieses Bild verwenden? Zeichnungen anderer und Logos von Kunden brauchen deren Zustimmung; das Programm weiß es nicht.</translation>
+    </message>
+    <message>
+        <source>Page</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>page</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>Resolution it is drawn with</source>
+        <translation>Auflösung, mit der es gezeichnet wird</translation>
+    </message>
+    <message>
+        <source>{0} dpi</source>
+        <translation>{0} dpi</translation>
+    </message>
+    <message>
+        <source>resolution</source>
+        <translation>Auflösung</translation>
+    </message>
+    <message>
+        <source>Drawn at</source>
+        <translation>Gezeichnet mit</translation>
+    </message>
+    <message>
+        <source> of {0}</source>
+        <translation> von {0}</translation>
+    </message>
+    <message>
+        <source>Pixels per mm</source>
+        <translation>Pixel je mm</translation>
+    </message>
+    <message>
+        <source>Good up to a width of</source>
+        <translation>Gut bis zu einer Breite von</translation>
+    </message>
+    <message>
+        <source>Flat areas</source>
+        <translation>Flache Flächen</translation>
+    </message>
+    <message>
+        <source>Shading</source>
+        <translation>Schattierung</translation>
+    </message>
+    <message>
+        <source>Colours found</source>
+        <translation>Gefundene Farben</translation>
+    </message>
+    <message>
+        <source>not counted for this reading</source>
+        <translation>für diese Lesart nicht gezählt</translation>
+    </message>
+    <message>
+        <source>Width of soft edges</source>
+        <translation>Breite weicher Kanten</translation>
+    </message>
+    <message>
+        <source>{0:.1f} px</source>
+        <translation>{0:.1f} px</translation>
+    </message>
+    <message>
+        <source>Grain in flat areas</source>
+        <translation>Korn in flachen Flächen</translation>
+    </message>
+    <message>
+        <source>{0:.0f} of 255</source>
+        <translation>{0:.0f} von 255</translation>
+    </message>
+    <message>
+        <source>not stated</source>
+        <translation>nicht genannt</translation>
+    </message>
+    <message>
+        <source>{0:.0f} dpi</source>
+        <translation>{0:.0f} dpi</translation>
+    </message>
+    <message>
+        <source>transparent</source>
+        <translation>durchsichtig</translation>
+    </message>
+    <message>
+        <source>opaque</source>
+        <translation>deckend</translation>
+    </message>
+    <message>
+        <source>Pixels</source>
+        <translation>Pixel</translation>
+    </message>
+    <message>
+        <source>Resolution</source>
+        <translation>Auflösung</translation>
+    </message>
+    <message>
+        <source>Ground</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>This looks like noise; there is nothing to cut.</source>
+        <translation>Das sieht nach Rauschen aus; es gibt nichts zu schneiden.</translation>
+    </message>
+    <message>
+        <source>A page on a table: flatten it first, then judge again.</source>
+        <translation>Eine Seite auf einem Tisch: mach sie zuerst flach, dann urteile neu.</translation>
+    </message>
+    <message>
+        <source>A printed page with a screen: take the screen out first.</source>
+        <translation>Eine gedruckte Seite mit Raster: entferne zuerst das Raster.</translation>
+    </message>
+    <message>
+        <source>A shaded picture: the photo reading gives it in a few tones. For clean shapes a flat version is better.</source>
+        <translation>Ein schattiertes Bild: die Foto-Lesart gibt es in wenigen Tönen wieder. Für saubere Formen ist eine flache Fassung besser.</translation>
+    </message>
+    <message>
+        <source>Fit to trace once it is prepared; the buttons below do it.</source>
+        <translation>Zum Nachzeichnen geeignet, sobald es vorbereitet ist; die Knöpfe unten tun es.</translation>
+    </message>
+    <message>
+        <source>Ink on paper: the tone reading suits it.</source>
+        <translation>Tinte auf Papier: die Ton-Lesart passt dazu.</translation>
+    </message>
+    <message>
+        <source>Thin open lines: the line reading suits them, for a pen.</source>
+        <translation>Dünne offene Linien: die Linien-Lesart passt dazu, für einen Stift.</translation>
+    </message>
+    <message>
+        <source>Flat colours, but few pixels for this size.</source>
+        <translation>Flache Farben, aber wenige Pixel für diese Größe.</translation>
+    </message>
+    <message>
+        <source>Flat colours and clean edges: it traces well.</source>
+        <translation>Flache Farben und saubere Kanten: das lässt sich gut nachzeichnen.</translation>
+    </message>
+    <message>
+        <source>finished size</source>
+        <translation>fertige Größe</translation>
+    </message>
+</context>
+<context>
+    <name>SplitsBox</name>
+    <message>
+        <source>A split line parts a shape in two; each part can then be coloured, dropped or put on a sheet of its own.</source>
+        <translation>Eine Trennlinie teilt eine Form in zwei; jeder Teil lässt sich dann färben, weglassen oder auf einen eigenen Bogen legen.</translation>
+    </message>
+    <message>
+        <source>Draw a split line…</source>
+        <translation>Trennlinie zeichnen …</translation>
+    </message>
+    <message>
+        <source>Drag through the shape, or click from point to point; it need not be exact at the ends</source>
+        <translation>Ziehe durch die Form, oder klicke von Punkt zu Punkt; an den Enden muss sie nicht genau sein</translation>
+    </message>
+    <message>
+        <source>Likely places</source>
+        <translation>Naheliegende Stellen</translation>
+    </message>
+    <message>
+        <source>Where a shape narrows or bends inwards is marked; a click splits it there</source>
+        <translation>Wo eine Form schmal wird oder sich einbiegt, ist markiert; ein Klick teilt sie dort</translation>
+    </message>
+    <message>
+        <source>Split lines, the latest first</source>
+        <translation>Trennlinien, die letzte zuerst</translation>
+    </message>
+    <message>
+        <source>split line</source>
+        <translation>Trennlinie</translation>
+    </message>
+    <message>
+        <source>1 likely place</source>
+        <translation>1 naheliegende Stelle</translation>
+    </message>
+    <message>
+        <source>{0} likely places</source>
+        <translation>{0} naheliegende Stellen</translation>
+    </message>
+    <message>
+        <source>Split line {0}</source>
+        <translation>Trennlinie {0}</translation>
+    </message>
+    <message>
+        <source>Split line {0} · parts nothing</source>
+        <translation>Trennlinie {0} · trennt nichts</translation>
+    </message>
+</context>
+<context>
+    <name>StackView</name>
+    <message>
+        <source>As laid so far</source>
+        <translation>Wie bisher gelegt</translation>
+    </message>
+    <message>
+        <source>Alone</source>
+        <translation>Allein</translation>
+    </message>
+    <message>
+        <source>Only the uppermost of these</source>
+        <translation>Nur der oberste davon</translation>
+    </message>
+    <message>
+        <source>Lay together again</source>
+        <translation>Wieder zusammenlegen</translation>
+    </message>
+    <message>
+        <source>{0} of {1}: {2}</source>
+        <translation>{0} von {1}: {2}</translation>
+    </message>
+</context>
+<context>
+    <name>Stacking</name>
+    <message>
+        <source>pieces held by bridges</source>
+        <translation>Teile mit Stegen gehalten</translation>
+    </message>
+    <message>
+        <source>pieces from a sheet below</source>
+        <translation>Teile von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>line art to sheets</source>
+        <translation>Strichzeichnung auf Bogen</translation>
+    </message>
+    <message>
+        <source>{0} high; {1} without a material.</source>
+        <translation>{0} hoch; {1} ohne Material.</translation>
+    </message>
+    <message>
+        <source>1 sheet</source>
+        <translation>1 Bogen</translation>
+    </message>
+    <message>
+        <source>{0} sheets</source>
+        <translation>{0} Bogen</translation>
+    </message>
+    <message>
+        <source>Numbering pieces</source>
+        <translation>Teile werden nummeriert</translation>
+    </message>
+    <message>
+        <source>Nothing of it is seen: it lies under other sheets. Another way of layering spares it.</source>
+        <translation>Davon ist nichts zu sehen: es liegt unter anderen Bogen. Eine andere Art der Schichtung spart es.</translation>
+    </message>
+    <message>
+        <source>Counting sheets</source>
+        <translation>Bogen werden gezählt</translation>
+    </message>
+</context>
+<context>
+    <name>StageButton</name>
+    <message>
+        <source>not looked at yet</source>
+        <translation>noch nicht angesehen</translation>
+    </message>
+    <message>
+        <source>fine</source>
+        <translation>in Ordnung</translation>
+    </message>
+    <message>
+        <source>{0} to look at</source>
+        <translation>{0} zu beachten</translation>
+    </message>
+    <message>
+        <source>blocked</source>
+        <translation>blockiert</translation>
+    </message>
+</context>
+<context>
+    <name>StencilBox</name>
+    <message>
+        <source>Bridges for each loose piece</source>
+        <translation>Stege für jedes lose Teil</translation>
+    </message>
+    <message>
+        <source>Width of the bridges</source>
+        <translation>Breite der Stege</translation>
+    </message>
+    <message>
+        <source>Show loose pieces</source>
+        <translation>Lose Teile zeigen</translation>
+    </message>
+    <message>
+        <source>What falls out when all that is cut is cut away</source>
+        <translation>Was herausfällt, wenn alles Geschnittene weg ist</translation>
+    </message>
+    <message>
+        <source>Hold them</source>
+        <translation>Halten</translation>
+    </message>
+    <message>
+        <source>Bridges where the way across is shortest, evenly around each piece</source>
+        <translation>Stege, wo der Weg hinüber am kürzesten ist, gleichmäßig um jedes Teil</translation>
+    </message>
+    <message>
+        <source>Move bridges on the bench</source>
+        <translation>Stege auf der Werkbank bewegen</translation>
+    </message>
+    <message>
+        <source>Drag the end of a bridge, or all of it by its middle</source>
+        <translation>Ziehe das Ende eines Stegs oder ihn ganz an seiner Mitte</translation>
+    </message>
+    <message>
+        <source>In a stencil the drawing is cut away and the sheet stays; what the sheet does not hold falls out.</source>
+        <translation>In einer Schablone wird die Zeichnung weggeschnitten, und der Bogen bleibt; was der Bogen nicht hält, fällt heraus.</translation>
+    </message>
+    <message>
+        <source>Bridges a piece</source>
+        <translation>Stege je Teil</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Nothing falls out.</source>
+        <translation>Nichts fällt heraus.</translation>
+    </message>
+    <message>
+        <source>{0}, held by {1} bridges. They are lines under “Gaps and ink”.</source>
+        <translation>{0}, gehalten von {1} Stegen. Sie sind Linien unter „Lücken und Tinte“.</translation>
+    </message>
+    <message>
+        <source>{0} would fall out.</source>
+        <translation>{0} würden herausfallen.</translation>
+    </message>
+    <message>
+        <source>1 loose piece</source>
+        <translation>1 loses Teil</translation>
+    </message>
+    <message>
+        <source>{0} loose pieces</source>
+        <translation>{0} lose Teile</translation>
+    </message>
+</context>
+<context>
+    <name>StretchTool</name>
+    <message>
+        <source>Brush along a boundary to choose a stretch; drag a chosen stretch to pull it. Esc ends.</source>
+        <translation>Fahre einen Rand entlang, um ein Stück zu wählen; ziehe an einem gewählten Stück, um es zu ziehen. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>StrokeTool</name>
+    <message>
+        <source>Click a stroke; then say in the panel what is to become of it. Esc ends.</source>
+        <translation>Klicke einen Strich an; sag dann im Feld rechts, was aus ihm wird. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>StrokesBox</name>
+    <message>
+        <source>Choose strokes on the bench</source>
+        <translation>Striche auf der Werkbank wählen</translation>
+    </message>
+    <message>
+        <source>A stroke runs from one meeting of lines to the next</source>
+        <translation>Ein Strich läuft von einem Treffen von Linien zum nächsten</translation>
+    </message>
+    <message>
+        <source>Take away</source>
+        <translation>Wegnehmen</translation>
+    </message>
+    <message>
+        <source>The paper shows there; what it met stays whole</source>
+        <translation>Dort zeigt sich das Papier; was er traf, bleibt ganz</translation>
+    </message>
+    <message>
+        <source>Open</source>
+        <translation>Öffnen</translation>
+    </message>
+    <message>
+        <source>It becomes a window through all sheets</source>
+        <translation>Er wird ein Fenster durch alle Bogen</translation>
+    </message>
+    <message>
+        <source>Thinner</source>
+        <translation>Dünner</translation>
+    </message>
+    <message>
+        <source>By a fifth; click again for more</source>
+        <translation>Um ein Fünftel; nochmals klicken für mehr</translation>
+    </message>
+    <message>
+        <source>Thicker</source>
+        <translation>Dicker</translation>
+    </message>
+    <message>
+        <source>By a quarter; click again for more</source>
+        <translation>Um ein Viertel; nochmals klicken für mehr</translation>
+    </message>
+    <message>
+        <source>Extend to the next</source>
+        <translation>Bis zum nächsten verlängern</translation>
+    </message>
+    <message>
+        <source>Its free end runs straight on until it meets another stroke</source>
+        <translation>Sein freies Ende läuft gerade weiter, bis es einen anderen Strich trifft</translation>
+    </message>
+    <message>
+        <source>Join to…</source>
+        <translation>Verbinden mit …</translation>
+    </message>
+    <message>
+        <source>Then click the stroke whose free end it is to be joined to</source>
+        <translation>Klicke dann den Strich an, mit dessen freiem Ende er verbunden wird</translation>
+    </message>
+    <message>
+        <source>For ink drawings. What is done here is kept as painted lines, under “Gaps and ink”.</source>
+        <translation>Für Tintenzeichnungen. Was hier geschieht, wird als gemalte Linien behalten, unter „Lücken und Tinte“.</translation>
+    </message>
+</context>
+<context>
+    <name>Together</name>
+    <message>
+        <source>Done; kept in “What was changed”.</source>
+        <translation>Getan; behalten unter „Was geändert wurde“.</translation>
+    </message>
+    <message>
+        <source>filled inside</source>
+        <translation>innen gefüllt</translation>
+    </message>
+    <message>
+        <source>filled holes</source>
+        <translation>Löcher gefüllt</translation>
+    </message>
+    <message>
+        <source>joined regions</source>
+        <translation>Flächen verbunden</translation>
+    </message>
+    <message>
+        <source>cut regions out</source>
+        <translation>Flächen ausgeschnitten</translation>
+    </message>
+    <message>
+        <source>Nothing changes by that.</source>
+        <translation>Das ändert nichts.</translation>
+    </message>
+</context>
+<context>
+    <name>TogetherBox</name>
+    <message>
+        <source>Choose regions on the bench</source>
+        <translation>Flächen auf der Werkbank wählen</translation>
+    </message>
+    <message>
+        <source>A click takes a region in, a second one lets it go; drag to sweep over many</source>
+        <translation>Ein Klick nimmt eine Fläche dazu, ein zweiter lässt sie los; ziehe, um über viele zu wischen</translation>
+    </message>
+    <message>
+        <source>Let go</source>
+        <translation>Loslassen</translation>
+    </message>
+    <message>
+        <source>No region is chosen any more</source>
+        <translation>Keine Fläche ist mehr gewählt</translation>
+    </message>
+    <message>
+        <source>Holes less across than this are filled</source>
+        <translation>Löcher, die kleiner sind, werden gefüllt</translation>
+    </message>
+    <message>
+        <source>Join</source>
+        <translation>Verbinden</translation>
+    </message>
+    <message>
+        <source>All get the colour of the first and become one where they touch</source>
+        <translation>Alle bekommen die Farbe der ersten und werden eine, wo sie sich berühren</translation>
+    </message>
+    <message>
+        <source>Cut out</source>
+        <translation>Ausschneiden</translation>
+    </message>
+    <message>
+        <source>The later ones, with all they enclose, are cut out of the first through all sheets</source>
+        <translation>Die späteren werden mit allem, was sie einschließen, durch alle Bogen aus der ersten ausgeschnitten</translation>
+    </message>
+    <message>
+        <source>Keep common part</source>
+        <translation>Gemeinsames behalten</translation>
+    </message>
+    <message>
+        <source>Of the first and what it encloses only what lies within all the others stays</source>
+        <translation>Von der ersten und dem, was sie einschließt, bleibt nur, was in allen anderen liegt</translation>
+    </message>
+    <message>
+        <source>Fill inside</source>
+        <translation>Innen füllen</translation>
+    </message>
+    <message>
+        <source>All that each one encloses gets its colour</source>
+        <translation>Alles, was jede einschließt, bekommt ihre Farbe</translation>
+    </message>
+    <message>
+        <source>Fill holes under</source>
+        <translation>Löcher füllen unter</translation>
+    </message>
+    <message>
+        <source>Only the holes that are smaller: a disc of their area is less across</source>
+        <translation>Nur die kleineren Löcher: eine Scheibe ihrer Fläche ist schmaler</translation>
+    </message>
+    <message>
+        <source>The first one chosen gives the colour; the others are joined to it or cut out of it.</source>
+        <translation>Die zuerst gewählte gibt die Farbe; die anderen werden mit ihr verbunden oder aus ihr ausgeschnitten.</translation>
+    </message>
+    <message>
+        <source>1 region: {0}.</source>
+        <translation>1 Fläche: {0}.</translation>
+    </message>
+    <message>
+        <source>{0} regions; the first is {1}.</source>
+        <translation>{0} Flächen; die erste ist {1}.</translation>
+    </message>
+    <message>
+        <source>{0} {1}, {2} under {3}.</source>
+        <translation>{0} {1}, {2} unter {3}.</translation>
+    </message>
+    <message>
+        <source>1 hole</source>
+        <translation>1 Loch</translation>
+    </message>
+    <message>
+        <source>{0} holes</source>
+        <translation>{0} Löcher</translation>
+    </message>
+    <message>
+        <source>{0} {1}</source>
+        <translation>{0} {1}</translation>
+    </message>
+</context>
+<context>
+    <name>ToneBox</name>
+    <message>
+        <source>cut-off</source>
+        <translation>Schwelle</translation>
+    </message>
+    <message>
+        <source>Cut-off</source>
+        <translation>Schwelle</translation>
+    </message>
+    <message>
+        <source>Find the cut-off for me</source>
+        <translation>Die Schwelle für mich finden</translation>
+    </message>
+    <message>
+        <source>Cut-off follows the light</source>
+        <translation>Schwelle folgt dem Licht</translation>
+    </message>
+    <message>
+        <source>For paper that is darker in places: each place is compared with what is around it</source>
+        <translation>Für Papier, das stellenweise dunkler ist: jede Stelle wird mit ihrer Umgebung verglichen</translation>
+    </message>
+    <message>
+        <source>cut-off follows the light</source>
+        <translation>Schwelle folgt dem Licht</translation>
+    </message>
+    <message>
+        <source>Dark is ink</source>
+        <translation>Dunkel ist Tinte</translation>
+    </message>
+    <message>
+        <source>Dark parts are cut</source>
+        <translation>Dunkles wird geschnitten</translation>
+    </message>
+    <message>
+        <source>Light is ink</source>
+        <translation>Hell ist Tinte</translation>
+    </message>
+    <message>
+        <source>Light parts are cut</source>
+        <translation>Helles wird geschnitten</translation>
+    </message>
+    <message>
+        <source>Ink</source>
+        <translation>Tinte</translation>
+    </message>
+    <message>
+        <source>side of the ink</source>
+        <translation>Seite der Tinte</translation>
+    </message>
+    <message>
+        <source>Silhouette</source>
+        <translation>Silhouette</translation>
+    </message>
+    <message>
+        <source>Everything inside the outer edge is one solid shape</source>
+        <translation>Alles innerhalb der äußeren Kante ist eine volle Form</translation>
+    </message>
+    <message>
+        <source>silhouette</source>
+        <translation>Silhouette</translation>
+    </message>
+    <message>
+        <source>Keep inner areas of paper as pieces</source>
+        <translation>Innere Papierflächen als Teile behalten</translation>
+    </message>
+    <message>
+        <source>Paper that ink encloses becomes a sheet of its own instead of a window</source>
+        <translation>Papier, das Tinte umschließt, wird ein eigener Bogen statt eines Fensters</translation>
+    </message>
+    <message>
+        <source>inner areas</source>
+        <translation>innere Flächen</translation>
+    </message>
+    <message>
+        <source>Quietest from {0} to {1}; {2} is proposed.</source>
+        <translation>Am ruhigsten von {0} bis {1}; vorgeschlagen ist {2}.</translation>
+    </message>
+    <message>
+        <source> What is cut at {0}: {1}, {2}.</source>
+        <translation> Geschnitten wird bei {0}: {1}, {2}.</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>1 hole</source>
+        <translation>1 Loch</translation>
+    </message>
+    <message>
+        <source>{0} holes</source>
+        <translation>{0} Löcher</translation>
+    </message>
+    <message>
+        <source>{0:+d} from the surroundings</source>
+        <translation>{0:+d} gegen die Umgebung</translation>
+    </message>
+</context>
+<context>
+    <name>ToneCurve</name>
+    <message>
+        <source>Cut-offs: drag along, or use the arrow keys</source>
+        <translation>Schwellen: ziehe entlang oder nimm die Pfeiltasten</translation>
+    </message>
+    <message>
+        <source>Drag to set the cut-off. In the marked bands the drawing hardly changes; the flag is the one proposed. The lines count pieces and holes of every cut-off, specks and all, on a scale of tenfold steps.</source>
+        <translation>Ziehe, um die Schwelle zu setzen. In den markierten Bändern ändert sich die Zeichnung kaum; die Fahne ist die vorgeschlagene. Die Linien zählen Teile und Löcher jeder Schwelle, Sprenkel eingeschlossen, in Zehnerschritten.</translation>
+    </message>
+    <message>
+        <source>{0}: {1}, {2}</source>
+        <translation>{0}: {1}, {2}</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>1 hole</source>
+        <translation>1 Loch</translation>
+    </message>
+    <message>
+        <source>{0} holes</source>
+        <translation>{0} Löcher</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>light</source>
+        <translation>hell</translation>
+    </message>
+    <message>
+        <source>pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>holes</source>
+        <translation>Löcher</translation>
+    </message>
+</context>
+<context>
+    <name>ToolBelt</name>
+    <message>
+        <source>Click what the close look is to show. Esc ends.</source>
+        <translation>Klicke an, was der nahe Blick zeigen soll. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Click a stroke to take it out. Esc ends.</source>
+        <translation>Klicke einen Strich an, um ihn herauszunehmen. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Click a colour of the background. Esc ends.</source>
+        <translation>Klicke eine Farbe des Hintergrunds an. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>TracePanel</name>
+    <message>
+        <source>Trace</source>
+        <translation>Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Reading</source>
+        <translation>Lesart</translation>
+    </message>
+    <message>
+        <source>reading</source>
+        <translation>Lesart</translation>
+    </message>
+    <message>
+        <source>Grow a region by colour</source>
+        <translation>Fläche nach Farbe wachsen lassen</translation>
+    </message>
+    <message>
+        <source>Small details</source>
+        <translation>Kleine Details</translation>
+    </message>
+    <message>
+        <source>A part with settings of its own</source>
+        <translation>Ein Teil mit eigenen Einstellungen</translation>
+    </message>
+    <message>
+        <source>Double outlines</source>
+        <translation>Doppelte Umrisse</translation>
+    </message>
+    <message>
+        <source>What comes out</source>
+        <translation>Was herauskommt</translation>
+    </message>
+    <message>
+        <source>tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>photo</source>
+        <translation>Foto</translation>
+    </message>
+    <message>
+        <source>Chosen for this picture: {0}.</source>
+        <translation>Für dieses Bild gewählt: {0}.</translation>
+    </message>
+    <message>
+        <source>Regions</source>
+        <translation>Flächen</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Nodes</source>
+        <translation>Knoten</translation>
+    </message>
+    <message>
+        <source>Farthest from the picture</source>
+        <translation>Am weitesten vom Bild</translation>
+    </message>
+    <message>
+        <source>Drawing with the pen</source>
+        <translation>Zeichnen mit dem Stift</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+</context>
+<context>
+    <name>VariantsStrip</name>
+    <message>
+        <source>&lt;b&gt;Variants&lt;/b&gt;  click one to take it, pin one to compare it through the curtain</source>
+        <translation>&lt;b&gt;Varianten&lt;/b&gt;  klicke eine an, um sie zu nehmen, hefte eine an, um sie am Vorhang zu vergleichen</translation>
+    </message>
+    <message>
+        <source>Unpin</source>
+        <translation>Lösen</translation>
+    </message>
+    <message>
+        <source>Show the source behind the curtain again</source>
+        <translation>Wieder die Quelle hinter dem Vorhang zeigen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Fold the strip away (V)</source>
+        <translation>Streifen einklappen (V)</translation>
+    </message>
+    <message>
+        <source>Keep the present one</source>
+        <translation>Die jetzige behalten</translation>
+    </message>
+    <message>
+        <source>As an alternative in this project, to come back to or to compare</source>
+        <translation>Als Alternative in diesem Projekt, um zurückzukehren oder zu vergleichen</translation>
+    </message>
+    <message>
+        <source>Cut-off {0}</source>
+        <translation>Schwelle {0}</translation>
+    </message>
+    <message>
+        <source>Silhouette</source>
+        <translation>Silhouette</translation>
+    </message>
+    <message>
+        <source>Follows the light</source>
+        <translation>Folgt dem Licht</translation>
+    </message>
+    <message>
+        <source>One cut-off</source>
+        <translation>Eine Schwelle</translation>
+    </message>
+    <message>
+        <source>{0} colours</source>
+        <translation>{0} Farben</translation>
+    </message>
+    <message>
+        <source>{0} tones</source>
+        <translation>{0} Töne</translation>
+    </message>
+    <message>
+        <source>Outlines {0}</source>
+        <translation>Umrisse {0}</translation>
+    </message>
+    <message>
+        <source>Branches from {0}</source>
+        <translation>Äste ab {0}</translation>
+    </message>
+    <message>
+        <source>Shapes {0} wide</source>
+        <translation>Formen {0} breit</translation>
+    </message>
+    <message>
+        <source>Untouched</source>
+        <translation>Unberührt</translation>
+    </message>
+    <message>
+        <source>Pen lines</source>
+        <translation>Stiftlinien</translation>
+    </message>
+    <message>
+        <source>Reading: {0}</source>
+        <translation>Lesart: {0}</translation>
+    </message>
+    <message>
+        <source>Now</source>
+        <translation>Jetzt</translation>
+    </message>
+    <message>
+        <source>Pin: compare this one with the present result through the curtain</source>
+        <translation>Anheften: diese am Vorhang mit dem jetzigen Ergebnis vergleichen</translation>
+    </message>
+    <message>
+        <source>Pin {0}</source>
+        <translation>{0} anheften</translation>
+    </message>
+    <message>
+        <source>Let this alternative go</source>
+        <translation>Diese Alternative aufgeben</translation>
+    </message>
+    <message>
+        <source>Let {0} go</source>
+        <translation>{0} aufgeben</translation>
+    </message>
+    <message>
+        <source>smoother</source>
+        <translation>glatter</translation>
+    </message>
+    <message>
+        <source>truer</source>
+        <translation>näher am Bild</translation>
+    </message>
+    <message>
+        <source>on</source>
+        <translation>ein</translation>
+    </message>
+    <message>
+        <source>off</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>photo</source>
+        <translation>Foto</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>nothing narrow</source>
+        <translation>nichts schmal</translation>
+    </message>
+    <message>
+        <source>narrowest {0}</source>
+        <translation>schmalste {0}</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>1 sheet</source>
+        <translation>1 Bogen</translation>
+    </message>
+    <message>
+        <source>{0} sheets</source>
+        <translation>{0} Bogen</translation>
+    </message>
+    <message>
+        <source>{0}{1} nodes · {2}</source>
+        <translation>{0}{1} Knoten · {2}</translation>
+    </message>
+</context>
+<context>
+    <name>WaysTable</name>
+    <message>
+        <source>The ways of layering compared; click one to take it</source>
+        <translation>Die Arten der Schichtung im Vergleich; klicke eine an, um sie zu nehmen</translation>
+    </message>
+    <message>
+        <source>Figures of each way</source>
+        <translation>Zahlen jeder Art</translation>
+    </message>
+    <message>
+        <source>mm</source>
+        <translation>mm</translation>
+    </message>
+    <message>
+        <source>m</source>
+        <translation>m</translation>
+    </message>
+    <message>
+        <source>in</source>
+        <translation>in</translation>
+    </message>
+    <message>
+        <source>ft</source>
+        <translation>ft</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Sheets to cut</source>
+        <translation>Bogen zum Schneiden</translation>
+    </message>
+    <message>
+        <source>Pieces</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Pieces to lay by hand</source>
+        <translation>Teile, von Hand zu legen</translation>
+    </message>
+    <message>
+        <source>Windows</source>
+        <translation>Fenster</translation>
+    </message>
+    <message>
+        <source>Holes in sheets, to be weeded</source>
+        <translation>Löcher in Bogen, zu entgittern</translation>
+    </message>
+    <message>
+        <source>Cut, {0}</source>
+        <translation>Schnitt, {0}</translation>
+    </message>
+    <message>
+        <source>Length of all cuts</source>
+        <translation>Länge aller Schnitte</translation>
+    </message>
+    <message>
+        <source>Film, cm²</source>
+        <translation>Folie, cm²</translation>
+    </message>
+    <message>
+        <source>Film or paper in all sheets</source>
+        <translation>Folie oder Papier in allen Bogen</translation>
+    </message>
+    <message>
+        <source>Deep</source>
+        <translation>Tief</translation>
+    </message>
+    <message>
+        <source>Sheets on each other at the thickest spot</source>
+        <translation>Bogen übereinander an der dicksten Stelle</translation>
+    </message>
+    <message>
+        <source>High, {0}</source>
+        <translation>Hoch, {0}</translation>
+    </message>
+    <message>
+        <source>Height of the stack at its highest, spacers too</source>
+        <translation>Höhe des Stapels an der höchsten Stelle, mit Abstandhaltern</translation>
+    </message>
+    <message>
+        <source>Least, {0}</source>
+        <translation>Klein, {0}</translation>
+    </message>
+    <message>
+        <source>Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm</source>
+        <translation>Kleinstes Detail: die schmalste Stelle aller Bogen; ein Strich, wo nichts unter 8 mm liegt</translation>
+    </message>
+    <message>
+        <source>Forgives, {0}</source>
+        <translation>Verzeiht, {0}</translation>
+    </message>
+    <message>
+        <source>How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it</source>
+        <translation>Wie weit ein Teil falsch liegen darf, bevor der Grund zu sehen ist; „alles“, wo darunter ein Bogen weitergeht</translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation>alles</translation>
+    </message>
+</context>
+<context>
+    <name>Welcome</name>
+    <message>
+        <source>Drop a picture here</source>
+        <translation>Lege ein Bild hier ab</translation>
+    </message>
+    <message>
+        <source>A logo, flat clipart, a scanned drawing, a photograph or a page of line art becomes layers for your cutter. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF and SVG are read; several pictures with one frame become the layers of one work.</source>
+        <translation>Ein Logo, flaches Clipart, eine gescannte Zeichnung, ein Foto oder eine Strichzeichnung wird zu Ebenen für deinen Schneider. PNG, JPEG, WebP, BMP, TIFF, GIF, HEIF, AVIF, PDF und SVG werden gelesen; mehrere Bilder mit einem Rahmen werden die Ebenen einer Arbeit.</translation>
+    </message>
+    <message>
+        <source>Open…</source>
+        <translation>Öffnen …</translation>
+    </message>
+    <message>
+        <source>Paste</source>
+        <translation>Einfügen</translation>
+    </message>
+    <message>
+        <source>Or try one of these</source>
+        <translation>Oder versuche eines davon</translation>
+    </message>
+    <message>
+        <source>Lately</source>
+        <translation>Zuletzt</translation>
+    </message>
+</context>
+<context>
+    <name>Window</name>
+    <message>
+        <source>Open recent</source>
+        <translation>Zuletzt geöffnet</translation>
+    </message>
+    <message>
+        <source>Open a demo</source>
+        <translation>Demo öffnen</translation>
+    </message>
+    <message>
+        <source>Source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>Trace</source>
+        <translation>Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Clean</source>
+        <translation>Säubern</translation>
+    </message>
+    <message>
+        <source>Layers</source>
+        <translation>Ebenen</translation>
+    </message>
+    <message>
+        <source>Release</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>Saved: {0}</source>
+        <translation>Gespeichert: {0}</translation>
+    </message>
+    <message>
+        <source>Open pictures or a project</source>
+        <translation>Bilder oder ein Projekt öffnen</translation>
+    </message>
+    <message>
+        <source>Pictures and projects ({0})</source>
+        <translation>Bilder und Projekte ({0})</translation>
+    </message>
+    <message>
+        <source>{0} files. What are they to each other?</source>
+        <translation>{0} Dateien. Was sind sie füreinander?</translation>
+    </message>
+    <message>
+        <source>Layers of one work…</source>
+        <translation>Ebenen einer Arbeit …</translation>
+    </message>
+    <message>
+        <source>Works of their own</source>
+        <translation>Eigene Arbeiten</translation>
+    </message>
+    <message>
+        <source>Scanning</source>
+        <translation>Scannen</translation>
+    </message>
+    <message>
+        <source>The demo could not be copied: {0}</source>
+        <translation>Die Demo konnte nicht kopiert werden: {0}</translation>
+    </message>
+    <message>
+        <source>pasted picture.png</source>
+        <translation>eingefügtes Bild.png</translation>
+    </message>
+    <message>
+        <source>The clipboard holds no picture. Copy one first.</source>
+        <translation>Die Zwischenablage enthält kein Bild. Kopiere zuerst eines.</translation>
+    </message>
+    <message>
+        <source>“{0}” was left unsaved the last time.</source>
+        <translation>„{0}“ blieb beim letzten Mal ungespeichert.</translation>
+    </message>
+    <message>
+        <source>Go on with it</source>
+        <translation>Damit weitermachen</translation>
+    </message>
+    <message>
+        <source>Discard</source>
+        <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>Unsaved “{0}” was set aside and is kept.</source>
+        <translation>Das ungespeicherte „{0}“ wurde beiseitegelegt und ist aufgehoben.</translation>
+    </message>
+    <message>
+        <source>dropped picture.png</source>
+        <translation>abgelegtes Bild.png</translation>
+    </message>
+    <message>
+        <source>Save the project</source>
+        <translation>Projekt speichern</translation>
+    </message>
+    <message>
+        <source>Sketch Loom projects (*{0})</source>
+        <translation>Sketch-Loom-Projekte (*{0})</translation>
+    </message>
+    <message>
+        <source>Folder for the files</source>
+        <translation>Ordner für die Dateien</translation>
+    </message>
+    <message>
+        <source>Write the cut file</source>
+        <translation>Schnittdatei schreiben</translation>
+    </message>
+    <message>
+        <source>Layered SVG (*.svg)</source>
+        <translation>SVG mit Ebenen (*.svg)</translation>
+    </message>
+    <message>
+        <source>Works or pictures to lay on the same sheets</source>
+        <translation>Arbeiten oder Bilder, die auf dieselben Bogen kommen</translation>
+    </message>
+    <message>
+        <source>Stopped. The bench shows the result before this change.</source>
+        <translation>Abgebrochen. Die Werkbank zeigt das Ergebnis vor dieser Änderung.</translation>
+    </message>
+    <message>
+        <source>Trace again</source>
+        <translation>Noch einmal nachzeichnen</translation>
+    </message>
+    <message>
+        <source>All of this kind are mended as shown on the bench. Keep it so?</source>
+        <translation>Alle dieser Art sind behoben, wie auf der Werkbank gezeigt. So behalten?</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>Nothing yet</source>
+        <translation>Noch nichts</translation>
+    </message>
+</context>
+<context>
+    <name>_Side</name>
+    <message>
+        <source>The line meets no sheet.</source>
+        <translation>Die Linie trifft keinen Bogen.</translation>
+    </message>
+    <message>
+        <source>{0} long, {1} high; heights are drawn {2:.0f} times larger; highest step {3} (red)</source>
+        <translation>{0} lang, {1} hoch; Höhen sind {2:.0f}-mal größer gezeichnet; höchste Stufe {3} (rot)</translation>
+    </message>
+</context>
+<context>
+    <name>_Stack</name>
+    <message>
+        <source>The stack pulled apart; drag a sheet to another place</source>
+        <translation>Der auseinandergezogene Stapel; ziehe einen Bogen an eine andere Stelle</translation>
+    </message>
+</context>
+<context>
+    <name>widget</name>
+    <message>
+        <source>{0} goes into {1}: hatched on the bench, pieces that are lost ringed</source>
+        <translation>{0} geht in {1} auf: auf der Werkbank schraffiert, verlorene Teile eingekreist</translation>
+    </message>
+    <message>
+        <source>The number proposed</source>
+        <translation>Die vorgeschlagene Zahl</translation>
+    </message>
+</context>
+</TS>
