@@ -1,4 +1,4 @@
-"""Shared by all tests: no monitor, no traces in the home folder, no thread left over."""
+"""Shared by all tests: no monitor, one language, no traces in the home folder, no thread left over."""
 
 import os
 import threading
@@ -7,6 +7,7 @@ import pytest
 from hypothesis import settings
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+os.environ["SKETCHLOOM_LANGUAGE"] = "en"  # of the window, whatever the machine speaks
 settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True)
 settings.load_profile("ours")
 

@@ -21,14 +21,16 @@ def shipped() -> list[str]:
     return [ENGLISH, *sorted(name[11:-3] for name in names if name.endswith(".ts"))]
 
 
+def asked() -> list[str]:
+    """The languages a person reads, the best first: the environment's, then the system's."""
+    said = (os.environ.get(LANGUAGE, ""), *QLocale.system().uiLanguages())
+    return [one.replace("_", "-").split("-")[0].lower() for one in said if one]
+
+
 def wanted() -> str:
-    """The language asked for: the environment's, or the first of the system's that there is."""
+    """The first language asked for that the window can be shown in."""
     there = shipped()
-    for asked in (os.environ.get(LANGUAGE, ""), *QLocale.system().uiLanguages()):
-        language = asked.replace("_", "-").split("-")[0].lower()
-        if language in there:
-            return language
-    return ENGLISH
+    return next((language for language in asked() if language in there), ENGLISH)
 
 
 def read(language: str) -> dict[str, str]:

@@ -109,6 +109,8 @@ class Window(QMainWindow):
         self.settings.setFixedWidth(PANEL_WIDTH)
         for panel in self.panels:
             self.settings.addWidget(panel)
+            # words are longer in some languages; what once needed the width keeps it, so that nothing jumps
+            panel.needs.connect(lambda width: self.settings.setFixedWidth(max(width, self.settings.minimumWidth())))
         self.drop_hint = DropHint(self)
         self._arrange()
 

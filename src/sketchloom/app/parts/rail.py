@@ -20,9 +20,14 @@ class StageButton(QToolButton):
         self.setIconSize(QSize(26, 26))
         self.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         self.setCheckable(True)
-        self.setFixedSize(78, 76)
+        self.setFixedHeight(76)
         self.keys = shortcut
         self.set_state(UNTOUCHED, 0)
+
+    @property
+    def words_px(self) -> int:
+        """The width that its words want."""
+        return self.fontMetrics().horizontalAdvance(self.title) + 12
 
     def set_state(self, state: str, count: int) -> None:
         self.state, self.count = state, count
@@ -77,7 +82,9 @@ class Rail(QFrame):
         layout.setSpacing(6)
         self.buttons = [StageButton(title, icon, f"Alt+{i + 1}") for i, (title, icon) in enumerate(stages)]
         group = QButtonGroup(self)
+        widest = max(78, *(button.words_px for button in self.buttons))
         for number, button in enumerate(self.buttons):
+            button.setFixedWidth(widest)
             group.addButton(button, number)
             layout.addWidget(button)
         layout.addStretch(1)

@@ -2,7 +2,7 @@
 
 from html import escape
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import QEvent, Qt, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPen, QPixmap
 from PySide6.QtWidgets import (
     QButtonGroup,
@@ -66,7 +66,9 @@ def put(column, parts, spacing: int = 8) -> None:
 
 
 class Panel(QScrollArea):
-    """A column of settings that scrolls when it must."""
+    """A column of settings that scrolls up and down when it must, and ``needs`` a width, so that nothing is cut."""
+
+    needs = Signal(int)
 
     def __init__(self, title: str):
         super().__init__()
@@ -78,6 +80,13 @@ class Panel(QScrollArea):
         self.column.setSpacing(8)
         self.column.addWidget(label(title, "heading"))
         self.setWidget(body)
+        body.installEventFilter(self)
+
+    def eventFilter(self, watched, event):
+        if watched is self.widget() and event.type() == QEvent.Type.LayoutRequest:
+            bar = self.verticalScrollBar().sizeHint().width()
+            self.needs.emit(self.widget().minimumSizeHint().width() + bar)
+        return super().eventFilter(watched, event)
 
     def add(self, *parts) -> None:
         """Widgets or layouts below each other; a tuple stands side by side."""

@@ -3,9 +3,10 @@
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QLocale, QObject, QTimer, Signal
+from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QObject, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QPainter
 
+from sketchloom.app import languages
 from sketchloom.app.bench.paint import SourceImage, paint_layers
 from sketchloom.app.words import told
 from sketchloom.app.work.aside import Aside
@@ -95,7 +96,7 @@ class Session(QObject):
             opened = (
                 read(progress)
                 if recovered
-                else opening.named_in(read(progress), QLocale.system().name().partition("_")[0])
+                else opening.named_in(read(progress), next(iter(languages.asked()), languages.ENGLISH))
             )
             progress.step(1, 2, text)
             return _Ready(opened, SourceImage(opened.picture), recovered)

@@ -1480,7 +1480,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Lighthouse badge</source>
-        <translation>Leuchtturm-Abzeichen</translation>
+        <translation>Leuchtturm</translation>
     </message>
     <message>
         <source>Flat clipart in six colours, on a white ground</source>
@@ -2056,7 +2056,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>windowed</source>
-        <translation>mit Fenstern</translation>
+        <translation>gefenstert</translation>
     </message>
     <message>
         <source>lean</source>
@@ -2180,7 +2180,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Marks on every sheet, to lay them by</source>
-        <translation>Marken auf jedem Bogen, um ihn danach zu legen</translation>
+        <translation>Marken zum Legen auf jedem Bogen</translation>
     </message>
     <message>
         <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
@@ -3704,7 +3704,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Area lost</source>
-        <translation>Fläche verloren</translation>
+        <translation>Verlust</translation>
     </message>
     <message>
         <source>Pieces</source>
@@ -3712,7 +3712,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Cut saved</source>
-        <translation>Schnitt gespart</translation>
+        <translation>Gespart</translation>
     </message>
     <message>
         <source>Colour ladder</source>
@@ -3782,7 +3782,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Windowed</source>
-        <translation>Mit Fenstern</translation>
+        <translation>Gefenstert</translation>
     </message>
     <message>
         <source>Lean</source>
@@ -5287,7 +5287,7 @@ seinesgleichen</translation>
     <name>PreparingBox</name>
     <message>
         <source>Crop…</source>
-        <translation>Beschneiden …</translation>
+        <translation>Zuschnitt …</translation>
     </message>
     <message>
         <source>Drag a frame around what to keep</source>
@@ -5303,7 +5303,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Level…</source>
-        <translation>Ausrichten …</translation>
+        <translation>Gerade …</translation>
     </message>
     <message>
         <source>Draw a line along something that should be level or upright</source>
@@ -5529,7 +5529,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Drop</source>
-        <translation>Weglassen</translation>
+        <translation>Weg</translation>
     </message>
     <message>
         <source>The region goes to what lies around it</source>
@@ -5597,7 +5597,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Like in shape</source>
-        <translation>Ähnlich geformt</translation>
+        <translation>Gleiche Form</translation>
     </message>
     <message>
         <source>The same shape in any size, colour or turn</source>
@@ -5823,7 +5823,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Marks on every sheet, to lay them by</source>
-        <translation>Marken auf jedem Bogen, um ihn danach zu legen</translation>
+        <translation>Marken zum Legen auf jedem Bogen</translation>
     </message>
     <message>
         <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
@@ -5911,7 +5911,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>windowed</source>
-        <translation>mit Fenstern</translation>
+        <translation>gefenstert</translation>
     </message>
     <message>
         <source>lean</source>
