@@ -176,8 +176,7 @@ def test_no_room_on_the_disk(badge, tmp_path):
     out.write_text("before")
     code = (
         "import resource, signal, sys\nfrom sketchloom.command.main import main\nsignal.signal(signal.SIGXFSZ, "
-        "signal.SIG_IGN)\n"
-        "resource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
+        "signal.SIG_IGN)\nresource.setrlimit(resource.RLIMIT_FSIZE, (200, 200))\n"
         "sys.exit(main(['trace', sys.argv[1], '--out', sys.argv[2], '--quiet']))"
     )
     done = subprocess.run([sys.executable, "-B", "-c", code, badge, out], capture_output=True, text=True,

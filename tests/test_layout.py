@@ -4,6 +4,7 @@ import ast
 import re
 import subprocess
 import sys
+import tomllib
 from pathlib import Path
 
 import pytest
@@ -83,10 +84,20 @@ def test_the_core_runs_where_qt_cannot_be_imported():
     )
 
 
-def test_direct_requirements_are_pinned_in_one_place():
-    for name in ("requirements.txt", "requirements-dev.txt"):
-        for line in (ROOT / name).read_text().split():
-            assert line in ("-r", "requirements.txt") or re.fullmatch(r"[\w.-]+==[\d.]+", line), line
+def name_of(requirement):
+    return re.sub(r"[-_.]+", "-", re.match(r"[\w.-]+", requirement)[0]).lower()
+
+
+def test_every_requirement_is_pinned_with_its_hashes_and_none_is_missing():
+    project = tomllib.loads((ROOT / "pyproject.toml").read_text())["project"]
+    wanted = {"requirements.txt": project["dependencies"],
+              "requirements-dev.txt": project["dependencies"] + project["optional-dependencies"]["dev"]}
+    for name, direct in wanted.items():
+        locked = re.split(r"\n(?=\w)", re.sub(r"(?m)^\s*#.*\n", "", (ROOT / name).read_text()).strip())
+        for one in locked:
+            assert re.match(r"[\w.-]+==[\w.]+( ;[^\n]*)? \\\n\s+--hash=sha256:[0-9a-f]{64}", one), one[:80]
+        locked_names, direct_names = ({name_of(one) for one in some} for some in (locked, direct))
+        assert direct_names <= locked_names
 
 
 def test_every_string_of_the_window_can_be_translated():

@@ -32,8 +32,8 @@ class Format:
 @lru_cache(maxsize=1)
 def formats() -> dict[str, Format]:
     """Every format by its key."""
-    folder = Path(__file__).parent
-    modules = (import_module(f"{__package__}.{m.name}") for m in pkgutil.iter_modules([str(folder)]))
+    folder = import_module(__package__ or "")
+    modules = (import_module(f"{folder.__name__}.{m.name}") for m in pkgutil.iter_modules(folder.__path__))
     found = [m.FORMAT for m in modules if hasattr(m, "FORMAT")]
     return {one.key: one for one in sorted(found, key=lambda f: f.key)}
 

@@ -11,8 +11,7 @@ ON_ITS_LIKE = rule(
     said("a material lies on one it does not bond to"),
     said(
         "{name} must not lie on another {family}: the press does not bond them. Choose a plain film below it, or lay "
-        "them "
-        "beside each other (fitted)."
+        "them beside each other (fitted)."
     ),
 )
 TOOL = rule(
@@ -51,8 +50,7 @@ GAP = rule(
     said("two cuts are nearer than their material bears"),
     said(
         "Two cuts come within {space:.2f} mm; {name} wants {wants:g} mm between cuts. Drop what parts them, or make "
-        "the "
-        "work larger."
+        "the work larger."
     ),
 )
 TOO_HIGH = rule(

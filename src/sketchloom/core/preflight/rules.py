@@ -74,8 +74,7 @@ EDIT_LOST = rule(
         ),
         "below": said(
             "A window to a sheet below does nothing now: no region like the one it was made for is here. Switch it "
-            "off, take it "
-            "out, or make it anew."
+            "off, take it out, or make it anew."
         ),
         "above": said(
             "A piece on top does nothing now: no region like the one it was made for is here. Switch it off, take it "

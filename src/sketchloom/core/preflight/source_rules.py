@@ -25,8 +25,7 @@ SHADED = rule(
     said("part of the picture is shading rather than flat colour"),
     said(
         "{share:.0%} of the picture is shading, not flat colour. Its edges will follow ragged steps of tone: read it "
-        "as "
-        "a photo, in a few calm tones, or find a flat version."
+        "as a photo, in a few calm tones, or find a flat version."
     ),
     said("Read it as a photo"),
 )

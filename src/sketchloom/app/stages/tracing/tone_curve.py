@@ -27,8 +27,8 @@ class ToneCurve(QWidget):
         self.setToolTip(
             self.tr(
                 "Drag to set the cut-off. In the marked bands the drawing hardly changes; the flag is the one "
-                "proposed. "
-                "The lines count pieces and holes of every cut-off, specks and all, on a scale of tenfold steps."
+                "proposed. The lines count pieces and holes of every cut-off, specks and all, on a scale of tenfold "
+                "steps."
             )
         )
         self._bars, self._cut, self._bands, self._proposed = [], 128, (), None
