@@ -8,8 +8,8 @@ from PySide6.QtWidgets import QAbstractButton, QComboBox, QLabel, QLineEdit, QLi
 from app.driver import pause, wait
 from sketchloom.app import theme
 from sketchloom.app.bench.view import View, ruler_step
+from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNTOUCHED
-from sketchloom.app.parts.widgets import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import DEMOS, demo

@@ -10,7 +10,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog
 
 from app.driver import Driver, wait
-from sketchloom.app.parts.widgets import LengthEdit
+from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.files import project as projects
 from sketchloom.files import recovery, user_data

@@ -7,7 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from shapes import picture
-from sketchloom.core.edits.gaps import bridge_curve, find_gaps
+from sketchloom.core.edits.bridging import bridge_curve
+from sketchloom.core.edits.gaps import find_gaps
 from sketchloom.core.edits.necks import likely_cuts
 from sketchloom.core.edits.stencil import find_bridges
 from sketchloom.core.segment.covering import covered

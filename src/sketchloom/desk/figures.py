@@ -16,7 +16,7 @@ from sketchloom.core.segment.ladder import ColourLadder, colour_ladder
 from sketchloom.core.segment.strong import FacePreview
 from sketchloom.core.segment.strong import face_preview as preview_of_face
 from sketchloom.core.strokes import pens
-from sketchloom.evaluate.labelling import least_area_px
+from sketchloom.evaluate.segmentation import least_area_px
 from sketchloom.evaluate.work import Work
 
 T = TypeVar("T")

@@ -3,8 +3,9 @@
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
+from sketchloom.core.edits.bridging import bridge_curve
 from sketchloom.core.edits.decisions import PaintedLine
-from sketchloom.core.edits.gaps import Gaps, bridge_curve, find_gaps
+from sketchloom.core.edits.gaps import Gaps, find_gaps
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.segment import tone
 from sketchloom.evaluate.work import Work

@@ -13,7 +13,8 @@ from sketchloom.core.layers.ways import COLOURS as BY_COLOURS
 from sketchloom.core.layers.ways import FITTED, LEAN, WAYS
 from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
-from sketchloom.evaluate.layers import LayerStage, rule_pairs, weights_px
+from sketchloom.evaluate.layers import LayerStage
+from sketchloom.evaluate.sheet_order import rule_pairs, weights_px
 from sketchloom.evaluate.work import Work, stack_height_mm
 
 

@@ -17,7 +17,7 @@ from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import guides
-from sketchloom.evaluate.labelling import Segmentation
+from sketchloom.evaluate.segmentation import Segmentation
 from sketchloom.evaluate.steps import Steps
 from sketchloom.evaluate.work import Traced
 

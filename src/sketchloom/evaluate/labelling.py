@@ -1,26 +1,24 @@
 """Labels of a picture by each of its readings: colour, tone, line, photo."""
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.base.errors import GeometryError
-from sketchloom.core.base.progress import QUIET, Part, Progress
+from sketchloom.core.base.progress import Part
 from sketchloom.core.base.said import said
-from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.picture.preparing.placing import moved
-from sketchloom.core.segment import covering, doubles, growing, local_tone, patching, photo, tone
+from sketchloom.core.segment import growing, local_tone, patching, photo, tone
 from sketchloom.core.segment import labels as labelling
-from sketchloom.core.segment.cut_offs import CutOffs, count_cut_offs
-from sketchloom.core.segment.merging import CRUMB_PX, Cleaned, merge_small
+from sketchloom.core.segment.cut_offs import count_cut_offs
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.segment.strong import StrongDetails, strong_details
-from sketchloom.core.shapes.cutting_in import CutIn
 from sketchloom.core.strokes.drawing import drawn
-from sketchloom.core.strokes.strokes import Strokes, find_strokes
+from sketchloom.core.strokes.strokes import find_strokes
+from sketchloom.evaluate.segmentation import Detail, Seen, Segmentation
 from sketchloom.evaluate.steps import Steps
+from sketchloom.evaluate.tidying import clean, cover, ground_label
 from sketchloom.recipe.parts import PaletteEntry
 from sketchloom.recipe.reads import Reads
 
@@ -35,91 +33,6 @@ _SAME_DELTA = 4.0
 """Colours nearer than this (CIEDE2000) to a locked one are that one."""
 _CLEANS = ("kept", "covers")
 """What cleaning reads beside sizes, which come as ``Detail``."""
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Segmentation:
-    """Labels of a reading.
-
-    ``regions``: the label image and its faces; ``entries`` the palette, label by label;
-    ``ground_label`` or None. ``field`` (H, W, C) uint8 in which boundaries are looked for;
-    ``two_tones``: whether they are those of ink and paper. ``noise`` of that field. ``cut_off`` in tone and line
-    reading and, unless it follows the light, what all others would give as ``cut_offs``.
-    ``strokes`` in line reading, strong small ``details`` in photo reading. ``cut_in``: shapes and split lines of the
-    user's among the regions, None without any. ``read_entries``: how many of the entries the reading gave; the
-    others are colours that edits and shapes brought.
-    """
-
-    regions: Cleaned
-    entries: tuple[PaletteEntry, ...]
-    ground_label: int | None
-    field: np.ndarray
-    two_tones: bool
-    noise: float
-    cut_off: int | None = None
-    cut_offs: CutOffs | None = None
-    strokes: Strokes | None = None
-    details: StrongDetails | None = None
-    cut_in: CutIn | None = None
-    read_entries: int = 0
-
-    @property
-    def own_entries(self) -> tuple[PaletteEntry, ...]:
-        return self.entries[:self.read_entries]
-
-    @property
-    def labels(self) -> np.ndarray:
-        return self.regions.labels
-
-    @property
-    def dropped(self) -> np.ndarray:
-        """(K, 3) regions under the smallest detail as x, y, area in px."""
-        return self.regions.dropped
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Seen:
-    """What a reading reads: a prepared ``picture``, lines painted, by its key ``source``.
-
-    ``unpainted`` the same without the lines, from which the program proposes, so that a bridge changes nothing else.
-    ``tree`` of its colours where the reading needs one; ``noise`` of its flat areas; ``move`` as of ``placing``.
-    """
-
-    picture: Picture
-    source: object
-    unpainted: Picture
-    unpainted_source: object
-    mm_per_px: float
-    tree: ColourTree | None
-    noise: float
-    move: np.ndarray
-    progress: Progress = QUIET
-
-    @property
-    def size_px(self) -> np.ndarray:
-        return np.array([self.picture.width, self.picture.height])
-
-
-@dataclass(frozen=True, slots=True)
-class Detail:
-    """Sizes in px that cleaning goes by; a hair's difference in the work's size leaves them as they are.
-
-    ``least_px`` area of the smallest detail, ``parts`` polygons with another one. Cuts nearer than ``double_px``
-    are made one, ``double_to`` the way; 0 leaves them.
-    """
-
-    least_px: float
-    parts: tuple[tuple[tuple[tuple[float, float], ...], float], ...]
-    double_px: float
-    double_to: str
-
-    @staticmethod
-    def of(steps: Steps, mm_per_px: float) -> "Detail":
-        r = steps.reads("smallest_mm", "patches", "double_mm", "double_to")
-        parts = tuple(
-            (p.points, least_area_px(p.smallest_mm, mm_per_px)) for p in r.patches if p.smallest_mm is not None
-        )
-        return Detail(least_area_px(r.smallest_mm, mm_per_px), parts, r.double_mm / mm_per_px, r.double_to)
 
 
 # -- colour ------------------------------------------------------------------------------------
@@ -142,7 +55,7 @@ def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     detail = Detail.of(steps, seen.mm_per_px)
     (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
                                       lambda r: clean(r, seen, detail, raw(), picture.field, entries))
-    ground = len(entries) if picture.alpha is not None else _ground_label(regions.labels)
+    ground = len(entries) if picture.alpha is not None else ground_label(regions.labels)
     return Segmentation(regions, entries, ground, field, False, seen.noise), key
 
 
@@ -266,7 +179,7 @@ def line_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
 
     def find(r):
         removed = [np.array(p) * seen.size_px for p in r.strokes_removed]
-        return find_strokes(made.labels == tone.INK, _cover(grey, made.labels), spur_px, removed)
+        return find_strokes(made.labels == tone.INK, cover(grey, made.labels), spur_px, removed)
     strokes, stroke_key = steps.run("strokes", ("strokes_removed",), (key, spur_px), find)
     if sizes.pen_mm is None:
         return replace(made, strokes=strokes), stroke_key
@@ -324,60 +237,3 @@ READINGS = {"colour": colour, "tone": tone_reading, "line": line_reading, "photo
 # -- cleaning ----------------------------------------------------------------------------------
 
 
-def clean(r: Reads, seen: Seen, detail: Detail, raw, field, entries, more_kept=()) -> tuple[Cleaned, np.ndarray]:
-    """Labels without regions under the smallest detail, areas covered and double outlines made one; and their field."""
-    seen.progress.step(0.6, 1.0, said("Merging small regions"))
-    values = field_values(entries, field.shape[-1])
-    keep = np.floor(np.array(r.kept).reshape(-1, 2) * seen.size_px).astype(int).tolist() + list(more_kept)
-    covers = [c for c in r.covers if c.on]
-    if covers:
-        raw, inside = covering.covered(raw, [moved(seen.move, c.points) * seen.size_px for c in covers])
-        field = _repainted(field, raw, inside, values)
-    regions = merge_small(labelling.join_diagonals(raw, field, values), detail.least_px, keep, detail.parts)
-    if not detail.double_px:
-        return regions, field
-    labels = doubles.made_one(regions.labels, detail.double_px, detail.double_to)
-    changed = labels != regions.labels
-    if not changed.any():
-        return regions, field
-    again = merge_small(labels, detail.least_px, keep, detail.parts)
-    return (replace(again, dropped=np.concatenate([regions.dropped, again.dropped]),
-                    dropped_label=np.concatenate([regions.dropped_label, again.dropped_label])),
-            _repainted(field, again.labels, changed, values))
-
-
-def least_area_px(smallest_mm: float, mm_per_px: float) -> float:
-    """Area of a disc as wide as the smallest detail, in whole px; a hair's difference in size changes nothing."""
-    return max(float(np.floor(np.pi / 4 * (smallest_mm / mm_per_px) ** 2)), CRUMB_PX)
-
-
-def field_values(entries, channels) -> np.ndarray:
-    """Colours of entries as they are in a field of so many channels."""
-    colours = np.array([from_hex(e.hex) for e in entries])
-    if channels == 1:
-        return colours[:, :1].astype(np.float32)
-    return labelling.palette_field(colours, channels == 4)
-
-
-def _cover(grey, labels):
-    """(H, W) float32 share of ink of each pixel, between the ink and the paper around it."""
-    levels = tone.local_levels(grey, labels)[..., 0]
-    ink, paper = (cv2.resize(v, None, fx=tone.LEVEL_STEP, fy=tone.LEVEL_STEP, interpolation=cv2.INTER_LINEAR)
-                  [:grey.shape[0], :grey.shape[1]] for v in levels)
-    gap = np.where(np.abs(paper - ink) < 1, 1, paper - ink)
-    return np.clip((paper - grey) / gap, 0, 1).astype(np.float32)
-
-
-def _repainted(field, labels, changed, values):
-    """The field with what was given away shown in its new colour, edges soft by a pixel."""
-    near = cv2.dilate(changed.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
-    flat = values[np.minimum(labels, len(values) - 1)].astype(np.float32)
-    soft = cv2.GaussianBlur(flat.reshape(field.shape), (0, 0), 0.6).reshape(field.shape)
-    return frozen_array(np.where(near[..., None], np.rint(soft), field).astype(np.uint8))
-
-
-def _ground_label(labels):
-    """The label that most of the picture's border has, if it has at least a third of it."""
-    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
-    count = np.bincount(edge)
-    return int(count.argmax()) if count.max() >= len(edge) / 3 else None

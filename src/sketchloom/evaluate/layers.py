@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.words import word
 from sketchloom.core.edits import region_edits
 from sketchloom.core.edits.decisions import OWN_SHEET
@@ -18,15 +18,11 @@ from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.layers.ways import WINDOWED
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
-from sketchloom.evaluate.labelling import Segmentation
+from sketchloom.evaluate.segmentation import Segmentation
+from sketchloom.evaluate.sheet_order import match_keys, rule_pairs, weights_px
 from sketchloom.evaluate.work import Traced
 from sketchloom.recipe.document import Recipe
-from sketchloom.recipe.parts import BASE, TOP
 
-PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
-"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a
-piece takes
-about as long as cutting 10 cm)."""
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
 
@@ -235,7 +231,7 @@ class LayerStage:
             return tuple(
                 sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above))
             )  # stable: the rest as proposed
-        wanted = _match_keys(self.recipe.order, keys)
+        wanted = match_keys(self.recipe.order, keys)
         chosen = [keys.index(k) for k in wanted]
         for place, number in enumerate(proposed.order):
             if number not in chosen:
@@ -265,68 +261,3 @@ class LayerStage:
         return tuple(plans[number] for number in chosen)
 
 
-def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
-    """What an order is to save, as shares of cutting, pieces and film, in px."""
-    cutting, pieces, film = shares
-    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * FILM_MM_PER_CM2 * mm_per_px / 100)
-
-
-def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
-    """Pairs (upper, lower) of layer numbers that proposed orders keep to: pins first, then rules."""
-    pins = [(n, recipe.edit_of(key).pin) for n, key in enumerate(keys)]
-    pairs = [(other, n) for n, pin in pins if pin == BASE for other in range(len(keys)) if other != n]
-    pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
-    pairs += [
-        (keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys
-    ]
-    return tuple(dict.fromkeys(pairs))
-
-
-_ONE_SHEET = 2.0
-
-
-def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
-    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after
-    both."""
-    sheets: list[tuple[np.ndarray, str | None, list[str]]] = []
-    for plan in plans:
-        lab, material = srgb_to_lab(from_hex(plan.hex)), recipe.material_of(plan.key)
-        own = None if material is None else material.key
-        same = next((keys for other, key, keys in sheets if key == own and ciede2000(lab, other) < _ONE_SHEET), None)
-        if same is None:
-            sheets.append((lab, own, [plan.key]))
-        else:
-            same.append(plan.key)
-    shown = {plan.key: plan.hex for plan in plans}
-    for _, _, keys in sheets:
-        material = recipe.material_of(keys[0])
-        name = (
-            sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in)
-            if len(keys) > 1
-            else None
-        )
-        for key in keys:
-            recipe = recipe.with_edit(key, group=name)
-    return recipe
-
-
-def _match_keys(wanted, keys):
-    """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
-    left = list(keys)
-    found = []
-    for key in wanted:
-        if key in left:
-            left.remove(key)
-            found.append(key)
-    for place, key in enumerate(wanted):
-        if key in found or not left:
-            continue
-        try:
-            lab = srgb_to_lab(from_hex(key))
-        except ValueError:
-            continue
-        gap = [float(ciede2000(lab, srgb_to_lab(from_hex(k)))) for k in left]
-        if min(gap) < 10:
-            near = left.pop(int(np.argmin(gap)))
-            found.insert(min(place, len(found)), near)
-    return found

@@ -16,22 +16,18 @@ from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.judge import faults as fault_finding
 from sketchloom.core.judge import fitness
 from sketchloom.core.judge.reading import proposed_reading
-from sketchloom.core.layers.width import space_widths
 from sketchloom.core.picture.picture import Picture
-from sketchloom.core.picture.preparing.placing import moved, placing
+from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
-from sketchloom.core.preflight import rules
-from sketchloom.core.preflight.findings import Finding
-from sketchloom.core.preflight.material_rules import check_materials
-from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.core.segment import palette as palettes
 from sketchloom.evaluate import curves
 from sketchloom.evaluate.cache import Cache
+from sketchloom.evaluate.checking import findings_of
 from sketchloom.evaluate.labelling import entries_of
 from sketchloom.evaluate.layers import LayerStage
 from sketchloom.evaluate.segmenting import segmented
 from sketchloom.evaluate.steps import Steps
-from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
+from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.places import as_prepared
 from sketchloom.recipe.reads import settings_in
@@ -220,7 +216,7 @@ class _Run:
                 self.measured,
                 self.timings,
             )
-            work = replace(work, findings=_findings(self.cache, work))
+            work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
         return work
 
@@ -263,69 +259,6 @@ class _Judged:
     noise: float
     faults: fault_finding.Faults
     reading: str
-
-
-def _findings(cache, work: Work):
-    """What may go wrong with a work, all stages of it."""
-    recipe, judged = work.recipe, work.measured or work.rough
-    size = (work.picture.width, work.picture.height)
-    found: tuple[Finding, ...] = ()
-    if judged:
-        used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
-        found += check_source(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
-        found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
-                                    recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact)
-    if len(work.edited.found):
-        found += rules.check_edits(
-            recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size
-        )
-    found += _drawn(work, size)
-    if recipe.laid_on is not None and judged:
-        found += rules.check_ground(work.layers, recipe.laid_on)
-    if recipe.materials or recipe.frame_depth_mm is not None:
-        found += _of_materials(cache, work)
-    return found
-
-
-def _drawn(work, size):
-    """Findings of split lines and courses that do nothing."""
-    cut = work.segmentation.cut_in
-    if not work.recipe.curves and cut is None:
-        return ()
-    splits = () if cut is None else tuple(s for s in work.recipe.splits if s.on)
-    middles = [part[len(part) // 2] for part in (*(c.stretch for c in work.recipe.curves), *(s.points for s in splits))]
-    return rules.check_drawn(work.traced.curves_found, np.ones(0, bool) if cut is None else cut.splits_done,
-                             moved(work.move, middles) * size)
-
-
-def _of_materials(cache, work):
-    recipe = work.recipe
-    materials = [recipe.material_of(layer.plan.key) for layer in work.layers]
-    faces = solid_faces(recipe, work.traced, work.depth, work.plans, work.layers)
-    below = [{materials[j].family for j in range(k) if materials[j] is not None and (faces[j] & faces[k]).any()}
-             for k in range(len(faces))]
-    height = stack_height_mm(recipe, work.traced, work.depth, work.plans, work.layers)
-    spaces = [_narrowest_space(cache, work, layer, m) for layer, m in zip(work.layers, materials, strict=True)]
-    return check_materials(work.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height,
-                           {e.key for e in recipe.layers if e.apart}, spaces)
-
-
-def _narrowest_space(cache, work, layer, material):
-    """The narrowest space between the cuts of a sheet, mm, where that is near what its material bears."""
-    if (
-        material is None
-        or not work.measured
-        or material.gap_mm <= 0
-        or layer.outline.pen_px is not None
-        or not len(layer.outline.controls)
-    ):
-        return None
-    limit = 1.5 * material.gap_mm / work.mm_per_px
-    widths = cache.keep(
-        ("spaces", id(layer.outline), limit), lambda: (layer.outline, space_widths(layer.outline, limit))
-    )[1]
-    found = widths.narrowest()
-    return None if found is None else found * work.mm_per_px
 
 
 class _Stage:

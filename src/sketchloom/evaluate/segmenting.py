@@ -17,8 +17,10 @@ from sketchloom.core.segment.merging import merge_small
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.shapes.cutting_in import cut_in
 from sketchloom.core.shapes.placed import rings_px
-from sketchloom.evaluate.labelling import READINGS, Detail, Seen, Segmentation, field_values
+from sketchloom.evaluate.labelling import READINGS
+from sketchloom.evaluate.segmentation import Detail, Seen, Segmentation
 from sketchloom.evaluate.steps import Steps
+from sketchloom.evaluate.tidying import field_values
 from sketchloom.recipe.parts import PaletteEntry
 
 BROUGHT_DELTA = 8.0

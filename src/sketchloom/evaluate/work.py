@@ -17,7 +17,7 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.segment.palette import ColourTree
-from sketchloom.evaluate.labelling import Segmentation
+from sketchloom.evaluate.segmentation import Segmentation
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_came, as_shown
 

@@ -7,9 +7,10 @@ from PySide6.QtWidgets import QColorDialog
 
 from sketchloom.app.stages.cleaning.shapes_box import EVERYWHERE, PATH, REGION, WITHIN
 from sketchloom.app.stages.cleaning.strokes_box import EXTEND, JOIN, REMOVE, THICKER, WINDOW
-from sketchloom.app.tools.drawing import EndsTool, FigureTool, ShapeTool, StretchTool, StrokeTool
+from sketchloom.app.tools.drawing import FigureTool, ShapeTool, StretchTool
 from sketchloom.app.tools.lines import BridgeTool, LineTool, OwnBridgeTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
+from sketchloom.app.tools.strokes import EndsTool, StrokeTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length

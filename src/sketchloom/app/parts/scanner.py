@@ -7,7 +7,8 @@ from PIL import Image
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QVBoxLayout
 
-from sketchloom.app.parts.widgets import NamedSlider, button, label
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import button, label
 from sketchloom.core.simulate.scanner import Scan, scanned
 
 _DPIS = (100, 150, 200, 300, 400, 600)

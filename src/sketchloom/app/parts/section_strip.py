@@ -5,7 +5,8 @@ from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import LengthEdit, button
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button
 from sketchloom.core.base.units import format_length
 from sketchloom.core.layers.section import SectionCutter
 

@@ -4,7 +4,8 @@ from collections.abc import Callable
 
 from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QWidget
 
-from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, label
+from sketchloom.app.parts.fields import LengthEdit, NamedSlider
+from sketchloom.app.parts.widgets import label
 from sketchloom.app.words import told
 from sketchloom.core.base.setting import CHOICE, LENGTH, SWITCH, WHOLE, Setting
 from sketchloom.recipe.document import SETTINGS, Recipe

@@ -5,7 +5,8 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget
 
-from sketchloom.app.parts.widgets import NamedSlider, button, label
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.core.background.steps import MAX_TOLERANCE, NOTHING, BackgroundStep
 from sketchloom.core.base.units import format_length

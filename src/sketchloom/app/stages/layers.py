@@ -13,17 +13,8 @@ from PySide6.QtWidgets import (
     QListWidgetItem,
 )
 
-from sketchloom.app.parts.widgets import (
-    Choice,
-    Figures,
-    LengthEdit,
-    Panel,
-    button,
-    counted,
-    label,
-    plain_tip,
-    swatch,
-)
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, counted, label, plain_tip, swatch
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
@@ -34,7 +25,7 @@ from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.base.words import languages
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
-from sketchloom.evaluate.layers import grouped_by_sheet
+from sketchloom.evaluate.sheet_order import grouped_by_sheet
 from sketchloom.files.user_data import materials
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
 

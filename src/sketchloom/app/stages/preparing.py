@@ -5,7 +5,8 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
 
-from sketchloom.app.parts.widgets import NamedSlider, button, label, put
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import button, label, put
 from sketchloom.core.picture.preparing.steps import MAX_ENLARGED, MAX_STEP, PLAIN
 
 _TENTHS = 10

@@ -5,7 +5,8 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWidget
 
-from sketchloom.app.parts.widgets import Choice, Figures, LengthEdit, Panel, button, clear, label
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
 from sketchloom.app.stages.preparing import PreparingBox
 from sketchloom.app.words import told

@@ -11,7 +11,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.least_squares import averaged
+from sketchloom.core.curves.round_cases import HALF_TURN, LEAST_RADIUS_PX, MARGIN, Cases, crossings, normal_of, turned
 from sketchloom.core.curves.straights import Runs, foot_on
 
 _SNAP_RAD = np.radians(1.0)
@@ -19,12 +19,9 @@ _SQUARE_RAD = np.radians(2.0)
 _SNAP_SHARE = 0.5
 """A level line takes this share of the tolerance at most; the rest is left for its points."""
 _CORNER_MOVE_PX = 0.75
-_LEAST_RADIUS_PX, _LEAST_STRAIGHT_PX = 0.8, 0.5
 _LEAST_TURN, _MOST_TURN = np.radians(12.0), np.radians(150.0)
-_HALF_TURN = np.radians(178.0)
 _PIECE = np.radians(92.0)
 _LONGEST_GAP = 2000
-_MARGIN, _STEPS = 6, 4
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -59,25 +56,16 @@ class RoundCorners:
         of = ragged.owner(starts)
         local = np.arange(starts[-1]) - starts[of]
         sweep = (self.turn / pieces)[of]
-        arm = _turned((self.start - self.centre)[of], local * sweep)
-        arm_end = _turned(arm, sweep)
+        arm = turned((self.start - self.centre)[of], local * sweep)
+        arm_end = turned(arm, sweep)
         handle = (4 / 3 * np.tan(sweep / 4))[:, None]
         begin, end = self.centre[of] + arm, self.centre[of] + arm_end
         # pieces meet bit for bit, and the ends are those of the lines
         begin[starts[:-1]] = self.start
         begin_next = np.roll(begin, -1, axis=0)
         end = np.where((local < pieces[of] - 1)[:, None], begin_next, self.end[of])
-        return np.stack([begin, begin + handle * _normal(arm), end - handle * _normal(arm_end), end], axis=1), starts
-
-
-def _normal(v):
-    """Quarter turn in the sense of growing angles."""
-    return np.stack([-v[..., 1], v[..., 0]], -1)
-
-
-def _turned(v, angle):
-    cos, sin = np.cos(angle)[:, None], np.sin(angle)[:, None]
-    return v * cos + _normal(v) * sin
+        out, back = handle * normal_of(arm), handle * normal_of(arm_end)
+        return np.stack([begin, begin + out, end - back, end], axis=1), starts
 
 
 def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
@@ -102,7 +90,7 @@ def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
     shared = (runs.last[before] == runs.first[after]) & free[before] & free[after]
     shared &= is_corner[runs.last[before]] | runs.meets[before]
     before, after = before[shared], after[shared]
-    place, crossing = _crossings(runs.mean[before], unit[before], runs.mean[after], unit[after])
+    place, crossing = crossings(runs.mean[before], unit[before], runs.mean[after], unit[after])
     near = crossing & (np.hypot(*(place - runs.end[before]).T) <= _CORNER_MOVE_PX)
     end[before[near]] = begin[after[near]] = place[near]
     # where the lines do not meet nearby, the corner stays where it was for both
@@ -147,15 +135,6 @@ def _open_end(lines, index):
     return ~lines.closed[arc] & ((index == lines.starts[arc]) | (index == lines.starts[arc + 1] - 1))
 
 
-def _crossings(mean_a, unit_a, mean_b, unit_b):
-    """Where pairs of lines cross, (K, 2), and whether they do."""
-    cross = unit_a[:, 0] * unit_b[:, 1] - unit_a[:, 1] * unit_b[:, 0]
-    crossing = np.abs(cross) > 1e-3
-    apart = mean_b - mean_a
-    along = (apart[:, 0] * unit_b[:, 1] - apart[:, 1] * unit_b[:, 0]) / np.where(crossing, cross, 1.0)
-    return mean_a + along[:, None] * unit_a, crossing
-
-
 def _followers(lines, runs):
     """Pairs of runs that follow each other in one arc, round closed arcs too."""
     if len(runs.first) == 0:
@@ -188,20 +167,20 @@ def round_corners(lines, runs: Runs, marks, tolerance_px: float) -> RoundCorners
     ua, ub = runs.unit[before], runs.unit[after]
     turn = np.arctan2(ua[:, 0] * ub[:, 1] - ua[:, 1] * ub[:, 0], (ua * ub).sum(1))
     sweep = np.abs(turn)
-    fits = (size > 2) & (size < _LONGEST_GAP) & (((sweep > _LEAST_TURN) & (sweep < _MOST_TURN)) | (sweep > _HALF_TURN))
+    fits = (size > 2) & (size < _LONGEST_GAP) & (((sweep > _LEAST_TURN) & (sweep < _MOST_TURN)) | (sweep > HALF_TURN))
     fits &= ~_marked_between(lines, runs, before, arc, size, marks)
     keep = np.flatnonzero(fits)
     before, after, arc, size, turn = before[keep], after[keep], arc[keep], size[keep], turn[keep]
     if len(before) == 0:
         none, flat = np.empty(0, np.intp), np.empty((0, 2))
         return RoundCorners(none, none, none, none, flat, flat, flat, np.empty(0), np.empty(0))
-    cases = _Cases(lines, runs, before, after, arc, size, turn)
+    cases = Cases(lines, runs, before, after, arc, size, turn)
     radius = cases.solved()
     radius = _agreed(arc, radius, cases.bow, tolerance_px)
     centre, start, end = cases.at(radius)
     miss = cases.misses(radius, centre)
     first, last = cases.nearest(start), cases.nearest(end)
-    good = (miss <= tolerance_px) & (cases.size_of(radius) >= _LEAST_RADIUS_PX) & cases.room(start, end)
+    good = (miss <= tolerance_px) & (cases.size_of(radius) >= LEAST_RADIUS_PX) & cases.room(start, end)
     good &= first != last
     # of a half turn the directions alone do not tell the sense
     arm = centre - start
@@ -217,7 +196,7 @@ def _apart(lines, runs, found):
     begin[found.after], stop[found.before] = found.last, found.first
     arc = np.searchsorted(lines.starts, begin, side="right") - 1
     length = lines.starts[arc + 1] - lines.starts[arc]
-    left = np.where(lines.closed[arc], np.mod(stop - begin + _MARGIN, length) - _MARGIN, stop - begin)
+    left = np.where(lines.closed[arc], np.mod(stop - begin + MARGIN, length) - MARGIN, stop - begin)
     return found.pick((left[found.before] > 0) & (left[found.after] > 0))
 
 
@@ -263,100 +242,3 @@ def _agreed(arc, radius, bow, tolerance):
     return np.where(like > 0, mean_of(like)[of], radius)
 
 
-class _Cases:
-    """Gaps between two lines each, with the points in and beside them."""
-
-    def __init__(self, lines, runs, before, after, arc, size, turn):
-        self.ua, self.ub = runs.unit[before], runs.unit[after]
-        self.far_a, self.far_b = runs.begin[before], runs.end[after]
-        mean_a, mean_b = runs.mean[before], runs.mean[after]
-        self.parallel = np.abs(turn) > _HALF_TURN
-        vertex, _ = _crossings(mean_a, self.ua, mean_b, self.ub)
-        inward = self.ub - self.ua
-        # between parallel lines: the middle line, and half their distance
-        apart = mean_b - mean_a
-        across = apart - (apart * self.ua).sum(1)[:, None] * self.ua
-        middle = runs.end[before] + 0.5 * across
-        self.fixed_radius = 0.5 * np.hypot(*across.T)
-        cos_half = np.maximum(np.cos(0.5 * np.abs(turn)), 1e-9)
-        flat = self.parallel[:, None]
-        self.origin = np.where(flat, middle, vertex)
-        length = np.maximum(np.hypot(*inward.T), 1e-9)[:, None]
-        self.way = np.where(flat, self.ua, inward / length)
-        # the centre lies at origin + way * (factor * unknown); the unknown is the radius, or for a half turn the place
-        self.factor = np.where(self.parallel, 1.0, 1.0 / cos_half)
-        self.bow = np.where(self.parallel, np.inf, 1.0 / cos_half - 1.0)
-        self.starts = ragged.lengths_to_starts(size + 1 + 2 * _MARGIN)
-        self.of = ragged.owner(self.starts)
-        local = (
-            np.arange(self.starts[-1])
-            - self.starts[self.of]
-            - _MARGIN
-            + (runs.last[before] - lines.starts[arc])[self.of]
-        )
-        length = (lines.starts[arc + 1] - lines.starts[arc])[self.of]
-        at = np.where(lines.closed[arc][self.of], np.mod(local, length), np.clip(local, 0, length - 1))
-        self.index = lines.starts[arc][self.of] + at
-        self.xy = lines.xy[self.index]
-        place = np.arange(self.starts[-1]) - self.starts[self.of]
-        self.inside = (place > _MARGIN) & (place < size[self.of] + _MARGIN)
-
-    def size_of(self, unknown):
-        """The radii."""
-        return np.where(self.parallel, self.fixed_radius, unknown)
-
-    def _centre(self, unknown):
-        return self.origin + (self.factor * unknown)[:, None] * self.way
-
-    def solved(self):
-        weight = self.inside.astype(float)
-        def total(v):
-            return np.add.reduceat(weight * v, self.starts[:-1])
-        gap = self.xy - self.origin[self.of]
-        deep = (gap * self.way[self.of]).sum(1)
-        least = np.minimum.reduceat(np.where(self.inside, np.hypot(*gap.T), np.inf), self.starts[:-1])
-        mean = total(deep) / np.maximum(total(1.0), 1e-9)
-        unknown = np.where(self.parallel, mean - 0.6 * self.fixed_radius,
-                           least / np.where(self.parallel, 1.0, np.maximum(self.bow, 1e-3)))
-        for _ in range(_STEPS):
-            arm = self.xy - self._centre(unknown)[self.of]
-            away = np.maximum(np.hypot(*arm.T), 1e-9)
-            rest = away - self.size_of(unknown)[self.of]
-            slope = -(arm * self.way[self.of]).sum(1) / away * self.factor[self.of] - ~self.parallel[self.of]
-            unknown = unknown - total(rest * slope) / np.maximum(total(slope * slope), 1e-9)
-        return unknown
-
-    def at(self, unknown):
-        """Centres, and where the circles touch the two lines."""
-        centre = self._centre(unknown)
-        return (centre, self.far_a + ((centre - self.far_a) * self.ua).sum(1)[:, None] * self.ua,
-                self.far_b + ((centre - self.far_b) * self.ub).sum(1)[:, None] * self.ub)
-
-    def nearest(self, place):
-        """The point next to a place of each case."""
-        gap = self.xy - place[self.of]
-        away = (gap * gap).sum(1)
-        least = np.minimum.reduceat(away, self.starts[:-1])
-        at = np.flatnonzero(away == least[self.of])
-        _, first = np.unique(self.of[at], return_index=True)
-        return self.index[at[first]]
-
-    def room(self, start, end):
-        """Whether a piece of both lines is left."""
-        return ((((start - self.far_a) * self.ua).sum(1) >= _LEAST_STRAIGHT_PX)
-                & (((self.far_b - end) * self.ub).sum(1) >= _LEAST_STRAIGHT_PX))
-
-    def misses(self, unknown, centre):
-        """Greatest distance of the points from line, circle and line, px."""
-        arm = self.xy - centre[self.of]
-        away = np.hypot(*arm.T) - self.size_of(unknown)[self.of]
-        ahead = (arm * self.ua[self.of]).sum(1)
-        behind = (arm * self.ub[self.of]).sum(1)
-        def line(u, far):
-            return (self.xy - far)[:, 0] * u[:, 1] - (self.xy - far)[:, 1] * u[:, 0]
-        place = np.arange(self.starts[-1]) - self.starts[self.of]
-        first_half = place < np.diff(self.starts)[self.of] // 2
-        on_a, on_b = first_half & (ahead < 0), ~first_half & (behind > 0)
-        across = np.where(on_a, line(self.ua[self.of], self.far_a[self.of]),
-                          np.where(on_b, line(self.ub[self.of], self.far_b[self.of]), away))
-        return np.maximum.reduceat(averaged(across, np.abs(across), self.starts), self.starts[:-1])

@@ -5,9 +5,10 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
-from sketchloom.core.curves.fit import Spans, end_tangent, local_tangent
+from sketchloom.core.curves.fit import Spans
 from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.symmetry import mirrored, symmetric_halves, symmetric_runs
+from sketchloom.core.curves.tangents import end_tangent, local_tangent
 
 _SEEN = np.radians(0.5)
 AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "smooth_last")

@@ -7,22 +7,19 @@ that only circles of more than about 700 px look straight in it, and a whole run
 to its line.
 """
 
-import itertools
 from dataclasses import dataclass
 
 import numpy as np
 
-from sketchloom.core.base import parallel, ragged
+from sketchloom.core.base import ragged
 from sketchloom.core.curves.least_squares import averaged
+from sketchloom.core.curves.run_view import View
 from sketchloom.core.planar.junctions import Polylines
 
-_SHORTEST, _LONGEST, _SHORT = 7, 20, 3
+_SHORTEST, _LONGEST, SHORT = 7, 20, 3
 _PER_SCATTER = 13.4
 """A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
 hangs together from point to point (half as much again); this is two and a half times that."""
-_PART_POINTS, _SCATTER_POINTS = 10_000, 50_000
-_GAP = 2
-_SNAP = 6
 _DRAWN_IN = 5
 _NODE_OFF_PX, _NODE_OFF, _BEFORE_NODE = 0.15, 1.5, 4
 """A run ends at a node that lies at most so far (px, tolerances) off its line; else up to so many points before it."""
@@ -63,9 +60,9 @@ def straight_runs(lines: Polylines, is_corner, tolerance_px: float, scatter_px: 
     unclear : (N,) bool, points so near to a corner that they say nothing of its sides.
     """
     half = _half_window(scatter_px)
-    view = _View(lines, is_corner, half, unclear)
+    view = View(lines, is_corner, half, unclear)
     flag = ~view.barred(half)
-    for reach in (half, _SHORT):
+    for reach in (half, SHORT):
         flag &= view.bow(reach) < max(_LEAST_BOW_PX, _PER_SCATTER * scatter_px / np.sqrt(2 * reach + 1))
     flag = view.closed_up(flag)
     first, last = view.runs(flag)
@@ -84,96 +81,6 @@ def _half_window(scatter):
     return _LONGEST
 
 
-class _View:
-    """Points of all arcs with a margin, so that windows run round closed arcs."""
-
-    def __init__(self, lines, is_corner, margin, unclear=None):
-        self.lines = lines
-        lengths = np.diff(lines.starts)
-        self.arc = np.repeat(np.arange(len(lengths)), lengths)
-        self.local = np.arange(len(lines.xy)) - lines.starts[self.arc]
-        ends = np.zeros(len(lines.xy), bool)
-        full = np.flatnonzero((lengths > 0) & ~lines.closed)
-        ends[lines.starts[full]] = ends[lines.starts[full + 1] - 1] = True
-        self.bar, self.node = is_corner | ends, ends & ~is_corner
-        self.mute = self.bar if unclear is None else self.bar | unclear
-        ext_starts = ragged.lengths_to_starts(np.where(lengths > 0, lengths + 2 * margin, 0))
-        ext_arc = ragged.owner(ext_starts)
-        at = np.arange(ext_starts[-1]) - ext_starts[ext_arc] - margin
-        size = np.maximum(lengths[ext_arc], 1)
-        at = np.where(lines.closed[ext_arc], np.mod(at, size), np.clip(at, 0, size - 1))
-        self.source = lines.starts[ext_arc] + at
-        self.centre = ext_starts[self.arc] + margin + self.local
-        self.x, self.y = np.ascontiguousarray(lines.xy[self.source].T)
-
-    def bow(self, half):
-        """Height of the bow over ``2 * half + 1`` points around each, px: the least-squares parabola's."""
-        if len(self.x) == 0:
-            return np.zeros(0)
-        k = np.arange(-half, half + 1.0)
-        weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[2] * half * half
-        bx = np.convolve(self.x, weights, "same")[self.centre]
-        by = np.convolve(self.y, weights, "same")[self.centre]
-        tx = self.x[self.centre + half] - self.x[self.centre - half]
-        ty = self.y[self.centre + half] - self.y[self.centre - half]
-        return np.abs(bx * ty - by * tx) / np.maximum(np.hypot(tx, ty), 1e-9)
-
-    def barred(self, half):
-        """Windows with a corner or an open end inside."""
-        if len(self.x) == 0:
-            return np.zeros(0, bool)
-        inside = np.convolve(self.mute[self.source].astype(np.float32), np.ones(2 * half - 1, np.float32), "same")
-        return inside[self.centre] > 0.5
-
-    def closed_up(self, flag):
-        """Short gaps in a run are scatter."""
-        at = ragged.Neighbours(self.lines.starts, self.lines.closed)
-        grown = flag.copy()
-        for k in range(1, _GAP + 1):
-            grown |= flag[at(k)] | flag[at(-k)]
-        kept = grown.copy()
-        for k in range(1, _GAP + 1):
-            kept &= grown[at(k)] & grown[at(-k)]
-        return kept | flag
-
-    def runs(self, flag):
-        """First and last points of the stretches of flagged points; those without end are left out."""
-        at = ragged.Neighbours(self.lines.starts, self.lines.closed)
-        index = np.arange(len(flag))
-        before, after = at(-1), at(1)
-        first = np.flatnonzero(flag & (~flag[before] | (before == index)))
-        last = np.flatnonzero(flag & (~flag[after] | (after == index)))
-        # in a closed arc the last stretch may run over the seam: its end then comes first
-        arcs = np.arange(len(self.lines.starts) - 1)
-        a, b = np.searchsorted(self.arc[first], arcs), np.searchsorted(self.arc[last], arcs)
-        has = np.flatnonzero(np.diff(np.append(a, len(first))) > 0)
-        over = has[last[b[has]] < first[a[has]]]
-        stop = np.append(b, len(last))
-        for arc in over:
-            last[b[arc]:stop[arc + 1]] = np.roll(last[b[arc]:stop[arc + 1]], -1)
-        return first, last
-
-    def reach(self, index, offset):
-        """Points ``offset`` places on, drawn to a corner or an open end close by."""
-        arc = self.arc[index]
-        moved = self.moved(index, arc, offset)
-        found = np.zeros(len(index), bool)
-        sign = 1 if offset > 0 else -1
-        from_here = moved
-        for k in range(_SNAP + 1):
-            ahead = self.moved(from_here, arc, sign * k)
-            hit = self.bar[ahead] & ~found
-            found |= hit
-            moved = np.where(hit, ahead, moved)
-        return moved
-
-    def moved(self, index, arc, offset):
-        start = self.lines.starts[arc]
-        size = self.lines.starts[arc + 1] - start
-        at = index - start + offset
-        return start + np.where(self.lines.closed[arc], np.mod(at, size), np.clip(at, 0, size - 1))
-
-
 def _accepted(lines, view, first, last, tolerance, scatter, blur):
     """Runs that keep to their line as a whole, parted where two overlap."""
     if len(first) == 0:
@@ -181,7 +88,7 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
         return Runs(first, last, none, none, np.empty(0, bool), none, none)
     first, last, mean, unit = _that_keep(lines, view, first, last, tolerance, scatter)
     first, last = _short_of_nodes(lines, view, first, last, mean, unit, tolerance)
-    long = _size(lines, view, first, last) > 2 * _SHORT
+    long = _size(lines, view, first, last) > 2 * SHORT
     first, last, mean, unit = first[long], last[long], mean[long], unit[long]
     begin, end = foot_on(lines.xy[first], mean, unit), foot_on(lines.xy[last], mean, unit)
     begin[view.bar[first]], end[view.bar[last]] = lines.xy[first[view.bar[first]]], lines.xy[last[view.bar[last]]]
@@ -199,7 +106,7 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
             unit[i] @ unit[j], scatter, blur)
         # what would be left of both runs, in points
         left_i, left_j = length[i] + gap // 2 - (half or 0), length[j] + gap - gap // 2 - (half or 0)
-        if half is None or min(left_i, left_j) < _SHORT:
+        if half is None or min(left_i, left_j) < SHORT:
             keep[j if length[j] < length[i] else i] = False
             continue
         middle = view.moved(last[i], arc, gap // 2)
@@ -227,7 +134,7 @@ def _that_keep(lines, view, first, last, tolerance, scatter):
         open_ = open_[~good[open_]]
         # ends at corners stay
         at_first, at_last = view.bar[first[open_]], view.bar[last[open_]]
-        open_ = open_[~(at_first & at_last) & (_size(lines, view, first[open_], last[open_]) > 2 * _SHORT + 3)]
+        open_ = open_[~(at_first & at_last) & (_size(lines, view, first[open_], last[open_]) > 2 * SHORT + 3)]
         if len(open_) == 0:
             break
         arc = view.arc[first[open_]]
@@ -329,7 +236,7 @@ def _lines_through(lines, view, first, last, tolerance, scatter):
     return (
         mean,
         unit,
-        (miss <= _SHARE * tolerance) & (bow <= certain) & (length >= _LEAST_LENGTH_PX) & (size > 2 * _SHORT),
+        (miss <= _SHARE * tolerance) & (bow <= certain) & (length >= _LEAST_LENGTH_PX) & (size > 2 * SHORT),
     )
 
 
@@ -348,25 +255,3 @@ def foot_on(points, mean, unit) -> np.ndarray:
     return mean + ((points - mean) * unit).sum(1)[:, None] * unit
 
 
-def scatter_of(lines: Polylines) -> float:
-    """Typical scatter of points about a smooth outline, px: what a parabola through seven does not explain."""
-    if len(lines.xy) < 16:
-        return 0.0
-    # of a large drawing every so many arcs tell it as well
-    cuts = parallel.even_cuts(lines.starts, _PART_POINTS).tolist()
-    every = max(1, len(lines.xy) // _SCATTER_POINTS)
-    return float(
-        np.median(np.concatenate([_scatter(lines.part(a, b)) for a, b in list(itertools.pairwise(cuts))[::every]]))
-    )
-
-
-def _scatter(lines):
-    at = ragged.Neighbours(lines.starts, lines.closed)
-    k = np.arange(-_SHORT, _SHORT + 1.0)
-    weights = np.linalg.pinv(np.vander(k, 3, increasing=True))[0]
-    smooth = sum(w * lines.xy[at(int(i))] for w, i in zip(weights, k, strict=False))
-    tangent = lines.xy[at(2)] - lines.xy[at(-2)]
-    gap = lines.xy - smooth
-    across = np.abs(gap[:, 0] * tangent[:, 1] - gap[:, 1] * tangent[:, 0])
-    across /= np.maximum(np.hypot(tangent[:, 0], tangent[:, 1]), 1e-9)
-    return across

@@ -14,16 +14,13 @@ from sketchloom.core.base import ragged
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.least_squares import averaged
 from sketchloom.core.curves.loops import ring_areas
+from sketchloom.core.curves.mirror_axes import likely_axes, ways_around
 from sketchloom.core.planar.junctions import Polylines
 
 _LEAST_POINTS, _LEAST_QUOTIENT = 48, 0.1
-_SAMPLES = 256
-_APART, _SLIP = 3.0, 0.35
-"""Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
 _STEPS = 4
 _MOST = 120
 _FEW = 160
-_UPRIGHT = np.radians(2.0)
 _SNAP_SHARE = 0.25
 _NEAR_AXIS_PX = 6.0
 _LEAST_RUN, _LEAST_CHORD_PX, _LONGEST_RUN, _SLIP_PX = 24, 8.0, 4.0, 0.6
@@ -85,7 +82,7 @@ def symmetric_halves(lines: Polylines, candidate, tolerance_px: float, blur_px: 
         points = np.diff(lines.starts)[arcs]
         arcs = np.sort(arcs[np.argsort(-points, kind="stable")[:_MOST]])
     found = []
-    for arc, guesses in zip(arcs.tolist(), _guesses(lines, arcs, tolerance_px), strict=False):
+    for arc, guesses in zip(arcs.tolist(), likely_axes(lines, arcs, tolerance_px), strict=False):
         points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]]
         half = next(
             (h for h in (_half(points, g[0], g[1], g[2], tolerance_px) for g in guesses) if h is not None), None
@@ -228,54 +225,13 @@ def _compact(lines, arcs):
         return np.empty(0, bool)
     index, starts = ragged.take(lines.starts, arcs)
     xy = lines.xy[index]
-    _, length = _ways(xy, starts)
+    _, length = ways_around(xy, starts)
     return 4 * np.pi * np.abs(ring_areas(xy, starts)) >= _LEAST_QUOTIENT * length**2
-
-
-def _guesses(lines, arcs, tolerance):
-    """For each loop up to two axes to try: centre, angle, and the place on the loop, 0 to 1, where it crosses."""
-    if len(arcs) == 0:
-        return []
-    index, starts = ragged.take(lines.starts, arcs)
-    xy = lines.xy[index]
-    way, total = _ways(xy, starts)
-    run = ragged.owner(starts)
-    # runs are told apart by whole numbers, so one interpolation serves them all
-    wanted = (np.arange(_SAMPLES) / _SAMPLES)[None] + 2.0 * np.arange(len(arcs))[:, None]
-    place = np.insert(way / total[run] + 2.0 * run, starts[1:], 1.0 + 2.0 * np.arange(len(arcs)))
-    x, y = (np.interp(wanted, place, np.insert(xy[:, c], starts[1:], xy[starts[:-1], c])) for c in (0, 1))
-    z = x + 1j * y
-    centre = z.mean(1, keepdims=True)
-    z = z - centre
-    like = np.fft.ifft(np.fft.fft(z, axis=1) ** 2, axis=1)
-    # root mean square of the distance from the mirror image, for the best turn at every shift
-    apart = np.sqrt(np.maximum(2 * ((np.abs(z) ** 2).sum(1, keepdims=True) - np.abs(like)), 0) / _SAMPLES)
-    limit = _APART * tolerance + _SLIP * total / _SAMPLES
-    out = []
-    for row, away, c, most in zip(like, apart, centre[:, 0], limit, strict=False):
-        strength = np.abs(row)
-        peak = (away <= most) & (strength >= np.roll(strength, 1)) & (strength >= np.roll(strength, -1))
-        shift = np.flatnonzero(peak)
-        angle = 0.5 * np.angle(row[shift])
-        lean = np.minimum(np.abs(np.abs(angle) - np.pi / 2), 2 * np.abs(angle))  # upright first, then level
-        order = np.lexsort((-strength[shift], np.where(lean < _UPRIGHT, lean > np.abs(np.abs(angle) - np.pi / 2), 2)))
-        out.append([(np.array([c.real, c.imag]), angle[k], shift[k] / _SAMPLES) for k in order[:2]])
-    return out
-
-
-def _ways(xy, starts):
-    """Way along its loop at each point, and the loops' lengths."""
-    follow = np.arange(len(xy)) + 1
-    follow[starts[1:] - 1] = starts[:-1]
-    step = np.hypot(*(xy[follow] - xy).T)
-    travelled = np.concatenate([[0.0], np.cumsum(step)])
-    run = ragged.owner(starts)
-    return travelled[:-1] - travelled[starts[:-1]][run], travelled[starts[1:]] - travelled[starts[:-1]]
 
 
 def _half(points, centre, angle, shift, tolerance):
     """Half of a loop as the mean of both, its axis; None when the loop is not symmetric."""
-    way, total = _ways(points, np.array([0, len(points)]))
+    way, total = ways_around(points, np.array([0, len(points)]))
     total = float(total[0])
     crossing = shift * total  # a point so far along lies opposite the one at crossing - way
     few = slice(None, None, max(1, len(points) // _FEW))

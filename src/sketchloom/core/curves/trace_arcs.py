@@ -9,7 +9,7 @@ from sketchloom.core.curves.fit import Spans, fit_spans
 from sketchloom.core.curves.mending import Spliced, without_crossings
 from sketchloom.core.curves.mirrored_parts import Mirrored, MirroredRuns
 from sketchloom.core.curves.parts import AT_NODES, Part
-from sketchloom.core.curves.straights import scatter_of
+from sketchloom.core.curves.scatter import scatter_of
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 

@@ -3,7 +3,8 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
-from sketchloom.app.parts.widgets import LengthEdit, button, counted, label, rows_of
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.units import format_length

@@ -2,7 +2,8 @@
 
 from PySide6.QtCore import Signal
 
-from sketchloom.app.parts.widgets import LengthEdit, button, label
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex

@@ -3,7 +3,8 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
-from sketchloom.app.parts.widgets import Choice, LengthEdit, button, counted, label, swatch
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import Choice, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
 from sketchloom.desk import narrow

@@ -4,7 +4,8 @@ from dataclasses import replace
 
 from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 
-from sketchloom.app.parts.widgets import Choice, LengthEdit, button, label, swatch
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import Choice, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.words import named

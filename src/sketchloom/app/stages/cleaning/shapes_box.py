@@ -3,7 +3,8 @@
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
 
-from sketchloom.app.parts.widgets import LengthEdit, button, label, swatch
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex

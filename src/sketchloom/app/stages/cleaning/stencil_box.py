@@ -3,7 +3,8 @@
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QSpinBox
 
-from sketchloom.app.parts.widgets import LengthEdit, button, counted, label
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 
 

@@ -2,7 +2,8 @@
 
 from PySide6.QtCore import Signal
 
-from sketchloom.app.parts.widgets import LengthEdit, button, counted, label, rows_of
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.widgets import button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.units import format_length

@@ -3,7 +3,8 @@
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox
 
-from sketchloom.app.parts.widgets import NamedSlider, label
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import label
 from sketchloom.app.stages.box import Box
 
 

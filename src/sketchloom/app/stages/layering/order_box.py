@@ -6,7 +6,8 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
 from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
 
-from sketchloom.app.parts.widgets import NamedSlider, button, counted, figures_table, label, plain_tip
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import button, counted, figures_table, label, plain_tip
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
 from sketchloom.recipe.parts import BASE, TOP

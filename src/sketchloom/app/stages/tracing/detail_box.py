@@ -3,7 +3,8 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QComboBox, QListWidget, QListWidgetItem
 
-from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, counted, label, swatch
+from sketchloom.app.parts.fields import LengthEdit, NamedSlider
+from sketchloom.app.parts.widgets import button, counted, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length

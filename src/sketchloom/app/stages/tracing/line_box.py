@@ -2,7 +2,8 @@
 
 from PySide6.QtCore import Signal
 
-from sketchloom.app.parts.widgets import Choice, LengthEdit, NamedSlider, button, counted, label
+from sketchloom.app.parts.fields import LengthEdit, NamedSlider
+from sketchloom.app.parts.widgets import Choice, button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length

@@ -5,7 +5,8 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
-from sketchloom.app.parts.widgets import LengthEdit, NamedSlider, button, label, swatch
+from sketchloom.app.parts.fields import LengthEdit, NamedSlider
+from sketchloom.app.parts.widgets import button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.segment.growing import MAX_TOLERANCE
 from sketchloom.core.segment.parts import Grown, Patch

@@ -2,7 +2,8 @@
 
 from PySide6.QtWidgets import QCheckBox
 
-from sketchloom.app.parts.widgets import Choice, NamedSlider, counted, label
+from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.widgets import Choice, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.tone_curve import ToneCurve
 from sketchloom.desk import figures

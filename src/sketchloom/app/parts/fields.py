@@ -1,0 +1,102 @@
+"""Fields that a value is typed or dragged in."""
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import (
+    QGridLayout,
+    QLineEdit,
+    QSlider,
+    QWidget,
+)
+
+from sketchloom.app.parts.widgets import button, label, plain_tip
+from sketchloom.app.words import told
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.units import format_length, parse_length_mm
+
+
+class LengthEdit(QLineEdit):
+    """A length with its unit; takes mm, cm or in whatever unit it shows."""
+
+    committed = Signal(float)
+
+    def __init__(self, name: str, low_mm: float, high_mm: float):
+        super().__init__()
+        self.setAccessibleName(name)
+        self._low, self._high = low_mm, high_mm
+        self._mm, self._unit = low_mm, "mm"
+        self.editingFinished.connect(self._commit)
+        self.textEdited.connect(lambda: self._mark(False))
+
+    def show_value(self, mm: float, unit: str) -> None:
+        self._mm, self._unit = mm, unit
+        if not self.hasFocus() or not self.isModified():
+            self.setText(format_length(mm, unit, 1 if unit == "mm" else 2))
+            self._mark(False)
+
+    def _commit(self):
+        if not self.isModified():
+            return
+        try:
+            mm = parse_length_mm(self.text(), self._unit, or_zero=self._low == 0)
+        except SettingError as error:
+            self._mark(True, told(error.message))
+            return
+        if not self._low <= mm <= self._high:
+            self._mark(True, self.tr("Between {0} and {1}.").format(
+                format_length(self._low, self._unit), format_length(self._high, self._unit)))
+            return
+        self.setModified(False)
+        self._mark(False)
+        self.committed.emit(mm)
+
+    def _mark(self, wrong, why=""):
+        self.setProperty("wrong", "true" if wrong else "false")
+        self.setToolTip(plain_tip(why))
+        self.setAccessibleDescription(why)
+        self.style().unpolish(self)
+        self.style().polish(self)
+
+
+class NamedSlider(QWidget):
+    """A slider with its name, its value in words, and a way back to the program's choice."""
+
+    moved = Signal(int)
+    auto = Signal()
+
+    def __init__(self, name: str, low: int, high: int, auto_text: str = ""):
+        super().__init__()
+        grid = QGridLayout(self)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setVerticalSpacing(4)
+        self.value_label = label("", "")
+        self.value_label.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        self.slider = QSlider(Qt.Orientation.Horizontal)
+        self.slider.setRange(low, high)
+        self.slider.setPageStep(max(1, (high - low) // 12))
+        self.slider.setAccessibleName(name)
+        self.slider.setMinimumHeight(26)
+        self.slider.valueChanged.connect(self.moved)
+        grid.addWidget(label(name), 0, 0)
+        grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
+        grid.addWidget(self.slider, 1, 0, 1, 3)
+        grid.setColumnStretch(0, 1)
+        if auto_text:
+            self.auto_button = button(self.tr("Auto"), tip=auto_text, checkable=True)
+            self.auto_button.setAccessibleName(auto_text)
+            self.auto_button.clicked.connect(lambda: self.auto.emit())
+            grid.addWidget(self.auto_button, 0, 2)
+
+    def put_beside_name(self, part: QWidget) -> None:
+        """A field in the place of the value in words."""
+        self.value_label.hide()
+        part.setFixedWidth(104)
+        self.layout().addWidget(part, 0, 1, 1, 2, Qt.AlignmentFlag.AlignRight)
+
+    def show_value(self, value: int, text: str, is_auto: bool | None = None) -> None:
+        self.slider.blockSignals(True)
+        if not self.slider.isSliderDown():
+            self.slider.setValue(value)
+        self.slider.blockSignals(False)
+        self.value_label.setText(text)
+        if is_auto is not None:
+            self.auto_button.setChecked(is_auto)

@@ -1,0 +1,79 @@
+"""What a recipe says about the order of sheets, in the terms of the layering."""
+
+import numpy as np
+
+from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
+from sketchloom.core.layers import order as depth_order
+from sketchloom.core.layers.naming import sheet_name
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import BASE, TOP
+
+PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
+"""How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a
+piece takes
+about as long as cutting 10 cm)."""
+
+
+def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
+    """What an order is to save, as shares of cutting, pieces and film, in px."""
+    cutting, pieces, film = shares
+    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * FILM_MM_PER_CM2 * mm_per_px / 100)
+
+
+def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
+    """Pairs (upper, lower) of layer numbers that proposed orders keep to: pins first, then rules."""
+    pins = [(n, recipe.edit_of(key).pin) for n, key in enumerate(keys)]
+    pairs = [(other, n) for n, pin in pins if pin == BASE for other in range(len(keys)) if other != n]
+    pairs += [(n, other) for n, pin in pins if pin == TOP for other in range(len(keys)) if other != n]
+    pairs += [
+        (keys.index(upper), keys.index(lower)) for upper, lower in recipe.above if upper in keys and lower in keys
+    ]
+    return tuple(dict.fromkeys(pairs))
+_ONE_SHEET = 2.0
+
+
+def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:
+    """The recipe in which layers that are cut from one colour (to the eye) and one material share a group named after
+    both."""
+    sheets: list[tuple[np.ndarray, str | None, list[str]]] = []
+    for plan in plans:
+        lab, material = srgb_to_lab(from_hex(plan.hex)), recipe.material_of(plan.key)
+        own = None if material is None else material.key
+        same = next((keys for other, key, keys in sheets if key == own and ciede2000(lab, other) < _ONE_SHEET), None)
+        if same is None:
+            sheets.append((lab, own, [plan.key]))
+        else:
+            same.append(plan.key)
+    shown = {plan.key: plan.hex for plan in plans}
+    for _, _, keys in sheets:
+        material = recipe.material_of(keys[0])
+        name = (
+            sheet_name(from_hex(shown[keys[0]]), None if material is None else material.family, recipe.names_in)
+            if len(keys) > 1
+            else None
+        )
+        for key in keys:
+            recipe = recipe.with_edit(key, group=name)
+    return recipe
+
+
+def match_keys(wanted, keys):
+    """Keys in the order wanted; a key that is gone stands for the nearest colour still there."""
+    left = list(keys)
+    found = []
+    for key in wanted:
+        if key in left:
+            left.remove(key)
+            found.append(key)
+    for place, key in enumerate(wanted):
+        if key in found or not left:
+            continue
+        try:
+            lab = srgb_to_lab(from_hex(key))
+        except ValueError:
+            continue
+        gap = [float(ciede2000(lab, srgb_to_lab(from_hex(k)))) for k in left]
+        if min(gap) < 10:
+            near = left.pop(int(np.argmin(gap)))
+            found.insert(min(place, len(found)), near)
+    return found

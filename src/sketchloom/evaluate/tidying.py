@@ -1,0 +1,70 @@
+"""What every reading ends with: small regions merged, regions and covers laid in, pixels and labels kept in step."""
+
+from dataclasses import replace
+
+import cv2
+import numpy as np
+
+from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.said import said
+from sketchloom.core.picture.picture import frozen_array
+from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.segment import covering, doubles, tone
+from sketchloom.core.segment import labels as labelling
+from sketchloom.core.segment.merging import Cleaned, merge_small
+from sketchloom.evaluate.segmentation import Detail, Seen
+from sketchloom.recipe.reads import Reads
+
+
+def clean(r: Reads, seen: Seen, detail: Detail, raw, field, entries, more_kept=()) -> tuple[Cleaned, np.ndarray]:
+    """Labels without regions under the smallest detail, areas covered and double outlines made one; and their field."""
+    seen.progress.step(0.6, 1.0, said("Merging small regions"))
+    values = field_values(entries, field.shape[-1])
+    keep = np.floor(np.array(r.kept).reshape(-1, 2) * seen.size_px).astype(int).tolist() + list(more_kept)
+    covers = [c for c in r.covers if c.on]
+    if covers:
+        raw, inside = covering.covered(raw, [moved(seen.move, c.points) * seen.size_px for c in covers])
+        field = _repainted(field, raw, inside, values)
+    regions = merge_small(labelling.join_diagonals(raw, field, values), detail.least_px, keep, detail.parts)
+    if not detail.double_px:
+        return regions, field
+    labels = doubles.made_one(regions.labels, detail.double_px, detail.double_to)
+    changed = labels != regions.labels
+    if not changed.any():
+        return regions, field
+    again = merge_small(labels, detail.least_px, keep, detail.parts)
+    return (replace(again, dropped=np.concatenate([regions.dropped, again.dropped]),
+                    dropped_label=np.concatenate([regions.dropped_label, again.dropped_label])),
+            _repainted(field, again.labels, changed, values))
+
+
+def field_values(entries, channels) -> np.ndarray:
+    """Colours of entries as they are in a field of so many channels."""
+    colours = np.array([from_hex(e.hex) for e in entries])
+    if channels == 1:
+        return colours[:, :1].astype(np.float32)
+    return labelling.palette_field(colours, channels == 4)
+
+
+def cover(grey, labels):
+    """(H, W) float32 share of ink of each pixel, between the ink and the paper around it."""
+    levels = tone.local_levels(grey, labels)[..., 0]
+    ink, paper = (cv2.resize(v, None, fx=tone.LEVEL_STEP, fy=tone.LEVEL_STEP, interpolation=cv2.INTER_LINEAR)
+                  [:grey.shape[0], :grey.shape[1]] for v in levels)
+    gap = np.where(np.abs(paper - ink) < 1, 1, paper - ink)
+    return np.clip((paper - grey) / gap, 0, 1).astype(np.float32)
+
+
+def _repainted(field, labels, changed, values):
+    """The field with what was given away shown in its new colour, edges soft by a pixel."""
+    near = cv2.dilate(changed.astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
+    flat = values[np.minimum(labels, len(values) - 1)].astype(np.float32)
+    soft = cv2.GaussianBlur(flat.reshape(field.shape), (0, 0), 0.6).reshape(field.shape)
+    return frozen_array(np.where(near[..., None], np.rint(soft), field).astype(np.uint8))
+
+
+def ground_label(labels):
+    """The label that most of the picture's border has, if it has at least a third of it."""
+    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
+    count = np.bincount(edge)
+    return int(count.argmax()) if count.max() >= len(edge) / 3 else None
