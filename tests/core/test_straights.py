@@ -39,7 +39,7 @@ def test_two_sides_that_meet_in_a_corner_keep_it(turn):
     a = np.radians(turn)
     line = np.stack([np.linspace(0, 50, 52), np.zeros(52)], -1)
     other = np.array([50.0, 0]) + np.linspace(0, 50, 52)[1:, None] * [np.cos(a), np.sin(a)]
-    lines = open_line([*np.concatenate([line, other]), 10.2, 20.7])
+    lines = open_line(np.concatenate([line, other]) + [10.2, 20.7])
     runs = runs_of(lines)
     assert len(runs.first) == 2
     assert (runs.end[0] == runs.begin[1]).all()
@@ -57,7 +57,7 @@ def test_the_first_and_the_last_run_of_an_open_arc_are_no_neighbours():
             np.stack([np.full(60, 20.0), np.linspace(20, 80, 60)], -1)[1:],
         ]
     )
-    lines = open_line([*u, 30.3, 30.1])
+    lines = open_line(u + [30.3, 30.1])
     runs = runs_of(lines)
     assert len(runs.first) == 2
     assert (sizes(lines, runs) > 50).all()

@@ -296,7 +296,7 @@ class Drawing(QObject):
         shape = self.desk.region_shape([face], self._panel.shapes.hex(), self.tr("outline"))
         # beside the region, or nothing would be seen
         x0, _, x1, _ = self.desk.box(shape)
-        shape = self.desk.moved_shape(shape, (*self.desk.middle(shape), 0.15 * (x1 - x0), 0.15 * (x1 - x0)))
+        shape = self.desk.moved_shape(shape, self.desk.middle(shape) + (0.15 * (x1 - x0), 0.15 * (x1 - x0)))
         self._panel.shapes.lay_on(shape, self.tr("shape of a region"))
 
     def _take_word(self, along):

@@ -88,7 +88,7 @@ def _numbers(pieces, mm_per_px, corner):
         back = 0.3 * size if piece.wrong else 0.0
         yield from _word(digits, at[0] - 0.5 * _shaped(digits).advance * size - back, at[1] + 0.36 * size, size)
         if piece.wrong:  # this side is up
-            tip = (*at, reach - 0.62 * size, -0.42 * size)
+            tip = at + (reach - 0.62 * size, -0.42 * size)
             yield _filled([polygon(tip + size * np.array([(0, 0), (0.28, 0.7), (-0.28, 0.7)]))], _INK)
 
 

@@ -174,7 +174,7 @@ def mean_colours(planar: PlanarMap, faces, sheet, rgb) -> list[str]:
     found: list[str] = []
     for colour in mean:
         while (text := to_hex(colour)) in found:
-            colour = (*colour, 0, 0, 1 if colour[2] < 128 else -1)
+            colour = colour + (0, 0, 1 if colour[2] < 128 else -1)
         found.append(text)
     return found
 

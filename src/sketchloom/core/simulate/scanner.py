@@ -80,7 +80,7 @@ def _with_dust(values, amount, rng):
         x, y = int(rng.integers(0, width)), int(rng.integers(0, height))
         tone = float(rng.choice([70.0, 90.0, 252.0]))
         if rng.random() < 0.25:
-            bend = (*rng.normal(0, 12, (4, 2)).cumsum(0), x, y)
+            bend = rng.normal(0, 12, (4, 2)).cumsum(0) + (x, y)
             cv2.polylines(values, [np.rint(bend).astype(np.int32)], False, (tone,) * 3, 1, cv2.LINE_AA)
         else:
             cv2.circle(values, (x, y), int(rng.integers(1, 3)), (tone,) * 3, -1, cv2.LINE_AA)
