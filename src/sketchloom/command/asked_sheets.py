@@ -25,6 +25,7 @@ ACTIONS = {"drop": DROP, "window": WINDOW, "keep": KEEP, "below": BELOW, "on-top
 SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
 ALL, LIKE_GROUND = "all", "like-ground"
 _MAX_SHEETS = 24
+"""As many sheets as the window offers for line art."""
 
 
 def of_all(recipe: Recipe, options) -> Recipe:

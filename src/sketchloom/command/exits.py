@@ -3,6 +3,7 @@
 import sys
 
 DONE, WRONG_WORDS, UNREADABLE, UNWRITABLE = 0, 2, 3, 4
+"""The exit codes that scripts rely on."""
 
 
 def complain(text: str, code: int) -> int:

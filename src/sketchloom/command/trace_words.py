@@ -13,6 +13,7 @@ from sketchloom.core.base.units import parse_length_mm
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
 _MAX_RECIPE_BYTES = 8 * 2**20
+"""A larger recipe is none of ours; a guard against hostile files."""
 
 
 class _Parser(argparse.ArgumentParser):

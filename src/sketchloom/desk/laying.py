@@ -16,6 +16,7 @@ from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 
 _FLAT_PX, _INTO_MM, _BRIDGE_MM = 0.2, 0.6, 1.2
+"""Flattening of pieces; how far a bridge reaches into both, and how wide it is at least."""
 
 
 class LayingDesk:

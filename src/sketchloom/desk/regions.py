@@ -24,6 +24,7 @@ _WHITE = "#ffffff"
 
 
 _FEW = 12
+"""Regions that are named one by one."""
 
 
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:

@@ -38,7 +38,9 @@ from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 
 _MOST_POINTS, _SAME_PX = 2000, 0.02
+"""Points kept of a drawn line, and how far it may move by leaving some out."""
 SIMPLER_MM = 0.15
+"""How far a boundary may move to become simpler: under the width of a blade's cut."""
 NODE_LESS = "one less"
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""

@@ -8,8 +8,11 @@ from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.sections import MAX_COLOURS, MAX_TONES, MIN_TONES, SMOOTHEST, TRUEST
 
 MOST = 8
+"""Variants shown at once: as many as fit side by side."""
 _EXACT_PX = 2_500_000
+"""Variants of larger pictures are made from a reduced one, and marked so."""
 _REDUCED_PX = 1500
+"""Long side of that."""
 
 
 @dataclass(frozen=True, slots=True)

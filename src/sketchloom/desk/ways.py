@@ -94,6 +94,7 @@ _WANTED = (
     ("balanced", (1.0, 1.0, 1.0)),
 )
 _NEXT = 3
+"""Orders shown beside the best."""
 
 
 def orders_offered(work: Work) -> tuple[OrderOffer, ...]:

@@ -23,6 +23,7 @@ from sketchloom.recipe.parts import PaletteEntry
 from sketchloom.recipe.reads import Reads
 
 _NO_SHIFT = 128
+"""The cut-off at which one that follows the light is not shifted."""
 _CALM, _GRAIN = 0.3, 0.004
 """Radius of the photo reading's smoothing, as a share of the smallest detail; and at least as one of the longer side,
 since less than a few thousandths of a picture is grain, not shape (chosen on photo-like pictures of 1 to 16

@@ -34,6 +34,7 @@ from sketchloom.recipe.reads import settings_in
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 DEFAULT_LONG_SIDE_MM = 120.0
+"""Size of a picture that states none."""
 _BELIEVED_DPI = 150
 """A file that states fewer dots says what a screen has, not how large the drawing is (trade: 72 and 96 are for
 screens)."""

@@ -30,6 +30,7 @@ def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:
     ]
     return tuple(dict.fromkeys(pairs))
 _ONE_SHEET = 2.0
+"""CIEDE2000 within which two colours are cut from one sheet."""
 
 
 def grouped_by_sheet(recipe: Recipe, plans) -> Recipe:

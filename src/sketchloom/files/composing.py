@@ -16,7 +16,9 @@ from sketchloom.recipe.parts import LayerEdit, PaletteEntry
 from sketchloom.recipe.sections import MAX_COLOURS
 
 _APART = 6.0
+"""CIEDE2000 that colours of different layers are told apart by."""
 _SOLID = 200
+"""Alpha over which a pixel is fully there."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

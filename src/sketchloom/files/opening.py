@@ -18,6 +18,7 @@ from sketchloom.recipe.places import as_kept
 
 READABLE = (projects.SUFFIX, *SUFFIXES)
 _PAGES_KEPT = 2
+"""Drawn pages kept, so that going back to one is quick."""
 
 
 class Pages:

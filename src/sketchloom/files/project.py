@@ -18,9 +18,11 @@ from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
 SCHEMA = (1, 4)
+"""Of the project file; a higher major is refused, a higher minor opened."""
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
 _MAX_SETTINGS_BYTES = 32 * 2**20
+"""Guards against hostile archives."""
 _MAX_PREVIEW_BYTES = 16 * 2**20
 _MAX_MEMBERS = 64
 _SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),

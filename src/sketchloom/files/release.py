@@ -22,6 +22,7 @@ from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.evaluate.work import Work
 
 MAX_PIECE_FILES = 2000
+"""Files that one release writes at most."""
 DESIGNS_APART_MM = 6.0
 """Designs on one page lie at least so far apart (common practice, no source)."""
 _HELPER_MM, _LEAST_PEN_MM = 0.1, 0.01

@@ -14,8 +14,10 @@ from sketchloom.core.sheets.material import Material, from_plain, shipped, to_pl
 from sketchloom.recipe import presets as preset_files
 
 _RECENT = 12
+"""Works that are listed as recent."""
 
 _MAX_MATERIALS_BYTES = 1 << 20
+"""A larger table is none of ours."""
 _log = logging.getLogger(__name__)
 
 

@@ -18,6 +18,7 @@ from sketchloom.recipe.parts import LayerEdit
 from sketchloom.recipe.sections import SECTIONS, Clean, Outlines, Release, Sheets, Source, Stack, Trace
 
 MAX_ALTERNATIVES = 40
+"""Kept settings of one work."""
 
 
 @dataclass(frozen=True, slots=True)

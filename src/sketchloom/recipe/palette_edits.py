@@ -7,7 +7,9 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.recipe.parts import PaletteEntry
 
 _SAMPLE = 20_000
+"""Pixels looked at when a colour is parted in two."""
 _LEAST_DELTA = 1.5
+"""Two shades nearer than this (CIEDE2000) are one."""
 
 
 def merged(entries, hexes) -> tuple[PaletteEntry, ...]:

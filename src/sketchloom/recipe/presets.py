@@ -10,8 +10,11 @@ from sketchloom.recipe.document import Recipe, from_json, to_json
 
 FORMAT = "sketch-loom-presets"
 VERSION = 1
+"""Of the file of presets."""
 MOST = 200
+"""Presets that one file holds."""
 _MAX_BYTES = 1_000_000
+"""A larger file is none of ours."""
 SETTINGS = tuple(name for name, setting in EVERY_SETTING.items() if setting.preset)
 """What a preset holds: how to read, never what belongs to one picture."""
 

@@ -25,18 +25,24 @@ LAYERINGS = WAYS
 UNITS = ("mm", "in")
 SIDES = ("width", "height")
 MAX_COLOURS = 24
+"""Colours at most: more are no sheets a person lays."""
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
 MIN_TONES, MAX_TONES = 2, 8
 MAX_PENS = 4
+"""Pens that line art is told apart by."""
 MAX_EDITS = 20_000
+"""More than any hand makes; a guard against hostile files."""
 MAX_PLACES = 1000
+"""Places of one kind; a guard against hostile files."""
 MAX_LAYERS = 1000
+"""Layers of one work; a guard against hostile files."""
 MAX_OVERLAP_MM, MAX_SHEET_MM = 2.0, 50.0
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 MAX_RULES = 200
+"""Rules of order; a guard against hostile files."""
 SHEETS, ADDED, STUFF = "sheets", "added", "stuff"
 """Groups of the command's help."""
 

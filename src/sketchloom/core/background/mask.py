@@ -15,8 +15,11 @@ from sketchloom.core.picture.preparing.light import paper_light
 _PAPER_SHARE = 0.86
 """Darker than this share of the light of the paper around it is drawn; watermarks are lighter."""
 _EDGE_PX = 4.5
+"""Half the widest soft edge whose pixels are taken as mixtures of what stays and what goes."""
 _NEAR = np.ones((5, 5), np.uint8)
+"""Reach of what counts as beside the edge: two pixels on each side."""
 _CONTRAST = 40.0
+"""Colours nearer than this (RGB) are too alike to part a mixture into its two sides."""
 
 
 def freed(picture: Picture, background: Background) -> Picture:

@@ -8,9 +8,13 @@ from scipy.sparse.csgraph import dijkstra
 from sketchloom.core.picture.picture import Picture
 
 _WORK_PX = 700
+"""Long side of the picture that edges are followed in; a hand points no finer."""
 _MARGIN = 24
+"""Room around two clicks, work px, within which an edge between them may swing out."""
 _FLAT_COST = 1.0
+"""Cost of a step where nothing changes."""
 _EDGE_COST = 0.02
+"""Cost of a step along a strong edge: so many times cheaper that a detour along it pays."""
 
 
 class EdgePaths:

@@ -7,7 +7,9 @@ from sketchloom.core.base.setting import check_all
 
 KINDS = ("colour", "stroke", "area", "paper")
 MAX_POINTS = 4000
+"""More points than any hand draws; a guard against hostile files."""
 MAX_TOLERANCE = 100.0
+"""CIELAB distance from black to white."""
 
 
 @dataclass(frozen=True, slots=True)

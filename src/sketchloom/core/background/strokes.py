@@ -6,10 +6,16 @@ from scipy.sparse import csr_array, dia_array
 from scipy.sparse.linalg import spsolve
 
 _WORK_PX, _WALK_PX = 520, 260
+"""Long sides of the pictures that the cut and the walk are worked out in; pixels of the edge are decided in full size.
+"""
 _ROUNDS = 3
+"""Rounds of the cut by colour."""
 _SURE = 0.8
+"""Share of walks ending on a stroke's side over which a pixel is taken as sure."""
 _SHARPNESS = 30.0
+"""How strongly the walk avoids edges: the weight falls by e for each thirtieth of the mean change."""
 _BAND = 2.5
+"""Half width, work px, of the band along the edge that is decided again in full size."""
 
 
 def stroke_mask(steps, shape) -> np.ndarray:

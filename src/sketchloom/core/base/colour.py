@@ -5,6 +5,7 @@ import numpy as np
 from sketchloom.core.base import checks
 
 WHITE_XYZ = np.array([0.95047, 1.0, 1.08883])
+"""White of D65 for the 2 degree observer (IEC 61966-2-1)."""
 _RGB_TO_XYZ = np.array([
     [0.4124564, 0.3575761, 0.1804375],
     [0.2126729, 0.7151522, 0.0721750],

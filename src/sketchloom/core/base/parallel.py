@@ -10,6 +10,7 @@ from concurrent.futures import ThreadPoolExecutor
 import numpy as np
 
 THREADS = min(4, os.cpu_count() or 1)
+"""Threads at most; each holds a part of the map beside the others."""
 
 
 def in_threads(work, parts) -> list:

@@ -16,6 +16,7 @@ from sketchloom.core.base.said import said
 WHOLE, NUMBER, LENGTH, SWITCH, CHOICE, COLOUR, TEXT, PARTS = KINDS = (
     "whole", "number", "length", "switch", "choice", "colour", "text", "parts")
 MAX_TEXT = 200
+"""Longest name a person gives; a guard against hostile files."""
 _KEY = "setting"
 
 

@@ -11,6 +11,7 @@ from sketchloom.core.curves.straights import straight_runs
 from sketchloom.core.planar.junctions import Polylines
 
 _LOOP_BREAKS = 4
+"""A closed outline without corners is begun in so many places."""
 BREAK, CORNER, LINE, ROUND = 1, 2, 4, 3
 """Bits of the marks; from bit ROUND on they hold the number of a round corner, counted from one."""
 

@@ -5,7 +5,9 @@ import numpy as np
 from sketchloom.core.base import parallel, ragged
 
 _CELL_PX = 4.0
+"""Side of the cells that chords are sorted into: a few chords lie in each."""
 _PAIRS_AT_ONCE = 400_000
+"""Pairs compared at once, for memory."""
 
 
 def crossing_chords(begin, end) -> np.ndarray:

@@ -21,11 +21,15 @@ _CUT_SHARE, _MOST_CUT_PX = 0.9, 0.42
 0.9 px as a polyline through its last clean points; blunter ones nearer. A bend of radius r and
 turning a stays r (1 / cos(a / 2) - 1) away, which is more."""
 _CLEAR_PX = 1.3
+"""So far from its tip a corner's sides are clear of what the picture's own softness rounds off."""
 _FARTHEST_TIP_PX = 4.0
+"""A tip is looked for no farther beyond the points than this; sharper ones stay cut."""
 _SMALLEST_LOOP = 16
 """A loop of fewer points is under 5 px across: a dot, whose corners no pixel shows."""
 _SPAN = 3
+"""Points on each side over which the turning at a point is measured, in a sharp picture."""
 _SIDE = 4
+"""Points of each side that its line is laid through."""
 _FROM_END = 4
 """Nearer to a junction a third colour pulls points aside, which looks like a corner."""
 _ROUNDED_PX = 0.8

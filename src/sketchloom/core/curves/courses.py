@@ -6,6 +6,7 @@ from sketchloom.core.base import checks, setting
 from sketchloom.core.base.setting import check_all
 
 MAX_POINTS = 4000
+"""More points than any hand draws; a guard against hostile files."""
 KINDS = ("straight", "arc", "circle", "smooth", "simple", "round", "corner", "pull", "equal", "concentric", "parallel",
          "symmetric")
 

@@ -7,6 +7,7 @@ from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.curveset import flatten
 
 _FLAT_PX = 0.02
+"""Curves are flattened so far for finding crossings: well under what a machine repeats."""
 
 
 def crossings(controls, straight) -> np.ndarray:

@@ -7,6 +7,7 @@ import numpy as np
 from sketchloom.core.base import ragged
 
 _GAUSS_X, _GAUSS_W = np.polynomial.legendre.leggauss(12)
+"""Twelve nodes measure a cubic's length to machine precision, save at cusps."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -15,13 +15,19 @@ from sketchloom.core.curves.round_cases import HALF_TURN, LEAST_RADIUS_PX, MARGI
 from sketchloom.core.curves.straights import Runs, foot_on
 
 _SNAP_RAD = np.radians(1.0)
+"""A run that leans by less than this from level or upright may be made so."""
 _SQUARE_RAD = np.radians(2.0)
+"""Two runs this near to a right angle may be made square."""
 _SNAP_SHARE = 0.5
 """A level line takes this share of the tolerance at most; the rest is left for its points."""
 _CORNER_MOVE_PX = 0.75
+"""A corner moves no farther than this to where its two runs cross."""
 _LEAST_TURN, _MOST_TURN = np.radians(12.0), np.radians(150.0)
+"""A round corner turns by no less and no more than this; half turns are a kind of their own."""
 _PIECE = np.radians(92.0)
+"""An arc of a circle is drawn by cubics of at most a quarter, a hair more for rounding."""
 _LONGEST_GAP = 2000
+"""Points of the longest round corner looked at."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -15,9 +15,13 @@ from sketchloom.core.curves.tangents import local_tangent
 _STRAIGHT_SHARE = 0.7
 """A line keeps closer than a cubic must: a flat spot shows sooner than a shallow wave."""
 _FEW_MAY_MISS = 5.0
+"""A run of fewer than four points may miss by so many tolerances: it has nothing left to be divided at."""
 _TURNING_STEP = 8
+"""Points between two places at which a run's turning is measured."""
 _TURN_OF_A_CUBIC = np.radians(100.0)
+"""A cubic that turns by more follows a curve badly; longer runs are divided before they are fitted."""
 _STRAIGHT_KINK = np.cos(np.radians(0.5))
+"""A straight piece that leaves its smooth neighbour by more than half a degree would show as a kink."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -10,8 +10,11 @@ import numpy as np
 from sketchloom.core.base import ragged
 
 THINNED = 12
+"""The place along the curve is found anew for so many points of a run; the handles come from all of them."""
 _REPARAMETRISE = 3
+"""Rounds of finding places along the curve anew and fitting again."""
 _KEPT_ANYWAY, _DIVIDED_ANYWAY = 0.5, 6.0
+"""Fits that miss by less or more than these shares of the tolerance gain nothing from another round."""
 _RUN = 7
 """Points over which a distance is averaged: renderers count coverage in coarse steps and
 scanners add grain, both of which change from point to point; a curve that misses its

@@ -16,7 +16,9 @@ from sketchloom.core.planar.junctions import Polylines
 HANDLE = 4 / 3 * (np.sqrt(2) - 1)
 """Handle of a quarter circle by one cubic, 0.5523 of the radius (textbook)."""
 _LEAST_POINTS = 8
+"""Fewer points lie on many ellipses."""
 _FLATTEST = 40.0
+"""Longer ellipses than this, side to side, are needles and no shape a person drew."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

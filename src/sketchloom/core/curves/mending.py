@@ -14,8 +14,12 @@ from sketchloom.core.curves.fit import Spans, fit_spans
 _ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
 _PULLED_BACK = (0.5, 0.2, 0.0)
+"""Handles of curves that cross are shortened to these shares, in this order; 0 makes chords, which follow the points.
+"""
 _BESIDE = 2
+"""Points of so many neighbours on each side are fitted with what crosses."""
 _NEAR_PX = 8.0
+"""Side of the cells that curves are sorted into for finding pairs."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

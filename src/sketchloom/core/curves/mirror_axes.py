@@ -5,9 +5,11 @@ import numpy as np
 from sketchloom.core.base import ragged
 
 _SAMPLES = 256
+"""Samples of an outline for its Fourier transform."""
 _APART, _SLIP = 3.0, 0.35
 """Distance from the mirror image, in tolerances and in steps between samples, worth a closer look."""
 _UPRIGHT = np.radians(2.0)
+"""Of equally good axes, one this near to level or upright is tried first."""
 
 
 def likely_axes(lines, arcs, tolerance):

@@ -11,6 +11,7 @@ from sketchloom.core.curves.symmetry import mirrored, symmetric_halves, symmetri
 from sketchloom.core.curves.tangents import end_tangent, local_tangent
 
 _SEEN = np.radians(0.5)
+"""A bend of less than half a degree is not seen."""
 AT_NODES = ("arc", "at_start", "at_end", "leave", "arrive", "smooth_first", "smooth_last")
 """What a part says of the ends of its spans, which junctions then settle."""
 

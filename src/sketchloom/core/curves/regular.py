@@ -12,12 +12,19 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX = 1.0
+"""Spacing of samples."""
 _ROUND_SHARE, _STRAIGHT_SHARE = 0.06, 0.025
+"""How far, as a share of radius and of length, an outline may lie off a circle or a line to be offered as one."""
 _LEAST_PX, _LEAST_MOVE_PX = 18.0, 0.3
+"""Shorter stretches and smaller moves are not worth an offer."""
 _CORNER = np.radians(22.0)
+"""A turn of more parts two stretches."""
 _EQUAL, _CONCENTRIC, _PARALLEL = 0.06, 0.12, np.radians(3.0)
+"""How near radii, middles (as shares) and directions come to being meant the same."""
 _SYMMETRIC_SHARE = 0.012
+"""Share of its size by which an outline may lie off its mirror image to be offered as symmetric."""
 _MOST = 200
+"""Offers at most, those that move least."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -16,8 +16,11 @@ from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.planar.junctions import Polylines
 
 _STEP_PX = 1.0
+"""Spacing of points on a new course."""
 _LEAST_PX = 3.0
+"""Shorter stretches have no course to change."""
 _LEAST_OFF_PX, _MOST_OFF_PX, _NEXT_OFF = 0.1, 60.0, 1.125
+"""From where, to where and in what steps the tolerance grows until a course has one node less."""
 
 
 def even(points, step: float = _STEP_PX) -> np.ndarray:

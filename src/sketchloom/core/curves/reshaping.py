@@ -10,10 +10,15 @@ from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.junctions import Polylines
 
 _NEAR_PX, _NEAR_SHARE = 2.5, 0.003
+"""A boundary belongs to a stretch when it runs so near to it; the larger of both, the second a share of its size."""
 _BINS, _FOUND = 24, 0.7
+"""A stretch is found again when boundary runs beside so many of its parts."""
 _SPACING_PX = 0.5
+"""Spacing of samples on a course."""
 _BLEND, _BLEND_PX = 5.0, 6.0
+"""Points beyond the ends of a stretch over which its move fades out, by the size of the move."""
 _GAP = 2
+"""Single points off a stretch that do not part it."""
 _ABOUT = 0.5
 """An edit that takes this share of an arc along is about it."""
 _TOOTH, _TOOTH_POINTS = 8.0, 80

@@ -6,8 +6,11 @@ from sketchloom.core.base import ragged
 from sketchloom.core.curves.least_squares import averaged
 
 LEAST_RADIUS_PX, LEAST_STRAIGHT_PX = 0.8, 0.5
+"""Smaller rounds are the picture's own softness; less straight run than this on a side is none."""
 HALF_TURN = np.radians(178.0)
+"""Sides this near to opposite are the two of a rounded bar."""
 MARGIN, STEPS = 6, 4
+"""Points beyond a round that are looked at, and Newton steps."""
 
 
 def normal_of(v):

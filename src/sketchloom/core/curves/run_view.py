@@ -5,7 +5,9 @@ import numpy as np
 from sketchloom.core.base import ragged
 
 _GAP = 2
+"""Single points that miss a run without ending it."""
 _SNAP = 6
+"""A run reaches on to a corner so many points away."""
 
 
 class View:

@@ -9,6 +9,7 @@ from sketchloom.core.curves.straights import SHORT
 from sketchloom.core.planar.junctions import Polylines
 
 _PART_POINTS, _SCATTER_POINTS = 10_000, 50_000
+"""Points measured at once, and of very large maps at most."""
 
 
 def scatter_of(lines: Polylines) -> float:

@@ -17,19 +17,26 @@ from sketchloom.core.curves.run_view import View
 from sketchloom.core.planar.junctions import Polylines
 
 _SHORTEST, _LONGEST, SHORT = 7, 20, 3
+"""Half windows that a bow is measured over: from, to, and the small one that finds ends."""
 _PER_SCATTER = 13.4
 """A parabola's bow over n points scatters by 3.35 / sqrt(n) times the points' scatter, which
 hangs together from point to point (half as much again); this is two and a half times that."""
 _DRAWN_IN = 5
+"""Points by which a run is drawn in at most until it keeps to its line."""
 _NODE_OFF_PX, _NODE_OFF, _BEFORE_NODE = 0.15, 1.5, 4
 """A run ends at a node that lies at most so far (px, tolerances) off its line; else up to so many points before it."""
 _LEAST_BOW_PX = 0.035
+"""A bow under this is not told from none, whatever the scatter."""
 _LEAST_LENGTH_PX = 10.0
+"""Shorter runs are left to the fit."""
 _SHARE = 0.7
 """A line keeps closer than a cubic must, as everywhere in the fit."""
 _MEETING = np.sin(np.radians(4.0))
+"""Two runs meeting under a smaller angle have no sure crossing."""
 _MEETING_GAP = 4
+"""Points between two runs that still meet in a corner."""
 _ROUND_TURN = np.radians(25.0)
+"""Runs that turn by less into each other have no round corner between them."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

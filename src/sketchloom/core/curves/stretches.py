@@ -14,7 +14,9 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX, _SAMPLE_PX = 0.75, 2.0
+"""Spacing of samples of outlines and of curves."""
 _GRAIN, _ALONG_PX = 7, 1.5
+"""Points over which single jumps are smoothed away, and how near a boundary is one and the same."""
 _WHOLE = 0.8
 """A brush that comes back and went along this much of a ring means all of it."""
 

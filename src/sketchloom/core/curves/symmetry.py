@@ -18,13 +18,21 @@ from sketchloom.core.curves.mirror_axes import likely_axes, ways_around
 from sketchloom.core.planar.junctions import Polylines
 
 _LEAST_POINTS, _LEAST_QUOTIENT = 48, 0.1
+"""Outlines with fewer points, or longer for their area than this quotient says, are not looked at."""
 _STEPS = 4
+"""Steps of refining an axis."""
 _MOST = 120
+"""Outlines looked at in one map."""
 _FEW = 160
+"""Points that guesses are compared by."""
 _SNAP_SHARE = 0.25
+"""An axis is made level or upright where its outline's ends move less than this share of the tolerance."""
 _NEAR_AXIS_PX = 6.0
+"""So near to the axis an outline may cross it."""
 _LEAST_RUN, _LEAST_CHORD_PX, _LONGEST_RUN, _SLIP_PX = 24, 8.0, 4.0, 0.6
+"""Open arcs: points and chord at least, length by the chord at most, slip of their image at most."""
 _SQUARE, _FEW_PLACES = np.radians(25.0), 17
+"""The ends of an open arc lie this square to its axis; it is first compared in so many places."""
 _RUN_GAP = 1.6
 """An arc and its image may be so many tolerances apart: the mean keeps half of it off either."""
 

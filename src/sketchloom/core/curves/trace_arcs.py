@@ -14,7 +14,9 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
 DEFAULT_TOLERANCE_PX = 0.1
+"""How far a curve may keep from boundary points of a clean picture: twice what they lie off the drawn truth."""
 _PER_SCATTER, _LARGEST_TOLERANCE_PX = 8.5, 0.5
+"""The tolerance grows by so much for each pixel that points scatter, up to the second."""
 _PART_POINTS = 60_000
 """Smaller parts spend their time on the calls, larger ones leave cores idle."""
 _RUN_ON = np.cos(np.radians(32.0))

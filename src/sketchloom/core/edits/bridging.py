@@ -6,6 +6,7 @@ import numpy as np
 from sketchloom.core.edits.gaps import is_end
 
 _BEND_REACH = 4.0
+"""A stroke's direction is taken over so many of its widths."""
 
 
 def bridge_curve(ink, start, end, width_px: float) -> np.ndarray:

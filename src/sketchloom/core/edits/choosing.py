@@ -6,6 +6,7 @@ from sketchloom.core.planar.moments import face_moments, perimeters
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SAME_SHAPE = 0.12
+"""Moments that differ by less are those of shapes a person calls alike."""
 
 
 class RegionSizes:

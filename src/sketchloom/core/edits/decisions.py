@@ -11,6 +11,7 @@ from sketchloom.core.base.setting import check_all
 DROP, WINDOW, COLOUR, KEEP, BELOW, ABOVE = ACTIONS = ("drop", "window", "colour", "keep", "below", "above")
 OWN_SHEET = (BELOW, ABOVE)
 MAX_POINTS = 4000
+"""More points than any hand draws; a guard against hostile files."""
 
 
 @dataclass(frozen=True, slots=True)

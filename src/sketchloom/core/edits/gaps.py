@@ -13,14 +13,21 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 LIMIT_PX = 16.0
+"""The widest gap looked for where none is said."""
 _LEVELS = np.array([1.1, 1.6, 2.1, 2.6, 3.1, 3.7, 4.3, 5.1, 6.1, 7.1, 8.3])
 """Distances from ink at which the paper is looked at, px."""
 _WIDER = 2.0
+"""Paper on both sides of a neck is so many times as wide as the neck."""
 _ROUNDS = 6
+"""Rounds of closing what was found and looking again."""
 _LEVEL = 0.45
+"""Distances along a neck that count as its narrowest, px."""
 _GAP_SIDE = np.radians(60.0)
+"""Directions this near to a gap are not asked how wide the ink is."""
 _DEEP_PX = 10
+"""How far into the ink its width is looked for."""
 _LEAST_PX = 40
+"""What a gap parts is larger than this on both sides."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -15,15 +15,21 @@ from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.planar_map import PlanarMap
 
 _SPACING_PX = 1.5
+"""Spacing of samples of an outline."""
 _SPANS = (5, 9)
+"""Samples on each side that a bend is measured over; it bends in both."""
 _BEND = np.radians(28.0)
+"""A turn inward of more may be where two things meet."""
 _APART = 6
+"""Samples between two such places."""
 _LEAST_SHARE, _LEAST_PART_PX = 0.02, 60.0
+"""A split leaves at least this share, and this area, on its smaller side."""
 _SHORT = 0.62
 """A cut is likely when it is shorter than this much of the root of the smaller part's area ..."""
 _ROUND = 2.2
 """... and the way round along the outline at least so many times as long."""
 _FACES, _LEAST_FACE_PX = 80, 400
+"""Faces looked at, the largest, and how large they are at least."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

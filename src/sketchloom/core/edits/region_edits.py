@@ -16,6 +16,7 @@ _ALIKE = 2.5
 _NEAR = 1.5
 """How far from its place a region is looked for, in radii of a disc of its area."""
 _SAME_COLOUR = 12.0
+"""CIEDE2000 within which a region has kept its colour."""
 
 
 def own_hex(hex_colour: str, action: str) -> str:

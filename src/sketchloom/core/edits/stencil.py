@@ -6,9 +6,13 @@ import cv2
 import numpy as np
 
 _WORK_PX = 1000
+"""Long side of the picture that loose pieces and bridges are found in."""
 _LEAST_PX = 6
+"""Smaller pieces fall out unseen."""
 _INTO = 1.5
+"""A bridge reaches so far into what it joins, px, besides half its width."""
 _MOST = 400
+"""Loose pieces held at once; more are no stencil."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

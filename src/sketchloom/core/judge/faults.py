@@ -15,13 +15,16 @@ from sketchloom.core.segment.palette import noise_level
 from sketchloom.core.segment.tone import INK, PAPER, ink_labels, otsu_threshold
 
 _VIEW_PX = 1100
+"""Long side of the picture that faults are looked for in."""
 _LEAST_SKEW_DEG, _LEAST_SURE = 0.25, 0.45
+"""A lean of less is not worth a turn of all pixels, and one less sure than this may be the drawing's own."""
 _UNEVEN = 0.07
 _BLOCKY = 1.12
 _PALE = 88
 _PAPER_LUMA = 120
 _TEXTURE = 1.8
 _FRAME_SHARE = 0.09
+"""Share of a side that a frame around a picture takes at most."""
 _DOUBLE_SHARE, _DOUBLE_INK = 0.009, 0.6
 
 

@@ -12,9 +12,13 @@ from sketchloom.core.segment.palette import flat_limit, noise_level
 COMFORTABLE_PX_PER_MM = 3.0
 """About 1056 px for a design of 290 mm; 560 px and less were found poor (trade)."""
 _JUDGED_PX = 1200
+"""Side of the middle part that edges and grain are measured in."""
 _STRONG_EDGE = 48
+"""Steps of 255 that make an edge worth measuring."""
 _LEAST_CONTRAST_NOISE = 0.62
+"""Averaging four pixels halves noise; where it takes away less than this share of all contrast there is a picture."""
 _DRIFT = 4
+"""Steps of 255 over a few pixels that are a slow change of tone."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,6 +7,7 @@ from sketchloom.core.base.setting import check_all
 
 BACKING, RIM, INNER, UNDERLAY = KINDS = ("backing", "rim", "inner", "underlay")
 MAX_DISTANCE_MM = 200.0
+"""No rim is wider; a guard against hostile files."""
 
 
 @dataclass(frozen=True, slots=True)

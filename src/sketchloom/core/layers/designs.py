@@ -12,6 +12,7 @@ from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.shapes.polygons import area_of_outline
 
 _FLAT_PX = 0.3
+"""Outlines are flattened so far to tell what lies within what."""
 SAME_SHEET = 3.0
 """Colours no farther apart (CIEDE2000) are cut from one sheet."""
 

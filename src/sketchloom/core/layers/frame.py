@@ -6,6 +6,7 @@ from sketchloom.core.curves.curveset import bounds
 from sketchloom.core.shapes.makers import ellipse, polygon
 
 _SLACK_MM = 0.05
+"""A frame reaches so little beyond the page without making it larger: rounding."""
 MARK_RADIUS_MM, MARK_AWAY_MM = 1.5, 6.0
 """Three round holes beside the work (common practice, no source): three, so that no sheet can be laid turned or turned
 over."""

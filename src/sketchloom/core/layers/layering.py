@@ -17,7 +17,9 @@ from sketchloom.core.planar.planar_map import PlanarMap
 WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
 _WIDTH_SPACING_MM = 0.2
+"""Places at which widths are measured lie so far apart, and no nearer than a pixel."""
 _THREADS = 2
+"""Widths of so many sheets are measured at once."""
 
 
 @dataclass(frozen=True, slots=True)

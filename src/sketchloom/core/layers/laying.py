@@ -13,7 +13,9 @@ from sketchloom.core.shapes.polygons import area_of_outline
 
 TURNED, FLIPPED = "turned", "flipped"
 MOST_PIECES = 3000
+"""Pieces numbered for laying; nobody lays more by hand."""
 _FLAT_PX, _LEAST_SEEN_PX = 0.2, 12.0
+"""Flattening of pieces, and how much of a piece is to be seen for a number to go there."""
 _NEARLY, _SAME = 0.90, 0.995
 """Shares of area that a piece and its image have in common: above the second it lies right either way, below the first
 no one mistakes it (common practice, no source)."""

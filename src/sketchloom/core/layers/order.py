@@ -14,8 +14,11 @@ from scipy.sparse.csgraph import connected_components
 from sketchloom.core.layers import order_bounds
 
 EXACT_UP_TO = 16
+"""Dynamic programming over all sets of colours: 65 536 sets of sixteen."""
 MOST_FACES = 1500
+"""Beyond so many faces pieces are not counted for all sets of many colours: it takes too long."""
 _CHUNK = 4096
+"""Sets counted at once, for memory."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -7,6 +7,7 @@ from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import Outline
 
 _FLAT_PX = 0.2
+"""Pieces are flattened so far to tell what lies within what."""
 
 
 def pieces_of(outline: Outline) -> list[Outline]:

@@ -8,6 +8,7 @@ from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import flatten
 
 _FLAT_PX = 0.1
+"""Outlines are flattened so far to find where the line crosses them."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

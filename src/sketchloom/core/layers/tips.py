@@ -7,7 +7,9 @@ from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.curves.outline import Outline
 
 _SAMPLES = 6
+"""Samples along each side of a tip."""
 _MANY = 60_000
+"""Samples of all outlines at most."""
 
 
 def sharp_points(outline: Outline, arm_px: float, under_rad: float) -> np.ndarray:

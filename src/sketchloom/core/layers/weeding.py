@@ -9,6 +9,7 @@ from sketchloom.core.shapes.polygons import area_of_outline
 _CLEAR_MM, _LEAST_MM, _FLAT_MM = 1.0, 2.0, 0.02
 """Helper cuts keep so far from what stays, and are not made shorter than the second (common practice, no source)."""
 MAX_LINES = 4000
+"""Helper lines at most in each direction."""
 
 
 def weeding_cuts(outline: Outline, mm_per_px: float, away_mm: float, every_mm: float = 0.0) -> list[np.ndarray]:

@@ -15,13 +15,16 @@ from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.curves.outline import Outline
 
 MAX_SAMPLES = 24_000
+"""Places measured on one sheet; more would not be told one by one."""
 _OPPOSITE = 2 * np.sin(np.radians(70))
 """Feet seen from the ball's centre at least 140 degrees apart: sides that face each other."""
 _TIP = 8.0
 """Feet nearer to each other along the outline than this many widths lie on the two sides of
 a tip, whose width goes to nothing by design; a neck or a stroke has a longer way round."""
 _ROUNDS = 24
+"""Rounds of shrinking a ball until it touches on two sides."""
 _NARROW_SHARE = 0.4
+"""What is much narrower than the limit is found first and thins out what is left."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -41,6 +44,7 @@ class Widths:
 
 
 NO_WIDTHS = Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))
+"""Of a sheet without outlines."""
 
 
 def apart(widths: Widths, under_px: float, away_px: float, most: int) -> list[int]:

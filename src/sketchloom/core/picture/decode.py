@@ -15,8 +15,11 @@ from sketchloom.core.picture import documents
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 MAX_PIXELS = 120_000_000
+"""Larger pictures are refused before they are decoded."""
 MAX_FILE_BYTES = 512 * 1024 * 1024
+"""Larger files are refused before they are read."""
 SMALLEST_SIDE_PX = 8
+"""Smaller pictures hold nothing to trace."""
 FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF", "GIF", "AVIF")
 SUFFIXES = (
     ".png",

@@ -16,6 +16,7 @@ from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.svg_pages import render_svg
 
 USUAL_DPI = 300
+"""Resolution that pages are drawn with unless another is asked for (usual in print)."""
 
 
 def is_pdf(data: bytes) -> bool:

@@ -4,7 +4,9 @@ from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.base.said import said
 
 POINTS_PER_IN = 72.0
+"""PDF (ISO 32000-1, 8.3.2.3)."""
 CSS_PX_PER_IN = 96.0
+"""SVG and CSS (CSS Values and Units 3, 6.2)."""
 MAX_SIDE_IN = 200.0
 """A page longer than this is a mistake or an attack: the longest that PDF knows without scaling (ISO 32000-1,
 annex C)."""

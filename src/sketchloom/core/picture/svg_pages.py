@@ -19,8 +19,11 @@ from sketchloom.core.picture.pages import CSS_PX_PER_IN, MAX_SIDE_IN, check_size
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 _SMALL_PX = 1200
+"""A small SVG is drawn with a long side of this at least: its own size says little."""
 _MAX_SVG_BYTES = 32 * 1024 * 1024
+"""Larger files are refused before they are parsed."""
 _MAX_DEPTH, _MAX_ELEMENTS = 200, 300_000
+"""Deeper or larger trees are refused while they are parsed."""
 _UNITS_IN = {
     "": 1 / 96,
     "px": 1 / 96,

@@ -15,9 +15,13 @@ from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.base.said import said
 
 OUTSIDE = -1
+"""The face beyond the picture's border."""
 EAST, SOUTH, WEST, NORTH = range(4)
+"""Headings of a crack."""
 STEP = np.array([[1, 0], [0, 1], [-1, 0], [0, -1]])
+"""One step (x, y) by heading."""
 LEFT_PIXEL = np.array([[0, -1], [0, 0], [-1, 0], [-1, -1]])
+"""The pixel (x, y) on the left of a crack, from its start, by heading."""
 RIGHT_PIXEL = np.array([[0, 0], [-1, 0], [-1, -1], [0, -1]])
 """Pixels on either side of a crack that leaves a vertex in each heading, from the pixel below and right of it."""
 

@@ -9,7 +9,9 @@ from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
 
 _NEAR_PX, _FAR_PX = 1.5, 6.5
+"""Points so far from a junction lie on its arcs undisturbed: from, and to."""
 _POINTS = 7
+"""Points of each arc that its direction at the junction is taken from."""
 _MOVE_PX, _LARGEST_MOVE_PX = 1.0, 2.5
 """How far from its lattice corner a node may be: between bent ends, and between straight ones, which may meet at a
 sharp angle."""

@@ -24,10 +24,15 @@ REACH_PX = 3
 transition of a box filter reaches one pixel further at 45 degrees."""
 
 _TO_LEFT = np.array([[0, -1], [1, 0], [0, 1], [-1, 0]])
+"""The unit step to the left of a heading."""
 _LARGEST_SHIFT_PX = 1.5
+"""A boundary runs no farther from its crack than the picture's softness."""
 _TANGENT_STEPS = 4
+"""Cracks on each side that a boundary's direction is taken over."""
 _MANY_PIXELS = 20_000
+"""Faces larger than this are measured by some of their pixels."""
 _PART_CRACKS = 100_000
+"""Cracks worked on at once, for memory."""
 _CHROMA = 0.5
 """How much colour differences count against luma in compressed pictures (tried on open vector art, compressed)."""
 

@@ -8,7 +8,9 @@ from scipy.sparse.linalg import splu
 from sketchloom.core.base.raster import filled
 
 _RIM_PX = 3
+"""Pixels around a cover that say what it is filled with."""
 _MOST_PX = 30_000
+"""Pixels that the fill is solved for; larger covers are solved coarser."""
 
 
 def covered(labels, areas) -> tuple[np.ndarray, np.ndarray]:

@@ -14,8 +14,11 @@ from sketchloom.core.segment.piece_counts import count_pieces
 from sketchloom.core.segment.tone import separation, tones
 
 _ROWS = 512
+"""Rows counted at once, for memory."""
 _TRIVIAL = 0.0004
+"""Less ink, or less paper, than this share is no drawing."""
 _SLACK = 0.03
+"""A drawing that changes by little more than its quietest cut-off is quiet there too."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

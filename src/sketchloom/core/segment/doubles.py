@@ -14,6 +14,7 @@ from sketchloom.core.segment.merging import neighbours
 
 MIDDLE, OUTER, FILLED = "middle", "outer", "filled"
 _LONG = 6.0
+"""A strip between two outlines is so many times as long as wide."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

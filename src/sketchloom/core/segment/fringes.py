@@ -7,7 +7,9 @@ from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 
 _OVERSHOOT = 0.2
+"""Ringing goes beyond the colours of an edge by up to this share of the step between them."""
 _SPECK_PX = 200
+"""Larger areas are no specks that compression left."""
 _FAINT_PX, _FAINT_CONTRAST, _FAINT_SHARE, _FEWEST_PX = 40, 60.0, 0.6, 4
 """Specks inside one region, so small and so near to it in colour, whose pixels go less than this share of the way
 to the colour

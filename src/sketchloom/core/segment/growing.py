@@ -8,9 +8,13 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.places import pixel_at
 
 MAX_TOLERANCE = 60
+"""RGB distance at which everything is grown over."""
 _CALM = 0.004
+"""Growth of a region a step, as a share, that is standing still."""
 _LEAK = 1.35
+"""A step that makes a region so many times as large has leaked out of it."""
 _REST = 5
+"""Steps that a region rests at least for a tolerance to be proposed there."""
 
 
 def grown(picture: Picture, x: float, y: float, tolerance: float, everywhere: bool) -> np.ndarray:

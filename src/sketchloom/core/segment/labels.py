@@ -9,10 +9,15 @@ from sketchloom.core.segment.palette import flat_limit
 from sketchloom.core.segment.thin import mixture_mask
 
 _ROWS = 256
+"""Rows worked on at once, for memory."""
 _UNDECIDED = 255
+"""Label of a pixel that is not decided yet."""
 _FEW_PIXELS = 120_000
+"""In smaller pictures a table of cells costs more than it saves."""
 _AROUND = np.ones((5, 5), np.uint8)
+"""A mixture chooses among labels trusted within two pixels."""
 _STRIPS_DEEP = 4
+"""Rounds in which strips beside strips are given back."""
 
 
 def palette_field(palette, has_alpha: bool) -> np.ndarray:

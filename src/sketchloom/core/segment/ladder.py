@@ -20,6 +20,7 @@ from sketchloom.core.segment.palette import MAX_COLOURS, ColourTree
 CRACK_LENGTH = np.pi / 4
 """Length of a boundary for each pixel side it runs along, over all directions (Crofton's formula)."""
 _ENOUGH_PX = 1_200_000
+"""Pixels of the reduced picture that the ladder is reckoned on; its figures are to choose by."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

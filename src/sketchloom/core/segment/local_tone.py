@@ -8,7 +8,9 @@ from sketchloom.core.segment.tone import INK, PAPER
 
 K, R = 0.2, 128.0
 _SHARE = 0.08
+"""Window of the local cut-off, as a share of the shorter side: wider than any stroke."""
 _SOLID = 0.35
+"""Darker than this share of the paper is ink, however far within it."""
 
 
 def local_cut_offs(grey, window_px: int, k: float = K, r: float = R) -> np.ndarray:

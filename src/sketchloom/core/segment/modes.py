@@ -5,12 +5,16 @@ import numpy as np
 from sketchloom.core.base.colour import ciede2000, srgb_to_lab
 
 _SEED_LIMIT = 160
+"""Candidates for colours at most."""
 _PLAIN_SHARE, _PLAIN_SHARE_NOISY = 0.0008, 0.003
 _VALLEY, _VALLEY_NOISY = 0.1, 0.2
 """Pixels between two colours, as a share of those of the rarer one; compression fills valleys."""
 _MOST_PLAIN = 40
+"""Modes that valleys are looked for between."""
 _NEAR_DELTA = 20.0
+"""Colours farther apart than this (CIEDE2000) are two without asking for a valley."""
 _VALLEY_SAMPLE = 60_000
+"""Pixels that a valley is looked for in."""
 
 
 def seeds(pixels, delta):

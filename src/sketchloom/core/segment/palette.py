@@ -20,17 +20,22 @@ from sketchloom.core.segment.thin import bled_modes, left_over, thin_colours
 from sketchloom.core.segment.tone import tones
 
 MAX_COLOURS = 24
+"""Colours that a palette has at most, as the recipe says."""
 _SEED_DELTA = 1.5
 _SAME_COST = 2.0
 _TWO_DELTA = 1.9
 """Two separate colours this far apart stay two; 2.3 is one just noticeable difference in
 CIELAB (Mahy, Van Eycken, Oosterlinck 1994)."""
 _LARGE_PX = 3_000_000
+"""Larger pictures are thinned for what is counted only."""
 _FAINT, _QUIET = 14, 32
 _MUCH_FAINT = 0.5
 _LEAST_SHARE = 0.0004
+"""Fewer flat pixels than this share are no colour by themselves."""
 _SAMPLE = 20_000
+"""Pixels looked at where none is flat."""
 _VOTERS = 400_000
+"""Pixels that vote, spread evenly."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

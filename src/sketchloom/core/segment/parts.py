@@ -6,6 +6,7 @@ from sketchloom.core.base import checks, setting
 from sketchloom.core.base.setting import check_all
 
 MAX_POINTS = 2000
+"""More points than any hand draws; a guard against hostile files."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,6 +7,7 @@ from sketchloom.core.picture.places import polygon_mask
 from sketchloom.core.planar.cracks import face_image
 
 _RAMP = 0.06
+"""Share of the longer side over which a part's own cut-off passes into the picture's."""
 
 
 def cut_off_map(shape, whole: int, patches) -> np.ndarray:

@@ -13,8 +13,11 @@ import numpy as np
 from sketchloom.core.base import parallel
 
 _LEVELS = 256
+"""Grey levels."""
 _NONE = _LEVELS << 3
+"""No edge: over every level, beside its three bits of direction."""
 _PLACE_BITS = 24
+"""An edge's key holds its level above so many bits of its number."""
 _ROWS = 96
 """Rows of blocks in a strip: few enough to stay in the processor's cache."""
 # where the edges of a block lead, in the order in which equal ones are preferred; an edge comes

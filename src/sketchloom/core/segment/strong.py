@@ -15,6 +15,7 @@ _TONES_APART, _TONES_AROUND = 2, 1.4
 _AROUND = 3.0
 """Half the side of what counts as around, in radii of the smallest detail."""
 _CENTRE = (0.5, 0.4)
+"""Where neither is known: in the middle and a little above, as in a portrait."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

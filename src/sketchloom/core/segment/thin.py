@@ -12,15 +12,22 @@ from sketchloom.core.segment.modes import seeds as find_seeds
 
 _THIN_DELTA = 14.0
 _SAMPLE = 10_000
+"""Pixels that vote for thin colours."""
 _AROUND = np.ones((11, 11), np.uint8)
+"""Within five pixels both sides of a stroke are seen."""
 _MOST_KNOWN = 16
+"""Colours that a mixture may be of; the commonest."""
 _MOST_MODES = 80
+"""More modes are a picture without flat colours."""
 _NOISY_SHARE = 0.0007
 _SMALL_SHARE = 0.02
 _CORE = np.ones((3, 3), np.uint8)
+"""A stroke's middle keeps a pixel when its rim is taken off."""
 _LARGE_PX = 3_000_000
+"""Larger pictures are thinned."""
 _LEFT_FAR, _LEFT_DELTA, _LEFT_PX, _LEFT_SHARE = 45.0, 18.0, 12, 0.0004
 _INSIDE = np.ones((9, 9), np.uint8)
+"""What keeps a pixel under this is no thin stroke."""
 _STRIP_PX = 250_000
 """Pixels looked at in one go: with 80 colours 80 MB; half or twice as many are no faster."""
 

@@ -6,11 +6,15 @@ import numpy as np
 from sketchloom.core.base import parallel
 
 INK, PAPER = 0, 1
+"""Labels of the tone reading."""
 _LOCAL_PX = 41
+"""Side of the window that ink and paper are measured in beside a boundary."""
 LEVEL_STEP = 4
+"""Side of the blocks they are measured for."""
 _FEW = 4.0
 """So many clean pixels weigh as much as what is taken in their place."""
 _ALONG = np.ones((7, 7), np.uint8)
+"""Within three pixels a stroke's full tone is found."""
 
 
 def otsu_threshold(grey) -> int:

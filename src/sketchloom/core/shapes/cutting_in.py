@@ -13,7 +13,9 @@ from sketchloom.core.shapes.guides import Chain, Guides, link_code
 from sketchloom.core.shapes.placed import is_straight
 
 _FLAT_PX = 0.02
+"""Curves are flattened so far for deciding pixels."""
 _CRUMB_PX = 8
+"""Smaller bits that a cut leaves go to a neighbour."""
 _LEAST_PX = 24
 """A split line that clips off less than this parts nothing."""
 _LONGER_PX, _LONGER = 8.0, 0.25

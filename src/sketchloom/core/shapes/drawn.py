@@ -8,6 +8,7 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all
 
 MAX_RINGS, MAX_RING_POINTS, MAX_LINE_POINTS = 4000, 20_000, 4000
+"""More than any hand draws; guards against hostile files."""
 CIRCLE, ROUNDED, STAR, POLYGON = FIGURES = ("circle", "rectangle", "star", "polygon")
 JOIN, CUT, COMMON = WAYS = ("join", "cut", "common")
 

@@ -14,7 +14,9 @@ from sketchloom.core.planar.subpixel import BoundaryPoints
 from sketchloom.core.shapes.placed import is_straight
 
 _SPACING_PX = 0.25
+"""Spacing of samples on a known curve."""
 _AWAY_PX = 1.6
+"""Boundary points so near to a known curve run along it."""
 _SLACK_PX = 1.0
 """Pixels of a drawn shape lie within half a pixel's diagonal of its curve; more means that the arc is another."""
 

@@ -8,6 +8,7 @@ from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.shapes.drawn import PlacedShape
 
 _STRAIGHT = 1e-6
+"""Handles so near to the thirds of a chord make a line."""
 
 
 def ring_controls(points) -> np.ndarray:

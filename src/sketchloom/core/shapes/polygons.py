@@ -12,8 +12,11 @@ from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.refit import refitted
 
 FLAT_PX = 0.01
+"""Curves are flattened so far for set operations."""
 _FIT_PX = 0.03
+"""How near curves keep to a polygon that comes of set operations."""
 _LEAST_AREA_PX = 0.5
+"""Smaller pieces and holes are rounding."""
 _QUADRANT = 48
 """Chords of a quarter turn of a round corner: areas within a ten-thousandth."""
 

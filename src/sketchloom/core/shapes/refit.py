@@ -9,8 +9,11 @@ from sketchloom.core.curves.fit import Spans, fit_spans
 _CORNER = np.radians(16.0)
 """Chords of a smooth curve turn by less from one to the next at the flatness they are made with."""
 _LONG_PX, _BULGE_PX = 2.0, 0.06
+"""A side of a polygon is a line of its own where it is longer than the first, or bulges by more than the second."""
 _STEP_PX = 0.5
+"""Spacing of samples on a polygon."""
 _QUARTERS = 4
+"""A ring without corners is begun in so many places."""
 
 
 def refitted(rings, tolerance_px: float) -> CurveSet:

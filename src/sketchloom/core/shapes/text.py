@@ -15,6 +15,7 @@ from sketchloom.core.shapes.runs import visual_runs
 SHIPPED = Path(__file__).parents[2] / "data" / "fonts"
 _FOLDERS = ("/usr/share/fonts", "/usr/local/share/fonts", "~/.fonts", "~/.local/share/fonts")
 MAX_FONT_BYTES, MAX_FONTS, MAX_LETTERS = 64 << 20, 2000, 500
+"""Guards against hostile fonts and texts."""
 
 
 @dataclass(frozen=True, slots=True)

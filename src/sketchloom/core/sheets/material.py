@@ -12,6 +12,7 @@ FAMILIES = (
     said("film"), said("heat film"), said("flake film"), said("flocked film"), said("paper"), said("card"),
     said("board"), said("spacer"), said("acrylic"), said("wood"), said("fabric"))
 MAX_MATERIALS = 200
+"""More than any workshop has; a guard against hostile files."""
 SMALLEST_FLOOR_MM, SMALLEST_DEFAULT_MM = 1.0, 5.0
 """The smallest detail: the floor and the common default of the trade."""
 

@@ -14,9 +14,13 @@ from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 GLASS_MM = (216.0, 297.0)
+"""A flatbed's glass, for A4 (ISO 216) and for letter width."""
 MIN_DPI, MAX_DPI = 75, 600
+"""Resolutions the simulated scanner offers."""
 _PAPER = np.array([247.0, 244.0, 236.0])
+"""Paper under the lamp: a little warm."""
 _INK_FLOOR = 22.0
+"""Ink never scans to black."""
 
 
 @dataclass(frozen=True, slots=True)

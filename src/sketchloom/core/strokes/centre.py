@@ -6,8 +6,11 @@ import numpy as np
 from sketchloom.core.base import ragged
 
 _STEP = 0.25
+"""Spacing of samples across a stroke."""
 _ROUNDS = 2
+"""Rounds of moving the middle and looking across again."""
 _SPAN = 4
+"""Points on each side that a direction is taken over."""
 
 
 def centred(points, starts, closed, cover, half_px):

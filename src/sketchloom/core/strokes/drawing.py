@@ -9,6 +9,7 @@ from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.strokes.strokes import Strokes
 
 _SPACING = 0.25
+"""Spacing of samples along a stroke drawn anew."""
 
 
 def drawn(strokes: Strokes, width_px: float, shape) -> np.ndarray:

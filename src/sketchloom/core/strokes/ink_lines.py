@@ -15,10 +15,15 @@ from sketchloom.core.strokes.centre import centred
 from sketchloom.core.strokes.thinning import thinned
 
 _WIDER_PX = 3.0
+"""A stroke is painted over so much wider than it is, to take its soft edge with it."""
 _HEAL = 3.0
+"""Strokes that were crossed are healed over so many widths."""
 _TANGENT_PX = 8.0
+"""An end's direction is taken over this."""
 _SMOOTH = 3
+"""Rounds of smoothing a line of pixels."""
 _SPACING_PX = 0.5
+"""Steps in which a stroke is extended."""
 
 
 class Paint(NamedTuple):

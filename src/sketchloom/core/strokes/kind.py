@@ -4,10 +4,15 @@ import cv2
 import numpy as np
 
 _SLIM = 0.014
+"""Line drawings: strokes are slim for the picture, or under 3 px."""
 _EVEN = 1.5
+"""Line drawings: the wide strokes are at most so many times as wide as the middle one."""
 _LONG = 40.0
+"""Line drawings: ink is at least so many times as long as wide."""
 _ENCLOSED = 0.3
+"""Line drawings: strokes that enclose this share of the picture are outlines of regions."""
 _SOLID = 0.05
+"""Line drawings: solid areas hold less than this share of the ink."""
 
 
 def is_pen_drawing(ink) -> bool:

@@ -9,7 +9,9 @@ from sketchloom.core.segment.photo import tone_levels
 from sketchloom.core.strokes.strokes import Strokes
 
 _SAMPLES = 9
+"""Samples of each curve."""
 _SAME_PEN = np.log(1.15)
+"""Widths that differ by less than 15 % are one pen."""
 
 
 def pens_of(width_px, length_px, pens: int) -> np.ndarray:

@@ -14,11 +14,13 @@ from sketchloom.core.strokes.centre import centred, tangents
 from sketchloom.core.strokes.thinning import thinned
 
 TOLERANCE_PX = 0.3
+"""How far a stroke's curve may keep from its middle."""
 _RUNS_ON = np.cos(np.radians(40.0))
 """Two branches run on into each other at a meeting when they turn by less than this."""
 _CLEAR = 1.15
 """Half widths around a meeting within which its ink belongs to several strokes."""
 _NEAR = 6.0
+"""A stroke is found again within so many px of its place."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -6,7 +6,9 @@ import numpy as np
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 _STEEP = 3.0
+"""An enlarged edge is made steeper by this at most."""
 _PLAIN_EDGE = 24.0
+"""Steps of 255 over which a change of tone is an edge and not shading."""
 
 
 def enlarged(picture: Picture, times: int) -> Picture:

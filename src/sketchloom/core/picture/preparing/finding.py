@@ -8,10 +8,15 @@ import numpy as np
 from sketchloom.core.picture.picture import Picture
 
 _VIEW_PX = 1400
+"""Long side of the picture that a lean is found in."""
 _PAGE_PX = 700
+"""Long side of the picture that a page is found in; its sides are then moved onto the full picture's."""
 _LARGEST_SKEW_DEG = 20.0
+"""A page that lies in a scanner leans less."""
 _LEAST_PAGE = 0.15
+"""A page fills more of the picture than this share."""
 _LEAST_STEP = 24.0
+"""Steps of 255 between a page and what it lies on."""
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,6 +8,7 @@ from sketchloom.core.picture.picture import Picture, frozen_array
 _USUAL_FOCAL = 0.8
 """Focal length by the picture's longer side; 26 to 28 mm on a frame of 36 mm (common practice)."""
 _PARALLEL = 0.02
+"""Sides nearer to parallel than this say nothing about the slant."""
 
 
 def page_size(corners, width: int, height: int) -> tuple[int, int]:

@@ -8,7 +8,9 @@ from sketchloom.core.picture.picture import frozen_array
 _STRENGTH = {1: 14.0, 2: 26.0, 3: 44.0}
 _PASSES = {1: 1, 2: 2, 3: 3}
 _SCREEN_PX = (2.2, 14.0)
+"""Spacing of the dots of a printing screen, px, from and to."""
 _TILE = 256
+"""Side of the tiles whose spectra are taken."""
 _PLAIN_PEAK = 60
 """Of plain noise the highest of 20 000 values is about 15 times the median."""
 

@@ -6,8 +6,11 @@ import numpy as np
 from sketchloom.core.picture.picture import frozen_array
 
 _COARSE_PX = 160
+"""Long side of the picture that light is measured in: it changes slowly."""
 _PAPER_SHARE = 0.06
+"""Light is smoothed over this share of the shorter side."""
 _STROKE_SHARE = 0.12
+"""No stroke is wider than this share; paper shows beside it."""
 PAPER = 245
 """What levelled paper is brought to: white but for its grain."""
 _LIFT = {1: 0.80, 2: 0.62, 3: 0.48}

@@ -11,8 +11,11 @@ from sketchloom.core.picture.preparing.steps import BOTH, FIRST, SECOND, Mirror
 _UPRIGHT_DEG = 0.15
 """An axis nearer than this to upright or level is taken for it, so that no pixel is drawn anew."""
 _LEAST_PX = 8
+"""A half narrower than half of this is none."""
 _SEARCH_PX, _STEP_DEG = 192, 2.0
+"""Long side of the picture that a line of symmetry is looked for in, and the steps of its direction."""
 _UPRIGHT_BONUS = 0.01
+"""Of equally good lines the level or upright one is meant."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

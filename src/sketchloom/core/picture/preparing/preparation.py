@@ -9,6 +9,7 @@ from sketchloom.core.picture.preparing import enlarging, geometry, grain, light,
 from sketchloom.core.picture.preparing.steps import Preparation
 
 MAX_PIXELS = 120_000_000
+"""An enlarged picture stays within what a picture may have."""
 
 
 def prepared_size(picture: Picture, steps: Preparation) -> tuple[int, int]:

@@ -9,7 +9,9 @@ from sketchloom.core.base.setting import Word, check_all
 
 FIRST, SECOND, BOTH = SIDES = ("first", "second", "both")
 MAX_ENLARGED = 4
+"""Beyond four times an enlarged picture shows nothing new."""
 MAX_STEP = 3
+"""Strengths that a step comes in."""
 _LEAST_SHARE = 0.01
 """A crop keeps at least a hundredth of each side: less is a slip of the hand (common practice, no source)."""
 _LEAST_TURN = 1e-4
