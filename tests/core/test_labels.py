@@ -11,6 +11,7 @@ from PIL import Image
 from scipy import ndimage
 
 import shapes
+from sketchloom.core.segment import fringes
 from sketchloom.core.segment import labels as labelling
 from sketchloom.core.segment.merging import merge_small
 
@@ -113,7 +114,7 @@ def test_bled_strips_go_back_and_dark_hairlines_stay():
         labels[:, 43:45] = number
         field = pixels.copy()
         field[:, 43:45] = values[number]
-        out = labelling._dissolve_bleeding(labels, values, field, 9.0)
+        out = fringes.dissolve_bleeding(labels, values, field, 9.0)
         assert (out == number).any() == stays
 
 
