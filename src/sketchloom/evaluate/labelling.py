@@ -92,7 +92,9 @@ def _labels_in(steps, seen, entries, numbers, ground):
     owner = [n for n, entry in zip(numbers, entries, strict=True) for _ in entry.samples] + [ground]
     uncertain, _ = steps.run("uncertain", (), (seen.source,),
                              lambda r: labelling.uncertain_pixels(seen.picture, seen.noise))
-    labels = labelling.colour_labels(seen.picture, np.array(samples), seen.noise, uncertain)
+    labels = labelling.colour_labels(
+        seen.picture, np.array(samples), seen.noise, uncertain, progress=Part(seen.progress, 0.0, 0.6)
+    )
     return cv2.LUT(labels, np.pad(np.array(owner, np.uint8), (0, 256 - len(owner))))
 
 

@@ -3,6 +3,8 @@
 import cv2
 import numpy as np
 
+from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.fringes import dissolve_bleeding, dissolve_faint, dissolve_fringes
 from sketchloom.core.segment.palette import flat_limit
@@ -36,7 +38,9 @@ def uncertain_pixels(picture: Picture, noise: float = 0.0) -> np.ndarray:
     return y[unsure] * picture.width + x[unsure]
 
 
-def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None, *, strips: bool = True) -> np.ndarray:
+def colour_labels(
+    picture: Picture, palette, noise: float = 0.0, uncertain=None, *, strips: bool = True, progress=QUIET
+) -> np.ndarray:
     """Label image of a picture in given colours.
 
     Parameters
@@ -52,6 +56,10 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None,
     (H, W) uint8
         Palette numbers; n stands for transparent ground.
 
+    Raises
+    ------
+    Cancelled : the caller asked to stop.
+
     Notes
     -----
     A pixel is trusted when its surroundings are flat or when it is no mixture of what lies
@@ -60,7 +68,8 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None,
     """
     field = picture.field
     values = palette_field(palette, picture.alpha is not None)
-    labels = nearest(field, values)
+    label, steps = said("Finding regions"), 4 + len(values) + _STRIPS_DEEP
+    labels = nearest(field, values, progress=Part(progress, 0.0, 2 / steps))
     at = uncertain_pixels(picture, noise) if uncertain is None else uncertain
     if len(at) == 0:
         return labels
@@ -68,23 +77,27 @@ def colour_labels(picture: Picture, palette, noise: float = 0.0, uncertain=None,
     trusted.ravel()[at] = _UNDECIDED
     allowed = np.empty((len(at), len(values)), bool)
     for k in range(len(values)):
+        progress.step(2 + k, steps, label)
         allowed[:, k] = cv2.dilate(cv2.compare(trusted, k, cv2.CMP_EQ), _AROUND).ravel()[at]
     distance = 0.5 * (values * values).sum(1) - field.reshape(-1, field.shape[2])[at].astype(np.float32) @ values.T
     allowed[~allowed.any(1)] = True
+    progress.step(2 + len(values), steps, label)
     labels.ravel()[at] = np.where(allowed, distance, np.inf).argmin(1)
     labels = dissolve_fringes(labels, values, picture.local_range <= flat_limit(noise), field)
     if noise > 0 and strips:
         # a strip beside a strip is seen for what it is once that one has gone
-        for _ in range(_STRIPS_DEEP):
+        for deep in range(_STRIPS_DEEP):
+            progress.step(3 + len(values) + deep, steps, label)
             before = labels
             labels = dissolve_bleeding(before, values, field, noise)
             if labels is before or np.array_equal(labels, before):
                 break
+        progress.step(steps - 1, steps, label)
         labels = dissolve_faint(labels, values, field)
     return labels
 
 
-def nearest(field, values) -> np.ndarray:
+def nearest(field, values, *, progress=QUIET) -> np.ndarray:
     """(H, W) uint8 number of the nearest value of each pixel.
 
     Colour space is cut into cells of eight levels a side. A cell that lies wholly nearest to
@@ -96,6 +109,7 @@ def nearest(field, values) -> np.ndarray:
     table = _cell_table(values)
     out = np.empty((height, width), np.uint8)
     for top in range(0, height, _ROWS):
+        progress.step(top, height, said("Finding regions"))
         rows = field[top:top + _ROWS]
         code = (rows[..., 0] >> 3).astype(np.int32) << 10
         code |= (rows[..., 1] >> 3).astype(np.int32) << 5
