@@ -1,16 +1,13 @@
 """Tasks of the table ``window``, each run in a process of its own: prints what it measured as JSON."""
 
 import json
-import resource
 import sys
 import time
 from dataclasses import replace
 
 import numpy as np
 
-
-def peak_mb() -> float:
-    return resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
+from sketchloom.files.report import peak_mb
 
 
 def reports(path) -> dict:
