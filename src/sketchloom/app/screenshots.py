@@ -210,7 +210,7 @@ class _Camera:
         panel.lines.parentWidget().head.setChecked(True)
         panel.lines.gaps_wanted.emit(True)
         self._pause()
-        _scroll(panel, 1.0)
+        panel.ensureWidgetVisible(panel.lines.parentWidget())
         self._keep("clean-gaps")
         panel.lines.gaps_wanted.emit(False)
 
