@@ -10,7 +10,7 @@ from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import NOTHING
 from sketchloom.core.base import parallel
 from sketchloom.core.base.errors import PictureError
-from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.progress import QUIET, Part, watched
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.judge import faults as fault_finding
@@ -79,7 +79,8 @@ class Pipeline:
         """
         self.cache.begin()
         try:
-            return _Run(self.cache, picture, recipe, progress, rough, measured and not rough).work()
+            with watched(progress) as watch:
+                return _Run(self.cache, picture, recipe, watch, rough, measured and not rough).work()
         finally:
             self.cache.settle()
 

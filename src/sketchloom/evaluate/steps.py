@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.evaluate.cache import Cache
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.reads import Reads
@@ -34,6 +35,9 @@ class Steps:
         self, name: str, reads: tuple[str, ...], upon: tuple, make: Callable[[Reads], Any]
     ) -> tuple[Callable[[], Any], tuple]:
         """The same, done once it is called for: what only leads to a result that is kept need not be there any more."""
+        def begun(view):
+            breathe()
+            return make(view)
         view = self.reads(*reads)
         key = (name, view, *upon)
-        return (lambda: self.cache.keep(key, lambda: make(view))), key
+        return (lambda: self.cache.keep(key, lambda: begun(view))), key

@@ -6,6 +6,8 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.progress import breathe
+from sketchloom.core.base.raster import strips
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import frozen_array
 from sketchloom.core.picture.preparing.placing import moved
@@ -51,8 +53,12 @@ def cover(grey, labels):
     levels = tone.local_levels(grey, labels)[..., 0]
     ink, paper = (cv2.resize(v, None, fx=tone.LEVEL_STEP, fy=tone.LEVEL_STEP, interpolation=cv2.INTER_LINEAR)
                   [:grey.shape[0], :grey.shape[1]] for v in levels)
-    gap = np.where(np.abs(paper - ink) < 1, 1, paper - ink)
-    return np.clip((paper - grey) / gap, 0, 1).astype(np.float32)
+    made = np.empty(grey.shape, np.float32)
+    for rows, _ in strips(grey.shape):
+        breathe()
+        gap = paper[rows] - ink[rows]
+        made[rows] = np.clip((paper[rows] - grey[rows]) / np.where(np.abs(gap) < 1, 1, gap), 0, 1)
+    return made
 
 
 def _repainted(field, labels, changed, values):

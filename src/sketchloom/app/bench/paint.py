@@ -1,7 +1,7 @@
 """Paints the bench's parts: source, cut, curtain, rulers, marks."""
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 
 from sketchloom.app import theme
@@ -149,18 +149,17 @@ def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> Non
         extent = rect.height() if vertical else rect.width()
         first = int((RULER - origin) / (view.scale * unit_mm * step)) - 1
         last = int((extent - origin) / (view.scale * unit_mm * step)) + 1
+        ticks = []
         for i in range(first * parts, last * parts + 1):
             at = origin + i / parts * step * unit_mm * view.scale
             if at < RULER:
                 continue
             long = i % parts == 0
             tick = 9 if long else 4
-            if vertical:
-                painter.drawLine(QPointF(RULER - tick, at), QPointF(RULER, at))
-            else:
-                painter.drawLine(QPointF(at, RULER - tick), QPointF(at, RULER))
+            ticks.append(QLineF(RULER - tick, at, RULER, at) if vertical else QLineF(at, RULER - tick, at, RULER))
             if long:
                 _ruler_number(painter, vertical, at, f"{i / parts * step:g}")
+        painter.drawLines(ticks)
     _paint_pointer(painter, pointer)
     painter.fillRect(QRectF(0, 0, RULER, RULER), QColor(theme.LINEN_DEEP))
     painter.drawText(QRectF(0, 0, RULER, RULER), Qt.AlignmentFlag.AlignCenter, unit)

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, field
 
-from PySide6.QtCore import QObject, QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QObject, QPointF, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QPainter, QPen
 
 from sketchloom.app import theme
@@ -16,6 +16,8 @@ TILE = 256
 of them takes 0.1 s."""
 _ROUND = 24
 """Shadows and grain are painted so far beyond a tile, px, so that neighbours meet."""
+_TOGETHER_MS = 40
+"""Tiles that are made within this time are shown together: painting the bench for each takes time from what traces."""
 MOST_BYTES = 96 * 2**20
 """Tiles that are kept: a screen of 4K twice over."""
 
@@ -63,6 +65,8 @@ class Tiles(QObject):
         self._before: _Level | None = None
         self._asked: tuple | None = None
         self._made.connect(self._take)
+        self._soon = QTimer(self, singleShot=True, interval=_TOGETHER_MS)
+        self._soon.timeout.connect(self.renewed)
 
     @property
     def content(self) -> Content | None:
@@ -154,7 +158,11 @@ class Tiles(QObject):
             if not self._asked[2]:
                 self._asked, self._before = None, None
         self._bound()
-        self.renewed.emit()
+        if self._asked is None:
+            self._soon.stop()
+            self.renewed.emit()
+        elif not self._soon.isActive():
+            self._soon.start()
 
     def _bound(self):
         """Let the oldest tiles go when there are too many."""

@@ -12,6 +12,9 @@ _ELEMENT = np.dtype([("kind", ">i4"), ("x", ">f8"), ("y", ">f8")])
 _MOVE, _LINE, _CURVE, _MORE = 0, 1, 2, 3
 _ODD_EVEN = 0
 _BOX_MM = 1e-6
+_FEW = 1500
+"""Outlines of no more segments are painted whole: with 30 to 300 segments cutting them to a tile takes four to ten
+times as long as painting them does; with 900 to 4,000 it is the same, with 30,000 half."""
 
 
 class SheetPath:
@@ -35,6 +38,8 @@ class SheetPath:
 
     def seen(self, box_mm, pixel_mm: float) -> QPainterPath:
         """What is seen of it in a box (left, top, right, bottom) where a pixel of the screen is so large, mm."""
+        if len(self.outline.controls) <= _FEW:
+            return self.whole
         box = tuple(v / self.scale for v in box_mm)
         return path_of(seen_in(self._bounded, box, max(pixel_mm, _BOX_MM) / self.scale), self.scale, not self.is_pen)
 

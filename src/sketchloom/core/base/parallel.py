@@ -6,8 +6,11 @@ are the same bytes everywhere.
 
 import os
 from concurrent.futures import ThreadPoolExecutor
+from contextvars import copy_context
 
 import numpy as np
+
+from sketchloom.core.base.progress import breathe
 
 THREADS = min(4, os.cpu_count() or 1)
 """Threads at most; each holds a part of the map beside the others."""
@@ -16,13 +19,18 @@ THREADS = min(4, os.cpu_count() or 1)
 def in_threads(work, parts) -> list:
     """``work`` of every part, in order; NumPy and OpenCV leave other threads room while they compute.
 
-    An exception of one part is raised when its turn comes, after the others have ended.
+    An exception of one part is raised when its turn comes, after the others have ended. Who watches the work
+    (``progress.watched``) watches the threads too, and may stop it before each part.
     """
+    def begun(part):
+        breathe()
+        return work(part)
     parts = list(parts)
     if len(parts) < 2 or THREADS < 2:
-        return [work(part) for part in parts]
+        return [begun(part) for part in parts]
     with ThreadPoolExecutor(THREADS) as pool:
-        return list(pool.map(work, parts))
+        futures = [pool.submit(copy_context().run, begun, part) for part in parts]
+        return [future.result() for future in futures]
 
 
 def even_cuts(starts, size: int) -> np.ndarray:

@@ -1,5 +1,8 @@
 """Progress that can also say stop."""
 
+from collections.abc import Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
 from typing import Protocol
 
 
@@ -30,3 +33,36 @@ class Part:
     def step(self, done: float, total: float, label: str) -> None:
         share = self.from_share + (self.to_share - self.from_share) * min(done / max(total, 1e-9), 1.0)
         self.progress.step(share, 1.0, label)
+
+
+class _Watched:
+    """Passes steps on and knows the last one, for those who have nothing new to say but can be stopped."""
+
+    def __init__(self, progress: Progress):
+        self.progress, self.last = progress, (0.0, 1.0, "")
+
+    def step(self, done: float, total: float, label: str) -> None:
+        self.last = (done, total, label)
+        self.progress.step(done, total, label)
+
+
+_WATCHED: ContextVar[_Watched | None] = ContextVar("watched", default=None)
+
+
+@contextmanager
+def watched(progress: Progress) -> Iterator[Progress]:
+    """Whatever ``breathe``s within reports to ``progress``, in threads of ``parallel.in_threads`` too."""
+    watch = _Watched(progress)
+    token = _WATCHED.set(watch)
+    try:
+        yield watch
+    finally:
+        _WATCHED.reset(token)
+
+
+def breathe() -> None:
+    """A moment at which the work may be stopped, in kernels too deep to be handed a ``Progress``: says the last step
+    again. Raises ``Cancelled`` when the caller wants the work ended; does nothing where nobody watches."""
+    watch = _WATCHED.get()
+    if watch is not None:
+        watch.progress.step(*watch.last)

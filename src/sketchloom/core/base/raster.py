@@ -1,8 +1,21 @@
-"""Which pixels lie inside rings, and which neighbouring pixels a line passes between."""
+"""Rows of a picture some at a time; which pixels lie inside rings, and which neighbours a line passes between."""
 
 import numpy as np
 
 from sketchloom.core.base import ragged
+
+_STRIP_PX = 2_000_000
+"""Pixels worked on in one go: a photo of 45 megapixels would take gigabytes at once. Half as many are no slower."""
+
+
+def strips(shape, reach: int = 0):
+    """Rows of a picture some at a time: slices of what is made, and of what it is made from, ``reach`` rows beyond it.
+    """
+    height, width = shape[:2]
+    rows = max(_STRIP_PX // max(width, 1), 4 * reach, 1)
+    for top in range(0, height, rows):
+        end = min(top + rows, height)
+        yield slice(top, end), slice(max(top - reach, 0), min(end + reach, height))
 
 
 def crossings(start, end) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:

@@ -6,7 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base import parallel
-from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.progress import QUIET, breathe
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing import finding, grain, light
@@ -123,6 +123,7 @@ def _has_blocks(grey) -> bool:
     """Steps at every eighth column and row larger than at the others (JPEG's blocks)."""
     ratio = []
     for values in (grey, grey.T):
+        breathe()
         step = np.abs(np.diff(values.astype(np.int16), axis=1))
         # strong edges are drawn; blocks show in the quiet
         step = np.where(step > 24, 0, step)

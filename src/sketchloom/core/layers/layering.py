@@ -1,10 +1,10 @@
 """From colours to sheets: which faces each sheet carries, and what it costs to cut."""
 
-from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 
 import numpy as np
 
+from sketchloom.core.base import parallel
 from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.layers.lean import lean_faces
@@ -18,7 +18,6 @@ WIDTH_LIMIT_MM = 8.0
 """Widths above this are no one's worry and are not looked for."""
 _WIDTH_SPACING_MM = 0.2
 """Places at which widths are measured lie so far apart, and no nearer than a pixel."""
-_THREADS = 2
 """Widths of so many sheets are measured at once."""
 
 
@@ -142,10 +141,9 @@ def cut_layers(
     spacing_px = _spacing_px(mm_per_px)
     if with_widths:
         # most of the time goes into tree look-ups, which leave the other core free
-        with ThreadPoolExecutor(_THREADS) as pool:
-            widths = list(
-                pool.map(lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut)
-            )
+        widths = parallel.in_threads(
+            lambda one: keep(("widths", one[1]), lambda: local_widths(one[2], limit_px, spacing_px)), cut
+        )
     else:
         widths = [Widths(np.empty((0, 2)), np.empty(0), np.empty(0, np.intp))] * len(cut)
     return tuple(_layer(plan, outline, w, mm_per_px, keep(("length", shape), outline.length_px))

@@ -12,6 +12,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.said import said
 
 OUTSIDE = -1
@@ -96,6 +97,7 @@ def face_runs(labels) -> RowRuns:
     apart, which the map shows as a node of degree four. Runs of equal pixels in each row
     are joined across rows, so the cost grows with the number of runs, not of pixels.
     """
+    breathe()
     labels = np.asarray(labels)
     if labels.ndim != 2 or labels.size == 0:
         raise GeometryError(
@@ -108,6 +110,7 @@ def face_runs(labels) -> RowRuns:
     joint = np.flatnonzero((begins[1:] | begins[:-1]) & (labels[1:] == labels[:-1]))
     upper = np.searchsorted(first, joint, side="right") - 1
     lower = np.searchsorted(first, joint + width, side="right") - 1
+    breathe()
     count = len(first)
     graph = csr_array((np.ones(len(upper), np.int8), (upper, lower)), shape=(count, count))
     faces, face_of_run = connected_components(graph, directed=False)
@@ -120,6 +123,7 @@ def face_runs(labels) -> RowRuns:
 
 def find_cracks(faces) -> Cracks:
     """All cracks of a face image, those along the picture's border among them."""
+    breathe()
     height, width = faces.shape
     across = width + 1
     flat = faces.ravel()

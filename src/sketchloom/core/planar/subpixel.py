@@ -16,6 +16,7 @@ import numpy as np
 
 from sketchloom.core.base import parallel, ragged
 from sketchloom.core.base.colour import TO_YCC
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.planar.cracks import LEFT_PIXEL, OUTSIDE, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -93,6 +94,7 @@ def face_means(planar: PlanarMap, field) -> np.ndarray:
 
     Inner pixels have four neighbours of their own face, so no mixture enters the mean.
     """
+    breathe()
     faces = planar.faces
     differs_x = faces[:, 1:] != faces[:, :-1]
     differs_y = faces[1:] != faces[:-1]
@@ -109,6 +111,7 @@ def face_means(planar: PlanarMap, field) -> np.ndarray:
         inner_thin = inner & (thinned | ~large[faces])
     else:
         inner_thin = inner
+    breathe()
     at = np.flatnonzero(inner_thin)
     count = planar.face_count
     chosen = faces.ravel()[at]

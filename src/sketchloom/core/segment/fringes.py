@@ -3,6 +3,7 @@
 import numpy as np
 
 from sketchloom.core.base.colour import to_ycc
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 
@@ -68,6 +69,7 @@ def dissolve_bleeding(labels, values, field, noise):
         same = one == two
         inside[a] &= same
         inside[b] &= same
+    breathe()
     area = np.bincount(faces.ravel(), minlength=count)
     core = np.bincount(faces[inside], minlength=count)
     speck = (core <= 0.4 * area) & (area <= _SPECK_PX)
@@ -149,6 +151,7 @@ def _off_the_way(own, a, b):
 
 def _face_means(faces, field, which):
     """(K, C) mean of the picture over each of some faces."""
+    breathe()
     number = np.full(int(faces.max()) + 1, -1)
     number[which] = np.arange(len(which))
     at = np.flatnonzero((number >= 0)[faces])
@@ -181,6 +184,7 @@ def _in_patches(face_label, suspects, first, second, pairs, length):
 
 def _two_longest(pairs, length, rows, count):
     """The two neighbours with most boundary, of different faces, for each row; -1 if missing."""
+    breathe()
     number = np.full(count, -1)
     number[rows] = np.arange(len(rows))
     use = number[pairs[:, 0]] >= 0

@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 
-from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.progress import QUIET, Part, breathe
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.fringes import dissolve_bleeding, dissolve_faint, dissolve_fringes
@@ -94,6 +94,7 @@ def colour_labels(
                 break
         progress.step(steps - 1, steps, label)
         labels = dissolve_faint(labels, values, field)
+    breathe()
     return labels
 
 
@@ -110,6 +111,7 @@ def nearest(field, values, *, progress=QUIET) -> np.ndarray:
     out = np.empty((height, width), np.uint8)
     for top in range(0, height, _ROWS):
         progress.step(top, height, said("Finding regions"))
+        breathe()
         rows = field[top:top + _ROWS]
         code = (rows[..., 0] >> 3).astype(np.int32) << 10
         code |= (rows[..., 1] >> 3).astype(np.int32) << 5

@@ -3,6 +3,7 @@
 import cv2
 import numpy as np
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.picture.preparing.light import paper_light
 from sketchloom.core.segment.tone import INK, PAPER
 
@@ -27,6 +28,7 @@ def local_cut_offs(grey, window_px: int, k: float = K, r: float = R) -> np.ndarr
     values = grey.astype(np.float32)
     box = (window_px, window_px)
     mean = cv2.boxFilter(values, cv2.CV_32F, box, borderType=cv2.BORDER_REFLECT)
+    breathe()
     square = cv2.boxFilter(values * values, cv2.CV_32F, box, borderType=cv2.BORDER_REFLECT)
     spread = np.sqrt(np.maximum(square - mean * mean, 0))
     return mean * (1 + k * (spread / r - 1))
@@ -41,7 +43,9 @@ def local_labels(grey, cut_off: int, dark_is_ink: bool = True) -> np.ndarray:
     work = grey if dark_is_ink else 255 - grey
     window = max(15, round(_SHARE * min(grey.shape)) | 1)
     level = local_cut_offs(work, window) + (cut_off - 128 if dark_is_ink else 128 - cut_off) * 0.5
+    breathe()
     paper = paper_light(np.dstack([work] * 3))[..., 0]
+    breathe()
     ink = (work <= level) & (work < 0.92 * paper) | (work < _SOLID * paper)
     return np.where(ink, INK, PAPER).astype(np.uint8)
 

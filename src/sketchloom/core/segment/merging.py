@@ -10,6 +10,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.patching import faces_within
 
@@ -104,6 +105,7 @@ def _places(runs, area, which):
 
 def neighbours(faces) -> tuple[np.ndarray, np.ndarray]:
     """Pairs (P, 2) of touching faces, both ways round, and the cracks each pair shares (P,)."""
+    breathe()
     _height, width = faces.shape
     flat = faces.ravel()
     at = np.flatnonzero(faces[1:] != faces[:-1])

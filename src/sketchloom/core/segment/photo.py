@@ -11,7 +11,8 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import to_hex
-from sketchloom.core.base.progress import QUIET, Part
+from sketchloom.core.base.progress import QUIET, Part, breathe
+from sketchloom.core.base.raster import strips
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment.tone import tones
@@ -19,8 +20,6 @@ from sketchloom.core.segment.tone import tones
 _EDGE = 14.0
 """Spread of tone, 0 to 255, above which a change counts as an edge and is kept."""
 _LINE_DARKER, _LINE_RAMP = 10.0, 4.0
-_STRIP_PX = 2_000_000
-"""Pixels worked on in one go: a photo of 45 megapixels would take gigabytes at once. Half as many are no slower."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -93,16 +92,6 @@ def _smoothed(grey, side, sigma):
     return value
 
 
-def strips(shape, reach: int):
-    """Rows of a picture some at a time: slices of what is made, and of what it is made from, ``reach`` rows beyond it.
-    """
-    height, width = shape[:2]
-    rows = max(_STRIP_PX // max(width, 1), 4 * reach, 1)
-    for top in range(0, height, rows):
-        end = min(top + rows, height)
-        yield slice(top, end), slice(max(top - reach, 0), min(end + reach, height))
-
-
 def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = False, *, progress=QUIET) -> Steps:
     """Draw a picture in a few flat tones.
 
@@ -155,7 +144,8 @@ def _colours(picture, value, levels):
     """Mean colour of each step, all different."""
     steps = len(levels) + 1
     count, total = np.zeros(steps), np.zeros((steps, 3))
-    for rows, _ in strips(value.shape, 0):
+    for rows, _ in strips(value.shape):
+        breathe()
         band = np.searchsorted(levels, value[rows], side="left").ravel()
         if picture.alpha is not None:
             band = np.where(picture.alpha[rows].ravel() >= 128, band, steps)

@@ -8,6 +8,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, srgb_to_lab, to_ycc
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.segment.modes import seeds as find_seeds
 
 _THIN_DELTA = 14.0
@@ -49,6 +50,7 @@ def mixture_mask(field, y, x, noise: float = 0.0) -> np.ndarray:
     def dot(a, b):
         return np.einsum("ij,ij->i", a, b)
     for step in (2, 2 * across, 2 * across + 2, 2 * across - 2):
+        breathe()
         one = framed[at - step].astype(np.float32)
         line = framed[at + step] - one
         from_one = here - one
@@ -190,6 +192,7 @@ def _in_strips(rgb, work, kind):
     made = np.empty((height, width), kind)
     rows = max(1, _STRIP_PX // width)
     for top in range(0, height, rows):
+        breathe()
         part = rgb[top:top + rows]
         made[top:top + rows] = work(part.reshape(-1, 3).astype(np.float32)).reshape(part.shape[:2])
     return made

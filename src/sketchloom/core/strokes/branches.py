@@ -8,6 +8,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components, dijkstra
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import breathe
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -35,12 +36,14 @@ def find_branches(line) -> Branches:
     line = _without_stairs(line)
     degree = cv2.filter2D(line.astype(np.float32), cv2.CV_32F, np.ones((3, 3), np.float32),
                           borderType=cv2.BORDER_CONSTANT).astype(int) - 1
+    breathe()
     meeting = line & (degree >= 3)
     count, where = cv2.connectedComponents(meeting.astype(np.uint8), connectivity=8)
     y, x = np.nonzero(meeting)
     of = where[y, x] - 1
     size = np.maximum(np.bincount(of, minlength=count - 1), 1)
     meeting_xy = np.stack([np.bincount(of, v + 0.5, count - 1) / size for v in (x, y)], -1)
+    breathe()
     chain = line & ~meeting
     y, x = np.nonzero(chain)
     if len(y) == 0:
@@ -69,6 +72,7 @@ def _without_stairs(line):
     """Without the corner pixels of stairs, which would look like meetings."""
     line = line.copy()
     for dy, dx in ((1, 1), (1, -1), (-1, 1), (-1, -1)):
+        breathe()
         up, side = np.roll(line, dy, 0), np.roll(line, dx, 1)
         opposite = np.roll(np.roll(line, -dy, 0), -dx, 1)
         away_up, away_side = np.roll(line, -dy, 0), np.roll(line, -dx, 1)

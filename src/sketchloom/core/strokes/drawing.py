@@ -5,11 +5,14 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.strokes.strokes import Strokes
 
 _SPACING = 0.25
 """Spacing of samples along a stroke drawn anew."""
+_TOGETHER = 200_000
+"""Pixels whose distance is looked up at once: less than a tenth of a second, after which the work may be stopped."""
 
 
 def drawn(strokes: Strokes, width_px: float, shape) -> np.ndarray:
@@ -33,9 +36,12 @@ def cover_along(points, width_px: float, shape) -> np.ndarray:
     near[y, x] = 0
     away = cv2.distanceTransform(near, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
     row, col = np.nonzero(away <= 0.5 * width_px + 2.0)
-    distance, _ = cKDTree(points).query(np.stack([col + 0.5, row + 0.5], -1), workers=-1)
-    cover = np.zeros(shape, np.float32)
-    cover[row, col] = np.clip(0.5 * width_px - distance + 0.5, 0, 1)
+    tree, cover = cKDTree(points), np.zeros(shape, np.float32)
+    for begin in range(0, len(row), _TOGETHER):
+        breathe()
+        here = row[begin:begin + _TOGETHER], col[begin:begin + _TOGETHER]
+        distance, _ = tree.query(np.stack([here[1] + 0.5, here[0] + 0.5], -1), workers=-1)
+        cover[here] = np.clip(0.5 * width_px - distance + 0.5, 0, 1)
     return cover
 
 

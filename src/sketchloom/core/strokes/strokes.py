@@ -6,6 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import segment_lengths
 from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.planar.junctions import Polylines
@@ -54,6 +55,7 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     """
     half = cv2.distanceTransform(np.pad(ink, 1).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
     found = find_branches(thinned(ink))
+    breathe()
     here = np.floor(found.xy).astype(int)
     own_half = half[here[:, 1], here[:, 0]] - 0.5 if len(here) else np.empty(0)
     meeting_half = _at(half, found.meeting_xy)

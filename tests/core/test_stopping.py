@@ -1,0 +1,75 @@
+"""Work deep inside says that it can be stopped, also in threads."""
+
+import threading
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from hypothesis.extra.numpy import arrays
+
+from sketchloom.core.base import parallel
+from sketchloom.core.base.errors import Cancelled
+from sketchloom.core.base.progress import Part, breathe, watched
+from sketchloom.core.strokes.thinning import _FIRST, _SECOND, neighbour_code, thinned
+
+
+class _Told:
+    def __init__(self, stop_after=None):
+        self.said, self.stop_after = [], stop_after
+
+    def step(self, done, total, label):
+        self.said.append((done, total, label))
+        if self.stop_after is not None and len(self.said) > self.stop_after:
+            raise Cancelled
+
+
+def test_what_breathes_says_the_last_step_again():
+    told = _Told()
+    breathe()  # nobody watches
+    with watched(told) as progress:
+        Part(progress, 0.5, 1.0).step(1, 2, "half of the second half")
+        breathe()
+    breathe()
+    assert told.said == [(0.75, 1.0, "half of the second half")] * 2
+
+
+def test_threads_are_watched_and_stopped(monkeypatch):
+    monkeypatch.setattr(parallel, "THREADS", 2)
+    names = set()
+
+    def work(part):
+        names.add(threading.current_thread().name)
+        breathe()
+        return part
+    told = _Told()
+    with watched(told):
+        assert parallel.in_threads(work, range(6)) == list(range(6))
+    assert len(told.said) == 12 and threading.current_thread().name not in names
+    with pytest.raises(Cancelled), watched(_Told(stop_after=3)):
+        parallel.in_threads(work, range(100))
+
+
+@settings(deadline=None, max_examples=60)
+@given(arrays(bool, st.tuples(st.integers(1, 24), st.integers(1, 24))))
+def test_thinning_wears_away_what_the_paper_says(ink):
+    """Zhang and Suen's half steps over the whole picture, as the paper has them, leave the same line."""
+    line, changed = np.pad(ink, 1).astype(np.uint8), True
+    while changed:
+        changed = False
+        for table in (_FIRST, _SECOND):
+            gone = table[neighbour_code(line)] & (line > 0)
+            line[gone] = 0
+            changed |= bool(gone.any())
+    whole = line[1:-1, 1:-1] > 0
+    found = thinned(ink)
+    assert (found >= whole).all()
+    # beside it only the one pixel that stands for a piece worn away altogether
+    assert not (found & ~whole & _near(whole)).any()
+
+
+def _near(line):
+    framed = np.pad(line, 1)
+    height, width = line.shape
+    return np.any([framed[1 + dy:1 + dy + height, 1 + dx:1 + dx + width]
+                   for dy in (-1, 0, 1) for dx in (-1, 0, 1)], axis=0)
