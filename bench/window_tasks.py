@@ -10,7 +10,7 @@ import numpy as np
 from sketchloom.files.report import peak_mb
 
 
-def reports(path) -> dict:
+def reports(path, reading="auto") -> dict:
     """How long the longest stretch without a report is, seconds, and the most memory, of one headless evaluation."""
     from sketchloom.core.picture.decode import decode, read_bytes
     from sketchloom.evaluate.pipeline import Pipeline
@@ -23,7 +23,7 @@ def reports(path) -> dict:
         def step(self, done, total, label):
             times.append(time.perf_counter())
 
-    work = Pipeline().evaluate(picture, Recipe(), progress=Watch())
+    work = Pipeline().evaluate(picture, Recipe(reading=reading), progress=Watch())
     times.append(time.perf_counter())
     return {"longest": float(np.diff(times).max()), "total": times[-1] - times[0], "peak_mb": peak_mb(),
             "reading": work.reading}
@@ -109,5 +109,5 @@ def handle(path) -> dict:
 
 if __name__ == "__main__":
     sys.stdout.write(
-        json.dumps({"reports": reports, "cut_offs": cut_offs, "handle": handle}[sys.argv[1]](sys.argv[2])) + "\n"
+        json.dumps({"reports": reports, "cut_offs": cut_offs, "handle": handle}[sys.argv[1]](*sys.argv[2:])) + "\n"
     )

@@ -56,6 +56,16 @@ _REMEMBER_MS = 1500
 _others: set = set()  # windows opened from another one live as long as they are shown
 
 
+_PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, ReleasePanel)
+
+
+def _tight(layout):
+    """A layout without margins or spaces."""
+    layout.setContentsMargins(0, 0, 0, 0)
+    layout.setSpacing(0)
+    return layout
+
+
 class Window(QMainWindow):
     """The main window."""
 
@@ -86,54 +96,47 @@ class Window(QMainWindow):
             self._demo_menu.addAction(told(one.title)).triggered.connect(lambda _=False, k=one.key: self.open_demo(k))
         action_table.fill_menus(self.menuBar(), self.actions_by_name,
                                 {"recent": self._recent_menu, "demo": self._demo_menu})
+        # outer parts before inner ones, in reading order: what goes from one parent to another is styled all anew
+        body = QWidget()
+        self.setCentralWidget(body)
+        whole, upper, centre = _tight(QVBoxLayout(body)), _tight(QHBoxLayout()), _tight(QVBoxLayout())
+        whole.addLayout(upper, 1)
         self.rail = Rail((
             (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Clean"), "brush"),
             (self.tr("Layers"), "stack-2"), (self.tr("Release"), "file-export")))
-        self.bar = BenchBar(self.actions_by_name)
-        self.notices = Notices()
-        self.bench, self.welcome = Bench(), Welcome(DEMOS)
-        self.middle = QStackedWidget()
-        self.middle.addWidget(self.welcome)
-        self.middle.addWidget(self.bench)
-        self.stack_view, self.section = StackView(), SectionStrip()
-        self.middle.addWidget(self.stack_view)
-        self.section.hide()
-        self.variants = VariantsStrip()
-        self.variants.hide()
-        self.findings = FindingsLine()
-        self.panels = (SourcePanel(), TracePanel(), CleanPanel(), LayersPanel(), ReleasePanel())
-        for stage, panel in zip(STAGES, self.panels, strict=True):
-            panel.place(PlacedBox(stage))
+        upper.addWidget(self.rail)
+        upper.addLayout(centre, 1)
+        self._build_centre(centre)
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
         self.settings.setFixedWidth(PANEL_WIDTH)
-        for panel in self.panels:
-            self.settings.addWidget(panel)
-            # words are longer in some languages; what once needed the width keeps it, so that nothing jumps
-            panel.needs.connect(lambda width: self.settings.setFixedWidth(max(width, self.settings.minimumWidth())))
-        self.drop_hint = DropHint(self)
-        self._arrange()
-
-    def _arrange(self):
-        centre = QVBoxLayout()
-        centre.setContentsMargins(0, 0, 0, 0)
-        centre.setSpacing(0)
-        for part in (self.notices, self.bar, self.middle, self.section, self.variants):
-            centre.addWidget(part, 1 if part is self.middle else 0)
-        upper = QHBoxLayout()
-        upper.setContentsMargins(0, 0, 0, 0)
-        upper.setSpacing(0)
-        upper.addWidget(self.rail)
-        upper.addLayout(centre, 1)
         upper.addWidget(self.settings)
-        whole = QVBoxLayout()
-        whole.setContentsMargins(0, 0, 0, 0)
-        whole.setSpacing(0)
-        whole.addLayout(upper, 1)
+        self.panels = tuple(self._add_panel(kind(), stage) for kind, stage in zip(_PANELS, STAGES, strict=True))
+        self.findings = FindingsLine()
         whole.addWidget(self.findings)
-        body = QWidget()
-        body.setLayout(whole)
-        self.setCentralWidget(body)
+        self.drop_hint = DropHint(self)
+
+    def _build_centre(self, centre):
+        self.notices = Notices()
+        centre.addWidget(self.notices)
+        self.bar = BenchBar(self.actions_by_name)
+        centre.addWidget(self.bar)
+        self.middle = QStackedWidget()
+        centre.addWidget(self.middle, 1)
+        self.welcome, self.bench, self.stack_view = Welcome(DEMOS), Bench(), StackView()
+        for view in (self.welcome, self.bench, self.stack_view):
+            self.middle.addWidget(view)
+        self.section, self.variants = SectionStrip(), VariantsStrip()
+        for strip in (self.section, self.variants):
+            strip.hide()
+            centre.addWidget(strip)
+
+    def _add_panel(self, panel, stage):
+        self.settings.addWidget(panel)
+        panel.place(PlacedBox(stage))
+        # words are longer in some languages; what once needed the width keeps it, so that nothing jumps
+        panel.needs.connect(lambda width: self.settings.setFixedWidth(max(width, self.settings.minimumWidth())))
+        return panel
 
     def _handlers(self):
         return {

@@ -1,7 +1,9 @@
 """Words on the command line."""
 
 import sys
+from importlib import import_module
 from pathlib import Path
+from threading import Thread
 
 from sketchloom import __version__
 from sketchloom.command.exits import DONE, WRONG_WORDS, complain
@@ -32,10 +34,25 @@ def main(words=None) -> int:
     unknown = [w for w in words if w.startswith("-")]
     if unknown:
         return complain(f"{unknown[0]} is not a word this command knows; loom --help lists them.", WRONG_WORDS)
-    from sketchloom.app import start
-
+    start = window_start()
     if words[:1] == ["demo"]:
         return start.run([], demo=True)
     if words[:1] == ["screenshots"]:
         return start.screenshots(Path(words[1]) if len(words) > 1 else None)
     return start.run(words)
+
+
+_FOR_NUMBERS = ("numpy", "cv2", "scipy.sparse.csgraph", "scipy.spatial")
+_FOR_WINDOWS = ("PySide6.QtWidgets", "PySide6.QtSvg")
+
+
+def window_start():
+    """The module that starts the window; the libraries for numbers load while those for windows do."""
+    loading = Thread(target=lambda: [import_module(name) for name in _FOR_NUMBERS])
+    loading.start()
+    try:
+        for name in _FOR_WINDOWS:
+            import_module(name)
+    finally:
+        loading.join()
+    return import_module("sketchloom.app.start")

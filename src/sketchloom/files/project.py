@@ -24,7 +24,9 @@ _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
 _MAX_SETTINGS_BYTES = 32 * 2**20
 """Guards against hostile archives."""
 _MAX_PREVIEW_BYTES = 16 * 2**20
+"""A preview is 512 px: what claims more is not one of ours."""
 _MAX_MEMBERS = 64
+"""A project holds its recipe, a preview and its pages."""
 _SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),
                     (b"II", ".tif"), (b"MM", ".tif"), (b"GIF8", ".gif"), (b"%PDF-", ".pdf"), (b"<", ".svg"))
 

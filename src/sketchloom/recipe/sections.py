@@ -27,8 +27,11 @@ SIDES = ("width", "height")
 MAX_COLOURS = 24
 """Colours at most: more are no sheets a person lays."""
 MIN_SIZE_MM, MAX_SIZE_MM = 2.0, 10_000.0
+"""From a charm to a roll: beyond either a number is a slip of the hand."""
 MIN_DETAIL_MM, MAX_DETAIL_MM = 0.0, 100.0
+"""None at all, to a detail as large as a hand; beyond it nothing would be left."""
 MIN_TONES, MAX_TONES = 2, 8
+"""Fewer are no shading; more tones of one colour no eye tells apart in layers (common practice, no source)."""
 MAX_PENS = 4
 """Pens that line art is told apart by."""
 MAX_EDITS = 20_000
@@ -38,7 +41,9 @@ MAX_PLACES = 1000
 MAX_LAYERS = 1000
 """Layers of one work; a guard against hostile files."""
 MAX_OVERLAP_MM, MAX_SHEET_MM = 2.0, 50.0
+"""An overlap hides a slip of the hand in laying; a sheet is board at most."""
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
+"""Pages of a document, and dots per inch it is drawn with; a guard against hostile files."""
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 MAX_RULES = 200

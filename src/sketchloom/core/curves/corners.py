@@ -16,6 +16,8 @@ from sketchloom.core.planar.junctions import Polylines
 TURN_RAD = np.radians(24.0)
 """Least turning of a corner beyond what the bends beside it explain."""
 _SLACK_PX, _SLACK_PER_SCATTER, _MOST_SLACK_PX = 0.1, 4.0, 0.4
+"""Sides may miss their corner by so much, and by so much more for each pixel of scatter, but not by more than the last.
+"""
 _CUT_SHARE, _MOST_CUT_PX = 0.9, 0.42
 """A right-angled corner comes within 0.4 px of its point when a box filter draws it, and within
 0.9 px as a polyline through its last clean points; blunter ones nearer. A bend of radius r and

@@ -22,6 +22,8 @@ _GAP = 2
 _ABOUT = 0.5
 """An edit that takes this share of an arc along is about it."""
 _TOOTH, _TOOTH_POINTS = 8.0, 80
+"""Boundary that leaves a stretch for no more points, and comes back no farther along than so many times its width, is
+a tooth of the same stretch."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

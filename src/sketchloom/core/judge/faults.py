@@ -19,13 +19,20 @@ _VIEW_PX = 1100
 _LEAST_SKEW_DEG, _LEAST_SURE = 0.25, 0.45
 """A lean of less is not worth a turn of all pixels, and one less sure than this may be the drawing's own."""
 _UNEVEN = 0.07
+"""Light that falls off by less of the paper's brightness is no fault worth a step; the faults that
+`loom bench choices` makes by rule hold it."""
 _BLOCKY = 1.12
+"""Steps at block borders are so many times those beside them where compression is seen; the same bench holds it."""
 _PALE = 88
+"""Ink nearer to its paper than this, of 255, is pale: about a third of the way to black, as pencil is."""
 _PAPER_LUMA = 120
+"""What is darker in the middle of its tones is no paper, however grey the light was."""
 _TEXTURE = 1.8
+"""Strength of paper texture, of 255, from which it is told; grain of a scanner stays below (the same bench)."""
 _FRAME_SHARE = 0.09
 """Share of a side that a frame around a picture takes at most."""
 _DOUBLE_SHARE, _DOUBLE_INK = 0.009, 0.6
+"""Gaps of double outlines are at most such a share of the long side, and so much of the ink lies beside one."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -9,6 +9,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components, dijkstra
 
 from sketchloom.core.base.colour import srgb_to_lab, to_hex
+from sketchloom.core.base.raster import counted
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.layers.ways import COLOURS, NESTED, SIZE, TOUCHING
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -51,7 +52,7 @@ def face_colours(planar: PlanarMap, rgb) -> np.ndarray:
     kernel = np.ones((3, 3), np.uint8)
     wide = faces.astype(np.float32) if planar.face_count < 2**24 else faces.astype(np.float64)
     inner = cv2.dilate(wide, kernel) == cv2.erode(wide, kernel)
-    count = np.bincount(faces[inner], minlength=planar.face_count)
+    count = counted(faces, planar.face_count, inner)
     use = inner | (count == 0)[faces]
     own, pixels = faces[use], np.asarray(rgb)[use]
     count = np.maximum(np.bincount(own, minlength=planar.face_count), 1)

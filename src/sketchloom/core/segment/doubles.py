@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from sketchloom.core.base.raster import counted
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 
@@ -98,7 +99,7 @@ def made_one(labels, limit_px: float, way: str) -> np.ndarray:
         out[found.mask] = table[nearest[found.mask]]
         return out
     pairs, length = neighbours(faces)
-    area = np.bincount(faces.ravel(), minlength=len(face_label))
+    area = counted(faces, len(face_label))
     outside = np.zeros(len(face_label), bool)
     outside[np.unique(np.concatenate([faces[0], faces[-1], faces[:, 0], faces[:, -1]]))] = True
     use = thin[pairs[:, 0]] & ~thin[pairs[:, 1]]

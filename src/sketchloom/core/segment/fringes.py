@@ -4,6 +4,7 @@ import numpy as np
 
 from sketchloom.core.base.colour import to_ycc
 from sketchloom.core.base.progress import breathe
+from sketchloom.core.base.raster import counted
 from sketchloom.core.planar.cracks import face_image
 from sketchloom.core.segment.merging import neighbours
 
@@ -25,7 +26,7 @@ def dissolve_fringes(labels, values, flat, field):
     """
     faces, face_label = face_image(labels)
     count = len(face_label)
-    solid = np.bincount(faces[flat], minlength=count)
+    solid = counted(faces, count, flat)
     suspects = np.flatnonzero(solid == 0)
     if len(suspects) == 0:
         return labels
@@ -70,8 +71,8 @@ def dissolve_bleeding(labels, values, field, noise):
         inside[a] &= same
         inside[b] &= same
     breathe()
-    area = np.bincount(faces.ravel(), minlength=count)
-    core = np.bincount(faces[inside], minlength=count)
+    area = counted(faces, count)
+    core = counted(faces, count, inside)
     speck = (core <= 0.4 * area) & (area <= _SPECK_PX)
     suspects = np.flatnonzero((core <= 0.12 * area) | speck)
     pairs, length = neighbours(faces)
@@ -122,7 +123,7 @@ def dissolve_faint(labels, values, field):
     they are seen."""
     faces, face_label = face_image(labels)
     count = len(face_label)
-    area = np.bincount(faces.ravel(), minlength=count)
+    area = counted(faces, count)
     suspects = np.flatnonzero(area <= _FAINT_PX)
     if len(suspects) == 0:
         return labels

@@ -8,6 +8,7 @@ from sketchloom.core.picture.preparing.light import paper_light
 from sketchloom.core.segment.tone import INK, PAPER
 
 K, R = 0.2, 128.0
+"""Of the method named below: the weight of the spread, and the largest spread of grey values."""
 _SHARE = 0.08
 """Window of the local cut-off, as a share of the shorter side: wider than any stroke."""
 _SOLID = 0.35

@@ -7,6 +7,7 @@ from sketchloom.core.base.colour import ciede2000, srgb_to_lab
 _SEED_LIMIT = 160
 """Candidates for colours at most."""
 _PLAIN_SHARE, _PLAIN_SHARE_NOISY = 0.0008, 0.003
+"""A mode of less of the pixels is looked at for no valley; under noise the second."""
 _VALLEY, _VALLEY_NOISY = 0.1, 0.2
 """Pixels between two colours, as a share of those of the rarer one; compression fills valleys."""
 _MOST_PLAIN = 40

@@ -22,14 +22,18 @@ from sketchloom.core.segment.tone import tones
 MAX_COLOURS = 24
 """Colours that a palette has at most, as the recipe says."""
 _SEED_DELTA = 1.5
+"""Seeds nearer to each other (CIEDE2000) are one: what exact files repeat within a flat colour by rounding."""
 _SAME_COST = 2.0
+"""Merging two colours at less cost loses nothing that is seen; `loom bench choices` and `quality` hold it."""
 _TWO_DELTA = 1.9
 """Two separate colours this far apart stay two; 2.3 is one just noticeable difference in
 CIELAB (Mahy, Van Eycken, Oosterlinck 1994)."""
 _LARGE_PX = 3_000_000
 """Larger pictures are thinned for what is counted only."""
 _FAINT, _QUIET = 14, 32
+"""Local ranges below the first are faint, below the second no edge, of 255."""
 _MUCH_FAINT = 0.5
+"""Noise is everywhere: faint ranges are at least this share of the others, else they are soft edges."""
 _LEAST_SHARE = 0.0004
 """Fewer flat pixels than this share are no colour by themselves."""
 _SAMPLE = 20_000

@@ -3,6 +3,7 @@
 import cv2
 import numpy as np
 
+from sketchloom.core.base.raster import counted
 from sketchloom.core.picture.places import polygon_mask
 from sketchloom.core.planar.cracks import face_image
 
@@ -39,8 +40,8 @@ def with_finer(labels, other, points) -> np.ndarray:
     """
     faces, face_label = face_image(other)
     inside = polygon_mask(points, labels.shape)
-    area = np.bincount(faces.ravel(), minlength=len(face_label))
-    within = np.bincount(faces[inside], minlength=len(face_label))
+    area = counted(faces, len(face_label))
+    within = counted(faces, len(face_label), inside)
     taken = (within > 0.5 * area)[faces]
     return np.where(taken, other, labels)
 

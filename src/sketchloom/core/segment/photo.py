@@ -20,6 +20,7 @@ from sketchloom.core.segment.tone import tones
 _EDGE = 14.0
 """Spread of tone, 0 to 255, above which a change counts as an edge and is kept."""
 _LINE_DARKER, _LINE_RAMP = 10.0, 4.0
+"""A line is darker than what is around it by so much, of 255, and sets in over so much."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -10,8 +10,11 @@ from sketchloom.core.planar.cracks import face_runs
 _SPAN = 0.3
 """Side of the preview, as a share of the picture's long side."""
 _REACH = 0.8
+"""Details this near to each other, in sides of the preview, are seen in it together."""
 _LEAST_SHARE = 1 / 12
+"""A detail of less of the smallest area is a speck, however strong."""
 _TONES_APART, _TONES_AROUND = 2, 1.4
+"""Strong is what is so many tones from what takes it in, or from the mean around it, as the light in an eye is."""
 _AROUND = 3.0
 """Half the side of what counts as around, in radii of the smallest detail."""
 _CENTRE = (0.5, 0.4)

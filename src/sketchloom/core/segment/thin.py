@@ -12,6 +12,7 @@ from sketchloom.core.base.progress import breathe
 from sketchloom.core.segment.modes import seeds as find_seeds
 
 _THIN_DELTA = 14.0
+"""A colour that only thin strokes have is so far (CIEDE2000) from all known ones; nearer ones may be soft edges."""
 _SAMPLE = 10_000
 """Pixels that vote for thin colours."""
 _AROUND = np.ones((11, 11), np.uint8)
@@ -21,12 +22,16 @@ _MOST_KNOWN = 16
 _MOST_MODES = 80
 """More modes are a picture without flat colours."""
 _NOISY_SHARE = 0.0007
+"""Under noise a thin colour needs this share of the picture."""
 _SMALL_SHARE = 0.02
+"""A mode of a larger share is no edge that bled."""
 _CORE = np.ones((3, 3), np.uint8)
 """A stroke's middle keeps a pixel when its rim is taken off."""
 _LARGE_PX = 3_000_000
 """Larger pictures are thinned."""
 _LEFT_FAR, _LEFT_DELTA, _LEFT_PX, _LEFT_SHARE = 45.0, 18.0, 12, 0.0004
+"""A left-over area is so far from every colour in sRGB, its pixels within the second (CIEDE2000) of each other, and as
+large as the third or the share of the picture; `loom bench quality` on compressed pictures holds them."""
 _INSIDE = np.ones((9, 9), np.uint8)
 """What keeps a pixel under this is no thin stroke."""
 _STRIP_PX = 250_000

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core.base.raster import filled, links_crossed
+from sketchloom.core.base.raster import counted, filled, links_crossed
 from sketchloom.core.curves.curveset import flatten, line_controls
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.merging import Cleaned, merge_small
@@ -78,7 +78,7 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
             links.append(link_code(one[apart], two[apart], drawn.size))
             link_groups.append(np.full(int(apart.sum()), len(groups)))
             groups.append((Chain(curve, False),))
-    area = np.bincount(faces.ravel(), minlength=len(face_label))
+    area = counted(faces, len(face_label))
     opened = face_label == opening
     face_label[opened] = ground_label
     labels = np.where(drawn == opening, ground_label, drawn).astype(labels.dtype)
