@@ -8,7 +8,7 @@ from pathlib import Path
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QApplication
 
-from sketchloom.app import languages, theme
+from sketchloom.app import languages, manners, theme
 from sketchloom.app.window import Window
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import put_demo_projects
@@ -26,6 +26,7 @@ def application() -> QApplication:
     app.setOrganizationName("sketch-loom")
     app.setDesktopFileName("sketch-loom")
     theme.apply(app)
+    manners.install(app)
     languages.install(app)
     return app
 

@@ -2,13 +2,12 @@
 
 from pathlib import Path
 
-from PySide6.QtCore import QEvent, QSettings, Qt, QTimer
+from PySide6.QtCore import QSettings, Qt, QTimer
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
     QApplication,
     QFileDialog,
     QHBoxLayout,
-    QLineEdit,
     QMainWindow,
     QMenu,
     QStackedWidget,
@@ -17,6 +16,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import actions as action_table
+from sketchloom.app import manners
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
 from sketchloom.app.hands.beside import Beside
@@ -210,7 +210,7 @@ class Window(QMainWindow):
         welcome.paste_wanted.connect(self.paste)
         welcome.file_wanted.connect(session.open_path)
         welcome.demo_wanted.connect(self.open_demo)
-        QApplication.instance().installEventFilter(self)
+        manners.of(QApplication.instance()).source_held.connect(self._hold_source)
 
     # -- opening ---------------------------------------------------------------------------
 
@@ -373,7 +373,6 @@ class Window(QMainWindow):
         QSettings().setValue("geometry", self.saveGeometry())
         if self._remember.isActive():
             self._remember_settings()
-        QApplication.instance().removeEventFilter(self)
         self.bench.close_lanes()
         self.session.close()
         event.accept()
@@ -617,16 +616,10 @@ class Window(QMainWindow):
     def show_help(self) -> None:
         HelpDialog(self).show()
 
-    def eventFilter(self, watched, event):
+    def _hold_source(self, held):
         """O held down shows the source alone, wherever the focus is."""
-        kind = event.type()
-        if kind in (QEvent.Type.KeyPress, QEvent.Type.KeyRelease) and event.key() == Qt.Key.Key_O \
-                and not event.modifiers() and self.isActiveWindow() \
-                and not isinstance(QApplication.focusWidget(), QLineEdit):
-            if not event.isAutoRepeat() and not self.bench.picking:
-                self.bench.show_source_only(kind == QEvent.Type.KeyPress)
-            return True
-        return super().eventFilter(watched, event)
+        if self.isActiveWindow() and not self.bench.picking:
+            self.bench.show_source_only(held)
 
     def keyPressEvent(self, event):
         if event.key() == Qt.Key.Key_Escape:

@@ -9,8 +9,10 @@ from threading import Thread
 
 from sketchloom.command import sheet_words, trace_words
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
-from sketchloom.core.base.errors import AppError, ExportError, PictureError, SettingError
+from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.base.said import said
+from sketchloom.core.formats.atomic import Care, refuse_clashes
+from sketchloom.files.writing import sweep
 
 _START = time.perf_counter()
 
@@ -27,16 +29,40 @@ def run(words) -> int:
         return complain(str(error), WRONG_WORDS)
     except PictureError as error:
         return complain(str(error), UNREADABLE)
+    care = _care(options)
+    try:
+        _refuse_names(options, care)
+    except ExportError as error:
+        return _told(options.inputs[0], error)
+    sweep(time.time())
     code, works = DONE, []
     for paths in [options.inputs] if options.as_layers else [[path] for path in options.inputs]:
         try:
-            work = _trace_one(paths, recipe, options)
+            work = _trace_one(paths, recipe, options, care)
             works += [work] if options.same_sheets else []  # others are not held: there may be many
         except (AppError, MemoryError) as error:
             code = max(code, _told(paths[0], error))
     if options.same_sheets and code == DONE:  # a sheet without one of the works would be a wrong sheet
-        return _write_shared(works, options)
+        return _write_shared(works, options, care)
     return code
+
+
+def _care(options) -> Care:
+    """What is read stays as it is, and what is in a folder already too, unless the words say otherwise."""
+    read = (*options.inputs, *([options.recipe] if options.recipe else ()))
+    return Care(tuple(Path(p) for p in read), replace=bool(options.replace or not options.out_dir))
+
+
+def _refuse_names(options, care):
+    """Raise ExportError for outputs that could destroy something, before anything is read."""
+    from sketchloom.files.release import safe_stem
+
+    named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe) if p]
+    if options.out_dir and not (options.as_layers or options.same_sheets):
+        # the first of several files that an input gives stands for all
+        named += [Path(options.out_dir) / f"{safe_stem(Path(p).stem)}.svg" for p in options.inputs]
+    splits = options.per_layer or options.per_piece or options.per_design or options.same_sheets
+    refuse_clashes(named, replace(care, replace=care.replace or bool(splits)))
 
 
 def _told(path, error) -> int:
@@ -44,24 +70,24 @@ def _told(path, error) -> int:
     if isinstance(error, MemoryError):
         return complain(f"{path}: does not fit into memory; use a smaller copy.", UNREADABLE)
     if isinstance(error, ExportError):
-        return complain(str(error), UNWRITABLE)
+        return complain(str(error), WRONG_WORDS if isinstance(error, ClashError) else UNWRITABLE)
     named = str(error) if hasattr(error, "path") else f"{path}: {error}"
     return complain(named, WRONG_WORDS if isinstance(error, SettingError) else UNREADABLE)
 
 
-def _write_shared(works, options) -> int:
+def _write_shared(works, options, care) -> int:
     from sketchloom.files import release
 
     try:
-        written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem))
+        written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem), care)
     except ExportError as error:
-        return complain(str(error), UNWRITABLE)
+        return _told(options.inputs[0], error)
     if not options.quiet:
         sys.stderr.write(f"{', '.join(str(p) for p in written)}: {len(works)} works on {len(written)} sheets\n")
     return DONE
 
 
-def _trace_one(paths, recipe, options):
+def _trace_one(paths, recipe, options, care):
     """The work of one input, or of several that are its layers; written, unless it is to share sheets with others."""
     # the libraries load while the picture is decoded
     loading = Thread(target=import_module, args=("sketchloom.evaluate.pipeline",))
@@ -75,7 +101,7 @@ def _trace_one(paths, recipe, options):
     timings = {"decode": time.perf_counter() - began}
     work = _evaluated(picture, recipe, options, paths[0], timings)
     if not options.same_sheets:
-        _write(work, paths[0], options, timings)
+        _write(work, paths[0], options, timings, care)
     return work
 
 
@@ -99,8 +125,7 @@ def _evaluated(picture, recipe, options, path, timings):
     return work
 
 
-def _write(work, path, options, timings):
-    from sketchloom.core.formats.atomic import write_whole
+def _write(work, path, options, timings, care):
     from sketchloom.files import release, report
 
     writing, stem = time.perf_counter(), Path(path).stem
@@ -114,12 +139,15 @@ def _write(work, path, options, timings):
         files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:
         files.append((Path(options.write_recipe), lambda: trace_words.recipe_bytes(work.recipe)))
-    written = release.write(files)
-    timings["write"] = time.perf_counter() - writing
-    timings["total"] = time.perf_counter() - _START
+
+    def told():
+        """The report, made last: it says how long the others took."""
+        timings["write"] = time.perf_counter() - writing
+        timings["total"] = time.perf_counter() - _START
+        return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare))
     if options.report:
-        made = report.report_of(work, str(path), timings, compared=options.compare)
-        write_whole(options.report, report.to_bytes(made))
+        files.append((Path(options.report), told))
+    written = release.write(files, care)
     if not options.quiet:
         _summary(work, written)
 

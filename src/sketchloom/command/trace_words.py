@@ -29,6 +29,7 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
+    p.add_argument("--replace", action="store_true", help="files that are in --out-dir already may be replaced")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
     p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
     p.add_argument("--per-design", action="store_true", help="one file per design on the page, in --out-dir")

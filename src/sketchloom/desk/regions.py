@@ -27,18 +27,17 @@ _FEW = 12
 """Regions that are named one by one."""
 
 
+def _build_of(work: Work):
+    """What else than the depth of its faces tells how a work looks."""
+    hidden = {plan.key for plan in work.plans if plan.hidden}
+    return work.mm_per_px, work.recipe.layering, hidden, bool(work.recipe.rims), work.draws_with_pens
+
+
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:
     """Boxes in mm of the faces that look different in another work of the same curves; None where too much is."""
-    if (
-        before.traced is not after.traced
-        or before.mm_per_px != after.mm_per_px
-        or before.recipe.layering != after.recipe.layering
-        or {p.key for p in before.plans if p.hidden} != {p.key for p in after.plans if p.hidden}
-        or before.recipe.rims
-        or after.recipe.rims
-        or before.draws_with_pens
-        or after.draws_with_pens
-    ):
+    if before.traced is not after.traced or _build_of(before) != _build_of(after) or after.recipe.rims:
+        return None
+    if after.draws_with_pens:
         return None
     looks = [np.append([plan.hex for plan in work.plans] or ["-"], "")[work.depth] for work in (before, after)]
     faces = np.flatnonzero(looks[0] != looks[1])

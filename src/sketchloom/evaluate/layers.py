@@ -169,6 +169,12 @@ class LayerStage:
         return region_edits.with_edits(planar, ground, hexes, [*hexes, "#ffffff"], self.move, self.recipe.edits,
                                        self.recipe.all_off)
 
+    def _pen_name(self, outline):
+        """By its width where there are several pens."""
+        if outline is None:
+            return word("pen lines", self.recipe.names_in)
+        return f"{word('pen', self.recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
+
     def _pen_layers(self, segmentation, planar):
         """A layer of open paths for each pen in place of sheets, the widest lowest."""
         ink, strokes, recipe = segmentation.entries[tone.INK].hex, segmentation.strokes, self.recipe
@@ -185,11 +191,7 @@ class LayerStage:
             if not mine.any() and number:
                 continue
             outline = pens.pen_outline(strokes, mine) if mine.any() else None
-            name = (
-                word("pen lines", recipe.names_in)
-                if count < 2 or outline is None
-                else f"{word('pen', recipe.names_in)} {outline.pen_px * self.mm_per_px:.2g} mm"
-            )
+            name = self._pen_name(outline if count > 1 else None)
             plans.append(LayerPlan(key, edit.name or name, edit.hex or ink, (tone.INK,), edit.left_out))
             if outline is not None and not edit.left_out:
                 layers.append(layering.pen_layer(plans[-1], outline, self.mm_per_px))

@@ -13,8 +13,8 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError, ProjectError, SettingError
 from sketchloom.core.base.said import said
-from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
+from sketchloom.files.writing import write_whole
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
 SCHEMA = (1, 4)

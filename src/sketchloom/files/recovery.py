@@ -8,10 +8,10 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.files.project import Project
 from sketchloom.files.user_data import data_folder
+from sketchloom.files.writing import write_whole
 from sketchloom.recipe.document import from_json, to_json
 
 _LOCK, _STATE, _SOURCE = "lock", "state.json", "source"

@@ -10,7 +10,7 @@ from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of, strand_of_lines, strand_of_rings
-from sketchloom.core.formats.atomic import refuse_target, write_together
+from sketchloom.core.formats.atomic import PLAIN, Care, refuse_target
 from sketchloom.core.formats.registry import Format, format_of, formats
 from sketchloom.core.formats.svg import layer_id
 from sketchloom.core.layers.designs import designs_of, shared_sheets, together_again
@@ -20,6 +20,7 @@ from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.evaluate.work import Work
+from sketchloom.files.writing import write_together
 
 MAX_PIECE_FILES = 2000
 """Files that one release writes at most."""
@@ -205,9 +206,14 @@ def _in_folder(drawings, folder, kind):
     return [(folder / f"{stem}{kind.suffix}", lambda d=drawing: kind.write(d)) for stem, drawing in drawings.items()]
 
 
-def write(files: Outgoing, *, progress=QUIET) -> list[Path]:
-    """Write files that belong together, all or none; raises ExportError, or Cancelled between two of them."""
-    return write_together(files, progress=progress)
+def write(files: Outgoing, care: Care = PLAIN, *, progress=QUIET) -> list[Path]:
+    """Write files that belong together, all or none; raises as ``atomic.write_together``."""
+    return write_together(files, care, progress=progress)
+
+
+def there_already(files: Outgoing) -> list[Path]:
+    """Files that would be replaced."""
+    return [path for path, _ in files if path.exists()]
 
 
 def refuse_empty(work: Work, target) -> None:

@@ -22,41 +22,15 @@ def peak_mb() -> float:
 
 def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool = False) -> dict:
     """Plain data of a report; see docs/formats.md for its keys. ``compared``: with what other choices would cost."""
-    picture = work.picture
-    entries = work.segmentation.entries
     return {
-        "source": {
-            "file": source_file,
-            "width_px": picture.width,
-            "height_px": picture.height,
-            "dpi": picture.dpi,
-            "mode": work.reading,
-            "fitness": [
-                {"code": f.code, "severity": f.severity, "message": f.message}
-                for f in work.findings
-                if f.code.startswith(_SOURCE_CODES)
-            ],
-        },
+        "source": _source(work, source_file),
         "palette": [
             {"hex": e.hex, "share": round(share, 6)}
-            for e, share in zip(entries, figures.label_shares(work), strict=False)
+            for e, share in zip(work.segmentation.entries, figures.label_shares(work), strict=False)
         ],
         "cells": work.traced.planar.face_count,
-        "layers": [
-            {
-                "name": layer.plan.name,
-                "hex": layer.plan.hex,
-                "pieces": layer.outline.pieces,
-                "holes": layer.outline.holes,
-                "segments": layer.outline.segments,
-                "cut_length_mm": round(layer.cut_length_mm, 3),
-                "area_mm2": round(layer.area_mm2, 3),
-                "min_feature_mm": None if layer.min_feature_mm is None else round(layer.min_feature_mm, 3),
-                "pen_mm": None if layer.outline.pen_px is None else round(layer.outline.pen_px * work.mm_per_px, 3),
-                **sheet,
-            }
-            for layer, sheet in zip(work.layers, _sheets(work), strict=False)
-        ],
+        "layers": [{**_layer(layer, work.mm_per_px), **sheet}
+                   for layer, sheet in zip(work.layers, _sheets(work), strict=False)],
         "layering": {
             "way": work.recipe.layering,
             "laid_on": work.recipe.laid_on,
@@ -76,20 +50,49 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         "strokes": [
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
         ],
-        "findings": [
-            {
-                "code": f.code,
-                "severity": f.severity,
-                "layer": f.layer,
-                "message": f.message,
-                "x_mm": None if f.x_px is None else round(f.x_px * work.mm_per_px, 3),
-                "y_mm": None if f.y_px is None else round(f.y_px * work.mm_per_px, 3),
-            }
-            for f in work.findings
-        ],
+        "findings": [_finding(f, work.mm_per_px) for f in work.findings],
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,
+    }
+
+
+def _source(work, source_file):
+    told = [{"code": f.code, "severity": f.severity, "message": f.message}
+            for f in work.findings if f.code.startswith(_SOURCE_CODES)]
+    return {
+        "file": source_file,
+        "width_px": work.picture.width,
+        "height_px": work.picture.height,
+        "dpi": work.picture.dpi,
+        "mode": work.reading,
+        "fitness": told,
+    }
+
+
+def _layer(layer, mm_per_px):
+    outline = layer.outline
+    return {
+        "name": layer.plan.name,
+        "hex": layer.plan.hex,
+        "pieces": outline.pieces,
+        "holes": outline.holes,
+        "segments": outline.segments,
+        "cut_length_mm": round(layer.cut_length_mm, 3),
+        "area_mm2": round(layer.area_mm2, 3),
+        "min_feature_mm": None if layer.min_feature_mm is None else round(layer.min_feature_mm, 3),
+        "pen_mm": None if outline.pen_px is None else round(outline.pen_px * mm_per_px, 3),
+    }
+
+
+def _finding(finding, mm_per_px):
+    return {
+        "code": finding.code,
+        "severity": finding.severity,
+        "layer": finding.layer,
+        "message": finding.message,
+        "x_mm": None if finding.x_px is None else round(finding.x_px * mm_per_px, 3),
+        "y_mm": None if finding.y_px is None else round(finding.y_px * mm_per_px, 3),
     }
 
 

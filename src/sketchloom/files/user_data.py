@@ -6,11 +6,9 @@ import logging
 from dataclasses import replace
 from pathlib import Path
 
-from platformdirs import user_data_path
-
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
+from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
 
 _RECENT = 12
@@ -19,11 +17,6 @@ _RECENT = 12
 _MAX_MATERIALS_BYTES = 1 << 20
 """A larger table is none of ours."""
 _log = logging.getLogger(__name__)
-
-
-def data_folder() -> Path:
-    """The user's data folder for this program, as the system has it; made when it is not there."""
-    return user_data_path("sketch-loom", appauthor=False, ensure_exists=True)
 
 
 def recent_files() -> list[Path]:

@@ -126,16 +126,20 @@ class Stacking(QObject):
                 desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets")
             )
 
+    def _untold(self, materials, heights, unit):
+        """How high the stack is, where that is a guess."""
+        untold = sum(m is None for m in materials)
+        if not heights or not untold:
+            return ""
+        return self.tr("{0} high; {1} without a material.").format(
+            format_length(heights[-1], unit), counted(untold, self.tr("1 sheet"), self.tr("{0} sheets")))
+
     def _show_look(self):
         """Sheets in the look of their material and with shadows, while the stage is seen and that is wanted."""
         box, work = self._panel.look, self._session.work
         families: tuple = ()
-        if (
-            work is None
-            or not self._is_seen
-            or work.draws_with_pens
-            or not (box.grain.isChecked() or box.shadows.isChecked())
-        ):
+        is_wanted = self._is_seen and (box.grain.isChecked() or box.shadows.isChecked())
+        if work is None or work.draws_with_pens or not is_wanted:
             self._bench.show_look(None)
         else:
             materials = [work.recipe.material_of(layer.plan.key) for layer in work.layers]
@@ -151,15 +155,7 @@ class Stacking(QObject):
                     tuple(n for n, layer in enumerate(work.layers) if layer.plan.hidden),
                 )
             )
-            untold = sum(m is None for m in materials)
-            self._panel.look.say(
-                self.tr("{0} high; {1} without a material.").format(
-                    format_length(heights[-1], work.recipe.unit),
-                    counted(untold, self.tr("1 sheet"), self.tr("{0} sheets")),
-                )
-                if heights and untold
-                else ""
-            )
+            box.say(self._untold(materials, heights, work.recipe.unit))
         self._view.stack.families = families
         self._view.stack.update()
 

@@ -8,7 +8,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from sketchloom.app.parts.widgets import button, label, plain_tip
+from sketchloom.app.parts.beside import hush_beside, say_beside
+from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import format_length, parse_length_mm
@@ -25,13 +26,14 @@ class LengthEdit(QLineEdit):
         self._low, self._high = low_mm, high_mm
         self._mm, self._unit = low_mm, "mm"
         self.editingFinished.connect(self._commit)
-        self.textEdited.connect(lambda: self._mark(False))
+        self.textEdited.connect(lambda: self.property("wrong") == "true" and self._mark(False))
 
     def show_value(self, mm: float, unit: str) -> None:
         self._mm, self._unit = mm, unit
         if not self.hasFocus() or not self.isModified():
             self.setText(format_length(mm, unit, 1 if unit == "mm" else 2))
-            self._mark(False)
+            if self.property("wrong") == "true":
+                self._mark(False)
 
     def _commit(self):
         if not self.isModified():
@@ -49,12 +51,40 @@ class LengthEdit(QLineEdit):
         self._mark(False)
         self.committed.emit(mm)
 
+    def keyPressEvent(self, event):
+        if event.key() == Qt.Key.Key_Escape and self.isModified():
+            self._restore()
+        else:
+            super().keyPressEvent(event)
+
+    def focusOutEvent(self, event):
+        super().focusOutEvent(event)  # takes what was typed, or says why not
+        if self.isModified() and event.reason() != Qt.FocusReason.PopupFocusReason:
+            self._restore(keep_reason=True)
+
+    def _restore(self, keep_reason=False):
+        """Back to the length that holds; the reason why what was typed does not stays to be read."""
+        self.setModified(False)
+        self.setText(format_length(self._mm, self._unit, 1 if self._unit == "mm" else 2))
+        self.setProperty("wrong", "false")
+        if not keep_reason:
+            hush_beside(self)
+        self.setAccessibleDescription("")
+        _look_anew(self)
+
     def _mark(self, wrong, why=""):
         self.setProperty("wrong", "true" if wrong else "false")
-        self.setToolTip(plain_tip(why))
+        if why:
+            say_beside(self, why)
+        else:
+            hush_beside(self)
         self.setAccessibleDescription(why)
-        self.style().unpolish(self)
-        self.style().polish(self)
+        _look_anew(self)
+
+
+def _look_anew(part):
+    part.style().unpolish(part)
+    part.style().polish(part)
 
 
 class NamedSlider(QWidget):

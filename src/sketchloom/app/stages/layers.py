@@ -406,7 +406,15 @@ class LayersPanel(Panel):
             self._name.setPlaceholderText(self.tr("click a layer"))
             self.selected.emit(None)
             return
+        self._show_its(plan, edit)
+        self._show_its_material(plan)
         place = self._work.plans.index(plan)
+        self._base.setEnabled(place > 0 and not edit.locked)
+        self._merge.setEnabled(place > 0 and not edit.locked)
+        self._unmerge.setEnabled(not edit.locked and any(e.merged_into == plan.key for e in self._recipe.layers))
+        self.selected.emit(plan.key)
+
+    def _show_its(self, plan, edit):
         self._lock.setChecked(edit.locked)
         self._hide.setChecked(edit.hidden)
         if not self._group.hasFocus():
@@ -415,16 +423,14 @@ class LayersPanel(Panel):
             self._name.setText(plan.name)
         self._colour.setIcon(swatch(plan.hex))
         self._out.setChecked(plan.left_out)
+        self._own.setCurrentIndex(max(self._own.findData(edit.layering), 0))
+
+    def _show_its_material(self, plan):
         material = self._recipe.material_of(plan.key)
         keys = [None, *(self._material.itemData(n).key for n in range(1, self._material.count()))]
         self._material.setCurrentIndex(keys.index(material.key) if material is not None and material.key in keys else 0)
         self._caution.setText("" if material is None else named(material.caution))
         self._caution.setVisible(bool(material is not None and material.caution))
-        self._own.setCurrentIndex(max(self._own.findData(self._recipe.edit_of(plan.key).layering), 0))
-        self._base.setEnabled(place > 0 and not edit.locked)
-        self._merge.setEnabled(place > 0 and not edit.locked)
-        self._unmerge.setEnabled(not edit.locked and any(e.merged_into == plan.key for e in self._recipe.layers))
-        self.selected.emit(plan.key)
 
     def announce(self) -> None:
         """Say again which layer is chosen."""

@@ -60,31 +60,38 @@ class Aside(QObject):
     def cancel(self) -> None:
         self.lane.forget()
 
+    def _answers(self, work):
+        """What can be asked of a work, in the order in which it is answered: name, signal and how it is made."""
+        colour, toned = work.reading == "colour", work.segmentation.cut_offs is not None
+        sheets = not work.draws_with_pens
+        return (
+            *(((LADDER, self.ladder, lambda: figures.ladder(work)),) if colour else ()),
+            *(((PIECES, self.pieces, lambda: self._pieces_of(work)),) if toned else ()),
+            (GAPS, self.gaps, lambda: self._gaps_of(work)),
+            *(((WAYS, self.ways, lambda: ways_compared(work)),
+               (WAYS, self.orders, lambda: orders_offered(work))) if sheets else ()),
+            (DOUBLES, self.doubles, lambda: figures.double_outlines(work)),
+        )
+
+    def _pieces_of(self, work):
+        key = ("pieces", work.segmentation.cut_offs, work.recipe.dark_is_ink)
+        return self._pipeline.keep(key, lambda: figures.pieces_and_holes(work))
+
+    def _gaps_of(self, work):
+        if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
+            self._gaps = work.segmentation.regions, lines.gaps(work)  # of one map only: it is large
+        return self._gaps[1]
+
     def _answer(self, progress, work, wanted):
         progress.pause(_CALM_S)  # a slider that still moves gives a newer work soon
+        answers = self._answers(work)
         found = variants.variants_of(work) if VARIANTS in wanted else ()
         if VARIANTS in wanted:
             self.variants_begin.emit(work, found)  # what is to come is seen at once
-        if LADDER in wanted and work.reading == "colour":
-            self.ladder.emit(work, figures.ladder(work))
-            progress.step(0, 1, "")
-        if PIECES in wanted and work.segmentation.cut_offs is not None:
-            key = ("pieces", work.segmentation.cut_offs, work.recipe.dark_is_ink)
-            self.pieces.emit(work, self._pipeline.keep(key, lambda: figures.pieces_and_holes(work)))
-            progress.step(0, 1, "")
-        if GAPS in wanted:
-            if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
-                self._gaps = work.segmentation.regions, lines.gaps(work)  # of one map only: it is large
-            self.gaps.emit(work, self._gaps[1])
-            progress.step(0, 1, "")
-        if WAYS in wanted and not work.draws_with_pens:
-            self.ways.emit(work, ways_compared(work))
-            progress.step(0, 1, "")
-            self.orders.emit(work, orders_offered(work))
-            progress.step(0, 1, "")
-        if DOUBLES in wanted:
-            self.doubles.emit(work, figures.double_outlines(work))
-            progress.step(0, 1, "")
+        for name, signal, make in answers:
+            if name in wanted:
+                signal.emit(work, make())
+                progress.step(0, 1, "")
         for one in found:
             try:
                 made, costs = variants.evaluated(self._pipeline, work, one, progress)

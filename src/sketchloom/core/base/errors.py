@@ -54,6 +54,10 @@ class ExportError(FileError):
     """An output cannot be written. Nothing is left half written."""
 
 
+class ClashError(ExportError):
+    """An output would be one of the inputs, or two outputs one file."""
+
+
 class FontError(FileError):
     """A font cannot be read, or cannot set what was asked for."""
 

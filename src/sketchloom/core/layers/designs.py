@@ -48,15 +48,15 @@ def designs_of(layers, apart_px: float) -> list[Design]:
     boxes = {n: shapely.union_all([areas[i] for i, o in enumerate(owner) if o == n]).bounds for n in set(owner)}
     height = max((b[3] - b[1] for b in boxes.values()), default=1.0)
     order = sorted(boxes, key=lambda n: (int((boxes[n][1] + boxes[n][3]) / 2 / max(0.6 * height, 1.0)), boxes[n][0]))
-    found = []
-    for number in order:
-        mine = []
-        for level, layer in enumerate(layers):
-            own = [piece for (lv, piece, _), o in zip(pieces, owner, strict=False) if lv == level and o == number]
-            if own:
-                mine.append(_with_outline(layer, together_again(own)))
-        found.append(Design(tuple(mine), _box(boxes[number])))
-    return found
+    return [Design(tuple(_its_layers(layers, pieces, owner, number)), _box(boxes[number])) for number in order]
+
+
+def _its_layers(layers, pieces, owner, number):
+    """Layers with the pieces of one design, those that have any."""
+    for level, layer in enumerate(layers):
+        own = [piece for (lv, piece, _), o in zip(pieces, owner, strict=False) if lv == level and o == number]
+        if own:
+            yield _with_outline(layer, together_again(own))
 
 
 def _box(values) -> tuple[float, float, float, float]:

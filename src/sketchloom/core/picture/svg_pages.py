@@ -211,15 +211,18 @@ def _refuse_explosions(root, name):
         )
 
 
+def _stated_in(text):
+    """A length of an attribute in inches, None where there is none."""
+    found = _LENGTH.match(text)
+    unit = found.group(2).lower() if found else None
+    return float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None
+
+
 def _size_in(root, name):
     """Width and height in inches: from the attributes, else from the view box."""
     box = [float(v) for v in re.findall(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?", root.get("viewBox", ""))]
     box = box[2:] if len(box) == 4 and box[2] > 0 and box[3] > 0 else None
-    sides = []
-    for _index, side in enumerate(("width", "height")):
-        found = _LENGTH.match(root.get(side, ""))
-        unit = found.group(2).lower() if found else None
-        sides.append(float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None)
+    sides = [_stated_in(root.get(side, "")) for side in ("width", "height")]
     if box is None:
         if None in sides:
             raise PictureError(name, said("this SVG states no size."), said("Save it with a width and a height."))

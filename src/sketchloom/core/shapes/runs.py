@@ -89,6 +89,20 @@ def visual_runs(text: str) -> list[Run]:
     Letters that scripts share (spaces, digits, points) go with the script before them. Runs are put in order by
     rule L2 of UAX 9: from the highest level down, what lies at it or above is turned round.
     """
+    runs = _runs_as_written(text)
+    for level in range(max((lv for lv, _ in runs), default=0), 0, -1):
+        at = 0
+        while at < len(runs):
+            end = at
+            while end < len(runs) and runs[end][0] >= level:
+                end += 1
+            runs[at:end] = runs[at:end][::-1]
+            at = max(end, at + 1)
+    return [run for _, run in runs]
+
+
+def _runs_as_written(text: str) -> list[tuple[int, Run]]:
+    """Runs of one level and one script with their levels, in the order of the text."""
     runs: list[tuple[int, Run]] = []
     for at, (letter, level) in enumerate(zip(text, embedding_levels(text), strict=False)):
         if level < 0:
@@ -104,12 +118,4 @@ def visual_runs(text: str) -> list[Run]:
             runs[-1] = level, Run(last[1].start, at + 1, level % 2 == 1, last[1].script or script)
         else:
             runs.append((level, Run(at, at + 1, level % 2 == 1, script)))
-    for level in range(max((lv for lv, _ in runs), default=0), 0, -1):
-        at = 0
-        while at < len(runs):
-            end = at
-            while end < len(runs) and runs[end][0] >= level:
-                end += 1
-            runs[at:end] = runs[at:end][::-1]
-            at = max(end, at + 1)
-    return [run for _, run in runs]
+    return runs

@@ -271,13 +271,17 @@ def _line_of(chain, ring, points, starts, outward, tip, ends, middle, meeting_xy
         return np.concatenate(parts), True, width
     # an end that runs into another stroke goes on to the middle of the meeting
     for (b, back), at_end in ((first, False), (last, True)):
-        side = (0 if back else 1) if at_end else (1 if back else 0)
+        side = int(at_end != bool(back))
         if ends[b, side] >= 0:
-            # straight on as far as the meeting: its own middle is moved by the strokes that meet
-            far = max(float((meeting_xy[ends[b, side]] - tip[b, side]) @ outward[b, side]), 1.0)
-            full = tip[b, side] + np.linspace(0, far, max(int(far), 1) + 1)[1:, None] * outward[b, side]
+            full = _on_to(meeting_xy[ends[b, side]], tip[b, side], outward[b, side])
             parts = [*parts, full] if at_end else [full[::-1], *parts]
     return np.concatenate(parts), False, width
+
+
+def _on_to(meeting, tip, outward):
+    """Points straight on from a tip as far as the meeting: its own middle is moved by the strokes that meet."""
+    far = max(float((meeting - tip) @ outward), 1.0)
+    return tip + np.linspace(0, far, max(int(far), 1) + 1)[1:, None] * outward
 
 
 def _bridge(start, start_way, end, end_way):

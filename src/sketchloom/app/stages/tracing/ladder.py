@@ -48,7 +48,6 @@ class Ladder(QTableWidget):
         self.cellEntered.connect(lambda row, _: self.pointed.emit(row))
         self.currentCellChanged.connect(lambda row, *_: self.hasFocus() and self.pointed.emit(row))
         self.cellClicked.connect(lambda row, _: self.chosen.emit(self._counts[row]))
-        self.cellActivated.connect(lambda row, _: self.chosen.emit(self._counts[row]))
 
     def leaveEvent(self, event):
         self.pointed.emit(-1)

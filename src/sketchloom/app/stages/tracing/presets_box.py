@@ -10,9 +10,9 @@ from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.formats.atomic import write_whole
 from sketchloom.core.picture.decode import read_bytes
 from sketchloom.files import user_data
+from sketchloom.files.writing import write_whole
 from sketchloom.recipe import presets
 
 
