@@ -29,12 +29,13 @@ from sketchloom.app.parts.findings_line import FindingsLine
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.notice import Notices
-from sketchloom.app.parts.rail import ATTENTION, BLOCKED, FINE, UNTOUCHED, Rail
+from sketchloom.app.parts.rail import ATTENTION, BLOCKED, FINE, UNKNOWN, UNTOUCHED, Rail
 from sketchloom.app.parts.scanner import ScannerDialog, scan_bytes
 from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.stack_view import StackView
 from sketchloom.app.parts.variants_strip import VariantsStrip
 from sketchloom.app.parts.welcome import DropHint, Welcome
+from sketchloom.app.parts.widgets import counted
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
@@ -48,6 +49,7 @@ from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.files.opening import READABLE, in_name_order
 from sketchloom.files.project import SUFFIX
+from sketchloom.files.release import unused_folder
 
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
 _GROUNDS = ("middle", "dark", "light")
@@ -174,6 +176,7 @@ class Window(QMainWindow):
         session.trouble.connect(self._show_trouble)
         session.saved.connect(lambda path: self._say("save", "done", self.tr("Saved: {0}").format(path)))
         session.written.connect(release.show_written)
+        session.in_the_way.connect(self._ask_replace)
         session.set_aside.connect(self._show_set_aside)
         session.stopped.connect(self._show_stopped)
         for panel in (source, trace, clean, layers, release):
@@ -346,6 +349,17 @@ class Window(QMainWindow):
             QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
             self.session.write(target, files, with_report, with_plan)
 
+    def _ask_replace(self, there, target, again):
+        """Files are there already: replace them, or write into a folder of its own."""
+        names = ", ".join(path.name for path in there[:3])
+        text = counted(len(there), self.tr("{0} is there already. Nothing was written.").format(names),
+                       self.tr("{0} files are there already: {1}. Nothing was written.").format("{0}", names))
+        fresh = unused_folder(target if target.is_dir() else target.parent, self.session.document.name)
+        self._say("write", "ask", text, (
+            (self.tr("Replace them"), lambda: again(target)),
+            (self.tr("Write into “{0}”").format(fresh.name),
+             lambda: again(fresh if target.is_dir() else fresh / target.name))))
+
     def ask_shared(self) -> None:
         """Other works that share sheets with this one, and where the files go."""
         names = " ".join(f"*{s}" for s in READABLE)
@@ -434,7 +448,7 @@ class Window(QMainWindow):
         self.notices.drop("evaluate")
         for panel in self.panels:
             panel.setEnabled(True)
-        self.findings.show_findings(())
+        self._show_unknown()
         self.bench.setFocus()
 
     def _show_document(self):
@@ -461,6 +475,7 @@ class Window(QMainWindow):
         self._shown_in = set()
         self._fill_panel()
         if shown.coarse:
+            self._show_unknown()
             return
         self.findings.show_findings(shown.work.findings)
         self._show_states()
@@ -482,12 +497,21 @@ class Window(QMainWindow):
             self.panels[self.stage].show_work(latest.work)
             self.panels[self.stage].placed.show_work(latest.work)
 
+    def _show_unknown(self):
+        """A preview is shown, or nothing yet: what is to be looked at is not known."""
+        self.findings.show_unknown(self.tr("What there is to look at is known once the exact result is there."))
+        self._show_states()
+
     def _show_states(self):
-        work = self.session.latest.work if self.session.latest is not None else None
+        latest = self.session.latest
+        work = latest.work if latest is not None else None
+        is_open = self.session.document is not None
         for number, stage in enumerate(STAGES):
             found = [f for f in (work.findings if work else ()) if f.rule.stage == stage]
-            count = sum(f.severity == WARN for f in found)
-            if work is None or number not in self._visited:
+            count = len({f.code for f in found if f.severity == WARN})  # kinds, as the list has a row for each
+            if is_open and (latest is None or latest.coarse):
+                state = UNKNOWN
+            elif work is None or number not in self._visited:
                 state = UNTOUCHED
             elif any(f.severity == STOP for f in found) or (number == RELEASE and not work.layers):
                 state = BLOCKED
@@ -507,8 +531,14 @@ class Window(QMainWindow):
             self._say(topic, "trouble", text)
 
     def _show_stopped(self):
-        self._say("stopped", "ask", self.tr("Stopped. The bench shows the result before this change."),
-                  ((self.tr("Trace again"), self.session.evaluate),))
+        latest = self.session.latest
+        if latest is None:
+            text = self.tr("Stopped. Nothing is traced yet.")
+        elif latest.coarse:
+            text = self.tr("Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.")
+        else:
+            text = self.tr("Stopped. The bench shows the result before this change.")
+        self._say("stopped", "ask", text, ((self.tr("Trace it now"), self.session.evaluate),))
 
     def _say(self, topic, kind, text, actions=()):
         self.notices.say(topic, kind, text, actions)

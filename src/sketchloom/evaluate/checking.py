@@ -19,6 +19,8 @@ def findings_of(cache, work: Work):
     if judged:
         used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
         found += check_source(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
+        if work.faults.page is not None:
+            return found  # a page on a table: its layers are those of the table, and are judged once it is flattened
         found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
                                     recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact)
     if len(work.edited.found):

@@ -228,3 +228,12 @@ def refuse_empty(work: Work, target) -> None:
 def safe_stem(text: str) -> str:
     """A file name without its suffix that every system takes."""
     return re.sub(r"[^\w.-]+", "-", text, flags=re.UNICODE).strip("-.") or "work"
+
+
+def unused_folder(beside: Path, stem: str) -> Path:
+    """A folder that is not there yet, in a folder, named after a work."""
+    for number in range(1, 10_000):
+        folder = beside / (safe_stem(stem) if number == 1 else f"{safe_stem(stem)}-{number}")
+        if not folder.exists():
+            return folder
+    raise ExportError(beside, said("is full of folders of one name; choose another."))

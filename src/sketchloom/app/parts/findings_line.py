@@ -1,13 +1,13 @@
 """The findings line: one line folded, a list unfolded, each with its place and its mend."""
 
-from collections import Counter
 from html import escape
+from itertools import cycle
 
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QScrollArea, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.widgets import button, clear, label, plain_tip
+from sketchloom.app.parts.widgets import button, clear, counted, label, plain_tip
 from sketchloom.app.words import told
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
@@ -65,12 +65,21 @@ class FindingsLine(QFrame):
     def show_findings(self, findings) -> None:
         """Show findings, worst first."""
         ordered = tuple(sorted(findings, key=lambda f: _RANK[f.severity]))
-        if ordered == self._findings and self._summary.text():
+        if ordered and ordered == self._findings:
             return
         self._findings = ordered
         self._summarise()
         if self._area.isVisible():
             self._fill()
+
+    def show_unknown(self, text: str) -> None:
+        """Say why nothing is known."""
+        self._findings = ()
+        self._icon.setPixmap(theme.icon("info-circle", theme.WOAD).pixmap(QSize(18, 18)))
+        self._summary.setText(text)
+        self._summary.setToolTip("")
+        self._fold.setChecked(False)
+        self._fold.setEnabled(False)
 
     def toggle(self) -> None:
         """Fold or unfold the list."""
@@ -89,7 +98,10 @@ class FindingsLine(QFrame):
         name, colour = _ICONS[worst.severity]
         self._icon.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
         where = f"{worst.layer}: " if worst.layer else ""
-        rest = self.tr("{0} findings").format(len(self._findings)) if len(self._findings) > 1 else self.tr("1 finding")
+        kinds, places = len(_by_kind(self._findings)), len(self._findings)
+        rest = counted(places, self.tr("1 finding"), self.tr("{0} findings"))
+        if 1 < kinds < places:
+            rest = self.tr("{0} of {1} kinds").format(rest, kinds)
         self._summary.setText(f"{rest}  ·  {where}{told(worst.message)}")
         self._summary.setToolTip(plain_tip(told(worst.message)))
 
@@ -101,44 +113,84 @@ class FindingsLine(QFrame):
 
     def _fill(self):
         clear(self._rows)
-        count = Counter(finding.code for finding in self._findings)
-        offered = set()
-        severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
-        for finding in self._findings:
-            row = QHBoxLayout()
-            mark = QLabel()
-            name, colour = _ICONS[finding.severity]
-            mark.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
-            mark.setAccessibleName(severities[finding.severity])
-            row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)
-            where = f"<b>{escape(finding.layer)}</b>: " if finding.layer else ""
-            text = label(where + escape(told(finding.message)))
-            text.setTextFormat(Qt.TextFormat.RichText)
-            text.setToolTip(finding.code)
-            row.addWidget(text, 1)
-            if finding.x_px is not None:
-                go = button(self.tr("Go there"), "target")
-                go.clicked.connect(lambda _=False, f=finding: self.go_to.emit(f))
-                row.addWidget(go, 0, Qt.AlignmentFlag.AlignTop)
-            if finding.rule.mend:
-                fix = button(told(finding.rule.mend))
-                fix.clicked.connect(lambda _=False, f=finding: self.mend.emit(f))
-                row.addWidget(fix, 0, Qt.AlignmentFlag.AlignTop)
-                if count[finding.code] > 1 and finding.code not in offered:
-                    offered.add(finding.code)
-                    every = button(
-                        self.tr("All of this kind"),
-                        "circle-check",
-                        self.tr("Mend every place of this kind; you see it before you keep it"),
-                    )
-                    every.clicked.connect(lambda _=False, f=finding: self.mend_all.emit(f.code))
-                    row.addWidget(every, 0, Qt.AlignmentFlag.AlignTop)
-            if finding.code == "trace.small_details":
-                see = button(self.tr("See what was dropped"))
-                see.clicked.connect(lambda _=False, f=finding: self.see.emit(f.code))
-                row.addWidget(see, 0, Qt.AlignmentFlag.AlignTop)
-            holder = QWidget()
-            holder.setLayout(row)
-            row.setContentsMargins(0, 2, 6, 2)
-            self._rows.addWidget(holder)
+        for alike in _by_kind(self._findings):
+            first = alike[0]
+            if len(alike) == 1:
+                self._rows.addWidget(self._row(first, self._buttons(first)))
+                continue
+            places = QWidget()
+            column = QVBoxLayout(places)
+            column.setContentsMargins(24, 0, 0, 4)
+            column.setSpacing(2)
+            self._rows.addWidget(self._row(first, self._buttons_of_all(alike, places), len(alike)))
+            self._rows.addWidget(places)
+            places.hide()
         self._rows.addStretch(1)
+
+    def _row(self, finding, buttons, count=1):
+        holder = QWidget()
+        row = QHBoxLayout(holder)
+        row.setContentsMargins(0, 2, 6, 2)
+        mark = QLabel()
+        name, colour = _ICONS[finding.severity]
+        mark.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
+        severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
+        mark.setAccessibleName(severities[finding.severity])
+        row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)
+        where = f"<b>{escape(finding.layer)}</b>: " if finding.layer else ""
+        if count > 1:
+            where = f"<b>{escape(self.tr('{0} places').format(count))}</b>  ·  {escape(self.tr('the worst:'))} {where}"
+        text = label(where + escape(told(finding.message)))
+        text.setTextFormat(Qt.TextFormat.RichText)
+        text.setToolTip(finding.code)
+        row.addWidget(text, 1)
+        for part in buttons:
+            row.addWidget(part, 0, Qt.AlignmentFlag.AlignTop)
+        return holder
+
+    def _buttons(self, finding):
+        """What can be done about one finding."""
+        if finding.x_px is not None:
+            go = button(self.tr("Go there"), "target")
+            go.clicked.connect(lambda: self.go_to.emit(finding))
+            yield go
+        if finding.rule.mend:
+            fix = button(told(finding.rule.mend))
+            fix.clicked.connect(lambda: self.mend.emit(finding))
+            yield fix
+        if finding.code == "trace.small_details":
+            see = button(self.tr("See what was dropped"))
+            see.clicked.connect(lambda: self.see.emit(finding.code))
+            yield see
+
+    def _buttons_of_all(self, alike, places):
+        """What can be done about all of a kind; ``places`` takes a row for each once it is unfolded."""
+        with_place = [finding for finding in alike if finding.x_px is not None]
+        if with_place:
+            turn = cycle(with_place)
+            go = button(self.tr("Go to the next"), "target")
+            go.clicked.connect(lambda: self.go_to.emit(next(turn)))
+            yield go
+        if alike[0].rule.mend:
+            every = button(self.tr("Mend all"), "circle-check",
+                           self.tr("Mend every place of this kind; you see it before you keep it"))
+            every.clicked.connect(lambda: self.mend_all.emit(alike[0].code))
+            yield every
+        one_by_one = button(self.tr("One by one"), "chevron-down", checkable=True)
+        one_by_one.setObjectName("fold")
+        one_by_one.toggled.connect(lambda on: self._show_places(places, alike, on))
+        yield one_by_one
+
+    def _show_places(self, places, alike, on):
+        if on and not places.layout().count():
+            for finding in alike:
+                places.layout().addWidget(self._row(finding, self._buttons(finding)))
+        places.setVisible(on)
+
+
+def _by_kind(findings):
+    """Findings of one kind together, in the order in which their first ones stand."""
+    kinds: dict[str, list] = {}
+    for finding in findings:
+        kinds.setdefault(finding.code, []).append(finding)
+    return list(kinds.values())

@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QButtonGroup, QFrame, QToolButton, QVBoxLayout
 
 from sketchloom.app import theme
 
-UNTOUCHED, FINE, ATTENTION, BLOCKED = "untouched", "fine", "attention", "blocked"
+UNTOUCHED, FINE, ATTENTION, BLOCKED, UNKNOWN = "untouched", "fine", "attention", "blocked", "unknown"
 
 
 class StageButton(QToolButton):
@@ -34,6 +34,7 @@ class StageButton(QToolButton):
         words = {
             UNTOUCHED: self.tr("not looked at yet"), FINE: self.tr("fine"),
             ATTENTION: self.tr("{0} to look at").format(count), BLOCKED: self.tr("blocked"),
+            UNKNOWN: self.tr("not known yet"),
         }
         self.setAccessibleName(f"{self.title}: {words[state]}")
         self.setToolTip(f"{self.title} · {words[state]}  ({self.keys})")
@@ -47,13 +48,18 @@ class StageButton(QToolButton):
         if self.state == UNTOUCHED:
             painter.setPen(QPen(QColor(theme.INK_SOFT), 1.5))
             painter.drawEllipse(box.center(), 5, 5)
+        elif self.state == UNKNOWN:
+            painter.setPen(Qt.PenStyle.NoPen)
+            painter.setBrush(QColor(theme.INK_SOFT))
+            for n in (-1, 0, 1):
+                painter.drawEllipse(box.center() + QPointF(6 * n, 0), 1.8, 1.8)
         elif self.state == FINE:
             painter.setPen(QPen(QColor(theme.MOSS), 2.4))
             x, y = box.center().x(), box.center().y()
             painter.drawPolyline(QPolygonF([QPointF(x - 5, y), QPointF(x - 1, y + 4), QPointF(x + 6, y - 5)]))
         elif self.state == ATTENTION:
             self._badge(painter, QPolygonF([box.bottomLeft(), box.bottomRight(), QPointF(box.center().x(), box.top())]),
-                        theme.WELD, box.translated(0, 3), str(min(self.count, 9)))
+                        theme.WELD, box.translated(0, 3), str(self.count) if self.count < 10 else "…")
         else:
             self._badge(painter, QPolygonF(box), theme.MADDER, box, "×")
 

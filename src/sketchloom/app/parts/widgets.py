@@ -153,6 +153,9 @@ def figures_table(columns: int, name: str, row_px: int) -> QTableWidget:
     return table
 
 
+UNKNOWN = "…"
+
+
 class Figures(QFrame):
     """Names and values in two columns, the consequences of what is set above."""
 
@@ -163,8 +166,9 @@ class Figures(QFrame):
         self._grid.setVerticalSpacing(3)
         self._rows: dict[str, tuple[QLabel, QLabel]] = {}
 
-    def show_values(self, values) -> None:
-        values = tuple(values)
+    def show_values(self, values, known: bool = True) -> None:
+        """Show figures; what is not ``known`` yet is shown as that, whatever a preview says."""
+        values = tuple((name, text if known else UNKNOWN) for name, text in values)
         if tuple(name for name, _ in values) != tuple(self._rows):
             self._lay_out([name for name, _ in values])
         for name, text in values:
@@ -193,7 +197,7 @@ class Figures(QFrame):
 
 def nodes_text(work) -> str:
     """Number of nodes; a rough result has none yet."""
-    return "…" if work.rough else str(sum(layer.outline.segments for layer in work.layers))
+    return UNKNOWN if work.rough else str(sum(layer.outline.segments for layer in work.layers))
 
 
 def counted(number: int, one: str, many: str) -> str:

@@ -121,7 +121,7 @@ class CleanPanel(Panel):
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
             (self.tr("Cutting"), format_length(work.cut_length_mm, work.recipe.unit, 0)),
-        ))
+        ), known=not work.rough)
 
     def show_desk(self, desk) -> None:
         """The regions of an exact result."""

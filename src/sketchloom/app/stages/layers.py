@@ -14,7 +14,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app.parts.fields import LengthEdit
-from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, counted, label, plain_tip, swatch
+from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, counted, label, plain_tip, swatch
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
@@ -317,8 +317,7 @@ class LayersPanel(Panel):
                     self.tr("Narrowest place"),
                     format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm"),
                 ),
-            )
-        )
+            ), known=not work.rough)
 
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
@@ -336,6 +335,8 @@ class LayersPanel(Panel):
             layer = layers.get(plan.key)
             if layer is None:
                 figures = self.tr("left out") if plan.left_out else self.tr("nothing to cut")
+            elif work.rough:
+                figures = UNKNOWN
             else:
                 figures = self.tr("{0}, {1}").format(
                     counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")),
@@ -363,6 +364,9 @@ class LayersPanel(Panel):
         best = work.proposed_order.length * work.mm_per_px
         more = work.order_length_mm - best
         self._order.setEnabled(bool(work.recipe.order))
+        if work.rough:
+            self._order_note.setText(UNKNOWN)
+            return
         if work.recipe.layering == "fitted":
             text = self.tr("In a fitted work the order hardly changes the cutting.")
         elif work.recipe.layering != "stacked" or work.recipe.order_weights != (1.0, 0.0, 0.0):

@@ -7,6 +7,7 @@ from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
 from sketchloom.app.parts.widgets import (
+    UNKNOWN,
     Choice,
     Figures,
     Panel,
@@ -84,6 +85,9 @@ class ReleasePanel(Panel):
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
         self.add(self._write)
+        self._not_yet = label(self.tr("Files can be written once the exact result is there."), "quiet")
+        self._not_yet.hide()
+        self.add(self._not_yet)
         self._result = label("", "done")
         self._result.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._result.hide()
@@ -136,8 +140,9 @@ class ReleasePanel(Panel):
 
     def show_work(self, work) -> None:
         unit = work.recipe.unit
-        self._write.setEnabled(bool(work.layers))
-        self._shared.setEnabled(bool(work.layers))
+        for part in (self._write, self._shared):  # a preview is not what is written
+            part.setEnabled(bool(work.layers) and not work.rough)
+        self._not_yet.setVisible(work.rough)
         self._figures.show_values(
             (
                 (self.tr("Page"), " × ".join(format_length(v, unit) for v in work.size_mm)),
@@ -156,8 +161,7 @@ class ReleasePanel(Panel):
                     if work.recipe.weeding_mm > 0
                     else ()
                 ),
-            )
-        )
+            ), known=not work.rough)
         hidden = sum(layer.plan.hidden for layer in work.layers)
         self._hidden.setText(
             counted(hidden, self.tr("1 hidden layer is written, too."), self.tr("{0} hidden layers are written, too."))
@@ -165,8 +169,9 @@ class ReleasePanel(Panel):
         self._hidden.setVisible(hidden > 0)
         self._table.setRowCount(len(work.layers))
         for row, layer in enumerate(work.layers):
-            texts = (f"{row + 1}  {layer.plan.name}", str(layer.outline.pieces), str(layer.outline.holes),
-                     format_length(work.sheet_cuts_mm[row], unit, 0))
+            figures = (str(layer.outline.pieces), str(layer.outline.holes),
+                       format_length(work.sheet_cuts_mm[row], unit, 0))
+            texts = (f"{row + 1}  {layer.plan.name}", *((UNKNOWN,) * 3 if work.rough else figures))
             for column, text in enumerate(texts):
                 item = QTableWidgetItem(text)
                 item.setToolTip(plain_tip(layer.plan.name))

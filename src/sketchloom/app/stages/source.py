@@ -145,10 +145,11 @@ class SourcePanel(Panel):
         self._size.show_values((
             (self.tr("Pixels per mm"), f"{1 / work.mm_per_px:.1f}"),
             (self.tr("Good up to a width of"), format_length(good, unit)),
-        ))
+        ), known=not work.rough)
         fit = work.fitness
-        self._verdict.setText(self._sentence(work))
-        self._list_points([f for f in work.findings if f.rule.stage == SOURCE])
+        self._verdict.setText(self.tr("Not known yet: the picture is still being read.") if work.rough
+                              else self._sentence(work))
+        self._list_points([] if work.rough else [f for f in work.findings if f.rule.stage == SOURCE])
         self._judged.show_values(
             (
                 (self.tr("Flat areas"), f"{fit.flat_share:.0%}"),
@@ -159,7 +160,8 @@ class SourcePanel(Panel):
                 ),
                 (self.tr("Width of soft edges"), self.tr("{0:.1f} px").format(fit.edge_width_px)),
                 (self.tr("Grain in flat areas"), self.tr("{0:.0f} of 255").format(fit.noise)),
-            )
+            ),
+            known=not work.rough,
         )
 
     def _show_picture(self, picture):

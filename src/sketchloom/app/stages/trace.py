@@ -130,7 +130,7 @@ class TracePanel(Panel):
                 work.worst_deviation_mm, work.recipe.unit, 3)),
             (self.tr("Drawing with the pen") if pen else self.tr("Cutting"),
              format_length(work.cut_length_mm, work.recipe.unit, 0)),
-        ))
+        ), known=not work.rough)
 
     def shows_small(self) -> bool:
         return self.detail.shows_small()

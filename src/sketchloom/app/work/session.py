@@ -1,5 +1,6 @@
 """An open work and all that happens to it: opening, evaluating, saving, writing, recovering."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -15,6 +16,7 @@ from sketchloom.app.work.jobs import Lane, close_all
 from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.progress import Part
+from sketchloom.core.formats.atomic import Care
 from sketchloom.desk import mends
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
@@ -31,6 +33,15 @@ class _Ready:
     recovered: recovery.Recovered | None
 
 
+@dataclass(frozen=True, slots=True)
+class _InTheWay:
+    """Files that are ``there`` already and were not replaced; ``again(target)`` writes, and replaces them."""
+
+    there: tuple[Path, ...]
+    target: Path
+    again: Callable[[Path], None]
+
+
 class Session(QObject):
     """One work at a time. Says what happened by signals; asks nothing."""
 
@@ -40,6 +51,7 @@ class Session(QObject):
     busy = Signal(str)
     trouble = Signal(str, str)
     written = Signal(object)
+    in_the_way = Signal(object, object, object)
     saved = Signal(object)
     set_aside = Signal(str, object)
     stopped = Signal()
@@ -47,6 +59,7 @@ class Session(QObject):
     def __init__(self, parent=None):
         super().__init__(parent)
         self.document: Document | None = None
+        self.origin: Path | None = None  # the file that was opened
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
         self.cache = Cache()
@@ -119,6 +132,7 @@ class Session(QObject):
             self.document.adopt(ready.recovered)
         elif one.origin is None:
             self.document.has_no_file = True
+        self.origin = None if one.origin is None else Path(one.origin)
         if one.origin is not None:
             user_data.remember(one.origin)
         self.document.changed.connect(self._document_changed)
@@ -224,16 +238,22 @@ class Session(QObject):
         self.saved.emit(Path(path))
         return True
 
-    def write(self, target, kind: str, with_report: bool, with_plan: bool = False) -> None:
-        """Write the cut files of the exact result."""
+    def write(self, target, kind: str, with_report: bool, with_plan: bool = False, replace: bool = False) -> None:
+        """Write the cut files of the exact result.
+
+        Files that are there already are replaced only where that was asked for: by ``replace``, or for the one file
+        whose name the user gave. Else ``in_the_way`` says which, and nothing is written.
+        """
         work = self.work
         if work is None:
-            self.trouble.emit("write", self.tr("The work is still being traced; write again when it is done."))
+            self.trouble.emit("write", self._why_not())
             return
         name, target = self.document.name, Path(target)
         words = {key: told(pattern) for key, pattern in release.PLAN_WORDS.items()}
 
         def run(progress):
+            if replace:
+                (target if kind != release.ONE else target.parent).mkdir(exist_ok=True)  # one that was asked for anew
             files = release.outgoing(work, target, kind, stem=name)
             beside = (lambda end: target.with_name(target.stem + end)) if kind == release.ONE else (
                 lambda end: target / f"{release.safe_stem(name)}{end}")
@@ -249,14 +269,22 @@ class Session(QObject):
                 )
             if with_plan:
                 files += release.outgoing_plan(work, beside("-plan.svg"), words)
-            return release.write(files, progress=progress)
+            there = [path for path in release.there_already(files) if path != target]
+            if there and not replace:
+                return _InTheWay(tuple(there), target, lambda at: self.write(at, kind, with_report, with_plan, True))
+            return self._written(files, progress)
         self._write(self.tr("Writing"), run)
 
-    def write_shared(self, paths, folder) -> None:
+    def _why_not(self):
+        if self.evaluator.lane.busy:
+            return self.tr("The work is still being traced; write again when it is done.")
+        return self.tr("Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.")
+
+    def write_shared(self, paths, folder, replace: bool = False) -> None:
         """Write sheets with the parts of this work and of others, given as projects or pictures."""
         work = self.work
         if work is None:
-            self.trouble.emit("write", self.tr("The work is still being traced; write again when it is done."))
+            self.trouble.emit("write", self._why_not())
             return
         name = self.document.name
 
@@ -269,13 +297,30 @@ class Session(QObject):
                 require_traceable(made, path)
                 works.append(made)
             last = Part(progress, len(paths) / (len(paths) + 1), 1.0)
-            return release.write(release.outgoing_shared(works, folder, name), progress=last)
+            if replace:
+                Path(folder).mkdir(exist_ok=True)
+            files = release.outgoing_shared(works, folder, name)
+            there = release.there_already(files)
+            if there and not replace:
+                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True))
+            return self._written(files, last)
         self._write(self.tr("Tracing the other works"), run)
+
+    def _written(self, files, progress):
+        """What the work was read from stays as it is."""
+        reads = tuple(Path(p) for p in (self.origin, self.document.path) if p is not None)
+        return release.write(files, Care(never=reads), progress=progress)
 
     def _write(self, text, run):
         """Files are written all or none, so a job that was stopped has written nothing."""
-        self.writing.run(text, run, self.written.emit, lambda why: self.trouble.emit("write", told(why)),
+        self.writing.run(text, run, self._show_written, lambda why: self.trouble.emit("write", told(why)),
                          lambda: self.trouble.emit("write", self.tr("Stopped. Nothing was written.")))
+
+    def _show_written(self, done):
+        if isinstance(done, _InTheWay):
+            self.in_the_way.emit(done.there, done.target, done.again)
+        else:
+            self.written.emit(done)
 
     def close(self) -> None:
         """End; unsaved work is left to the next start."""

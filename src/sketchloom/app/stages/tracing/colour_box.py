@@ -11,7 +11,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app.parts.fields import NamedSlider
-from sketchloom.app.parts.widgets import button, label, swatch
+from sketchloom.app.parts.widgets import UNKNOWN, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.ladder import Ladder
 from sketchloom.core.base.colour import colour_name, from_hex
@@ -106,7 +106,8 @@ class ColourBox(Box):
         height = {label: n for n, plan in enumerate(work.plans, 1) for label in plan.labels if not plan.left_out}
         for number in sorted(range(count), key=lambda i: (-height.get(i, 0), -shares[i])):
             entry = entries[number]
-            self._list.addItem(self._item(entry, shares[number], height.get(number), recipe))
+            share = UNKNOWN if work.rough else f"{shares[number]:.1%}"
+            self._list.addItem(self._item(entry, share, height.get(number), recipe))
             self._list.item(self._list.count() - 1).setSelected(entry.hex in keep)
         self._list.blockSignals(False)
         self._reset.setVisible(recipe.palette is not None or bool(recipe.locked))
@@ -117,11 +118,11 @@ class ColourBox(Box):
         where = self.tr("sheet {0}").format(sheet) if sheet else self.tr("not cut")
         locked = self.tr(" · locked") if entry.hex in recipe.locked else ""
         item = QListWidgetItem(
-            swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}{more}   {entry.hex}   {share:.1%} · {where}{locked}"
+            swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}{more}   {entry.hex}   {share} · {where}{locked}"
         )
         item.setData(Qt.ItemDataRole.UserRole, entry.hex)
         item.setToolTip(
-            self.tr("{0} of the picture; shades merged into it: {1}").format(f"{share:.2%}", len(entry.samples) - 1)
+            self.tr("{0} of the picture; shades merged into it: {1}").format(share, len(entry.samples) - 1)
         )
         return item
 
