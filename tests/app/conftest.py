@@ -2,6 +2,7 @@ import pytest
 from PIL import Image
 
 from app.driver import Driver
+from sketchloom.app.mishaps import MISHAPS
 from sketchloom.files.demo_works import demo
 
 
@@ -33,3 +34,14 @@ def smaller(tmp_path_factory):
 def lighthouse(driver, smaller):
     driver.open(smaller("lighthouse"))
     return driver
+
+
+@pytest.fixture(autouse=True)
+def mishaps():
+    """Errors of the window that nothing caught; a test that meets one has failed, unless it takes it out again."""
+    found = []
+    MISHAPS._last_s = 0.0
+    MISHAPS.happened.connect(found.append)
+    yield found
+    MISHAPS.happened.disconnect(found.append)
+    assert not found, "an error that nothing caught, see the log above"

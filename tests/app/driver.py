@@ -60,6 +60,7 @@ class Driver:
     def __init__(self):
         start.application()
         self.window = Window()
+        self.window.resize(1280, 800)  # the screen that is not there has 800 × 800
         self.window.show()
         self.window.activateWindow()
         wait(lambda: self.window.windowHandle().isExposed())

@@ -2,6 +2,7 @@
 
 import base64
 import io
+import resource
 from pathlib import Path
 
 import numpy as np
@@ -10,7 +11,7 @@ from PIL import Image
 
 import shapes
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
-from sketchloom.core.picture import documents
+from sketchloom.core.picture import apart, documents
 from sketchloom.core.picture.decode import SUFFIXES, decode
 
 NS = 'xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink"'
@@ -192,3 +193,83 @@ def test_photographs_of_newer_kinds(kind):
 
 def test_every_kind_has_its_suffix():
     assert {".pdf", ".svg", ".gif", ".heic", ".avif"} <= set(SUFFIXES)
+
+
+# -- files that are meant to end the program ---------------------------------------------------
+
+
+def chained(count, one, use, last=""):
+    """Definitions that each use the next."""
+    return "".join(one.format(i=i, next=i + 1) for i in range(count)) + last + use
+
+
+BOMBS = {
+    "20,000 clip paths in a row": chained(
+        20_000, '<clipPath id="c{i}" clip-path="url(#c{next})"><rect width="80" height="40"/></clipPath>',
+        '<rect width="30" height="20" clip-path="url(#c0)"/>'),
+    "masks that use two": chained(
+        40, '<mask id="m{i}"><rect width="80" height="40" fill="#fff" mask="url(#m{next})"/>'
+            '<rect width="80" height="40" fill="#fff" mask="url( \'#m{next}\' )"/></mask>',
+        '<rect width="80" height="40" mask="url(#m0)"/>'),
+    "patterns of the size of a town": chained(
+        30, '<pattern id="p{i}" width="50" height="50" patternUnits="userSpaceOnUse" patternTransform="scale(1000)">'
+            '<rect width="99999" height="99999" fill="url(#p{next})"/></pattern>',
+        '<rect width="80" height="40" fill="url(#p0)"/>'),
+    "markers on markers": chained(
+        30, '<marker id="k{i}" markerWidth="9" markerHeight="9">'
+            '<path d="M0 0L1 1L2 2L3 3L4 4L5 5" style="marker-mid:url(#k{next})"/></marker>',
+        '<path d="M0 0L1 1L2 2L3 3" style="marker-mid:url(#k0)" stroke="red"/>'),
+    "markers told by a style sheet": "<style>" + "".join(f".a{i} {{ marker-mid: url(#k{i + 1}) }}" for i in range(24))
+        + "</style>" + chained(24, '<marker id="k{i}" markerWidth="9" markerHeight="9">'
+                                   '<path class="a{i}" d="M0 0L1 1L2 2L3 3L4 4L5 5"/></marker>',
+                               '<path class="a0" d="M0 0L1 1L2 2L3 3" stroke="red"/>'),
+}
+
+
+@pytest.mark.parametrize("what", BOMBS)
+def test_a_drawing_that_would_end_the_program_is_told(what, monkeypatch):
+    """References by ``url(#...)`` count as links do; what counting does not bound ends in the reader's own process."""
+    monkeypatch.setattr(apart, "MOST_S", 20.0)
+    before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    with pytest.raises(PictureError):
+        decode(svg(BOMBS[what], 'width="400mm" height="200mm" viewBox="0 0 80 40"'), "bomb.svg")
+    assert resource.getrusage(resource.RUSAGE_SELF).ru_maxrss - before < 200 * 1024  # KiB, as the system counts
+    assert resource.getrusage(resource.RUSAGE_CHILDREN).ru_maxrss < 1500 * 1024
+
+
+def test_a_reader_that_dies_or_lies_is_told(monkeypatch):
+    class Done:
+        returncode, stdout = -11, b""
+    monkeypatch.setattr(apart.subprocess, "run", lambda *a, **k: Done)
+    for answer in (b"", b"\0" * 8, b"\xff" * 40, (20).to_bytes(8, "big") + b'{"shape": [4, 4, 3]}',
+                   (2**63).to_bytes(8, "big")):
+        Done.stdout = answer
+        with pytest.raises(PictureError):
+            decode(svg(""), "a.svg")
+
+
+def test_a_reader_that_does_not_end_is_ended(monkeypatch):
+    def never(*a, **k):
+        raise apart.subprocess.TimeoutExpired("reader", 1)
+    monkeypatch.setattr(apart.subprocess, "run", never)
+    with pytest.raises(PictureError, match="too long"):
+        decode(svg(""), "a.svg")
+
+
+def test_sentences_of_the_reader_can_be_put_into_another_language():
+    with pytest.raises(PictureError) as caught:
+        decode(pdf(SQUARE), "page.pdf", page=3)
+    assert caught.value.why.pattern == "has 1 page; page {page} is not there." and caught.value.path == "page.pdf"
+
+
+def test_a_small_file_of_many_pixels_is_opened_at_half_its_size():
+    """Seen: a JPEG of some kB that claims 10000 x 11000, decoded and traced in 2.4 GB. Size in mm stays."""
+    data = io.BytesIO()
+    Image.new("RGB", (8000, 7000), (90, 140, 60)).save(data, "JPEG", quality=5, dpi=(300, 300))
+    picture = decode(data.getvalue(), "flat.jpg")
+    assert (picture.width, picture.height, picture.dpi) == (4000, 3500, 150.0)
+    assert any("half its size" in note for note in picture.notes)
+    data = io.BytesIO()
+    Image.new("L", (9000, 7000), 90).save(data, "PNG", dpi=(600, 600))
+    picture = decode(data.getvalue(), "flat.png")
+    assert (picture.width, picture.height) == (4500, 3500) and picture.dpi == pytest.approx(300, abs=0.1)

@@ -3,6 +3,7 @@
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtWidgets import (
     QAbstractItemView,
+    QAbstractScrollArea,
     QAbstractSlider,
     QAbstractSpinBox,
     QApplication,
@@ -64,7 +65,11 @@ class Manners(QObject):
         """A control takes the wheel only when it has the focus; else what it lies in scrolls."""
         if not isinstance(watched, _TURNED) or isinstance(watched, QScrollBar) or watched.hasFocus():
             return False
-        event.ignore()
+        area = watched.parentWidget()
+        while area is not None and not (isinstance(area, QAbstractScrollArea) and area.verticalScrollBar().maximum()):
+            area = area.parentWidget()
+        if area is not None:
+            QApplication.sendEvent(area.viewport(), event)
         return True
 
     def _too_long(self, field):

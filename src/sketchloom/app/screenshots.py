@@ -50,6 +50,7 @@ class _Camera:
     def __init__(self, app: QApplication, folder: Path, projects):
         self.app, self.folder, self.projects = app, folder, projects
         self.window = Window()
+        self.window.resize(1280, 800)
         self.window.show()
 
     def take(self) -> None:

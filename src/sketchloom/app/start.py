@@ -1,17 +1,22 @@
 """Starts the application."""
 
 import logging
+import os
 import signal
 import sys
+import threading
+import time
 from pathlib import Path
 
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import languages, manners, theme
+from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import put_demo_projects
+from sketchloom.files.writing import sweep
 
 FIRST_DEMO = "lighthouse"
 _TURN_S = 0.001
@@ -27,6 +32,7 @@ def application() -> QApplication:
     app.setDesktopFileName("sketch-loom")
     theme.apply(app)
     manners.install(app)
+    MISHAPS.install()
     languages.install(app)
     return app
 
@@ -40,6 +46,8 @@ def run(files, demo: bool = False) -> int:
     heartbeat = QTimer(interval=250)
     heartbeat.timeout.connect(lambda: None)
     heartbeat.start()
+    for path in sweep(time.time()):
+        logging.getLogger(__name__).warning("%s was being written when the program was ended; it is whole now", path)
     windows = [Window() for _ in files] or [Window()]
     for window in windows:
         window.show()
@@ -48,7 +56,13 @@ def run(files, demo: bool = False) -> int:
         window.session.open_path(Path(path).resolve() if Path(path).exists() else path)
     if demo:
         windows[0].session.open_path(put_demo_projects(user_data.data_folder() / "demo")[FIRST_DEMO])
-    return app.exec()
+    code = app.exec()
+    if any(thread.is_alive() and thread is not threading.current_thread() for thread in threading.enumerate()):
+        # what still computes would be torn down within native code, which ends in an abort; nothing of it is wanted
+        logging.shutdown()
+        sys.stdout.flush()
+        os._exit(code)
+    return code
 
 
 def screenshots(folder: Path | None) -> int:

@@ -25,6 +25,8 @@ from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.stacking import Stacking
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
+from sketchloom.app.mishaps import MISHAPS
+from sketchloom.app.offered import may_hold_something, offered_by
 from sketchloom.app.parts.findings_line import FindingsLine
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.layer_order import LayerOrderDialog
@@ -43,7 +45,7 @@ from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
-from sketchloom.app.work.session import Session, png_bytes
+from sketchloom.app.work.session import Session
 from sketchloom.core.preflight.findings import STAGES, STOP, WARN
 from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
@@ -58,6 +60,9 @@ _REMEMBER_MS = 1500
 _others: set = set()  # windows opened from another one live as long as they are shown
 
 
+_SIZE, _LEAST_SIZE = (1280, 800), (980, 600)
+"""The window's usual and least size in logical pixels: a small laptop at twice the scale has 1024 × 640, less what the
+system's own bars take."""
 _PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, ReleasePanel)
 
 
@@ -74,8 +79,8 @@ class Window(QMainWindow):
     def __init__(self):
         super().__init__()
         self.setAcceptDrops(True)
-        self.setMinimumSize(980, 620)
-        self.resize(1280, 800)
+        self.setMinimumSize(*_LEAST_SIZE)
+        self._take_room()
         self.session = Session(self)
         self.stage = SOURCE
         self._visited = {SOURCE}
@@ -85,8 +90,18 @@ class Window(QMainWindow):
         self._remember.timeout.connect(self._remember_settings)
         self._build()
         self._connect()
+        MISHAPS.recipes[self] = lambda: self.session.document and self.session.document.recipe
+        MISHAPS.happened.connect(self._show_mishap)
         self.show_stage(SOURCE)
         self._show_nothing()
+
+    def _take_room(self):
+        """As large as it was the last time, else the usual size; never larger than the screen."""
+        kept = QSettings().value("geometry")
+        if kept is not None and self.restoreGeometry(kept):
+            return  # Qt keeps it on a screen that is there
+        room = QGuiApplication.primaryScreen().availableGeometry()
+        self.resize(min(_SIZE[0], room.width()), min(_SIZE[1], room.height()))
 
     # -- building ------------------------------------------------------------------------
 
@@ -177,6 +192,7 @@ class Window(QMainWindow):
         session.saved.connect(lambda path: self._say("save", "done", self.tr("Saved: {0}").format(path)))
         session.written.connect(release.show_written)
         session.in_the_way.connect(self._ask_replace)
+        session.changed_elsewhere.connect(self._ask_over)
         session.set_aside.connect(self._show_set_aside)
         session.stopped.connect(self._show_stopped)
         for panel in (source, trace, clean, layers, release):
@@ -268,14 +284,17 @@ class Window(QMainWindow):
 
     def paste(self) -> None:
         """Open what the clipboard holds: a picture, or a file."""
-        held = QGuiApplication.clipboard().mimeData()
-        files = [u.toLocalFile() for u in held.urls() if u.isLocalFile()] if held else []
-        if files:
-            self.open_paths(files)
-        elif held and held.hasImage():
-            self.session.open_bytes(png_bytes(QGuiApplication.clipboard().image()), self.tr("pasted picture.png"))
+        self._open_offered(QGuiApplication.clipboard().mimeData())
+
+    def _open_offered(self, mime):
+        """Open what a clipboard or a drop holds, or say why not."""
+        found = offered_by(mime)
+        if found.paths:
+            self.open_paths(found.paths)
+        elif found.data:
+            self.session.open_bytes(found.data, found.name)
         else:
-            self._show_trouble("open", self.tr("The clipboard holds no picture. Copy one first."))
+            self._show_trouble("open", found.trouble)
 
     def offer_recovery(self) -> None:
         """Offer works that were left unsaved."""
@@ -295,7 +314,7 @@ class Window(QMainWindow):
             self._offer(found, self.tr("Unsaved “{0}” was set aside and is kept.").format(name))
 
     def dragEnterEvent(self, event):
-        if event.mimeData().hasUrls() or event.mimeData().hasImage():
+        if may_hold_something(event.mimeData()):
             event.acceptProposedAction()
             self.drop_hint.setGeometry(self.middle.geometry().translated(self.middle.parentWidget().pos()))
             self.drop_hint.show()
@@ -306,13 +325,8 @@ class Window(QMainWindow):
 
     def dropEvent(self, event):
         self.drop_hint.hide()
-        files = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
-        if files:
-            self.open_paths(files)
-            event.acceptProposedAction()
-        elif event.mimeData().hasImage():
-            self.session.open_bytes(png_bytes(event.mimeData().imageData()), self.tr("dropped picture.png"))
-            event.acceptProposedAction()
+        self._open_offered(event.mimeData())
+        event.acceptProposedAction()
 
     # -- keeping and writing -----------------------------------------------------------------
 
@@ -348,6 +362,13 @@ class Window(QMainWindow):
         if target:
             QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
             self.session.write(target, files, with_report, with_plan)
+
+    def _ask_over(self, path):
+        """The project's file was changed by another window or program: which of the two is to stay, or both."""
+        text = self.tr("“{0}” was changed elsewhere since it was opened here. Nothing was saved.").format(path.name)
+        self._say("save", "ask", text, (
+            (self.tr("Keep both: save a copy…"), self.ask_save_as),
+            (self.tr("Save over it"), lambda: self.session.save(path, over=True))))
 
     def _ask_replace(self, there, target, again):
         """Files are there already: replace them, or write into a folder of its own."""
@@ -387,6 +408,8 @@ class Window(QMainWindow):
         QSettings().setValue("geometry", self.saveGeometry())
         if self._remember.isActive():
             self._remember_settings()
+        if MISHAPS.recipes.pop(self, None) is not None:
+            MISHAPS.happened.disconnect(self._show_mishap)
         self.bench.close_lanes()
         self.session.close()
         event.accept()
@@ -529,6 +552,16 @@ class Window(QMainWindow):
             self.panels[RELEASE].show_trouble(text)
         else:
             self._say(topic, "trouble", text)
+
+    def _show_mishap(self, log):
+        """Something inside the program failed; what is open is kept and can be gone on with."""
+        if self.session.document is not None:
+            self.session.document.write_recovery()
+        text = self.tr("Something went wrong inside the program. Your work is kept, with an unsaved copy for the next "
+                       "start; go on, or undo the last step.")
+        if log:
+            text += " " + self.tr("What happened is written in {0}.").format(log)
+        self._say("mishap", "trouble", text)
 
     def _show_stopped(self):
         latest = self.session.latest

@@ -8,6 +8,7 @@ from dataclasses import replace
 from sketchloom.command import setting_words, sheet_words
 from sketchloom.command.exits import WRONG_WORDS
 from sketchloom.core.base.errors import PictureError, SettingError
+from sketchloom.core.base.plain import encoded
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import parse_length_mm
 from sketchloom.recipe.document import Recipe, from_json, to_json
@@ -138,4 +139,4 @@ def _recipe_of_file(options):
 def recipe_bytes(recipe: Recipe) -> bytes:
     """A recipe as the file that ``--recipe`` takes."""
     text = json.dumps(to_json(recipe), indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True)
-    return (text + "\n").encode()
+    return encoded(text + "\n")

@@ -8,6 +8,7 @@ from pathlib import Path
 
 from sketchloom.core.base.words import languages
 from sketchloom.core.picture import documents
+from sketchloom.core.picture.apart import pages_counted_apart
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
 from sketchloom.core.picture.picture import Picture
 from sketchloom.files import composing
@@ -30,7 +31,7 @@ class Pages:
     def __init__(self, data: bytes, name: str, label: str | None = None):
         self._data, self._name, self._label = data, name, label or name
         self.is_document = documents.is_document(data)
-        self.count = documents.page_count(data, self._label) if self.is_document else 1
+        self.count = pages_counted_apart(data, self._label) if self.is_document else 1
         self._kept: OrderedDict = OrderedDict()
         self._lock = threading.Lock()
 

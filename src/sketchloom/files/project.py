@@ -9,9 +9,11 @@ import json
 import zipfile
 import zlib
 from dataclasses import dataclass, field
+from hashlib import blake2b
 from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError, ProjectError, SettingError
+from sketchloom.core.base.plain import encoded
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.files.writing import write_whole
@@ -55,7 +57,7 @@ def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
     })
     buffer = io.BytesIO()
     with zipfile.ZipFile(buffer, "w") as archive:
-        text = json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True).encode()
+        text = encoded(json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True))
         if len(text) > _MAX_SETTINGS_BYTES:  # what could not be opened again is not written
             raise ExportError(
                 project.source_name,
@@ -87,6 +89,28 @@ def _suffix(data):
 def save(project: Project, path, preview_png: bytes | None = None) -> None:
     """Write a project file, whole or not at all; raises ExportError."""
     write_whole(path, to_bytes(project, preview_png))
+
+
+def mark_of(path) -> tuple | None:
+    """What tells one state of a file from another: when it was written, how long it is, and what is in it; None where
+    there is none."""
+    try:
+        status = Path(path).stat()
+        return status.st_mtime_ns, status.st_size, blake2b(Path(path).read_bytes(), digest_size=16).hexdigest()
+    except OSError:
+        return None
+
+
+def is_changed(path, mark: tuple | None) -> bool:
+    """Whether a file is another than it was when it was marked; one that is gone is in nobody's way."""
+    try:
+        status = Path(path).stat()
+    except OSError:
+        return False
+    if mark is not None and mark[:2] == (status.st_mtime_ns, status.st_size):
+        return False
+    now = mark_of(path)
+    return now is not None and (mark is None or now[2] != mark[2])
 
 
 def load(path) -> Project:
@@ -159,6 +183,8 @@ def _read(archive, members, wanted, limit, name, any_suffix=False):
                     mb2=limit // 2**20,
                 ),
             )
+        if member.compress_type not in (zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED):
+            raise ProjectError(name, said("has a part packed in a way that no project is; it is not opened."))
         with archive.open(member) as part:
             data = part.read(limit + 1)
         if len(data) > limit:

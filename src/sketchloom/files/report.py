@@ -4,6 +4,7 @@ import json
 from pathlib import Path
 
 from sketchloom import __version__
+from sketchloom.core.base.plain import encoded
 from sketchloom.core.layers.ways import RULES
 from sketchloom.desk import figures
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
@@ -159,4 +160,4 @@ def _compared(work):
 
 
 def to_bytes(report: dict) -> bytes:
-    return (json.dumps(report, indent=2, ensure_ascii=False, allow_nan=False) + "\n").encode()
+    return encoded(json.dumps(report, indent=2, ensure_ascii=False, allow_nan=False) + "\n")

@@ -7,6 +7,7 @@ from dataclasses import replace
 from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
+from sketchloom.core.base.plain import encoded
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
@@ -64,7 +65,7 @@ def materials() -> tuple[Material, ...]:
 def keep_materials(table) -> None:
     """Write the user's table of materials; raises ExportError."""
     write_whole(
-        data_folder() / "materials.json", (json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n").encode()
+        data_folder() / "materials.json", encoded(json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n")
     )
 
 

@@ -15,7 +15,7 @@ from sketchloom.core.base.setting import Setting, settings_of
 from sketchloom.core.layers.added import rim_key
 from sketchloom.core.sheets.material import Material
 from sketchloom.recipe.parts import LayerEdit
-from sketchloom.recipe.sections import SECTIONS, Clean, Outlines, Release, Sheets, Source, Stack, Trace
+from sketchloom.recipe.sections import MIN_HELPER_MM, SECTIONS, Clean, Outlines, Release, Sheets, Source, Stack, Trace
 
 MAX_ALTERNATIVES = 40
 """Kept settings of one work."""
@@ -166,6 +166,9 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
     if not isinstance(data, dict):
         raise SettingError(where, said("an object"), type(data).__name__)
     values = dict(data)
+    every = values.get("weeding_every_mm")
+    if type(every) in (int, float) and 0 < every < MIN_HELPER_MM:  # was allowed before 1.5
+        values["weeding_every_mm"] = MIN_HELPER_MM
     if isinstance(values.get("palette"), list):
         values["palette"] = [{"samples": entry} for entry in values["palette"]]
     sections: dict[str, Any] = {name: plain.from_plain(values, kind, where) for name, kind in SECTIONS.items()}

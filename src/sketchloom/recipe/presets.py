@@ -4,6 +4,7 @@ import json
 from dataclasses import dataclass, replace
 
 from sketchloom.core.base.errors import ProjectError, SettingError
+from sketchloom.core.base.plain import encoded
 from sketchloom.core.base.said import said
 from sketchloom.recipe.document import SETTINGS as EVERY_SETTING
 from sketchloom.recipe.document import Recipe, from_json, to_json
@@ -49,9 +50,8 @@ def to_bytes(presets) -> bytes:
     plain = [
         {"name": p.name, "settings": {k: v for k, v in to_json(p.recipe).items() if k in SETTINGS}} for p in presets
     ]
-    return (
-        json.dumps({"format": FORMAT, "version": VERSION, "presets": plain}, indent=2, ensure_ascii=False) + "\n"
-    ).encode()
+    text = json.dumps({"format": FORMAT, "version": VERSION, "presets": plain}, indent=2, ensure_ascii=False)
+    return encoded(text + "\n")
 
 
 def from_bytes(data: bytes, file_name: str) -> tuple[Preset, ...]:

@@ -44,6 +44,8 @@ MAX_OVERLAP_MM, MAX_SHEET_MM = 2.0, 50.0
 """An overlap hides a slip of the hand in laying; a sheet is board at most."""
 MAX_PAGES, MIN_PAGE_DPI, MAX_PAGE_DPI = 5000, 36, 1200
 """Pages of a document, and dots per inch it is drawn with; a guard against hostile files."""
+MIN_HELPER_MM = 2.0
+"""Helper cuts nearer to each other part the waste into crumbs (common practice, no source)."""
 TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 MAX_RULES = 200
@@ -346,7 +348,7 @@ class Sheets:
         word=Word("--weeding-frame", "5mm", group=ADDED))
     weeding_every_mm: float = setting.length(
         0.0, 0.0, 500.0, said("Helper cuts every"), said("helper cuts through the waste in the frame, so far apart"),
-        word=Word("--weeding-every", "20mm", group=ADDED))
+        least_if_any=MIN_HELPER_MM, word=Word("--weeding-every", "20mm", group=ADDED))
 
     def __post_init__(self):
         check_all(self)

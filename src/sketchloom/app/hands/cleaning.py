@@ -23,7 +23,7 @@ class Cleaning(QObject):
         self._bench, self._session, self._panel = bench, session, panel
         self.desk: RegionDesk | None = None
         self._of = self._before = None
-        self._is_seen = self._was_back = False
+        self._is_seen = self._was_back = self._is_new = False
         self.tool = RegionTool(self._is_so, lambda: bench.source_image)
         self.tool.hint = self.tr("Point at a region.")
         self.tool.acted.connect(self._act)
@@ -48,6 +48,7 @@ class Cleaning(QObject):
         lines.brush_wanted.connect(self._take_brush)
         bench.tool_changed.connect(self._tool_changed)
         bench.colour_dropped.connect(self._drop_colour)
+        session.opened.connect(lambda *_: setattr(self, "_is_new", True))
 
     # -- showing -----------------------------------------------------------------------
 
@@ -91,6 +92,9 @@ class Cleaning(QObject):
             self._show_widths()
             if not self.desk.work.draws_with_pens:
                 self._panel.show_desk(self.desk)
+                if self._is_new and self._bench.tool is None:  # another work was opened in this stage
+                    self.hold()
+                self._is_new = False
             elif self._bench.tool is self.tool:
                 self._bench.put_down()
 

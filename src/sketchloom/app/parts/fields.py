@@ -20,10 +20,10 @@ class LengthEdit(QLineEdit):
 
     committed = Signal(float)
 
-    def __init__(self, name: str, low_mm: float, high_mm: float):
+    def __init__(self, name: str, low_mm: float, high_mm: float, least_if_any_mm: float = 0.0):
         super().__init__()
         self.setAccessibleName(name)
-        self._low, self._high = low_mm, high_mm
+        self._low, self._high, self._least_if_any = low_mm, high_mm, least_if_any_mm
         self._mm, self._unit = low_mm, "mm"
         self.editingFinished.connect(self._commit)
         self.textEdited.connect(lambda: self.property("wrong") == "true" and self._mark(False))
@@ -46,6 +46,10 @@ class LengthEdit(QLineEdit):
         if not self._low <= mm <= self._high:
             self._mark(True, self.tr("Between {0} and {1}.").format(
                 format_length(self._low, self._unit), format_length(self._high, self._unit)))
+            return
+        if 0 < mm < self._least_if_any:
+            self._mark(True, self.tr("0 for none, or between {0} and {1}.").format(
+                format_length(self._least_if_any, self._unit), format_length(self._high, self._unit)))
             return
         self.setModified(False)
         self._mark(False)

@@ -57,7 +57,7 @@ class SettingControl(QWidget):
         return part
 
     def _length(self, row):
-        part = LengthEdit(self.name, self.setting.least, self.setting.most)
+        part = LengthEdit(self.name, self.setting.least, self.setting.most, self.setting.least_if_any)
         part.setFixedWidth(FIELD_PX)
         part.committed.connect(lambda mm: self._commit(mm, ""))
         row.addWidget(label(self.name), 1)

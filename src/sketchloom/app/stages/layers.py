@@ -27,6 +27,7 @@ from sketchloom.core.base.words import languages
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
 from sketchloom.evaluate.sheet_order import grouped_by_sheet
 from sketchloom.files.user_data import materials
+from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
 
 _KEY = Qt.ItemDataRole.UserRole
@@ -231,7 +232,8 @@ class LayersPanel(Panel):
         self.add(self._laid_on)
         self._weeding = LengthEdit(self.tr("A frame is cut so far around every sheet; 0 for none"), 0.0, 200.0)
         self._weeding.committed.connect(lambda mm: self._emit(self.tr("weeding frame"), weeding_mm=mm))
-        self._every = LengthEdit(self.tr("Helper cuts through the waste so far apart; 0 for none"), 0.0, 500.0)
+        self._every = LengthEdit(self.tr("Helper cuts through the waste so far apart; 0 for none"), 0.0, 500.0,
+                                 SETTINGS["weeding_every_mm"].least_if_any)
         self._every.committed.connect(lambda mm: self._emit(self.tr("helper cuts"), weeding_every_mm=mm))
         self._names_in = QComboBox()
         self._names_in.setAccessibleName(self.tr("Language that layers are named in"))

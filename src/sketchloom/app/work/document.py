@@ -34,6 +34,7 @@ class Document(QObject):
         self._copy: RecoveryCopy | None = None
         self._recovered = False
         self.has_no_file = False
+        self._mark = projects.mark_of(self.path) if self.path else None  # as this window knows the file
         self._autosave = QTimer(self, singleShot=True, interval=AUTOSAVE_MS)
         self._autosave.timeout.connect(self.write_recovery)
 
@@ -119,10 +120,15 @@ class Document(QObject):
         except (AppError, OSError) as error:
             self.trouble.emit(self.tr("No recovery copy could be written: {0}").format(error))
 
+    def is_changed_elsewhere(self, path) -> bool:
+        """Whether its file was written by another window or program since it was opened or saved here."""
+        return self.path is not None and Path(path) == self.path and projects.is_changed(path, self._mark)
+
     def save(self, path, preview_png: bytes | None) -> None:
         """Write the project file; raises ExportError."""
         projects.save(self.project, path, preview_png)
         self.path = Path(path)
+        self._mark = projects.mark_of(path)
         self._saved_at = self._at
         self.drop_recovery()
         self.changed.emit()

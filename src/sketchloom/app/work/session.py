@@ -52,6 +52,7 @@ class Session(QObject):
     trouble = Signal(str, str)
     written = Signal(object)
     in_the_way = Signal(object, object, object)
+    changed_elsewhere = Signal(object)
     saved = Signal(object)
     set_aside = Signal(str, object)
     stopped = Signal()
@@ -227,8 +228,14 @@ class Session(QObject):
 
     # -- keeping and handing over ----------------------------------------------------------
 
-    def save(self, path) -> bool:
-        """Save the project; False, with a message, when it could not be."""
+    def save(self, path, over: bool = False) -> bool:
+        """Save the project; False, with a message, when it could not be.
+
+        A file that something else has changed meanwhile is written ``over`` only where that was asked for.
+        """
+        if not over and self.document.is_changed_elsewhere(path):
+            self.changed_elsewhere.emit(Path(path))
+            return False
         try:
             self.document.save(path, self._preview())
         except AppError as error:

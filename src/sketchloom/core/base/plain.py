@@ -58,3 +58,9 @@ def _lists(value):
     if isinstance(value, (tuple, list)):
         return [_lists(v) for v in value]
     return {k: _lists(v) for k, v in value.items()} if isinstance(value, dict) else value
+
+
+def encoded(text: str) -> bytes:
+    """JSON text as bytes. A name from a disk may hold halves of letters, which UTF-8 has no bytes for: they are written
+    as JSON writes them, and read back as they were."""
+    return text.encode("utf-8", "backslashreplace")

@@ -49,7 +49,8 @@ class Setting:
 
     ``least`` and ``most`` bound a number, or the count of parts; ``optional``: None leaves it to the program, or to
     nobody. ``choices`` by their values, ``names`` what people call each. ``place``: the panel that makes a control
-    for it by itself; empty for one that has its control placed by hand. ``late``: it changes no region, only what is
+    for it by itself; empty for one that has its control placed by hand. ``least_if_any``: 0 is none of it, and what is
+    above 0 is at least so much. ``late``: it changes no region, only what is
     made of regions. ``by_hand``: it holds decisions about one work, which an untouched copy has not. ``preset``: it
     says how to work, and nothing about one picture, so that it can be kept under a name.
     """
@@ -66,6 +67,7 @@ class Setting:
     names: tuple[str, ...] = ()
     word: Word | None = None
     place: str = ""
+    least_if_any: float = 0
     late: bool = False
     by_hand: bool = False
     preset: bool = False
@@ -81,6 +83,10 @@ class Setting:
                 if isinstance(value, bool) or not isinstance(value, kind) or not self.least <= value <= self.most:
                     raise SettingError(
                         name, said("between {least} and {most}", least=self.least, most=self.most), value
+                    )
+                if 0 < value < self.least_if_any:
+                    raise SettingError(
+                        name, said("0, or between {least} and {most}", least=self.least_if_any, most=self.most), value
                     )
             case "switch":
                 if type(value) is not bool:

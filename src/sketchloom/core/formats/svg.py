@@ -37,7 +37,7 @@ def write(drawing: Drawing) -> bytes:
                 "</g>",
             ]
         lines += shapes
-    return "\n".join([*lines, "</svg>", ""]).encode()
+    return "\n".join([*lines, "</svg>", ""]).encode("utf-8", "replace")  # half a letter of a name is no letter
 
 
 def _paint(look):

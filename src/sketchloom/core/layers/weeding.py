@@ -27,10 +27,12 @@ def weeding_cuts(outline: Outline, mm_per_px: float, away_mm: float, every_mm: f
     cuts = [np.array([(left, top), (right, top), (right, bottom), (left, bottom), (left, top)])]
     if every_mm > 0:
         xs, ys = (np.arange(a + every_mm, b, every_mm)[:MAX_LINES] for a, b in ((left, right), (top, bottom)))
-        lines = shapely.MultiLineString([[(x, top), (x, bottom)] for x in xs] + [[(left, y), (right, y)] for y in ys])
-        waste = lines.difference(area.buffer(_CLEAR_MM, quad_segs=48))
-        parts = [waste] if waste.geom_type == "LineString" else list(getattr(waste, "geoms", []))
-        cuts += [np.array(p.coords) for p in parts if p.length >= _LEAST_MM][:MAX_LINES]
+        stays = area.buffer(_CLEAR_MM, quad_segs=48)
+        upright, level = [[(x, top), (x, bottom)] for x in xs], [[(left, y), (right, y)] for y in ys]
+        for lines in (upright, level):  # one way at a time: lines that cross would be parted where they do
+            waste = shapely.MultiLineString(lines).difference(stays)
+            parts = [waste] if waste.geom_type == "LineString" else list(getattr(waste, "geoms", []))
+            cuts += [np.array(p.coords) for p in parts if p.length >= _LEAST_MM][:MAX_LINES]
     return cuts
 
 

@@ -12,12 +12,17 @@ from PIL import Image, ImageCms, ImageOps, UnidentifiedImageError
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.base.said import said
 from sketchloom.core.picture import documents
+from sketchloom.core.picture.apart import drawn_apart
 from sketchloom.core.picture.picture import Picture, frozen_array
 
 MAX_PIXELS = 120_000_000
 """Larger pictures are refused before they are decoded."""
 MAX_FILE_BYTES = 512 * 1024 * 1024
 """Larger files are refused before they are read."""
+KEPT_PIXELS = 50_000_000
+"""Larger pictures are opened at half their size: 50 megapixels on a page of A3 are 590 dpi, finer than any blade goes,
+and tracing 45 takes 0.9 to 1.4 GB (measured), so twice as many would not stay under 1.5."""
+_HALVED = said("The picture has more pixels than any cut needs; it is opened at half its size.")
 SMALLEST_SIDE_PX = 8
 """Smaller pictures hold nothing to trace."""
 FORMATS = ("PNG", "JPEG", "WEBP", "BMP", "TIFF", "GIF", "AVIF")
@@ -87,10 +92,20 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
     ------
     ImageTooLargeError : the header claims more than 120 megapixels; nothing was decoded.
     PictureError : the bytes are no such picture, are damaged, or show nothing.
+
+    Notes
+    -----
+    Documents and the formats of films are read in a process of their own.
     """
+    if documents.is_document(data) or _film_brand(data):
+        return replace(drawn_apart(data, name, page, page_dpi, MAX_PIXELS), name=Path(name).name)
+    return decode_here(data, name, page, page_dpi, MAX_PIXELS)
+
+
+def decode_here(data: bytes, name: str, page: int, page_dpi: int, most_pixels: int) -> Picture:
+    """As ``decode``, in this process, whatever the file does to it."""
     if documents.is_document(data):
-        drawn = documents.render(data, name, page, page_dpi, MAX_PIXELS)
-        return replace(drawn, name=Path(name).name)
+        return _of_bounded_size(documents.render(data, name, page, page_dpi, most_pixels))
     with warnings.catch_warnings():
         warnings.simplefilter("ignore")
         image = _open(data, name)
@@ -100,9 +115,12 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
                 if getattr(image, "is_animated", False)
                 else []
             )
+            if image.format == "JPEG" and image.width * image.height > KEPT_PIXELS:
+                _decode_half(image)
+                notes.append(_HALVED)
             image.load()
             image = ImageOps.exif_transpose(image)
-            return _to_picture(image, name, notes)
+            return _of_bounded_size(_to_picture(image, name, notes))
         except PictureError:
             raise
         except MemoryError:
@@ -110,6 +128,29 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
         except Exception as error:  # decoders raise whatever they like on damaged data
             raise PictureError(name, said("the picture is damaged or cut short ({short}).", short=_short(error)),
                                said("Copy or export it again.")) from None
+
+
+def _decode_half(image):
+    """Have a JPEG decoded at half its size at once, which takes a quarter of the memory."""
+    width = image.width
+    image.draft("RGB", (-(-image.width // 2), -(-image.height // 2)))
+    if "dpi" in image.info:
+        image.info["dpi"] = tuple(v * image.width / width for v in image.info["dpi"])
+
+
+def _of_bounded_size(picture: Picture) -> Picture:
+    """The picture, at half its size where it would take too much memory to trace."""
+    if picture.width * picture.height <= KEPT_PIXELS:
+        return picture
+    rgb, alpha = (None if part is None else frozen_array(np.asarray(Image.fromarray(part).reduce(2)))
+                  for part in (picture.rgb, picture.alpha))
+    dpi = None if picture.dpi is None else picture.dpi / 2
+    return _of_bounded_size(Picture(rgb, alpha, dpi, picture.name, (*picture.notes, _HALVED)))
+
+
+def _film_brand(data) -> bool:
+    """Whether the bytes are of a format that films have too (ISO/IEC 14496-12): HEIF or AVIF."""
+    return data[4:8] == b"ftyp"
 
 
 def _open(data, name):

@@ -24,6 +24,8 @@ _MAX_SVG_BYTES = 32 * 1024 * 1024
 """Larger files are refused before they are parsed."""
 _MAX_DEPTH, _MAX_ELEMENTS = 200, 300_000
 """Deeper or larger trees are refused while they are parsed."""
+_MAX_SHOWN_DEEP = 300
+"""Parts shown by parts that are nested: a drawing's own depth, and a good deal of references on top."""
 _UNITS_IN = {
     "": 1 / 96,
     "px": 1 / 96,
@@ -185,6 +187,17 @@ def _is_small_picture(value, max_pixels):
     return width * height <= max_pixels
 
 
+_REFERENCE = re.compile(r"url\(\s*['\"]?#([^'\")\s]+)", re.IGNORECASE)
+
+
+def _shown_by(element, by_id):
+    """Elements that one shows beside its children: by a link, or by an attribute such as ``clip-path``."""
+    names = [element.get(attribute, "")[1:] for attribute in _HREFS]
+    for value in element.attrib.values():
+        names += _REFERENCE.findall(value)
+    return [by_id[name] for name in names if name in by_id]
+
+
 def _refuse_explosions(root, name):
     """Count what references multiply to: parts shown by parts shown by parts."""
     by_id = {e.get("id"): e for e in root.iter() if e.get("id")}
@@ -194,18 +207,22 @@ def _refuse_explosions(root, name):
         key = id(element)
         if key in sizes:
             return sizes[key]
-        if key in within or len(within) > _MAX_DEPTH:
+        if key in within:
             return 1
+        if len(within) > _MAX_SHOWN_DEEP:  # parts shown by parts, farther than any drawing goes
+            raise _TooMuch
         inner = within | {key}
         total = 1 + sum(size(child, inner) for child in element)
-        for attribute in _HREFS:
-            target = by_id.get(element.get(attribute, "")[1:])
-            if target is not None:
-                total += size(target, inner)
+        for target in _shown_by(element, by_id):
+            total += size(target, inner)
         sizes[key] = min(total, 10 * _MAX_ELEMENTS)
         return sizes[key]
 
-    if size(root, frozenset()) > _MAX_ELEMENTS:
+    try:
+        is_too_much = size(root, frozenset()) > _MAX_ELEMENTS
+    except _TooMuch:
+        is_too_much = True
+    if is_too_much:
         raise PictureError(
             name, said("this SVG repeats parts of itself too often to be drawn."), said("Save a simpler copy.")
         )

@@ -177,6 +177,8 @@ class RegionsBox(Box):
     def _show_colours(self):
         hexes = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
         self.colours.show_colours(dict.fromkeys([*hexes, *self._brought]))
+        if self.action == COLOUR and self.colours.chosen() is None:
+            self._take_way(DROP)  # the colour that was chosen is none of this work's
 
     def _take_way(self, key):
         self.action = key
