@@ -334,7 +334,7 @@ def test_all_of_a_kind_are_mended_seen_and_kept(driver, tmp_path):
     work = settled(driver)
     assert sum(f.code == "layer.thin" for f in work.findings) >= 2
     driver.window.findings.toggle()
-    driver.click("All of this kind", driver.window.findings)
+    driver.click("All: Thicken here", driver.window.findings)
     work = settled(driver)
     assert not [f for f in work.findings if f.code == "layer.thin"]
     driver.click("Take back", driver.window.notices)

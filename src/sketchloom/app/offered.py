@@ -33,7 +33,7 @@ def may_hold_something(mime: QMimeData) -> bool:
 def offered_by(mime: QMimeData | None) -> Offered:
     """What can be opened of it."""
     if mime is None:
-        return Offered(trouble=QCoreApplication.translate("Offered", "There is no picture. Copy one first."))
+        return Offered(trouble=QCoreApplication.translate("Offered", "It holds no picture. Copy one first."))
     files = [Path(url.toLocalFile()) for url in mime.urls() if url.isLocalFile()]
     if files:
         return _of_files(files)
@@ -51,7 +51,7 @@ def offered_by(mime: QMimeData | None) -> Offered:
     if mime.hasUrls() or mime.text().startswith(("http://", "https://")):
         return Offered(trouble=QCoreApplication.translate(
             "Offered", "That is a web address, and nothing is fetched from the net. Save the picture, then open it."))
-    return Offered(trouble=QCoreApplication.translate("Offered", "There is no picture. Copy one first."))
+    return Offered(trouble=QCoreApplication.translate("Offered", "It holds no picture. Copy one first."))
 
 
 def _of_files(files):

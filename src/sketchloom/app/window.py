@@ -571,7 +571,9 @@ class Window(QMainWindow):
             text = self.tr("Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.")
         else:
             text = self.tr("Stopped. The bench shows the result before this change.")
-        self._say("stopped", "ask", text, ((self.tr("Trace it now"), self.session.evaluate),))
+        is_there = latest is not None and not latest.coarse
+        self._say("stopped", "ask", text, (
+            (self.tr("Trace again") if is_there else self.tr("Trace it now"), self.session.evaluate),))
 
     def _say(self, topic, kind, text, actions=()):
         self.notices.say(topic, kind, text, actions)

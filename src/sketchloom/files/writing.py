@@ -31,9 +31,7 @@ def write_together(files, care: Care = PLAIN, *, progress=QUIET) -> list[Path]:
 
 def sweep(now_s: float) -> list[Path]:
     """End what was cut off in an earlier run; returns the files that were put in their places."""
-    folder = _journals()
-    if folder is None:
-        return []
+    folder = user_data_path("sketch-loom", appauthor=False) / _JOURNALS
     done = atomic.sweep(folder)
     for part in folder.parent.rglob(f".*{PART}"):
         try:

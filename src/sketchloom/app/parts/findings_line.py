@@ -139,7 +139,8 @@ class FindingsLine(QFrame):
         row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)
         where = f"<b>{escape(finding.layer)}</b>: " if finding.layer else ""
         if count > 1:
-            where = f"<b>{escape(self.tr('{0} places').format(count))}</b>  ·  {escape(self.tr('the worst:'))} {where}"
+            many, worst = self.tr("{0} places").format(count), self.tr("the worst:")
+            where = f"<b>{escape(many)}</b>  ·  {escape(worst)} {where}"
         text = label(where + escape(told(finding.message)))
         text.setTextFormat(Qt.TextFormat.RichText)
         text.setToolTip(finding.code)
@@ -172,7 +173,7 @@ class FindingsLine(QFrame):
             go.clicked.connect(lambda: self.go_to.emit(next(turn)))
             yield go
         if alike[0].rule.mend:
-            every = button(self.tr("Mend all"), "circle-check",
+            every = button(self.tr("All: {0}").format(told(alike[0].rule.mend)), "circle-check",
                            self.tr("Mend every place of this kind; you see it before you keep it"))
             every.clicked.connect(lambda: self.mend_all.emit(alike[0].code))
             yield every

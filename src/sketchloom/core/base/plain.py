@@ -29,6 +29,10 @@ def from_plain(data, kind: type[T], where: str = "$") -> T:
     """
     try:
         return msgspec.convert(data, kind)
+    except UnicodeError:
+        raise SettingError(where, said("texts of whole letters"), said("half a letter")) from None
+    except RecursionError:
+        raise SettingError(where, said("not nested so deep"), type(data).__name__) from None
     except msgspec.ValidationError as error:
         why, _, place = str(error).partition(" - at `$")
         place = where + place.rstrip("`")

@@ -415,6 +415,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{field} muss sein: {expected}; gegeben: {got}.</translation>
     </message>
     <message>
+        <source>texts of whole letters</source>
+        <translation>Texte aus ganzen Buchstaben</translation>
+    </message>
+    <message>
+        <source>half a letter</source>
+        <translation>ein halber Buchstabe</translation>
+    </message>
+    <message>
+        <source>not nested so deep</source>
+        <translation>nicht so tief verschachtelt</translation>
+    </message>
+    <message>
         <source>an object with all its fields</source>
         <translation>ein Objekt mit allen seinen Feldern</translation>
     </message>
@@ -445,6 +457,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>between {least} and {most}</source>
         <translation>zwischen {least} und {most}</translation>
+    </message>
+    <message>
+        <source>0, or between {least} and {most}</source>
+        <translation>0, oder zwischen {least} und {most}</translation>
     </message>
     <message>
         <source>{least} to {most} of them</source>
@@ -499,6 +515,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Schreiben</translation>
     </message>
     <message>
+        <source>is one of the files that are read; an output needs a name of its own.</source>
+        <translation>ist eine der Dateien, die gelesen werden; eine Ausgabe braucht einen eigenen Namen.</translation>
+    </message>
+    <message>
+        <source>would be written twice, the second time over {other}.</source>
+        <translation>würde zweimal geschrieben, beim zweiten Mal über {other}.</translation>
+    </message>
+    <message>
+        <source>is there already, and stays as it is.</source>
+        <translation>ist schon da und bleibt, wie sie ist.</translation>
+    </message>
+    <message>
+        <source>Choose another folder, or add --replace on the command line.</source>
+        <translation>Wähle einen anderen Ordner, oder gib auf der Befehlszeile --replace dazu.</translation>
+    </message>
+    <message>
         <source>is a folder; give the name of a file in it.</source>
         <translation>ist ein Ordner; nenne eine Datei darin.</translation>
     </message>
@@ -525,6 +557,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Looking for faults</source>
         <translation>Suche nach Fehlern</translation>
+    </message>
+    <message>
+        <source>The picture has more pixels than any cut needs; it is opened at half its size.</source>
+        <translation>Das Bild hat mehr Pixel, als ein Schnitt je braucht; es wird in halber Größe geöffnet.</translation>
     </message>
     <message>
         <source>Open a PNG, JPEG, WebP, BMP, TIFF, GIF, AVIF or HEIF picture, a PDF or an SVG.</source>
@@ -1591,6 +1627,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>sein Teil {filename} gibt {mb:.0f} MB an; höchstens {mb2} MB werden gelesen.</translation>
     </message>
     <message>
+        <source>has a part packed in a way that no project is; it is not opened.</source>
+        <translation>hat einen Teil, der gepackt ist wie in keinem Projekt; es wird nicht geöffnet.</translation>
+    </message>
+    <message>
         <source>its part {filename} is larger than it says.</source>
         <translation>sein Teil {filename} ist größer, als er sagt.</translation>
     </message>
@@ -1653,6 +1693,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>not written: nothing is left to cut. Put a layer back in, keep the ground or choose more colours.</source>
         <translation>nicht geschrieben: es ist nichts mehr zu schneiden. Nimm eine Ebene wieder hinein, behalte den Grund oder wähle mehr Farben.</translation>
+    </message>
+    <message>
+        <source>is full of folders of one name; choose another.</source>
+        <translation>ist voller Ordner eines Namens; wähle einen anderen.</translation>
     </message>
     <message>
         <source>settings without alternatives of their own</source>
@@ -2189,6 +2233,30 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>three holes beside the work on every sheet, to lay them by, and its number in the fourth corner</source>
         <translation>drei Löcher neben der Arbeit auf jedem Bogen, um ihn danach zu legen, und seine Nummer in der vierten Ecke</translation>
+    </message>
+    <message>
+        <source>no process could be started to read it.</source>
+        <translation>zum Lesen konnte kein Prozess gestartet werden.</translation>
+    </message>
+    <message>
+        <source>Close other programs and try again.</source>
+        <translation>Schließe andere Programme und versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>its reader failed on it, or it takes too much memory to be drawn.</source>
+        <translation>der Leser ist daran gescheitert, oder es braucht zu viel Speicher, um gezeichnet zu werden.</translation>
+    </message>
+    <message>
+        <source>Save a plain, simpler copy of it.</source>
+        <translation>Speichere eine schlichte, einfachere Kopie davon.</translation>
+    </message>
+    <message>
+        <source>takes too long to be drawn.</source>
+        <translation>braucht zu lange, um gezeichnet zu werden.</translation>
+    </message>
+    <message>
+        <source>takes too much memory to be drawn.</source>
+        <translation>braucht zu viel Speicher, um gezeichnet zu werden.</translation>
     </message>
 </context>
 <context>
@@ -3564,6 +3632,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>1 Befund</translation>
     </message>
     <message>
+        <source>{0} of {1} kinds</source>
+        <translation>{0} in {1} Arten</translation>
+    </message>
+    <message>
         <source>note</source>
         <translation>Hinweis</translation>
     </message>
@@ -3576,12 +3648,28 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Halt</translation>
     </message>
     <message>
+        <source>{0} places</source>
+        <translation>{0} Stellen</translation>
+    </message>
+    <message>
+        <source>the worst:</source>
+        <translation>die schlimmste:</translation>
+    </message>
+    <message>
         <source>Go there</source>
         <translation>Dorthin</translation>
     </message>
     <message>
-        <source>All of this kind</source>
-        <translation>Alle dieser Art</translation>
+        <source>Go to the next</source>
+        <translation>Zur nächsten</translation>
+    </message>
+    <message>
+        <source>All: {0}</source>
+        <translation>Alle: {0}</translation>
+    </message>
+    <message>
+        <source>One by one</source>
+        <translation>Einzeln</translation>
     </message>
     <message>
         <source>Mend every place of this kind; you see it before you keep it</source>
@@ -4358,6 +4446,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>Between {0} and {1}.</source>
         <translation>Zwischen {0} und {1}.</translation>
     </message>
+    <message>
+        <source>0 for none, or between {0} and {1}.</source>
+        <translation>0 für keine, oder zwischen {0} und {1}.</translation>
+    </message>
 </context>
 <context>
     <name>LevelTool</name>
@@ -4711,6 +4803,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Manners</name>
+    <message>
+        <source>No more than {0} letters fit here; what is beyond was not taken.</source>
+        <translation>Hier passen höchstens {0} Buchstaben; was darüber ist, wurde nicht übernommen.</translation>
+    </message>
+</context>
+<context>
     <name>MaterialsTable</name>
     <message>
         <source>Materials</source>
@@ -5007,6 +5106,33 @@ seinesgleichen</translation>
     <message>
         <source>Close this message</source>
         <translation>Diese Meldung schließen</translation>
+    </message>
+</context>
+<context>
+    <name>Offered</name>
+    <message>
+        <source>It holds no picture. Copy one first.</source>
+        <translation>Da ist kein Bild darin. Kopiere zuerst eines.</translation>
+    </message>
+    <message>
+        <source>That is a web address, and nothing is fetched from the net. Save the picture, then open it.</source>
+        <translation>Das ist eine Webadresse, und aus dem Netz wird nichts geholt. Speichere das Bild und öffne es dann.</translation>
+    </message>
+    <message>
+        <source>The folder “{0}” has no picture in it.</source>
+        <translation>Im Ordner „{0}“ ist kein Bild.</translation>
+    </message>
+    <message>
+        <source>{0} pictures are too many at once; take those that are wanted.</source>
+        <translation>{0} Bilder sind zu viele auf einmal; nimm die, die gewünscht sind.</translation>
+    </message>
+    <message>
+        <source>pasted picture</source>
+        <translation>eingefügtes Bild</translation>
+    </message>
+    <message>
+        <source>pasted drawing</source>
+        <translation>eingefügte Zeichnung</translation>
     </message>
 </context>
 <context>
@@ -5862,6 +5988,10 @@ seinesgleichen</translation>
         <translation>Wähle wohin, dann wird geschrieben (Strg+E)</translation>
     </message>
     <message>
+        <source>Files can be written once the exact result is there.</source>
+        <translation>Dateien können geschrieben werden, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
         <source>On shared sheets…</source>
         <translation>Auf gemeinsame Bogen …</translation>
     </message>
@@ -6233,6 +6363,10 @@ seinesgleichen</translation>
         <translation>Schreiben</translation>
     </message>
     <message>
+        <source>Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.</source>
+        <translation>Das Nachzeichnen wurde angehalten, also gibt es nichts Genaues zu schreiben. Zeichne noch einmal nach (F5) und schreibe dann.</translation>
+    </message>
+    <message>
         <source>Tracing the other works</source>
         <translation>Die anderen Arbeiten werden nachgezeichnet</translation>
     </message>
@@ -6596,6 +6730,10 @@ seinesgleichen</translation>
         <translation>Gut bis zu einer Breite von</translation>
     </message>
     <message>
+        <source>Not known yet: the picture is still being read.</source>
+        <translation>Noch nicht bekannt: das Bild wird noch gelesen.</translation>
+    </message>
+    <message>
         <source>Flat areas</source>
         <translation>Flache Flächen</translation>
     </message>
@@ -6822,6 +6960,10 @@ seinesgleichen</translation>
     <message>
         <source>blocked</source>
         <translation>blockiert</translation>
+    </message>
+    <message>
+        <source>not known yet</source>
+        <translation>noch nicht bekannt</translation>
     </message>
 </context>
 <context>
@@ -7686,14 +7828,6 @@ seinesgleichen</translation>
         <translation>Die Demo konnte nicht kopiert werden: {0}</translation>
     </message>
     <message>
-        <source>pasted picture.png</source>
-        <translation>eingefügtes Bild.png</translation>
-    </message>
-    <message>
-        <source>The clipboard holds no picture. Copy one first.</source>
-        <translation>Die Zwischenablage enthält kein Bild. Kopiere zuerst eines.</translation>
-    </message>
-    <message>
         <source>“{0}” was left unsaved the last time.</source>
         <translation>„{0}“ blieb beim letzten Mal ungespeichert.</translation>
     </message>
@@ -7708,10 +7842,6 @@ seinesgleichen</translation>
     <message>
         <source>Unsaved “{0}” was set aside and is kept.</source>
         <translation>Das ungespeicherte „{0}“ wurde beiseitegelegt und ist aufgehoben.</translation>
-    </message>
-    <message>
-        <source>dropped picture.png</source>
-        <translation>abgelegtes Bild.png</translation>
     </message>
     <message>
         <source>Save the project</source>
@@ -7734,12 +7864,64 @@ seinesgleichen</translation>
         <translation>SVG mit Ebenen (*.svg)</translation>
     </message>
     <message>
+        <source>“{0}” was changed elsewhere since it was opened here. Nothing was saved.</source>
+        <translation>„{0}“ wurde anderswo geändert, seit es hier geöffnet wurde. Es wurde nichts gespeichert.</translation>
+    </message>
+    <message>
+        <source>Keep both: save a copy…</source>
+        <translation>Beide behalten: Kopie speichern …</translation>
+    </message>
+    <message>
+        <source>Save over it</source>
+        <translation>Darüber speichern</translation>
+    </message>
+    <message>
+        <source>{0} is there already. Nothing was written.</source>
+        <translation>{0} ist schon da. Es wurde nichts geschrieben.</translation>
+    </message>
+    <message>
+        <source>{0} files are there already: {1}. Nothing was written.</source>
+        <translation>{0} Dateien sind schon da: {1}. Es wurde nichts geschrieben.</translation>
+    </message>
+    <message>
+        <source>Replace them</source>
+        <translation>Ersetzen</translation>
+    </message>
+    <message>
+        <source>Write into “{0}”</source>
+        <translation>In „{0}“ schreiben</translation>
+    </message>
+    <message>
         <source>Works or pictures to lay on the same sheets</source>
         <translation>Arbeiten oder Bilder, die auf dieselben Bogen kommen</translation>
     </message>
     <message>
+        <source>What there is to look at is known once the exact result is there.</source>
+        <translation>Was anzusehen ist, steht fest, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
+        <source>Something went wrong inside the program. Your work is kept, with an unsaved copy for the next start; go on, or undo the last step.</source>
+        <translation>Im Programm ist etwas schiefgegangen. Deine Arbeit ist noch da, mit einer ungespeicherten Kopie für den nächsten Start; mach weiter, oder nimm den letzten Schritt zurück.</translation>
+    </message>
+    <message>
+        <source>What happened is written in {0}.</source>
+        <translation>Was geschah, steht in {0}.</translation>
+    </message>
+    <message>
+        <source>Stopped. Nothing is traced yet.</source>
+        <translation>Angehalten. Es ist noch nichts nachgezeichnet.</translation>
+    </message>
+    <message>
+        <source>Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.</source>
+        <translation>Angehalten. Der Tisch zeigt die Vorschau einer kleinen Kopie; sie kann weder beurteilt noch geschrieben werden.</translation>
+    </message>
+    <message>
         <source>Stopped. The bench shows the result before this change.</source>
         <translation>Abgebrochen. Die Werkbank zeigt das Ergebnis vor dieser Änderung.</translation>
+    </message>
+    <message>
+        <source>Trace it now</source>
+        <translation>Jetzt nachzeichnen</translation>
     </message>
     <message>
         <source>Trace again</source>

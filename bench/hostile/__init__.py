@@ -1,0 +1,1 @@
+"""A campaign against the program: hostile files, kills, full disks, random gestures."""

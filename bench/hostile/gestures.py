@@ -1,0 +1,180 @@
+"""Random gestures in the real window, by a seed: clicks, drags, keys, wheels and typing wherever they fall."""
+
+import random
+import time
+from dataclasses import dataclass, field
+from pathlib import Path
+
+from PySide6.QtCore import QEventLoop, QPoint, QPointF, Qt, QTimer
+from PySide6.QtGui import QWheelEvent
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QAbstractButton, QApplication, QComboBox, QFileDialog, QLineEdit, QWidget
+
+from sketchloom.app import start
+from sketchloom.app.mishaps import MISHAPS
+from sketchloom.app.window import Window
+from sketchloom.files.demo_works import DEMOS
+
+_KEYS = ("Alt+1", "Alt+2", "Alt+3", "Alt+4", "Alt+5", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+L", "+", "-", "F", "1", "C", "R",
+         "B", "V", "U", "F5", "Esc", "Return", "Tab", "Shift+Tab", "Del", "Backspace", "Space", "Up", "Down", ".", ",")
+_TYPED = ("0", "12", "3.5mm", "abc", "1e9", "-4", "2in", "0,4", "n" * 70, "")
+_NOT_CLICKED = ("Open the folder",)
+"""What starts another program."""
+
+
+@dataclass(slots=True)
+class Done:
+    """What came of it."""
+
+    count: int = 0
+    seconds: float = 0.0
+    longest_stall_s: float = 0.0
+    longest_at: str = ""
+    errors: list[str] = field(default_factory=list)
+
+
+class _Hand:
+    """Does one random thing at a time."""
+
+    def __init__(self, window, rng):
+        self.window, self.rng = window, rng
+
+    def _place(self, part):
+        return QPoint(self.rng.randrange(max(part.width(), 1)), self.rng.randrange(max(part.height(), 1)))
+
+    def _seen(self, kind, inside=None):
+        return [p for p in (inside or self.window).findChildren(kind) if p.isVisible() and p.isEnabled()]
+
+    def click_bench(self):
+        bench = self.window.bench
+        button = self.rng.choice((Qt.MouseButton.LeftButton,) * 4 + (Qt.MouseButton.RightButton,))
+        keys = self.rng.choice((Qt.KeyboardModifier.NoModifier,) * 3 + (
+            Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier))
+        (QTest.mouseDClick if self.rng.random() < 0.1 else QTest.mouseClick)(bench, button, keys, self._place(bench))
+
+    def drag_bench(self):
+        bench, left = self.window.bench, Qt.MouseButton.LeftButton
+        QTest.mousePress(bench, left, pos=self._place(bench))
+        for _ in range(self.rng.randrange(1, 6)):
+            QTest.mouseMove(bench, self._place(bench))
+        QTest.mouseRelease(bench, left, pos=self._place(bench))
+
+    def click_button(self):
+        buttons = [b for b in self._seen(QAbstractButton) if b.text() not in _NOT_CLICKED]
+        if buttons:
+            QTest.mouseClick(self.rng.choice(buttons), Qt.MouseButton.LeftButton)
+
+    def key(self):
+        at = self.rng.choice((self.window, QApplication.focusWidget() or self.window))
+        QTest.keySequence(at, self.rng.choice(_KEYS))
+
+    def type(self):
+        fields = self._seen(QLineEdit)
+        if fields:
+            field_ = self.rng.choice(fields)
+            field_.setFocus()
+            field_.selectAll()
+            QTest.keyClicks(field_, self.rng.choice(_TYPED))
+            QTest.keyClick(field_, self.rng.choice((Qt.Key.Key_Return, Qt.Key.Key_Escape, Qt.Key.Key_Tab)))
+
+    def choose(self):
+        boxes = self._seen(QComboBox)
+        if boxes:
+            box = self.rng.choice(boxes)
+            if box.count():
+                box.setCurrentIndex(self.rng.randrange(box.count()))
+                box.activated.emit(box.currentIndex())
+
+    def wheel(self):
+        part = self.rng.choice(self._seen(QWidget))
+        at = QPointF(self._place(part))
+        QApplication.sendEvent(part, QWheelEvent(
+            at, QPointF(part.mapToGlobal(at.toPoint())), QPoint(), QPoint(0, self.rng.choice((-360, -120, 120, 360))),
+            Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier, Qt.ScrollPhase.NoScrollPhase, False))
+
+    def open(self):
+        self.window.open_demo(self.rng.choice(DEMOS).key)
+
+    def write(self):
+        self.window.session.write(self.folder, self.rng.choice(("layer", "piece", "design")), True, True)
+
+    def save(self):
+        self.window.session.save(self.folder / "a.sloom")
+
+    folder = Path()
+
+
+_SHARES = (("click_bench", 8), ("drag_bench", 5), ("click_button", 12), ("key", 8), ("type", 4), ("choose", 3),
+           ("wheel", 4), ("open", 0.25), ("write", 0.4), ("save", 0.4))
+
+
+def run(seconds: float, seed: int = 1, folder: Path | None = None) -> Done:
+    """Gestures for a while; windows of the system that would wait for an answer answer nothing."""
+    import tempfile
+
+    with tempfile.TemporaryDirectory() as made:
+        return _run(seconds, random.Random(seed), folder or Path(made))
+
+
+def _run(seconds, rng, folder):
+    start.application()
+    done, last = Done(), [time.perf_counter(), "start"]
+    for name, answer in (("getOpenFileName", ("", "")), ("getSaveFileName", ("", "")), ("getOpenFileNames", ([], "")),
+                         ("getExistingDirectory", "")):
+        setattr(QFileDialog, name, staticmethod(lambda *a, _answer=answer, **k: _answer))
+    MISHAPS._last_s = 0.0
+    happened = []
+    MISHAPS.happened.connect(happened.append)
+    hand = _Hand(Window(), rng)
+    hand.folder = folder
+    window = hand.window
+    window.resize(1280, 800)
+    window.show()
+    window.open_demo(DEMOS[0].key)
+
+    def tick():
+        now = time.perf_counter()
+        if now - last[0] > done.longest_stall_s:
+            done.longest_stall_s, done.longest_at = now - last[0], last[1]
+        last[0] = now
+    timer = QTimer()
+    timer.timeout.connect(tick)
+    timer.start(5)
+    names, weights = zip(*_SHARES, strict=True)
+    began = time.perf_counter()
+    while time.perf_counter() - began < seconds:
+        what = rng.choices(names, weights)[0]
+        last[1] = f"{what}, gesture {done.count}"
+        # what waits for an answer of its own is closed by the next gesture
+        QTimer.singleShot(400, _close_dialogs)
+        try:
+            getattr(hand, what)()
+        except Exception as error:
+            done.errors.append(f"gesture {done.count} ({what}): {type(error).__name__}: {error}")
+        _turn(rng.choice((1, 5, 30, 120)))
+        done.count += 1
+        if happened:
+            done.errors += [f"gesture {done.count} ({what}): see {path}" for path in happened]
+            happened.clear()
+    done.seconds = time.perf_counter() - began
+    timer.stop()
+    MISHAPS.happened.disconnect(happened.append)
+    if window.session.document is not None:
+        window.session.document.drop_recovery()
+    for one in QApplication.topLevelWidgets():
+        one.close()
+    window.deleteLater()
+    _turn(20)
+    return done
+
+
+def _turn(ms):
+    loop = QEventLoop()
+    QTimer.singleShot(ms, loop.quit)
+    loop.exec()
+
+
+def _close_dialogs():
+    for part in (QApplication.activeModalWidget(), QApplication.activePopupWidget()):
+        if part is not None:
+            part.close()
