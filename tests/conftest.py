@@ -7,6 +7,7 @@ import pytest
 from hypothesis import settings
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+os.environ["SKETCHLOOM_FONT_PT"] = "10.5"
 os.environ["SKETCHLOOM_LANGUAGE"] = "en"  # of the window, whatever the machine speaks
 settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True)
 settings.load_profile("ours")

@@ -32,6 +32,7 @@ TABLE = (
     ("stage_3", said("Layers"), "", ("Alt+4",), False),
     ("stage_4", said("Release"), "", ("Alt+5",), False),
     ("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), False),
+    ("panel", said("Fold the panel away or bring it back"), "", ("F8",), False),
     ("help", said("Help and keys"), "help-circle", ("F1",), False),
 )
 
@@ -59,6 +60,7 @@ MENUS = (
             "units",
             None,
             "findings",
+            "panel",
         ),
     ),
     (said("Help"), ("help",)),

@@ -69,4 +69,5 @@ def screenshots(folder: Path | None) -> int:
     """Redraw the pictures of the main views from the demo works."""
     from sketchloom.app.screenshots import take_all
 
+    os.environ.setdefault(theme.FONT_VARIABLE, str(theme.USUAL_PT))  # the same on every machine
     return take_all(folder)

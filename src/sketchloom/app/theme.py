@@ -1,5 +1,7 @@
 """The look: a quiet workroom. Linen panels, ink text, natural dyes, one font, one icon set."""
 
+import os
+import re
 from functools import lru_cache
 from importlib.resources import files
 
@@ -124,12 +126,65 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 """
 
 
+DESIGN_PX = 14
+"""Size of text that all measures of the window are drawn for."""
+USUAL_PT = 10.5
+"""The same in points, on a screen of 96 dots an inch."""
+LEAST_PT, MOST_PT = 9.0, 16.0
+"""Sizes of the system's font that the window follows."""
+FONT_VARIABLE = "SKETCHLOOM_FONT_PT"
+"""Where it is set, the size of text in points, whatever the system says."""
+_LEAST_TEXT_PX = 10
+"""The smallest text that the shipped font is still read in (looked at)."""
+_scale = 1.0
+
+
+def px(designed: float) -> int:
+    """A measure of the design in logical pixels, at the size of text that the user's system has."""
+    return round(designed * _scale)
+
+
+def text_px(designed: float) -> int:
+    """A size of text of the design; no smaller than can be read."""
+    return max(px(designed), _LEAST_TEXT_PX)
+
+
+def size(width: float, height: float) -> QSize:
+    """A size of the design at the user's size of text."""
+    return QSize(px(width), px(height))
+
+
+def _follow_font(app: QApplication) -> None:
+    """The size of text of the user's system: points, at the dots an inch that it says the screen has."""
+    global _scale
+    try:
+        points = float(os.environ.get(FONT_VARIABLE, "") or app.font().pointSizeF())
+    except ValueError:
+        points = app.font().pointSizeF()
+    if not LEAST_PT <= points <= MOST_PT:  # also where it is told in pixels, which gives -1
+        points = max(LEAST_PT, min(points, MOST_PT))
+    _scale = points / 72 * app.primaryScreen().logicalDotsPerInch() / DESIGN_PX
+
+
+def _sheet() -> str:
+    """The sheet at the user's size of text; lines stay as thin as they are."""
+    return re.sub(r"(font-size: )?(\d+)px", lambda m: f"{m[1]}{text_px(int(m[2]))}px" if m[1] else (
+        m[0] if int(m[2]) <= _LINES_PX else f"{px(int(m[2]))}px"), _SHEET)
+
+
+_LINES_PX = 5
+"""Measures of the design up to this are lines and corners, not room."""
+
+
 def apply(app: QApplication) -> None:
     """Give an application the shipped font, colours and sheet."""
+    if app.property("themed") is None:  # else the font is ours already
+        _follow_font(app)
+        app.setProperty("themed", True)
     for name in ("Lato-Regular.ttf", "Lato-Bold.ttf"):
         QFontDatabase.addApplicationFontFromData(QByteArray(_data("fonts", name)))
     font = QFont(_FAMILY)
-    font.setPixelSize(14)
+    font.setPixelSize(text_px(DESIGN_PX))
     app.setStyle("Fusion")
     app.setFont(font)
     palette = QPalette()
@@ -144,7 +199,7 @@ def apply(app: QApplication) -> None:
         palette.setColor(role, QColor(colour))
     app.setPalette(palette)
     arrow = str(files("sketchloom").joinpath("data", "icons", "chevron-down.svg")).replace("\\", "/")
-    app.setStyleSheet(_SHEET.replace("@ARROW@", arrow).replace("@UP@", arrow.replace("chevron-down", "chevron-up")))
+    app.setStyleSheet(_sheet().replace("@ARROW@", arrow).replace("@UP@", arrow.replace("chevron-down", "chevron-up")))
     app.setWindowIcon(icon("stack-2", WOAD))
 
 

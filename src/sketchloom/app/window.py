@@ -10,13 +10,14 @@ from PySide6.QtWidgets import (
     QHBoxLayout,
     QMainWindow,
     QMenu,
+    QSplitter,
     QStackedWidget,
     QVBoxLayout,
     QWidget,
 )
 
 from sketchloom.app import actions as action_table
-from sketchloom.app import manners
+from sketchloom.app import manners, theme
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
 from sketchloom.app.hands.beside import Beside
@@ -56,6 +57,7 @@ from sketchloom.files.release import unused_folder
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
 _GROUNDS = ("middle", "dark", "light")
 PANEL_WIDTH = 356
+_HANDLE_PX, _LEAST_BENCH_PX = 5, 240
 _REMEMBER_MS = 1500
 _others: set = set()  # windows opened from another one live as long as they are shown
 
@@ -84,6 +86,7 @@ class Window(QMainWindow):
         self.session = Session(self)
         self.stage = SOURCE
         self._visited = {SOURCE}
+        self._panel_px = 0
         self._shown_in: set[int] = set()
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
@@ -122,12 +125,21 @@ class Window(QMainWindow):
             (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Clean"), "brush"),
             (self.tr("Layers"), "stack-2"), (self.tr("Release"), "file-export")))
         upper.addWidget(self.rail)
-        upper.addLayout(centre, 1)
+        self.splitter = QSplitter(Qt.Orientation.Horizontal)
+        self.splitter.setHandleWidth(_HANDLE_PX)
+        upper.addWidget(self.splitter, 1)
+        middle = QWidget()
+        self.splitter.addWidget(middle)
+        middle.setLayout(centre)
         self._build_centre(centre)
         self.settings = QStackedWidget()
         self.settings.setObjectName("panel")
-        self.settings.setFixedWidth(PANEL_WIDTH)
-        upper.addWidget(self.settings)
+        self.splitter.addWidget(self.settings)
+        self.splitter.setStretchFactor(0, 1)
+        self.splitter.setStretchFactor(1, 0)
+        self.splitter.setCollapsible(0, False)
+        self.splitter.handle(1).setToolTip(self.tr("Drag to make the panel wider; to its end, or F8, to fold it away"))
+        self._give_panel(theme.px(PANEL_WIDTH))
         self.panels = tuple(self._add_panel(kind(), stage) for kind, stage in zip(_PANELS, STAGES, strict=True))
         self.findings = FindingsLine()
         whole.addWidget(self.findings)
@@ -139,6 +151,7 @@ class Window(QMainWindow):
         self.bar = BenchBar(self.actions_by_name)
         centre.addWidget(self.bar)
         self.middle = QStackedWidget()
+        self.middle.setMinimumWidth(theme.px(_LEAST_BENCH_PX))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view = Welcome(DEMOS), Bench(), StackView()
         for view in (self.welcome, self.bench, self.stack_view):
@@ -146,13 +159,35 @@ class Window(QMainWindow):
         self.section, self.variants = SectionStrip(), VariantsStrip()
         for strip in (self.section, self.variants):
             strip.hide()
+            strip.setMinimumWidth(theme.px(_LEAST_BENCH_PX))
             centre.addWidget(strip)
+
+    def _give_panel(self, width):
+        """The panel is at least so wide, unless it is folded away."""
+        if width > self.settings.minimumWidth():
+            self.settings.setMinimumWidth(width)
+
+    def _take_panel_width(self):
+        """As wide as it was the last time."""
+        kept = QSettings().value("panel", 0)
+        wide = max(int(kept) if str(kept).isdecimal() else 0, self.settings.minimumWidth())
+        self.splitter.setSizes([max(self.splitter.width() - wide, 1), wide])
+
+    def _fold_panel(self):
+        """Fold the panel away, or bring it back as wide as it was."""
+        left, right = self.splitter.sizes()
+        if right:
+            self._panel_px = right
+            self.splitter.setSizes([left + right, 0])
+        else:
+            wide = max(self._panel_px, self.settings.minimumWidth())
+            self.splitter.setSizes([max(left - wide, 1), wide])
 
     def _add_panel(self, panel, stage):
         self.settings.addWidget(panel)
         panel.place(PlacedBox(stage))
         # words are longer in some languages; what once needed the width keeps it, so that nothing jumps
-        panel.needs.connect(lambda width: self.settings.setFixedWidth(max(width, self.settings.minimumWidth())))
+        panel.needs.connect(self._give_panel)
         return panel
 
     def _handlers(self):
@@ -177,6 +212,7 @@ class Window(QMainWindow):
             **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(5)},
             "variants": self._show_variants,
             "findings": lambda: self.findings.toggle(),
+            "panel": self._fold_panel,
             "help": self.show_help,
         }
 
@@ -406,6 +442,7 @@ class Window(QMainWindow):
     def closeEvent(self, event):
         """Nothing is lost and nothing is asked: unsaved work is offered at the next start."""
         QSettings().setValue("geometry", self.saveGeometry())
+        QSettings().setValue("panel", self.splitter.sizes()[1] if self.settings.isVisible() else self._panel_px)
         if self._remember.isActive():
             self._remember_settings()
         if MISHAPS.recipes.pop(self, None) is not None:
@@ -463,9 +500,12 @@ class Window(QMainWindow):
         self.setWindowTitle("Sketch Loom")
 
     def _show_opened(self, document, image):
+        was_hidden = self.settings.isHidden()
         self.middle.setCurrentWidget(self.bench)
         for part in (self.settings, self.bar, self.findings):
             part.show()
+        if was_hidden:
+            self._take_panel_width()
         self.bench.set_picture(document.picture, image)
         self.notices.drop("open")
         self.notices.drop("evaluate")

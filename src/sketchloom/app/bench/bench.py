@@ -416,7 +416,7 @@ class Bench(QWidget):
 
     def _paint_texts(self, painter):
         font = painter.font()
-        font.setPixelSize(13)
+        font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
         height = painter.fontMetrics().height() + 8
         text = self.tool.hint if self.tool is not None else self._hover_text

@@ -140,7 +140,7 @@ def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> Non
     unit_mm = MM_PER_IN if unit == "in" else 1.0
     step = ruler_step(view.scale, unit_mm)
     font = painter.font()
-    font.setPixelSize(11)
+    font.setPixelSize(min(theme.text_px(11), RULER - 11))  # the rulers stay as narrow as they are
     painter.setFont(font)
     painter.setPen(QPen(QColor(theme.INK), 1))
     parts = 5 if unit == "mm" else 4
@@ -222,7 +222,7 @@ def paint_curtain(painter: QPainter, rect, x: float, source_text: str, cut_text:
         painter.drawPolygon(QPolygonF([QPointF(x + side * 6, middle), QPointF(x + side * 2, middle - 4),
                                        QPointF(x + side * 2, middle + 4)]))
     font = painter.font()
-    font.setPixelSize(12)
+    font.setPixelSize(theme.text_px(12))
     painter.setFont(font)
     for text, left in ((source_text, True), (cut_text, False)):
         chip(painter, text, x - 12 if left else x + 12, RULER + 10, anchor_right=left)
@@ -257,7 +257,7 @@ def paint_numbers(painter: QPainter, view: View, numbers) -> None:
     """Numbers on their pieces: x and y in mm, text, whether it can be laid wrong."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
     font = painter.font()
-    font.setPixelSize(11)
+    font.setPixelSize(theme.text_px(11))
     painter.setFont(font)
     metrics = painter.fontMetrics()
     for x_mm, y_mm, text, is_risky in numbers:

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from sketchloom.app import theme
 from sketchloom.app.parts.beside import hush_beside, say_beside
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import told
@@ -108,7 +109,7 @@ class NamedSlider(QWidget):
         self.slider.setRange(low, high)
         self.slider.setPageStep(max(1, (high - low) // 12))
         self.slider.setAccessibleName(name)
-        self.slider.setMinimumHeight(26)
+        self.slider.setMinimumHeight(theme.px(26))
         self.slider.valueChanged.connect(self.moved)
         grid.addWidget(label(name), 0, 0)
         grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
@@ -123,7 +124,7 @@ class NamedSlider(QWidget):
     def put_beside_name(self, part: QWidget) -> None:
         """A field in the place of the value in words."""
         self.value_label.hide()
-        part.setFixedWidth(104)
+        part.setFixedWidth(theme.px(104))
         self.layout().addWidget(part, 0, 1, 1, 2, Qt.AlignmentFlag.AlignRight)
 
     def show_value(self, value: int, text: str, is_auto: bool | None = None) -> None:

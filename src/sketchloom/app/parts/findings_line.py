@@ -3,7 +3,7 @@
 from html import escape
 from itertools import cycle
 
-from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QScrollArea, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
@@ -51,7 +51,7 @@ class FindingsLine(QFrame):
         outer.addLayout(head)
         self._area = QScrollArea()
         self._area.setWidgetResizable(True)
-        self._area.setFixedHeight(176)
+        self._area.setFixedHeight(theme.px(176))
         body = QWidget()
         self._rows = QVBoxLayout(body)
         self._rows.setContentsMargins(0, 0, 0, 0)
@@ -75,7 +75,7 @@ class FindingsLine(QFrame):
     def show_unknown(self, text: str) -> None:
         """Say why nothing is known."""
         self._findings = ()
-        self._icon.setPixmap(theme.icon("info-circle", theme.WOAD).pixmap(QSize(18, 18)))
+        self._icon.setPixmap(theme.icon("info-circle", theme.WOAD).pixmap(theme.size(18, 18)))
         self._summary.setText(text)
         self._summary.setToolTip("")
         self._fold.setChecked(False)
@@ -88,7 +88,7 @@ class FindingsLine(QFrame):
 
     def _summarise(self):
         if not self._findings:
-            self._icon.setPixmap(theme.icon("circle-check", theme.MOSS).pixmap(QSize(18, 18)))
+            self._icon.setPixmap(theme.icon("circle-check", theme.MOSS).pixmap(theme.size(18, 18)))
             self._summary.setText(self.tr("Nothing to look at."))
             self._fold.setChecked(False)
             self._fold.setEnabled(False)
@@ -96,7 +96,7 @@ class FindingsLine(QFrame):
         self._fold.setEnabled(True)
         worst = self._findings[0]
         name, colour = _ICONS[worst.severity]
-        self._icon.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
+        self._icon.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
         where = f"{worst.layer}: " if worst.layer else ""
         kinds, places = len(_by_kind(self._findings)), len(self._findings)
         rest = counted(places, self.tr("1 finding"), self.tr("{0} findings"))
@@ -133,7 +133,7 @@ class FindingsLine(QFrame):
         row.setContentsMargins(0, 2, 6, 2)
         mark = QLabel()
         name, colour = _ICONS[finding.severity]
-        mark.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
+        mark.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
         severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
         mark.setAccessibleName(severities[finding.severity])
         row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)

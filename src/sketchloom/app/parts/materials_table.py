@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
     QVBoxLayout,
 )
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import named, told
 from sketchloom.core.base.errors import AppError
@@ -116,7 +117,7 @@ class MaterialsTable(QDialog):
         for family in FAMILIES:
             kinds.addItem(told(family), str(family))
         kinds.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToContents)
-        kinds.setMinimumWidth(124)
+        kinds.setMinimumWidth(theme.px(124))
         kinds.setCurrentIndex(FAMILIES.index(material.family))
         self.table.setCellWidget(row, _FAMILY, kinds)
         for n, name in enumerate(_FIELDS):

@@ -1,6 +1,6 @@
 """A strip above the bench that says one thing and offers what to do about it."""
 
-from PySide6.QtCore import QSize, Qt
+from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QSizePolicy, QToolButton, QVBoxLayout
 
 from sketchloom.app import theme
@@ -24,7 +24,7 @@ class Notice(QFrame):
         row.setContentsMargins(12, 6, 8, 6)
         name, colour = _LOOK[kind]
         mark = QLabel()
-        mark.setPixmap(theme.icon(name, colour).pixmap(QSize(18, 18)))
+        mark.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
         self.words = QLabel(text)
         self.words.setTextFormat(Qt.TextFormat.PlainText)
         self.words.setWordWrap(True)

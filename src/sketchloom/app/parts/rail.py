@@ -1,6 +1,6 @@
 """The stage rail: where the work stands, stage by stage, by shape and colour."""
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QButtonGroup, QFrame, QToolButton, QVBoxLayout
 
@@ -17,10 +17,10 @@ class StageButton(QToolButton):
         self.title, self.state, self.count = title, UNTOUCHED, 0
         self.setText(title)
         self.setIcon(theme.icon(icon_name, theme.INK))
-        self.setIconSize(QSize(26, 26))
+        self.setIconSize(theme.size(26, 26))
         self.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         self.setCheckable(True)
-        self.setFixedHeight(76)
+        self.setFixedHeight(theme.px(76))
         self.keys = shortcut
         self.set_state(UNTOUCHED, 0)
 
@@ -68,7 +68,7 @@ class StageButton(QToolButton):
         painter.setBrush(QColor(colour))
         painter.drawPolygon(shape)
         font = painter.font()
-        font.setPixelSize(11)
+        font.setPixelSize(theme.text_px(11))
         font.setBold(True)
         painter.setFont(font)
         painter.setPen(QColor("#ffffff"))

@@ -7,6 +7,7 @@ from PIL import Image
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QVBoxLayout
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.core.simulate.scanner import Scan, scanned
@@ -22,7 +23,7 @@ class ScannerDialog(QDialog):
     def __init__(self, parent, name: str):
         super().__init__(parent)
         self.setWindowTitle(self.tr("Simulated scanner"))
-        self.setMinimumWidth(420)
+        self.setMinimumWidth(theme.px(420))
         column = QVBoxLayout(self)
         column.setContentsMargins(18, 16, 18, 16)
         column.setSpacing(10)

@@ -73,7 +73,7 @@ class SectionStrip(QFrame):
         self._thickness = LengthEdit(self.tr("Thickness of a sheet"), 0.01, 50.0)
         self._spacer = LengthEdit(self.tr("Spacer below each sheet, but the base"), 0.0, 50.0)
         for edit in (self._thickness, self._spacer):
-            edit.setFixedWidth(96)
+            edit.setFixedWidth(theme.px(96))
         self._thickness.committed.connect(lambda mm: self.changed.emit(mm, self._values[1]))
         self._spacer.committed.connect(lambda mm: self.changed.emit(self._values[0], mm))
         self._values = (0.1, 0.0)

@@ -4,6 +4,7 @@ from collections.abc import Callable
 
 from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QWidget
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import label
 from sketchloom.app.words import told
@@ -58,7 +59,7 @@ class SettingControl(QWidget):
 
     def _length(self, row):
         part = LengthEdit(self.name, self.setting.least, self.setting.most, self.setting.least_if_any)
-        part.setFixedWidth(FIELD_PX)
+        part.setFixedWidth(theme.px(FIELD_PX))
         part.committed.connect(lambda mm: self._commit(mm, ""))
         row.addWidget(label(self.name), 1)
         row.addWidget(part)

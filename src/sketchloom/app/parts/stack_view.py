@@ -136,7 +136,7 @@ class StackView(QWidget):
         self.stack.pointed.connect(self.pointed)
         self._up_to = QSlider(Qt.Orientation.Horizontal)
         self._up_to.setAccessibleName(self.tr("As laid so far"))
-        self._up_to.setFixedWidth(180)
+        self._up_to.setFixedWidth(theme.px(180))
         self._up_to.valueChanged.connect(self._show_up_to)
         self._said = QLabel()
         self._said.setTextFormat(Qt.TextFormat.PlainText)

@@ -55,14 +55,14 @@ class Card(QAbstractButton):
             painter.drawImage(area, self._picture)
         font = painter.font()
         font.setBold(True)
-        font.setPixelSize(13)
+        font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
         painter.setPen(QColor(theme.INK))
         top = PICTURE.height() + 10
         title = painter.fontMetrics().elidedText(self._title, Qt.TextElideMode.ElideRight, width)
         painter.drawText(QRectF(x, top, width, 18), Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, title)
         font.setBold(False)
-        font.setPixelSize(12)
+        font.setPixelSize(theme.text_px(12))
         painter.setFont(font)
         painter.setPen(QColor(theme.INK_SOFT))
         for row, line in enumerate(self._lines):
@@ -85,7 +85,7 @@ class VariantsStrip(QFrame):
     def __init__(self):
         super().__init__()
         self.setObjectName("variants")
-        self.setFixedHeight(_CARD.height() + 70)
+        self.setFixedHeight(theme.px(_CARD.height() + 70))
         column = QVBoxLayout(self)
         column.setContentsMargins(10, 6, 10, 6)
         column.setSpacing(4)
@@ -164,7 +164,7 @@ class VariantsStrip(QFrame):
         pin.setIcon(theme.icon("pin", theme.INK))
         pin.setToolTip(self.tr("Pin: compare this one with the present result through the curtain"))
         pin.setAccessibleName(self.tr("Pin {0}").format(self._title(tried.variant)))
-        pin.setFixedSize(30, 28)
+        pin.setFixedSize(theme.size(30, 28))
         pin.move(_CARD.width() - 40, 10)
         pin.clicked.connect(lambda: self.pin(tried))
         if tried.variant.title[0] == "kept":
@@ -172,7 +172,7 @@ class VariantsStrip(QFrame):
             gone.setIcon(theme.icon("x", theme.INK))
             gone.setToolTip(self.tr("Let this alternative go"))
             gone.setAccessibleName(self.tr("Let {0} go").format(tried.variant.title[1]))
-            gone.setFixedSize(30, 28)
+            gone.setFixedSize(theme.size(30, 28))
             gone.move(10, 10)
             gone.clicked.connect(lambda: self.let_go.emit(tried.variant.title[1]))
         holder.layout().addWidget(card)

@@ -2,9 +2,9 @@
 
 from pathlib import Path
 
-from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QIcon, QPixmap
-from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QScrollArea, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, clear, label, plain_tip
@@ -12,9 +12,10 @@ from sketchloom.app.words import told
 
 _SHOWN = 4
 _COLUMNS = 5
+_WIDE_PX, _MARGIN_PX, _TILE_PX = 710, 24, 142
 
 
-class Welcome(QWidget):
+class Welcome(QScrollArea):
     """Ways to begin: open, paste, drop, a recent file, a demo picture."""
 
     open_wanted = Signal()
@@ -25,7 +26,9 @@ class Welcome(QWidget):
     def __init__(self, demos):
         super().__init__()
         self.setObjectName("welcome")
-        outer = QHBoxLayout(self)
+        self.setWidgetResizable(True)
+        whole = QWidget()
+        outer = QHBoxLayout(whole)
         outer.addStretch(1)
         box = QVBoxLayout()
         box.setSpacing(10)
@@ -63,28 +66,40 @@ class Welcome(QWidget):
         self._state = label("", "quiet")
         box.addWidget(self._state)
         box.addStretch(3)
-        holder = QWidget()
-        holder.setFixedWidth(710)
-        holder.setLayout(box)
-        outer.addWidget(holder)
+        self._holder = QWidget()
+        self._holder.setLayout(box)
+        outer.addWidget(self._holder)
         outer.addStretch(1)
+        self.setWidget(whole)
 
     def _demo_row(self, demos):
-        grid = QGridLayout()
-        grid.setSpacing(8)
-        for number, demo in enumerate(demos):
+        self._tiles, self._grid = [], QGridLayout()
+        self._grid.setSpacing(8)
+        for demo in demos:
             tile = QToolButton()
             tile.setObjectName("tile")
             tile.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
             tile.setText(told(demo.title))
-            tile.setIconSize(QSize(88, 88))
+            tile.setIconSize(theme.size(88, 88))
             tile.setIcon(QIcon(QPixmap(str(demo.thumbnail_path))))
-            tile.setFixedSize(132, 126)
+            tile.setFixedSize(theme.size(132, 126))
             tile.setToolTip(told(demo.about))
             tile.setAccessibleName(f"{told(demo.title)}: {told(demo.about)}")
             tile.clicked.connect(lambda _=False, key=demo.key: self.demo_wanted.emit(key))
-            grid.addWidget(tile, number // _COLUMNS, number % _COLUMNS)
-        return grid
+            self._tiles.append(tile)
+        self._lay_tiles(_COLUMNS)
+        return self._grid
+
+    def _lay_tiles(self, columns):
+        for number, tile in enumerate(self._tiles):
+            self._grid.addWidget(tile, number // columns, number % columns)
+
+    def resizeEvent(self, event):
+        """As wide as there is room, with as many tiles in a row."""
+        super().resizeEvent(event)
+        wide = min(theme.px(_WIDE_PX), max(self.viewport().width() - theme.px(_MARGIN_PX), theme.px(_TILE_PX)))
+        self._holder.setFixedWidth(wide)
+        self._lay_tiles(max(1, min(_COLUMNS, wide // theme.px(_TILE_PX))))
 
     def show_busy(self, text: str) -> None:
         """Say what is being opened."""

@@ -143,7 +143,7 @@ def figures_table(columns: int, name: str, row_px: int) -> QTableWidget:
     table = QTableWidget(0, columns)
     table.setAccessibleName(name)
     table.verticalHeader().hide()
-    table.verticalHeader().setDefaultSectionSize(row_px)
+    table.verticalHeader().setDefaultSectionSize(theme.px(row_px))
     table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
     table.setSelectionBehavior(QTableWidget.SelectionBehavior.SelectRows)
     table.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)

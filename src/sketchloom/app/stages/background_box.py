@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
@@ -52,7 +53,7 @@ class BackgroundBox(Box):
         self._own.clicked.connect(lambda on: self._emit(self.tr("transparency of the file"), own_alpha=on))
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Steps"))
-        self._list.setFixedHeight(88)
+        self._list.setFixedHeight(theme.px(88))
         self._list.currentRowChanged.connect(lambda _: self._show_step())
         self._reach = NamedSlider(self.tr("Reach of the colour"), 1, 80)
         self._reach.moved.connect(lambda v: self._change_step("background reach", tolerance=float(v)))

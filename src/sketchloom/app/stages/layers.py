@@ -13,6 +13,7 @@ from PySide6.QtWidgets import (
     QListWidgetItem,
 )
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, counted, label, plain_tip, swatch
 from sketchloom.app.stages.fold import Fold
@@ -99,7 +100,7 @@ class LayersPanel(Panel):
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
         self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
-        self._list.setIconSize(QSize(22, 22))
+        self._list.setIconSize(theme.size(22, 22))
         self._list.model().rowsMoved.connect(self._take_order)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
         for keys, up in (
@@ -351,7 +352,7 @@ class LayersPanel(Panel):
             role += self.tr(" · {0}").format(edit.group) if edit.group else ""
             item = QListWidgetItem(swatch(plan.hex), f"{place + 1}  {plan.name}{role}\n{figures}")
             item.setData(_KEY, plan.key)
-            item.setSizeHint(QSize(0, _ROW_PX))
+            item.setSizeHint(QSize(0, theme.px(_ROW_PX)))
             item.setToolTip(plain_tip(plan.name))
             if layer is None:
                 item.setForeground(QColor("#5a5145"))
@@ -359,7 +360,7 @@ class LayersPanel(Panel):
             if plan.key == current:
                 self._list.setCurrentItem(item)
         self._list.blockSignals(False)
-        self._list.setFixedHeight(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX))
+        self._list.setFixedHeight(theme.px(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX)))
         self._show_current()
 
     def _show_order(self, work, unit):

@@ -6,6 +6,7 @@ from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
 from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import (
     UNKNOWN,
     Choice,
@@ -180,7 +181,7 @@ class ReleasePanel(Panel):
                 else:
                     item.setIcon(swatch(layer.plan.hex, 18))
                 self._table.setItem(row, column, item)
-        self._table.setFixedHeight(min(34 + 31 * max(len(work.layers), 1), 300))
+        self._table.setFixedHeight(theme.px(min(34 + 31 * max(len(work.layers), 1), 300)))
 
     def show_written(self, files) -> None:
         names = ", ".join(f.name for f in files[:4]) + (self.tr(" and {0} more").format(len(files) - 4)

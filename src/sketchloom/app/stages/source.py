@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWidget
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
@@ -84,7 +85,7 @@ class SourcePanel(Panel):
         rows.setContentsMargins(0, 0, 0, 0)
         self._page, self._page_dpi = QSpinBox(), QComboBox()
         self._page.setAccessibleName(self.tr("Page"))
-        self._page.setMinimumHeight(28)
+        self._page.setMinimumHeight(theme.px(28))
         self._page.valueChanged.connect(
             lambda n: self.change.emit(replace(self._recipe, page=n - 1), self.tr("page"), "page"))
         self._page_dpi.setAccessibleName(self.tr("Resolution it is drawn with"))
@@ -110,7 +111,7 @@ class SourcePanel(Panel):
     @staticmethod
     def _side_name(text):
         made = label(text)
-        made.setFixedWidth(62)
+        made.setFixedWidth(theme.px(62))
         return made
 
     def show_document(self, document) -> None:

@@ -100,6 +100,10 @@
         <translation>Befunde auf- oder zuklappen</translation>
     </message>
     <message>
+        <source>Fold the panel away or bring it back</source>
+        <translation>Das Feld rechts wegklappen oder zurückholen</translation>
+    </message>
+    <message>
         <source>Help and keys</source>
         <translation>Hilfe und Tasten</translation>
     </message>
@@ -7794,6 +7798,10 @@ seinesgleichen</translation>
     <message>
         <source>Release</source>
         <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>Drag to make the panel wider; to its end, or F8, to fold it away</source>
+        <translation>Ziehen macht das Feld breiter; bis zum Ende, oder F8, klappt es weg</translation>
     </message>
     <message>
         <source>Saved: {0}</source>

@@ -3,6 +3,7 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
@@ -112,7 +113,7 @@ class RegularBox(Box):
         self._said = label("", "quiet")
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("What is nearly regular, what moves least first"))
-        self.list.setFixedHeight(142)
+        self.list.setFixedHeight(theme.px(142))
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
         self.list.itemSelectionChanged.connect(lambda: self.take.setEnabled(bool(self.list.selectedItems())))
@@ -142,7 +143,7 @@ class RegularBox(Box):
                 )
             )
             item.setData(_NUMBER, n)
-            item.setSizeHint(QSize(0, 27))
+            item.setSizeHint(QSize(0, theme.px(27)))
             self.list.addItem(item)
         count = self.list.count()
         self._said.setText(self.tr("Nothing is nearly regular that is not so already.") if not count else counted(

@@ -7,6 +7,7 @@ from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QIcon, QImage, QPixmap
 from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.colour import colour_name, from_hex
@@ -39,7 +40,7 @@ class _Pictured(QListWidget):
         self.setAccessibleName(name)
         self.setIconSize(QSize(_ICON, _ICON))
         self.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
-        self.setFixedHeight(rows * (_ICON + 8) + 6)
+        self.setFixedHeight(theme.px(rows * (_ICON + 8) + 6))
 
     def add(self, icon, text, data):
         item = QListWidgetItem(icon, text)

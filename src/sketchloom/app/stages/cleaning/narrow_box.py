@@ -3,6 +3,7 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import Choice, button, counted, label, swatch
 from sketchloom.app.stages.box import Box
@@ -33,8 +34,8 @@ class NarrowBox(Box):
         self._line.clicked.connect(self.line_wanted)
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Narrow places, the narrowest first"))
-        self.list.setIconSize(QSize(16, 16))
-        self.list.setFixedHeight(136)
+        self.list.setIconSize(theme.size(16, 16))
+        self.list.setFixedHeight(theme.px(136))
         self.list.currentItemChanged.connect(
             lambda item, _: item is not None and self.pointed.emit(*item.data(_PLACE)[:2])
         )
@@ -125,7 +126,7 @@ class NarrowBox(Box):
                     one.layer,
                 ),
             )
-            item.setSizeHint(QSize(0, 27))
+            item.setSizeHint(QSize(0, theme.px(27)))
             item.setData(_PLACE, (one.x_mm, one.y_mm, one.key, one.least_mm))
             self.list.addItem(item)
         self.list.blockSignals(False)

@@ -1,6 +1,6 @@
 """What a click on a region does, which others are alike, and the colours to give."""
 
-from PySide6.QtCore import QByteArray, QMimeData, QSize, Qt, Signal
+from PySide6.QtCore import QByteArray, QMimeData, Qt, Signal
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QCheckBox,
@@ -11,6 +11,7 @@ from PySide6.QtWidgets import (
     QListWidgetItem,
 )
 
+from sketchloom.app import theme
 from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.parts.widgets import Choice, button, label, swatch
 from sketchloom.app.stages.box import Box
@@ -30,8 +31,8 @@ class Colours(QListWidget):
         self.setFlow(QListView.Flow.LeftToRight)
         self.setMovement(QListView.Movement.Static)
         self.setResizeMode(QListView.ResizeMode.Adjust)
-        self.setIconSize(QSize(28, 28))
-        self.setGridSize(QSize(36, 36))
+        self.setIconSize(theme.size(28, 28))
+        self.setGridSize(theme.size(36, 36))
         self.setDragEnabled(True)
         self.setDragDropMode(QAbstractItemView.DragDropMode.DragOnly)
         self.setAccessibleName(self.tr("Colours to give"))
@@ -59,7 +60,7 @@ class Colours(QListWidget):
             if one == chosen:
                 self.setCurrentItem(item)
         rows = -(-max(self.count(), 1) // 8)
-        self.setFixedHeight(36 * min(rows, 3) + 8)
+        self.setFixedHeight(theme.px(36 * min(rows, 3) + 8))
         self.blockSignals(False)
 
     def chosen(self) -> str | None:

@@ -3,6 +3,7 @@
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, counted, label, plain_tip, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
@@ -27,8 +28,8 @@ class LayingBox(Box):
         self._said = label("", "quiet")
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Pieces in the order of laying"))
-        self.list.setIconSize(QSize(16, 16))
-        self.list.setFixedHeight(6 * _ROW + 6)
+        self.list.setIconSize(theme.size(16, 16))
+        self.list.setFixedHeight(theme.px(6 * _ROW + 6))
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
         self.list.itemSelectionChanged.connect(self._enable)
@@ -78,7 +79,7 @@ class LayingBox(Box):
                 swatch(piece.layer.plan.hex, 16), self.tr("{0} · this way ▲").format(text) if piece.wrong else text
             )
             item.setData(_NUMBER, piece.number)
-            item.setSizeHint(QSize(0, _ROW))
+            item.setSizeHint(QSize(0, theme.px(_ROW)))
             item.setToolTip(plain_tip(self.tr("{0}: {1}").format(text, wrong[piece.wrong]) if piece.wrong else text))
             self.list.addItem(item)
         self.list.blockSignals(False)

@@ -3,6 +3,7 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QComboBox, QTableWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, figures_table, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.regions_box import Colours
@@ -105,7 +106,7 @@ class LineArtBox(Box):
                 item = QTableWidgetItem(text)
                 item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
                 self.ladder.setItem(row, column, item)
-        self.ladder.setFixedHeight(len(rungs) * _ROW + 30)
+        self.ladder.setFixedHeight(theme.px(len(rungs) * _ROW + 30))
         self.ladder.setVisible(bool(rungs))
         self._nothing.setText(
             self.tr(

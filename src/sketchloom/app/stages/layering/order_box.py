@@ -6,6 +6,7 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
 from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import button, counted, figures_table, label, plain_tip
 from sketchloom.app.stages.box import Box
@@ -152,7 +153,7 @@ class OrderBox(Box):
                 self.offers.selectRow(row)
         if now not in self._orders:
             self.offers.clearSelection()
-        self.offers.setFixedHeight(len(offers) * _ROW + 30)
+        self.offers.setFixedHeight(theme.px(len(offers) * _ROW + 30))
 
     def show_chosen(self, key) -> None:
         """The layer that pins and rules are about."""

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import (
     QMenu,
 )
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import UNKNOWN, button, label, swatch
 from sketchloom.app.stages.box import Box
@@ -38,7 +39,7 @@ class ColourBox(Box):
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Palette"))
         self._list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
-        self._list.setFixedHeight(168)
+        self._list.setFixedHeight(theme.px(168))
         self._list.itemSelectionChanged.connect(self._enable)
         self._pick = button(
             self.tr("Replace"),

@@ -3,6 +3,7 @@
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QComboBox, QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import button, counted, label, swatch
 from sketchloom.app.stages.box import Box
@@ -41,7 +42,7 @@ class DetailBox(Box):
         self._rings.toggled.connect(self.show_small)
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Details lost, largest first"))
-        self._list.setFixedHeight(112)
+        self._list.setFixedHeight(theme.px(112))
         self._list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self._list.currentRowChanged.connect(self._go)
         self._list.itemSelectionChanged.connect(self._enable)
@@ -145,7 +146,7 @@ class DoublesBox(Box):
         self._on.clicked.connect(lambda on: self.emit(
             self.tr("double outlines"), double_mm=(self.recipe.double_mm or self.recipe.thin_mm or 0.8) if on else 0.0))
         self._limit = LengthEdit(self.tr("Nearest that two cuts may run"), 0.05, MAX_DETAIL_MM)
-        self._limit.setFixedWidth(104)
+        self._limit.setFixedWidth(theme.px(104))
         self._limit.committed.connect(lambda mm: self.emit(self.tr("double outlines"), double_mm=mm))
         self._way = self.control("double_to")
         self._next = button(

@@ -1,6 +1,6 @@
 """The ladder of colours: what each smaller number loses and saves."""
 
-from PySide6.QtCore import QPointF, QSize, Qt, Signal
+from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap, QPolygonF
 from PySide6.QtWidgets import (
     QAbstractItemView,
@@ -33,7 +33,7 @@ class Ladder(QTableWidget):
             )
         )
         self.verticalHeader().hide()
-        self.verticalHeader().setDefaultSectionSize(28)
+        self.verticalHeader().setDefaultSectionSize(theme.px(28))
         self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
         self.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.Fixed)
         self.setColumnWidth(0, 104)
@@ -41,7 +41,7 @@ class Ladder(QTableWidget):
         self.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
         self.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         self.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
-        self.setIconSize(QSize(62, 18))
+        self.setIconSize(theme.size(62, 18))
         self.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._counts = []
         self.setMouseTracking(True)
@@ -76,7 +76,7 @@ class Ladder(QTableWidget):
                 font = self.item(row, 0).font()
                 font.setBold(True)
                 self.item(row, 0).setFont(font)
-        self.setFixedHeight(min(28 * len(rungs) + 34, 204))
+        self.setFixedHeight(theme.px(min(28 * len(rungs) + 34, 204)))
 
     def mark(self, count: int) -> None:
         """Show which rung the work is on."""

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QListWidget, QListWidgetItem
 
+from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import button, label, swatch
 from sketchloom.app.stages.box import Box
@@ -35,7 +36,7 @@ class GrowBox(Box):
         self._said = label("", "quiet")
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Grown regions"))
-        self._list.setFixedHeight(64)
+        self._list.setFixedHeight(theme.px(64))
         self._drop = button(self.tr("Take the chosen one back"), "trash")
         self._drop.clicked.connect(self._take_back)
         self.add(self._tool, self._reach, self._everywhere, self._said, self._list, self._drop)
@@ -109,7 +110,7 @@ class PatchBox(Box):
         self._lasso.clicked.connect(self.lasso_wanted)
         self._list = QListWidget()
         self._list.setAccessibleName(self.tr("Parts with settings of their own"))
-        self._list.setFixedHeight(64)
+        self._list.setFixedHeight(theme.px(64))
         self._list.currentRowChanged.connect(lambda _: self._show_patch())
         self._cut_off = NamedSlider(self.tr("Cut-off here"), 0, 255, self.tr("As in the whole picture"))
         self._colours = NamedSlider(self.tr("Colours here"), 1, MAX_COLOURS, self.tr("As in the whole picture"))

@@ -36,7 +36,7 @@ class FaceStrip(QWidget):
             ).copy()
             for part in (preview.source, preview.without, preview.kept)
         )
-        self.setFixedHeight(self._side() + _WORDS)
+        self.setFixedHeight(self._side() + theme.px(_WORDS))
         self.update()
 
     def _side(self):
@@ -44,13 +44,13 @@ class FaceStrip(QWidget):
 
     def resizeEvent(self, event):
         super().resizeEvent(event)
-        self.setFixedHeight(self._side() + _WORDS)
+        self.setFixedHeight(self._side() + theme.px(_WORDS))
 
     def paintEvent(self, _):
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         font = painter.font()
-        font.setPixelSize(12)
+        font.setPixelSize(theme.text_px(12))
         painter.setFont(font)
         side = self._side()
         for number, (image, word) in enumerate(

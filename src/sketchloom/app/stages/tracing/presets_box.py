@@ -6,6 +6,7 @@ from pathlib import Path
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QFileDialog, QHBoxLayout, QLineEdit, QMenu, QWidget
 
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import told
@@ -63,7 +64,7 @@ class PresetsBox(Box):
         self._said = label("", "quiet")
         self._said.hide()
         self.add((self._list, self._more), self._row, self._said)
-        self._list.setMinimumWidth(190)
+        self._list.setMinimumWidth(theme.px(190))
         self._presets: tuple = ()
         self._last: tuple = ()
         self._fill()

@@ -18,7 +18,7 @@ class ToneCurve(QWidget):
 
     def __init__(self):
         super().__init__()
-        self.setFixedHeight(132)
+        self.setFixedHeight(theme.px(132))
         self.setMouseTracking(True)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
@@ -101,7 +101,7 @@ class ToneCurve(QWidget):
             painter.setPen(QPen(QColor(theme.WOAD), 2))
             painter.drawRect(self.rect().adjusted(1, 1, -1, -1))
         font = painter.font()
-        font.setPixelSize(11)
+        font.setPixelSize(theme.text_px(11))
         painter.setFont(font)
         painter.setPen(QColor(theme.INK_SOFT))
         area = QRectF(2, height + 4, self.width() - 4, 14)
