@@ -75,7 +75,8 @@ QTableWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QTableWidget:focus {{ border: 2px solid {WOAD}; }}
 QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
 QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
-#fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; }}
+#fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; color: {INK}; }}
+#fold:checked:focus {{ border: 2px solid {WOAD}; }}
 QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
 QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
 QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}

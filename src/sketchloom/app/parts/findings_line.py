@@ -3,7 +3,7 @@
 from html import escape
 from itertools import cycle
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QScrollArea, QSizePolicy, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
@@ -16,6 +16,7 @@ _ICONS = {
     WARN: ("alert-triangle", theme.WELD),
     STOP: ("alert-octagon", theme.MADDER),
 }
+_MOST_HEIGHT = 176
 _RANK = {STOP: 0, WARN: 1, NOTE: 2}
 
 
@@ -51,7 +52,6 @@ class FindingsLine(QFrame):
         outer.addLayout(head)
         self._area = QScrollArea()
         self._area.setWidgetResizable(True)
-        self._area.setFixedHeight(theme.px(176))
         body = QWidget()
         self._rows = QVBoxLayout(body)
         self._rows.setContentsMargins(0, 0, 0, 0)
@@ -126,6 +126,7 @@ class FindingsLine(QFrame):
             self._rows.addWidget(places)
             places.hide()
         self._rows.addStretch(1)
+        QTimer.singleShot(0, self, self._fit)
 
     def _row(self, finding, buttons, count=1):
         holder = QWidget()
@@ -177,7 +178,7 @@ class FindingsLine(QFrame):
                            self.tr("Mend every place of this kind; you see it before you keep it"))
             every.clicked.connect(lambda: self.mend_all.emit(alike[0].code))
             yield every
-        one_by_one = button(self.tr("One by one"), "chevron-down", checkable=True)
+        one_by_one = button(self.tr("One by one"), checkable=True)
         one_by_one.setObjectName("fold")
         one_by_one.toggled.connect(lambda on: self._show_places(places, alike, on))
         yield one_by_one
@@ -187,6 +188,16 @@ class FindingsLine(QFrame):
             for finding in alike:
                 places.layout().addWidget(self._row(finding, self._buttons(finding)))
         places.setVisible(on)
+        QTimer.singleShot(0, self, self._fit)  # once the rows have their sizes
+
+    def _fit(self):
+        """As high as the rows need, up to about six of them."""
+        self._area.widget().ensurePolished()
+        self._rows.invalidate()
+        wide = max(self._area.viewport().width(), theme.px(_MOST_HEIGHT))
+        rows = self._rows
+        high = rows.totalHeightForWidth(wide) if rows.hasHeightForWidth() else rows.sizeHint().height()
+        self._area.setFixedHeight(min(theme.px(_MOST_HEIGHT), high + theme.px(8)))
 
 
 def _by_kind(findings):
