@@ -9,6 +9,7 @@ from bench.hostile import cases
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.sheets.material import from_plain
 from sketchloom.files import opening
+from sketchloom.files.report import peak_mb
 from sketchloom.recipe import presets
 from sketchloom.recipe.document import from_json
 
@@ -42,10 +43,10 @@ def main(words):
         sys.stdout.flush()
         began = time.perf_counter()
         outcome = open_case(*cases.case(number))
-        # of this process and of the readers it started, KiB as the system counts
-        most = max(resource.getrusage(who).ru_maxrss for who in (resource.RUSAGE_SELF, resource.RUSAGE_CHILDREN))
+        # of this process, and of the readers it started, KiB as the system counts
+        most = max(peak_mb(), resource.getrusage(resource.RUSAGE_CHILDREN).ru_maxrss / 1024)
         sys.stdout.write(json.dumps({"case": number, "outcome": outcome, "s": time.perf_counter() - began,
-                                     "mb": most / 1024}) + "\n")
+                                     "mb": most}) + "\n")
         sys.stdout.flush()
 
 

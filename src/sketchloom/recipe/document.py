@@ -167,7 +167,8 @@ def from_json(data, where: str = "$", nested: bool = False) -> Recipe:
         raise SettingError(where, said("an object"), type(data).__name__)
     values = dict(data)
     every = values.get("weeding_every_mm")
-    if type(every) in (int, float) and 0 < every < MIN_HELPER_MM:  # was allowed before 1.5
+    # what was allowed before
+    if isinstance(every, (int, float)) and not isinstance(every, bool) and 0 < every < MIN_HELPER_MM:
         values["weeding_every_mm"] = MIN_HELPER_MM
     if isinstance(values.get("palette"), list):
         values["palette"] = [{"samples": entry} for entry in values["palette"]]

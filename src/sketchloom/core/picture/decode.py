@@ -142,10 +142,13 @@ def _of_bounded_size(picture: Picture) -> Picture:
     """The picture, at half its size where it would take too much memory to trace."""
     if picture.width * picture.height <= KEPT_PIXELS:
         return picture
-    rgb, alpha = (None if part is None else frozen_array(np.asarray(Image.fromarray(part).reduce(2)))
-                  for part in (picture.rgb, picture.alpha))
     dpi = None if picture.dpi is None else picture.dpi / 2
-    return _of_bounded_size(Picture(rgb, alpha, dpi, picture.name, (*picture.notes, _HALVED)))
+    alpha = None if picture.alpha is None else _halved(picture.alpha)
+    return _of_bounded_size(Picture(_halved(picture.rgb), alpha, dpi, picture.name, (*picture.notes, _HALVED)))
+
+
+def _halved(values) -> np.ndarray:
+    return frozen_array(np.asarray(Image.fromarray(values).reduce(2)))
 
 
 def _film_brand(data) -> bool:
