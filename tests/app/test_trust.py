@@ -367,7 +367,7 @@ def test_a_project_changed_elsewhere_is_not_saved_over_without_a_word(lighthouse
     theirs = path.read_bytes() + b"of another window"
     path.write_bytes(theirs)
     session.change(replace(session.document.recipe, unit="in"), "unit")
-    window.save()
+    window.keeping.save()
     assert path.read_bytes() == theirs and "changed elsewhere" in window.notices.text_of("save")
     copy = tmp_path / "copy.sloom"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *a, **k: (str(copy), "")))
@@ -376,7 +376,7 @@ def test_a_project_changed_elsewhere_is_not_saved_over_without_a_word(lighthouse
     path.write_bytes(theirs)
     session.document.path = path
     session.document._mark = None
-    window.save()
+    window.keeping.save()
     lighthouse.click("Save over it")
     assert path.read_bytes() != theirs and session.document.is_saved
 

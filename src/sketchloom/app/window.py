@@ -1,8 +1,7 @@
 """The window: rail, bench, settings and findings around one session."""
 
-from pathlib import Path
 
-from PySide6.QtCore import QSettings, Qt, QTimer
+from PySide6.QtCore import Qt, QTimer
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
     QApplication,
@@ -10,19 +9,19 @@ from PySide6.QtWidgets import (
     QHBoxLayout,
     QMainWindow,
     QMenu,
-    QSplitter,
     QStackedWidget,
     QVBoxLayout,
     QWidget,
 )
 
 from sketchloom.app import actions as action_table
-from sketchloom.app import manners, theme
+from sketchloom.app import manners, room, theme
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
 from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.cleaning import Cleaning
 from sketchloom.app.hands.drawing import Drawing
+from sketchloom.app.hands.keeping import Keeping
 from sketchloom.app.hands.stacking import Stacking
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
@@ -38,7 +37,7 @@ from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.stack_view import StackView
 from sketchloom.app.parts.variants_strip import VariantsStrip
 from sketchloom.app.parts.welcome import DropHint, Welcome
-from sketchloom.app.parts.widgets import counted
+from sketchloom.app.room import LEAST_BENCH, Divided
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
@@ -51,20 +50,11 @@ from sketchloom.core.preflight.findings import STAGES, STOP, WARN
 from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
 from sketchloom.files.opening import READABLE, in_name_order
-from sketchloom.files.project import SUFFIX
-from sketchloom.files.release import unused_folder
 
 SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
 _GROUNDS = ("middle", "dark", "light")
-PANEL_WIDTH = 356
-_HANDLE_PX, _LEAST_BENCH_PX = 5, 240
 _REMEMBER_MS = 1500
 _others: set = set()  # windows opened from another one live as long as they are shown
-
-
-_SIZE, _LEAST_SIZE = (1280, 800), (980, 600)
-"""The window's usual and least size in logical pixels: a small laptop at twice the scale has 1024 × 640, less what the
-system's own bars take."""
 _PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, ReleasePanel)
 
 
@@ -81,12 +71,10 @@ class Window(QMainWindow):
     def __init__(self):
         super().__init__()
         self.setAcceptDrops(True)
-        self.setMinimumSize(*_LEAST_SIZE)
-        self._take_room()
+        room.take(self)
         self.session = Session(self)
         self.stage = SOURCE
         self._visited = {SOURCE}
-        self._panel_px = 0
         self._shown_in: set[int] = set()
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
@@ -97,14 +85,6 @@ class Window(QMainWindow):
         MISHAPS.happened.connect(self._show_mishap)
         self.show_stage(SOURCE)
         self._show_nothing()
-
-    def _take_room(self):
-        """As large as it was the last time, else the usual size; never larger than the screen."""
-        kept = QSettings().value("geometry")
-        if kept is not None and self.restoreGeometry(kept):
-            return  # Qt keeps it on a screen that is there
-        room = QGuiApplication.primaryScreen().availableGeometry()
-        self.resize(min(_SIZE[0], room.width()), min(_SIZE[1], room.height()))
 
     # -- building ------------------------------------------------------------------------
 
@@ -125,21 +105,11 @@ class Window(QMainWindow):
             (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Clean"), "brush"),
             (self.tr("Layers"), "stack-2"), (self.tr("Release"), "file-export")))
         upper.addWidget(self.rail)
-        self.splitter = QSplitter(Qt.Orientation.Horizontal)
-        self.splitter.setHandleWidth(_HANDLE_PX)
+        self.splitter = Divided()
         upper.addWidget(self.splitter, 1)
-        middle = QWidget()
-        self.splitter.addWidget(middle)
-        middle.setLayout(centre)
+        self.settings = self.splitter.panel
+        self.splitter.middle.setLayout(centre)
         self._build_centre(centre)
-        self.settings = QStackedWidget()
-        self.settings.setObjectName("panel")
-        self.splitter.addWidget(self.settings)
-        self.splitter.setStretchFactor(0, 1)
-        self.splitter.setStretchFactor(1, 0)
-        self.splitter.setCollapsible(0, False)
-        self.splitter.handle(1).setToolTip(self.tr("Drag to make the panel wider; to its end, or F8, to fold it away"))
-        self._give_panel(theme.px(PANEL_WIDTH))
         self.panels = tuple(self._add_panel(kind(), stage) for kind, stage in zip(_PANELS, STAGES, strict=True))
         self.findings = FindingsLine()
         whole.addWidget(self.findings)
@@ -151,7 +121,7 @@ class Window(QMainWindow):
         self.bar = BenchBar(self.actions_by_name)
         centre.addWidget(self.bar)
         self.middle = QStackedWidget()
-        self.middle.setMinimumWidth(theme.px(_LEAST_BENCH_PX))  # else the widest of its pages would say
+        self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view = Welcome(DEMOS), Bench(), StackView()
         for view in (self.welcome, self.bench, self.stack_view):
@@ -159,43 +129,21 @@ class Window(QMainWindow):
         self.section, self.variants = SectionStrip(), VariantsStrip()
         for strip in (self.section, self.variants):
             strip.hide()
-            strip.setMinimumWidth(theme.px(_LEAST_BENCH_PX))
+            strip.setMinimumWidth(theme.px(LEAST_BENCH))
             centre.addWidget(strip)
-
-    def _give_panel(self, width):
-        """The panel is at least so wide, unless it is folded away."""
-        if width > self.settings.minimumWidth():
-            self.settings.setMinimumWidth(width)
-
-    def _take_panel_width(self):
-        """As wide as it was the last time."""
-        kept = QSettings().value("panel", 0)
-        wide = max(int(kept) if str(kept).isdecimal() else 0, self.settings.minimumWidth())
-        self.splitter.setSizes([max(self.splitter.width() - wide, 1), wide])
-
-    def _fold_panel(self):
-        """Fold the panel away, or bring it back as wide as it was."""
-        left, right = self.splitter.sizes()
-        if right:
-            self._panel_px = right
-            self.splitter.setSizes([left + right, 0])
-        else:
-            wide = max(self._panel_px, self.settings.minimumWidth())
-            self.splitter.setSizes([max(left - wide, 1), wide])
 
     def _add_panel(self, panel, stage):
         self.settings.addWidget(panel)
         panel.place(PlacedBox(stage))
-        # words are longer in some languages; what once needed the width keeps it, so that nothing jumps
-        panel.needs.connect(self._give_panel)
+        panel.needs.connect(self.splitter.give)
         return panel
 
     def _handlers(self):
         return {
             "open": self.ask_open,
             "paste": self.paste,
-            "save": self.save,
-            "save_as": self.ask_save_as,
+            "save": lambda: self.keeping.save(),
+            "save_as": lambda: self.keeping.ask_save_as(),
             "write": self._write_from_keys,
             "close": self.close,
             "undo": lambda: self._with_document("undo"),
@@ -212,7 +160,7 @@ class Window(QMainWindow):
             **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(5)},
             "variants": self._show_variants,
             "findings": lambda: self.findings.toggle(),
-            "panel": self._fold_panel,
+            "panel": lambda: self.splitter.fold(),
             "help": self.show_help,
         }
 
@@ -225,10 +173,6 @@ class Window(QMainWindow):
         session.shown.connect(self._show_work)
         session.busy.connect(self._show_busy)
         session.trouble.connect(self._show_trouble)
-        session.saved.connect(lambda path: self._say("save", "done", self.tr("Saved: {0}").format(path)))
-        session.written.connect(release.show_written)
-        session.in_the_way.connect(self._ask_replace)
-        session.changed_elsewhere.connect(self._ask_over)
         session.set_aside.connect(self._show_set_aside)
         session.stopped.connect(self._show_stopped)
         for panel in (source, trace, clean, layers, release):
@@ -237,6 +181,7 @@ class Window(QMainWindow):
         source.paste_wanted.connect(self.paste)
         source.scan_wanted.connect(self.show_scanner)
         source.mend_wanted.connect(session.mend)
+        self.keeping = Keeping(self, session, release, self._say)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
         self.together = Together(bench, session, clean.together, self.cleaning)
@@ -251,8 +196,6 @@ class Window(QMainWindow):
         trace.show_small.connect(self._show_small)
         trace.peek.connect(bench.show_peek)
         layers.selected.connect(self._select_layer)
-        release.write_wanted.connect(self.ask_write)
-        release.shared_wanted.connect(self.ask_shared)
         bench.picked.connect(trace.take_colour)
         bench.cancelled.connect(session.cancel)
         bench.viewed.connect(self._show_zoom)
@@ -271,7 +214,7 @@ class Window(QMainWindow):
 
     def ask_open(self) -> None:
         names = " ".join(f"*{s}" for s in READABLE)
-        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Open pictures or a project"), self._last_folder(),
+        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Open pictures or a project"), self.keeping.last_folder(),
                                                 self.tr("Pictures and projects ({0})").format(names))
         self.open_paths(paths)
 
@@ -366,74 +309,6 @@ class Window(QMainWindow):
 
     # -- keeping and writing -----------------------------------------------------------------
 
-    def save(self) -> None:
-        document = self.session.document
-        if document is None:
-            return
-        if document.path is None:
-            self.ask_save_as()
-        else:
-            self.session.save(document.path)
-
-    def ask_save_as(self) -> None:
-        document = self.session.document
-        if document is None:
-            return
-        start = str(Path(self._last_folder()) / (document.name + SUFFIX))
-        path, _ = QFileDialog.getSaveFileName(self, self.tr("Save the project"), start,
-                                              self.tr("Sketch Loom projects (*{0})").format(SUFFIX))
-        if path:
-            self.session.save(path if path.endswith(SUFFIX) else path + SUFFIX)
-
-    def ask_write(self, files: str, with_report: bool, with_plan: bool = False) -> None:
-        name = self.session.document.name
-        if files != "one":
-            target = QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder())
-        else:
-            target, _ = QFileDialog.getSaveFileName(self, self.tr("Write the cut file"),
-                                                    str(Path(self._last_folder()) / f"{name}.svg"),
-                                                    self.tr("Layered SVG (*.svg)"))
-            if target and not target.lower().endswith(".svg"):
-                target += ".svg"
-        if target:
-            QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
-            self.session.write(target, files, with_report, with_plan)
-
-    def _ask_over(self, path):
-        """The project's file was changed by another window or program: which of the two is to stay, or both."""
-        text = self.tr("“{0}” was changed elsewhere since it was opened here. Nothing was saved.").format(path.name)
-        self._say("save", "ask", text, (
-            (self.tr("Keep both: save a copy…"), self.ask_save_as),
-            (self.tr("Save over it"), lambda: self.session.save(path, over=True))))
-
-    def _ask_replace(self, there, target, again):
-        """Files are there already: replace them, or write into a folder of its own."""
-        names = ", ".join(path.name for path in there[:3])
-        text = counted(len(there), self.tr("{0} is there already. Nothing was written.").format(names),
-                       self.tr("{0} files are there already: {1}. Nothing was written.").format("{0}", names))
-        fresh = unused_folder(target if target.is_dir() else target.parent, self.session.document.name)
-        self._say("write", "ask", text, (
-            (self.tr("Replace them"), lambda: again(target)),
-            (self.tr("Write into “{0}”").format(fresh.name),
-             lambda: again(fresh if target.is_dir() else fresh / target.name))))
-
-    def ask_shared(self) -> None:
-        """Other works that share sheets with this one, and where the files go."""
-        names = " ".join(f"*{s}" for s in READABLE)
-        paths, _ = QFileDialog.getOpenFileNames(
-            self,
-            self.tr("Works or pictures to lay on the same sheets"),
-            self._last_folder(),
-            self.tr("Pictures and projects ({0})").format(names),
-        )
-        folder = (
-            QFileDialog.getExistingDirectory(self, self.tr("Folder for the files"), self._last_folder())
-            if paths
-            else ""
-        )
-        if folder:
-            self.session.write_shared(paths, folder)
-
     def _write_from_keys(self):
         if self.session.document is not None:
             self.show_stage(RELEASE)
@@ -441,8 +316,7 @@ class Window(QMainWindow):
 
     def closeEvent(self, event):
         """Nothing is lost and nothing is asked: unsaved work is offered at the next start."""
-        QSettings().setValue("geometry", self.saveGeometry())
-        QSettings().setValue("panel", self.splitter.sizes()[1] if self.settings.isVisible() else self._panel_px)
+        self.splitter.keep(self)
         if self._remember.isActive():
             self._remember_settings()
         if MISHAPS.recipes.pop(self, None) is not None:
@@ -450,13 +324,6 @@ class Window(QMainWindow):
         self.bench.close_lanes()
         self.session.close()
         event.accept()
-
-    def _last_folder(self):
-        document = self.session.document
-        kept = QSettings().value("folder", "")
-        if document is not None and document.path is not None:
-            return str(document.path.parent)
-        return kept or str(Path.home())
 
     # -- showing -----------------------------------------------------------------------------
 
@@ -505,7 +372,7 @@ class Window(QMainWindow):
         for part in (self.settings, self.bar, self.findings):
             part.show()
         if was_hidden:
-            self._take_panel_width()
+            self.splitter.recall()
         self.bench.set_picture(document.picture, image)
         self.notices.drop("open")
         self.notices.drop("evaluate")

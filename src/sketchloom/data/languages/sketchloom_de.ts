@@ -3183,6 +3183,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Divided</name>
+    <message>
+        <source>Drag to make the panel wider; to its end, or F8, to fold it away</source>
+        <translation>Ziehen macht das Feld breiter; bis zum Ende, oder F8, klappt es weg</translation>
+    </message>
+</context>
+<context>
     <name>Document</name>
     <message>
         <source>No recovery copy could be written: {0}</source>
@@ -3759,6 +3766,69 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Keys</source>
         <translation>Tasten</translation>
+    </message>
+</context>
+<context>
+    <name>Keeping</name>
+    <message>
+        <source>Saved: {0}</source>
+        <translation>Gespeichert: {0}</translation>
+    </message>
+    <message>
+        <source>Save the project</source>
+        <translation>Projekt speichern</translation>
+    </message>
+    <message>
+        <source>Sketch Loom projects (*{0})</source>
+        <translation>Sketch-Loom-Projekte (*{0})</translation>
+    </message>
+    <message>
+        <source>Folder for the files</source>
+        <translation>Ordner für die Dateien</translation>
+    </message>
+    <message>
+        <source>Write the cut file</source>
+        <translation>Schnittdatei schreiben</translation>
+    </message>
+    <message>
+        <source>Layered SVG (*.svg)</source>
+        <translation>SVG mit Ebenen (*.svg)</translation>
+    </message>
+    <message>
+        <source>“{0}” was changed elsewhere since it was opened here. Nothing was saved.</source>
+        <translation>„{0}“ wurde anderswo geändert, seit es hier geöffnet wurde. Es wurde nichts gespeichert.</translation>
+    </message>
+    <message>
+        <source>Keep both: save a copy…</source>
+        <translation>Beide behalten: Kopie speichern …</translation>
+    </message>
+    <message>
+        <source>Save over it</source>
+        <translation>Darüber speichern</translation>
+    </message>
+    <message>
+        <source>{0} is there already. Nothing was written.</source>
+        <translation>{0} ist schon da. Es wurde nichts geschrieben.</translation>
+    </message>
+    <message>
+        <source>{0} files are there already: {1}. Nothing was written.</source>
+        <translation>{0} Dateien sind schon da: {1}. Es wurde nichts geschrieben.</translation>
+    </message>
+    <message>
+        <source>Replace them</source>
+        <translation>Ersetzen</translation>
+    </message>
+    <message>
+        <source>Write into “{0}”</source>
+        <translation>In „{0}“ schreiben</translation>
+    </message>
+    <message>
+        <source>Works or pictures to lay on the same sheets</source>
+        <translation>Arbeiten oder Bilder, die auf dieselben Bogen kommen</translation>
+    </message>
+    <message>
+        <source>Pictures and projects ({0})</source>
+        <translation>Bilder und Projekte ({0})</translation>
     </message>
 </context>
 <context>
@@ -7800,14 +7870,6 @@ seinesgleichen</translation>
         <translation>Ausgabe</translation>
     </message>
     <message>
-        <source>Drag to make the panel wider; to its end, or F8, to fold it away</source>
-        <translation>Ziehen macht das Feld breiter; bis zum Ende, oder F8, klappt es weg</translation>
-    </message>
-    <message>
-        <source>Saved: {0}</source>
-        <translation>Gespeichert: {0}</translation>
-    </message>
-    <message>
         <source>Open pictures or a project</source>
         <translation>Bilder oder ein Projekt öffnen</translation>
     </message>
@@ -7850,58 +7912,6 @@ seinesgleichen</translation>
     <message>
         <source>Unsaved “{0}” was set aside and is kept.</source>
         <translation>Das ungespeicherte „{0}“ wurde beiseitegelegt und ist aufgehoben.</translation>
-    </message>
-    <message>
-        <source>Save the project</source>
-        <translation>Projekt speichern</translation>
-    </message>
-    <message>
-        <source>Sketch Loom projects (*{0})</source>
-        <translation>Sketch-Loom-Projekte (*{0})</translation>
-    </message>
-    <message>
-        <source>Folder for the files</source>
-        <translation>Ordner für die Dateien</translation>
-    </message>
-    <message>
-        <source>Write the cut file</source>
-        <translation>Schnittdatei schreiben</translation>
-    </message>
-    <message>
-        <source>Layered SVG (*.svg)</source>
-        <translation>SVG mit Ebenen (*.svg)</translation>
-    </message>
-    <message>
-        <source>“{0}” was changed elsewhere since it was opened here. Nothing was saved.</source>
-        <translation>„{0}“ wurde anderswo geändert, seit es hier geöffnet wurde. Es wurde nichts gespeichert.</translation>
-    </message>
-    <message>
-        <source>Keep both: save a copy…</source>
-        <translation>Beide behalten: Kopie speichern …</translation>
-    </message>
-    <message>
-        <source>Save over it</source>
-        <translation>Darüber speichern</translation>
-    </message>
-    <message>
-        <source>{0} is there already. Nothing was written.</source>
-        <translation>{0} ist schon da. Es wurde nichts geschrieben.</translation>
-    </message>
-    <message>
-        <source>{0} files are there already: {1}. Nothing was written.</source>
-        <translation>{0} Dateien sind schon da: {1}. Es wurde nichts geschrieben.</translation>
-    </message>
-    <message>
-        <source>Replace them</source>
-        <translation>Ersetzen</translation>
-    </message>
-    <message>
-        <source>Write into “{0}”</source>
-        <translation>In „{0}“ schreiben</translation>
-    </message>
-    <message>
-        <source>Works or pictures to lay on the same sheets</source>
-        <translation>Arbeiten oder Bilder, die auf dieselben Bogen kommen</translation>
     </message>
     <message>
         <source>What there is to look at is known once the exact result is there.</source>
