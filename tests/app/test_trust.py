@@ -439,3 +439,35 @@ def test_the_window_is_no_larger_than_its_screen_and_comes_back_as_it_was(driver
     for window in (first, other):
         window.close()
         window.deleteLater()
+
+
+def ratio(one, two):
+    light, dark = np.maximum(one, two), np.minimum(one, two)
+    return (light + 0.05) / (dark + 0.05)
+
+
+def test_words_and_edges_stand_out_from_their_ground(lighthouse):
+    """WCAG 2.2, 1.4.3: 4.5 to 1 for text; 1.4.11: 3 to 1 for the edges of fields; from pixels of the real window."""
+    window, seen = lighthouse.window, 0
+    for stage in range(5):
+        window.show_stage(stage)
+        pause(80)
+        whole = shot(window)
+        for part in window.findChildren(QWidget):
+            words = isinstance(part, (QLabel, QPushButton, QToolButton, QCheckBox)) and part.text().strip()
+            if not (part.isVisible() and part.isEnabled()) or part.visibleRegion().isEmpty():
+                continue
+            at, box = part.mapTo(window, QPoint()), part.visibleRegion().boundingRect()
+            x, y = at.x() + box.x(), at.y() + box.y()
+            pixels = whole[y:y + box.height(), x:x + box.width()].reshape(-1, 3)
+            if words and box.height() >= 12 and len(pixels) > 100 and box.height() == part.height():
+                colours, count = np.unique(pixels, axis=0, return_counts=True)
+                ground = luminance(colours[count.argmax()])
+                assert ratio(luminance(colours), ground).max() >= 4.5, (stage, part.text())
+                seen += 1
+            if isinstance(part, (QLineEdit, QComboBox)) and part.parent() is not None and box.size() == part.size():
+                edge = luminance(whole[y + box.height() // 2, x])
+                outside = luminance(whole[y + box.height() // 2, x - 2])
+                if part.objectName() != "qt_spinbox_lineedit":
+                    assert ratio(edge, outside) >= 3, (stage, part.accessibleName())
+    assert seen > 60

@@ -16,6 +16,9 @@ FADED = "#857b6b"
 """What cannot be used now; exempt from the contrast that text needs (WCAG 2.2, 1.4.3), yet to be read."""
 MADDER, WOAD, WELD, MOSS = "#9c3a30", "#2d5273", "#8a6412", "#41662f"
 LINE = "#bfb29a"
+"""Between areas."""
+EDGE = "#80745b"
+"""Of what can be used: 3 to 1 and more on every ground here (WCAG 2.2, 1.4.11)."""
 GROUNDS = {"light": "#d9d5cd", "middle": "#8f8b84", "dark": "#33312e"}
 CENTRE = Qt.AlignmentFlag.AlignCenter
 _FAMILY = "Lato"
@@ -33,7 +36,7 @@ QLabel#point {{ background: {LINEN_LIGHT}; border-left: 4px solid {LINE}; paddin
 QLabel#trouble {{ background: #f3ddd6; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
 QLabel#done {{ background: #e3ead6; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
 QToolTip {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; padding: 4px; }}
-QPushButton, QToolButton {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px;
+QPushButton, QToolButton {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px;
     padding: 5px 10px; min-height: 20px; }}
 QToolButton {{ padding: 4px; }}
 QPushButton:hover, QToolButton:hover {{ background: #ffffff; border-color: {WOAD}; }}
@@ -49,8 +52,12 @@ QPushButton#primary:disabled {{ background: #b9b5ab; color: #4d483f; border-colo
 QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QSpinBox:focus,
 QSlider:focus, QCheckBox:focus, QRadioButton:focus {{ border: 2px solid {WOAD}; }}
 QCheckBox, QRadioButton {{ border: 2px solid transparent; border-radius: 3px; }}
+QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {EDGE}; border-radius: 3px; background: #ffffff; }}
+QCheckBox::indicator:checked {{ background: {WOAD}; border-color: {WOAD}; image: url(@TICK@); }}
+QCheckBox::indicator:disabled {{ background: {LINEN}; border-color: #b9b5ab; }}
+QCheckBox::indicator:checked:disabled {{ background: #b9b5ab; }}
 QPushButton#primary:focus, QPushButton:checked:focus, QToolButton:checked:focus {{ border: 2px solid #ffffff; }}
-QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {LINE}; border-radius: 3px;
+QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {EDGE}; border-radius: 3px;
     padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: #ffffff; }}
 QLineEdit:disabled, QComboBox:disabled, QSpinBox:disabled, QListWidget:disabled, QTableWidget:disabled {{
 background: {LINEN}; border-color: {LINEN_DEEP}; color: {FADED}; }}
@@ -69,27 +76,27 @@ background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
 #foldhead:hover {{ color: {WOAD}; }}
 #foldhead:focus {{ border: 2px solid {WOAD}; }}
 #variants {{ background: {LINEN}; border-top: 1px solid {LINE}; }}
-QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
+QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
 QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
 QTableWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QTableWidget:focus {{ border: 2px solid {WOAD}; }}
 QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
 QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
-#fold:checked {{ background: {LINEN_LIGHT}; border-color: {LINE}; color: {INK}; }}
+#fold:checked {{ background: {LINEN_LIGHT}; border-color: {EDGE}; color: {INK}; }}
 #fold:checked:focus {{ border: 2px solid {WOAD}; }}
 QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
-QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; border-radius: 4px; outline: 0; }}
+QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
 QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
 QListWidget#swatches::item {{ border-bottom: 0; border-radius: 4px; }}
 QListWidget#swatches::item:selected {{ background: #9fb6c6; }}
 QListWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; }}
-QScrollBar::handle:vertical {{ background: {LINE}; border-radius: 4px; min-height: 30px; }}
+QScrollBar::handle:vertical {{ background: {EDGE}; border-radius: 4px; min-height: 30px; }}
 QScrollBar:horizontal {{ background: transparent; height: 10px; }}
-QScrollBar::handle:horizontal {{ background: {LINE}; border-radius: 4px; min-width: 30px; }}
+QScrollBar::handle:horizontal {{ background: {EDGE}; border-radius: 4px; min-width: 30px; }}
 QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
-QSlider::groove:horizontal {{ height: 4px; background: {LINE}; border-radius: 2px; }}
+QSlider::groove:horizontal {{ height: 4px; background: {EDGE}; border-radius: 2px; }}
 QSlider::handle:horizontal {{ background: {WOAD}; width: 16px; height: 16px; margin: -6px 0; border-radius: 8px; }}
 QSlider::groove:horizontal:disabled {{ background: {LINEN_DEEP}; }}
 QSlider::handle:horizontal:disabled {{ background: #b9b5ab; }}
@@ -103,7 +110,7 @@ QProgressBar {{ background: {LINEN_DEEP}; border: 0; border-radius: 3px; height:
 QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #rail QToolButton {{ border: 0; border-radius: 6px; background: transparent; padding: 6px 2px; }}
 #rail QToolButton:hover {{ background: {LINEN_LIGHT}; }}
-#rail QToolButton:checked {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; }}
+#rail QToolButton:checked {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {EDGE}; }}
 #rail QToolButton:focus {{ border: 2px solid {WOAD}; }}
 #benchbar {{ background: {LINEN}; border-bottom: 1px solid {LINE}; }}
 #benchbar QToolButton {{ border: 1px solid transparent; background: transparent; }}
@@ -200,7 +207,8 @@ def apply(app: QApplication) -> None:
         palette.setColor(role, QColor(colour))
     app.setPalette(palette)
     arrow = str(files("sketchloom").joinpath("data", "icons", "chevron-down.svg")).replace("\\", "/")
-    app.setStyleSheet(_sheet().replace("@ARROW@", arrow).replace("@UP@", arrow.replace("chevron-down", "chevron-up")))
+    app.setStyleSheet(_sheet().replace("@ARROW@", arrow).replace(
+        "@UP@", arrow.replace("chevron-down", "chevron-up")).replace("@TICK@", arrow.replace("chevron-down", "tick")))
     app.setWindowIcon(icon("stack-2", WOAD))
 
 
