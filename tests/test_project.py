@@ -48,6 +48,13 @@ def test_a_project_there_and_back(tmp_path):
     assert projects.to_bytes(project) == projects.to_bytes(project)
 
 
+def test_a_work_keeps_what_tells_it_from_others():
+    project = Project(Recipe(), PNG, "picture.png", id=projects.new_id())
+    assert projects.from_bytes(projects.to_bytes(project), "a.sloom").id == project.id
+    for odd in ("", "x" * 32, "0" * 31, 3, None, ["0" * 32]):  # as a stranger may write it
+        assert projects.from_bytes(archive({"id": odd}), "a.sloom").id == ""
+
+
 def archive(settings=None, *, drop=(), extra=(), source=PNG) -> bytes:
     plain = {"format": "sketch-loom", "schema": "1.0", "source_name": "a.png", "recipe": to_json(Recipe())}
     plain.update(settings or {})

@@ -36,6 +36,7 @@ from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNKNOWN
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
+from sketchloom.files import project as projects
 from sketchloom.files.writing import data_folder
 
 PHONE = Path(__file__).parents[2] / "src" / "sketchloom" / "data" / "demo" / "kingfisher-by-phone.jpg"
@@ -379,6 +380,16 @@ def test_a_project_changed_elsewhere_is_not_saved_over_without_a_word(lighthouse
     window.keeping.save()
     lighthouse.click("Save over it")
     assert path.read_bytes() != theirs and session.document.is_saved
+
+
+def test_a_copy_is_a_work_of_its_own(lighthouse, tmp_path):
+    ids = []
+    for name in ("a", "a", "b"):
+        assert lighthouse.session.save(tmp_path / f"{name}.sloom")
+        ids.append(projects.load(tmp_path / f"{name}.sloom").id)
+    assert ids[0] == ids[1] != ids[2] and all(len(one) == 32 for one in ids)
+    lighthouse.open(tmp_path / "a.sloom")
+    assert lighthouse.session.document.project.id == ids[0]
 
 
 def test_a_file_that_was_only_touched_is_saved(lighthouse, tmp_path):

@@ -6,6 +6,8 @@ path is ever used to write, and every number passes the recipe's own checks.
 
 import io
 import json
+import re
+import uuid
 import zipfile
 import zlib
 from dataclasses import dataclass, field
@@ -19,7 +21,7 @@ from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.files.writing import write_whole
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
-SCHEMA = (1, 4)
+SCHEMA = (1, 5)
 """Of the project file; a higher major is refused, a higher minor opened."""
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
@@ -29,6 +31,7 @@ _MAX_PREVIEW_BYTES = 16 * 2**20
 """A preview is 512 px: what claims more is not one of ours."""
 _MAX_MEMBERS = 64
 """A project holds its recipe, a preview and its pages."""
+_ID = re.compile(r"[0-9a-f]{32}")
 _SUFFIX_OF_MAGIC = ((b"\x89PNG", ".png"), (b"\xff\xd8", ".jpg"), (b"RIFF", ".webp"), (b"BM", ".bmp"),
                     (b"II", ".tif"), (b"MM", ".tif"), (b"GIF8", ".gif"), (b"%PDF-", ".pdf"), (b"<", ".svg"))
 
@@ -38,6 +41,7 @@ class Project:
     """A work as it is kept: the recipe, the source's bytes and name, and what was not understood.
 
     ``unknown`` holds keys of ``project.json`` from a newer minor version; they are written back.
+    ``id`` tells the work from others, empty where none was given yet.
     ``has_prepared_places``: written before 1.2, when places were shares of the prepared picture.
     """
 
@@ -46,6 +50,12 @@ class Project:
     source_name: str
     unknown: dict = field(default_factory=dict)
     has_prepared_places: bool = False
+    id: str = ""
+
+
+def new_id() -> str:
+    """What tells a work from every other, whatever it is called and wherever it lies."""
+    return uuid.uuid4().hex
 
 
 def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
@@ -55,6 +65,8 @@ def to_bytes(project: Project, preview_png: bytes | None = None) -> bytes:
         "format": "sketch-loom", "schema": ".".join(map(str, SCHEMA)),
         "source_name": project.source_name, "recipe": to_json(project.recipe),
     })
+    if project.id:
+        settings["id"] = project.id
     buffer = io.BytesIO()
     with zipfile.ZipFile(buffer, "w") as archive:
         text = encoded(json.dumps(settings, indent=1, ensure_ascii=False, allow_nan=False, sort_keys=True))
@@ -225,10 +237,12 @@ def _checked(settings, source, name):
         recipe = from_json(settings.get("recipe"), "$.recipe")
     except SettingError as error:
         raise ProjectError(name, said("a setting in it is not allowed: {error}", error=error.message)) from None
-    known = {"format", "schema", "source_name", "recipe"}
+    known = {"format", "schema", "source_name", "recipe", "id"}
+    own = settings.get("id")
     rest = {k: v for k, v in settings.items() if k not in known}
     return Project(recipe, source, Path(source_name.replace("\\", "/")).name[:200] or "picture", rest,
-                   _is_before(str(settings["schema"]), (1, 2)))
+                   _is_before(str(settings["schema"]), (1, 2)),
+                   own if isinstance(own, str) and _ID.fullmatch(own) else "")
 
 
 def _is_before(text, version):

@@ -33,8 +33,8 @@ class RecoveryCopy:
     as the work is open the copy is locked; the system lets go of the lock when the program ends, however it ends.
     """
 
-    def __init__(self, folder: Path, source_name: str, unknown: dict):
-        self.folder, self.source_name, self.unknown = folder, source_name, unknown
+    def __init__(self, folder: Path, source_name: str, unknown: dict, own: str):
+        self.folder, self.source_name, self.unknown, self.id = folder, source_name, unknown, own
         self._lock = _locked(folder)
 
     @classmethod
@@ -43,16 +43,18 @@ class RecoveryCopy:
         folder = data_folder() / "recovery" / uuid.uuid4().hex
         folder.mkdir(parents=True)
         write_whole(folder / _SOURCE, project.source)
-        return cls(folder, project.source_name, project.unknown)
+        return cls(folder, project.source_name, project.unknown, project.id)
 
     @classmethod
     def taken_over(cls, recovered: Recovered) -> "RecoveryCopy":
         """The copy that a recovered work came from."""
-        return cls(recovered.folder, recovered.project.source_name, recovered.project.unknown)
+        found = recovered.project
+        return cls(recovered.folder, found.source_name, found.unknown, found.id)
 
     def write(self, recipe, path) -> None:
         """Keep a recipe; raises ExportError when there is no room."""
         state = {"path": str(path) if path else None, "source_name": self.source_name, "unknown": self.unknown,
+                 "id": self.id,
                  "recipe": to_json(recipe)}
         write_whole(self.folder / _STATE, json.dumps(state, allow_nan=False).encode())
 
@@ -100,7 +102,8 @@ def read_copy(folder) -> Recovered | None:
         if source.stat().st_size > MAX_FILE_BYTES:
             return None
         project = Project(
-            from_json(plain["recipe"]), source.read_bytes(), str(plain["source_name"]), plain.get("unknown") or {}
+            from_json(plain["recipe"]), source.read_bytes(), str(plain["source_name"]), plain.get("unknown") or {},
+            id=str(plain.get("id") or "")
         )
         return Recovered(folder, project, Path(plain["path"]) if plain.get("path") else None)
     except (OSError, ValueError, KeyError, TypeError, AppError):

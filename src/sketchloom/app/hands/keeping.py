@@ -66,7 +66,7 @@ class Keeping(QObject):
 
     def _ask_replace(self, there, target, again):
         """Files are there already: replace them, or write into a folder of its own."""
-        names = ", ".join(path.name for path in there[:3])
+        names = ", ".join(path.name for path in there[:3]) + (" …" if len(there) > 3 else "")
         text = counted(len(there), self.tr("{0} is there already. Nothing was written.").format(names),
                        self.tr("{0} files are there already: {1}. Nothing was written.").format("{0}", names))
         fresh = unused_folder(target if target.is_dir() else target.parent, self._session.document.name)

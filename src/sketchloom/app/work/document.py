@@ -27,6 +27,7 @@ class Document(QObject):
         self.pages, self.path = pages, Path(path) if path else None
         self.picture = pages.picture(project.recipe)
         self._source, self._source_name, self._unknown = project.source, project.source_name, project.unknown
+        self._id = project.id or projects.new_id()
         self._history: list[tuple[str, Recipe]] = [("", project.recipe)]
         self._at = 0
         self._saved_at = 0 if saved else None
@@ -48,7 +49,7 @@ class Document(QObject):
 
     @property
     def project(self) -> Project:
-        return Project(self.recipe, self._source, self._source_name, self._unknown)
+        return Project(self.recipe, self._source, self._source_name, self._unknown, id=self._id)
 
     @property
     def is_saved(self) -> bool:
@@ -126,6 +127,8 @@ class Document(QObject):
 
     def save(self, path, preview_png: bytes | None) -> None:
         """Write the project file; raises ExportError."""
+        if self.path is not None and Path(path) != self.path:
+            self._id = projects.new_id()  # a copy is a work of its own from here on
         projects.save(self.project, path, preview_png)
         self.path = Path(path)
         self._mark = projects.mark_of(path)
