@@ -178,6 +178,18 @@ def test_after_a_cancelled_trace_release_says_what_is_there_and_offers_to_go_on(
     assert stopped.button("Write SVG").isEnabled() and window.rail.buttons[4].state != UNKNOWN
 
 
+def test_what_works_on_regions_waits_for_them(stopped):
+    """Seen: "Clear lost ones" in Clean before there were regions, an error nobody saw."""
+    window = stopped.window
+    assert [panel.isEnabled() for panel in window.panels] == [True, True, False, True, True]
+    window.show_stage(2)
+    pause(20)
+    assert not any(b.isEnabled() for b in window.panels[2].findChildren(QPushButton))
+    stopped.click("Trace it now")
+    stopped.settled()
+    assert all(panel.isEnabled() for panel in window.panels)
+
+
 def test_findings_of_one_kind_are_one_row_with_its_places(driver, smaller):
     driver.open(smaller("kingfisher", 0.6))
     driver.session.change(replace(driver.session.document.recipe, thin_mm=3.0), "narrowest")

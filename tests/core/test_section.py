@@ -62,3 +62,9 @@ def test_a_line_that_begins_inside_and_one_that_meets_nothing():
     empty = SectionCutter([DISC], 1.0).cut((0, 0), (100, 0), [1], [0])
     assert not empty.solid.any() and empty.height_mm == 0
     assert SectionCutter([], 1.0).cut((0, 0), (1, 0), [], []).uppermost().tolist() == [-1]
+
+
+def test_a_section_through_no_sheets_is_flat():
+    """Seen: all layers left out with the section open, an error in the middle of painting."""
+    section = SectionCutter((), 0.1).cut((0.0, 0.0), (10.0, 0.0), (), ())
+    assert section.height_mm == 0.0 and section.highest_step()[0] == 0.0 and (section.uppermost() == -1).all()

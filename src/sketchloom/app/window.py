@@ -376,8 +376,8 @@ class Window(QMainWindow):
         self.bench.set_picture(document.picture, image)
         self.notices.drop("open")
         self.notices.drop("evaluate")
-        for panel in self.panels:
-            panel.setEnabled(True)
+        # what works on a result waits for one; Clean for the exact one, whose regions it works on
+        self._let(SOURCE)
         self._show_unknown()
         self.bench.setFocus()
 
@@ -405,8 +405,10 @@ class Window(QMainWindow):
         self._shown_in = set()
         self._fill_panel()
         if shown.coarse:
+            self._let(SOURCE, TRACE, LAYERS, RELEASE, also=True)
             self._show_unknown()
             return
+        self._let(*range(len(self.panels)))
         self.findings.show_findings(shown.work.findings)
         self._show_states()
         self._show_small(self.panels[TRACE].shows_small())
@@ -426,6 +428,11 @@ class Window(QMainWindow):
             self._shown_in.add(self.stage)
             self.panels[self.stage].show_work(latest.work)
             self.panels[self.stage].placed.show_work(latest.work)
+
+    def _let(self, *stages, also=False):
+        """Panels that can be used now; ``also``: beside those that could be."""
+        for number, panel in enumerate(self.panels):
+            panel.setEnabled(number in stages or (also and panel.isEnabled()))
 
     def _show_unknown(self):
         """A preview is shown, or nothing yet: what is to be looked at is not known."""
@@ -458,6 +465,8 @@ class Window(QMainWindow):
             self.show_stage(RELEASE)
             self.panels[RELEASE].show_trouble(text)
         else:
+            if topic == "evaluate":
+                self._let(SOURCE, TRACE, also=True)
             self._say(topic, "trouble", text)
 
     def _show_mishap(self, log):
@@ -472,6 +481,7 @@ class Window(QMainWindow):
 
     def _show_stopped(self):
         latest = self.session.latest
+        self._let(SOURCE, TRACE, also=True)
         if latest is None:
             text = self.tr("Stopped. Nothing is traced yet.")
         elif latest.coarse:

@@ -80,7 +80,8 @@ class SectionCutter:
         inner = np.concatenate([c[(c > 0) & (c < length)] for c in crossings] or [np.empty(0)])
         at = np.unique(np.concatenate([[0.0], inner, [length]]))
         middle = 0.5 * (at[:-1] + at[1:])
-        solid = np.array([np.searchsorted(c, middle) % 2 == 1 for c in crossings]).reshape(len(crossings), len(middle))
+        within = [np.searchsorted(c, middle) % 2 == 1 for c in crossings]
+        solid = np.array(within, bool).reshape(len(crossings), len(middle))  # of no sheets too
         thick, spacer = np.asarray(thickness_mm, float), np.asarray(spacer_mm, float)
         bottom = np.zeros(solid.shape)
         lying, level = np.zeros(len(middle)), 0.0

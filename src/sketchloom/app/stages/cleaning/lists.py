@@ -123,6 +123,8 @@ class EditsBox(Box):
         self._lost.clicked.connect(self._clear_lost)
         self.add(self._said, self.list, (self._back, self._all), self._lost)
         self._desk = None
+        for part in (self.list, self._back, self._all, self._lost):
+            part.hide()
 
     def show_desk(self, desk) -> None:
         work = desk.work
@@ -183,6 +185,8 @@ class EditsBox(Box):
         )
 
     def _clear_lost(self):
+        if self._desk is None:
+            return
         found = self._desk.work.edited.found.tolist()
         self.emit(self.tr("lost decisions"), edits=tuple(
             e for n, e in enumerate(self.recipe.edits) if n >= len(found) or found[n] >= 0))

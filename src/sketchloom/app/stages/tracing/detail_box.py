@@ -154,10 +154,14 @@ class DoublesBox(Box):
         )
         self._next.clicked.connect(self._show_next)
         self.add(self._said, (self._on, self._limit), self._way, self._next)
-        self._found, self._at, self._scale = None, 0, 1.0
+        self._found, self._at, self._scale, self._found_in = None, 0, 1.0, None
+        self._next.hide()
 
     def show_work(self, work) -> None:
         super().show_work(work)
+        if self._found_in is not work.traced:  # what is known is of another drawing; its own comes in a moment
+            self._found = None
+            self._next.hide()
         recipe = work.recipe
         self._on.setChecked(recipe.double_mm > 0)
         self._limit.show_value(recipe.double_mm or recipe.thin_mm or 0.8, recipe.unit)
@@ -165,7 +169,7 @@ class DoublesBox(Box):
 
     def show_doubles(self, work, found) -> None:
         """What was found beside the trace."""
-        self._found, self._at, self._scale = found, 0, work.mm_per_px
+        self._found, self._at, self._scale, self._found_in = found, 0, work.mm_per_px, work.traced
         count = len(found.places)
         limit = format_length(work.recipe.double_mm or work.recipe.thin_mm, work.recipe.unit, 2)
         if count == 0:
@@ -177,6 +181,8 @@ class DoublesBox(Box):
         self._next.setVisible(count > 0)
 
     def _show_next(self):
+        if self._found is None or not len(self._found.places):
+            return
         x, y = self._found.places[self._at % len(self._found.places)] * self._scale
         self._at += 1
         self.place_wanted.emit(float(x), float(y))
