@@ -494,3 +494,17 @@ def test_words_and_edges_stand_out_from_their_ground(lighthouse):
                 if part.objectName() != "qt_spinbox_lineedit":
                     assert ratio(edge, outside) >= 3, (stage, part.accessibleName())
     assert seen > 60
+
+
+def test_an_error_in_the_middle_of_painting_ends_the_painting_and_nothing_else(lighthouse, mishaps, monkeypatch):
+    """Seen: a painter left active by an error ended the program at the next painting."""
+    bench = lighthouse.window.bench
+    monkeypatch.setattr(type(bench), "_paint_overlays", lambda *_: 1 / 0)
+    for _ in range(3):
+        bench.update()
+        pause(20)
+    monkeypatch.undo()
+    assert mishaps
+    mishaps.clear()
+    bench.repaint()
+    assert not bench.grab().isNull() and lighthouse.settled() is not None

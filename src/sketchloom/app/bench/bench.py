@@ -9,6 +9,7 @@ from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
 from sketchloom.app.bench.tiles import Content, Tiles
 from sketchloom.app.bench.view import View
+from sketchloom.app.painted import painted
 from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.app.work.jobs import close_all
 from sketchloom.app.work.paths import SheetPath
@@ -283,8 +284,8 @@ class Bench(QWidget):
 
     # -- painting ----------------------------------------------------------------------
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.fillRect(self.rect(), QColor(theme.GROUNDS[self.ground]))
         visible = QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER)
         page = self._page()

@@ -5,6 +5,7 @@ from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QButtonGroup, QFrame, QToolButton, QVBoxLayout
 
 from sketchloom.app import theme
+from sketchloom.app.painted import painted
 
 UNTOUCHED, FINE, ATTENTION, BLOCKED, UNKNOWN = "untouched", "fine", "attention", "blocked", "unknown"
 
@@ -42,7 +43,10 @@ class StageButton(QToolButton):
 
     def paintEvent(self, event):
         super().paintEvent(event)
-        painter = QPainter(self)
+        self._paint_state(event)
+
+    @painted
+    def _paint_state(self, painter):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         box = QRectF(self.width() - 25, 5, 18, 18)
         if self.state == UNTOUCHED:

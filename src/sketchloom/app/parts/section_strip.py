@@ -5,6 +5,7 @@ from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.painted import painted
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button
 from sketchloom.core.base.units import format_length
@@ -21,8 +22,8 @@ class _Side(QWidget):
         self.section, self.hexes, self.unit = None, [], "mm"
         self.setMinimumHeight(_HEIGHT)
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.fillRect(self.rect(), QColor("#c9c4b9"))
         section = self.section

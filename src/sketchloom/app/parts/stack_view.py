@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QSlider, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.bench import looks
+from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button
 
 _LEAN, _FLAT = -0.42, 0.5
@@ -52,8 +53,8 @@ class _Stack(QWidget):
         # (x, y) mm to the screen: depth leans to the left as it comes nearer
         return QTransform(scale, 0, _LEAN * scale, _FLAT * scale, left, top)
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.fillRect(self.rect(), QColor("#8f8a82"))
         if self.work is None or not self.work.layers:

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
+from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button, clear, counted
 from sketchloom.app.work.aside import PICTURE, small_picture
 from sketchloom.core.base.units import format_length
@@ -38,8 +39,8 @@ class Card(QAbstractButton):
     def sizeHint(self):
         return _CARD
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         edge = theme.WOAD if self.hasFocus() or self.underMouse() or self._taken else theme.LINE
         painter.setPen(QPen(QColor(edge), 2 if edge == theme.WOAD else 1))

@@ -6,6 +6,7 @@ from PySide6.QtGui import QImage, QPainter
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.desk import figures
@@ -46,8 +47,8 @@ class FaceStrip(QWidget):
         super().resizeEvent(event)
         self.setFixedHeight(self._side() + theme.px(_WORDS))
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         font = painter.font()
         font.setPixelSize(theme.text_px(12))

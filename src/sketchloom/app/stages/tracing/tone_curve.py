@@ -7,6 +7,7 @@ from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import counted
 
 
@@ -55,8 +56,8 @@ class ToneCurve(QWidget):
     def _x(self, level):
         return (level + 0.5) * self.width() / 256
 
-    def paintEvent(self, _):
-        painter = QPainter(self)
+    @painted
+    def paintEvent(self, painter):
         painter.fillRect(self.rect(), QColor(theme.LINEN_LIGHT))
         height = self.height() - 18
         step = self.width() / 256
