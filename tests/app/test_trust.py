@@ -508,3 +508,16 @@ def test_an_error_in_the_middle_of_painting_ends_the_painting_and_nothing_else(l
     mishaps.clear()
     bench.repaint()
     assert not bench.grab().isNull() and lighthouse.settled() is not None
+
+
+def test_a_tool_put_down_in_the_middle_of_a_drag(lighthouse):
+    """Seen, by random gestures: the rest of the drag was taken for a pan from nowhere."""
+    window = lighthouse.window
+    window.show_stage(2)
+    bench = window.bench
+    QTest.mousePress(bench, Qt.MouseButton.LeftButton, pos=QPoint(300, 300))
+    bench.put_down()
+    QTest.mouseMove(bench, QPoint(320, 310))
+    pause(10)
+    QTest.mouseRelease(bench, Qt.MouseButton.LeftButton, pos=QPoint(320, 310))
+    assert bench.tool is None

@@ -328,6 +328,8 @@ class Bench(QWidget):
         if tool is self.tool:
             return
         old, self.tool = self.tool, tool
+        if self._drag == "tool":
+            self._drag = None  # what was drawn with the tool that goes is over
         if old is not None:
             old.done.disconnect(self.put_down)
             old.repaint.disconnect(self.update)
