@@ -374,6 +374,15 @@ def test_what_a_clipboard_or_a_browser_gives(tmp_path):
     assert "no picture" in offered_by(mime).trouble and offered_by(QMimeData()).trouble and offered_by(None).trouble
 
 
+def test_a_folder_that_may_not_be_read_is_told(tmp_path, monkeypatch):
+    def refused(_):
+        raise PermissionError(13, "Permission denied")
+    mime = QMimeData()
+    mime.setUrls([QUrl.fromLocalFile(str(tmp_path))])
+    monkeypatch.setattr(Path, "iterdir", refused)
+    assert "no picture" in offered_by(mime).trouble
+
+
 def test_a_project_changed_elsewhere_is_not_saved_over_without_a_word(lighthouse, tmp_path, monkeypatch):
     session, window, path = lighthouse.session, lighthouse.window, tmp_path / "sign.sloom"
     assert session.save(path)

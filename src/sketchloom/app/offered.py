@@ -59,8 +59,7 @@ def _of_files(files):
     found: list[Path] = []
     for path in files:
         if path.is_dir():
-            inside = [p for p in path.iterdir() if p.suffix.lower() in READABLE and p.is_file()]
-            found += in_name_order(inside)
+            found += in_name_order(_pictures_in(path))
         else:
             found.append(path)
     if not found:
@@ -70,6 +69,14 @@ def _of_files(files):
         return Offered(trouble=QCoreApplication.translate(
             "Offered", "{0} pictures are too many at once; take those that are wanted.").format(len(found)))
     return Offered(tuple(Path(p) for p in found))
+
+
+def _pictures_in(folder):
+    """None of a folder that may not be read."""
+    try:
+        return [path for path in folder.iterdir() if path.suffix.lower() in READABLE and path.is_file()]
+    except OSError:
+        return []
 
 
 def _is_svg(text: str) -> bool:
