@@ -32,7 +32,7 @@ def target():
     return target_picture()
 
 
-BASE = Recipe(reading="colour", size_mm=100.0)
+BASE = Recipe(reading="colour", size_mm=100.0, layering="stacked")
 
 
 def test_the_target_is_three_discs(target):

@@ -260,9 +260,9 @@ def test_what_is_compared_is_what_each_choice_then_gives(owl, traced):
         assert way["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], abs=0.01) and way[
             "area_mm2"
         ] == pytest.approx(then["layering"]["area_mm2"], abs=0.01)
-        assert way["forgives_mm"] == (0.5 if way["way"] in ("fitted", "lean") else None)
+        assert way["forgives_mm"] == (0.5 if way["way"] in ways.UNDER else None)
     for offer in report["orders"]:
-        then, _, _ = traced(owl, "--order", ",".join(offer["order"]))
+        then, _, _ = traced(owl, "--layering", "stacked", "--order", ",".join(offer["order"]))
         assert offer["pieces"] == then["layering"]["pieces"]
         assert offer["cut_length_mm"] == pytest.approx(then["layering"]["cut_length_mm"], rel=2e-3) and offer[
             "area_mm2"

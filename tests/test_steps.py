@@ -18,7 +18,7 @@ from sketchloom.core.sheets.material import shipped
 from sketchloom.evaluate.cache import Cache, held_bytes
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import SECTION_OF, SETTINGS, Recipe
-from sketchloom.recipe.parts import LayerEdit, PaletteEntry
+from sketchloom.recipe.parts import LayerEdit, PaletteEntry, Settled
 from sketchloom.recipe.reads import Reads
 from sketchloom.recipe.sections import SECTIONS
 from svgs import whole as whole_svg
@@ -47,6 +47,7 @@ OTHER = {
     "background": Background((BackgroundStep("colour", points=((0.02, 0.02),)),)),
     "palette": (PaletteEntry(("#1e3557",)), PaletteEntry(("#ffffff",))),
     "locked": ("#00ff00",),
+    "settled": Settled(colours=2, cut_off=60, has_ground=False, layering="fitted"),
     "strokes_removed": ((0.3, 0.5),),
     "grown": (Grown(0.3, 0.5, 9.0, "#00ff00"),),
     "patches": (Patch(TRIANGLE, cut_off=40, colours=2, smoothness=3, smallest_mm=9.0),),
@@ -112,7 +113,7 @@ def test_a_changed_setting_gives_what_a_fresh_trace_gives(picture, reading):
 
 def test_every_setting_but_those_of_structures_is_described():
     undescribed = set(SECTION_OF) - set(SETTINGS)
-    assert undescribed == {"preparation", "background"}
+    assert undescribed == {"preparation", "background", "settled"}
     for setting in (*SETTINGS.values(), *settings_of(Preparation)):
         assert setting.about or setting.kind == "parts", setting.name
 

@@ -2,9 +2,10 @@
 
 import random
 import time
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, fields, is_dataclass
 from pathlib import Path
 
+import numpy as np
 from PySide6.QtCore import QEventLoop, QPoint, QPointF, Qt, QTimer
 from PySide6.QtGui import QWheelEvent
 from PySide6.QtTest import QTest
@@ -141,7 +142,7 @@ def _run(seconds, rng, folder):
     timer.timeout.connect(tick)
     timer.start(5)
     names, weights = zip(*_SHARES, strict=True)
-    began = time.perf_counter()
+    began, seen = time.perf_counter(), None
     while time.perf_counter() - began < seconds:
         what = rng.choices(names, weights)[0]
         last[1] = f"{what}, gesture {done.count}"
@@ -153,6 +154,10 @@ def _run(seconds, rng, folder):
             done.errors.append(f"gesture {done.count} ({what}): {type(error).__name__}: {error}")
         _turn(rng.choice((1, 5, 30, 120)))
         done.count += 1
+        document = window.session.document
+        if document is not None and document.recipe is not seen:
+            seen = document.recipe
+            done.errors += [f"gesture {done.count} ({what}): {place} is no plain figure" for place in of_arrays(seen)]
         if happened:
             done.errors += [f"gesture {done.count} ({what}): see {path}" for path in happened]
             happened.clear()
@@ -166,6 +171,17 @@ def _run(seconds, rng, folder):
     window.deleteLater()
     _turn(20)
     return done
+
+
+def of_arrays(one, place="recipe"):
+    """Places of frozen data that hold a figure of an array's kind instead of a number."""
+    if isinstance(one, np.generic):
+        return [f"{place} = {one!r}"]
+    if is_dataclass(one):
+        return [at for f in fields(one) for at in of_arrays(getattr(one, f.name), f"{place}.{f.name}")]
+    if isinstance(one, (tuple, list)):
+        return [at for i, part in enumerate(one) for at in of_arrays(part, f"{place}[{i}]")]
+    return [at for k, v in one.items() for at in of_arrays(v, f"{place}.{k}")] if isinstance(one, dict) else []
 
 
 def _turn(ms):

@@ -42,14 +42,17 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     panel = driver.window.panels[LAYERS]
     rows = [panel._list.item(r).text().split("\n")[0] for r in range(panel._list.count())]
     assert rows[-1].endswith("base") and len(rows) == 6
+    assert "Proposed" in panel._way_note.text() and driver.work.laying.why
+    driver.click("Stacked", panel)
+    driver.settled()
     panel.select(driver.work.plans[2].key)
     moved = driver.work.plans[2].key
     panel._list.setFocus()
     driver.click("Make base")
     assert driver.settled().plans[0].key == moved
-    assert "more than the best" in panel._order_note.text()
+    assert "more than the proposed one" in panel._order_note.text()
     driver.click("Use the proposed order")
-    assert "No order cuts less" in (driver.settled(), panel._order_note.text())[1]
+    assert "of whole sheets, none cuts less" in (driver.settled(), panel._order_note.text())[1]
 
     target = tmp_path / "badge.svg"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(target), ""))
@@ -90,6 +93,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
         "fitted",
         "windowed",
         "lean",
+        "based",
     ]
 
 

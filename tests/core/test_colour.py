@@ -1,5 +1,8 @@
 """Colour values against published tables and a general image library."""
 
+import json
+from pathlib import Path
+
 import numpy as np
 import pytest
 from skimage import color
@@ -80,3 +83,24 @@ def test_hex_there_and_back_and_names():
     assert colour.to_hex(colour.from_hex("#0a1bfe")) == "#0a1bfe"
     words = {hex_: colour.colour_name(colour.from_hex(hex_)) for hex_ in ("#000000", "#ffffff", "#1e3557", "#e3ae4a")}
     assert words == {"#000000": "black", "#ffffff": "white", "#1e3557": "dark blue", "#e3ae4a": "yellow"}
+
+
+def _own_word(hex_colour):
+    word = colour.colour_name(colour.from_hex(hex_colour)).split()[-1]
+    return {"charcoal": "grey", "silver": "grey"}.get(word, word)
+
+
+def test_colours_are_called_what_most_people_call_them():
+    """A published survey of colour names (xkcd 2010, public domain, as a plotting library ships it): those of its 949
+    names that end in a basic word, or one that stands for it (maroon: red). The rule was chosen on the others; every
+    third is checked here."""
+    survey = json.loads((Path(__file__).parents[1] / "data" / "colour_survey.json").read_text())
+    aside = [survey[name] for name in sorted(survey)][2::3]
+    agreed = [_own_word(hex_colour) == word for hex_colour, word in aside]
+    assert len(aside) > 200 and np.mean(agreed) > 0.76
+
+
+@pytest.mark.parametrize("hex_colour", ["#ff0000", "#dc143c", "#b22222", "#8b0000", "#c81414"])
+def test_no_red_is_called_brown(hex_colour):
+    """red, crimson, firebrick and darkred of CSS Color 4, and a red of a drawing that was called brown."""
+    assert _own_word(hex_colour) == "red"

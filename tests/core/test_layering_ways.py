@@ -255,7 +255,7 @@ def test_a_region_from_a_sheet_below_is_a_window_through_all_above():
         rgb[np.hypot(x - eye, y - 60) < 12] = (240, 230, 200)
     rgb[np.hypot(x - 80, y - 115) < 9] = (240, 230, 200)
     pipeline, source = Pipeline(), picture(rgb)
-    work = pipeline.evaluate(source, Recipe(colours=3))
+    work = pipeline.evaluate(source, Recipe(colours=3, layering="stacked"))
     body, pale = (p.key for p in work.plans)
     assert [layer.outline.holes for layer in work.layers] == [0, 0] and work.layers[1].outline.pieces == 3
     desk = RegionDesk(work, RegionIndex(work.traced.planar))

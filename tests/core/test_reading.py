@@ -41,7 +41,14 @@ def test_a_shaded_thing_cut_out_of_its_ground_is_still_shading():
 
 def test_flat_colours_on_transparent_ground_are_colours():
     alpha = np.rint(255 * shapes.cover_of(shapes.disc(60, 60, 40), 120)).astype(np.uint8)
-    assert reading_of(shapes.picture(np.full((120, 120, 3), 40, np.uint8), alpha)) == "colour"
+    assert reading_of(shapes.picture(np.full((120, 120, 3), (200, 60, 50), np.uint8), alpha)) == "colour"
+
+
+def test_a_drawing_is_read_alike_on_paper_and_on_transparent_ground():
+    cover = shapes.cover_of(shapes.disc(60, 60, 40), 120)
+    ink = shapes.picture(np.full((120, 120, 3), 40, np.uint8), np.rint(255 * cover).astype(np.uint8))
+    paper = shapes.picture(shapes.colour_of(cover, (40, 40, 40), (255, 255, 255)))
+    assert reading_of(ink) == reading_of(paper) == "tone"
 
 
 @pytest.mark.parametrize("reading", ["colour", "tone", "line", "photo"])

@@ -60,13 +60,17 @@ def _scale_at(work, place):
     return (float(growth(work.move, [place])[0]) * larger) ** 0.5
 
 
+_NOTHING_THERE = "#000000"
+"""Colour of a brush in a work that has no colour of its own."""
+
+
 def brush_hex(work: Work, adds: bool, chosen: str | None) -> str:
     """Colour of a brush: ink or paper of a drawing; the chosen colour, or that of the ground, in other readings."""
     entries = work.segmentation.entries
     if work.reading in ("tone", "line"):
         return entries[tone.INK if adds else tone.PAPER].hex
     if adds:
-        return chosen or work.plans[-1].key
+        return chosen or (work.plans[-1].key if work.plans else _NOTHING_THERE)
     ground = work.segmentation.ground_label
     return entries[ground].hex if ground is not None and ground < len(entries) else "#ffffff"
 

@@ -222,3 +222,26 @@ def _extent_mm(work):
         size = (ends.max(0) - ends.min(0)) * work.mm_per_px
         widest, highest = max(widest, float(size[0])), max(highest, float(size[1]))
     return widest, highest
+
+
+# -- what was proposed at first --------------------------------------------------------------------
+
+
+@mend_of("proposal.reading")
+def _read_so(finding, work):
+    return work.recipe if work.reading_now is None else replace(work.recipe, reading=work.reading_now)
+
+
+@mend_of("proposal.colours")
+def _that_number(finding, work):
+    return replace(work.recipe, colours=finding.figures["better"])
+
+
+@mend_of("proposal.cut_off")
+def _that_cut_off(finding, work):
+    return replace(work.recipe, cut_off=finding.figures["better"])
+
+
+@mend_of("proposal.way")
+def _lay_so(finding, work):
+    return work.recipe if work.laying.better is None else replace(work.recipe, layering=work.laying.better)

@@ -30,7 +30,7 @@ _FEW = 12
 def _build_of(work: Work):
     """What else than the depth of its faces tells how a work looks."""
     hidden = {plan.key for plan in work.plans if plan.hidden}
-    return work.mm_per_px, work.recipe.layering, hidden, bool(work.recipe.rims), work.draws_with_pens
+    return work.mm_per_px, work.laying.way, hidden, bool(work.recipe.rims), work.draws_with_pens
 
 
 def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[float, float, float, float]] | None:

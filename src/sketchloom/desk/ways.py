@@ -8,9 +8,9 @@ from sketchloom.core.base.colour import from_hex
 from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.core.layers import gathering, order_bounds
 from sketchloom.core.layers import order as depth_order
-from sketchloom.core.layers.layering import colour_boundaries, sheet_faces
+from sketchloom.core.layers.layering import colour_boundaries, sheet_faces, stack_cost
 from sketchloom.core.layers.ways import COLOURS as BY_COLOURS
-from sketchloom.core.layers.ways import FITTED, LEAN, WAYS
+from sketchloom.core.layers.ways import LEAN, PROPOSED, UNDER, WAYS
 from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
 from sketchloom.evaluate.layers import LayerStage
@@ -61,9 +61,9 @@ def figures_of_way(work: Work, way: str) -> WayFigures:
         + weeding_length_mm(layers, work.mm_per_px, recipe.weeding_mm, recipe.weeding_every_mm),
         sum(x.area_mm2 for x in layers),
         sheets_on_each_other(work, done.depth, len(done.plans), way),
-        stack_height_mm(recipe, work.traced, done.depth, done.plans, layers),
+        stack_height_mm(recipe, work.traced, done.depth, done.plans, layers, way),
         min(narrow, default=None),
-        recipe.overlap_mm if way in (FITTED, LEAN) else None,
+        done.laying.reach_mm() if way in UNDER else None,
     )
 
 
@@ -127,7 +127,7 @@ def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
     scale = work.mm_per_px
     made = []
     for order, why in found.items():
-        cut, pieces, film = depth_order.cost_of(boundary, area, order, depth_order.LEAST_CUTTING, faces)
+        cut, pieces, film = stack_cost(planar, work.traced.arc_length_px, depth, order)
         made.append(OrderOffer(why, tuple(keys[n] for n in order), cut * scale, pieces, film * scale**2))
     return tuple(made)
 
@@ -144,11 +144,13 @@ class LineArtRung:
 
 
 def line_art_ladder(work: Work, rule: str) -> tuple[LineArtRung, ...]:
-    """Two sheets and more that a drawing's enclosed regions are gathered into, layered as the work is now."""
+    """Two sheets and more that a drawing's enclosed regions are gathered into, layered as asked, or lean where the way
+    is proposed."""
     planar, scale = work.traced.planar, work.mm_per_px
     rgb = gathering_colours(work) if rule == BY_COLOURS else None
     found = gathering.ladder(
-        planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule, work.recipe.layering, rgb
+        planar, work.traced.arc_length_px, planar.face_label == tone.INK, rule,
+        LEAN if work.recipe.layering == PROPOSED else work.laying.way, rgb
     )
     return tuple(LineArtRung(r.sheets, r.pieces, r.cut_px * scale, r.saved_px * scale, r.alike) for r in found)
 

@@ -7,6 +7,7 @@ from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.material_rules import check_materials
+from sketchloom.core.preflight.proposal_rules import check_proposals
 from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
 
@@ -28,11 +29,24 @@ def findings_of(cache, work: Work):
             recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size
         )
     found += _drawn(work, size)
+    if judged:
+        found += _of_proposals(work)
     if recipe.laid_on is not None and judged:
         found += rules.check_ground(work.layers, recipe.laid_on)
     if recipe.materials or recipe.frame_depth_mm is not None:
         found += _of_materials(cache, work)
     return found
+
+
+def _of_proposals(work):
+    """Findings of choices that stay as they were proposed at first."""
+    recipe, every = work.recipe, work.segmentation.cut_offs
+    own_colours = recipe.colours is None and recipe.palette is None and work.reading == "colour"
+    return tuple(check_proposals(
+        recipe.settled, work.reading_now if recipe.reading == "auto" else None,
+        work.tree.proposed if own_colours and work.tree is not None else None,
+        every.proposed if recipe.cut_off is None and every is not None else None,
+        work.laying.way, work.laying.better))
 
 
 def _drawn(work, size):
@@ -49,10 +63,10 @@ def _drawn(work, size):
 def _of_materials(cache, work):
     recipe = work.recipe
     materials = [recipe.material_of(layer.plan.key) for layer in work.layers]
-    faces = solid_faces(recipe, work.traced, work.depth, work.plans, work.layers)
+    faces = solid_faces(recipe, work.traced, work.depth, work.plans, work.layers, work.laying.way)
     below = [{materials[j].family for j in range(k) if materials[j] is not None and (faces[j] & faces[k]).any()}
              for k in range(len(faces))]
-    height = stack_height_mm(recipe, work.traced, work.depth, work.plans, work.layers)
+    height = stack_height_mm(recipe, work.traced, work.depth, work.plans, work.layers, work.laying.way)
     spaces = [_narrowest_space(cache, work, layer, m) for layer, m in zip(work.layers, materials, strict=True)]
     return check_materials(work.layers, materials, below, recipe.tool, recipe.frame_depth_mm, height,
                            {e.key for e in recipe.layers if e.apart}, spaces)

@@ -56,7 +56,7 @@ def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     detail = Detail.of(steps, seen.mm_per_px)
     (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
                                       lambda r: clean(r, seen, detail, raw(), picture.field, entries))
-    ground = len(entries) if picture.alpha is not None else ground_label(regions.labels)
+    ground = len(entries) if picture.alpha is not None else ground_label(regions.labels, entries)
     return Segmentation(regions, entries, ground, field, False, seen.noise), key
 
 

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
+from sketchloom.core.base.said import said
 from sketchloom.core.base.words import word
 from sketchloom.core.edits import region_edits
 from sketchloom.core.edits.decisions import OWN_SHEET
@@ -15,7 +16,8 @@ from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_key
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
-from sketchloom.core.layers.ways import WINDOWED
+from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
+from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED, WINDOWED
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.evaluate.segmentation import Segmentation
@@ -23,13 +25,15 @@ from sketchloom.evaluate.sheet_order import match_keys, rule_pairs, weights_px
 from sketchloom.evaluate.work import Traced
 from sketchloom.recipe.document import Recipe
 
+_PAPERS = ("paper", "card")
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Layered:
     """``ground`` (F,) bool and ``depth`` (F,) of the faces, the plans, their layers, the proposed order and the
-    length of cutting, mm, that the present one has; ``edited`` faces."""
+    length of cutting, mm, that the present one has; ``edited`` faces; the ``laying`` carried out;
+    ``proposed_keys`` of layers in the proposed order."""
 
     ground: np.ndarray
     depth: np.ndarray
@@ -38,22 +42,27 @@ class Layered:
     proposed: depth_order.DepthOrder
     length_mm: float
     edited: Edited
+    laying: Laying
+    proposed_keys: tuple[str, ...] = ()
 
 
 class LayerStage:
     """Layers of one segmentation. ``keep(key, make)`` holds outlines and widths of sheets that do not change.
 
-    ``move`` as of ``placing``; ``measured``: whether widths are looked for.
+    ``move`` as of ``placing``; ``measured``: whether widths are looked for; ``shaded``: the colours are tones of one
+    shading.
     """
 
     def __init__(
-        self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False
+        self, keep, recipe: Recipe, mm_per_px: float, has_alpha: bool, move, measured: bool, rough: bool = False,
+        shaded: bool = False,
     ):
         self.keep, self.recipe, self.mm_per_px = keep, recipe, mm_per_px
         self._below, self._above = (
             {e.hex for e in recipe.edits if e.action == action and e.on} for action in OWN_SHEET
         )
         self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
+        self.shaded = shaded
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
         recipe, planar = self.recipe, traced.planar
@@ -74,7 +83,11 @@ class LayerStage:
         seen = np.where(left_out[of_face], -1, of_face)
         boundary = layering.colour_boundaries(planar, traced.arc_length_px, seen, len(groups))
         area = np.bincount(seen[seen >= 0], planar.face_area_px[seen >= 0], len(groups))
-        proposed = self._proposed(planar, boundary, area, seen, rule_pairs(recipe, [key for key, _ in groups]))
+        above = rule_pairs(recipe, [key for key, _ in groups])
+        laying = self._laying(boundary, groups, above, not ground.any())
+        if laying.base is not None:
+            above += tuple((other, laying.base) for other in range(len(groups)) if other != laying.base)
+        proposed = self._proposed(planar, boundary, area, seen, above, laying.way)
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
@@ -83,22 +96,43 @@ class LayerStage:
             traced.curves,
             plans,
             depth,
-            recipe.layering,
+            laying.way,
             self.mm_per_px,
             arc_length=traced.arc_length_px,
-            overlap_mm=recipe.overlap_mm,
+            overlap_mm=laying.overlap_mm,
             ways=tuple(recipe.edit_of(plan.key).layering for plan in plans),
             with_widths=self.measured,
             keep=self._kept_for(traced),
         )
-        layers = self._with_rims(traced, plans, depth, layers)
-        length = depth_order.stacked_length(boundary, chosen) * self.mm_per_px
-        return Layered(ground, depth, plans, layers, proposed, length, edited)
+        layers = self._with_rims(traced, plans, depth, layers, laying.way)
+        def stacked(order):
+            return layering.stack_cost(planar, traced.arc_length_px, seen, order)[0]
+        proposed = replace(proposed, length=stacked(proposed.order))
+        length = (proposed.length if chosen == proposed.order else stacked(chosen)) * self.mm_per_px
+        return Layered(ground, depth, plans, layers, proposed, length, edited, laying,
+                       tuple(groups[n][0] for n in proposed.order))
 
-    def _proposed(self, planar, boundary, area, seen, above):
+    def _laying(self, boundary, groups, above, full):
+        """The way that is asked for, or that is proposed for these colours."""
+        recipe = self.recipe
+        if recipe.layering not in (PROPOSED, BASED):
+            return Laying(recipe.layering, recipe.overlap_mm or 0.0)
+        used = [m for m in (recipe.material_of(e.key) for e in recipe.layers) if m is not None]
+        lowest = match_keys(recipe.order, [key for key, _ in groups])[:1] if recipe.order else []
+        held_up = {upper for upper, _ in above}
+        light = srgb_to_lab(np.array([from_hex(recipe.edit_of(key).hex or key) for key, _ in groups]).reshape(-1, 3))
+        able = [n for n, (key, _) in enumerate(groups) if n not in held_up and (not lowest or key in lowest)]
+        if recipe.layering == BASED:
+            return Laying(BASED, recipe.overlap_mm or 0.0, base_of(boundary, light[:, 0], able, full, must=True))
+        proposed = proposed_laying(
+            boundary, light[:, 0], able, full, shaded=self.shaded, thick_mm=max((m.thickness_mm for m in used), default=None),
+            paper=bool(used) and all(m.family in _PAPERS for m in used), overlap_mm=recipe.overlap_mm)
+        return kept_laying(proposed, None if recipe.settled is None else recipe.settled.layering, recipe.overlap_mm)
+
+    def _proposed(self, planar, boundary, area, seen, above, way):
         """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""
         cutting, pieces, film = self.recipe.order_weights
-        if self.recipe.layering == WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
+        if way == WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
             cutting, pieces = 0.0, 1.0
         weights = weights_px((cutting, pieces, film), self.mm_per_px)
         inner = planar.left >= 0
@@ -113,7 +147,7 @@ class LayerStage:
         )
         return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
 
-    def _with_rims(self, traced, plans, depth, layers):
+    def _with_rims(self, traced, plans, depth, layers, way):
         """Backings below, rims and inner lines above the other sheets."""
         keep, below, above = self._kept_for(traced), [], []
         for number, rim in enumerate(self.recipe.rims):
@@ -125,7 +159,7 @@ class LayerStage:
                     traced.arc_length_px,
                     depth,
                     at,
-                    self.recipe.edit_of(rim.of).layering or self.recipe.layering,
+                    self.recipe.edit_of(rim.of).layering or way,
                 )
             if rim.kind == UNDERLAY:
                 inside &= self._lets_through(plans)[depth]
@@ -204,7 +238,8 @@ class LayerStage:
         untouched = region_edits.Edited(
             planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground
         )
-        return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched)
+        return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched,
+                       Laying(STACKED, 0.0, None, said("pen lines are not laid")))
 
     def _everywhere(self, segmentation):
         """In a picture of one colour on its ground, enclosed ground is open; otherwise it is a colour."""

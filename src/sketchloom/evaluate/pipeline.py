@@ -15,7 +15,8 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.judge import faults as fault_finding
 from sketchloom.core.judge import fitness
-from sketchloom.core.judge.reading import proposed_reading
+from sketchloom.core.judge.paper import page_of
+from sketchloom.core.judge.reading import proposed_reading, reading_of_page
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
@@ -31,6 +32,7 @@ from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.places import as_prepared
 from sketchloom.recipe.reads import settings_in
+from sketchloom.recipe.settled import as_settled
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 DEFAULT_LONG_SIDE_MM = 120.0
@@ -86,6 +88,7 @@ class Pipeline:
 
     def for_reduced(self, picture: Picture, recipe: Recipe) -> Recipe:
         """The recipe for a reduced copy of a picture: same size in mm, and the same colours if known."""
+        recipe = as_settled(recipe)
         keys = Keys.of(picture, recipe)
         whole = self.cache.get(keys.whole)
         width, height = prepared_size(picture, recipe.preparation)
@@ -147,7 +150,7 @@ class _Run:
     """One evaluation: stages in order, timed."""
 
     def __init__(self, cache, picture, recipe, progress, rough, measured):
-        self.cache, self.recipe, self.progress = cache, recipe, progress
+        self.cache, self.asked, self.recipe, self.progress = cache, recipe, as_settled(recipe), progress
         self.rough, self.measured, self.original = rough, measured, picture
         self.timings: dict[str, float] = {}
         self.keys = Keys.of(picture, recipe)
@@ -190,14 +193,15 @@ class _Run:
             traced = curves.traced(steps, bounds, at)
         with self._stage("layers", said("Cutting layers")) as at:
             done = LayerStage(
-                self.cache.keep, recipe, mm_per_px, picture.alpha is not None, move, self.measured, self.rough
+                self.cache.keep, recipe, mm_per_px, picture.alpha is not None, move, self.measured, self.rough,
+                judged.reading == "photo",
             ).run(segmentation, traced)
             at.step(1, 2, said("Looking for what may go wrong"))
             work = Work(
                 self.original,
                 whole,
                 picture,
-                recipe,
+                self.asked,
                 judged.reading,
                 judged.fit,
                 judged.tree,
@@ -217,6 +221,9 @@ class _Run:
                 self.rough,
                 self.measured,
                 self.timings,
+                laying=done.laying,
+                reading_now=judged.reading_now,
+                proposed_keys=done.proposed_keys,
             )
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
@@ -248,10 +255,12 @@ class _Run:
                 ),
             ),
         )
-        reading = recipe.reading
+        reading, now = recipe.reading, None
         if reading == "auto":
             reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
-        return _Judged(fit, tree, noise, faults, reading)
+        elif self.asked.reading == "auto" and source != self.keys.came and not self.rough:
+            now = keep(("reading now", source), lambda: _reading_now(picture, fit, tree))
+        return _Judged(fit, tree, noise, faults, reading, now)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -261,6 +270,13 @@ class _Judged:
     noise: float
     faults: fault_finding.Faults
     reading: str
+    reading_now: str | None
+
+
+def _reading_now(picture, fit, tree):
+    """The reading that would be proposed, None where that takes colours which nothing else asks for."""
+    page = page_of(picture)
+    return reading_of_page(page) if page is not None else None if tree is None else proposed_reading(picture, fit, tree)
 
 
 class _Stage:

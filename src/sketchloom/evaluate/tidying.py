@@ -5,7 +5,7 @@ from dataclasses import replace
 import cv2
 import numpy as np
 
-from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.raster import strips
 from sketchloom.core.base.said import said
@@ -69,8 +69,33 @@ def _repainted(field, labels, changed, values):
     return frozen_array(np.where(near[..., None], np.rint(soft), field).astype(np.uint8))
 
 
-def ground_label(labels):
-    """The label that most of the picture's border has, if it has at least a third of it."""
-    edge = np.concatenate([labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1]])
-    count = np.bincount(edge)
-    return int(count.argmax()) if count.max() >= len(edge) / 3 else None
+_OF_RIM, _OF_SIDE = 1 / 3, 0.1
+"""Shares of the whole rim, and of each of its sides, that ground has (trade, no source: what is drawn may touch a side,
+but ground goes around it; the pictures of `bench/proposals` hold it)."""
+_BAND, _RECTANGLE, _PAPER_LIGHT = 0.1, 0.97, 90.0
+"""What runs around as an even band, no wider than this share of the side and with a rectangle inside it, is a frame and
+belongs to the drawing, unless it is as light as paper (CIELAB)."""
+
+
+def ground_label(labels, entries=()):
+    """The label of the ground: on a third of the rim and on all its sides, and no frame; None where there is none."""
+    sides = (labels[0], labels[-1], labels[1:-1, 0], labels[1:-1, -1])
+    count = np.bincount(np.concatenate(sides))
+    found = int(count.argmax())
+    if count.max() < _OF_RIM * sum(map(len, sides)) or any((side == found).mean() < _OF_SIDE for side in sides):
+        return None
+    return None if _is_frame(labels == found, entries[found].hex if entries else None) else found
+
+
+def _is_frame(mask, hex_colour):
+    if hex_colour is None or srgb_to_lab(np.array(from_hex(hex_colour)))[0] >= _PAPER_LIGHT:
+        return False
+    height, width = mask.shape
+    _, part = cv2.connectedComponents(np.pad(mask, 1, constant_values=True).astype(np.uint8), connectivity=4)
+    inside = part[1:-1, 1:-1] != part[0, 0]
+    rows, columns = np.flatnonzero(inside.any(1)), np.flatnonzero(inside.any(0))
+    if not len(rows):
+        return False
+    top, bottom, left, right = rows[0], rows[-1] + 1, columns[0], columns[-1] + 1
+    widest = max(top / height, 1 - bottom / height, left / width, 1 - right / width)
+    return widest <= _BAND and inside[top:bottom, left:right].mean() >= _RECTANGLE

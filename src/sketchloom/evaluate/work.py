@@ -11,6 +11,8 @@ from sketchloom.core.judge.faults import Faults
 from sketchloom.core.judge.fitness import Fitness
 from sketchloom.core.layers.layering import Layer, LayerPlan, sheet_faces
 from sketchloom.core.layers.order import DepthOrder
+from sketchloom.core.layers.proposing import Laying
+from sketchloom.core.layers.ways import STACKED
 from sketchloom.core.layers.weeding import length_mm, weeding_of
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.junctions import Polylines
@@ -40,7 +42,7 @@ def thicknesses_mm(recipe: Recipe, layers) -> tuple[float, ...]:
     return tuple(recipe.sheet_mm if m is None else m.thickness_mm for m in materials)
 
 
-def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers) -> list[np.ndarray]:
+def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers, way: str) -> list[np.ndarray]:
     """(F,) bool for each sheet: the faces it is solid on; what is added lies under or on all that is seen."""
     level = {plan.key: n for n, plan in enumerate(plans)}
     return [
@@ -49,7 +51,7 @@ def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers) -> list[
             traced.arc_length_px,
             depth,
             level[layer.plan.key],
-            recipe.edit_of(layer.plan.key).layering or recipe.layering,
+            recipe.edit_of(layer.plan.key).layering or way,
         )
         if layer.plan.key in level
         else depth >= 0
@@ -57,9 +59,9 @@ def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers) -> list[
     ]
 
 
-def stack_height_mm(recipe: Recipe, traced: "Traced", depth, plans, layers) -> float:
+def stack_height_mm(recipe: Recipe, traced: "Traced", depth, plans, layers, way: str) -> float:
     """Height where it is highest: sheets that lie on each other there, and a spacer between every two."""
-    faces = solid_faces(recipe, traced, depth, plans, layers)
+    faces = solid_faces(recipe, traced, depth, plans, layers, way)
     height = (
         float((np.array(thicknesses_mm(recipe, layers)) @ np.array(faces, float)).max(initial=0.0)) if faces else 0.0
     )
@@ -73,7 +75,9 @@ class Work:
     ``original`` is the picture as it came, ``whole`` the prepared one and ``picture`` that freed of its background.
     ``tree`` of its colours, None where its reading
     needs none. ``edited`` faces carry what was decided about single regions; ``move`` as of ``placing``.
-    ``measured``: widths were looked for.
+    ``measured``: widths were looked for; ``laying``: the way of layering carried out, and why.
+    ``reading_now``: what would be proposed for the picture as it is prepared now, None where that was not looked at.
+    ``proposed_keys`` of the layers in the proposed order, base first.
     """
 
     original: Picture
@@ -99,6 +103,9 @@ class Work:
     rough: bool = False
     measured: bool = True
     timings_s: dict = field(default_factory=dict)
+    laying: Laying = Laying(STACKED, 0.0)
+    reading_now: str | None = None
+    proposed_keys: tuple[str, ...] = ()
 
     @property
     def size_mm(self) -> tuple[float, float]:
@@ -131,7 +138,7 @@ class Work:
         return (
             0.0
             if self.draws_with_pens
-            else stack_height_mm(self.recipe, self.traced, self.depth, self.plans, self.layers)
+            else stack_height_mm(self.recipe, self.traced, self.depth, self.plans, self.layers, self.laying.way)
         )
 
     @cached_property

@@ -5,7 +5,7 @@ from pathlib import Path
 
 from sketchloom import __version__
 from sketchloom.core.base.plain import encoded
-from sketchloom.core.layers.ways import RULES
+from sketchloom.core.layers.ways import PROPOSED, RULES
 from sketchloom.desk import figures
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
 from sketchloom.evaluate.work import Work
@@ -33,10 +33,12 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         "layers": [{**_layer(layer, work.mm_per_px), **sheet}
                    for layer, sheet in zip(work.layers, _sheets(work), strict=False)],
         "layering": {
-            "way": work.recipe.layering,
+            "way": work.laying.way,
+            "proposed": work.recipe.layering == PROPOSED,
+            "why": work.laying.why or None,
             "laid_on": work.recipe.laid_on,
             "stack_height_mm": round(work.stack_height_mm, 3),
-            "overlap_mm": work.recipe.overlap_mm,
+            "overlap_mm": work.laying.reach_mm(),
             "sheets": len(work.layers),
             "pieces": sum(layer.outline.pieces for layer in work.layers),
             "windows": sum(layer.outline.holes for layer in work.layers),
@@ -45,7 +47,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
             "weeding_cuts_mm": round(work.weeding_length_mm, 3),
             "thickest_sheets": None
             if work.draws_with_pens
-            else sheets_on_each_other(work, work.depth, len(work.plans), work.recipe.layering),
+            else sheets_on_each_other(work, work.depth, len(work.plans), work.laying.way),
         },
         **(_compared(work) if compared and not work.draws_with_pens else {}),
         "strokes": [
@@ -103,7 +105,7 @@ def _sheets(work):
     for layer, thick, cut in zip(work.layers, work.thicknesses_mm, work.sheet_cuts_mm, strict=False):
         key, material = layer.plan.key, recipe.material_of(layer.plan.key)
         yield {
-            "way": recipe.edit_of(key).layering or recipe.layering if layer.plan.labels else None,
+            "way": recipe.edit_of(key).layering or work.laying.way if layer.plan.labels else None,
             "material": None if material is None else material.key,
             "thickness_mm": round(thick, 3),
             "helper_cuts_mm": round(cut - layer.cut_length_mm, 3),

@@ -53,3 +53,21 @@ class LayerEdit:
 
     def __post_init__(self):
         check_all(self, "layers.")
+
+
+@dataclass(frozen=True, slots=True)
+class Settled:
+    """What was proposed when the work was opened, and stays: None, and no ``order``, where nothing was left to the
+    program. ``has_ground``: whether there is any; ``order`` keys of layers, base first."""
+
+    reading: str | None = setting.text(None)
+    colours: int | None = setting.whole(None, 1, 256)
+    cut_off: int | None = setting.whole(None, 0, 255)
+    has_ground: bool | None = None
+    layering: str | None = setting.choice(None, WAYS)
+    order: tuple[str, ...] = ()
+
+    def __post_init__(self):
+        check_all(self, "settled.")
+        if not isinstance(self.order, tuple) or len(self.order) > 256 or not all(isinstance(k, str) for k in self.order):
+            raise SettingError("settled.order", said("keys of layers"), self.order)

@@ -1,6 +1,6 @@
 """The seven sections of a recipe, one for each stage of the work. Every setting is described here and nowhere else."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from sketchloom.core.background.steps import NOTHING, Background
 from sketchloom.core.base import checks, setting
@@ -11,12 +11,12 @@ from sketchloom.core.base.words import ENGLISH, languages
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.edits.decisions import PaintedLine, RegionEdit
 from sketchloom.core.layers.added import Rim
-from sketchloom.core.layers.ways import STACKED, WAYS
+from sketchloom.core.layers.ways import PROPOSED, WAYS
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.core.sheets.material import BLADE, MAX_MATERIALS, TOOLS, Material
-from sketchloom.recipe.parts import LayerEdit, PaletteEntry
+from sketchloom.recipe.parts import LayerEdit, PaletteEntry, Settled
 
 READINGS = ("auto", "colour", "tone", "line", "photo")
 DOUBLES = ("middle", "outer", "filled")
@@ -189,11 +189,14 @@ class Trace:
         word=Word("--min-feature", "1mm", about=said("regions under it go to a neighbour")),
         preset=True,
     )
+    settled: Settled | None = field(default=None, compare=False)
 
     def __post_init__(self):
         check_all(self)
         for name in ("kept", "strokes_removed"):
             checks.places(name, getattr(self, name), 0, MAX_PLACES)
+        if self.settled is not None and self.settled.reading not in (None, *READINGS[1:]):
+            raise SettingError("settled.reading", said("a way of reading"), self.settled.reading)
         for one in self.locked:
             checks.colour("locked", one)
 
@@ -278,17 +281,19 @@ class Stack:
     """How regions become sheets, and in which order."""
 
     layering: str = setting.choice(
-        STACKED,
-        WAYS,
+        PROPOSED,
+        (PROPOSED, *WAYS),
         said("Way of layering"),
-        said("how sheets are laid on each other"),
-        names=(said("stacked"), said("fitted"), said("windowed"), said("lean")),
-        word=Word("--layering", group=SHEETS),
+        said("how sheets are laid on each other; auto: proposed from the colours and materials"),
+        names=(said("proposed"), said("stacked"), said("fitted"), said("windowed"), said("lean"), said("on a base")),
+        word=Word("--layering", auto=PROPOSED, group=SHEETS, about=said("default: proposed")),
         by_hand=True,
         preset=True,
     )
-    overlap_mm: float = setting.length(
-        0.0, 0.0, MAX_OVERLAP_MM, said("Overlap"), said("fitted and lean sheets reach so far under what covers them"),
+    overlap_mm: float | None = setting.length(
+        None, 0.0, MAX_OVERLAP_MM, said("Overlap"),
+        said("fitted and lean sheets, and those on a base, reach so far under what covers them; without it 0, or what "
+             "is proposed with the way"),
         word=Word("--overlap", "0..2mm", group=SHEETS), by_hand=True)
     order_weights: tuple[float, float, float] = setting.parts(
         (1.0, 0.0, 0.0),

@@ -25,6 +25,7 @@ from sketchloom.app.stages.layering.ways_table import WaysTable
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.base.words import languages
+from sketchloom.core.layers.ways import PROPOSED, UNDER
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
 from sketchloom.evaluate.sheet_order import grouped_by_sheet
 from sketchloom.files.user_data import materials
@@ -53,6 +54,7 @@ class LayersPanel(Panel):
             "fitted": self.tr("Fitted"),
             "windowed": self.tr("Windowed"),
             "lean": self.tr("Lean"),
+            "based": self.tr("Base"),
         }
         self._way = Choice(
             (
@@ -68,11 +70,19 @@ class LayersPanel(Panel):
                     self.tr("Whole sheets with windows through which lower ones show: few pieces to lay"),
                 ),
                 ("lean", self._names["lean"], self.tr("What is covered is chosen so that least is cut")),
+                (
+                    "based",
+                    self._names["based"],
+                    self.tr("The lowest sheet whole, cut once around; every other fitted on it, a hair under its "
+                            "neighbours"),
+                ),
             ),
             self.tr("Way of layering"),
         )
         self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
         self._way_note = label("", "quiet")
+        self._propose_way = button(self.tr("Use the proposed way"), "arrow-bar-to-down")
+        self._propose_way.clicked.connect(lambda: self._emit(self.tr("proposed way"), layering=PROPOSED))
         self._compared = WaysTable(self._names)
         self._compared.taken.connect(lambda way: self._emit(self.tr("way of layering"), layering=way))
         self._overlap = LengthEdit(self.tr("Overlap under what covers"), 0.0, MAX_OVERLAP_MM)
@@ -93,6 +103,7 @@ class LayersPanel(Panel):
         self.add(
             self._way,
             self._way_note,
+            self._propose_way,
             (self._overlap_label, self._overlap),
             self._compared,
             (self._apart, self._section),
@@ -123,7 +134,7 @@ class LayersPanel(Panel):
         self.laying_fold = Fold(self.tr("Pieces and how they are laid"), self.laying)
         self.add(self.laying_fold)
         self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
-        self._order.clicked.connect(lambda: self._emit(self.tr("proposed order"), order=()))
+        self._order.clicked.connect(self._take_proposed_order)
         self._order_note = label("", "quiet")
         self.add(self._order, self._order_note)
         self._figures = Figures()
@@ -261,8 +272,7 @@ class LayersPanel(Panel):
 
     def show_document(self, document) -> None:
         self._recipe = self.orders.recipe = document.recipe
-        self._way.show_value(self._recipe.layering)
-        self._compared.mark(self._recipe.layering)
+        self._show_way()
         self._names_in.setCurrentIndex(self._names_in.findData(self._recipe.names_in))
         self._tool.show_value(self._recipe.tool)
         laid_on = self._recipe.laid_on
@@ -279,18 +289,22 @@ class LayersPanel(Panel):
     def show_work(self, work) -> None:
         self._work = work
         unit = work.recipe.unit
-        way = work.recipe.layering
-        self._way_note.setText({
+        way = work.laying.way
+        self._show_way()
+        kind = {
             "stacked": self.tr("Forgiving to lay, thick, uses the most material."),
             "fitted": self.tr("Thin and flat; with an overlap it forgives that much, without one a gap shows at once."),
             "windowed": self.tr("Fewest pieces to lay; whole sheets, so much film and the greatest thickness."),
             "lean": self.tr("Least cutting; looks the same from above, and forgives as much as the overlap."),
-        }[way])
+            "based": self.tr("One base to lay the rest on; forgives as much as the overlap."),
+        }[way]
+        self._way_note.setText(
+            kind if not work.laying.why else self.tr("Proposed: {0}.").format(named(work.laying.why)) + " " + kind)
         for part in (self._overlap, self._overlap_label):
             part.setEnabled(
-                way in ("fitted", "lean") or any(e.layering in ("fitted", "lean") for e in work.recipe.layers)
+                way in UNDER or any(e.layering in UNDER for e in work.recipe.layers)
             )
-        self._overlap.show_value(work.recipe.overlap_mm, unit)
+        self._overlap.show_value(work.laying.overlap_mm, unit)
         self._line_art.setVisible(work.reading == "tone")
         if work.reading == "tone":
             self.line_art.show_work(work)
@@ -325,7 +339,17 @@ class LayersPanel(Panel):
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
         self._compared_of, self._ways_of = work.traced, work
-        self._compared.show_ways(ways, work.recipe.unit, work.recipe.layering)
+        self._compared.show_ways(ways, work.recipe.unit, work.laying.way)
+
+    def _show_way(self):
+        """Which way is taken: the one asked for, else the one that the last work was proposed."""
+        asked = self._recipe.layering if self._recipe is not None else PROPOSED
+        self._propose_way.setEnabled(asked != PROPOSED)
+        if asked == PROPOSED and self._work is None:
+            return
+        way = self._work.laying.way if asked == PROPOSED else asked
+        self._way.show_value(way)
+        self._compared.mark(way)
 
     def _fill(self, work, unit):
         current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
@@ -363,22 +387,31 @@ class LayersPanel(Panel):
         self._list.setFixedHeight(theme.px(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX)))
         self._show_current()
 
+    def _take_proposed_order(self):
+        """Leave the order to the program again; where it is, take what would be proposed now."""
+        if self._recipe.order or self._work is None:
+            self._emit(self.tr("proposed order"), order=())
+        else:
+            self._emit(self.tr("proposed order"), order=self._work.proposed_keys)
+
     def _show_order(self, work, unit):
         best = work.proposed_order.length * work.mm_per_px
         more = work.order_length_mm - best
-        self._order.setEnabled(bool(work.recipe.order))
+        self._order.setEnabled(bool(work.recipe.order) or more > 0.5)
         if work.rough:
             self._order_note.setText(UNKNOWN)
             return
-        if work.recipe.layering == "fitted":
-            text = self.tr("In a fitted work the order hardly changes the cutting.")
-        elif work.recipe.layering != "stacked" or work.recipe.order_weights != (1.0, 0.0, 0.0):
+        if work.laying.way in ("fitted", "based"):
+            text = self.tr("With fitted sheets the order hardly changes the cutting.")
+        elif work.laying.way != "stacked" or work.recipe.order_weights != (1.0, 0.0, 0.0):
             text = self.tr("As a stack, this order cuts {0}; the proposed one {1}.").format(
                 format_length(work.order_length_mm, unit, 0), format_length(best, unit, 0))
-        elif more > 0.5:
-            text = self.tr("This order cuts {0} more than the best.").format(format_length(more, unit, 0))
+        elif abs(more) > 0.5:
+            text = (self.tr("This order cuts {0} more than the proposed one.") if more > 0 else
+                    self.tr("This order cuts {0} less than the proposed one.")).format(
+                        format_length(abs(more), unit, 0))
         elif work.proposed_order.exact:
-            text = self.tr("No order cuts less than this one.")
+            text = self.tr("The proposed order: of whole sheets, none cuts less.")
         else:
             text = self.tr(
                 "A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at."

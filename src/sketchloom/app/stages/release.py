@@ -154,7 +154,8 @@ class ReleasePanel(Panel):
                         "fitted": self.tr("fitted"),
                         "windowed": self.tr("windowed"),
                         "lean": self.tr("lean"),
-                    }[work.recipe.layering],
+                        "based": self.tr("on a base"),
+                    }[work.laying.way],
                 ),
                 (self.tr("Nodes"), nodes_text(work)),
                 *(

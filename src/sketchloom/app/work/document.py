@@ -11,6 +11,8 @@ from sketchloom.files.opening import Pages
 from sketchloom.files.project import Project
 from sketchloom.files.recovery import Recovered, RecoveryCopy
 from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import Settled
+from sketchloom.recipe.settled import carried, settled_with
 
 AUTOSAVE_MS = 1000
 _SAME_GESTURE_S = 1.2
@@ -73,7 +75,8 @@ class Document(QObject):
 
     def change(self, recipe: Recipe, what: str, gesture: str | None = None) -> None:
         """Take a new recipe. Changes of one gesture in a row make one step of undo."""
-        if recipe == self.recipe:
+        recipe = carried(self.recipe, recipe)
+        if recipe == self.recipe and recipe.settled == self.recipe.settled:
             return
         now = time.monotonic()
         same = gesture is not None and gesture == self._gesture and now - self._gesture_time < _SAME_GESTURE_S
@@ -87,6 +90,11 @@ class Document(QObject):
             self._history.append((what, recipe))
             self._at += 1
         self._after_change()
+
+    def settle(self, chosen: Settled) -> None:
+        """Keep what was proposed for the present recipe. That is no decision, so nothing to undo."""
+        what, recipe = self._history[self._at]
+        self._history[self._at] = (what, settled_with(recipe, chosen))
 
     def undo(self) -> None:
         if self.undo_text() is not None:

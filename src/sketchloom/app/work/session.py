@@ -17,7 +17,7 @@ from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.progress import Part
 from sketchloom.core.formats.atomic import Care
-from sketchloom.desk import mends
+from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.files import opening, recovery, release, report, user_data
@@ -199,6 +199,8 @@ class Session(QObject):
     def _take(self, shown):
         if self.document is not None and self.evaluator.is_current(shown.number):
             self.latest = shown
+            if self.work is not None:
+                self.document.settle(proposals.chosen_for(self.work))
             self.shown.emit(shown)
 
     def _evaluation_failed(self, number, text):

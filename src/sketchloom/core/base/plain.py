@@ -16,8 +16,14 @@ T = TypeVar("T")
 
 
 def to_plain(one) -> Any:
-    """Plain data of frozen data: objects, lists, numbers, texts."""
-    return _lists(msgspec.to_builtins(one))
+    """Plain data of frozen data: objects, lists, numbers, texts. Figures of arrays are numbers like others."""
+    return _lists(msgspec.to_builtins(one, enc_hook=_number))
+
+
+def _number(value):
+    if not hasattr(value, "item"):
+        raise TypeError(f"{type(value).__name__} is not plain data")
+    return value.item()
 
 
 def from_plain(data, kind: type[T], where: str = "$") -> T:

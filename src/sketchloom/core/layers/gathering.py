@@ -113,7 +113,7 @@ def gathered(planar: PlanarMap, ink, rule: str, sheets: int, rgb=None) -> tuple[
 @dataclass(frozen=True, slots=True)
 class Rung:
     """What gathering into so many sheets costs, px: pieces to lay, length of all cuts, what that is less than if every
-    region were cut by itself, and pairs of neighbours across a line that lie on one sheet."""
+    region were cut by itself (0 where it is more), and pairs of neighbours across a line that lie on one sheet."""
 
     sheets: int
     pieces: int
@@ -147,7 +147,7 @@ def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, mo
         same = depth[pairs[:, 0]] == depth[pairs[:, 1]]
         total = sum(length for length, _ in cut)
         found.append(
-            Rung(sheets, sum(n for _, n in cut), total, alone - total, int((same & (depth[pairs] >= 0).all(1)).sum()))
+            Rung(sheets, sum(n for _, n in cut), total, max(alone - total, 0.0), int((same & (depth[pairs] >= 0).all(1)).sum()))
         )
     return found
 

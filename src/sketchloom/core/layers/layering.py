@@ -3,13 +3,15 @@
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.sparse import csr_array
+from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core.base import parallel
 from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.overlap import overlapped
-from sketchloom.core.layers.ways import FITTED, LEAN, STACKED, WINDOWED
+from sketchloom.core.layers.ways import BASED, FITTED, LEAN, STACKED, UNDER, WINDOWED
 from sketchloom.core.layers.width import Widths, local_widths
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -82,10 +84,53 @@ def face_depths(planar: PlanarMap, plans, ground) -> np.ndarray:
 
 
 def sheet_faces(planar: PlanarMap, arc_length, depth, level: int, way: str) -> np.ndarray:
-    """(F,) bool: faces that the sheet of a level is solid on, its overlap left out."""
-    if way in (STACKED, WINDOWED):
-        return depth >= level
-    return depth == level if way == FITTED else lean_faces(planar, arc_length, depth, level)
+    """(F,) bool: faces that the sheet of a level is solid on, its overlap left out.
+
+    Stacked and windowed sheets carry all that lies higher, but no piece on which nothing of their own is seen. On a
+    base (the lowest sheet, which is whole) the others are just what is seen of them; with the base left out as well.
+    """
+    if way == LEAN:
+        return lean_faces(planar, arc_length, depth, level)
+    whole = way in (STACKED, WINDOWED) or (way == BASED and level == 0)
+    return with_own(planar, depth >= level, depth == level) if whole else depth == level
+
+
+def with_own(planar: PlanarMap, solid, own) -> np.ndarray:
+    """(F,) bool: the connected pieces of solid faces that hold at least one of their own."""
+    piece = _pieces(planar, solid)
+    holds = np.zeros(len(solid), bool)
+    holds[piece[own]] = True
+    return solid & holds[piece]
+
+
+def stack_cost(planar: PlanarMap, arc_length, colour, order) -> tuple[float, int, float]:
+    """Cutting (px), pieces and film (px²) of whole sheets laid in an order, without pieces that show nothing.
+
+    ``colour`` (F,): number of each face's colour, -1 for what is not cut; ``order`` of the numbers, base first.
+    """
+    level = np.full(max(len(order), int(np.max(colour, initial=-1)) + 1) + 1, -1)
+    level[list(order)] = np.arange(len(order))
+    depth, cut, pieces, film = level[colour], 0.0, 0, 0.0
+    for k in range(len(order)):
+        own = depth == k
+        if own.any():
+            solid = with_own(planar, depth >= k, own)
+            edge = np.append(solid, False)
+            cut += float(np.asarray(arc_length)[edge[planar.left] != edge[planar.right]].sum())
+            pieces += _count_pieces(planar, solid)
+            film += float(planar.face_area_px[solid].sum())
+    return cut, pieces, film
+
+
+def _count_pieces(planar, solid):
+    return len(np.unique(_pieces(planar, solid)[solid]))
+
+
+def _pieces(planar, solid):
+    use = solid[planar.left] & solid[planar.right] & (planar.left >= 0)
+    one, two = planar.left[use], planar.right[use]
+    graph = csr_array((np.ones(len(one), np.int8), (one, two)), shape=(len(solid),) * 2)
+    return connected_components(graph, directed=False)[1]
 
 
 def cut_layers(
@@ -105,22 +150,19 @@ def cut_layers(
     """The sheets of a design, base first.
 
     Stacked and windowed: sheet k is solid wherever depth k or more is seen; they differ in the order. Fitted: sheet
-    k is just what is seen of it. Lean: what is covered is chosen for the least cutting. Fitted and lean sheets reach
-    ``overlap_mm`` under what covers them. ``ways``: for each layer its own way or None. Layers left out, and layers
-    nothing is left of, give no sheet. ``keep(key, make)`` may give what was made of the same faces before.
+    k is just what is seen of it. Lean: what is covered is chosen for the least cutting. Based: the lowest sheet is
+    whole and the others are fitted. Fitted and lean sheets reach ``overlap_mm`` under what covers them. ``ways``: for
+    each layer its own way or None. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)`` may give what was made of the same faces before.
     """
     cut = []
     for k, plan in enumerate(plans):
         if plan.left_out or not (depth == k).any():
             continue
         way = (ways[k] if k < len(ways) else None) or layering
-        inside = (
-            keep(("lean", k, depth.tobytes()), lambda: lean_faces(planar, arc_length, depth, k))  # noqa: B023
-            if way == LEAN
-            else sheet_faces(planar, arc_length, depth, k, way)
-        )
+        inside = keep(("faces", way, k, depth.tobytes()),
+                      lambda: sheet_faces(planar, arc_length, depth, k, way))  # noqa: B023
         shape, hidden = np.packbits(inside).tobytes(), None
-        if way in (FITTED, LEAN) and overlap_mm > 0:
+        if way in UNDER and overlap_mm > 0:
             hidden = (depth > k) & ~inside
             shape += np.packbits(hidden).tobytes() + str(overlap_mm).encode()
         cut.append(

@@ -158,12 +158,6 @@ def consistent(above, count: int) -> tuple[tuple[int, int], ...]:
     return tuple(kept)
 
 
-def cost_of(boundary, area, order, weights: Weights, faces: Faces | None = None) -> tuple[float, int, float]:
-    """Cutting, pieces and film of an order, in the units of ``boundary`` and ``area``; 0 pieces without faces."""
-    film = float(sum((place + 1) * area[c] for place, c in enumerate(order)))
-    return stacked_length(boundary, order), 0 if faces is None else _pieces_of_order(faces, order), film
-
-
 def subset_pieces(faces: Faces, count: int) -> np.ndarray:
     """(2^count,) connected pieces of every set of colours.
 

@@ -1,0 +1,1 @@
+"""What the program proposes by itself on opening, against what was drawn: reading, ground, base, pieces, words."""

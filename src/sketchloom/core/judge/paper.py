@@ -1,0 +1,98 @@
+"""Is a picture ink on paper, whatever the light fell like?"""
+
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.picture.preparing.light import paper_light
+from sketchloom.core.segment.tone import otsu_threshold
+
+_VIEW_PX = 800
+"""Long side of the picture that is looked at: strokes of a drawing stay, grain goes."""
+_BARE, _LEAST_BARE = 0.86, 0.4
+"""What keeps this share of the light around it is bare paper, and a page is so much of that."""
+_CAST = 0.03
+"""Paper is of one cast: its channels keep their ratio within this."""
+_TINTED, _COLOURED = 0.16, 0.06
+"""Ink with a stronger cast than this share of the paper's light is a colour; no more of the ink than this is one."""
+_BETWEEN, _LEAST_DEPTH = 0.06, 0.12
+"""So much of what is drawn may lie between ink and paper, and ink takes at least so much of the light. This figure and
+those above were chosen on the sketches of `bench/proposals` that are not set aside, and on its drawings and photo-like
+pictures, none of which is paper."""
+_STROKE, _SHADE, _SHARP, _FEW = 0.03, 0.5, 0.02, 0.004
+"""A second look closes strokes up to twice this share of the side; what then keeps so much of the light is in shadow,
+where its edges are soft: no more than the last share of all places change by more than the third figure a pixel (hands
+and telephones over a page throw such shadows; a drawn grey ends at an edge)."""
+_EDGE = np.ones((3, 3), np.uint8)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Page:
+    """``share`` (H, W) of the light that a page throws back at each place, 1 for bare paper; ``cut`` between ink and
+    paper."""
+
+    share: np.ndarray
+    cut: float
+
+    @property
+    def ink(self) -> np.ndarray:
+        return self.share <= self.cut
+
+
+def page_of(picture: Picture) -> Page | None:
+    """What a page throws back of its light, None where the picture is not colourless ink on paper of one cast.
+
+    Transparent ground is paper, as it would be if the same drawing were saved without its transparency.
+    """
+    view = picture.reduced(_VIEW_PX)
+    if view.alpha is not None:
+        return _cut_out(view)
+    lit = paper_light(view.rgb)
+    cast = lit / lit.mean(2, keepdims=True)
+    if (np.abs(cast - np.median(cast, axis=(0, 1))) > _CAST).any(2).mean() > 0.05:
+        return None
+    soft = cv2.GaussianBlur(view.rgb.astype(np.float32), (0, 0), 0.8)
+    thrown = soft / _with_shadows(soft, lit)
+    share = np.clip(thrown.mean(2), 0, 1)
+    if (share >= _BARE).mean() < _LEAST_BARE:
+        return None
+    cut = otsu_threshold(np.rint(255 * share).astype(np.uint8)) / 255
+    ink = share <= cut
+    if not ink.any() or 1 - np.median(share[ink]) < _LEAST_DEPTH:
+        return None
+    if (np.ptp(thrown[ink], axis=1) > _TINTED).mean() > _COLOURED:
+        return None
+    return Page(share, cut) if _between(share, ink) <= _BETWEEN else None
+
+
+def _cut_out(view):
+    alpha = view.alpha[..., None].astype(np.float32) / 255
+    share = view.rgb / 255 * alpha + 1 - alpha
+    solid = alpha[..., 0] > 0.9
+    ink = share.mean(2) <= 0.5
+    if not (ink & solid).any():
+        return None
+    return Page(share.mean(2), 0.5) if (np.ptp(share[ink], axis=1) > _TINTED).mean() <= _COLOURED else None
+
+
+def _with_shadows(soft, lit):
+    """The light where soft shadows fall as well."""
+    reach = max(3, round(2 * _STROKE * min(soft.shape[:2])) | 1)
+    closed = cv2.morphologyEx(soft, cv2.MORPH_CLOSE, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (reach, reach)),
+                              borderType=cv2.BORDER_REPLICATE)
+    shaded = closed.mean(2) > _SHADE * lit.mean(2)
+    filled = np.where(shaded[..., None], closed, lit)
+    smooth = cv2.GaussianBlur(filled, (0, 0), reach / 3, borderType=cv2.BORDER_REPLICATE)
+    level = np.log(cv2.GaussianBlur(filled.mean(2), (0, 0), 2.0))
+    steep = np.hypot(cv2.Sobel(level, cv2.CV_32F, 1, 0), cv2.Sobel(level, cv2.CV_32F, 0, 1)) / 8 > _SHARP
+    return lit if steep.mean() > _FEW else smooth
+
+
+def _between(share, ink):
+    """Share of what is drawn that is neither ink nor paper, edges of strokes left out."""
+    dark = float(np.percentile(share[ink], 25))
+    middle = (share > dark + 0.4 * (1 - dark)) & (share < 1 - 0.25 * (1 - dark))
+    solid = cv2.erode(middle.astype(np.uint8), _EDGE, iterations=2)
+    return float(cv2.dilate(solid, _EDGE, iterations=2).sum()) / max(float((middle | ink).sum()), 1.0)
