@@ -87,8 +87,8 @@ def outlined(seed: int) -> Scene:
     if seed % 5 == 4:  # full to the rim, hills and sky with outlines
         sky, hill = rng.choice([f for f in _FILLS if f not in fills], 2, replace=False)
         back = (f'<rect width="{SIDE}" height="{SIDE}" fill="{sky}"/>'
-                f'<path d="M-30 700C200 {rng.uniform(520, 640):.0f} 700 {rng.uniform(560, 760):.0f} 1030 640V1030H-30Z" '
-                f'fill="{hill}" stroke="{dark}" stroke-width="{wide:.1f}"/>')
+                f'<path d="M-30 700C200 {rng.uniform(520, 640):.0f} 700 {rng.uniform(560, 760):.0f} 1030 640V1030H-30Z"'
+                f' fill="{hill}" stroke="{dark}" stroke-width="{wide:.1f}"/>')
         return Scene("outlined", seed, back + body, None, ("colour",), dark)
     ground = str(rng.choice([g for g in _GROUNDS if g not in fills and g != "#2f4858"]))
     return Scene("outlined", seed, _framed(body, ground), ground, ("colour",), dark)

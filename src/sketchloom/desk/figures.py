@@ -5,9 +5,10 @@ from typing import TypeVar
 
 import numpy as np
 
-from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.base.said import said
+from sketchloom.core.base.words import word
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.segment import tone
 from sketchloom.core.segment.cut_offs import pieces_and_holes as count_pieces_and_holes
@@ -108,3 +109,21 @@ def tone_bars(work: Work) -> tuple[list[float], int | None]:
     """Heights of the 256 tones, 0 to 1 on a root scale, and the cut-off."""
     count = np.sqrt(tone.tones(work.picture.grey))
     return (count / max(float(count.max()), 1.0)).tolist(), work.segmentation.cut_off
+
+
+def ground_name(work: Work) -> str | None:
+    """What the colour that is left out around the drawing is called: nothing for what is transparent, None where
+    nothing is left out."""
+    number = work.segmentation.ground_label
+    if not work.ground.any():
+        return None
+    entries = work.segmentation.entries
+    if number is None or number >= len(entries):
+        return ""
+    return word(colour_name(from_hex(entries[number].hex)), work.recipe.names_in)
+
+
+def ground_share(work: Work) -> float:
+    """The share of the picture that is left out as its ground."""
+    area = work.traced.planar.face_area_px
+    return float(area[work.ground].sum() / max(area.sum(), 1))

@@ -227,6 +227,11 @@ def _extent_mm(work):
 # -- what was proposed at first --------------------------------------------------------------------
 
 
+@mend_of("proposal.ground")
+def _keep_ground(finding, work):
+    return replace(work.recipe, ground="keep")
+
+
 @mend_of("proposal.reading")
 def _read_so(finding, work):
     return work.recipe if work.reading_now is None else replace(work.recipe, reading=work.reading_now)

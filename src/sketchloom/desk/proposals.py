@@ -15,7 +15,7 @@ def chosen_for(work: Work) -> Settled:
     return Settled(
         reading=work.reading if recipe.reading == "auto" else None,
         colours=int(work.tree.proposed) if by_colour and work.tree is not None else None,
-        cut_off=int(segmentation.cut_off) if by_tone else None,
+        cut_off=segmentation.cut_off if by_tone else None,
         has_ground=not no_ground if recipe.ground == "auto" else None,
         layering=work.laying.way if several and recipe.layering == PROPOSED else None,
         order=tuple(plan.key for plan in work.plans) if several and not recipe.order else ())

@@ -2,11 +2,14 @@
 
 import numpy as np
 
+from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.words import word
 from sketchloom.core.layers.width import space_widths
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.material_rules import check_materials
+from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
 from sketchloom.core.preflight.proposal_rules import check_proposals
 from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
@@ -30,7 +33,7 @@ def findings_of(cache, work: Work):
         )
     found += _drawn(work, size)
     if judged:
-        found += _of_proposals(work)
+        found += tuple(_of_proposals(work))
     if recipe.laid_on is not None and judged:
         found += rules.check_ground(work.layers, recipe.laid_on)
     if recipe.materials or recipe.frame_depth_mm is not None:
@@ -41,12 +44,17 @@ def findings_of(cache, work: Work):
 def _of_proposals(work):
     """Findings of choices that stay as they were proposed at first."""
     recipe, every = work.recipe, work.segmentation.cut_offs
+    number, area = work.segmentation.ground_label, work.traced.planar.face_area_px
+    if work.reading == "colour" and recipe.ground == "auto" and work.picture.alpha is None and work.ground.any():
+        entry = work.segmentation.entries[number]
+        yield from check_own_ground(entry.hex, word(colour_name(from_hex(entry.hex)), recipe.names_in),
+                                    float(area[work.ground].sum() / area.sum()))
     own_colours = recipe.colours is None and recipe.palette is None and work.reading == "colour"
-    return tuple(check_proposals(
+    yield from check_proposals(
         recipe.settled, work.reading_now if recipe.reading == "auto" else None,
         work.tree.proposed if own_colours and work.tree is not None else None,
         every.proposed if recipe.cut_off is None and every is not None else None,
-        work.laying.way, work.laying.better))
+        work.laying.way, work.laying.better)
 
 
 def _drawn(work, size):

@@ -15,8 +15,8 @@ from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_key
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name
-from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
+from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED, WINDOWED
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
@@ -125,7 +125,8 @@ class LayerStage:
         if recipe.layering == BASED:
             return Laying(BASED, recipe.overlap_mm or 0.0, base_of(boundary, light[:, 0], able, full, must=True))
         proposed = proposed_laying(
-            boundary, light[:, 0], able, full, shaded=self.shaded, thick_mm=max((m.thickness_mm for m in used), default=None),
+            boundary, light[:, 0], able, full, shaded=self.shaded,
+            thick_mm=max((m.thickness_mm for m in used), default=None),
             paper=bool(used) and all(m.family in _PAPERS for m in used), overlap_mm=recipe.overlap_mm)
         return kept_laying(proposed, None if recipe.settled is None else recipe.settled.layering, recipe.overlap_mm)
 

@@ -32,8 +32,8 @@ from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.places import as_prepared
 from sketchloom.recipe.reads import settings_in
-from sketchloom.recipe.settled import as_settled
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
+from sketchloom.recipe.settled import as_settled
 
 DEFAULT_LONG_SIDE_MM = 120.0
 """Size of a picture that states none."""

@@ -9,6 +9,7 @@ from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.raster import strips
 from sketchloom.core.base.said import said
+from sketchloom.core.judge.paper import PAPER_LIGHT
 from sketchloom.core.picture.picture import frozen_array
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import covering, doubles, tone
@@ -72,9 +73,9 @@ def _repainted(field, labels, changed, values):
 _OF_RIM, _OF_SIDE = 1 / 3, 0.1
 """Shares of the whole rim, and of each of its sides, that ground has (trade, no source: what is drawn may touch a side,
 but ground goes around it; the pictures of `bench/proposals` hold it)."""
-_BAND, _RECTANGLE, _PAPER_LIGHT = 0.1, 0.97, 90.0
+_BAND, _RECTANGLE = 0.1, 0.97
 """What runs around as an even band, no wider than this share of the side and with a rectangle inside it, is a frame and
-belongs to the drawing, unless it is as light as paper (CIELAB)."""
+belongs to the drawing, unless it is as light as paper."""
 
 
 def ground_label(labels, entries=()):
@@ -88,7 +89,7 @@ def ground_label(labels, entries=()):
 
 
 def _is_frame(mask, hex_colour):
-    if hex_colour is None or srgb_to_lab(np.array(from_hex(hex_colour)))[0] >= _PAPER_LIGHT:
+    if hex_colour is None or srgb_to_lab(np.array(from_hex(hex_colour)))[0] >= PAPER_LIGHT:
         return False
     height, width = mask.shape
     _, part = cv2.connectedComponents(np.pad(mask, 1, constant_values=True).astype(np.uint8), connectivity=4)

@@ -36,6 +36,9 @@ class Traced:
     curves_found: np.ndarray = field(default_factory=lambda: np.ones(0, bool))
 
 
+_WHOLE = Laying(STACKED, 0.0)
+
+
 def thicknesses_mm(recipe: Recipe, layers) -> tuple[float, ...]:
     """Thickness of each sheet: its material's, else what the recipe says of all."""
     materials = (recipe.material_of(layer.plan.key) for layer in layers)
@@ -103,7 +106,7 @@ class Work:
     rough: bool = False
     measured: bool = True
     timings_s: dict = field(default_factory=dict)
-    laying: Laying = Laying(STACKED, 0.0)
+    laying: Laying = _WHOLE
     reading_now: str | None = None
     proposed_keys: tuple[str, ...] = ()
 

@@ -55,6 +55,10 @@ class LayerEdit:
         check_all(self, "layers.")
 
 
+_MOST_KEYS = 1000
+"""More layers than any work has; a guard against hostile files."""
+
+
 @dataclass(frozen=True, slots=True)
 class Settled:
     """What was proposed when the work was opened, and stays: None, and no ``order``, where nothing was left to the
@@ -69,5 +73,6 @@ class Settled:
 
     def __post_init__(self):
         check_all(self, "settled.")
-        if not isinstance(self.order, tuple) or len(self.order) > 256 or not all(isinstance(k, str) for k in self.order):
+        keys = isinstance(self.order, tuple) and all(isinstance(key, str) for key in self.order)
+        if not keys or len(self.order) > _MOST_KEYS:
             raise SettingError("settled.order", said("keys of layers"), self.order)

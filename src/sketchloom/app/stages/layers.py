@@ -305,7 +305,8 @@ class LayersPanel(Panel):
                 way in UNDER or any(e.layering in UNDER for e in work.recipe.layers)
             )
         self._overlap.show_value(work.laying.overlap_mm, unit)
-        self._line_art.setVisible(work.reading == "tone")
+        self._line_art.explain("" if work.reading == "tone" else self.tr(
+            "Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace."))
         if work.reading == "tone":
             self.line_art.show_work(work)
         self.orders.show_work(work)

@@ -17,6 +17,7 @@ from sketchloom.app.stages.tracing.presets_box import PresetsBox
 from sketchloom.app.stages.tracing.tone_box import ToneBox
 from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length
+from sketchloom.desk import figures
 from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import READINGS
 
@@ -81,6 +82,8 @@ class TracePanel(Panel):
         self.rest = Box()
         self.rest.change.connect(self.change)
         self.rest.add(*(self.rest.control(name) for name in ("ground", "smoothness", "exact_shapes")))
+        self._ground_note = label("", "quiet")
+        self.rest.add(self._ground_note)
         self._boxes += (self.rest,)
         self.add(self.rest)
 
@@ -100,7 +103,8 @@ class TracePanel(Panel):
         self.tone.setVisible(reading in ("tone", "line"))
         for box, name in ((self.line, "line"), (self.colour, "colour"), (self.photo, "photo")):
             box.setVisible(reading == name)
-        self._grow_fold.setVisible(reading == "colour")
+        self._grow_fold.explain("" if reading == "colour" else self.tr(
+            "Regions are grown by colour where a picture is read by colour: choose Colour above."))
         words = {
             "tone": self.tr("tone"),
             "colour": self.tr("colour"),
@@ -121,6 +125,7 @@ class TracePanel(Panel):
         for box in (self.presets, *shown, self.detail, self.doubles, self.patch, self.rest):
             box.show_work(work)
             box.recipe = recipe  # the document may be ahead of what is shown
+        self._ground_note.setText(self._what_is_ground(work))
         self._figures.show_values((
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),
@@ -131,6 +136,15 @@ class TracePanel(Panel):
             (self.tr("Drawing with the pen") if pen else self.tr("Cutting"),
              format_length(work.cut_length_mm, work.recipe.unit, 0)),
         ), known=not work.rough)
+
+    def _what_is_ground(self, work):
+        name = figures.ground_name(work)
+        if work.recipe.ground == "keep":
+            return ""
+        if name is None:
+            return self.tr("Nothing runs all around the drawing: nothing is left out.")
+        return self.tr("Left out: {0}, {1:.0%} of the picture.").format(
+            name or self.tr("what is transparent"), figures.ground_share(work))
 
     def shows_small(self) -> bool:
         return self.detail.shows_small()

@@ -8,6 +8,7 @@ import numpy as np
 from sketchloom.core.base import parallel
 from sketchloom.core.base.progress import QUIET, breathe
 from sketchloom.core.base.said import said
+from sketchloom.core.judge.paper import page_of
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing import finding, grain, light
 from sketchloom.core.segment.doubles import find_doubles
@@ -25,8 +26,6 @@ _BLOCKY = 1.12
 """Steps at block borders are so many times those beside them where compression is seen; the same bench holds it."""
 _PALE = 88
 """Ink nearer to its paper than this, of 255, is pale: about a third of the way to black, as pencil is."""
-_PAPER_LUMA = 120
-"""What is darker in the middle of its tones is no paper, however grey the light was."""
 _TEXTURE = 1.8
 """Strength of paper texture, of 255, from which it is told; grain of a scanner stays below (the same bench)."""
 _FRAME_SHARE = 0.09
@@ -62,31 +61,35 @@ NONE = Faults()
 
 
 def find_faults(picture: Picture, *, progress=QUIET) -> Faults:
-    """Look for faults. A picture without grain is drawn by a program: only a frame and a screen are looked for.
+    """Look for faults. Skew, light, paleness, texture and a frame are faults of ink on paper: what lies at a slant, is
+    dark at a side or has a border in a coloured drawing is drawn so. A picture without grain is drawn by a program:
+    only a screen and double outlines are looked for.
 
     Raises Cancelled when asked to stop.
     """
     label = said("Looking for faults")
     progress.step(0, 3, label)
     view = picture.reduced(_VIEW_PX)
-    frame = _frame(view.rgb)
     noise = noise_level(picture.local_range[::2, ::2])
     if picture.alpha is not None:
-        return Faults(frame=frame)
+        return NONE
+    on_paper = page_of(picture) is not None
+    border = _frame(view.rgb)
+    frame = border if on_paper and noise > 0 else None
     double = _double_gap(view.grey)
     double = None if double is None else double * picture.width / view.width
     if noise <= 0:  # dots of a screen are no grain: they can be all there is
-        return Faults(frame=frame, screen_px=grain.screen_period(picture.rgb), double_px=double)
+        return Faults(screen_px=grain.screen_period(picture.rgb), double_px=double)
     progress.step(1, 3, label)
     page, skew, screen, lit = parallel.in_threads(lambda work: work(), (
-        lambda: finding.find_page(picture) if frame is None else None, lambda: finding.find_skew(picture.grey),
+        lambda: finding.find_page(picture) if border is None else None, lambda: finding.find_skew(picture.grey),
         lambda: grain.screen_period(picture.rgb), lambda: light.paper_light(view.rgb)))
     progress.step(2, 3, label)
     if page is not None:  # nothing else can be judged with the table in the picture
         return Faults(page=page, screen_px=screen, blocks=_has_blocks(picture.grey))
-    on_paper = _is_on_paper(view)
+    leans = on_paper and abs(skew.degrees) >= _LEAST_SKEW_DEG and skew.sure >= _LEAST_SURE
     return Faults(
-        skew_deg=skew.degrees if abs(skew.degrees) >= _LEAST_SKEW_DEG and skew.sure >= _LEAST_SURE else None,
+        skew_deg=skew.degrees if leans else None,
         uneven_light=_unevenness(lit) if on_paper else None,
         screen_px=screen, blocks=_has_blocks(picture.grey),
         pale=_paleness(view, lit) if on_paper else None, frame=frame,
@@ -111,12 +114,6 @@ def _double_gap(grey):
     if (ink & near).sum() < _DOUBLE_INK * ink.sum():
         return None
     return float(found.width_px[gaps].max()) + 1.0
-
-
-def _is_on_paper(view) -> bool:
-    """Whether most of the picture is bright and of one cast, as paper is."""
-    middle = np.median(view.rgb[::3, ::3].reshape(-1, 3), axis=0)
-    return bool(middle.mean() > _PAPER_LUMA and np.ptp(middle) < 60)
 
 
 def _unevenness(lit):

@@ -9,6 +9,8 @@ from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.light import paper_light
 from sketchloom.core.segment.tone import otsu_threshold
 
+PAPER_LIGHT = 90.0
+"""Lightness (CIELAB) from which a ground may be paper, which nobody misses (common practice, no source)."""
 _VIEW_PX = 800
 """Long side of the picture that is looked at: strokes of a drawing stay, grain goes."""
 _BARE, _LEAST_BARE = 0.86, 0.4

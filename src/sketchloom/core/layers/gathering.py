@@ -146,9 +146,8 @@ def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, mo
         alone = sum(cut_of(planar, arc_length, depth == level)[0] for level in range(sheets + 1))
         same = depth[pairs[:, 0]] == depth[pairs[:, 1]]
         total = sum(length for length, _ in cut)
-        found.append(
-            Rung(sheets, sum(n for _, n in cut), total, max(alone - total, 0.0), int((same & (depth[pairs] >= 0).all(1)).sum()))
-        )
+        alike = int((same & (depth[pairs] >= 0).all(1)).sum())
+        found.append(Rung(sheets, sum(n for _, n in cut), total, max(alone - total, 0.0), alike))
     return found
 
 

@@ -11,7 +11,7 @@ from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.overlap import overlapped
-from sketchloom.core.layers.ways import BASED, FITTED, LEAN, STACKED, UNDER, WINDOWED
+from sketchloom.core.layers.ways import BASED, LEAN, STACKED, UNDER, WINDOWED
 from sketchloom.core.layers.width import Widths, local_widths
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -152,7 +152,8 @@ def cut_layers(
     Stacked and windowed: sheet k is solid wherever depth k or more is seen; they differ in the order. Fitted: sheet
     k is just what is seen of it. Lean: what is covered is chosen for the least cutting. Based: the lowest sheet is
     whole and the others are fitted. Fitted and lean sheets reach ``overlap_mm`` under what covers them. ``ways``: for
-    each layer its own way or None. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)`` may give what was made of the same faces before.
+    each layer its own way or None. Layers left out, and layers nothing is left of, give no sheet. ``keep(key, make)``
+    may give what was made of the same faces before.
     """
     cut = []
     for k, plan in enumerate(plans):

@@ -10,8 +10,8 @@ from sketchloom.core.layers.ways import BASED, LEAN, STACKED, UNDER
 OVERLAP_MM = 0.3
 """How far proposed sheets reach under their neighbours (trade, no source: a hair, less than the finest rim)."""
 _CARRIES, _AROUND = 0.72, 0.7
-"""A base has a part in so much of all boundaries and of the outer edge. Chosen on the pictures of `bench/proposals` that
-are not set aside: outlines and plates have 0.8 and more, the commonest fill of art without either 0.65 at most."""
+"""A base has a part in so much of all boundaries and of the outer edge. Chosen on the pictures of `bench/proposals`
+that are not set aside: outlines and plates have 0.8 and more, the commonest fill of art without either 0.65 at most."""
 _DARK, _DARK_CARRIES, _DARK_AROUND = 28.0, 0.55, 0.4
 """The same for the darkest colour where it is about as dark as ink (CIELAB): outlines with breaks, and pictures cut off
 at a side (chosen on clip art by others: 0.58 and more of outlined drawings)."""
@@ -65,8 +65,9 @@ def proposed_laying(boundary, light, able, full: bool, *, shaded: bool, thick_mm
 
     Parameters
     ----------
-    boundary, light, able, full : as of ``base_of``. shaded : the colours are tones of one shading. thick_mm : the thickest material, None
-    when none is chosen. paper : all that is cut is paper or card. overlap_mm : what the user wants, None for ours.
+    boundary, light, able, full : as of ``base_of``. shaded : the colours are tones of one shading.
+    thick_mm : the thickest material, None when none is chosen. paper : all that is cut is paper or card.
+    overlap_mm : what the user wants, None for ours.
     """
     hair = OVERLAP_MM if overlap_mm is None else overlap_mm
     base = base_of(boundary, light, able, full)

@@ -1,6 +1,8 @@
 """Rules over what was proposed at first and would be proposed otherwise now: it stays until it is asked for."""
 
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.said import said
+from sketchloom.core.judge.paper import PAPER_LIGHT
 from sketchloom.core.layers.ways import BASED, FITTED, LEAN, STACKED, WINDOWED
 from sketchloom.core.preflight.findings import LAYERS, NOTE, TRACE, rule
 
@@ -24,12 +26,23 @@ WAY = rule(
     "proposal.way", NOTE, LAYERS, said("another way of layering would be proposed now"),
     said("The sheets stay {kept}, as it was proposed at first. For what is cut now, {better} would be proposed."),
     said("Lay them so"))
+GROUND = rule(
+    "proposal.ground", NOTE, TRACE, said("a colour around the drawing is taken for its ground"),
+    said("{name} runs all around the drawing, so it is taken for ground and not cut ({share:.0%} of the picture)."),
+    said("Keep it as a layer"))
 _ANOTHER = 10
 """Cut-offs so near give the same regions on a drawing worth cutting (its long flat stretch is wider; common practice,
 no source)."""
 
 
-def check_proposals(kept, reading: str | None, colours: int | None, cut_off: int | None, way: str, better_way: str | None):
+def check_ground(hex_colour: str, name: str, share: float):
+    """A finding where what is left out as ground is no paper."""
+    if srgb_to_lab(from_hex(hex_colour))[0] < PAPER_LIGHT:
+        yield GROUND.found(name=name, share=share)
+
+
+def check_proposals(kept, reading: str | None, colours: int | None, cut_off: int | None, way: str,
+                    better_way: str | None):
     """Findings on choices that would be others now.
 
     Parameters
@@ -41,7 +54,8 @@ def check_proposals(kept, reading: str | None, colours: int | None, cut_off: int
         yield READING.found(kept=_READINGS[kept.reading], better=_READINGS[reading])
     if kept is not None and colours is not None and kept.colours not in (None, colours):
         yield COLOURS.found(kept=kept.colours, better=colours)
-    if kept is not None and cut_off is not None and kept.cut_off is not None and abs(kept.cut_off - cut_off) >= _ANOTHER:
+    known = kept is not None and cut_off is not None and kept.cut_off is not None
+    if known and abs(kept.cut_off - cut_off) >= _ANOTHER:
         yield CUT_OFF.found(kept=kept.cut_off, better=cut_off)
     if better_way is not None:
         yield WAY.found(kept=_WAYS[way], better=_WAYS[better_way])
