@@ -14,6 +14,7 @@ TABLES = {
     "speed": ("The main job", "bench.speed", "rows"),
     "core": ("The tracing core", "bench.core_speed", "rows"),
     "window": ("The window while it works", "bench.window", "rows"),
+    "proposals": ("What is proposed on opening", "bench.proposals.run", "rows"),
     "choices": ("Choices made for the user", "bench.choices", "rows"),
     "cleaning": ("Cleaning", "bench.cleaning", "rows"),
     "drawn": ("What is drawn", "bench.drawn", "drawn_rows"),

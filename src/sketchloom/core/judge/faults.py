@@ -30,6 +30,9 @@ _TEXTURE = 1.8
 """Strength of paper texture, of 255, from which it is told; grain of a scanner stays below (the same bench)."""
 _FRAME_SHARE = 0.09
 """Share of a side that a frame around a picture takes at most."""
+_LEVEL = 0.012
+"""Sides of a page that lean by less than this share of their length (0.7°) are level (a form drawn by a program, of the
+clip art of others)."""
 _DOUBLE_SHARE, _DOUBLE_INK = 0.009, 0.6
 """Gaps of double outlines are at most such a share of the long side, and so much of the ink lies beside one."""
 
@@ -85,6 +88,8 @@ def find_faults(picture: Picture, *, progress=QUIET) -> Faults:
         lambda: finding.find_page(picture) if border is None else None, lambda: finding.find_skew(picture.grey),
         lambda: grain.screen_period(picture.rgb), lambda: light.paper_light(view.rgb)))
     progress.step(2, 3, label)
+    if page is not None and _is_level(page):
+        page = None
     if page is not None:  # nothing else can be judged with the table in the picture
         return Faults(page=page, screen_px=screen, blocks=_has_blocks(picture.grey))
     leans = on_paper and abs(skew.degrees) >= _LEAST_SKEW_DEG and skew.sure >= _LEAST_SURE
@@ -114,6 +119,13 @@ def _double_gap(grey):
     if (ink & near).sum() < _DOUBLE_INK * ink.sum():
         return None
     return float(found.width_px[gaps].max()) + 1.0
+
+
+def _is_level(page) -> bool:
+    """Whether a page lies as level as one that is drawn: there is nothing to flatten."""
+    corners = np.asarray(page, float)
+    sides = np.abs(np.roll(corners, -1, 0) - corners)
+    return bool((sides.min(1) <= _LEVEL * sides.max(1)).all())
 
 
 def _unevenness(lit):

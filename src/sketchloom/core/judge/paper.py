@@ -46,7 +46,7 @@ class Page:
 def page_of(picture: Picture) -> Page | None:
     """What a page throws back of its light, None where the picture is not colourless ink on paper of one cast.
 
-    Transparent ground is paper, as it would be if the same drawing were saved without its transparency.
+    Transparent ground is paper; where it is there, what is drawn in white or a light colour is meant as one.
     """
     view = picture.reduced(_VIEW_PX)
     if view.alpha is not None:
@@ -74,7 +74,7 @@ def _cut_out(view):
     share = view.rgb / 255 * alpha + 1 - alpha
     solid = alpha[..., 0] > 0.9
     ink = share.mean(2) <= 0.5
-    if not (ink & solid).any():
+    if not ink.any() or (solid & ~ink).sum() > _BETWEEN * solid.sum():
         return None
     return Page(share.mean(2), 0.5) if (np.ptp(share[ink], axis=1) > _TINTED).mean() <= _COLOURED else None
 

@@ -1719,6 +1719,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Einträge mit mindestens einer Farbe</translation>
     </message>
     <message>
+        <source>keys of layers</source>
+        <translation>Schlüssel von Ebenen</translation>
+    </message>
+    <message>
         <source>1 to 60 characters</source>
         <translation>1 bis 60 Zeichen</translation>
     </message>
@@ -2007,6 +2011,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>kleinere Flächen gehen an einen Nachbarn</translation>
     </message>
     <message>
+        <source>a way of reading</source>
+        <translation>eine Art zu lesen</translation>
+    </message>
+    <message>
         <source>decisions about single regions, in the order in which they are applied</source>
         <translation>Entscheidungen über einzelne Flächen, in der Reihenfolge, in der sie gelten</translation>
     </message>
@@ -2091,8 +2099,36 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Art der Schichtung</translation>
     </message>
     <message>
-        <source>how sheets are laid on each other</source>
-        <translation>wie Bogen aufeinander gelegt werden</translation>
+        <source>how sheets are laid on each other; auto: proposed from the colours and materials</source>
+        <translation>wie Bögen aufeinander liegen; auto: nach Farben und Material vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>proposed</source>
+        <translation>vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>default: proposed</source>
+        <translation>sonst: vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>fitted and lean sheets, and those on a base, reach so far under what covers them; without it 0, or what is proposed with the way</source>
+        <translation>eingepasste und sparsame Bögen und die auf einem Grundbogen reichen so weit unter das, was sie bedeckt; ohne Angabe 0 oder was mit der Art vorgeschlagen wird</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>photo</source>
+        <translation>Foto</translation>
     </message>
     <message>
         <source>stacked</source>
@@ -2111,12 +2147,72 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>sparsam</translation>
     </message>
     <message>
-        <source>Overlap</source>
-        <translation>Überlappung</translation>
+        <source>on a base</source>
+        <translation>auf einem Grundbogen</translation>
     </message>
     <message>
-        <source>fitted and lean sheets reach so far under what covers them</source>
-        <translation>eingepasste und sparsame Bogen reichen so weit unter das, was sie bedeckt</translation>
+        <source>as prepared now, the picture would be read otherwise</source>
+        <translation>so vorbereitet würde das Bild anders gelesen</translation>
+    </message>
+    <message>
+        <source>It was read as {kept}. As it is prepared now, {better} would be proposed: other regions, so edits are found again by their places.</source>
+        <translation>Es wurde als {kept} gelesen. So vorbereitet würde {better} vorgeschlagen: andere Flächen, Änderungen werden an ihren Stellen wiedergefunden.</translation>
+    </message>
+    <message>
+        <source>Read it so</source>
+        <translation>So lesen</translation>
+    </message>
+    <message>
+        <source>as prepared now, the picture has another number of colours</source>
+        <translation>so vorbereitet hat das Bild eine andere Zahl von Farben</translation>
+    </message>
+    <message>
+        <source>It was opened with {kept:d} colours. As it is prepared now, {better:d} would be proposed.</source>
+        <translation>Es wurde mit {kept:d} Farben geöffnet. So vorbereitet würden {better:d} vorgeschlagen.</translation>
+    </message>
+    <message>
+        <source>Take that number</source>
+        <translation>Diese Zahl nehmen</translation>
+    </message>
+    <message>
+        <source>as prepared now, another cut-off would be proposed</source>
+        <translation>so vorbereitet würde eine andere Schwelle vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>The cut-off stays at {kept:d}, as it was proposed at first. As the picture is prepared now, {better:d} would be.</source>
+        <translation>Die Schwelle bleibt bei {kept:d}, wie zuerst vorgeschlagen. So vorbereitet wäre es {better:d}.</translation>
+    </message>
+    <message>
+        <source>Take that cut-off</source>
+        <translation>Diese Schwelle nehmen</translation>
+    </message>
+    <message>
+        <source>another way of layering would be proposed now</source>
+        <translation>jetzt würde eine andere Art der Schichtung vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>The sheets stay {kept}, as it was proposed at first. For what is cut now, {better} would be proposed.</source>
+        <translation>Die Bögen bleiben {kept}, wie zuerst vorgeschlagen. Für das, was jetzt geschnitten wird, würde {better} vorgeschlagen.</translation>
+    </message>
+    <message>
+        <source>Lay them so</source>
+        <translation>So legen</translation>
+    </message>
+    <message>
+        <source>a colour around the drawing is taken for its ground</source>
+        <translation>eine Farbe rund um die Zeichnung gilt als ihr Grund</translation>
+    </message>
+    <message>
+        <source>{name} runs all around the drawing, so it is taken for ground and not cut ({share:.0%} of the picture).</source>
+        <translation>{name} läuft rund um die Zeichnung, gilt daher als Grund und wird nicht geschnitten ({share:.0%} des Bildes).</translation>
+    </message>
+    <message>
+        <source>Keep it as a layer</source>
+        <translation>Als Ebene behalten</translation>
+    </message>
+    <message>
+        <source>Overlap</source>
+        <translation>Überlappung</translation>
     </message>
     <message>
         <source>how much the proposed order is to save cutting, pieces and film, 0 to 1 each</source>
@@ -2261,6 +2357,38 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>takes too much memory to be drawn.</source>
         <translation>braucht zu viel Speicher, um gezeichnet zu werden.</translation>
+    </message>
+    <message>
+        <source>there is one sheet</source>
+        <translation>es gibt nur einen Bogen</translation>
+    </message>
+    <message>
+        <source>tones of one shading are laid whole on each other</source>
+        <translation>Töne einer Schattierung liegen ganz aufeinander</translation>
+    </message>
+    <message>
+        <source>one colour carries all others, and thick sheets lie beside each other</source>
+        <translation>eine Farbe trägt alle anderen, und dicke Bögen liegen nebeneinander</translation>
+    </message>
+    <message>
+        <source>one colour borders nearly all others: it is the base, cut once around, and the others lie on it</source>
+        <translation>eine Farbe grenzt an fast alle anderen: sie ist der Grundbogen, einmal umschnitten, und die anderen liegen darauf</translation>
+    </message>
+    <message>
+        <source>no colour carries the others, and whole sheets forgive most</source>
+        <translation>keine Farbe trägt die anderen, und ganze Bögen verzeihen am meisten</translation>
+    </message>
+    <message>
+        <source>no colour carries the others, so that what is covered is chosen for the least cutting</source>
+        <translation>keine Farbe trägt die anderen, daher wird das Verdeckte nach dem kürzesten Schnitt gewählt</translation>
+    </message>
+    <message>
+        <source>as it was proposed at first</source>
+        <translation>wie zuerst vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>pen lines are not laid</source>
+        <translation>Stiftlinien werden nicht gelegt</translation>
     </message>
 </context>
 <context>
@@ -4043,6 +4171,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Gewählte Ebene</translation>
     </message>
     <message>
+        <source>Base</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>The lowest sheet whole, cut once around; every other fitted on it, a hair under its neighbours</source>
+        <translation>Der unterste Bogen ganz, einmal umschnitten; jeder andere darauf eingepasst, ein wenig unter seine Nachbarn</translation>
+    </message>
+    <message>
+        <source>Use the proposed way</source>
+        <translation>Vorgeschlagene Art nehmen</translation>
+    </message>
+    <message>
+        <source>proposed way</source>
+        <translation>vorgeschlagene Art</translation>
+    </message>
+    <message>
         <source>Name of the layer</source>
         <translation>Name der Ebene</translation>
     </message>
@@ -4303,6 +4447,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Am wenigsten Schnitt; sieht von oben gleich aus und verzeiht so viel wie die Überlappung.</translation>
     </message>
     <message>
+        <source>One base to lay the rest on; forgives as much as the overlap.</source>
+        <translation>Ein Grundbogen, auf den der Rest gelegt wird; verzeiht so viel wie die Überlappung.</translation>
+    </message>
+    <message>
+        <source>Proposed: {0}.</source>
+        <translation>Vorgeschlagen: {0}.</translation>
+    </message>
+    <message>
+        <source>Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace.</source>
+        <translation>Strichzeichnungen werden gesammelt, wo als Tinte auf Papier gelesen wird: unter Nachzeichnen Ton wählen.</translation>
+    </message>
+    <message>
         <source>Sheets</source>
         <translation>Bogen</translation>
     </message>
@@ -4371,20 +4527,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation> · {0}</translation>
     </message>
     <message>
-        <source>In a fitted work the order hardly changes the cutting.</source>
-        <translation>In einer eingepassten Arbeit ändert die Reihenfolge den Schnitt kaum.</translation>
+        <source>With fitted sheets the order hardly changes the cutting.</source>
+        <translation>Bei eingepassten Bögen ändert die Reihenfolge den Schnitt kaum.</translation>
+    </message>
+    <message>
+        <source>This order cuts {0} more than the proposed one.</source>
+        <translation>Diese Reihenfolge schneidet {0} mehr als die vorgeschlagene.</translation>
+    </message>
+    <message>
+        <source>This order cuts {0} less than the proposed one.</source>
+        <translation>Diese Reihenfolge schneidet {0} weniger als die vorgeschlagene.</translation>
+    </message>
+    <message>
+        <source>The proposed order: of whole sheets, none cuts less.</source>
+        <translation>Die vorgeschlagene Reihenfolge: mit ganzen Bögen schneidet keine weniger.</translation>
     </message>
     <message>
         <source>As a stack, this order cuts {0}; the proposed one {1}.</source>
         <translation>Als Stapel schneidet diese Reihenfolge {0}, die vorgeschlagene {1}.</translation>
-    </message>
-    <message>
-        <source>This order cuts {0} more than the best.</source>
-        <translation>Diese Reihenfolge schneidet {0} mehr als die beste.</translation>
-    </message>
-    <message>
-        <source>No order cuts less than this one.</source>
-        <translation>Keine Reihenfolge schneidet weniger als diese.</translation>
     </message>
     <message>
         <source>A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.</source>
@@ -6122,6 +6282,10 @@ seinesgleichen</translation>
         <translation>sparsam</translation>
     </message>
     <message>
+        <source>on a base</source>
+        <translation>auf einem Grundbogen</translation>
+    </message>
+    <message>
         <source>Nodes</source>
         <translation>Knoten</translation>
     </message>
@@ -7502,6 +7666,10 @@ seinesgleichen</translation>
         <translation>Was herauskommt</translation>
     </message>
     <message>
+        <source>Regions are grown by colour where a picture is read by colour: choose Colour above.</source>
+        <translation>Flächen wachsen nach Farbe, wo nach Farben gelesen wird: oben Farbe wählen.</translation>
+    </message>
+    <message>
         <source>tone</source>
         <translation>Ton</translation>
     </message>
@@ -7548,6 +7716,18 @@ seinesgleichen</translation>
     <message>
         <source>Cutting</source>
         <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Nothing runs all around the drawing: nothing is left out.</source>
+        <translation>Nichts läuft rund um die Zeichnung: nichts bleibt weg.</translation>
+    </message>
+    <message>
+        <source>Left out: {0}, {1:.0%} of the picture.</source>
+        <translation>Weggelassen: {0}, {1:.0%} des Bildes.</translation>
+    </message>
+    <message>
+        <source>what is transparent</source>
+        <translation>was durchsichtig ist</translation>
     </message>
 </context>
 <context>
