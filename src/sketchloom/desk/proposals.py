@@ -7,6 +7,8 @@ from sketchloom.recipe.parts import Settled
 
 def chosen_for(work: Work) -> Settled:
     """The choices of a finished work that a document keeps (``recipe/settled.py``)."""
+    if work.faults.page is not None:
+        return Settled()  # a page on a table: what it shows is judged once it is flattened
     recipe, segmentation = work.recipe, work.segmentation
     by_colour = work.reading == "colour" and recipe.colours is None and recipe.palette is None
     by_tone = segmentation.cut_off is not None and recipe.cut_off is None and not recipe.local_cut_off

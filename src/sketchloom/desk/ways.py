@@ -41,12 +41,14 @@ class WayFigures:
 
 
 def ways_compared(work: Work) -> tuple[WayFigures, ...]:
-    """The figures of all ways of layering a work; its overlap holds for fitted and lean."""
+    """The figures of all ways of layering a work; its overlap, proposed or not, holds for all that have one."""
     return tuple(figures_of_way(work, way) for way in WAYS)
 
 
 def figures_of_way(work: Work, way: str) -> WayFigures:
-    recipe = replace(work.recipe, layering=way, layers=tuple(replace(e, layering=None) for e in work.recipe.layers))
+    overlap = work.recipe.overlap_mm if work.laying.overlap_mm == 0 else work.laying.overlap_mm
+    edits = tuple(replace(edit, layering=None) for edit in work.recipe.layers)
+    recipe = replace(work.recipe, layering=way, overlap_mm=overlap, layers=edits)
     stage = LayerStage(
         lambda key, make: make(), recipe, work.mm_per_px, work.picture.alpha is not None, work.move, True
     )

@@ -269,7 +269,9 @@ class LayerStage:
             return tuple(
                 sorted(proposed.order, key=lambda n: (keys[n] not in self._below) + (keys[n] in self._above))
             )  # stable: the rest as proposed
-        wanted = match_keys(self.recipe.order, keys)
+        # a sheet that an edit makes is no other name of one that is gone
+        wanted = match_keys(self.recipe.order, [k for k in keys if k not in {*self._below, *self._above}
+                                                or k in self.recipe.order])
         chosen = [keys.index(k) for k in wanted]
         for place, number in enumerate(proposed.order):
             if number not in chosen:

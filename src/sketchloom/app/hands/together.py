@@ -31,7 +31,7 @@ class Together(QObject):
             self._of, self._kept, self._made = self._session.document, (), None
         found = desk.found_again(self._kept)
         self._tool.show_chosen(found)
-        is_done = self._made is not None and self._session.document.recipe is self._made
+        is_done = self._made is not None and self._session.document.recipe == self._made
         self._box.show_chosen(desk, found, self.tr("Done; kept in “What was changed”.") if is_done else "")
 
     def _take_up(self):

@@ -79,12 +79,12 @@ class LayersPanel(Panel):
             ),
             self.tr("Way of layering"),
         )
-        self._way.chosen.connect(lambda w: self._emit(self.tr("way of layering"), layering=w))
+        self._way.chosen.connect(self._take_way)
         self._way_note = label("", "quiet")
         self._propose_way = button(self.tr("Use the proposed way"), "arrow-bar-to-down")
         self._propose_way.clicked.connect(lambda: self._emit(self.tr("proposed way"), layering=PROPOSED))
         self._compared = WaysTable(self._names)
-        self._compared.taken.connect(lambda way: self._emit(self.tr("way of layering"), layering=way))
+        self._compared.taken.connect(self._take_way)
         self._overlap = LengthEdit(self.tr("Overlap under what covers"), 0.0, MAX_OVERLAP_MM)
         self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
         self._overlap_label = label(self.tr("Overlap"))
@@ -345,7 +345,7 @@ class LayersPanel(Panel):
     def _show_way(self):
         """Which way is taken: the one asked for, else the one that the last work was proposed."""
         asked = self._recipe.layering if self._recipe is not None else PROPOSED
-        self._propose_way.setEnabled(asked != PROPOSED)
+        self._propose_way.setVisible(asked != PROPOSED)
         if asked == PROPOSED and self._work is None:
             return
         way = self._work.laying.way if asked == PROPOSED else asked
@@ -387,6 +387,13 @@ class LayersPanel(Panel):
         self._list.blockSignals(False)
         self._list.setFixedHeight(theme.px(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX)))
         self._show_current()
+
+    def _take_way(self, way):
+        """Take a way with the overlap that is shown, proposed or not."""
+        overlap = self._recipe.overlap_mm
+        if overlap is None and way in UNDER and self._work is not None and self._work.laying.overlap_mm > 0:
+            overlap = self._work.laying.overlap_mm
+        self._emit(self.tr("way of layering"), layering=way, overlap_mm=overlap)
 
     def _take_proposed_order(self):
         """Leave the order to the program again; where it is, take what would be proposed now."""

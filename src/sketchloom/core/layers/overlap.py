@@ -35,7 +35,7 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
     bounded by an edge of the map, the cubics of the edge are put back in place of its chords.
     """
     exact = outline_of(planar, curves, inside)
-    if overlap_px <= 0 or not covered.any() or not len(exact.controls):
+    if overlap_px <= 0 or not len(exact.controls) or not _meet(planar, inside, covered):
         return exact
     together = outline_of(planar, curves, np.asarray(inside) | covered)
     grown = area_of_outline(exact, _FLAT_PX).buffer(overlap_px, quad_segs=_QUADRANT)
@@ -57,6 +57,13 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
     starts = ragged.lengths_to_starts([len(c) for c, _ in rings])
     signed = ragged.reduce_pieces(np.add, segment_areas(controls), starts)
     return Outline(controls, np.concatenate([s for _, s in rings]), starts, signed, np.array(holes))
+
+
+def _meet(planar, inside, covered) -> bool:
+    """Whether any face of the sheet has one beside it that covers: a base parts most."""
+    one, two = np.append(inside, False), np.append(covered, False)
+    left, right = planar.left, planar.right
+    return bool(((one[left] & two[right]) | (two[left] & one[right])).any())
 
 
 class _Known:

@@ -28,7 +28,7 @@ WAY = rule(
     said("Lay them so"))
 GROUND = rule(
     "proposal.ground", NOTE, TRACE, said("a colour around the drawing is taken for its ground"),
-    said("{name} runs all around the drawing, so it is taken for ground and not cut ({share:.0%} of the picture)."),
+    said("What runs all around the drawing, {name}, is taken for ground and not cut ({share:.0%} of the picture)."),
     said("Keep it as a layer"))
 _ANOTHER = 10
 """Cut-offs so near give the same regions on a drawing worth cutting (its long flat stretch is wider; common practice,

@@ -2112,7 +2112,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>fitted and lean sheets, and those on a base, reach so far under what covers them; without it 0, or what is proposed with the way</source>
-        <translation>eingepasste und sparsame Bögen und die auf einem Grundbogen reichen so weit unter das, was sie bedeckt; ohne Angabe 0 oder was mit der Art vorgeschlagen wird</translation>
+        <translation>eingepasste und sparsame Bögen und die auf einer Basis reichen so weit unter das, was sie bedeckt; ohne Angabe 0 oder was mit der Art vorgeschlagen wird</translation>
     </message>
     <message>
         <source>colour</source>
@@ -2148,7 +2148,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>on a base</source>
-        <translation>auf einem Grundbogen</translation>
+        <translation>auf einer Basis</translation>
     </message>
     <message>
         <source>as prepared now, the picture would be read otherwise</source>
@@ -2203,8 +2203,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>eine Farbe rund um die Zeichnung gilt als ihr Grund</translation>
     </message>
     <message>
-        <source>{name} runs all around the drawing, so it is taken for ground and not cut ({share:.0%} of the picture).</source>
-        <translation>{name} läuft rund um die Zeichnung, gilt daher als Grund und wird nicht geschnitten ({share:.0%} des Bildes).</translation>
+        <source>What runs all around the drawing, {name}, is taken for ground and not cut ({share:.0%} of the picture).</source>
+        <translation>Was rund um die Zeichnung läuft, {name}, gilt als Grund und wird nicht geschnitten ({share:.0%} des Bildes).</translation>
     </message>
     <message>
         <source>Keep it as a layer</source>
@@ -2372,7 +2372,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>one colour borders nearly all others: it is the base, cut once around, and the others lie on it</source>
-        <translation>eine Farbe grenzt an fast alle anderen: sie ist der Grundbogen, einmal umschnitten, und die anderen liegen darauf</translation>
+        <translation>eine Farbe grenzt an fast alle anderen: sie ist die Basis, einmal umschnitten, und die anderen liegen darauf</translation>
     </message>
     <message>
         <source>no colour carries the others, and whole sheets forgive most</source>
@@ -4172,7 +4172,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Base</source>
-        <translation>Grund</translation>
+        <translation>Basis</translation>
     </message>
     <message>
         <source>The lowest sheet whole, cut once around; every other fitted on it, a hair under its neighbours</source>
@@ -4448,7 +4448,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>One base to lay the rest on; forgives as much as the overlap.</source>
-        <translation>Ein Grundbogen, auf den der Rest gelegt wird; verzeiht so viel wie die Überlappung.</translation>
+        <translation>Eine Basis, auf die der Rest gelegt wird; verzeiht so viel wie die Überlappung.</translation>
     </message>
     <message>
         <source>Proposed: {0}.</source>
@@ -6283,7 +6283,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>on a base</source>
-        <translation>auf einem Grundbogen</translation>
+        <translation>auf einer Basis</translation>
     </message>
     <message>
         <source>Nodes</source>

@@ -35,7 +35,7 @@ class WaysTable(QTableWidget):
         corner = self.findChild(QAbstractButton)
         corner.setAccessibleName(self.tr("Figures of each way"))
         corner.setEnabled(False)
-        self.setStyleSheet(f"QHeaderView::section {{ padding: 3px 2px; font-size: {theme.text_px(11)}px; }}")
+        self.setStyleSheet(f"QHeaderView::section {{ padding: 3px 0px; font-size: {theme.text_px(11)}px; }}")
         self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
         self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
         self._label(True)
@@ -83,6 +83,8 @@ class WaysTable(QTableWidget):
         figures = self._figures(metric)
         self.setRowCount(len(figures))
         self.setVerticalHeaderLabels([name for name, _, _ in figures])
+        head = self.verticalHeader()
+        head.setFixedWidth(max(head.fontMetrics().horizontalAdvance(name) for name, _, _ in figures) + theme.px(6))
         for row, (_, tip, _) in enumerate(figures):
             self.verticalHeaderItem(row).setToolTip(tip)
         return figures
