@@ -94,7 +94,7 @@ def _with_shadows(soft, lit):
 
 def _between(share, ink):
     """Share of what is drawn that is neither ink nor paper, edges of strokes left out."""
-    dark = float(np.percentile(share[ink], 25))
-    middle = (share > dark + 0.4 * (1 - dark)) & (share < 1 - 0.25 * (1 - dark))
+    dark = float(np.percentile(share[ink], 10))
+    middle = (share > dark + 0.3 * (1 - dark)) & (share < 1 - 0.25 * (1 - dark))
     solid = cv2.erode(middle.astype(np.uint8), _EDGE, iterations=2)
     return float(cv2.dilate(solid, _EDGE, iterations=2).sum()) / max(float((middle | ink).sum()), 1.0)

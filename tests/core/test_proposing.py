@@ -1,0 +1,120 @@
+"""Which way of layering is proposed, which ground is left out, and that no piece is cut which nobody sees."""
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scipy import ndimage
+
+from sketchloom.core.judge.paper import page_of
+from sketchloom.core.layers import layering
+from sketchloom.core.layers.proposing import base_of, kept_laying, proposed_laying
+from sketchloom.core.layers.ways import BASED, LEAN, STACKED, WINDOWED
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.planar.planar_map import build_map
+from sketchloom.evaluate.tidying import ground_label
+from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.parts import PaletteEntry, Settled
+from sketchloom.recipe.settled import as_settled, carried, settled_with
+
+OUTLINED = np.array([[0, 9, 7, 60], [9, 0, 0, 0], [7, 0, 0, 0], [60, 0, 0, 0]], float)
+"""Boundaries of a dark outline, two fills and the ground: only the outline borders anything."""
+
+
+def proposed(boundary, light, **more):
+    given = {"shaded": False, "thick_mm": None, "paper": False, "overlap_mm": None, **more}
+    return proposed_laying(boundary, light, range(len(boundary) - 1), False, **given)
+
+
+def test_the_outline_is_the_base_and_the_rest_is_fitted_a_hair_under():
+    made = proposed(OUTLINED, [10, 60, 80])
+    assert (made.way, made.base) == (BASED, 0) and 0 < made.overlap_mm < 1 and made.why
+    assert proposed(OUTLINED, [10, 60, 80], thick_mm=3.0).overlap_mm == 0  # a hair of overlap would tilt thick sheets
+    assert proposed(OUTLINED, [10, 60, 80], shaded=True).way == STACKED
+
+
+def test_without_a_colour_that_carries_there_is_no_base():
+    even = np.array([[0, 5, 5, 9], [5, 0, 5, 9], [5, 5, 0, 9], [9, 9, 9, 0]], float)
+    assert base_of(even, [50, 60, 70], range(3), False) is None and proposed(even, [50, 60, 70]).way == LEAN
+    assert proposed(even, [50, 60, 70], paper=True).way == STACKED
+    assert base_of(OUTLINED, [10, 60, 80], (1, 2), False) is None  # the outline is asked to lie on top
+
+
+def test_what_was_proposed_before_stays_and_the_better_is_named():
+    now = proposed(OUTLINED, [10, 60, 80])
+    assert kept_laying(now, None, None) is now and kept_laying(now, BASED, None) is now
+    kept = kept_laying(now, LEAN, None)
+    assert (kept.way, kept.better) == (LEAN, BASED) and kept.overlap_mm > 0
+
+
+@st.composite
+def maps(draw):
+    return draw(st.lists(st.lists(st.integers(-1, 3), min_size=7, max_size=7), min_size=7, max_size=7))
+
+
+@given(maps(), st.sampled_from([STACKED, WINDOWED, BASED]))
+@settings(max_examples=60, deadline=None)
+def test_every_piece_shows_something_of_its_sheet_and_what_is_seen_stays(cells, way):
+    """Checked on the pixels, by a general library's components."""
+    cells = np.array(cells)
+    planar = build_map((np.kron(cells, np.ones((3, 3), int)) + 1).astype(np.uint8))
+    depth = planar.face_label.astype(int) - 1
+    shown = depth[planar.faces]
+    length = np.ones(planar.arc_count)
+    for level in range(4):
+        solid = layering.sheet_faces(planar, length, depth, level, way)[planar.faces]
+        part, count = ndimage.label(solid)
+        assert solid[shown == level].all() and not solid[shown < level].any()
+        if (shown == level).any() or count:
+            assert set(np.unique(part[solid])) == set(np.unique(part[shown == level]))
+
+
+def grounds(picture, hexes):
+    return ground_label(np.array(picture, np.uint8), tuple(PaletteEntry((h,)) for h in hexes))
+
+
+def test_ground_reaches_all_sides_and_is_no_frame():
+    around = np.zeros((60, 60), int)
+    around[20:40, 10:50] = 1
+    assert grounds(around, ("#ffffff", "#c83c32")) == 0 and grounds(around, ("#1a1a2e", "#c83c32")) == 0
+    three = around.copy()
+    three[40:] = 1  # hills along the whole lower side: the sky is no ground
+    assert grounds(three, ("#9ad0e8", "#3f8f5d")) is None
+    frame = np.zeros((60, 60), int)
+    frame[4:56, 4:56] = 1
+    frame[20:30, 20:30] = 2
+    assert grounds(frame, ("#5a2a10", "#f2e6c0", "#c83c32")) is None  # a border that belongs to the drawing
+    assert grounds(frame, ("#ffffff", "#f2e6c0", "#c83c32")) == 0  # the paper around a card
+
+
+def page(light=1.0, ink=(0.1, 0.1, 0.1), grey=None):
+    """Strokes on paper of 300 px in some light."""
+    share = np.ones((300, 300, 3))
+    share[60:240, 100:106] = share[60:66, 100:220] = share[200:206, 100:240] = ink
+    if grey is not None:
+        share[110:180, 130:210] = grey
+    return Picture(frozen_array(np.rint(245 * share * light).astype(np.uint8)))
+
+
+def test_a_page_is_a_page_in_any_light():
+    y, x = np.mgrid[:300, :300] / 300
+    shadow = 1 - 0.35 / (1 + np.exp(-(x + y - 1.1) * 14))
+    for light in (1.0, (1 - 0.3 * x)[..., None], shadow[..., None], np.array([1.0, 0.93, 0.8])):
+        assert page_of(page(light)) is not None
+    assert page_of(page(ink=(0.8, 0.1, 0.1))) is None  # red is a colour
+    assert page_of(page(grey=0.55)) is None  # a drawn grey ends at an edge
+
+
+@pytest.mark.parametrize(("changed", "cleared"), [
+    ({"colours": 3}, {"colours", "layering", "order"}), ({"reading": "tone"}, set(Settled.__dataclass_fields__)),
+    ({"smallest_mm": 2.0}, set()), ({"order": ("#112233",)}, {"order"}), ({"layering": "lean"}, {"layering", "order"}),
+    ({"ground": "keep"}, {"has_ground"}), ({"cut_off": 90}, {"cut_off"})])
+def test_a_choice_is_asked_anew_by_its_own_settings_alone(changed, cleared):
+    from dataclasses import replace
+
+    first = settled_with(Recipe(), Settled("colour", 5, 120, True, BASED, ("#112233", "#445566")))
+    after = carried(first, replace(Recipe(), **changed))
+    gone = {name for name in Settled.__dataclass_fields__
+            if getattr(after.settled, name) != getattr(first.settled, name)}
+    assert gone == cleared
+    assert as_settled(first).reading == "colour" and as_settled(first).colours == 5
