@@ -372,3 +372,15 @@ def test_narrow_places_are_listed_and_drawn(driver, gapped):
     driver.click("Show widths", gapped)
     assert bench._widths is None
     driver.window.show_stage(TRACE)
+
+
+def test_the_second_of_two_clicks_waits_for_the_first(driver, clean):
+    """The result of the first may still be on its way, on a slow machine or a large picture."""
+    bench, cleaning = driver.window.bench, driver.window.cleaning
+    QTest.mouseClick(bench, Qt.MouseButton.LeftButton, pos=at(driver, *share(LEFT)))
+    before, cleaning.desk = cleaning.desk, None
+    cleaning.tool.show_desk(None)
+    QTest.mouseDClick(bench, Qt.MouseButton.LeftButton, pos=at(driver, *share(LEFT)))
+    assert before is not None and len(recipe(driver).edits) == 1
+    driver.settled()
+    assert [seen(driver, p) for p in (LEFT, RIGHT, (150, 150))] == ["#1e3557", "#1e3557", "#c83c32"]

@@ -22,7 +22,7 @@ class Cleaning(QObject):
         super().__init__(bench)
         self._bench, self._session, self._panel = bench, session, panel
         self.desk: RegionDesk | None = None
-        self._of = self._before = None
+        self._of = self._before = self._alike_later = None
         self._is_seen = self._was_back = self._is_new = False
         self.tool = RegionTool(self._is_so, lambda: bench.source_image)
         self.tool.hint = self.tr("Point at a region.")
@@ -87,6 +87,9 @@ class Cleaning(QObject):
                 self._bridges.show_gaps(())  # those of another drawing; its own come in a moment
             self.desk = RegionDesk(shown.work, shown.index)
             self.tool.show_desk(self.desk)
+            later, self._alike_later = self._alike_later, None
+            if later is not None and self._before is not None and self._before.work.traced is shown.work.traced:
+                self._act_on_alike(later)
         if self.desk is not None and self._is_seen:
             self._show_only()
             self._show_widths()
@@ -226,6 +229,7 @@ class Cleaning(QObject):
     def _act_on_alike(self, face):
         """The first of two clicks acted on the region already; the second takes the rest along, the same way."""
         if self.desk is None:
+            self._alike_later = face
             return
         # like what it was before that first click
         known = self._before is not None and self._before.work.traced is self.desk.work.traced

@@ -32,6 +32,7 @@ class RegionTool(Tool):
         self.magnifies = True
         self.face = -1
         self._swept: list[int] = []
+        self._pressed = -1
         self._back = False
         self._at = None
         self._paths: dict[int, QPainterPath] = {}
@@ -64,7 +65,7 @@ class RegionTool(Tool):
     def press(self, frame: Frame, at: QPointF) -> None:
         face = self._face_at(frame, at)
         if face >= 0:
-            self._swept, self._back = [face], self._is_so(face)
+            self._swept, self._back, self._pressed = [face], self._is_so(face), face
             self.repaint.emit()
 
     def move(self, frame: Frame, at: QPointF, held: bool) -> None:
@@ -82,7 +83,8 @@ class RegionTool(Tool):
             self.acted.emit(swept, self._back)
 
     def double_click(self, frame: Frame, at: QPointF) -> None:
-        face = self._face_at(frame, at)
+        # the first of the two clicks may have its result still on the way
+        face = self._face_at(frame, at) if self.desk is not None else self._pressed
         if face >= 0:
             self.alike_wanted.emit(face)
 
