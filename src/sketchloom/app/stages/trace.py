@@ -81,9 +81,9 @@ class TracePanel(Panel):
     def _build_rest(self):
         self.rest = Box()
         self.rest.change.connect(self.change)
-        self.rest.add(*(self.rest.control(name) for name in ("ground", "smoothness", "exact_shapes")))
         self._ground_note = label("", "quiet")
-        self.rest.add(self._ground_note)
+        self.rest.add(self.rest.control("ground"), self._ground_note)
+        self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes")))
         self._boxes += (self.rest,)
         self.add(self.rest)
 

@@ -56,7 +56,7 @@ class WaysTable(QTableWidget):
             (
                 self.tr("Cut, {0}").format(far),
                 self.tr("Length of all cuts"),
-                lambda w: f"{cut(w.cut_mm):.2f}" if cut(w.cut_mm) < 100 else f"{cut(w.cut_mm):.0f}",
+                lambda w: f"{cut(w.cut_mm):.{2 if cut(w.cut_mm) < 10 else 1 if cut(w.cut_mm) < 100 else 0}f}",
             ),
             (self.tr("Film, cm²"), self.tr("Film or paper in all sheets"), lambda w: f"{w.film_mm2 / 100:.0f}"),
             (self.tr("Deep"), self.tr("Sheets on each other at the thickest spot"), lambda w: str(w.thickest)),
