@@ -117,18 +117,22 @@ class LayerStage:
         recipe = self.recipe
         if recipe.layering not in (PROPOSED, BASED):
             return Laying(recipe.layering, recipe.overlap_mm or 0.0)
-        used = [m for m in (recipe.material_of(e.key) for e in recipe.layers) if m is not None]
-        lowest = match_keys(recipe.order, [key for key, _ in groups])[:1] if recipe.order else []
-        held_up = {upper for upper, _ in above}
         light = srgb_to_lab(np.array([from_hex(recipe.edit_of(key).hex or key) for key, _ in groups]).reshape(-1, 3))
-        able = [n for n, (key, _) in enumerate(groups) if n not in held_up and (not lowest or key in lowest)]
+        able = self._may_lie_lowest(groups, above)
         if recipe.layering == BASED:
             return Laying(BASED, recipe.overlap_mm or 0.0, base_of(boundary, light[:, 0], able, full, must=True))
+        used = [m for m in (recipe.material_of(e.key) for e in recipe.layers) if m is not None]
         proposed = proposed_laying(
             boundary, light[:, 0], able, full, shaded=self.shaded,
             thick_mm=max((m.thickness_mm for m in used), default=None),
             paper=bool(used) and all(m.family in _PAPERS for m in used), overlap_mm=recipe.overlap_mm)
         return kept_laying(proposed, None if recipe.settled is None else recipe.settled.layering, recipe.overlap_mm)
+
+    def _may_lie_lowest(self, groups, above):
+        """Numbers of the colours that no rule holds above another; of an order the lowest alone."""
+        held_up = {upper for upper, _ in above}
+        lowest = match_keys(self.recipe.order, [key for key, _ in groups])[:1]
+        return [n for n, (key, _) in enumerate(groups) if n not in held_up and (not lowest or key in lowest)]
 
     def _proposed(self, planar, boundary, area, seen, above, way):
         """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""

@@ -300,11 +300,7 @@ class LayersPanel(Panel):
         }[way]
         self._way_note.setText(
             kind if not work.laying.why else self.tr("Proposed: {0}.").format(named(work.laying.why)) + " " + kind)
-        for part in (self._overlap, self._overlap_label):
-            part.setEnabled(
-                way in UNDER or any(e.layering in UNDER for e in work.recipe.layers)
-            )
-        self._overlap.show_value(work.laying.overlap_mm, unit)
+        self._show_overlap(work)
         self._line_art.explain("" if work.reading == "tone" else self.tr(
             "Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace."))
         if work.reading == "tone":
@@ -336,6 +332,11 @@ class LayersPanel(Panel):
                     format_length(min(narrow), unit, 2) if narrow else self.tr("none under 8 mm"),
                 ),
             ), known=not work.rough)
+
+    def _show_overlap(self, work):
+        for part in (self._overlap, self._overlap_label):
+            part.setEnabled(work.laying.way in UNDER or any(e.layering in UNDER for e in work.recipe.layers))
+        self._overlap.show_value(work.laying.overlap_mm, work.recipe.unit)
 
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""

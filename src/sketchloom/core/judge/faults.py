@@ -1,6 +1,6 @@
 """What is wrong with a picture that preparing can mend: how it lies, its light, its grain, its frame."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import cv2
 import numpy as np
@@ -76,9 +76,7 @@ def find_faults(picture: Picture, *, progress=QUIET) -> Faults:
     noise = noise_level(picture.local_range[::2, ::2])
     if picture.alpha is not None:
         return NONE
-    on_paper = page_of(picture) is not None
     border = _frame(view.rgb)
-    frame = border if on_paper and noise > 0 else None
     double = _double_gap(view.grey)
     double = None if double is None else double * picture.width / view.width
     if noise <= 0:  # dots of a screen are no grain: they can be all there is
@@ -88,18 +86,15 @@ def find_faults(picture: Picture, *, progress=QUIET) -> Faults:
         lambda: finding.find_page(picture) if border is None else None, lambda: finding.find_skew(picture.grey),
         lambda: grain.screen_period(picture.rgb), lambda: light.paper_light(view.rgb)))
     progress.step(2, 3, label)
-    if page is not None and _is_level(page):
-        page = None
-    if page is not None:  # nothing else can be judged with the table in the picture
+    if page is not None and not _is_level(page):  # nothing else can be judged with the table in the picture
         return Faults(page=page, screen_px=screen, blocks=_has_blocks(picture.grey))
-    leans = on_paper and abs(skew.degrees) >= _LEAST_SKEW_DEG and skew.sure >= _LEAST_SURE
-    return Faults(
-        skew_deg=skew.degrees if leans else None,
-        uneven_light=_unevenness(lit) if on_paper else None,
-        screen_px=screen, blocks=_has_blocks(picture.grey),
-        pale=_paleness(view, lit) if on_paper else None, frame=frame,
-        texture=_texture(view, lit) if on_paper and screen is None else None,
-        double_px=double if on_paper and screen is None else None)
+    found = Faults(screen_px=screen, blocks=_has_blocks(picture.grey))
+    if page_of(picture) is None:
+        return found
+    leans = abs(skew.degrees) >= _LEAST_SKEW_DEG and skew.sure >= _LEAST_SURE
+    found = replace(found, skew_deg=skew.degrees if leans else None, uneven_light=_unevenness(lit),
+                    pale=_paleness(view, lit), frame=border)
+    return found if screen is not None else replace(found, texture=_texture(view, lit), double_px=double)
 
 
 def _double_gap(grey):

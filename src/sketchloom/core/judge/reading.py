@@ -38,21 +38,25 @@ def proposed_reading(picture: Picture, fitness: Fitness, tree: ColourTree) -> st
     page = page_of(picture)
     if page is not None:
         return reading_of_page(page)
-    opaque = 1.0 if picture.alpha is None else max(float((picture.alpha >= 128).mean()), 1e-3)
-    shaded = fitness.shaded_share / opaque
-    flat = 1 - (1 - fitness.flat_share) / opaque
     colourless = fitness.chroma < 14
     third = float(tree.cost[-2]) if len(tree.cost) > 1 else 0.0
     two_tones = tree.proposed <= 2 or third < _THIRD_TONE
-    if unexplained_share(picture, tree) > _UNEXPLAINED and shaded > _LEAST_SHADED:
-        return "photo"
-    if shaded > _PHOTO_SHADED and flat < _PHOTO_FLAT and not (colourless and two_tones):
-        return "photo"
-    if colourless and not two_tones and shaded > _GREY_SHADED:
+    if _is_photo(picture, fitness, tree, colourless, two_tones):
         return "photo"
     if tree.transparent or not (colourless and two_tones):
         return "colour"
     return "line" if is_pen_drawing(picture.grey <= otsu_threshold(picture.grey)) else "tone"
+
+
+def _is_photo(picture, fitness, tree, colourless, two_tones) -> bool:
+    opaque = 1.0 if picture.alpha is None else max(float((picture.alpha >= 128).mean()), 1e-3)
+    shaded = fitness.shaded_share / opaque
+    flat = 1 - (1 - fitness.flat_share) / opaque
+    if unexplained_share(picture, tree) > _UNEXPLAINED and shaded > _LEAST_SHADED:
+        return True
+    if colourless:
+        return not two_tones and shaded > _GREY_SHADED
+    return shaded > _PHOTO_SHADED and flat < _PHOTO_FLAT
 
 
 def reading_of_page(page: Page) -> str:
