@@ -23,6 +23,9 @@ _BETWEEN, _LEAST_DEPTH = 0.06, 0.12
 """So much of what is drawn may lie between ink and paper, and ink takes at least so much of the light. This figure and
 those above were chosen on the sketches of `bench/proposals` that are not set aside, and on its drawings and photo-like
 pictures, none of which is paper."""
+_NEAR_INK, _NEAR_BARE = 0.2, 0.15
+"""Tones nearer to ink, or to paper, than these shares of the way are that (chosen like the figures above, and on a
+drawing in three flat greys, which are three sheets)."""
 _STROKE, _SHADE, _SHARP, _FEW = 0.03, 0.5, 0.02, 0.004
 """A second look closes strokes up to twice this share of the side; what then keeps so much of the light is in shadow,
 where its edges are soft: no more than the last share of all places change by more than the third figure a pixel (hands
@@ -95,6 +98,6 @@ def _with_shadows(soft, lit):
 def _between(share, ink):
     """Share of what is drawn that is neither ink nor paper, edges of strokes left out."""
     dark = float(np.percentile(share[ink], 10))
-    middle = (share > dark + 0.3 * (1 - dark)) & (share < 1 - 0.25 * (1 - dark))
+    middle = (share > dark + _NEAR_INK * (1 - dark)) & (share < 1 - _NEAR_BARE * (1 - dark))
     solid = cv2.erode(middle.astype(np.uint8), _EDGE, iterations=2)
     return float(cv2.dilate(solid, _EDGE, iterations=2).sum()) / max(float((middle | ink).sum()), 1.0)
