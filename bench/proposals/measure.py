@@ -123,11 +123,6 @@ def reading_of(picture, recipe: Recipe) -> str:
     return proposed_reading(whole, fitness.measure(whole), find_colours(whole))
 
 
-def ground_mask(work: Work) -> np.ndarray:
-    """(H, W) bool: pixels that no sheet is laid on because they are ground."""
-    return work.ground[work.traced.planar.faces]
-
-
 def near(one: str, other: str, delta: float = SAME) -> bool:
     """Whether two colours are one to the eye."""
     return bool(one and other) and float(

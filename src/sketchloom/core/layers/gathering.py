@@ -6,11 +6,11 @@ import cv2
 import numpy as np
 import scipy
 from scipy.sparse import csr_array
-from scipy.sparse.csgraph import connected_components, dijkstra
+from scipy.sparse.csgraph import dijkstra
 
 from sketchloom.core.base.colour import srgb_to_lab, to_hex
 from sketchloom.core.base.raster import counted
-from sketchloom.core.layers.layering import sheet_faces
+from sketchloom.core.layers.layering import cut_of, sheet_faces
 from sketchloom.core.layers.ways import COLOURS, NESTED, SIZE, TOUCHING
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -149,19 +149,6 @@ def ladder(planar: PlanarMap, arc_length, ink, rule: str, way: str, rgb=None, mo
         alike = int((same & (depth[pairs] >= 0).all(1)).sum())
         found.append(Rung(sheets, sum(n for _, n in cut), total, max(alone - total, 0.0), alike))
     return found
-
-
-def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
-    """Length of cutting and pieces of a sheet that is solid on some faces."""
-    solid = np.append(inside, False)
-    cut = float(np.asarray(arc_length)[solid[planar.left] != solid[planar.right]].sum())
-    both = solid[planar.left] & solid[planar.right]
-    graph = csr_array(
-        (np.ones(int(both.sum())), (planar.left[both], planar.right[both])), shape=(planar.face_count,) * 2
-    )
-    return cut, int(
-        connected_components(graph, directed=False, return_labels=False) - (~np.asarray(inside, bool)).sum()
-    )
 
 
 def mean_colours(planar: PlanarMap, faces, sheet, rgb) -> list[str]:

@@ -115,15 +115,17 @@ def stack_cost(planar: PlanarMap, arc_length, colour, order) -> tuple[float, int
         own = depth == k
         if own.any():
             solid = with_own(planar, depth >= k, own)
-            edge = np.append(solid, False)
-            cut += float(np.asarray(arc_length)[edge[planar.left] != edge[planar.right]].sum())
-            pieces += _count_pieces(planar, solid)
+            length, count = cut_of(planar, arc_length, solid)
+            cut, pieces = cut + length, pieces + count
             film += float(planar.face_area_px[solid].sum())
     return cut, pieces, film
 
 
-def _count_pieces(planar, solid):
-    return len(np.unique(_pieces(planar, solid)[solid]))
+def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
+    """Length of cutting and pieces of a sheet that is solid on some faces."""
+    edge = np.append(inside, False)
+    cut = float(np.asarray(arc_length)[edge[planar.left] != edge[planar.right]].sum())
+    return cut, len(np.unique(_pieces(planar, np.asarray(inside, bool))[inside]))
 
 
 def _pieces(planar, solid):
