@@ -164,6 +164,26 @@ def test_a_preview_judges_nothing(stopped):
     assert stopped.session.latest.work.picture.width <= COARSE_PX
 
 
+def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse):
+    """A change that fails, a save that fails, a file that cannot be written: each unsays that all is well."""
+    window = lighthouse.window
+    summary, trouble = window.findings._summary, lighthouse.session.trouble
+    window.findings.show_findings(())
+    assert summary.text() == "Nothing to look at."
+    trouble.emit("save", "The disk is full.")
+    assert "something failed" in summary.text()
+    window.notices.drop("save")
+    assert summary.text() == "Nothing to look at."
+    trouble.emit("write", "The disk is full.")
+    assert "something failed" in summary.text()
+    window.findings.stand_beside(False)
+    trouble.emit("evaluate", "This cannot be worked out.")
+    assert "not known" in summary.text()
+    window.notices.drop("evaluate")
+    assert "not known" in summary.text()  # until there is a result
+    lighthouse.settled()
+
+
 def test_after_a_cancelled_trace_release_says_what_is_there_and_offers_to_go_on(stopped, tmp_path):
     window = stopped.window
     window.show_stage(4)

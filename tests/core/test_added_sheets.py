@@ -7,6 +7,7 @@ import numpy as np
 import pytest
 import shapely
 
+import shapes
 import svgs
 from core.test_laying import RECIPE, SIZE
 from core.test_laying import work as work
@@ -15,6 +16,7 @@ from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import report
+from sketchloom.recipe.document import Recipe
 
 
 def test_an_underlay_lies_only_where_the_ground_would_shine_through(work):
@@ -63,3 +65,34 @@ def test_helper_cuts_are_in_every_file_and_figure(work):
     told = report.report_of(made, "x", {})["layering"]["weeding_cuts_mm"]
     assert told == pytest.approx(sum(length_mm(cuts) for cuts in made.weeding.values()), abs=0.01) and told > 500
     assert report.report_of(work, "x", {})["layering"]["weeding_cuts_mm"] == 0
+
+
+@pytest.mark.parametrize("kind", ["backing", "rim"])
+def test_colours_left_out_do_not_take_a_backing_with_them(work, kind):
+    """A cut contour around a picture that is printed is a job of its own."""
+    around = replace(RECIPE, rims=(Rim(3.0, kind),))
+    whole = Pipeline().evaluate(work.original, around)
+    (wanted,) = [x for x in whole.layers if x.plan.key == f"{kind} 1"]
+    keys = [plan.key for plan in whole.plans]
+    for gone in (keys[:1], keys[1:], keys):
+        recipe = around
+        for key in gone:
+            recipe = recipe.with_edit(key, left_out=True)
+        made = Pipeline().evaluate(work.original, recipe)
+        (same,) = [x for x in made.layers if x.plan.key == f"{kind} 1"]
+        assert same.outline.controls.tobytes() == wanted.outline.controls.tobytes()
+        assert len(made.layers) == 1 + len(keys) - len(gone)
+    files = svgs.layers(made, "x")
+    assert len(files) == 1 and not {"layer.empty"} & {f.code for f in made.findings}
+
+
+def test_a_colour_left_out_as_ground_has_no_backing():
+    """Paper that was not taken for ground by itself and is left out by hand."""
+    y, x = np.mgrid[:120, :160]
+    disc = np.hypot(x - 80, y - 60) < 30
+    pixels = np.where(disc[..., None], (30, 60, 120), (250, 250, 246)).astype(np.uint8)
+    recipe = Recipe(reading="colour", ground="keep", size_mm=80.0, rims=(Rim(2.0),))
+    work = Pipeline().evaluate(shapes.picture(pixels), recipe)
+    paper = max(work.plans, key=lambda plan: int(plan.hex[1:], 16)).key
+    made = Pipeline().evaluate(work.original, work.recipe.with_edit(paper, left_out=True))
+    assert made.layers[0].area_mm2 == pytest.approx(np.pi * 17**2, rel=0.02)

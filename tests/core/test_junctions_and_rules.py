@@ -1,5 +1,7 @@
 """Junctions where several colours meet, and the rules that yield findings."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 
@@ -110,6 +112,31 @@ def test_carriers(size_mm, said):
     found = [f.message for f in work.findings if f.code == "size.over_carrier"]
     assert (not found) if said is None else (len(found) == 1 and said in found[0])
     assert pytest.approx(292.1) == rules.CARRIER_MM
+
+
+def test_pieces_that_fit_one_by_one_are_not_too_wide():
+    """Letters spread over a page are laid on a carrier one by one."""
+    def letters(x, y):
+        return (abs(x - 20) < 15) & (abs(y - 20) < 15) | (abs(x - 140) < 15) & (abs(y - 130) < 15)
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(letters, 160), (30, 53, 87), (255, 255, 255)))
+    recipe = Recipe(reading="colour", size_mm=600.0)
+    found = {f.code: f.message for f in Pipeline().evaluate(picture, recipe).findings}
+    assert "size.over_carrier" not in found and "spread over" in found["size.spread"]
+    found = {f.code for f in Pipeline().evaluate(picture, replace(recipe, size_mm=1700.0)).findings}
+    assert "size.over_carrier" in found and "size.spread" not in found
+
+
+@pytest.mark.parametrize("tool", ["laser", "router"])
+def test_carriers_and_weeding_are_for_blades(tool):
+    def bar(x, y):
+        return (x > 2) & (x < 158) & (abs(y - 80) < 3) | (abs(x - 20) < 1) & (abs(y - 20) < 1)
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(bar, 160), (30, 53, 87), (255, 255, 255)))
+    recipe = Recipe(reading="colour", size_mm=400.0, smallest_mm=0.0, thin_mm=20.0)
+    told = {t: [f for f in Pipeline().evaluate(picture, replace(recipe, tool=t)).findings] for t in ("blade", tool)}
+    assert "size.over_carrier" in {f.code for f in told["blade"]}
+    assert not any(f.code.startswith("size.") for f in told[tool])
+    assert {"layer.thin", "layer.small_pieces"} <= {f.code for f in told[tool]}
+    assert not any("weed" in f.message for f in told[tool] if f.rule.stage == "layers")
 
 
 def test_nothing_left_stops():

@@ -200,6 +200,8 @@ class Window(QMainWindow):
         bench.cancelled.connect(session.cancel)
         bench.viewed.connect(self._show_zoom)
         self.findings.go_to.connect(self.go_to)
+        self.notices.troubled.connect(self.findings.stand_beside)
+        session.written.connect(lambda _: self.findings.stand_beside(self.notices.is_troubled))
         self.findings.mend.connect(session.mend)
         self.findings.mend_all.connect(self._mend_all)
         self.findings.see.connect(lambda _: self._show_dropped())
@@ -434,9 +436,10 @@ class Window(QMainWindow):
         for number, panel in enumerate(self.panels):
             panel.setEnabled(number in stages or (also and panel.isEnabled()))
 
-    def _show_unknown(self):
-        """A preview is shown, or nothing yet: what is to be looked at is not known."""
-        self.findings.show_unknown(self.tr("What there is to look at is known once the exact result is there."))
+    def _show_unknown(self, why=None):
+        """A preview is shown, or nothing of the last change: what is to be looked at is not known."""
+        self.findings.show_unknown(
+            why or self.tr("What there is to look at is known once the exact result is there."))
         self._show_states()
 
     def _show_states(self):
@@ -464,9 +467,12 @@ class Window(QMainWindow):
         if topic == "write":
             self.show_stage(RELEASE)
             self.panels[RELEASE].show_trouble(text)
+            self.findings.stand_beside(True)
         else:
             if topic == "evaluate":
                 self._let(SOURCE, TRACE, also=True)
+                self._show_unknown(self.tr("The last change could not be worked out; what there is to look at is not "
+                                           "known."))
             self._say(topic, "trouble", text)
 
     def _show_mishap(self, log):
@@ -489,6 +495,8 @@ class Window(QMainWindow):
         else:
             text = self.tr("Stopped. The bench shows the result before this change.")
         is_there = latest is not None and not latest.coarse
+        if is_there:
+            self._show_unknown(self.tr("Stopped: what there is to look at after the last change is not known."))
         self._say("stopped", "ask", text, (
             (self.tr("Trace again") if is_there else self.tr("Trace it now"), self.session.evaluate),))
 

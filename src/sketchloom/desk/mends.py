@@ -10,6 +10,7 @@ import numpy as np
 
 from sketchloom.core.edits.decisions import DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.layers.pieces import extents_of
 from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
@@ -57,7 +58,8 @@ def mended_all(code: str, work: Work) -> Recipe | None:
         plans = {layer.plan.key: layer.plan for layer in work.layers}
         todo = [
             thin_found(
-                plans[one.key], (one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px), one.width_mm, recipe.thin_mm
+                plans[one.key], (one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px), one.width_mm, recipe.thin_mm,
+                recipe.tool,
             )
             for one in narrow.narrow_places(work, _MANY)
             if one.width_mm < recipe.thin_mm
@@ -207,7 +209,7 @@ def _apart(finding, work):
 
 @mend_of("size.over_carrier")
 def _to_carrier(_, work):
-    return _with_width(work, work.size_mm[0] * CARRIER_MM / max(_extent_mm(work)))
+    return _with_width(work, work.size_mm[0] * CARRIER_MM / _extent_mm(work))
 
 
 def _with_width(work, width_mm):
@@ -215,13 +217,9 @@ def _with_width(work, width_mm):
 
 
 def _extent_mm(work):
-    """Width and height of the largest layer; the base holds all others in a stack."""
-    widest = highest = 0.0
-    for layer in work.layers:
-        ends = layer.outline.controls[:, [0, 3]].reshape(-1, 2)
-        size = (ends.max(0) - ends.min(0)) * work.mm_per_px
-        widest, highest = max(widest, float(size[0])), max(highest, float(size[1]))
-    return widest, highest
+    """The longest side of the largest piece."""
+    sides = (high - low for low, high in (extents_of(layer.outline) for layer in work.layers))
+    return max(float(side.max(initial=0.0)) for side in sides) * work.mm_per_px
 
 
 # -- what was proposed at first --------------------------------------------------------------------

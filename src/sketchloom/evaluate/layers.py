@@ -18,6 +18,7 @@ from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
 from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED, WINDOWED
+from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.evaluate.segmentation import Segmentation
@@ -104,7 +105,7 @@ class LayerStage:
             with_widths=self.measured,
             keep=self._kept_for(traced),
         )
-        layers = self._with_rims(traced, plans, depth, layers, laying.way)
+        layers = self._with_rims(traced, plans, depth, layers, laying.way, self._together(planar, of_face, depth))
         def stacked(order):
             return layering.stack_cost(planar, traced.arc_length_px, seen, order)[0]
         proposed = replace(proposed, length=stacked(proposed.order))
@@ -152,12 +153,22 @@ class LayerStage:
         )
         return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
 
-    def _with_rims(self, traced, plans, depth, layers, way):
+    def _together(self, planar, of_face, depth):
+        """(F,) bool: what a backing or a rim of everything goes around: what is cut and what is left out within it.
+
+        Colours left out that reach the picture's edge are as ground, unless nothing else is there.
+        """
+        outer = np.zeros(planar.face_count, bool)
+        outer[planar.right[planar.left == OUTSIDE]] = True
+        within = (depth >= 0) | ((of_face >= 0) & ~outer)
+        return within if within.any() else of_face >= 0
+
+    def _with_rims(self, traced, plans, depth, layers, way, together):
         """Backings below, rims and inner lines above the other sheets."""
         keep, below, above = self._kept_for(traced), [], []
         for number, rim in enumerate(self.recipe.rims):
             at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
-            inside = depth >= 0 if rim.of is None else depth == at
+            inside = together & (depth >= 0 if rim.kind == UNDERLAY else True) if rim.of is None else depth == at
             if at is not None and rim.kind != UNDERLAY:  # the sheet as it is cut, under what covers it too
                 inside = layering.sheet_faces(
                     traced.planar,

@@ -60,6 +60,7 @@ class FindingsLine(QFrame):
         self._area.hide()
         outer.addWidget(self._area)
         self._findings: tuple = ()
+        self._is_known, self._troubled = True, False
         self.show_findings(())
 
     def show_findings(self, findings) -> None:
@@ -67,19 +68,25 @@ class FindingsLine(QFrame):
         ordered = tuple(sorted(findings, key=lambda f: _RANK[f.severity]))
         if ordered and ordered == self._findings:
             return
-        self._findings = ordered
+        self._findings, self._is_known = ordered, True
         self._summarise()
         if self._area.isVisible():
             self._fill()
 
     def show_unknown(self, text: str) -> None:
         """Say why nothing is known."""
-        self._findings = ()
+        self._findings, self._is_known = (), False
         self._icon.setPixmap(theme.icon("info-circle", theme.WOAD).pixmap(theme.size(18, 18)))
         self._summary.setText(text)
         self._summary.setToolTip("")
         self._fold.setChecked(False)
         self._fold.setEnabled(False)
+
+    def stand_beside(self, troubled: bool) -> None:
+        """Whether a message of something that failed stands: then not all is well."""
+        self._troubled = troubled
+        if self._is_known:
+            self._summarise()
 
     def toggle(self) -> None:
         """Fold or unfold the list."""
@@ -88,8 +95,11 @@ class FindingsLine(QFrame):
 
     def _summarise(self):
         if not self._findings:
-            self._icon.setPixmap(theme.icon("circle-check", theme.MOSS).pixmap(theme.size(18, 18)))
-            self._summary.setText(self.tr("Nothing to look at."))
+            icon, colour = ("info-circle", theme.WOAD) if self._troubled else ("circle-check", theme.MOSS)
+            self._icon.setPixmap(theme.icon(icon, colour).pixmap(theme.size(18, 18)))
+            self._summary.setText(self.tr("Nothing to look at in the result; something failed, see its message.")
+                                  if self._troubled else self.tr("Nothing to look at."))
+            self._summary.setToolTip("")
             self._fold.setChecked(False)
             self._fold.setEnabled(False)
             return

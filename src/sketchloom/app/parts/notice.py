@@ -1,7 +1,8 @@
 """A strip above the bench that says one thing and offers what to do about it."""
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QSizePolicy, QToolButton, QVBoxLayout
+from shiboken6 import isValid
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button
@@ -18,6 +19,7 @@ class Notice(QFrame):
 
     def __init__(self, kind: str, text: str, actions=(), on_close=None):
         super().__init__()
+        self.kind = kind
         self.setObjectName(f"notice_{kind}")
         self.setAccessibleName(text)
         row = QHBoxLayout(self)
@@ -49,6 +51,9 @@ class Notice(QFrame):
 class Notices(QFrame):
     """The strips that stand at present, the newest at the bottom; one of a kind and topic."""
 
+    troubled = Signal(bool)
+    """Whether one of those that stand tells of something that failed."""
+
     def __init__(self):
         super().__init__()
         self._column = QVBoxLayout(self)
@@ -63,6 +68,7 @@ class Notices(QFrame):
         self._by_topic[topic] = notice
         notice.destroyed.connect(lambda *_: self._forget(topic, notice))
         self._column.addWidget(notice)
+        self._tell()
         return notice
 
     def drop(self, topic: str) -> None:
@@ -70,6 +76,7 @@ class Notices(QFrame):
         if notice is not None:
             notice.hide()
             notice.deleteLater()
+            self._tell()
 
     def text_of(self, topic: str) -> str | None:
         """What is said on a topic at present."""
@@ -79,3 +86,12 @@ class Notices(QFrame):
     def _forget(self, topic, notice):
         if self._by_topic.get(topic) is notice:
             del self._by_topic[topic]
+            self._tell()
+
+    @property
+    def is_troubled(self) -> bool:
+        return any(notice.kind == "trouble" for notice in self._by_topic.values())
+
+    def _tell(self):
+        if isValid(self):  # strips go after their window, too
+            self.troubled.emit(self.is_troubled)

@@ -34,6 +34,17 @@ def pieces_of(outline: Outline) -> list[Outline]:
     return [_of_rings(outline, rings[int(n)]) for n in outer]
 
 
+def extents_of(outline: Outline) -> tuple[np.ndarray, np.ndarray]:
+    """Left top and right bottom, (P, 2) px each, of the boxes of an outline's pieces (of its strokes, for a pen)."""
+    ends = outline.controls[:, [0, 3]]
+    if not len(ends):
+        return np.empty((0, 2)), np.empty((0, 2))
+    low = np.minimum.reduceat(ends.min(1), outline.starts[:-1])
+    high = np.maximum.reduceat(ends.max(1), outline.starts[:-1])
+    outer = ~outline.hole
+    return low[outer], high[outer]
+
+
 def _of_rings(outline, numbers):
     segments, starts = ragged.take(outline.starts, numbers)
     return Outline(

@@ -5,9 +5,11 @@ import numpy as np
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
+from sketchloom.core.layers.pieces import extents_of
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import CLEAN, LAYERS, NOTE, RELEASE, STOP, TRACE, WARN, rule
+from sketchloom.core.sheets.material import BLADE
 
 CARRIER_MM = 11.5 * MM_PER_IN
 """A 12 in carrier cuts about 11.5 in across (trade)."""
@@ -103,7 +105,9 @@ SHAPE_IDLE = rule(
 )
 THIN = rule(
     "layer.thin", WARN, LAYERS, said("a shape is narrower than the smallest width"),
-    said("Only {width:.2f} mm wide here, under {limit:g} mm; it may tear in cutting or weeding."), said("Thicken here"))
+    {"": said("Only {width:.2f} mm wide here, under {limit:g} mm; it may tear in cutting or weeding."),
+     "hard": said("Only {width:.2f} mm wide here, under {limit:g} mm; it may break in cutting or handling.")},
+    said("Thicken here"))
 POINT = rule(
     "layer.point",
     NOTE,
@@ -124,6 +128,8 @@ SMALL_PIECES = rule(
     {
         "one": said("1 piece is smaller than a dot of {limit:g} mm: too small to weed or to stick."),
         "many": said("{count} pieces are smaller than a dot of {limit:g} mm: too small to weed or to stick."),
+        "hard": said("Pieces smaller than a dot of {limit:g} mm: {count}. Too small to hold while they are cut; they come "
+                     "loose."),
     },
     said("Drop them"),
 )
@@ -149,17 +155,23 @@ OVER_CARRIER = rule(
 )
 
 
+SPREAD = rule(
+    "size.spread", NOTE, RELEASE, said("the pieces of a layer lie farther apart than a carrier cuts"),
+    said("Its pieces lie spread over {width:.0f} × {height:.0f} mm, and a 12 in carrier cuts {carrier:.0f} mm; each of "
+         "them fits. Lay them nearer to each other, or write a file for each design."))
+
+
 def _count(number: int) -> str:
     return "one" if number == 1 else "many"
 
 
-def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order):
+def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order, tool=BLADE):
     """Findings of a design: small details, thin places, oversize layers.
 
     Parameters
     ----------
     layers : finished layers. ``dropped`` (K, 3) as of ``merge_small``. ``entries`` the
-        palette, ``faces_of_label`` how many faces each entry has.
+        palette, ``faces_of_label`` how many faces each entry has. tool : what cuts.
     """
     found = []
     if len(dropped):
@@ -173,8 +185,10 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
         found.append(EMPTY.found())
     if not exact_order:
         found.append(ORDER_ESTIMATED.found())
+    # weeding and carriers are for blades
+    checks = (_thin, _points, _small_pieces, _oversize) if tool == BLADE else (_thin_of_hard, _small_of_hard)
     for layer in layers:
-        for check in (_thin, _points, _small_pieces, _oversize):
+        for check in checks:
             found += check(layer, thin_mm, mm_per_px)
     return tuple(found)
 
@@ -214,16 +228,24 @@ def stretch_mm(thin_mm: float) -> float:
     return max(4.0, 3 * thin_mm)
 
 
-def thin_found(plan, at, width_mm: float, limit_mm: float):
+def thin_found(plan, at, width_mm: float, limit_mm: float, tool: str = BLADE):
     """The finding of one narrow place."""
-    return THIN.found(plan=plan, at=at, width=width_mm, limit=limit_mm)
+    return THIN.found("" if tool == BLADE else "hard", plan=plan, at=at, width=width_mm, limit=limit_mm)
 
 
-def _thin(layer, thin_mm, mm_per_px):
+def _thin(layer, thin_mm, mm_per_px, tool=BLADE):
     """The narrowest place of each stretch under the limit, worst first."""
     widths = layer.widths
     for worst in apart(widths, thin_mm / mm_per_px, stretch_mm(thin_mm) / mm_per_px, _PLACES):
-        yield thin_found(layer.plan, widths.xy[worst], float(widths.width[worst]) * mm_per_px, thin_mm)
+        yield thin_found(layer.plan, widths.xy[worst], float(widths.width[worst]) * mm_per_px, thin_mm, tool)
+
+
+def _thin_of_hard(layer, thin_mm, mm_per_px):
+    return _thin(layer, thin_mm, mm_per_px, "")
+
+
+def _small_of_hard(layer, thin_mm, mm_per_px):
+    return _small_pieces(layer, thin_mm, mm_per_px, "hard")
 
 
 def _points(layer, thin_mm, mm_per_px):
@@ -237,7 +259,7 @@ def _points(layer, thin_mm, mm_per_px):
                           sharpest=float(np.degrees(opening)))
 
 
-def _small_pieces(layer, thin_mm, mm_per_px):
+def _small_pieces(layer, thin_mm, mm_per_px, case=""):
     """Pieces that a disc as wide as the smallest width would cover."""
     outline = layer.outline
     if outline.pen_px is not None:
@@ -245,22 +267,29 @@ def _small_pieces(layer, thin_mm, mm_per_px):
     small = np.flatnonzero(~outline.hole & (outline.area_px * mm_per_px**2 < np.pi / 4 * thin_mm**2))
     if len(small):
         at = outline.controls[outline.starts[small[outline.area_px[small].argmin()]], 0]
-        yield SMALL_PIECES.found(_count(len(small)), plan=layer.plan, at=at, count=len(small), limit=thin_mm)
+        yield SMALL_PIECES.found(case or _count(len(small)), plan=layer.plan, at=at, count=len(small), limit=thin_mm)
 
 
 def _oversize(layer, _, mm_per_px):
-    points = layer.outline.controls[:, [0, 3]].reshape(-1, 2)
-    low, high = points.min(0), points.max(0)
-    width, height = ((high - low) * mm_per_px).tolist()
-    short, long = min(width, height), max(width, height)
-    if long <= CARRIER_MM:
+    """The largest piece that no carrier takes; pieces that fit are laid on it one by one."""
+    low, high = extents_of(layer.outline)
+    if not len(low) or (high.max(0) - low.min(0)).max() * mm_per_px <= CARRIER_MM:
         return
-    fits_long = short <= CARRIER_MM and long <= LONG_CARRIER_MM
+    size = (high - low) * mm_per_px
+    worst = int(size.max(1).argmax())
+    if size[worst].max() <= CARRIER_MM:
+        width, height = ((high.max(0) - low.min(0)) * mm_per_px).tolist()
+        yield SPREAD.found(plan=layer.plan, at=high.max(0), width=width, height=height, carrier=CARRIER_MM)
+        return
+    fits = (size.min(1) <= CARRIER_MM) & (size.max(1) <= LONG_CARRIER_MM)
+    if not fits.all():
+        worst = int(np.where(fits, 0.0, size.max(1)).argmax())
+    width, height = size[worst].tolist()
     yield OVER_CARRIER.found(
-        "long" if fits_long else "none",
+        "long" if fits.all() else "none",
         plan=layer.plan,
-        at=high,
-        severity=NOTE if fits_long else None,
+        at=high[worst],
+        severity=NOTE if fits.all() else None,
         width=width,
         height=height,
         carrier=CARRIER_MM,
