@@ -99,6 +99,29 @@ class Person:
         QTest.mouseClick(listing.viewport(), Qt.MouseButton.LeftButton, modifier, listing.visualRect(index).center())
         pause(5)
 
+    def row_twice(self, listing, number):
+        """A double click on a row."""
+        self.row(listing, number)
+        rect = listing.visualRect(listing.model().index(number, 0))
+        QTest.mouseDClick(listing.viewport(), Qt.MouseButton.LeftButton, pos=rect.center())
+        pause(20)
+
+    def type_over(self, listing, text, ends_with="Return"):
+        """A text in the field that a list has open over one of its rows, and the key that ends it."""
+        self.gestures += 1
+        wait(lambda: listing.findChildren(QLineEdit), 5, "a field to name it")
+        field = listing.findChildren(QLineEdit)[-1]
+        QTest.keyClicks(field, text)
+        QTest.keyClick(field, getattr(Qt.Key, f"Key_{ends_with}"))
+        pause(20)
+
+    def carry(self, listing, number, to):
+        """A row of a list dragged to another place."""
+        self.gestures += 1
+        model = listing.model()
+        model.moveRow(listing.rootIndex(), number, listing.rootIndex(), to + (to > number))
+        pause(20)
+
     def tick(self, listing, number):
         """The box before a row."""
         self._reach(listing)

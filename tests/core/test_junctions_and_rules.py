@@ -132,7 +132,7 @@ def test_carriers_and_weeding_are_for_blades(tool):
         return (x > 2) & (x < 158) & (abs(y - 80) < 3) | (abs(x - 20) < 1) & (abs(y - 20) < 1)
     picture = shapes.picture(shapes.colour_of(shapes.cover_of(bar, 160), (30, 53, 87), (255, 255, 255)))
     recipe = Recipe(reading="colour", size_mm=400.0, smallest_mm=0.0, thin_mm=20.0)
-    told = {t: [f for f in Pipeline().evaluate(picture, replace(recipe, tool=t)).findings] for t in ("blade", tool)}
+    told = {t: Pipeline().evaluate(picture, replace(recipe, tool=t)).findings for t in ("blade", tool)}
     assert "size.over_carrier" in {f.code for f in told["blade"]}
     assert not any(f.code.startswith("size.") for f in told[tool])
     assert {"layer.thin", "layer.small_pieces"} <= {f.code for f in told[tool]}

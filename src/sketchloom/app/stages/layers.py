@@ -2,25 +2,18 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor, QKeySequence, QShortcut
-from PySide6.QtWidgets import (
-    QAbstractItemView,
-    QColorDialog,
-    QComboBox,
-    QLineEdit,
-    QListWidget,
-    QListWidgetItem,
-)
+from PySide6.QtWidgets import QColorDialog, QComboBox, QLineEdit
 
-from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
-from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, counted, label, plain_tip, swatch
+from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, label, swatch
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
+from sketchloom.app.stages.layering.sheet_list import NAME_MOST, SheetList
 from sketchloom.app.stages.layering.ways_table import WaysTable
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
@@ -31,9 +24,6 @@ from sketchloom.evaluate.sheet_order import grouped_by_sheet
 from sketchloom.files.user_data import materials
 from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
-
-_KEY = Qt.ItemDataRole.UserRole
-_ROW_PX = 42
 
 
 class LayersPanel(Panel):
@@ -108,11 +98,9 @@ class LayersPanel(Panel):
             self._compared,
             (self._apart, self._section),
         )
-        self._list = QListWidget()
-        self._list.setAccessibleName(self.tr("Layers, the uppermost first"))
-        self._list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
-        self._list.setIconSize(theme.size(22, 22))
-        self._list.model().rowsMoved.connect(self._take_order)
+        self._list = SheetList()
+        self._list.ordered.connect(self._take_order)
+        self._list.named.connect(self._take_name)
         self._list.currentItemChanged.connect(lambda *_: self._show_current())
         for keys, up in (
             ("Ctrl+Up", True),
@@ -120,7 +108,7 @@ class LayersPanel(Panel):
         ):  # the list itself would take the keys as moves of its mark
             shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
             shortcut.activated.connect(lambda u=up: self.move_current(u))
-        self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓)."), "quiet"), self._list)
+        self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name."), "quiet"), self._list)
         self.orders = OrderBox()
         self.orders.change.connect(self.change)
         self.selected.connect(self.orders.show_chosen)
@@ -146,7 +134,7 @@ class LayersPanel(Panel):
         self.section(self.tr("Chosen layer"))
         self._name = QLineEdit()
         self._name.setAccessibleName(self.tr("Name of the layer"))
-        self._name.setMaxLength(60)
+        self._name.setMaxLength(NAME_MOST)
         self._name.editingFinished.connect(self._rename)
         self._colour = button(self.tr("Cut colour…"), tip=self.tr("The colour of the sheet this layer is cut from"))
         self._colour.clicked.connect(self._recolour)
@@ -311,7 +299,8 @@ class LayersPanel(Panel):
             self._compared.clear_figures()
         elif self._ways_of is not work:
             self._compared.fade()
-        self._fill(work, unit)
+        self._list.show_sheets(work, self._recipe or work.recipe)
+        self._show_current()
         self._show_order(work, unit)
         area = sum(x.area_mm2 for x in work.layers)
         narrow = [x.min_feature_mm for x in work.layers if x.min_feature_mm is not None]
@@ -353,42 +342,6 @@ class LayersPanel(Panel):
         self._way.show_value(way)
         self._compared.mark(way)
 
-    def _fill(self, work, unit):
-        current = self._list.currentItem().data(_KEY) if self._list.currentItem() else None
-        layers = {layer.plan.key: layer for layer in work.layers}
-        cuts = dict(zip(layers, work.sheet_cuts_mm, strict=False))
-        self._list.blockSignals(True)
-        self._list.clear()
-        for place in range(len(work.plans) - 1, -1, -1):
-            plan = work.plans[place]
-            layer = layers.get(plan.key)
-            if layer is None:
-                figures = self.tr("left out") if plan.left_out else self.tr("nothing to cut")
-            elif work.rough:
-                figures = UNKNOWN
-            else:
-                figures = self.tr("{0}, {1}").format(
-                    counted(layer.outline.pieces, self.tr("1 piece"), self.tr("{0} pieces")),
-                    format_length(cuts[plan.key], unit, 0),
-                )
-            role = self.tr(" · base") if place == 0 else ""
-            edit = (self._recipe or work.recipe).edit_of(plan.key)
-            role += self.tr(" · locked") if edit.locked else ""
-            role += self.tr(" · hidden") if edit.hidden else ""
-            role += self.tr(" · {0}").format(edit.group) if edit.group else ""
-            item = QListWidgetItem(swatch(plan.hex), f"{place + 1}  {plan.name}{role}\n{figures}")
-            item.setData(_KEY, plan.key)
-            item.setSizeHint(QSize(0, theme.px(_ROW_PX)))
-            item.setToolTip(plain_tip(plan.name))
-            if layer is None:
-                item.setForeground(QColor("#5a5145"))
-            self._list.addItem(item)
-            if plan.key == current:
-                self._list.setCurrentItem(item)
-        self._list.blockSignals(False)
-        self._list.setFixedHeight(theme.px(min(max(_ROW_PX * self._list.count() + 6, 2 * _ROW_PX), 7 * _ROW_PX)))
-        self._show_current()
-
     def _take_way(self, way):
         """Take a way with the overlap that is shown, proposed or not."""
         overlap = self._recipe.overlap_mm
@@ -428,8 +381,7 @@ class LayersPanel(Panel):
         self._order_note.setText(text)
 
     def _current(self):
-        item = self._list.currentItem()
-        key = item.data(_KEY) if item else None
+        key = self._list.current_key()
         return next((p for p in self._work.plans if p.key == key), None) if self._work else None
 
     def _show_current(self):
@@ -487,9 +439,7 @@ class LayersPanel(Panel):
         self.selected.emit(plan.key if plan else None)
 
     def select(self, key: str) -> None:
-        for row in range(self._list.count()):
-            if self._list.item(row).data(_KEY) == key:
-                self._list.setCurrentRow(row)
+        self._list.select(key)
 
     # -- edits -------------------------------------------------------------------------
 
@@ -521,7 +471,7 @@ class LayersPanel(Panel):
             self._edit(self.tr("group of a layer"), group=text)
 
     def _keys_from_base(self):
-        return tuple(self._list.item(r).data(_KEY) for r in range(self._list.count() - 1, -1, -1))
+        return tuple(reversed(self._list.keys()))
 
     def _take_order(self, *_):
         self._emit(self.tr("order"), order=self._keys_from_base())
@@ -584,7 +534,10 @@ class LayersPanel(Panel):
         plan = self._current()
         text = self._name.text().strip()
         if plan is not None and text != plan.name:
-            self._edit(self.tr("layer name"), name=text or None)
+            self._take_name(plan.key, text)
+
+    def _take_name(self, key, text):
+        self.change.emit(self._recipe.with_edit(key, name=text or None), self.tr("layer name"), "")
 
     def _recolour(self):
         plan = self._current()

@@ -6,6 +6,8 @@ from sketchloom.core.base import setting
 from sketchloom.core.base.setting import check_all
 
 BACKING, RIM, INNER, UNDERLAY = KINDS = ("backing", "rim", "inner", "underlay")
+USUAL_MM = {BACKING: 3.0, RIM: 3.0, INNER: 3.0, UNDERLAY: 0.4}
+"""Distances that each begins with (common practice, no source: an underlay keeps back by about what laying is off)."""
 MAX_DISTANCE_MM = 200.0
 """No rim is wider; a guard against hostile files."""
 

@@ -128,8 +128,7 @@ SMALL_PIECES = rule(
     {
         "one": said("1 piece is smaller than a dot of {limit:g} mm: too small to weed or to stick."),
         "many": said("{count} pieces are smaller than a dot of {limit:g} mm: too small to weed or to stick."),
-        "hard": said("Pieces smaller than a dot of {limit:g} mm: {count}. Too small to hold while they are cut; they come "
-                     "loose."),
+        "hard": said("Pieces smaller than a dot of {limit:g} mm: {count}, too small to hold while cut."),
     },
     said("Drop them"),
 )

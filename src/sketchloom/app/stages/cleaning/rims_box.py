@@ -10,7 +10,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
-from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, Rim, rim_key
+from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, USUAL_MM, Rim, rim_key
 from sketchloom.files.user_data import materials
 
 
@@ -19,7 +19,7 @@ class RimsBox(Box):
 
     def __init__(self):
         super().__init__()
-        self._new = Rim(3.0)
+        self._new = Rim(USUAL_MM[BACKING])
         self._kind = Choice(
             (
                 (BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
@@ -36,7 +36,7 @@ class RimsBox(Box):
             ),
             self.tr("Kind"),
         )
-        self._kind.chosen.connect(lambda kind: self._set(kind=kind))
+        self._kind.chosen.connect(self._take_kind)
         self._of = QComboBox()
         self._of.setAccessibleName(self.tr("What it goes around"))
         self._of.activated.connect(lambda _: self._set(of=self._of.currentData()))
@@ -73,6 +73,11 @@ class RimsBox(Box):
             self.kept,
         )
         self._show_new()
+
+    def _take_kind(self, kind):
+        """A distance that was not chosen goes with the kind."""
+        usual = self._new.distance_mm == USUAL_MM[self._new.kind]
+        self._set(kind=kind, distance_mm=USUAL_MM[kind] if usual else self._new.distance_mm)
 
     def _set(self, **changes):
         self._new = replace(self._new, **changes)
