@@ -43,7 +43,7 @@ def _cut_off_ratio(number):
             return np.inf
         return measure.both_ways(lines, truth.boundary)[0]
 
-    proposed = count_cut_offs(picture.grey).proposed
+    proposed = count_cut_offs(picture.grey).proposed()
     tried = {c: error(c) for c in range(28, 240, _STEP)}
     near = min(tried, key=tried.get)
     tried |= {c: error(c) for c in range(near - 6, near + 7, 2)}

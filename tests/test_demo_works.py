@@ -57,4 +57,4 @@ def test_the_pencil_sketch_has_its_page_found_and_a_cut_off_between_pencil_and_p
     flat = prepared(picture, Preparation(page=page, level_light=True))
     cut_offs = count_cut_offs(flat.grey)
     # pencil covers about 5 % of the sheet; its own grain has quiet cut-offs that show far less
-    assert 0.03 < cut_offs.ink[cut_offs.proposed] < 0.08
+    assert 0.03 < cut_offs.ink[cut_offs.proposed()] < 0.08

@@ -164,25 +164,20 @@ def emblem(person):
     Image.fromarray(picture).save(path)
     person.driver.open(path)
     person.gestures = 0
-    work = person.settled()
+    every = person.settled()
     person.stage("Layers")
-    panel = person.window.panels[3]
-    person.choose(panel._laid_on, "Black shirt")
+    person.choose(person.window.panels[3]._laid_on, "Black shirt")
     person.settled()
-    dark = next(plan for plan in work.plans if plan.hex < "#8")
-    person.row(panel._list, panel._list.keys().index(dark.key))
-    person.click("Leave out", panel)
+    findings = person.window.findings
+    person.press(findings._fold)
+    person.click("Leave it out", findings)
     person.settled()
-    person.stage("Clean")
-    box = person.window.panels[2].rims
-    person.fold("Backing and rim")
-    person.click("Underlay", box)
-    person.click("Add it", box)
+    person.click("Lay white under", findings)
     work = person.settled()
     _, _, sheets = _written(person)
     names = [layer.plan.name for layer in work.layers]
     assert len(sheets) == 2 and (sheets[0] & ~sheets[1]).sum() == 0, "white shows beside the colour"
-    return f"{names} of {len(work.plans)} colours; {work.layers[0].outline.holes} worn holes in the white"
+    return f"{names} of {len(every.plans)} colours; {work.layers[0].outline.holes} worn holes in the white"
 
 
 def page(person):

@@ -14,6 +14,8 @@ from core.test_laying import work as work
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.weeding import length_mm, weeding_cuts
 from sketchloom.core.shapes.polygons import area_of_outline
+from sketchloom.core.sheets.material import shipped
+from sketchloom.desk.mends import mended
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import report
 from sketchloom.recipe.document import Recipe
@@ -96,3 +98,19 @@ def test_a_colour_left_out_as_ground_has_no_backing():
     paper = max(work.plans, key=lambda plan: int(plan.hex[1:], 16)).key
     made = Pipeline().evaluate(work.original, work.recipe.with_edit(paper, left_out=True))
     assert made.layers[0].area_mm2 == pytest.approx(np.pi * 17**2, rel=0.02)
+
+
+def test_a_dark_shirt_shines_through_light_film_until_white_lies_under_it(work):
+    def asked(recipe):
+        made = Pipeline().evaluate(work.original, recipe)
+        return made, [f for f in made.findings if f.code == "layer.shines_through"]
+    fitted = replace(RECIPE, layering="fitted")
+    assert not asked(fitted)[1] and not asked(replace(fitted, laid_on="#ffffff"))[1]
+    made, (said,) = asked(replace(fitted, laid_on="#141414"))
+    assert "3 lighter sheets" in said.message
+    after, none = asked(mended(said, made))
+    assert not none and after.layers[0].plan.key.startswith("underlay")
+    paper = fitted
+    for plan in made.plans:
+        paper = paper.with_material(plan.key, next(m for m in shipped() if m.family == "paper"))
+    assert not asked(replace(paper, laid_on="#141414"))[1]

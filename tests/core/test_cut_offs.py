@@ -96,7 +96,7 @@ def test_the_best_stretch_lies_between_the_tones_and_shows_what_was_drawn():
     "grey", [np.full((20, 20), 200, np.uint8), np.zeros((9, 30), np.uint8), np.full((8, 8), 255, np.uint8)]
 )
 def test_one_tone_has_a_proposal_all_the_same(grey):
-    assert 0 <= cut_offs.count_cut_offs(grey).proposed <= 255
+    assert 0 <= cut_offs.count_cut_offs(grey).proposed() <= 255
 
 
 def test_local_cut_offs_agree_with_a_general_library():

@@ -1,9 +1,12 @@
 """Which way of layering is proposed, which ground is left out, and that no piece is cut which nobody sees."""
 
+import io
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from PIL import Image
 from scipy import ndimage
 
 from sketchloom.core.judge.paper import page_of
@@ -12,6 +15,8 @@ from sketchloom.core.layers.proposing import base_of, kept_laying, proposed_layi
 from sketchloom.core.layers.ways import BASED, LEAN, STACKED, WINDOWED
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.planar.planar_map import build_map
+from sketchloom.desk.mends import mended
+from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.tidying import ground_label
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import PaletteEntry, Settled
@@ -118,3 +123,62 @@ def test_a_choice_is_asked_anew_by_its_own_settings_alone(changed, cleared):
             if getattr(after.settled, name) != getattr(first.settled, name)}
     assert gone == cleared
     assert as_settled(first).reading == "colour" and as_settled(first).colours == 5
+
+
+def _house(roof, jpeg_quality=None):
+    y, x = np.mgrid[:600, :600]
+    body = (x >= 150) & (x < 450) & (y >= 270) & (y < 510)
+    top = (y < 270) & (y >= 110) & (np.abs(x - 300) < (y - 110) * 1.1)
+    door = (x >= 260) & (x < 340) & (y >= 360) & (y < 510)
+    pixels = np.full((600, 600, 3), 255, np.uint8)
+    pixels[body & ~door], pixels[top] = (26, 26, 26), roof
+    if jpeg_quality is not None:
+        buffer = io.BytesIO()
+        Image.fromarray(pixels).save(buffer, "JPEG", quality=jpeg_quality)
+        pixels = np.asarray(Image.open(buffer).convert("RGB"))
+    return Picture(frozen_array(pixels))
+
+
+@pytest.mark.parametrize("quality", [None, 70])
+@pytest.mark.parametrize("roof", [(136, 136, 136), (208, 208, 208), (228, 228, 228), (232, 216, 176)])
+def test_a_light_roof_belongs_to_the_silhouette_and_is_a_colour(roof, quality):
+    picture = _house(roof, quality)
+    drawn = Pipeline().evaluate(picture, Recipe())
+    assert drawn.reading == "colour" and len(drawn.plans) == 2
+    dark = Pipeline().evaluate(picture, Recipe(reading="tone"))
+    (sheet,) = dark.layers
+    wanted = (300 * 240 - 80 * 150 + 1.1 * 160**2) * dark.mm_per_px**2
+    assert sheet.area_mm2 == pytest.approx(wanted, rel=0.01)
+
+
+def test_a_whitish_spot_in_a_counter_is_paper():
+    y, x = np.mgrid[:500, :500]
+    away = np.hypot(x - 250, y - 250)
+    pixels = np.full((500, 500, 3), 255, np.uint8)
+    pixels[(away < 190) & (away > 100)], pixels[away < 30] = 17, 230
+    (sheet,) = Pipeline().evaluate(Picture(frozen_array(pixels)), Recipe()).layers
+    assert (sheet.outline.pieces, sheet.outline.holes) == (1, 1)
+
+
+def _eyes(radius):
+    """Two colours on white, with white of a radius in it."""
+    y, x = np.mgrid[:500, :500]
+    pixels = np.full((500, 500, 3), 255, np.uint8)
+    pixels[np.hypot(x - 250, y - 250) < 200] = (216, 73, 63)
+    pixels[np.hypot(x - 250, y - 350) < 60] = (38, 50, 79)
+    for at in (190, 310):
+        pixels[np.hypot(x - at, y - 200) < radius] = 255
+    return Picture(frozen_array(pixels))
+
+
+def test_white_within_a_drawing_is_a_sheet_with_a_question_and_worn_specks_are_none():
+    cut = Pipeline().evaluate(_eyes(30), Recipe())
+    (asked,) = [f for f in cut.findings if f.code == "proposal.enclosed"]
+    assert "2 places" in asked.message and asked.key in {x.plan.key for x in cut.layers}
+    assert np.hypot(asked.x_px - 190, asked.y_px - 200) < 25 or np.hypot(asked.x_px - 310, asked.y_px - 200) < 25
+    left_open = Pipeline().evaluate(cut.picture, mended(asked, cut))
+    assert len(left_open.layers) == len(cut.layers) - 1
+    assert "proposal.enclosed" not in {f.code for f in left_open.findings}
+    worn = Pipeline().evaluate(_eyes(4), Recipe(smallest_mm=0.0))
+    assert len(worn.layers) == 2 and worn.layers[0].outline.holes == 2
+    assert "proposal.enclosed" not in {f.code for f in worn.findings}

@@ -10,6 +10,7 @@ import numpy as np
 
 from sketchloom.core.edits.decisions import DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
+from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
 from sketchloom.core.layers.pieces import extents_of
 from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.steps import MAX_STEP
@@ -207,6 +208,11 @@ def _apart(finding, work):
     return work.recipe.with_edit(finding.key, apart=True)
 
 
+@mend_of("layer.shines_through")
+def _white_under(_, work):
+    return replace(work.recipe, rims=(*work.recipe.rims, Rim(USUAL_MM[UNDERLAY], UNDERLAY)))
+
+
 @mend_of("size.over_carrier")
 def _to_carrier(_, work):
     return _with_width(work, work.size_mm[0] * CARRIER_MM / _extent_mm(work))
@@ -228,6 +234,11 @@ def _extent_mm(work):
 @mend_of("proposal.ground")
 def _keep_ground(finding, work):
     return replace(work.recipe, ground="keep")
+
+
+@mend_of("proposal.enclosed")
+def _leave_it_open(finding, work):
+    return replace(work.recipe, ground="everywhere")
 
 
 @mend_of("proposal.reading")

@@ -4,13 +4,16 @@ import numpy as np
 
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.words import word
+from sketchloom.core.edits.region_edits import inner_place
+from sketchloom.core.layers.layering import enclosed_ground
 from sketchloom.core.layers.width import space_widths
 from sketchloom.core.picture.preparing.placing import moved
+from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.material_rules import check_materials
+from sketchloom.core.preflight.proposal_rules import check_enclosed, check_proposals
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
-from sketchloom.core.preflight.proposal_rules import check_proposals
 from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
 
@@ -37,6 +40,8 @@ def findings_of(cache, work: Work):
         found += tuple(_of_proposals(work))
     if recipe.laid_on is not None and judged:
         found += rules.check_ground(work.layers, recipe.laid_on)
+        found += tuple(rules.check_shining(
+            work.layers, recipe.laid_on, [recipe.material_of(layer.plan.key) for layer in work.layers], _bare(work)))
     if recipe.materials or recipe.frame_depth_mm is not None:
         found += _of_materials(cache, work)
     return found
@@ -50,12 +55,35 @@ def _of_proposals(work):
         entry = work.segmentation.entries[number]
         yield from check_own_ground(entry.hex, word(colour_name(from_hex(entry.hex)), recipe.names_in),
                                     float(area[work.ground].sum() / area.sum()))
+    yield from _enclosed(work)
     own_colours = recipe.colours is None and recipe.palette is None and work.reading == "colour"
     yield from check_proposals(
         recipe.settled, work.reading_now if recipe.reading == "auto" else None,
         work.tree.proposed if own_colours and work.tree is not None else None,
-        every.proposed if recipe.cut_off is None and every is not None else None,
+        every.proposed(recipe.dark_is_ink) if recipe.cut_off is None and every is not None else None,
         work.laying.way, work.laying.better)
+
+
+def _enclosed(work):
+    """Findings on the ground's colour within the drawing, where nothing is said about it."""
+    number, planar = work.segmentation.ground_label, work.traced.planar
+    if work.reading != "colour" or work.recipe.ground != "auto" or work.picture.alpha is not None or number is None:
+        return
+    plan = next((p for p in work.plans if number in p.labels and not p.left_out), None)
+    faces = np.flatnonzero(enclosed_ground(planar, number, work.ground))
+    if plan is not None and len(faces):
+        largest = faces[planar.face_area_px[faces].argmax()]
+        yield from check_enclosed(plan, len(faces), inner_place(planar, largest, RegionIndex(planar).box(largest)))
+
+
+def _bare(work):
+    """For each sheet whether some of it lies on no other sheet."""
+    faces = solid_faces(work.recipe, work.traced, work.depth, work.plans, work.layers, work.laying.way)
+    covered, bare = np.zeros(work.traced.planar.face_count, bool), []
+    for solid in faces:
+        bare.append(bool((solid & ~covered).any()))
+        covered |= solid
+    return bare
 
 
 def _drawn(work, size):

@@ -143,7 +143,7 @@ def _cut_off(steps, seen, r):
     if r.local_cut_off:
         return (_NO_SHIFT if r.cut_off is None else r.cut_off), None
     every, _ = steps.run("cut-offs", (), (seen.unpainted_source,), lambda _: count_cut_offs(seen.unpainted.grey))
-    return (every.proposed if r.cut_off is None else r.cut_off), every
+    return (every.proposed(r.dark_is_ink) if r.cut_off is None else r.cut_off), every
 
 
 def _ink(r: Reads, grey, cut_off):

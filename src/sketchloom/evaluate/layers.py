@@ -27,6 +27,9 @@ from sketchloom.evaluate.work import Traced
 from sketchloom.recipe.document import Recipe
 
 _PAPERS = ("paper", "card")
+_WORN = 0.002
+"""Less of the ground's colour within what is cut than this share is no sheet: it stays open (chosen on a worn emblem by
+rule with 0.0002, and eyes with white in them of `bench/proposals` with 0.01 and more)."""
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
 
@@ -71,6 +74,8 @@ class LayerStage:
             return self._pen_layers(segmentation, planar)
         ground_label = None if recipe.ground == "keep" and not self.has_alpha else segmentation.ground_label
         ground = layering.ground_faces(planar, ground_label, self._everywhere(segmentation))
+        if recipe.ground == "auto":
+            ground |= self._worn(planar, layering.enclosed_ground(planar, ground_label, ground), ground)
         if segmentation.cut_in is not None:
             ground |= segmentation.cut_in.opened
         edited = self._edited(segmentation, planar, ground)
@@ -152,6 +157,11 @@ class LayerStage:
             b"" if faces is None else seen.tobytes(),
         )
         return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
+
+    def _worn(self, planar, enclosed, ground):
+        """(F,) bool: the ground's colour within the drawing where it is too little for a sheet of its own."""
+        area = planar.face_area_px
+        return enclosed & (area[enclosed].sum() < _WORN * area[~ground].sum())
 
     def _together(self, planar, of_face, depth):
         """(F,) bool: what a backing or a rim of everything goes around: what is cut and what is left out within it.

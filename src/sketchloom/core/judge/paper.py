@@ -7,6 +7,7 @@ import numpy as np
 
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.light import paper_light
+from sketchloom.core.segment.light_parts import parts_on_ink
 from sketchloom.core.segment.tone import otsu_threshold
 
 PAPER_LIGHT = 90.0
@@ -26,6 +27,8 @@ pictures, none of which is paper."""
 _NEAR_INK, _NEAR_BARE = 0.2, 0.15
 """Tones nearer to ink, or to paper, than these shares of the way are that (chosen like the figures above, and on a
 drawing in three flat greys, which are three sheets)."""
+_DRAWN_LIGHT = 0.07
+"""What takes less of the light is paper, whatever its edges are like (watermarks)."""
 _SOLID_PX = 3
 """Tones between count where they are wider than twice this, px of the view: soft strokes of a pencil are not (chosen on
 the demo's sketch by telephone, 0.05 of it at 2 and 0.007 at 3)."""
@@ -57,22 +60,33 @@ def page_of(picture: Picture) -> Page | None:
     view = picture.reduced(_VIEW_PX)
     if view.alpha is not None:
         return _cut_out(view)
+    page, between = _drawn(view)
+    return page if between <= _BETWEEN else None
+
+
+def has_lighter_parts(picture: Picture) -> bool:
+    """Whether what is drawn in ink on paper has parts of another grey: then it is no drawing in ink alone."""
+    return picture.alpha is None and _BETWEEN < _drawn(picture.reduced(_VIEW_PX))[1] < 1.0
+
+
+def _drawn(view):
+    """The page, and the share of what is drawn that is neither ink nor paper; None and 1 where it is no page."""
     lit = paper_light(view.rgb)
     cast = lit / lit.mean(2, keepdims=True)
     if (np.abs(cast - np.median(cast, axis=(0, 1))) > _CAST).any(2).mean() > 0.05:
-        return None
+        return None, 1.0
     soft = cv2.GaussianBlur(view.rgb.astype(np.float32), (0, 0), 0.8)
     thrown = soft / _with_shadows(soft, lit)
     share = np.clip(thrown.mean(2), 0, 1)
     if (share >= _BARE).mean() < _LEAST_BARE:
-        return None
+        return None, 1.0
     cut = otsu_threshold(np.rint(255 * share).astype(np.uint8)) / 255
     ink = share <= cut
     if not ink.any() or 1 - np.median(share[ink]) < _LEAST_DEPTH:
-        return None
+        return None, 1.0
     if (np.ptp(thrown[ink], axis=1) > _TINTED).mean() > _COLOURED:
-        return None
-    return Page(share, cut) if _between(share, ink) <= _BETWEEN else None
+        return None, 1.0
+    return Page(share, cut), _between(share, ink, soft.mean(2))
 
 
 def _cut_out(view):
@@ -98,9 +112,15 @@ def _with_shadows(soft, lit):
     return lit if steep.mean() > _FEW else smooth
 
 
-def _between(share, ink):
-    """Share of what is drawn that is neither ink nor paper, edges of strokes left out."""
+def _between(share, ink, seen):
+    """Share of what is drawn that is neither ink nor paper, edges of strokes left out.
+
+    Large light parts of a drawing look like paper in less light: they are told by their edges in what is ``seen``.
+    """
     dark = float(np.percentile(share[ink], 10))
     middle = (share > dark + _NEAR_INK * (1 - dark)) & (share < 1 - _NEAR_BARE * (1 - dark))
     solid = cv2.erode(middle.astype(np.uint8), _EDGE, iterations=_SOLID_PX)
-    return float(cv2.dilate(solid, _EDGE, iterations=_SOLID_PX).sum()) / max(float((middle | ink).sum()), 1.0)
+    solid = cv2.dilate(solid, _EDGE, iterations=_SOLID_PX).astype(bool)
+    bright = np.minimum(seen / max(float(np.median(seen[~ink])), 1.0), 1.0)
+    light = parts_on_ink((bright < 1 - _DRAWN_LIGHT) & ~middle & ~ink, ink, bright)
+    return float((solid | light).sum()) / max(float((middle | ink | light).sum()), 1.0)

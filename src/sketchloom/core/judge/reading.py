@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.judge.fitness import Fitness
-from sketchloom.core.judge.paper import Page, page_of
+from sketchloom.core.judge.paper import Page, has_lighter_parts, page_of
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.segment.tone import otsu_threshold
@@ -43,7 +43,7 @@ def proposed_reading(picture: Picture, fitness: Fitness, tree: ColourTree) -> st
     two_tones = tree.proposed <= 2 or third < _THIRD_TONE
     if _is_photo(picture, fitness, tree, colourless, two_tones):
         return "photo"
-    if tree.transparent or not (colourless and two_tones):
+    if tree.transparent or not (colourless and two_tones) or has_lighter_parts(picture):
         return "colour"
     return "line" if is_pen_drawing(picture.grey <= otsu_threshold(picture.grey)) else "tone"
 

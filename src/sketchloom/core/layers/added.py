@@ -36,6 +36,11 @@ class Rim:
         check_all(self, "rims.")
 
 
+def rim_kind(key: str) -> str | None:
+    """The kind of rim that a sheet's key tells of, None for sheets of colours."""
+    return next((kind for kind in KINDS if key.startswith(f"{kind} ")), None)
+
+
 def rim_key(rim: Rim, number: int) -> str:
     """The key of the sheet of a rim, by its place among the rims."""
     return f"{rim.kind} {number + 1}"

@@ -72,6 +72,11 @@ def ground_faces(planar: PlanarMap, ground_label: int | None, everywhere: bool) 
     return of_ground & touching
 
 
+def enclosed_ground(planar: PlanarMap, ground_label: int | None, ground) -> np.ndarray:
+    """(F,) bool: faces of the ground's colour that are not joined to it: eyes, and specks where ink is worn."""
+    return np.zeros(planar.face_count, bool) if ground_label is None else (planar.face_label == ground_label) & ~ground
+
+
 def face_depths(planar: PlanarMap, plans, ground) -> np.ndarray:
     """(F,) position of each face's layer in the order, -1 on ground and in layers left out."""
     depth_of_label = np.full(int(planar.face_label.max()) + 1, -1)

@@ -30,6 +30,13 @@ GROUND = rule(
     "proposal.ground", NOTE, TRACE, said("a colour around the drawing is taken for its ground"),
     said("What runs all around the drawing, {name}, is taken for ground and not cut ({share:.0%} of the picture)."),
     said("Keep it as a layer"))
+ENCLOSED = rule(
+    "proposal.enclosed", NOTE, LAYERS, said("the ground's own colour within the drawing is cut as a sheet"),
+    {"one": said("{name}, the ground's own colour, is cut as a sheet for 1 place within the drawing. Leave it open if "
+                 "what the work is laid on is to show there."),
+     "many": said("{name}, the ground's own colour, is cut as a sheet for {count} places within the drawing. Leave it "
+                  "open if what the work is laid on is to show there.")},
+    said("Leave it open"))
 _ANOTHER = 10
 """Cut-offs so near give the same regions on a drawing worth cutting (its long flat stretch is wider; common practice,
 no source)."""
@@ -39,6 +46,12 @@ def check_ground(hex_colour: str, name: str, share: float):
     """A finding where what is left out as ground is no paper."""
     if srgb_to_lab(from_hex(hex_colour))[0] < PAPER_LIGHT:
         yield GROUND.found(name=name, share=share)
+
+
+def check_enclosed(plan, places: int, at):
+    """A finding where places of the ground's colour within the drawing, the largest ``at`` (x, y) px, are a sheet."""
+    if plan is not None and places:
+        yield ENCLOSED.found("one" if places == 1 else "many", plan=plan, at=at, name=plan.name, count=places)
 
 
 def check_proposals(kept, reading: str | None, colours: int | None, cut_off: int | None, way: str,

@@ -5,7 +5,9 @@ import numpy as np
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
+from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_kind
 from sketchloom.core.layers.pieces import extents_of
+from sketchloom.core.layers.rims import SHINES_THROUGH as SHINES_BY
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
 from sketchloom.core.preflight.findings import CLEAN, LAYERS, NOTE, RELEASE, STOP, TRACE, WARN, rule
@@ -136,6 +138,13 @@ ON_GROUND = rule(
     "layer.like_ground", NOTE, LAYERS, said("a layer has the colour of what it is laid on"),
     said("{name} has the colour of what it is laid on. Left out, the ground shows in its place, and {cut:.0f} mm of "
          "cutting and a sheet are saved; what lies under it shows too, so look at it."), said("Leave it out"))
+SHINES_THROUGH = rule(
+    "layer.shines_through", NOTE, LAYERS, said("what the work is laid on may shine through lighter sheets"),
+    {"one": said("What it is laid on may shine through {name}, which is lighter. If its film is thin, lay a "
+                 "white sheet under it."),
+     "many": said("What it is laid on may shine through {count} lighter sheets, {name} first. If their film is "
+                  "thin, lay a white sheet under them.")},
+    said("Lay white under"))
 OVER_CARRIER = rule(
     "size.over_carrier",
     WARN,
@@ -212,6 +221,21 @@ def check_ground(layers, laid_on: str):
                 )
             )
     return tuple(found)
+
+
+def check_shining(layers, laid_on: str, material_of, lies_on_it):
+    """A finding where what is below everything is much darker than films right on it.
+
+    ``material_of`` : for each layer its Material or None; ``lies_on_it`` : whether some of it has no sheet below.
+    """
+    ground = srgb_to_lab(from_hex(laid_on))[0]
+    if any(rim_kind(layer.plan.key) in (BACKING, UNDERLAY) for layer in layers):
+        return
+    light = [layer.plan for layer, material, bare in zip(layers, material_of, lies_on_it, strict=True)
+             if bare and layer.plan.labels and (material is None or "film" in material.family)
+             and srgb_to_lab(from_hex(layer.plan.hex))[0] - ground > SHINES_BY]
+    if light:
+        yield SHINES_THROUGH.found(_count(len(light)), plan=light[0], name=light[0].name, count=len(light))
 
 
 def check_drawn(curves_found, splits_done, places):

@@ -10,13 +10,17 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base import parallel
+from sketchloom.core.segment.light_parts import parts_on_ink
 from sketchloom.core.segment.piece_counts import count_pieces
-from sketchloom.core.segment.tone import separation, tones
+from sketchloom.core.segment.tone import otsu_threshold, separation, tones
 
 _ROWS = 512
 """Rows counted at once, for memory."""
 _TRIVIAL = 0.0004
 """Less ink, or less paper, than this share is no drawing."""
+_LEAST_GAIN, _LIGHTER_TONES, _VIEW_PX = 0.03, 3, 800
+"""Lighter parts are so large a share of the ink, of so many tones at most, and are looked for in a view of so many px
+(chosen on houses with a light roof, flat and as JPEG)."""
 _SLACK = 0.03
 """A drawing that changes by little more than its quietest cut-off is quiet there too."""
 
@@ -36,17 +40,19 @@ class CutOffs:
 
     ``euler`` (256,) pieces of ink less holes in them (ink hangs together over corners, paper
     does not); ``edge_px`` (256,) length of the boundary along the pixels' sides; ``ink``
-    (256,) share of the pixels; ``stretches`` the stable ones, the best first, never none.
+    (256,) share of the pixels; ``stretches`` the stable ones, the best first, never none; ``with_lighter`` a cut-off
+    that keeps lighter parts of the drawing as well, None where there are none.
     """
 
     euler: np.ndarray
     edge_px: np.ndarray
     ink: np.ndarray
     stretches: tuple[Stretch, ...]
+    with_lighter: int | None = None
 
-    @property
-    def proposed(self) -> int:
-        return self.stretches[0].best
+    def proposed(self, dark_is_ink: bool = True) -> int:
+        """The best for ink that is dark, or light: a silhouette keeps what is lighter in it."""
+        return self.with_lighter if dark_is_ink and self.with_lighter is not None else self.stretches[0].best
 
 
 def quad_counts(grey) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
@@ -122,7 +128,27 @@ def count_cut_offs(grey) -> CutOffs:
     euler = _euler(one, beside, diagonal, three)
     edge = (one + three + 2 * diagonal + beside).astype(float)
     ink = np.cumsum(tones(grey)) / grey.size
-    return CutOffs(euler, edge, ink, _stretches(euler, edge, ink, separation(grey)))
+    stretches = _stretches(euler, edge, ink, separation(grey))
+    return CutOffs(euler, edge, ink, stretches, _with_lighter(grey, stretches[0].best))
+
+
+def _with_lighter(grey, best):
+    """The cut-off between paper and the lightest part of what is drawn, where parts of it lie above the best one."""
+    scale = min(1.0, _VIEW_PX / max(grey.shape))
+    view = cv2.resize(grey, None, fx=scale, fy=scale, interpolation=cv2.INTER_AREA) if scale < 1 else grey
+    found = None
+    for _ in range(_LIGHTER_TONES):
+        dark = view <= best
+        light = view[~dark]
+        if not dark.any() or not len(light) or light.min() == light.max():
+            break
+        between = otsu_threshold(light)
+        paper = float(np.median(light[light > between]))
+        drawn = parts_on_ink((view <= between) & ~dark, dark, np.minimum(view / np.float32(paper), 1))
+        if drawn.sum() < _LEAST_GAIN * dark.sum():
+            break
+        found = best = round((float(np.median(view[drawn])) + paper) / 2)
+    return found
 
 
 def pieces_and_holes(grey, dark_is_ink: bool = True, counted: CutOffs | None = None) -> tuple[np.ndarray, np.ndarray]:

@@ -59,10 +59,11 @@ class ToneBox(Box):
         self.curve.setVisible(found is not None)
         self._said.setVisible(found is not None)
         if found is not None:
-            self.curve.show_values(bars, cut, found)
+            self.curve.show_values(bars, cut, found, recipe.dark_is_ink)
             best = found.stretches[0]
             pieces, holes = (sum(getattr(x.outline, kind) for x in work.layers) for kind in ("pieces", "holes"))
-            told = self.tr("Quietest from {0} to {1}; {2} is proposed.").format(best.first, best.last, best.best)
+            told = self.tr("Quietest from {0} to {1}; {2} is proposed.").format(
+                best.first, best.last, found.proposed(recipe.dark_is_ink))
             if not work.draws_with_pens:
                 told += self.tr(" What is cut at {0}: {1}, {2}.").format(
                     cut,

@@ -35,10 +35,10 @@ class ToneCurve(QWidget):
         self._bars, self._cut, self._bands, self._proposed = [], 128, (), None
         self._pieces, self._holes, self._pointed = [], [], None
 
-    def show_values(self, bars, cut, cut_offs=None) -> None:
+    def show_values(self, bars, cut, cut_offs=None, dark_is_ink=True) -> None:
         self._bars, self._cut = bars, cut
         self._bands = () if cut_offs is None else tuple((s.first, s.last) for s in cut_offs.stretches)
-        self._proposed = None if cut_offs is None else cut_offs.proposed
+        self._proposed = None if cut_offs is None else cut_offs.proposed(dark_is_ink)
         self.update()
 
     def show_counts(self, pieces, holes) -> None:
