@@ -66,7 +66,7 @@ def _shows_all(sheets):
 
 
 def logo(person):
-    scene = outlined(0)
+    scene = outlined(6)
     _opened(person, scene, "logo")
     width = next(f for f in person.window.panels[0].findChildren(LengthEdit) if f.isVisible())
     person.type(width, "19in")

@@ -1039,6 +1039,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Hier nur {width:.2f} mm breit, unter {limit:g} mm; das kann beim Schneiden oder Entgittern reißen.</translation>
     </message>
     <message>
+        <source>Only {width:.2f} mm wide here, under {limit:g} mm; it may break in cutting or handling.</source>
+        <translation>Hier nur {width:.2f} mm breit, unter {limit:g} mm; es kann beim Schneiden oder Anfassen brechen.</translation>
+    </message>
+    <message>
         <source>Thicken here</source>
         <translation>Hier verdicken</translation>
     </message>
@@ -1067,6 +1071,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{count} Teile sind kleiner als ein Punkt von {limit:g} mm: zu klein zum Entgittern oder Kleben.</translation>
     </message>
     <message>
+        <source>Pieces smaller than a dot of {limit:g} mm: {count}, too small to hold while cut.</source>
+        <translation>Teile kleiner als ein Punkt von {limit:g} mm: {count}, zu klein, um beim Schneiden gehalten zu werden.</translation>
+    </message>
+    <message>
         <source>Drop them</source>
         <translation>Weglassen</translation>
     </message>
@@ -1083,6 +1091,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Auslassen</translation>
     </message>
     <message>
+        <source>what the work is laid on may shine through lighter sheets</source>
+        <translation>was darunter liegt, kann durch hellere Bögen scheinen</translation>
+    </message>
+    <message>
+        <source>What it is laid on may shine through {name}, which is lighter. If its film is thin, lay a white sheet under it.</source>
+        <translation>Was darunter liegt, kann durch {name} scheinen, das heller ist. Ist die Folie dünn, lege einen weißen Bogen darunter.</translation>
+    </message>
+    <message>
+        <source>What it is laid on may shine through {count} lighter sheets, {name} first. If their film is thin, lay a white sheet under them.</source>
+        <translation>Was darunter liegt, kann durch {count} hellere Bögen scheinen, zuerst {name}. Sind die Folien dünn, lege einen weißen Bogen darunter.</translation>
+    </message>
+    <message>
+        <source>Lay white under</source>
+        <translation>Weiß darunter legen</translation>
+    </message>
+    <message>
         <source>a layer does not fit the carrier</source>
         <translation>eine Ebene passt nicht auf den Träger</translation>
     </message>
@@ -1097,6 +1121,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Make it fit</source>
         <translation>Passend machen</translation>
+    </message>
+    <message>
+        <source>the pieces of a layer lie farther apart than a carrier cuts</source>
+        <translation>die Teile einer Ebene liegen weiter auseinander, als ein Träger schneidet</translation>
+    </message>
+    <message>
+        <source>Its pieces lie spread over {width:.0f} × {height:.0f} mm, and a 12 in carrier cuts {carrier:.0f} mm; each of them fits. Lay them nearer to each other, or write a file for each design.</source>
+        <translation>Die Teile liegen über {width:.0f} × {height:.0f} mm verstreut, und ein 12-Zoll-Träger schneidet {carrier:.0f} mm; jedes für sich passt. Lege sie näher zusammen oder schreibe eine Datei je Entwurf.</translation>
     </message>
     <message>
         <source>the picture has few pixels for the wanted size</source>
@@ -2209,6 +2241,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Keep it as a layer</source>
         <translation>Als Ebene behalten</translation>
+    </message>
+    <message>
+        <source>the ground's own colour within the drawing is cut as a sheet</source>
+        <translation>die Farbe des Grundes wird innerhalb der Zeichnung als Bogen geschnitten</translation>
+    </message>
+    <message>
+        <source>{name}, the ground's own colour, is cut as a sheet for 1 place within the drawing. Leave it open if what the work is laid on is to show there.</source>
+        <translation>{name}, die Farbe des Grundes, wird für 1 Stelle innerhalb der Zeichnung als Bogen geschnitten. Lass sie offen, wenn dort zu sehen sein soll, worauf die Arbeit liegt.</translation>
+    </message>
+    <message>
+        <source>{name}, the ground's own colour, is cut as a sheet for {count} places within the drawing. Leave it open if what the work is laid on is to show there.</source>
+        <translation>{name}, die Farbe des Grundes, wird für {count} Stellen innerhalb der Zeichnung als Bogen geschnitten. Lass sie offen, wenn dort zu sehen sein soll, worauf die Arbeit liegt.</translation>
+    </message>
+    <message>
+        <source>Leave it open</source>
+        <translation>Offen lassen</translation>
     </message>
     <message>
         <source>Overlap</source>
@@ -3759,6 +3807,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Alle Befunde zeigen (Strg+L)</translation>
     </message>
     <message>
+        <source>Nothing to look at in the result; something failed, see its message.</source>
+        <translation>Am Ergebnis nichts zu beachten; etwas ist fehlgeschlagen, siehe die Meldung dazu.</translation>
+    </message>
+    <message>
         <source>Nothing to look at.</source>
         <translation>Nichts zu beachten.</translation>
     </message>
@@ -4135,14 +4187,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Der Stapel von der Seite, entlang einer Linie auf der Werkbank</translation>
     </message>
     <message>
-        <source>Layers, the uppermost first</source>
-        <translation>Ebenen, die oberste zuerst</translation>
-    </message>
-    <message>
-        <source>Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓).</source>
-        <translation>Oberste zuerst; ziehe zum Umordnen (Strg+↑, Strg+↓).</translation>
-    </message>
-    <message>
         <source>What the order is to save</source>
         <translation>Was die Reihenfolge sparen soll</translation>
     </message>
@@ -4185,6 +4229,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>proposed way</source>
         <translation>vorgeschlagene Art</translation>
+    </message>
+    <message>
+        <source>Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name.</source>
+        <translation>Oberste zuerst; zum Umordnen ziehen (Strg+↑, Strg+↓), F2 zum Benennen.</translation>
     </message>
     <message>
         <source>Name of the layer</source>
@@ -4493,38 +4541,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>none under 8 mm</source>
         <translation>keine unter 8 mm</translation>
-    </message>
-    <message>
-        <source>nothing to cut</source>
-        <translation>nichts zu schneiden</translation>
-    </message>
-    <message>
-        <source>{0}, {1}</source>
-        <translation>{0}, {1}</translation>
-    </message>
-    <message>
-        <source>1 piece</source>
-        <translation>1 Teil</translation>
-    </message>
-    <message>
-        <source>{0} pieces</source>
-        <translation>{0} Teile</translation>
-    </message>
-    <message>
-        <source> · base</source>
-        <translation> · Basis</translation>
-    </message>
-    <message>
-        <source> · locked</source>
-        <translation> · gesperrt</translation>
-    </message>
-    <message>
-        <source> · hidden</source>
-        <translation> · verborgen</translation>
-    </message>
-    <message>
-        <source> · {0}</source>
-        <translation> · {0}</translation>
     </message>
     <message>
         <source>With fitted sheets the order hardly changes the cutting.</source>
@@ -6824,6 +6840,49 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>SheetList</name>
+    <message>
+        <source>Layers, the uppermost first</source>
+        <translation>Ebenen, die oberste zuerst</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>nothing to cut</source>
+        <translation>nichts zu schneiden</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>{0}, {1}</source>
+        <translation>{0}, {1}</translation>
+    </message>
+    <message>
+        <source> · base</source>
+        <translation> · Basis</translation>
+    </message>
+    <message>
+        <source> · locked</source>
+        <translation> · gesperrt</translation>
+    </message>
+    <message>
+        <source> · hidden</source>
+        <translation> · verborgen</translation>
+    </message>
+    <message>
+        <source> · {0}</source>
+        <translation> · {0}</translation>
+    </message>
+</context>
+<context>
     <name>SmallBox</name>
     <message>
         <source>The smallest regions</source>
@@ -8098,6 +8157,10 @@ seinesgleichen</translation>
         <translation>Was anzusehen ist, steht fest, sobald das genaue Ergebnis da ist.</translation>
     </message>
     <message>
+        <source>The last change could not be worked out; what there is to look at is not known.</source>
+        <translation>Die letzte Änderung ließ sich nicht ausrechnen; was zu beachten ist, ist nicht bekannt.</translation>
+    </message>
+    <message>
         <source>Something went wrong inside the program. Your work is kept, with an unsaved copy for the next start; go on, or undo the last step.</source>
         <translation>Im Programm ist etwas schiefgegangen. Deine Arbeit ist noch da, mit einer ungespeicherten Kopie für den nächsten Start; mach weiter, oder nimm den letzten Schritt zurück.</translation>
     </message>
@@ -8116,6 +8179,10 @@ seinesgleichen</translation>
     <message>
         <source>Stopped. The bench shows the result before this change.</source>
         <translation>Abgebrochen. Die Werkbank zeigt das Ergebnis vor dieser Änderung.</translation>
+    </message>
+    <message>
+        <source>Stopped: what there is to look at after the last change is not known.</source>
+        <translation>Angehalten: was nach der letzten Änderung zu beachten ist, ist nicht bekannt.</translation>
     </message>
     <message>
         <source>Trace it now</source>
@@ -8148,6 +8215,13 @@ seinesgleichen</translation>
     <message>
         <source>Nothing yet</source>
         <translation>Noch nichts</translation>
+    </message>
+</context>
+<context>
+    <name>_NameEdit</name>
+    <message>
+        <source>Name of the layer</source>
+        <translation>Name der Ebene</translation>
     </message>
 </context>
 <context>
