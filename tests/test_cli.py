@@ -350,7 +350,7 @@ def test_a_recipe_is_written_and_used_again(badge, tmp_path):
     )
     plain = json.loads(kept.read_text())
     assert plain["layering"] == "lean" and plain["overlap_mm"] == 0.4 and plain["rims"][0]["distance_mm"] == 1.27
-    assert plain["order_weights"] == [0.0, 1.0, 0.0]
+    assert plain["order_weights"] == [0.0, 1.0, 0.0, 0.0, 0.0]
     assert run(badge, *words, "--out", str(second), "--recipe", str(kept)) == exits.DONE
     assert first.read_bytes() == second.read_bytes()
     other = tmp_path / "report.json"

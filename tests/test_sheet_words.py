@@ -102,7 +102,7 @@ def test_pins_rules_and_orders(owl, traced):
     report, _, _ = traced(owl, "--order", "dark blue,white,red,yellow")
     assert names(report) == ["dark blue", "white", "red", "yellow"]
     report, recipe, _ = traced(owl, "--order-saves", "0.5,1,0.25")
-    assert recipe.order_weights == (0.5, 1.0, 0.25)
+    assert recipe.order_weights == (0.5, 1.0, 0.25, 0.0, 0.0)
 
 
 def test_a_region_is_opened_dropped_coloured_or_shown_from_below(owl, traced):
@@ -301,8 +301,8 @@ def test_words_that_fix_sheets_go_beside_a_recipe(owl, traced, tmp_path):
         (("--way", "turquoise", "lean"), "one of the layers: 1 "),
         (("--way", "1", "heaped"), "one of stacked"),
         (("--pin", "1", "middle"), "one of base, top"),
-        (("--order-saves", "time"), "three shares"),
-        (("--order-saves", "2,0,0"), "three shares"),
+        (("--order-saves", "time"), "five shares"),
+        (("--order-saves", "2,0,0"), "five shares"),
         (("--laid-on", "tartan"), "#rrggbb"),
         (("--region", "4", "drop"), "a place such as"),
         (("--region", "900,900", "drop"), "within the work"),

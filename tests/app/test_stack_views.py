@@ -62,7 +62,7 @@ def test_the_order_saves_what_it_is_asked_to(lighthouse, layers):
     before = pieces()
     layers.orders._weights[1].slider.setValue(10)
     layers.orders._weights[0].slider.setValue(0)
-    assert recipe(lighthouse).order_weights == (0.0, 1.0, 0.0) and pieces() < before
+    assert recipe(lighthouse).order_weights == (0.0, 1.0, 0.0, 0.0, 0.0) and pieces() < before
 
 
 def test_orders_are_offered_with_what_they_cost_and_layers_are_pinned(lighthouse, layers):

@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core.layers import order, order_bounds
+from sketchloom.core.layers import order, order_bounds, order_showing
 
 
 def matrix(values, n):
@@ -104,3 +104,44 @@ def test_beyond_sixteen_the_gap_to_the_bound_is_said_and_rules_hold():
     found = order.best_order(boundary, rng.random(n), above=((3, 9), (9, 0)))
     assert not found.exact and 0 < found.gap < 2 and obeys(found.order, ((3, 9), (9, 0)))
     assert math.isclose(found.length, order.stacked_length(boundary, found.order))
+
+
+@given(
+    st.integers(1, 5),
+    st.lists(st.integers(0, 50), min_size=15, max_size=15),
+    st.lists(st.integers(1, 200), min_size=5, max_size=5),
+    st.lists(st.integers(0, 100), min_size=18, max_size=18),
+    st.tuples(st.floats(0, 2), st.floats(0, 2)),
+)
+def test_mislaying_and_sheets_laid_for_little_are_weighed_exactly(n, values, areas, colours, weights):
+    boundary, area = matrix(np.array(values, float), n), np.array(areas[:n], float)
+    lab = np.array(colours[: 3 * (n + 1)], float).reshape(-1, 3)
+    shown = order_showing.slivers(boundary, lab)
+    def cost(p):
+        return order.stacked_length(boundary, p) + order_showing.cost_of_order(p, shown, area, *weights)
+    found = order.best_order(boundary, area, order.Weights(1.0, 0.0, 0.0, *weights), lab=lab)
+    every = {p: cost(p) for p in itertools.permutations(range(n))}
+    assert cost(found.order) == pytest.approx(min(every.values()), abs=1e-3)
+    lowest = order.lowest_costs(shown, area, *weights)
+    best = order_bounds.few_best(order.subset_costs(boundary, area, order.Weights()), n, 1, lowest_cost=lowest)
+    assert best[0][1] == pytest.approx(min(every.values()), abs=1e-2)
+
+
+def test_a_minor_colour_is_no_base_whose_edge_shows_all_around():
+    """Dark, light and purple; purple touches the ground a little, and cutting alone does not mind it lowest."""
+    #                    dark light purple ground
+    boundary = np.array([[0, 60, 6, 100], [60, 0, 6, 0], [6, 6, 0, 6], [100, 0, 6, 0]], float)
+    area, lab = [600.0, 300.0, 4.0], np.array([[10, 0, 0], [90, 0, 0], [40, 50, -50], [100, 0, 0]], float)
+    lowest = order.best_order(boundary, area, order.Weights(1.0, 0.0, 0.0, 0.5, 1.0), lab=lab).order[0]
+    assert lowest == 0
+    shown = order_showing.slivers(boundary, lab)
+    assert order_showing.cost_of_order((2, 0, 1), shown, area, 1.0, 0.0) >= 100  # purple along all of the outer edge
+    assert order_showing.cost_of_order((0, 1, 2), shown, area, 1.0, 0.0) < 20
+    assert order_showing.cost_of_order((2, 0, 1), shown, area, 0.0, 1.0) == 900  # of its sheet of 904 but 4 is seen
+    assert order_showing.cost_of_order((0, 1, 2), shown, area, 0.0, 1.0) == 0
+
+
+def test_a_sliver_of_a_neighbours_own_colour_does_not_show():
+    boundary = np.array([[0, 0, 5, 0], [0, 0, 0, 0], [5, 0, 0, 0], [0, 0, 0, 0]], float)
+    lab = np.array([[10, 0, 0], [10, 0, 0], [90, 0, 0], [100, 0, 0]], float)
+    assert order_showing.slivers(boundary, lab).max() == 0.0

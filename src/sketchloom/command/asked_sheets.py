@@ -22,7 +22,8 @@ from sketchloom.recipe.parts import PINS
 
 GROUNDS = {"white": "#ffffff", "black": "#141414", "grey": "#9a9a9a", "kraft": "#b98d5e"}
 ACTIONS = {"drop": DROP, "window": WINDOW, "keep": KEEP, "below": BELOW, "on-top": ABOVE}
-SAVES = {"cutting": (1.0, 0.0, 0.0), "pieces": (0.0, 1.0, 0.0), "film": (0.0, 0.0, 1.0)}
+SAVES = {word: tuple(float(n == k) for n in range(5))
+         for k, word in enumerate(("cutting", "pieces", "film", "mislaying", "little"))}
 ALL, LIKE_GROUND = "all", "like-ground"
 _MAX_SHEETS = 24
 """As many sheets as the window offers for line art."""
@@ -242,13 +243,14 @@ def _whole(name, text, low, high):
 def _shares(text):
     try:
         shares = SAVES[text] if text in SAVES else tuple(float(part) for part in text.split(","))
-        if len(shares) != 3 or not all(0 <= s <= 1 for s in shares) or not any(shares):
+        if len(shares) not in (3, 5) or not all(0 <= s <= 1 for s in shares) or not any(shares):
             raise ValueError
     except ValueError:
         raise SettingError(
-            "--order-saves", said("cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0"), text
+            "--order-saves",
+            said("{words}, or three or five shares from 0 to 1 such as 1,0.5,0", words=", ".join(SAVES)), text
         ) from None
-    return shares
+    return (*shares, 0.0, 0.0)[:5]
 
 
 def _colour(name, text, others=""):

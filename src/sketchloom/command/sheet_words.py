@@ -37,7 +37,7 @@ def add_to(groups) -> None:
     whole.add_argument(
         "--order-saves",
         metavar="WHAT",
-        help="what the order is to save: cutting, pieces or film, or three shares such as 1,0.5,0",
+        help="what the order is to save: cutting, pieces, film, mislaying, little, or three or five shares (1,0.5,0)",
     )
     whole.add_argument(
         "--order",

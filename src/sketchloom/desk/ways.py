@@ -4,17 +4,18 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.core.layers import gathering, order_bounds
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import colour_boundaries, sheet_faces, stack_cost
+from sketchloom.core.layers.order_showing import slivers
 from sketchloom.core.layers.ways import COLOURS as BY_COLOURS
 from sketchloom.core.layers.ways import LEAN, PROPOSED, UNDER, WAYS
 from sketchloom.core.layers.weeding import weeding_length_mm
 from sketchloom.core.segment import tone
 from sketchloom.evaluate.layers import LayerStage
-from sketchloom.evaluate.sheet_order import rule_pairs, weights_px
+from sketchloom.evaluate.sheet_order import hex_below, order_shares, rule_pairs, weights_px
 from sketchloom.evaluate.work import Work, stack_height_mm
 
 
@@ -90,10 +91,11 @@ class OrderOffer:
 
 
 _WANTED = (
-    ("cutting", (1.0, 0.0, 0.0)),
-    ("pieces", (0.0, 1.0, 0.0)),
-    ("film", (0.0, 0.0, 1.0)),
-    ("balanced", (1.0, 1.0, 1.0)),
+    ("cutting", (1.0, 0.0, 0.0, 0.0, 0.0)),
+    ("pieces", (0.0, 1.0, 0.0, 0.0, 0.0)),
+    ("film", (0.0, 0.0, 1.0, 0.0, 0.0)),
+    ("mislaying", (0.1, 0.0, 0.0, 1.0, 1.0)),
+    ("balanced", (1.0, 1.0, 1.0, 1.0, 1.0)),
 )
 _NEXT = 3
 """Orders shown beside the best."""
@@ -112,20 +114,25 @@ def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
     faces = depth_order.Faces(depth, planar.left[inner], planar.right[inner])
     above = depth_order.consistent(rule_pairs(work.recipe, keys), count)
     tie = 1e-7 * boundary.sum() / max(float(area.sum()), 1.0)
+    below = hex_below(work.recipe, work.segmentation.entries, work.segmentation.ground_label)
+    lab = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), below)]))
     found: dict[tuple[int, ...], str] = {}
     if depth_order.is_exact(count, depth_order.Weights(piece=1.0), faces):
         parts = depth_order.subset_parts(boundary, area, faces)
-        def costs(shares):
-            return depth_order.weighed(parts, weights_px(shares, work.mm_per_px), tie, count, above)
+        shown = slivers(boundary, lab)
+        def best(shares, most, apart=1e-6):
+            weights = weights_px(shares, work.mm_per_px)
+            lowest = depth_order.lowest_costs(shown, area, weights.mislaid, weights.little)
+            cost = depth_order.weighed(parts, weights, tie, count, above)
+            return [order for order, _ in order_bounds.few_best(cost, count, most, apart, lowest)]
         for why, shares in _WANTED:
-            found.setdefault(order_bounds.few_best(costs(shares), count, 1)[0][0], why)
-        for order, _ in order_bounds.few_best(costs(work.recipe.order_weights), count, 1 + _NEXT, 1e-3)[1:]:
+            found.setdefault(best(shares, 1)[0], why)
+        for order in best(order_shares(work.recipe, work.laying.way), 1 + _NEXT, 1e-3)[1:]:
             found.setdefault(order, "next")
     else:
         for why, shares in _WANTED:
-            found.setdefault(
-                depth_order.best_order(boundary, area, weights_px(shares, work.mm_per_px), faces, above).order, why
-            )
+            weights = weights_px(shares, work.mm_per_px)
+            found.setdefault(depth_order.best_order(boundary, area, weights, faces, above, lab).order, why)
     scale = work.mm_per_px
     made = []
     for order, why in found.items():

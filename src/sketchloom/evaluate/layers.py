@@ -17,12 +17,12 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
 from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
-from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED, WINDOWED
+from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.evaluate.segmentation import Segmentation
-from sketchloom.evaluate.sheet_order import match_keys, rule_pairs, weights_px
+from sketchloom.evaluate.sheet_order import hex_below, match_keys, order_shares, rule_pairs, weights_px
 from sketchloom.evaluate.work import Traced
 from sketchloom.recipe.document import Recipe
 
@@ -93,7 +93,8 @@ class LayerStage:
         laying = self._laying(boundary, groups, above, not ground.any())
         if laying.base is not None:
             above += tuple((other, laying.base) for other in range(len(groups)) if other != laying.base)
-        proposed = self._proposed(planar, boundary, area, seen, above, laying.way)
+        proposed = self._proposed(planar, boundary, area, seen, above, laying.way, groups, ground_label,
+                                  segmentation.entries)
         chosen = self._order(groups, proposed)
         plans = self._plans(groups, chosen)
         depth = layering.face_depths(planar, plans, ground)
@@ -140,14 +141,13 @@ class LayerStage:
         lowest = match_keys(self.recipe.order, [key for key, _ in groups])[:1]
         return [n for n, (key, _) in enumerate(groups) if n not in held_up and (not lowest or key in lowest)]
 
-    def _proposed(self, planar, boundary, area, seen, above, way):
-        """The order of least cost; a windowed work is to have few pieces, whatever else is wanted."""
-        cutting, pieces, film = self.recipe.order_weights
-        if way == WINDOWED and (cutting, pieces, film) == (1.0, 0.0, 0.0):
-            cutting, pieces = 0.0, 1.0
-        weights = weights_px((cutting, pieces, film), self.mm_per_px)
+    def _proposed(self, planar, boundary, area, seen, above, way, groups, ground_label, entries):
+        """The order of least cost."""
+        weights = weights_px(order_shares(self.recipe, way), self.mm_per_px)
         inner = planar.left >= 0
-        faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if pieces else None
+        faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if weights.piece else None
+        hexes = (*(self.recipe.edit_of(key).hex or key for key, _ in groups),
+                 hex_below(self.recipe, entries, ground_label))
         key = (
             "order",
             boundary.tobytes(),
@@ -155,8 +155,10 @@ class LayerStage:
             weights,
             above,
             b"" if faces is None else seen.tobytes(),
+            hexes,
         )
-        return self.keep(key, lambda: depth_order.best_order(boundary, area, weights, faces, above))
+        return self.keep(key, lambda: depth_order.best_order(
+            boundary, area, weights, faces, above, srgb_to_lab(np.array([from_hex(h) for h in hexes]))))
 
     def _worn(self, planar, enclosed, ground):
         """(F,) bool: the ground's colour within the drawing where it is too little for a sheet of its own."""

@@ -5,8 +5,10 @@ import numpy as np
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.naming import sheet_name
+from sketchloom.core.layers.ways import PROPOSED, WINDOWED
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import BASE, TOP
+from sketchloom.recipe.sections import WITH_THE_WAY
 
 PIECE_MM, FILM_MM_PER_CM2 = 100.0, 2.0
 """How much cutting a piece to lay and a square centimetre of film count as (common practice, no source: laying a
@@ -14,10 +16,31 @@ piece takes
 about as long as cutting 10 cm)."""
 
 
+_SHARES = {WINDOWED: (0.0, 1.0, 0.0, 0.0, 1.0), PROPOSED: (1.0, 0.0, 0.0, 0.5, 1.0)}
+"""What an order saves where that was not chosen, by the way: windows are to leave few pieces to lay, and what is
+proposed to forgive mislaying; neither lays a whole sheet for little. Other ways cut least."""
+
+
+def order_shares(recipe: Recipe, way: str) -> tuple[float, ...]:
+    """Shares of cutting, pieces, film, mislaying and sheets laid for little that an order is to save, as chosen or as
+    goes with the way."""
+    if recipe.order_weights != WITH_THE_WAY:
+        return (*recipe.order_weights, 0.0, 0.0)[:5]
+    proposed = PROPOSED if recipe.layering == PROPOSED else way
+    return _SHARES.get(way, _SHARES.get(proposed, (1.0, 0.0, 0.0, 0.0, 0.0)))
+
+
+def hex_below(recipe: Recipe, entries, ground_label: int | None) -> str:
+    """The colour of what everything is laid on: as it was said, else the ground's, else white."""
+    has_colour = ground_label is not None and ground_label < len(entries)
+    return recipe.laid_on or (entries[ground_label].hex if has_colour else "#ffffff")
+
+
 def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
-    """What an order is to save, as shares of cutting, pieces and film, in px."""
-    cutting, pieces, film = shares
-    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * FILM_MM_PER_CM2 * mm_per_px / 100)
+    """What an order is to save, of ``order_shares``, in px."""
+    cutting, pieces, film, mislaid, little = shares
+    per_px2 = FILM_MM_PER_CM2 * mm_per_px / 100
+    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * per_px2, mislaid, little * per_px2)
 
 
 def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:

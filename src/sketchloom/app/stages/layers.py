@@ -20,7 +20,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.core.base.words import languages
 from sketchloom.core.layers.ways import PROPOSED, UNDER
 from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
-from sketchloom.evaluate.sheet_order import grouped_by_sheet
+from sketchloom.evaluate.sheet_order import grouped_by_sheet, order_shares
 from sketchloom.files.user_data import materials
 from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
@@ -365,7 +365,7 @@ class LayersPanel(Panel):
             return
         if work.laying.way in ("fitted", "based"):
             text = self.tr("With fitted sheets the order hardly changes the cutting.")
-        elif work.laying.way != "stacked" or work.recipe.order_weights != (1.0, 0.0, 0.0):
+        elif work.laying.way != "stacked" or any(order_shares(work.recipe, work.laying.way)[1:]):
             text = self.tr("As a stack, this order cuts {0}; the proposed one {1}.").format(
                 format_length(work.order_length_mm, unit, 0), format_length(best, unit, 0))
         elif abs(more) > 0.5:

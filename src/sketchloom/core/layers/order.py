@@ -12,6 +12,7 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
 from sketchloom.core.layers import order_bounds
+from sketchloom.core.layers.order_showing import LITTLE, cost_of_order, slivers
 
 EXACT_UP_TO = 16
 """Dynamic programming over all sets of colours: 65 536 sets of sixteen."""
@@ -50,11 +51,14 @@ def stacked_length(boundary, order) -> float:
 @dataclass(frozen=True, slots=True)
 class Weights:
     """What an order is to save: cutting counts by its length, each piece as so much cutting, each unit of film as so
-    much."""
+    much; ``mislaid`` each unit of edge where a third colour shows as soon as a sheet is laid amiss; ``little`` each
+    unit of film of sheets of which hardly anything is seen. The last two need the colours."""
 
     cutting: float = 1.0
     piece: float = 0.0
     film: float = 0.0
+    mislaid: float = 0.0
+    little: float = 0.0
 
 
 LEAST_CUTTING = Weights()
@@ -69,7 +73,8 @@ class Faces:
     two: np.ndarray
 
 
-def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None, above=()) -> DepthOrder:
+def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | None = None, above=(),
+               lab=None) -> DepthOrder:
     """The order of least weighted cost, of least cutting if nothing else is said; of equal ones the one with large
     areas low.
 
@@ -79,6 +84,7 @@ def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | 
     area : (n,) areas; also decide between orders of equal cost.
     faces : needed where pieces count.
     above : pairs (upper, lower) of colours; rules that contradict earlier ones are passed over.
+    lab : (n + 1, 3) CIELAB of the colours and of what they are laid on, where mislaying counts.
 
     Notes
     -----
@@ -94,14 +100,18 @@ def best_order(boundary, area, weights: Weights = LEAST_CUTTING, faces: Faces | 
     with_pieces = weights.piece > 0 and faces is not None
     film = weights.film + tie
     gap = 0.0
+    shown = None if lab is None or not (weights.mislaid or weights.little) else slivers(boundary, lab)
     if exact := is_exact(count, weights, faces):
-        order = _exact(subset_costs(boundary, area, weights, faces, above), count)
+        order = _exact(subset_costs(boundary, area, weights, faces, above), count,
+                       None if shown is None else lowest_costs(shown, area, weights.mislaid, weights.little))
     else:
         def weigh(order):
             total = (weights.cutting or 1e-6) * stacked_length(boundary, order) + film * sum(
                 (i + 1) * area[c] for i, c in enumerate(order)
             )
-            return total + (weights.piece * _pieces_of_order(faces, order) if with_pieces else 0.0)
+            total += weights.piece * _pieces_of_order(faces, order) if with_pieces else 0.0
+            return total + (0.0 if shown is None else cost_of_order(order, shown, area, weights.mislaid,
+                                                                    weights.little))
         order = _by_insertion(area, weigh, above)
         least = order_bounds.least_cost(boundary, area, weights.cutting or 1e-6, film) + (
             weights.piece * count if with_pieces else 0.0
@@ -231,7 +241,20 @@ def _subset_costs(boundary, area, tie):
     return cost
 
 
-def _exact(cost, count):
+def lowest_costs(shown, area, mislaid: float, little: float) -> np.ndarray:
+    """(n, 2^n) what each set costs beside cutting, pieces and film where a colour lies lowest in it.
+
+    ``shown`` as of ``order_showing.slivers``.
+    """
+    area = np.asarray(area, float)
+    laid = _subset_sums(area)
+    made = np.stack([little * (laid - own) * (own < LITTLE * laid) for own in area])
+    if mislaid > 0:
+        made += mislaid * np.stack([_subset_costs(lengths, area, 0.0) for lengths in shown])
+    return made
+
+
+def _exact(cost, count, lowest_cost=None):
     subsets = np.arange(1 << count)
     size = np.bitwise_count(subsets)
     best = np.full(1 << count, np.inf)
@@ -242,6 +265,8 @@ def _exact(cost, count):
         for c in range(count):
             has = layer[(layer >> c) & 1 == 1]
             candidate = best[has ^ (1 << c)] + cost[has]
+            if lowest_cost is not None:
+                candidate += lowest_cost[c, has]
             better = candidate < best[has] - 1e-12
             best[has[better]] = candidate[better]
             lowest[has[better]] = c

@@ -4,13 +4,14 @@ that."""
 import numpy as np
 
 
-def few_best(cost, count: int, most: int, apart: float = 1e-6) -> list[tuple[tuple[int, ...], float]]:
+def few_best(cost, count: int, most: int, apart: float = 1e-6, lowest_cost=None) -> list[tuple[tuple[int, ...], float]]:
     """Up to ``most`` orders, base first, with their costs, the best first; no two of one cost.
 
     Parameters
     ----------
     cost : (2^count,) cost of the sheet that is solid on each set of colours, as of ``order.subset_costs``.
-    apart : costs that differ by a smaller share are one.
+    apart : costs that differ by a smaller share are one. lowest_cost : (count, 2^count) what more a set costs where a
+    colour lies lowest in it, as of ``order.lowest_costs``.
 
     Notes
     -----
@@ -27,6 +28,8 @@ def few_best(cost, count: int, most: int, apart: float = 1e-6) -> list[tuple[tup
         has = (layer[:, None] >> np.arange(count)) & 1 == 1
         before = layer[:, None] ^ (1 << np.arange(count))
         ways = np.where(has[..., None], best[np.where(has, before, 0)], np.inf) + cost[layer][:, None, None]
+        if lowest_cost is not None:
+            ways = ways + lowest_cost[:, layer].T[..., None]
         ways = ways.reshape(len(layer), count * most)
         order = np.argsort(ways, 1, kind="stable")
         ways = np.take_along_axis(ways, order, 1)

@@ -34,8 +34,13 @@ _FAINT, _QUIET = 14, 32
 """Local ranges below the first are faint, below the second no edge, of 255."""
 _MUCH_FAINT = 0.5
 """Noise is everywhere: faint ranges are at least this share of the others, else they are soft edges."""
-_LEAST_SHARE = 0.0004
-"""Fewer flat pixels than this share are no colour by themselves."""
+_LEAST_SHARE, _RIM_PX, _LEAST_VOTES = 0.0006, 3.0, 9.0
+"""A colour by itself has the flat pixels that a round spot of this share of the picture keeps within a soft rim so wide
+(so that a picture and its smaller copy have the same colours), and no fewer than the last."""
+_STAIN_SHARE, _STAIN_DELTA, _FEW_SHARE, _STAIN_FEW_DELTA = 0.003, 8.0, 0.0004, 12.0
+"""Under noise a mode of less than the first share is a stain where it is nearer than the second (CIEDE2000) to a larger
+one, and one of less than the third where it is nearer than the last (chosen on drawings of `bench/proposals` as JPEG in
+five sizes: stains are 5 to 7 away, drawn colours 14 and more)."""
 _SAMPLE = 20_000
 """Pixels looked at where none is flat."""
 _VOTERS = 400_000
@@ -117,6 +122,24 @@ def noise_of(picture: Picture) -> float:
     return noise_level(spread[thinned, thinned])
 
 
+def _least_votes(size_px):
+    radius = (_LEAST_SHARE * size_px / np.pi) ** 0.5
+    return max(_LEAST_VOTES, np.pi * max(radius - _RIM_PX, 0.0) ** 2)
+
+
+def _stained(colours, weights, size_px):
+    """(K,) bool: small modes near a larger one; compression stains flat areas so."""
+    lab, order = srgb_to_lab(colours), np.argsort(-weights, kind="stable")
+    small = order[weights[order] < _STAIN_SHARE * size_px]
+    stained = np.zeros(len(colours), bool)
+    if len(small) and len(small) < len(order):
+        delta = ciede2000(lab[small][:, None], lab[order][None])
+        larger = np.arange(len(order)) < (len(order) - len(small) + np.arange(len(small)))[:, None]
+        near = np.where(larger, delta, np.inf).min(1)
+        stained[small] = near < np.where(weights[small] < _FEW_SHARE * size_px, _STAIN_FEW_DELTA, _STAIN_DELTA)
+    return stained
+
+
 def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     """Find the colours of a picture and the order in which they merge; raises Cancelled when asked to stop."""
     label = said("Looking for colours")
@@ -132,7 +155,9 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     progress.step(1, 7, label)
     colours, weights = seeds(pixels, max(_SEED_DELTA, 0.16 * noise))
     weights *= step
-    enough = weights >= max(9.0, _LEAST_SHARE * flat.size)
+    enough = weights >= _least_votes(flat.size)
+    if noise > 0:
+        enough &= ~_stained(colours, weights, flat.size)
     if enough.any():
         colours, weights = colours[enough], weights[enough]
     progress.step(2, 7, label)

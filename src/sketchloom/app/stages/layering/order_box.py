@@ -11,6 +11,7 @@ from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import button, counted, figures_table, label, plain_tip
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
+from sketchloom.evaluate.sheet_order import order_shares
 from sketchloom.recipe.parts import BASE, TOP
 
 _ROW, _BAR = 27, QSize(84, 18)
@@ -46,6 +47,10 @@ class OrderBox(Box):
                 (self.tr("Less cutting"), self.tr("How much the proposed order saves cutting")),
                 (self.tr("Fewer pieces"), self.tr("A piece to lay counts as 100 mm of cutting")),
                 (self.tr("Less film"), self.tr("A square centimetre counts as 2 mm of cutting")),
+                (self.tr("Forgives mislaying"), self.tr("Edges where a third colour shows as soon as a sheet is laid a "
+                                                        "hair off count by their length")),
+                (self.tr("No sheet for little"), self.tr("A sheet of which hardly anything is seen counts by what is "
+                                                         "covered of it, as film does")),
             )
         ):
             slider = NamedSlider(name, 0, 10)
@@ -56,6 +61,7 @@ class OrderBox(Box):
             "cutting": self.tr("least cutting"),
             "pieces": self.tr("fewest pieces"),
             "film": self.tr("least film"),
+            "mislaying": self.tr("forgives most"),
             "balanced": self.tr("a balance"),
             "next": self.tr("next best"),
         }
@@ -92,7 +98,7 @@ class OrderBox(Box):
         )
 
     def _weigh(self, number, value):
-        weights = list(self.recipe.order_weights)
+        weights = [slider.slider.value() / 10 for slider in self._weights]
         weights[number] = value / 10
         if any(weights):
             self.change.emit(
@@ -103,7 +109,7 @@ class OrderBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        for slider, value in zip(self._weights, work.recipe.order_weights, strict=False):
+        for slider, value in zip(self._weights, order_shares(work.recipe, work.laying.way), strict=True):
             slider.show_value(round(10 * value), f"{100 * value:.0f} %")
         names = {plan.key: plan.name for plan in work.plans}
         pins = {BASE: self.tr("{0} is always the base"), TOP: self.tr("{0} is always on top")}
