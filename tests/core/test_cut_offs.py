@@ -140,3 +140,15 @@ def test_a_silhouette_fills_what_ink_encloses_and_leaves_bays_open():
     assert filled[30, 15] == INK and filled[22, 25] == INK
     assert filled[30, 60] == PAPER and filled[0, 0] == PAPER
     assert (filled[labels == INK] == INK).all()
+
+
+def test_grainy_light_from_a_side_is_no_lighter_part_of_the_drawing():
+    rng = np.random.default_rng(4)
+    y, x = np.mgrid[:600, :600]
+    ink = (np.abs(x - 300) < 60) | (np.abs(y - 400) < 40)
+    light = np.where(ink, 30.0, 242 - 45 * x / 600) + rng.normal(0, 3, x.shape)
+    counted = cut_offs.count_cut_offs(np.clip(light, 0, 255).round().astype(np.uint8))
+    assert counted.with_lighter is None and 60 < counted.proposed() < 180
+    flat = np.where(ink, 30.0, np.where((y < 200) & (x > 240), 205, 245)) + rng.normal(0, 3, x.shape)
+    counted = cut_offs.count_cut_offs(np.clip(flat, 0, 255).round().astype(np.uint8))
+    assert 212 < counted.proposed() < 240 and counted.proposed(dark_is_ink=False) < 212

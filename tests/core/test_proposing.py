@@ -11,6 +11,7 @@ from scipy import ndimage
 
 from sketchloom.core.judge.paper import page_of
 from sketchloom.core.layers import layering
+from sketchloom.core.layers.bands import bands_of
 from sketchloom.core.layers.proposing import base_of, kept_laying, proposed_laying
 from sketchloom.core.layers.ways import BASED, LEAN, STACKED, WINDOWED
 from sketchloom.core.picture.picture import Picture, frozen_array
@@ -182,3 +183,50 @@ def test_white_within_a_drawing_is_a_sheet_with_a_question_and_worn_specks_are_n
     worn = Pipeline().evaluate(_eyes(4), Recipe(smallest_mm=0.0))
     assert len(worn.layers) == 2 and worn.layers[0].outline.holes == 2
     assert "proposal.enclosed" not in {f.code for f in worn.findings}
+
+
+def _sticker(side, soft):
+    """A core with a blurred edge on a plate; ``soft`` the blur as a share of the side."""
+    y, x = (np.mgrid[:side, :side] + 0.5) / side - 0.5
+    away = np.hypot(x, y)
+    core, plate = ndimage.gaussian_filter((away < 0.28).astype(float), soft * side), away < 0.42
+    mixed = core[..., None] * (38, 50, 79) + (1 - core[..., None]) * (242, 182, 50)
+    return Picture(frozen_array(np.where(plate[..., None], mixed, 255).round().astype(np.uint8)))
+
+
+@pytest.mark.parametrize("soft", [0.004, 0.008])
+@pytest.mark.parametrize("side", [350, 550, 825, 1100, 1600])
+def test_a_blurred_edge_is_no_sheet_whatever_the_size(side, soft):
+    work = Pipeline().evaluate(_sticker(side, soft), Recipe())
+    assert len(work.layers) == 2 and "proposal.band" not in {f.code for f in work.findings}
+
+
+def test_a_drawn_ring_between_two_colours_stays_a_sheet():
+    for side in (350, 1100):
+        y, x = (np.mgrid[:side, :side] + 0.5) / side - 0.5
+        away = np.hypot(x, y)
+        pixels = np.full((side, side, 3), 255, np.uint8)
+        for radius, colour in ((0.42, (242, 182, 50)), (0.3, (140, 116, 65)), (0.27, (38, 50, 79))):
+            pixels[away < radius] = colour
+        work = Pipeline().evaluate(Picture(frozen_array(pixels)), Recipe())
+        assert len(work.layers) == 3 and "proposal.band" not in {f.code for f in work.findings}
+
+
+def test_a_soft_edge_asked_for_as_a_colour_is_offered_to_be_joined():
+    work = Pipeline().evaluate(_sticker(1100, 0.008), Recipe(palette=tuple(
+        PaletteEntry((h,)) for h in ("#ffffff", "#f2b632", "#26324f", "#8c7441"))))
+    (asked,) = [f for f in work.findings if f.code == "proposal.band"]
+    assert asked.key == "#8c7441" and len(work.layers) == 3
+    joined = Pipeline().evaluate(work.picture, mended(asked, work))
+    assert len(joined.layers) == 2 and "proposal.band" not in {f.code for f in joined.findings}
+
+
+def test_bands_by_hand():
+    """A band of width 2 and length 100 between a dark core and a light plate; lengths and areas worked by hand."""
+    lab = np.array([[20, 0, 0], [45, 0, 0], [80, 0, 0], [100, 0, 0]], float)
+    boundary = np.array([[0, 100, 0, 0], [100, 0, 100, 0], [0, 100, 0, 300], [0, 0, 300, 0]], float)
+    (band,) = bands_of(boundary, [1000, 200, 5000], lab, 6.0)
+    assert band == (1, 0, 2, 2.0)
+    assert bands_of(boundary, [1000, 2000, 5000], lab, 6.0) == []  # too wide
+    lab[1] = (50, 40, 0)
+    assert bands_of(boundary, [1000, 200, 5000], lab, 6.0) == []  # a colour of its own

@@ -241,6 +241,11 @@ def _leave_it_open(finding, work):
     return replace(work.recipe, ground="everywhere")
 
 
+@mend_of("proposal.band")
+def _join_band(finding, work):
+    return work.recipe.with_edit(finding.key, merged_into=finding.figures["into"])
+
+
 @mend_of("proposal.reading")
 def _read_so(finding, work):
     return work.recipe if work.reading_now is None else replace(work.recipe, reading=work.reading_now)

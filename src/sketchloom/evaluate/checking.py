@@ -2,20 +2,26 @@
 
 import numpy as np
 
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.core.base.colour import colour_name, from_hex, srgb_to_lab
 from sketchloom.core.base.words import word
 from sketchloom.core.edits.region_edits import inner_place
-from sketchloom.core.layers.layering import enclosed_ground
+from sketchloom.core.layers.bands import bands_of
+from sketchloom.core.layers.layering import colour_boundaries, enclosed_ground
 from sketchloom.core.layers.width import space_widths
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.material_rules import check_materials
-from sketchloom.core.preflight.proposal_rules import check_enclosed, check_proposals
+from sketchloom.core.preflight.proposal_rules import check_bands, check_enclosed, check_proposals
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
 from sketchloom.core.preflight.source_rules import check_source
+from sketchloom.evaluate.sheet_order import hex_below
 from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
+
+_BAND_SHARE, _BAND_PX, _STEEP = 0.02, 6.0, 6
+"""A soft edge is no wider than this share of the picture's side, or so many px, and three quarters of it change by more
+than the last of 255 within 3 x 3 pixels (chosen on stickers with a blurred ring; drawn rims have a calm middle)."""
 
 
 def findings_of(cache, work: Work):
@@ -56,6 +62,8 @@ def _of_proposals(work):
         yield from check_own_ground(entry.hex, word(colour_name(from_hex(entry.hex)), recipe.names_in),
                                     float(area[work.ground].sum() / area.sum()))
     yield from _enclosed(work)
+    if work.reading == "colour":
+        yield from check_bands(_bands(work), work.plans, work.mm_per_px)
     own_colours = recipe.colours is None and recipe.palette is None and work.reading == "colour"
     yield from check_proposals(
         recipe.settled, work.reading_now if recipe.reading == "auto" else None,
@@ -74,6 +82,21 @@ def _enclosed(work):
     if plan is not None and len(faces):
         largest = faces[planar.face_area_px[faces].argmax()]
         yield from check_enclosed(plan, len(faces), inner_place(planar, largest, RegionIndex(planar).box(largest)))
+
+
+def _bands(work):
+    """Colours that are only a soft edge, by their plan, where they have no calm middle as the colour beside has."""
+    planar, plans, depth = work.traced.planar, work.plans, work.depth
+    boundary = colour_boundaries(planar, work.traced.arc_length_px, depth, len(plans))
+    area = np.bincount(depth[depth >= 0], planar.face_area_px[depth >= 0], len(plans))
+    below = hex_below(work.recipe, work.segmentation.entries, work.segmentation.ground_label)
+    lab = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), below)]))
+    most_px = max(_BAND_SHARE * max(work.picture.width, work.picture.height), _BAND_PX)
+    for band in bands_of(boundary, area, lab, most_px):
+        calm, steep = (np.percentile(work.picture.local_range[(depth == level)[planar.faces]], share)
+                       for level, share in ((band[1], 50), (band[0], 25)))
+        if steep > max(2 * calm, _STEEP):
+            yield band
 
 
 def _bare(work):

@@ -37,6 +37,13 @@ ENCLOSED = rule(
      "many": said("{name}, the ground's own colour, is cut as a sheet for {count} places within the drawing. Leave it "
                   "open if what the work is laid on is to show there.")},
     said("Leave it open"))
+BAND = rule(
+    "proposal.band", NOTE, LAYERS, said("a colour is only the soft edge between two others"),
+    {"": said("{name} is only a band, about {width:.1f} mm wide, in a shade between {core} and {other}: a soft edge. "
+              "Join it with {core}."),
+     "ground": said("{name} is only a band, about {width:.1f} mm wide, in a shade between {core} and the ground: a "
+                    "soft edge. Join it with {core}.")},
+    said("Join it"))
 _ANOTHER = 10
 """Cut-offs so near give the same regions on a drawing worth cutting (its long flat stretch is wider; common practice,
 no source)."""
@@ -52,6 +59,14 @@ def check_enclosed(plan, places: int, at):
     """A finding where places of the ground's colour within the drawing, the largest ``at`` (x, y) px, are a sheet."""
     if plan is not None and places:
         yield ENCLOSED.found("one" if places == 1 else "many", plan=plan, at=at, name=plan.name, count=places)
+
+
+def check_bands(bands, plans, mm_per_px: float):
+    """Findings of colours that are only soft edges; ``bands`` as of ``bands_of``, by the number of their plan."""
+    for colour, core, other, width in bands:
+        ends = {"core": plans[core].name, "other": plans[other].name if other < len(plans) else ""}
+        yield BAND.found("" if other < len(plans) else "ground", plan=plans[colour], name=plans[colour].name,
+                         width=width * mm_per_px, into=plans[core].key, **ends)
 
 
 def check_proposals(kept, reading: str | None, colours: int | None, cut_off: int | None, way: str,

@@ -4,9 +4,10 @@ edge."""
 import cv2
 import numpy as np
 
-_SOLID_PX, _RING_PX, _NEAR_PX = 3, 4, 2
+_SOLID_PX, _RING_PX, _NEAR_PX, _GRAIN_PX = 3, 4, 2, 1.5
 """Parts are looked at where they are wider than twice the first; around them a ring as wide as the second, of which
-what is as near as the third is along ink."""
+what is as near as the third is along ink. Grain is calmed by the last: its steps are no edges (chosen on a scan with
+grain in light from one side)."""
 _LEANS, _FREE, _SHARP, _STEP = 0.15, 0.1, 0.7, 0.6
 """A part has at least the first share of its edge along ink, the second well away from it, and the third of that is
 sharp: within the ring's width most of the step from the part to paper. Chosen on houses
@@ -32,7 +33,8 @@ def parts_on_ink(part, ink, share) -> np.ndarray:
     of, dark = around[ring], ink.astype(np.uint8)
     on_ink = cv2.dilate(dark, _NEXT, iterations=_NEAR_PX)[ring] > 0
     is_free = cv2.dilate(dark, _NEXT, iterations=_NEAR_PX + _RING_PX)[ring] == 0  # no step of ink's own
-    step = (cv2.dilate(share, _DISC) - cv2.erode(share, _DISC))[ring]
+    calm = cv2.GaussianBlur(share, (0, 0), _GRAIN_PX)
+    step = (cv2.dilate(calm, _DISC) - cv2.erode(calm, _DISC))[ring]
     light = np.bincount(label.ravel(), share.ravel(), count) / np.maximum(np.bincount(label.ravel(), None, count), 1)
     sharp = step > _STEP * (1 - light[of])
     edge, leaning = np.bincount(of, None, count), np.bincount(of[on_ink], None, count)

@@ -16,6 +16,7 @@ from sketchloom.core.base.progress import QUIET
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
+from sketchloom.core.segment.soft_steps import soft_steps
 from sketchloom.core.segment.thin import bled_modes, left_over, thin_colours
 from sketchloom.core.segment.tone import tones
 
@@ -127,6 +128,13 @@ def _least_votes(size_px):
     return max(_LEAST_VOTES, np.pi * max(radius - _RIM_PX, 0.0) ** 2)
 
 
+def _without_steps(picture, colours, weights, noise, sure=0):
+    """Colours and their weights without steps of soft edges; the first ``sure`` ones are none."""
+    soft = soft_steps(picture, colours, weights, lambda scale: flat_limit(noise * scale))
+    soft[:sure] = False
+    return colours[~soft], weights[~soft]
+
+
 def _stained(colours, weights, size_px):
     """(K,) bool: small modes near a larger one; compression stains flat areas so."""
     lab, order = srgb_to_lab(colours), np.argsort(-weights, kind="stable")
@@ -160,6 +168,7 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
         enough &= ~_stained(colours, weights, flat.size)
     if enough.any():
         colours, weights = colours[enough], weights[enough]
+    colours, weights = _without_steps(picture, colours, weights, noise)
     progress.step(2, 7, label)
     if noise > 0:
         drawn = ~bled_modes(picture.rgb, flat, colours, weights / flat.size, noise)
@@ -173,7 +182,8 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     progress.step(5, 7, label)
     if noise > 0:
         left, left_weights = left_over(picture.rgb, flat, colours, noise)
-        colours, weights = np.concatenate([colours, left]), np.concatenate([weights, left_weights])
+        colours, weights = _without_steps(picture, np.concatenate([colours, left]),
+                                          np.concatenate([weights, left_weights]), noise, len(colours))
     apart = np.pad(apart, (0, len(colours) - len(apart)))
     if len(colours) == 0:
         colours, weights = seeds(picture.rgb.reshape(-1, 3)[:: max(1, flat.size // _SAMPLE)], 6.0)
