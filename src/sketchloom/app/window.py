@@ -20,6 +20,7 @@ from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
 from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.cleaning import Cleaning
+from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.keeping import Keeping
 from sketchloom.app.hands.stacking import Stacking
@@ -186,6 +187,7 @@ class Window(QMainWindow):
         self.cleaning = Cleaning(bench, session, clean)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
+        self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
         trace.patch.shown.connect(self._show_patch)
@@ -346,6 +348,7 @@ class Window(QMainWindow):
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
         self.stacking.turn(number == LAYERS)
+        self.detailing.turn(number == LAYERS)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number in (TRACE, CLEAN, LAYERS) and self.actions_by_name["variants"].isChecked())
@@ -400,6 +403,7 @@ class Window(QMainWindow):
         self.together.refresh()
         self.drawing.refresh()
         self.stacking.refresh()
+        self.detailing.refresh()
         if not shown.work.measured and not shown.coarse:
             if self.stage == CLEAN:
                 self.panels[CLEAN].show_work(shown.work)

@@ -8,7 +8,7 @@ from dataclasses import replace
 
 import numpy as np
 
-from sketchloom.core.edits.decisions import DROP
+from sketchloom.core.edits.decisions import ABOVE, DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
 from sketchloom.core.layers.pieces import extents_of
@@ -19,7 +19,7 @@ from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM, thin_found
 from sketchloom.desk import figures, narrow
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.evaluate.work import Work
+from sketchloom.evaluate.work import Work, openings
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES, MIN_SIZE_MM
 
@@ -211,6 +211,12 @@ def _apart(finding, work):
 @mend_of("layer.shines_through")
 def _white_under(_, work):
     return replace(work.recipe, rims=(*work.recipe.rims, Rim(USUAL_MM[UNDERLAY], UNDERLAY)))
+
+
+@mend_of("layer.openings")
+def _on_top(_, work):
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    return desk.decided(work.recipe, [one.face for one in openings(work) if one.saved_px > 0], ABOVE)
 
 
 @mend_of("size.over_carrier")

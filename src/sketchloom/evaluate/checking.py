@@ -17,7 +17,7 @@ from sketchloom.core.preflight.proposal_rules import check_bands, check_enclosed
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
 from sketchloom.core.preflight.source_rules import check_source
 from sketchloom.evaluate.sheet_order import hex_below
-from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
+from sketchloom.evaluate.work import Work, openings, solid_faces, stack_height_mm
 
 _BAND_SHARE, _BAND_PX, _STEEP = 0.02, 6.0, 6
 """A soft edge is no wider than this share of the picture's side, or so many px, and three quarters of it change by more
@@ -44,6 +44,7 @@ def findings_of(cache, work: Work):
     found += _drawn(work, size)
     if judged:
         found += tuple(_of_proposals(work))
+        found += tuple(rules.check_openings(openings(work), _place_of(work), work.mm_per_px))
     if recipe.laid_on is not None and judged:
         found += rules.check_ground(work.layers, recipe.laid_on)
         found += tuple(rules.check_shining(
@@ -81,7 +82,13 @@ def _enclosed(work):
     faces = np.flatnonzero(enclosed_ground(planar, number, work.ground))
     if plan is not None and len(faces):
         largest = faces[planar.face_area_px[faces].argmax()]
-        yield from check_enclosed(plan, len(faces), inner_place(planar, largest, RegionIndex(planar).box(largest)))
+        yield from check_enclosed(plan, len(faces), _place_of(work)(largest))
+
+
+def _place_of(work):
+    """Gives the place of a face that lies well inside it, px."""
+    planar = work.traced.planar
+    return lambda face: inner_place(planar, face, RegionIndex(planar).box(face))
 
 
 def _bands(work):

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QColorDialog, QComboBox, QLineEdit
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, label, swatch
 from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.layering.details_box import DetailsBox
 from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
@@ -118,6 +119,9 @@ class LayersPanel(Panel):
         self.add(self._line_art)
         self.look = LookBox()
         self.add(Fold(self.tr("How it will look"), self.look))
+        self.details = DetailsBox()
+        self.details_fold = Fold(self.tr("Openings, or pieces on top"), self.details)
+        self.add(self.details_fold)
         self.laying = LayingBox()
         self.laying_fold = Fold(self.tr("Pieces and how they are laid"), self.laying)
         self.add(self.laying_fold)

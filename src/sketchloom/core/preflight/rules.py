@@ -145,6 +145,13 @@ SHINES_THROUGH = rule(
      "many": said("What it is laid on may shine through {count} lighter sheets, {name} first. If their film is "
                   "thin, lay a white sheet under them.")},
     said("Lay white under"))
+OPENINGS = rule(
+    "layer.openings", NOTE, LAYERS, said("openings through several sheets cost more than pieces laid on top"),
+    {"one": said("1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting "
+                 "less, laying it counted."),
+     "many": said("{count} openings go through up to {sheets} sheets each: as pieces laid on top they cost "
+                  "{saved:.0f} mm of cutting less, laying them counted.")},
+    said("Lay them on top"))
 OVER_CARRIER = rule(
     "size.over_carrier",
     WARN,
@@ -236,6 +243,15 @@ def check_shining(layers, laid_on: str, material_of, lies_on_it):
              and srgb_to_lab(from_hex(layer.plan.hex))[0] - ground > SHINES_BY]
     if light:
         yield SHINES_THROUGH.found(_count(len(light)), plan=light[0], name=light[0].name, count=len(light))
+
+
+def check_openings(openings, at, mm_per_px: float):
+    """A finding where openings, as of ``openings_of``, cost more than pieces; ``at(face)`` their places, px."""
+    dear = [one for one in openings if one.saved_px > 0]
+    if dear:
+        yield OPENINGS.found(_count(len(dear)), at=at(dear[0].face), count=len(dear),
+                             sheets=max(one.sheets for one in dear),
+                             saved=sum(one.saved_px for one in dear) * mm_per_px)
 
 
 def check_drawn(curves_found, splits_done, places):

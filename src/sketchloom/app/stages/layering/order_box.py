@@ -66,6 +66,7 @@ class OrderBox(Box):
             "next": self.tr("next best"),
         }
         self.offers = figures_table(4, self.tr("Orders worth a look, base on the left; click one to take it"), _ROW)
+        self.offers.setHorizontalHeaderLabels([""] * 4)  # until they are worked out
         self.offers.setIconSize(_BAR)
         self.offers.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
         self.offers.cellClicked.connect(lambda row, _: self.emit(self.tr("order"), order=self._orders[row]))

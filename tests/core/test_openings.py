@@ -1,0 +1,74 @@
+"""Openings of whole sheets against pieces laid on top: costs worked by hand, and one made the other in the window."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+
+from sketchloom.core.edits.decisions import ABOVE
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.desk.details import as_openings, as_pieces, details_of
+from sketchloom.desk.mends import mended
+from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.evaluate.sheet_order import PIECE_MM
+from sketchloom.evaluate.work import openings
+from sketchloom.recipe.document import Recipe
+
+ORDER = ("#101010", "#d8493f", "#f2b632", "#3f8f5d")
+
+
+def target():
+    """Discs in each other, each of a sheet above the last, and two dots of the lowest colour in the topmost: 300 px."""
+    y, x = np.mgrid[:300, :300] + 0.5
+    pixels = np.full((300, 300, 3), 255, np.uint8)
+    for radius, colour in ((140, (16, 16, 16)), (120, (216, 73, 63)), (100, (242, 182, 50)), (80, (63, 143, 93))):
+        pixels[np.hypot(x - 150, y - 150) < radius] = colour
+    for at, radius in ((120, 20), (185, 6)):
+        pixels[np.hypot(x - at, y - 150) < radius] = 16
+    return Picture(frozen_array(pixels))
+
+
+@pytest.fixture(scope="module")
+def work():
+    return Pipeline().evaluate(target(), Recipe(layering="stacked", size_mm=300.0, order=ORDER))
+
+
+def test_an_opening_costs_its_edge_on_every_sheet_and_a_piece_its_edge_and_its_laying(work):
+    found = openings(work)
+    assert len(found) == 2 and [one.sheets for one in found] == [3, 3]
+    for one, radius in zip(found, (20, 6), strict=True):
+        around = 2 * np.pi * radius
+        edge = one.piece_px - PIECE_MM / work.mm_per_px
+        assert one.opening_px == pytest.approx(3 * edge) and edge == pytest.approx(around, rel=0.15)  # drawn in pixels
+    assert found[0].saved_px > 0 > found[1].saved_px
+
+
+def test_the_dear_opening_is_offered_as_a_piece_and_then_cut_once(work):
+    (asked,) = [f for f in work.findings if f.code == "layer.openings"]
+    assert np.hypot(asked.x_px - 120, asked.y_px - 150) < 20
+    laid = Pipeline().evaluate(work.picture, mended(asked, work))
+    assert "layer.openings" not in {f.code for f in laid.findings}
+    saved = sum(x.cut_length_mm for x in work.layers) - sum(x.cut_length_mm for x in laid.layers)
+    assert saved - PIECE_MM == pytest.approx(asked.figures["saved"], abs=2.0)
+    assert [e.action for e in laid.recipe.edits] == [ABOVE]
+
+
+def test_each_detail_is_made_the_other_and_back(work):
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    dear, cheap = details_of(desk)
+    assert dear.better and not cheap.better
+    laid = Pipeline().evaluate(work.picture, as_pieces(desk, work.recipe, [dear, cheap]))
+    again = RegionDesk(laid, RegionIndex(laid.traced.planar))
+    made = details_of(again)
+    assert all(d.is_piece for d in made) and [d.better for d in made] == [False, True]
+    for before, after in zip((dear, cheap), made, strict=True):
+        assert after.opening_mm == pytest.approx(before.opening_mm) and after.piece_mm == pytest.approx(before.piece_mm)
+    assert as_openings(again, laid.recipe, made) == replace(work.recipe, settled=laid.recipe.settled)
+
+
+@pytest.mark.parametrize("way", ["fitted", "lean", "based"])
+def test_sheets_that_are_not_whole_have_none(work, way):
+    made = Pipeline().evaluate(work.picture, replace(work.recipe, layering=way))
+    assert openings(made) == [] and "layer.openings" not in {f.code for f in made.findings}
