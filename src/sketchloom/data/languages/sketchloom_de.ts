@@ -339,8 +339,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>eine ganze Zahl von {low} bis {high}</translation>
     </message>
     <message>
-        <source>cutting, pieces or film, or three shares from 0 to 1 such as 1,0.5,0</source>
-        <translation>cutting, pieces oder film, oder drei Anteile von 0 bis 1 wie 1,0.5,0</translation>
+        <source>{words}, or three or five shares from 0 to 1 such as 1,0.5,0</source>
+        <translation>{words} oder drei oder fünf Anteile von 0 bis 1 wie 1,0.5,0</translation>
     </message>
     <message>
         <source>{others} or a colour written as #rrggbb</source>
@@ -1105,6 +1105,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Lay white under</source>
         <translation>Weiß darunter legen</translation>
+    </message>
+    <message>
+        <source>openings through several sheets cost more than pieces laid on top</source>
+        <translation>Öffnungen durch mehrere Bögen kosten mehr als aufgelegte Teile</translation>
+    </message>
+    <message>
+        <source>1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting less, laying it counted.</source>
+        <translation>1 Öffnung geht durch {sheets} Bögen: als aufgelegtes Teil kostet sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
+    </message>
+    <message>
+        <source>{count} openings go through up to {sheets} sheets each: as pieces laid on top they cost {saved:.0f} mm of cutting less, laying them counted.</source>
+        <translation>{count} Öffnungen gehen durch je bis zu {sheets} Bögen: als aufgelegte Teile kosten sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
+    </message>
+    <message>
+        <source>Lay them on top</source>
+        <translation>Obenauf legen</translation>
     </message>
     <message>
         <source>a layer does not fit the carrier</source>
@@ -2147,6 +2163,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>eingepasste und sparsame Bögen und die auf einer Basis reichen so weit unter das, was sie bedeckt; ohne Angabe 0 oder was mit der Art vorgeschlagen wird</translation>
     </message>
     <message>
+        <source>how much the proposed order is to save cutting, pieces and film, to forgive mislaying, to lay no sheet for little, 0 to 1 each; 1, 0, 0 alone: what goes with the way of layering</source>
+        <translation>wie sehr die vorgeschlagene Reihenfolge Schnitt, Teile und Folie sparen, schiefes Legen verzeihen und keinen Bogen für wenig legen soll, je 0 bis 1; 1, 0, 0 allein: was zur Schichtweise gehört</translation>
+    </message>
+    <message>
+        <source>three to five shares from 0 to 1, not all 0</source>
+        <translation>drei bis fünf Anteile von 0 bis 1, nicht alle 0</translation>
+    </message>
+    <message>
         <source>colour</source>
         <translation>Farbe</translation>
     </message>
@@ -2259,12 +2283,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Offen lassen</translation>
     </message>
     <message>
-        <source>Overlap</source>
-        <translation>Überlappung</translation>
+        <source>a colour is only the soft edge between two others</source>
+        <translation>eine Farbe ist nur der weiche Rand zwischen zwei anderen</translation>
     </message>
     <message>
-        <source>how much the proposed order is to save cutting, pieces and film, 0 to 1 each</source>
-        <translation>wie sehr die vorgeschlagene Reihenfolge Schnitt, Teile und Folie sparen soll, je 0 bis 1</translation>
+        <source>{name} is only a band, about {width:.1f} mm wide, in a shade between {core} and {other}: a soft edge. Join it with {core}.</source>
+        <translation>{name} ist nur ein Streifen, etwa {width:.1f} mm breit, in einem Ton zwischen {core} und {other}: ein weicher Rand. Verbinde ihn mit {core}.</translation>
+    </message>
+    <message>
+        <source>{name} is only a band, about {width:.1f} mm wide, in a shade between {core} and the ground: a soft edge. Join it with {core}.</source>
+        <translation>{name} ist nur ein Streifen, etwa {width:.1f} mm breit, in einem Ton zwischen {core} und dem Grund: ein weicher Rand. Verbinde ihn mit {core}.</translation>
+    </message>
+    <message>
+        <source>Join it</source>
+        <translation>Verbinden</translation>
+    </message>
+    <message>
+        <source>Overlap</source>
+        <translation>Überlappung</translation>
     </message>
     <message>
         <source>keys of layers, base first; empty: the proposed order</source>
@@ -2297,10 +2333,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>language that layers are named in</source>
         <translation>Sprache, in der Ebenen benannt werden</translation>
-    </message>
-    <message>
-        <source>three shares from 0 to 1, not all 0</source>
-        <translation>drei Anteile von 0 bis 1, nicht alle 0</translation>
     </message>
     <message>
         <source>pairs of layers</source>
@@ -3359,6 +3391,48 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Detailing</name>
+    <message>
+        <source>pieces on top</source>
+        <translation>Teile obenauf</translation>
+    </message>
+    <message>
+        <source>openings</source>
+        <translation>Öffnungen</translation>
+    </message>
+</context>
+<context>
+    <name>DetailsBox</name>
+    <message>
+        <source>Openings, ticked where a piece is laid on top</source>
+        <translation>Öffnungen, angehakt, wo ein Teil aufgelegt wird</translation>
+    </message>
+    <message>
+        <source>Take the cheaper of each</source>
+        <translation>Je das Günstigere nehmen</translation>
+    </message>
+    <message>
+        <source>1 sheet</source>
+        <translation>1 Bogen</translation>
+    </message>
+    <message>
+        <source>{0} sheets</source>
+        <translation>{0} Bogen</translation>
+    </message>
+    <message>
+        <source>{0}: {1} · piece: {2}</source>
+        <translation>{0}: {1} · Teil: {2}</translation>
+    </message>
+    <message>
+        <source>Sheets laid whole have no opening here, or are laid another way.</source>
+        <translation>Ganz gelegte Bögen haben hier keine Öffnung, oder sie werden anders gelegt.</translation>
+    </message>
+    <message>
+        <source>Cut through so many sheets as an opening, or once as a piece laid on top (ticked); laying one counts as {0}. What costs less the other way is bold.</source>
+        <translation>Als Öffnung durch so viele Bögen geschnitten oder einmal als aufgelegtes Teil (angehakt); eines zu legen zählt wie {0}. Was andersherum weniger kostet, ist fett.</translation>
+    </message>
+</context>
+<context>
     <name>Divided</name>
     <message>
         <source>Drag to make the panel wider; to its end, or F8, to fold it away</source>
@@ -4233,6 +4307,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name.</source>
         <translation>Oberste zuerst; zum Umordnen ziehen (Strg+↑, Strg+↓), F2 zum Benennen.</translation>
+    </message>
+    <message>
+        <source>Openings, or pieces on top</source>
+        <translation>Öffnungen oder Teile obenauf</translation>
     </message>
     <message>
         <source>Name of the layer</source>
@@ -5412,6 +5490,22 @@ seinesgleichen</translation>
         <translation>Ein Quadratzentimeter zählt wie 2 mm Schnitt</translation>
     </message>
     <message>
+        <source>Forgives mislaying</source>
+        <translation>Verzeiht schiefes Legen</translation>
+    </message>
+    <message>
+        <source>Edges where a third colour shows as soon as a sheet is laid a hair off count by their length</source>
+        <translation>Kanten, an denen eine dritte Farbe vorscheint, sobald ein Bogen um ein Haar schief liegt, zählen mit ihrer Länge</translation>
+    </message>
+    <message>
+        <source>No sheet for little</source>
+        <translation>Kein Bogen für wenig</translation>
+    </message>
+    <message>
+        <source>A sheet of which hardly anything is seen counts by what is covered of it, as film does</source>
+        <translation>Ein Bogen, von dem kaum etwas zu sehen ist, zählt mit dem, was von ihm verdeckt ist, wie Folie</translation>
+    </message>
+    <message>
         <source>least cutting</source>
         <translation>am wenigsten Schnitt</translation>
     </message>
@@ -5422,6 +5516,10 @@ seinesgleichen</translation>
     <message>
         <source>least film</source>
         <translation>am wenigsten Folie</translation>
+    </message>
+    <message>
+        <source>forgives most</source>
+        <translation>verzeiht am meisten</translation>
     </message>
     <message>
         <source>a balance</source>
