@@ -18,6 +18,7 @@ from bench.proposals.conditions import FILES, by_hand, photo_like, picture_of, r
 from bench.proposals.scenes import KINDS, Scene
 from bench.table import Row
 from sketchloom.core.picture.preparing.steps import Preparation
+from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
 LIGHTS = ("even", "slope", "shadow", "tint", "pale")
@@ -28,6 +29,8 @@ _RIM, _INSIDE = 0.97, 0.01
 _TRUE = {"jpeg": {"source.blocks", "source.noise", "source.soft"}, "shaded": {"source.shaded"},
          "small": {"source.small"}}
 """What is rightly said of such pictures."""
+_SIZES_PX, _SIZED = (350, 550, 700, 825, 1100, 1600), ("outlined", "flat", "soft")
+"""Copies that are to have the same sheets, and the kinds that have a true number of them."""
 _THUMB = 200
 
 
@@ -113,6 +116,26 @@ def run(aside=False, kinds=()):
         return [(case, *found) for case, found in zip(chosen, pool.map(one, chosen), strict=True)]
 
 
+def _sheets(case):
+    kind, number, how, size = case
+    work = Pipeline().evaluate(picture_of(KINDS[kind][0](number), how, size), Recipe())
+    return work.reading, len(work.layers)
+
+
+def sizes(aside=False):
+    """Scene and kind of file, and reading and sheets of its copy of each size."""
+    scenes = [(kind, n, how) for kind in _SIZED for n in range(KINDS[kind][1]) if (n % 3 == 2) == aside
+              for how in ("png", "jpeg")]
+    with ProcessPoolExecutor(os.cpu_count()) as pool:
+        found = list(pool.map(_sheets, [(*scene, size) for scene in scenes for size in _SIZES_PX], chunksize=6))
+    return [(scene, found[n * len(_SIZES_PX):(n + 1) * len(_SIZES_PX)]) for n, scene in enumerate(scenes)]
+
+
+def _apart(found):
+    """Copies that differ from most of the same scene."""
+    return sum(len(copies) - max(Counter(copies).values()) for _, copies in found)
+
+
 def show(results) -> None:
     for _, f, _ in results:
         sys.stdout.write(f"{f.name:<28} {f.reading:<7}{f.way:<9}{f.layers:>3} layers  base {f.base:<8} ground "
@@ -132,6 +155,7 @@ def rows(aside=True) -> list[Row]:
     based = [f for c, f in drawn if KINDS[c[0]][0](c[1]).base]
     bold = [f.unlike for c, f in drawn if c[0] in ("outlined", "flat")]
     soft = [f.unlike for c, f in drawn if c[0] == "shaded"]
+    copies = sizes(aside)
     false = Counter(w for _, f in drawn for w in f.wrong if w.startswith("says"))
     return [
         Row("drawn pictures whose reading is wrong", count(drawn, "reading"), 1 / 60 * len(drawn), "",
@@ -149,7 +173,9 @@ def rows(aside=True) -> list[Row]:
         Row("pixels of another colour, flat and outlined, median", float(np.median(bold)), 0.001, ""),
         Row("the same, worst", max(bold), 0.02, ""),
         Row("the same, shaded, median", float(np.median(soft)), 0.02, ""),
-        Row("the same, shaded, worst", max(soft), 0.08, "")]
+        Row("the same, shaded, worst", max(soft), 0.08, ""),
+        Row("copies of another size with other sheets", _apart(copies), 0.02 * len(copies) * len(_SIZES_PX), "",
+            f"of {len(copies) * len(_SIZES_PX)}")]
 
 
 def contact_sheets(results, folder: Path, across: int = 5, down: int = 6) -> None:
@@ -170,6 +196,10 @@ def main(words) -> None:
     kinds = [w for w in words if w in (*KINDS, "sketch", "photo")]
     found = run(True if "aside" in words else None if "all" in words else False, kinds)
     show(found)
+    if "sizes" in words:
+        for scene, copies in sizes("aside" in words):
+            if len(set(copies)) > 1:
+                sys.stdout.write(f"{scene}  {dict(zip(_SIZES_PX, copies, strict=True))}\n")
     for word in words:
         if "/" in word:
             contact_sheets(found, Path(word))

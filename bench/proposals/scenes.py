@@ -167,13 +167,26 @@ def shaded(seed: int) -> Scene:
     return Scene("shaded", seed, _framed(body, "#ffffff"), "#ffffff", ("colour", "photo"), dark if seed % 2 else None)
 
 
+def soft(seed: int) -> Scene:
+    """A sticker: a core with a blurred edge on a plate, something on the core, all on a ground."""
+    rng = np.random.default_rng(9000 + seed)
+    core, plate = rng.choice(_DARKS), rng.choice(_FILLS[:9])
+    wide = rng.uniform(3, 9)
+    blur = ('<defs><filter id="f" x="-50%" y="-50%" width="200%" height="200%"><feGaussianBlur '
+            f'stdDeviation="{wide:.1f}"/></filter></defs>')
+    body = (f'{blur}<path d="{blob(rng, 500, 500, 400, 0.05)}" fill="{plate}"/>'
+            f'<path d="{blob(rng, 500, 500, rng.uniform(240, 320), 0.1)}" fill="{core}" filter="url(#f)"/>'
+            f'<path d="{blob(rng, 500, 500, rng.uniform(120, 170), 0.1)}" fill="{plate}"/>')
+    return Scene("soft", seed, _framed(body, "#ffffff"), "#ffffff", ("colour",), str(plate))
+
+
 def _darker(hex_colour, share):
     return "#" + "".join(f"{round(int(hex_colour[i:i + 2], 16) * share):02x}" for i in (1, 3, 5))
 
 
 KINDS: dict[str, tuple[Callable[[int], Scene], int]] = {
     "outlined": (outlined, 15), "flat": (flat, 12), "line": (line, 9), "cells": (cells, 9),
-    "silhouette": (silhouette, 9), "shaded": (shaded, 9)}
+    "silhouette": (silhouette, 9), "shaded": (shaded, 9), "soft": (soft, 9)}
 """What draws each kind, and how many there are."""
 
 

@@ -14,6 +14,7 @@ from svgelements import SVG, Path
 
 import shapes
 from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.strokes import pens
 from sketchloom.core.strokes.branches import find_branches
 from sketchloom.core.strokes.drawing import drawn, samples
@@ -21,6 +22,7 @@ from sketchloom.core.strokes.kind import is_pen_drawing
 from sketchloom.core.strokes.strokes import TOLERANCE_PX, find_strokes
 from sketchloom.core.strokes.thinning import thinned
 from sketchloom.desk import figures
+from sketchloom.desk.mends import mended
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 from svgs import whole as whole_svg
@@ -226,3 +228,32 @@ def test_every_stroke_is_continuous():
         controls = found.controls[a:b]
         assert np.array_equal(controls[1:, 0], controls[:-1, 3])
         assert np.isfinite(evaluate(controls, np.full(len(controls), 0.5))).all()
+
+
+def _leaves(side, width):
+    """Solid leaves that taper to both ends, and dots, in a picture of a side; ``width`` of a leaf as a share of it."""
+    rng, (y, x) = np.random.default_rng(11), np.mgrid[:side, :side] / side
+    ink = np.zeros((side, side), bool)
+    for cx, cy, turn in zip(*rng.uniform(0.12, 0.88, (2, 22)), rng.uniform(0, np.pi, 22), strict=True):
+        along = (x - cx) * np.cos(turn) + (y - cy) * np.sin(turn)
+        across = (y - cy) * np.cos(turn) - (x - cx) * np.sin(turn)
+        ink |= np.abs(across) < width / 2 * (1 - (along / 0.07) ** 2)
+    for cx, cy in rng.uniform(0.1, 0.9, (20, 2)):
+        ink |= np.hypot(x - cx, y - cy) < 0.007
+    return ink
+
+
+@pytest.mark.parametrize("side", [350, 700, 1100])
+@pytest.mark.parametrize("width", [0.012, 0.018, 0.026])
+def test_leaves_and_dots_are_no_pen_lines(side, width):
+    assert not is_pen_drawing(_leaves(side, width))
+
+
+def test_strokes_that_are_dots_are_told_with_a_way_out():
+    ink = _leaves(700, 0.018)
+    picture = Picture(frozen_array(np.where(ink[..., None], 20, 255).astype(np.uint8).repeat(3, 2)))
+    work = Pipeline().evaluate(picture, Recipe(reading="line", size_mm=50.0, smallest_mm=0.0))
+    (said,) = [f for f in work.findings if f.code == "layer.short_strokes"]
+    assert said.figures["count"] >= 5
+    solid = Pipeline().evaluate(picture, mended(said, work))
+    assert solid.reading == "tone" and "layer.short_strokes" not in {f.code for f in solid.findings}

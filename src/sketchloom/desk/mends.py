@@ -213,6 +213,11 @@ def _white_under(_, work):
     return replace(work.recipe, rims=(*work.recipe.rims, Rim(USUAL_MM[UNDERLAY], UNDERLAY)))
 
 
+@mend_of("layer.short_strokes")
+def _by_tone(_, work):
+    return replace(work.recipe, reading="tone")
+
+
 @mend_of("layer.openings")
 def _on_top(_, work):
     desk = RegionDesk(work, RegionIndex(work.traced.planar))

@@ -185,7 +185,7 @@ class _Run:
                 progress=at,
             )
         bounds = curves.Bounds(
-            segmentation, key, move, judged.fit.blur_px if segmentation.two_tones else 0.0, self.rough
+            segmentation, key, move, judged.blur_px(segmentation.two_tones), self.rough
         )
         with self._stage("planar", said("Drawing the map")):
             bounds.mapped(steps)
@@ -271,6 +271,10 @@ class _Judged:
     faults: fault_finding.Faults
     reading: str
     reading_now: str | None
+
+    def blur_px(self, two_tones: bool) -> float:
+        """The picture's blur; compression widens the edges between colours as well, which is none."""
+        return self.fit.blur_px if two_tones or not self.faults.blocks else 0.0
 
 
 def _reading_now(picture, fit, tree):

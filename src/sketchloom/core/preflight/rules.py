@@ -21,6 +21,8 @@ _PLACES = 5
 """So many places of a kind are told one by one (as many as a person goes through; more are counted)."""
 LIKE_GROUND = 10.0
 """A layer nearer than this (CIEDE2000) to what it is laid on could be left out (common practice, no source)."""
+SHORT_MM = 1.0
+"""A pen stroke that is shorter leaves a dot (common practice, no source)."""
 SHARP_DEG = 20.0
 """Points that open by less lift in weeding (common practice, no source)."""
 _LEAST_TIP_MM = 0.4
@@ -145,6 +147,12 @@ SHINES_THROUGH = rule(
      "many": said("What it is laid on may shine through {count} lighter sheets, {name} first. If their film is "
                   "thin, lay a white sheet under them.")},
     said("Lay white under"))
+SHORT_STROKES = rule(
+    "layer.short_strokes", NOTE, LAYERS, said("pen strokes that are dots rather than lines"),
+    {"one": said("1 pen stroke is shorter than {limit:g} mm: a dot rather than a line. Solid shapes are read by tone."),
+     "many": said("{count} pen strokes are shorter than {limit:g} mm: dots rather than lines. Solid shapes are read by "
+                  "tone.")},
+    said("Read it by tone"))
 OPENINGS = rule(
     "layer.openings", NOTE, LAYERS, said("openings through several sheets cost more than pieces laid on top"),
     {"one": said("1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting "
@@ -203,7 +211,7 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
     # weeding and carriers are for blades
     checks = (_thin, _points, _small_pieces, _oversize) if tool == BLADE else (_thin_of_hard, _small_of_hard)
     for layer in layers:
-        for check in checks:
+        for check in (*checks, _short_strokes):
             found += check(layer, thin_mm, mm_per_px)
     return tuple(found)
 
@@ -307,6 +315,17 @@ def _small_pieces(layer, thin_mm, mm_per_px, case=""):
     if len(small):
         at = outline.controls[outline.starts[small[outline.area_px[small].argmin()]], 0]
         yield SMALL_PIECES.found(case or _count(len(small)), plan=layer.plan, at=at, count=len(small), limit=thin_mm)
+
+
+def _short_strokes(layer, _, mm_per_px):
+    outline = layer.outline
+    if outline.pen_px is None or not len(outline.controls):
+        return
+    steps = np.linalg.norm(outline.controls[:, 3] - outline.controls[:, 0], axis=1)
+    short = np.flatnonzero(np.add.reduceat(steps, outline.starts[:-1]) * mm_per_px < SHORT_MM)
+    if len(short):
+        yield SHORT_STROKES.found(_count(len(short)), plan=layer.plan, count=len(short), limit=SHORT_MM,
+                                  at=outline.controls[outline.starts[short[0]], 0])
 
 
 def _oversize(layer, _, mm_per_px):
