@@ -17,6 +17,9 @@ _STRONG_EDGE = 48
 """Steps of 255 that make an edge worth measuring."""
 _LEAST_CONTRAST_NOISE = 0.62
 """Averaging four pixels halves noise; where it takes away less than this share of all contrast there is a picture."""
+_BAND_SHARE, _BAND_PX, _FAINT = 0.04, 45, 32
+"""A soft edge is no wider than this share of the side, or so many px as its change of tone is looked for over sixteen;
+small changes are under the last of 255 (chosen on stickers with a blurred ring)."""
 _DRIFT = 4
 """Steps of 255 over a few pixels that are a slow change of tone."""
 
@@ -25,11 +28,11 @@ _DRIFT = 4
 class Fitness:
     """Figures of a picture.
 
-    ``flat_share`` of pixels with quiet surroundings; ``shaded_share`` of pixels that change
-    without an edge nearby; ``edge_width_px`` typical width of the change across an edge;
-    ``noise`` range within flat areas (0 to 255); ``chroma`` 95th percentile in CIELAB;
-    ``is_noise`` when neighbouring pixels have nothing to do with each other. Places are the
-    picture's worst ones, px.
+    ``flat_share`` of pixels with quiet surroundings; ``shaded_share`` of pixels that change without an edge nearby,
+    ``wide_share`` of pixels where that is more than a soft edge; ``grainy_share`` of places all around which there are
+    small changes; ``edge_width_px`` typical width of the change across an edge; ``noise`` range within flat areas (0 to
+    255); ``chroma`` 95th percentile in CIELAB; ``is_noise`` when neighbouring pixels have nothing to do with each
+    other. Places are the picture's worst ones, px.
     """
 
     flat_share: float
@@ -38,6 +41,8 @@ class Fitness:
     noise: float
     chroma: float
     is_noise: bool
+    wide_share: float
+    grainy_share: float
     shaded_at: tuple[float, float]
     soft_at: tuple[float, float]
 
@@ -75,9 +80,17 @@ def measure(picture: Picture) -> Fitness:
         noise,
         float(np.sort(chroma, axis=None)[int(0.95 * (chroma.size - 1))]) if chroma.size else 0.0,
         _is_noise(picture, flat),
+        float(_wide(shaded).mean()),
+        float((cv2.boxFilter(((spread > 0) & (spread < _FAINT)).astype(np.float32), -1, (_BAND_PX,) * 2) > 0.8).mean()),
         _densest(shaded, x0, y0),
         _densest(busy & ~core, x0, y0),
     )
+
+
+def _wide(shaded):
+    """Shading less the bands of soft edges."""
+    side = max(_BAND_PX, round(_BAND_SHARE * max(shaded.shape)) | 1)
+    return cv2.morphologyEx(shaded.astype(np.uint8), cv2.MORPH_OPEN, np.ones((side, side), np.uint8))
 
 
 def _window(field):

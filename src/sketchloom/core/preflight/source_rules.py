@@ -9,6 +9,10 @@ from sketchloom.core.preflight.findings import NOTE, SOURCE, WARN, Finding, rule
 SHADED_SHARE = 0.04
 """More of a picture than this in slow changes of tone is shading (chosen on the demo works: 2 % on the scanned sketch,
 10 % and more on the photos)."""
+WIDE_SHARE = 0.01
+"""Less of it wider than a soft edge is none (chosen on stickers with a blurred ring, 0, and on shaded drawings)."""
+GRAINY_SHARE = 0.02
+"""Less of a picture with small changes all around is no grain, but soft edges (chosen like the figure above)."""
 SOFT_PX, GRAIN = 5.5, 3.0
 """Edges wider than this are soft: drawn ones are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7. Flat areas that
 vary by
@@ -110,11 +114,11 @@ def check_source(
     if fitness.is_noise:
         return (*found, NOISE_ONLY.found())
     found += _of_faults(faults, mm_per_px)
-    if fitness.shaded_share > SHADED_SHARE and reading != "photo":
+    if fitness.shaded_share > SHADED_SHARE and fitness.wide_share > WIDE_SHARE and reading != "photo":
         found.append(SHADED.found(at=fitness.shaded_at, share=fitness.shaded_share))
     if fitness.edge_width_px > SOFT_PX:
         found.append(SOFT.found(at=fitness.soft_at, width=fitness.edge_width_px))
-    if fitness.noise > GRAIN and not faults.blocks:
+    if fitness.noise > GRAIN and fitness.grainy_share > GRAINY_SHARE and not faults.blocks:
         found.append(NOISE.found(noise=fitness.noise))
     return tuple(found)
 

@@ -1107,6 +1107,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Weiß darunter legen</translation>
     </message>
     <message>
+        <source>pen strokes that are dots rather than lines</source>
+        <translation>Stiftstriche, die eher Punkte als Linien sind</translation>
+    </message>
+    <message>
+        <source>1 pen stroke is shorter than {limit:g} mm: a dot rather than a line. Solid shapes are read by tone.</source>
+        <translation>1 Stiftstrich ist kürzer als {limit:g} mm: eher ein Punkt als eine Linie. Volle Formen werden nach Helligkeit gelesen.</translation>
+    </message>
+    <message>
+        <source>{count} pen strokes are shorter than {limit:g} mm: dots rather than lines. Solid shapes are read by tone.</source>
+        <translation>{count} Stiftstriche sind kürzer als {limit:g} mm: eher Punkte als Linien. Volle Formen werden nach Helligkeit gelesen.</translation>
+    </message>
+    <message>
+        <source>Read it by tone</source>
+        <translation>Nach Helligkeit lesen</translation>
+    </message>
+    <message>
         <source>openings through several sheets cost more than pieces laid on top</source>
         <translation>Öffnungen durch mehrere Bögen kosten mehr als aufgelegte Teile</translation>
     </message>
