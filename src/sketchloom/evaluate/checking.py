@@ -12,6 +12,7 @@ from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight import rules
 from sketchloom.core.preflight.findings import Finding
+from sketchloom.core.preflight.laying_rules import check_ground, check_openings, check_shining
 from sketchloom.core.preflight.material_rules import check_materials
 from sketchloom.core.preflight.proposal_rules import check_bands, check_enclosed, check_proposals
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
@@ -44,10 +45,10 @@ def findings_of(cache, work: Work):
     found += _drawn(work, size)
     if judged:
         found += tuple(_of_proposals(work))
-        found += tuple(rules.check_openings(openings(work), _place_of(work), work.mm_per_px))
+        found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px))
     if recipe.laid_on is not None and judged:
-        found += rules.check_ground(work.layers, recipe.laid_on)
-        found += tuple(rules.check_shining(
+        found += check_ground(work.layers, recipe.laid_on)
+        found += tuple(check_shining(
             work.layers, recipe.laid_on, [recipe.material_of(layer.plan.key) for layer in work.layers], _bare(work)))
     if recipe.materials or recipe.frame_depth_mm is not None:
         found += _of_materials(cache, work)

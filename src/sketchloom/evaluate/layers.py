@@ -12,15 +12,13 @@ from sketchloom.core.edits.decisions import OWN_SHEET
 from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers import layering
 from sketchloom.core.layers import order as depth_order
-from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_key
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
-from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED
-from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
+from sketchloom.evaluate.rims import Laid, with_rims
 from sketchloom.evaluate.segmentation import Segmentation
 from sketchloom.evaluate.sheet_order import hex_below, match_keys, order_shares, rule_pairs, weights_px
 from sketchloom.evaluate.work import Traced
@@ -30,7 +28,6 @@ _PAPERS = ("paper", "card")
 _WORN = 0.002
 """Less of the ground's colour within what is cut than this share is no sheet: it stays open (chosen on a worn emblem by
 rule with 0.0002, and eyes with white in them of `bench/proposals` with 0.01 and more)."""
-_RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -111,7 +108,8 @@ class LayerStage:
             with_widths=self.measured,
             keep=self._kept_for(traced),
         )
-        layers = self._with_rims(traced, plans, depth, layers, laying.way, self._together(planar, of_face, depth))
+        layers = with_rims(layers, recipe, Laid(traced, plans, depth, of_face, laying.way), self.mm_per_px,
+                           measured=self.measured, rough=self.rough, keep=self._kept_for(traced))
         def stacked(order):
             return layering.stack_cost(planar, traced.arc_length_px, seen, order)[0]
         proposed = replace(proposed, length=stacked(proposed.order))
@@ -164,62 +162,6 @@ class LayerStage:
         """(F,) bool: the ground's colour within the drawing where it is too little for a sheet of its own."""
         area = planar.face_area_px
         return enclosed & (area[enclosed].sum() < _WORN * area[~ground].sum())
-
-    def _together(self, planar, of_face, depth):
-        """(F,) bool: what a backing or a rim of everything goes around: what is cut and what is left out within it.
-
-        Colours left out that reach the picture's edge are as ground, unless nothing else is there.
-        """
-        outer = np.zeros(planar.face_count, bool)
-        outer[planar.right[planar.left == OUTSIDE]] = True
-        within = (depth >= 0) | ((of_face >= 0) & ~outer)
-        return within if within.any() else of_face >= 0
-
-    def _with_rims(self, traced, plans, depth, layers, way, together):
-        """Backings below, rims and inner lines above the other sheets."""
-        keep, below, above = self._kept_for(traced), [], []
-        for number, rim in enumerate(self.recipe.rims):
-            at = next((k for k, plan in enumerate(plans) if plan.key == rim.of), None)
-            inside = together & (depth >= 0 if rim.kind == UNDERLAY else True) if rim.of is None else depth == at
-            if at is not None and rim.kind != UNDERLAY:  # the sheet as it is cut, under what covers it too
-                inside = layering.sheet_faces(
-                    traced.planar,
-                    traced.arc_length_px,
-                    depth,
-                    at,
-                    self.recipe.edit_of(rim.of).layering or way,
-                )
-            if rim.kind == UNDERLAY:
-                inside &= self._lets_through(plans)[depth]
-            if not rim.on or (at is None and rim.of is not None) or not inside.any():
-                continue
-            shape = np.packbits(inside).tobytes()
-            around = keep(("outline", shape), lambda i=inside: layering.outline_of(traced.planar, traced.curves, i))
-            outline = keep(
-                ("rim", shape, rim, self.rough), lambda o=around, r=rim: rim_outline(o, r, self.mm_per_px, self.rough)
-            )
-            if not len(outline.controls):
-                continue
-            plan = LayerPlan(
-                rim_key(rim, number), rim.name or word(_RIM_NAMES[rim.kind], self.recipe.names_in), rim.hex, ()
-            )
-            layer = layering.sheet(
-                plan,
-                outline,
-                self.mm_per_px,
-                self.measured,
-                lambda make, s=shape, r=rim: keep(("rim widths", s, r), make),
-            )
-            (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
-        return (*below, *layers, *above)
-
-    def _lets_through(self, plans):
-        """(P + 1,) bool: layers lighter than what the work is laid on, the ground last; where that is not said, all of
-        them."""
-        if self.recipe.laid_on is None:
-            return np.append(np.ones(len(plans), bool), False)
-        light = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), self.recipe.laid_on)]))[:, 0]
-        return np.append(light[:-1] - light[-1] > SHINES_THROUGH, False)
 
     def _kept_for(self, traced):
         """Holds the curves as well, so that their identity stays theirs."""

@@ -51,6 +51,11 @@ def rule(code: str, severity: str, stage: str, about: str, says: str | dict[str,
     return made
 
 
+def counted(number: int) -> str:
+    """The case of a sentence for one or for many."""
+    return "one" if number == 1 else "many"
+
+
 @dataclass(frozen=True, slots=True)
 class Finding:
     """One finding. ``x_px``, ``y_px`` in picture coordinates, None when it has no place; ``layer`` the name and ``key``

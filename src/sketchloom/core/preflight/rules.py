@@ -2,15 +2,12 @@
 
 import numpy as np
 
-from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
-from sketchloom.core.layers.added import BACKING, UNDERLAY, rim_kind
 from sketchloom.core.layers.pieces import extents_of
-from sketchloom.core.layers.rims import SHINES_THROUGH as SHINES_BY
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import apart
-from sketchloom.core.preflight.findings import CLEAN, LAYERS, NOTE, RELEASE, STOP, TRACE, WARN, rule
+from sketchloom.core.preflight.findings import CLEAN, LAYERS, NOTE, RELEASE, STOP, TRACE, WARN, counted, rule
 from sketchloom.core.sheets.material import BLADE
 
 CARRIER_MM = 11.5 * MM_PER_IN
@@ -19,8 +16,6 @@ LONG_CARRIER_MM = 23.5 * MM_PER_IN
 """A 12 x 24 in carrier, with the same half inch kept free (trade)."""
 _PLACES = 5
 """So many places of a kind are told one by one (as many as a person goes through; more are counted)."""
-LIKE_GROUND = 10.0
-"""A layer nearer than this (CIEDE2000) to what it is laid on could be left out (common practice, no source)."""
 SHORT_MM = 1.0
 """A pen stroke that is shorter leaves a dot (common practice, no source)."""
 SHARP_DEG = 20.0
@@ -136,30 +131,12 @@ SMALL_PIECES = rule(
     },
     said("Drop them"),
 )
-ON_GROUND = rule(
-    "layer.like_ground", NOTE, LAYERS, said("a layer has the colour of what it is laid on"),
-    said("{name} has the colour of what it is laid on. Left out, the ground shows in its place, and {cut:.0f} mm of "
-         "cutting and a sheet are saved; what lies under it shows too, so look at it."), said("Leave it out"))
-SHINES_THROUGH = rule(
-    "layer.shines_through", NOTE, LAYERS, said("what the work is laid on may shine through lighter sheets"),
-    {"one": said("What it is laid on may shine through {name}, which is lighter. If its film is thin, lay a "
-                 "white sheet under it."),
-     "many": said("What it is laid on may shine through {count} lighter sheets, {name} first. If their film is "
-                  "thin, lay a white sheet under them.")},
-    said("Lay white under"))
 SHORT_STROKES = rule(
     "layer.short_strokes", NOTE, LAYERS, said("pen strokes that are dots rather than lines"),
     {"one": said("1 pen stroke is shorter than {limit:g} mm: a dot rather than a line. Solid shapes are read by tone."),
      "many": said("{count} pen strokes are shorter than {limit:g} mm: dots rather than lines. Solid shapes are read by "
                   "tone.")},
     said("Read it by tone"))
-OPENINGS = rule(
-    "layer.openings", NOTE, LAYERS, said("openings through several sheets cost more than pieces laid on top"),
-    {"one": said("1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting "
-                 "less, laying it counted."),
-     "many": said("{count} openings go through up to {sheets} sheets each: as pieces laid on top they cost "
-                  "{saved:.0f} mm of cutting less, laying them counted.")},
-    said("Lay them on top"))
 OVER_CARRIER = rule(
     "size.over_carrier",
     WARN,
@@ -184,10 +161,6 @@ SPREAD = rule(
          "them fits. Lay them nearer to each other, or write a file for each design."))
 
 
-def _count(number: int) -> str:
-    return "one" if number == 1 else "many"
-
-
 def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order, tool=BLADE):
     """Findings of a design: small details, thin places, oversize layers.
 
@@ -200,7 +173,7 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
     if len(dropped):
         found.append(
             SMALL_DETAILS.found(
-                _count(len(dropped)), at=dropped[dropped[:, 2].argmax()], count=len(dropped), smallest=smallest_mm
+                counted(len(dropped)), at=dropped[dropped[:, 2].argmax()], count=len(dropped), smallest=smallest_mm
             )
         )
     found += [COLOUR_UNUSED.found(hex=entry.hex) for number, entry in enumerate(entries) if faces_of_label[number] == 0]
@@ -221,45 +194,6 @@ def check_edits(edits, found, places):
     lost = [n for n, face in enumerate(found.tolist()) if face < 0 and edits[n].on]
     told = tuple(EDIT_LOST.found(edits[n].action, at=places[n]) for n in lost[:_PLACES])
     return told + ((EDIT_LOST.found("more", count=len(lost) - _PLACES),) if len(lost) > _PLACES else ())
-
-
-def check_ground(layers, laid_on: str):
-    """Findings of layers that have (nearly) the colour ``laid_on`` of what is below everything: they could be left
-    out."""
-    ground, found = srgb_to_lab(from_hex(laid_on)), []
-    for layer in layers:
-        away = float(ciede2000(ground[None], srgb_to_lab(np.array([from_hex(layer.plan.hex)])))[0])
-        if away < LIKE_GROUND and len(layer.outline.controls) and layer.plan.labels:
-            found.append(
-                ON_GROUND.found(
-                    plan=layer.plan, at=layer.outline.controls[0, 0], name=layer.plan.name, cut=layer.cut_length_mm
-                )
-            )
-    return tuple(found)
-
-
-def check_shining(layers, laid_on: str, material_of, lies_on_it):
-    """A finding where what is below everything is much darker than films right on it.
-
-    ``material_of`` : for each layer its Material or None; ``lies_on_it`` : whether some of it has no sheet below.
-    """
-    ground = srgb_to_lab(from_hex(laid_on))[0]
-    if any(rim_kind(layer.plan.key) in (BACKING, UNDERLAY) for layer in layers):
-        return
-    light = [layer.plan for layer, material, bare in zip(layers, material_of, lies_on_it, strict=True)
-             if bare and layer.plan.labels and (material is None or "film" in material.family)
-             and srgb_to_lab(from_hex(layer.plan.hex))[0] - ground > SHINES_BY]
-    if light:
-        yield SHINES_THROUGH.found(_count(len(light)), plan=light[0], name=light[0].name, count=len(light))
-
-
-def check_openings(openings, at, mm_per_px: float):
-    """A finding where openings, as of ``openings_of``, cost more than pieces; ``at(face)`` their places, px."""
-    dear = [one for one in openings if one.saved_px > 0]
-    if dear:
-        yield OPENINGS.found(_count(len(dear)), at=at(dear[0].face), count=len(dear),
-                             sheets=max(one.sheets for one in dear),
-                             saved=sum(one.saved_px for one in dear) * mm_per_px)
 
 
 def check_drawn(curves_found, splits_done, places):
@@ -302,7 +236,7 @@ def _points(layer, thin_mm, mm_per_px):
     points = sharp_points(layer.outline, max(thin_mm, _LEAST_TIP_MM) / mm_per_px, np.radians(SHARP_DEG))
     if len(points):
         x, y, opening = points[0].tolist()
-        yield POINT.found(_count(len(points)), plan=layer.plan, at=(x, y), count=len(points), limit=SHARP_DEG,
+        yield POINT.found(counted(len(points)), plan=layer.plan, at=(x, y), count=len(points), limit=SHARP_DEG,
                           sharpest=float(np.degrees(opening)))
 
 
@@ -314,7 +248,7 @@ def _small_pieces(layer, thin_mm, mm_per_px, case=""):
     small = np.flatnonzero(~outline.hole & (outline.area_px * mm_per_px**2 < np.pi / 4 * thin_mm**2))
     if len(small):
         at = outline.controls[outline.starts[small[outline.area_px[small].argmin()]], 0]
-        yield SMALL_PIECES.found(case or _count(len(small)), plan=layer.plan, at=at, count=len(small), limit=thin_mm)
+        yield SMALL_PIECES.found(case or counted(len(small)), plan=layer.plan, at=at, count=len(small), limit=thin_mm)
 
 
 def _short_strokes(layer, _, mm_per_px):
@@ -324,7 +258,7 @@ def _short_strokes(layer, _, mm_per_px):
     steps = np.linalg.norm(outline.controls[:, 3] - outline.controls[:, 0], axis=1)
     short = np.flatnonzero(np.add.reduceat(steps, outline.starts[:-1]) * mm_per_px < SHORT_MM)
     if len(short):
-        yield SHORT_STROKES.found(_count(len(short)), plan=layer.plan, count=len(short), limit=SHORT_MM,
+        yield SHORT_STROKES.found(counted(len(short)), plan=layer.plan, count=len(short), limit=SHORT_MM,
                                   at=outline.controls[outline.starts[short[0]], 0])
 
 

@@ -1112,15 +1112,15 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>1 pen stroke is shorter than {limit:g} mm: a dot rather than a line. Solid shapes are read by tone.</source>
-        <translation>1 Stiftstrich ist kürzer als {limit:g} mm: eher ein Punkt als eine Linie. Volle Formen werden nach Helligkeit gelesen.</translation>
+        <translation>1 Stiftstrich ist kürzer als {limit:g} mm: eher ein Punkt als eine Linie. Volle Formen werden als Ton gelesen.</translation>
     </message>
     <message>
         <source>{count} pen strokes are shorter than {limit:g} mm: dots rather than lines. Solid shapes are read by tone.</source>
-        <translation>{count} Stiftstriche sind kürzer als {limit:g} mm: eher Punkte als Linien. Volle Formen werden nach Helligkeit gelesen.</translation>
+        <translation>{count} Stiftstriche sind kürzer als {limit:g} mm: eher Punkte als Linien. Volle Formen werden als Ton gelesen.</translation>
     </message>
     <message>
         <source>Read it by tone</source>
-        <translation>Nach Helligkeit lesen</translation>
+        <translation>Als Ton lesen</translation>
     </message>
     <message>
         <source>openings through several sheets cost more than pieces laid on top</source>
