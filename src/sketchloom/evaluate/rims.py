@@ -8,7 +8,7 @@ from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.words import word
 from sketchloom.core.layers import layering
 from sketchloom.core.layers.added import BACKING, UNDERLAY, Rim, rim_key
-from sketchloom.core.layers.layering import LayerPlan
+from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.evaluate.work import Traced
@@ -45,7 +45,8 @@ def with_rims(layers, recipe: Recipe, laid: Laid, mm_per_px: float, *, measured:
 
     ``measured`` : whether widths are looked for. ``keep(key, make)`` may give what was made before.
     """
-    below, above = [], []
+    below: list[Layer] = []
+    above: list[Layer] = []
     for number, rim in enumerate(recipe.rims):
         inside = _inside(rim, recipe, laid) if rim.on else None
         if inside is None or not inside.any():

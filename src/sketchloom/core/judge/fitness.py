@@ -50,8 +50,8 @@ class Fitness:
     def blur_px(self) -> float:
         """Standard deviation of the blur beyond the pixels' own, 0 for clean edges.
 
-        Measured: antialiased edges are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7 in grain, and 7.1 without (there sharp ones are 4.5 at
-        most).
+        Measured: antialiased edges are 2.7 to 4.2 px wide, blurred by 1 px 4.3 to 5.7 in grain; without grain 4.5 at
+        most, and 7.1.
         """
         # without grain the feet of an edge count as well
         sharp, per_px = (4.8, 2.4) if self.noise <= 0 else (4.0, 1.3)
