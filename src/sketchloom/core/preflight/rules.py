@@ -148,7 +148,7 @@ OVER_CARRIER = rule(
         ),
         "none": said(
             "{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at "
-            "most. Make the work smaller or divide this layer."
+            "most. Make the work smaller."
         ),
     },
     said("Make it fit"),

@@ -1079,6 +1079,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Weglassen</translation>
     </message>
     <message>
+        <source>{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at most. Make the work smaller.</source>
+        <translation>{width:.0f} × {height:.0f} mm passen nicht auf einen 12-Zoll-Träger, der höchstens {carrier:.0f} × {long:.0f} mm schneidet. Mach die Arbeit kleiner.</translation>
+    </message>
+    <message>
         <source>a layer has the colour of what it is laid on</source>
         <translation>eine Ebene hat die Farbe dessen, worauf sie liegt</translation>
     </message>
@@ -1145,10 +1149,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one.</source>
         <translation>{width:.0f} × {height:.0f} mm sind mehr als ein 12-Zoll-Träger (schneidet {carrier:.0f} mm); es passt auf einen von 12 × 24 Zoll.</translation>
-    </message>
-    <message>
-        <source>{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at most. Make the work smaller or divide this layer.</source>
-        <translation>{width:.0f} × {height:.0f} mm passen nicht auf einen 12-Zoll-Träger, der höchstens {carrier:.0f} × {long:.0f} mm schneidet. Mach die Arbeit kleiner oder teile diese Ebene.</translation>
     </message>
     <message>
         <source>Make it fit</source>
