@@ -15,7 +15,7 @@ from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WI
 from sketchloom.core.layers import ways
 from sketchloom.core.layers.added import BACKING, RIM, UNDERLAY, Rim
 from sketchloom.core.layers.ways import WAYS
-from sketchloom.core.preflight.rules import check_ground
+from sketchloom.core.preflight.laying_rules import check_ground
 from sketchloom.core.sheets.material import shipped
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import PINS
