@@ -17,8 +17,6 @@ class Detail:
 
     face: int
     hex: str
-    x_mm: float
-    y_mm: float
     sheets: int
     opening_mm: float
     piece_mm: float
@@ -63,5 +61,4 @@ def _laid(desk, face):
 
 
 def _detail(desk, face, sheets, opening_mm, piece_mm, is_piece):
-    x, y = (v * desk.work.mm_per_px for v in desk.inner_place(face))
-    return Detail(face, desk.hex_of(face), x, y, sheets, opening_mm, piece_mm, is_piece)
+    return Detail(face, desk.hex_of(face), sheets, opening_mm, piece_mm, is_piece)

@@ -32,7 +32,11 @@ class Detailing(QObject):
         self._panel.details.show_details(details_of(self._desk), work.recipe.unit)
 
     def _point(self, detail):
-        self._bench.point_at(None if detail is None else (detail.x_mm, detail.y_mm))
+        if detail is None or self._desk is None:
+            self._bench.point_at(None)
+            return
+        x, y = self._desk.inner_place(detail.face)  # looked for one by one: a work may have thousands
+        self._bench.point_at((x * self._desk.work.mm_per_px, y * self._desk.work.mm_per_px))
 
     def _change(self, pieces, opened):
         if self._desk is not None and self._desk.work is self._session.work:

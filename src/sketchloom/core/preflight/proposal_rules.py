@@ -4,7 +4,7 @@ from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.said import said
 from sketchloom.core.judge.paper import PAPER_LIGHT
 from sketchloom.core.layers.ways import BASED, FITTED, LEAN, STACKED, WINDOWED
-from sketchloom.core.preflight.findings import LAYERS, NOTE, TRACE, rule
+from sketchloom.core.preflight.findings import LAYERS, NOTE, TRACE, counted, rule
 
 _READINGS = {"colour": said("colour"), "tone": said("tone"), "line": said("line"), "photo": said("photo")}
 _WAYS = {STACKED: said("stacked"), FITTED: said("fitted"), WINDOWED: said("windowed"), LEAN: said("lean"),
@@ -57,8 +57,7 @@ def check_ground(hex_colour: str, name: str, share: float):
 
 def check_enclosed(plan, places: int, at):
     """A finding where places of the ground's colour within the drawing, the largest ``at`` (x, y) px, are a sheet."""
-    if plan is not None and places:
-        yield ENCLOSED.found("one" if places == 1 else "many", plan=plan, at=at, name=plan.name, count=places)
+    yield ENCLOSED.found(counted(places), plan=plan, at=at, name=plan.name, count=places)
 
 
 def check_bands(bands, plans, mm_per_px: float):
