@@ -3,7 +3,7 @@
 import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QAbstractButton, QComboBox, QLabel, QLineEdit, QListWidget, QSlider
+from PySide6.QtWidgets import QAbstractButton, QComboBox, QHeaderView, QLabel, QLineEdit, QListWidget, QSlider
 
 from app.driver import pause, wait
 from sketchloom.app import theme
@@ -151,7 +151,7 @@ def test_layer_edits(lighthouse):
     layers = lighthouse.window.panels[LAYERS]
     key = lighthouse.work.plans[2].key
     layers.select(key)
-    lighthouse.type_into(layers._name, "roofs")
+    lighthouse.type_into(layers.chosen._name, "roofs")
     assert lighthouse.settled().plans[2].name == "roofs"
     lighthouse.click("Leave out")
     assert len(lighthouse.settled().layers) == 5
@@ -230,6 +230,11 @@ def test_nothing_is_cut_off_at_1280_by_800(lighthouse):
         for part in lighthouse.window.panels[stage].findChildren(QLabel):
             if part.isVisible() and part.text() and not part.wordWrap():
                 assert part.width() >= part.sizeHint().width(), part.text()
+        for head in lighthouse.window.panels[stage].findChildren(QHeaderView):
+            for n in range(head.count() if head.isVisible() else 0):
+                text = head.model().headerData(n, head.orientation()) or ""
+                room = head.sectionSize(n) if head.orientation() == Qt.Orientation.Horizontal else head.width()
+                assert room >= head.fontMetrics().horizontalAdvance(str(text)), text
 
 
 def luminance(hex_):

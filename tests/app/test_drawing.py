@@ -288,7 +288,7 @@ def test_a_bridge_is_drawn_from_end_to_end(driver, pen):
     pause(20)
     driver.click("Draw a bridge", pen.lines)
     settled(driver)
-    assert driver.window.bench.tool is driver.window.drawing._tool
+    assert driver.window.bench.tool is driver.window.drawing._table.tool
     click(driver, *s(30, 280))  # no stroke is there
     assert recipe(driver).lines == ()
     drag(driver, s(154, 234), s(160, 228), s(152, 213))  # its upper end, to the ring's side

@@ -51,8 +51,8 @@ def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
     more = lighthouse.settled()
     assert sum(x.area_mm2 for x in more.layers) > sum(x.area_mm2 for x in work.layers)
     layers.select(more.plans[2].key)
-    layers._own.setCurrentIndex(layers._own.findData("stacked"))
-    layers._own.activated.emit(layers._own.currentIndex())
+    layers.chosen._own.setCurrentIndex(layers.chosen._own.findData("stacked"))
+    layers.chosen._own.activated.emit(layers.chosen._own.currentIndex())
     assert recipe(lighthouse).edit_of(more.plans[2].key).layering == "stacked"
 
 
@@ -156,13 +156,14 @@ def test_the_section_follows_the_line_and_heights(lighthouse, layers):
 def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
     work = lighthouse.settled()
     layers.select(work.plans[1].key)
-    flake = next(n for n in range(layers._material.count()) if layers._material.itemText(n).startswith("Flake"))
-    layers._material.setCurrentIndex(flake)
-    layers._material.activated.emit(flake)
+    kinds = layers.chosen._material
+    flake = next(n for n in range(kinds.count()) if kinds.itemText(n).startswith("Flake"))
+    kinds.setCurrentIndex(flake)
+    kinds.activated.emit(flake)
     lighthouse.settled()
     assert (
         recipe(lighthouse).material_of(work.plans[1].key).family == "flake film"
-        and "Never on flake film" in layers._caution.text()
+        and "Never on flake film" in layers.chosen._caution.text()
     )
     lighthouse.click("All layers of it", layers)
     work = lighthouse.settled()
@@ -171,11 +172,11 @@ def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
     assert "material.on_its_like" not in [f.code for f in lighthouse.settled().findings]
     lighthouse.click("Laser", layers)
     assert "material.tool" in [f.code for f in lighthouse.settled().findings]
-    lighthouse.type_into(layers._depth, "0.1 mm")
+    lighthouse.type_into(layers.every._depth, "0.1 mm")
     assert "material.too_high" in [f.code for f in lighthouse.settled().findings]
-    white = layers._laid_on.findData("#ffffff")
-    layers._laid_on.setCurrentIndex(white)
-    layers._laid_on.activated.emit(white)
+    white = layers.every._laid_on.findData("#ffffff")
+    layers.every._laid_on.setCurrentIndex(white)
+    layers.every._laid_on.activated.emit(white)
     lighthouse.settled()
     assert recipe(lighthouse).laid_on == "#ffffff"
     bench = lighthouse.window.bench
@@ -301,7 +302,7 @@ def test_the_table_of_materials_is_changed_and_kept(lighthouse, layers):
     made = user_data.materials()[-1]
     assert (made.name, made.thickness_mm, "laser" in made.tools) == ("Lantern paper", 0.2, True)
     layers.select(lighthouse.work.plans[0].key)
-    assert layers._material.findText("Lantern paper", Qt.MatchFlag.MatchStartsWith) > 0
+    assert layers.chosen._material.findText("Lantern paper", Qt.MatchFlag.MatchStartsWith) > 0
     lighthouse.click("Materials…", layers)
     dialog = lighthouse.window.stacking._materials
     lighthouse.click("As shipped", dialog)
@@ -393,8 +394,8 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
     keys = [p.key for p in lighthouse.work.plans]
     for key in keys[-2:]:
         layers.select(key)
-        lighthouse.type_into(layers._group, "sea")
-        layers._group.editingFinished.emit()
+        lighthouse.type_into(layers.chosen._group, "sea")
+        layers.chosen._group.editingFinished.emit()
         lighthouse.settled()
     assert [recipe(lighthouse).edit_of(k).group for k in keys[-2:]] == ["sea", "sea"]
     piece = next(p for p in laid_pieces(lighthouse.work.layers) if p.layer.plan.key == keys[-1])
@@ -412,7 +413,8 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
     lighthouse.click("Hide", layers)
     lighthouse.click("Lock", layers)
     lighthouse.settled()
-    assert not layers._name.isEnabled() and layers._lock.isEnabled() and "locked" in layers._list.item(0).text()
+    assert not layers.chosen._name.isEnabled() and layers.chosen._lock.isEnabled()
+    assert "locked" in layers._list.item(0).text()
     window.show_stage(CLEAN)
     pause(30)
     click(lighthouse, *place)
@@ -448,9 +450,9 @@ def test_works_are_laid_on_shared_sheets(lighthouse, smaller, tmp_path, monkeypa
 
 
 def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
-    lighthouse.type_into(layers._weeding, "4 mm")
+    lighthouse.type_into(layers.every._weeding, "4 mm")
     lighthouse.settled()
-    lighthouse.type_into(layers._every, "20 mm")
+    lighthouse.type_into(layers.every._every, "20 mm")
     work = lighthouse.settled()
     assert (recipe(lighthouse).weeding_mm, recipe(lighthouse).weeding_every_mm) == (4.0, 20.0)
     lighthouse.window.show_stage(RELEASE)
@@ -487,10 +489,10 @@ def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):
 
 def test_layers_are_named_in_another_language_and_grouped_by_sheet(lighthouse, layers):
     layers.select(next(plan.key for plan in lighthouse.work.plans if plan.name == "dark blue"))
-    lighthouse.type_into(layers._name, "night sky")
+    lighthouse.type_into(layers.chosen._name, "night sky")
     plain = [plan.name for plan in lighthouse.settled().plans]
-    layers._names_in.setCurrentIndex(layers._names_in.findData("fr"))
-    layers._names_in.activated.emit(layers._names_in.currentIndex())
+    layers.every._names_in.setCurrentIndex(layers.every._names_in.findData("fr"))
+    layers.every._names_in.activated.emit(layers.every._names_in.currentIndex())
     work = lighthouse.settled()
     named = [plan.name for plan in work.plans]
     assert (

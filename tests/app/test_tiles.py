@@ -68,7 +68,7 @@ def test_tiles_of_a_content_that_changed_in_one_place_stay_elsewhere(driver, tmp
         painter = QPainter(image)
         tiles.paint(painter, View(5.0, 0.0, 0.0), QSize(700, 700), 1.0)
         painter.end()
-        wait(lambda: tiles.is_sharp)
+        wait(lambda: tiles.is_sharp and not tiles.lane.busy)  # busy until every tile has been counted
     tiles.show(Content(work.layers, paths, work.mm_per_px))
     paint()
     assert len(made) == 9

@@ -164,7 +164,7 @@ def test_a_preview_judges_nothing(stopped):
     assert stopped.session.latest.work.picture.width <= COARSE_PX
 
 
-def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse):
+def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse, tmp_path):
     """A change that fails, a save that fails, a file that cannot be written: each unsays that all is well."""
     window = lighthouse.window
     summary, trouble = window.findings._summary, lighthouse.session.trouble
@@ -176,7 +176,11 @@ def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse):
     assert summary.text() == "Nothing to look at."
     trouble.emit("write", "The disk is full.")
     assert "something failed" in summary.text()
-    window.findings.stand_beside(False)
+    trouble.emit("save", "The disk is full.")
+    window.notices.drop("save")
+    assert "something failed" in summary.text()  # the file is still not written
+    lighthouse.session.written.emit((tmp_path / "a.svg",))
+    assert summary.text() == "Nothing to look at."
     trouble.emit("evaluate", "This cannot be worked out.")
     assert "not known" in summary.text()
     window.notices.drop("evaluate")

@@ -11,9 +11,9 @@ from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.desk.details import as_openings, as_pieces, details_of
 from sketchloom.desk.mends import mended
 from sketchloom.desk.regions import RegionDesk
+from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.sheet_order import PIECE_MM
-from sketchloom.evaluate.work import openings
 from sketchloom.recipe.document import Recipe
 
 ORDER = ("#101010", "#d8493f", "#f2b632", "#3f8f5d")
@@ -68,7 +68,28 @@ def test_each_detail_is_made_the_other_and_back(work):
     assert as_openings(again, laid.recipe, made) == replace(work.recipe, settled=laid.recipe.settled)
 
 
-@pytest.mark.parametrize("way", ["fitted", "lean", "based"])
-def test_sheets_that_are_not_whole_have_none(work, way):
-    made = Pipeline().evaluate(work.picture, replace(work.recipe, layering=way))
-    assert openings(made) == [] and "layer.openings" not in {f.code for f in made.findings}
+def cost(work):
+    return sum(x.cut_length_mm + PIECE_MM * x.outline.pieces for x in work.layers)
+
+
+@pytest.mark.parametrize(("way", "saves"), [("stacked", True), ("lean", True), ("fitted", False), ("based", False)])
+def test_each_way_says_what_a_piece_really_saves(work, way, saves):
+    made = Pipeline().evaluate(work.picture, replace(work.recipe, layering=way, overlap_mm=0.0))
+    desk = RegionDesk(made, RegionIndex(made.traced.planar))
+    dear, _ = details_of(desk)
+    laid = Pipeline().evaluate(work.picture, as_pieces(desk, made.recipe, [dear]))
+    assert dear.opening_mm - dear.piece_mm == pytest.approx(cost(made) - cost(laid), abs=1.0)
+    assert dear.better == saves == ("layer.openings" in {f.code for f in made.findings})
+
+
+def test_sheets_of_different_ways_are_counted_each_by_its_own(work):
+    """The yellow sheet fitted below a whole green one: it stays open under the piece, which then saves one edge less.
+    """
+    recipe = work.recipe.with_edit(ORDER[2], layering="fitted")
+    made = Pipeline().evaluate(work.picture, recipe)
+    one = openings(made)[0]
+    edge = one.piece_px - PIECE_MM / made.mm_per_px
+    assert one.sheets == 2 and one.opening_px == pytest.approx(2 * edge)
+    desk = RegionDesk(made, RegionIndex(made.traced.planar))
+    laid = Pipeline().evaluate(work.picture, as_pieces(desk, made.recipe, details_of(desk)[:1]))
+    assert (one.opening_px - one.piece_px) * made.mm_per_px == pytest.approx(cost(made) - cost(laid), abs=1.0)

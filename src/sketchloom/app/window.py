@@ -202,8 +202,8 @@ class Window(QMainWindow):
         bench.cancelled.connect(session.cancel)
         bench.viewed.connect(self._show_zoom)
         self.findings.go_to.connect(self.go_to)
-        self.notices.troubled.connect(self.findings.stand_beside)
-        session.written.connect(lambda _: self.findings.stand_beside(self.notices.is_troubled))
+        self.notices.troubled.connect(self._stand_beside)
+        session.written.connect(self._stand_beside)
         self.findings.mend.connect(session.mend)
         self.findings.mend_all.connect(self._mend_all)
         self.findings.see.connect(lambda _: self._show_dropped())
@@ -394,6 +394,7 @@ class Window(QMainWindow):
         for panel in self.panels:
             panel.show_document(document)
             panel.placed.recipe = document.recipe
+        self._stand_beside()
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
         self._enable()
 
@@ -449,19 +450,20 @@ class Window(QMainWindow):
     def _show_states(self):
         latest = self.session.latest
         work = latest.work if latest is not None else None
-        is_open = self.session.document is not None
         for number, stage in enumerate(STAGES):
             found = [f for f in (work.findings if work else ()) if f.rule.stage == stage]
             count = len({f.code for f in found if f.severity == WARN})  # kinds, as the list has a row for each
-            if is_open and (latest is None or latest.coarse):
-                state = UNKNOWN
-            elif work is None or number not in self._visited:
-                state = UNTOUCHED
-            elif any(f.severity == STOP for f in found) or (number == RELEASE and not work.layers):
-                state = BLOCKED
-            else:
-                state = ATTENTION if count else FINE
-            self.rail.buttons[number].set_state(state, count)
+            self.rail.buttons[number].set_state(self._state_of(number, latest, found, count), count)
+
+    def _state_of(self, number, latest, found, count):
+        """How a stage stands, with what was found in it."""
+        if self.session.document is not None and (latest is None or latest.coarse):
+            return UNKNOWN
+        if latest is None or number not in self._visited:
+            return UNTOUCHED
+        if any(f.severity == STOP for f in found) or (number == RELEASE and not latest.work.layers):
+            return BLOCKED
+        return ATTENTION if count else FINE
 
     def _show_busy(self, text):
         self.bench.set_busy(text)
@@ -471,13 +473,17 @@ class Window(QMainWindow):
         if topic == "write":
             self.show_stage(RELEASE)
             self.panels[RELEASE].show_trouble(text)
-            self.findings.stand_beside(True)
+            self._stand_beside()
         else:
             if topic == "evaluate":
                 self._let(SOURCE, TRACE, also=True)
                 self._show_unknown(self.tr("The last change could not be worked out; what there is to look at is not "
                                            "known."))
             self._say(topic, "trouble", text)
+
+    def _stand_beside(self, *_):
+        """Whether something that failed is said elsewhere: then there is not nothing to look at."""
+        self.findings.stand_beside(self.notices.is_troubled or self.panels[RELEASE].is_troubled)
 
     def _show_mishap(self, log):
         """Something inside the program failed; what is open is kept and can be gone on with."""

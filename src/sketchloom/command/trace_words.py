@@ -67,13 +67,19 @@ def parser() -> argparse.ArgumentParser:
     return p
 
 
-
 def wrong_together(options) -> str | None:
     """What is wrong with words that stand together, None for nothing."""
     alone = len(options.inputs) == 1 or options.as_layers
     splits = options.per_layer or options.per_piece or options.per_design
     lone_files = options.report or options.plan
-    rules = (
+    return next((words for is_wrong, words in (
+        *_wrong_places(options, alone, splits, lone_files), *_wrong_reports(options, alone, lone_files)
+    ) if is_wrong), None)
+
+
+def _wrong_places(options, alone, splits, lone_files):
+    """What is wrong with where files go."""
+    return (
         (options.as_layers and len(options.inputs) < 2, "--as-layers takes two or more inputs."),
         (options.same_sheets and (options.as_layers or splits or lone_files or options.write_recipe),
          "--same-sheets writes files of its own; leave out --as-layers, --per-..., --report, --plan and "
@@ -81,10 +87,15 @@ def wrong_together(options) -> str | None:
         (options.out and (not alone or splits or options.same_sheets),
          "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
         (bool(options.out) == bool(options.out_dir), "name the file to write with --out, or a folder with --out-dir."),
+    )
+
+
+def _wrong_reports(options, alone, lone_files):
+    """What is wrong with files beside the cut file."""
+    return (
         (options.compare and not options.report, "--compare adds to the report; name one with --report."),
         (lone_files and not alone, f"--{'report' if options.report else 'plan'} takes one input."),
     )
-    return next((words for is_wrong, words in rules if is_wrong), None)
 
 
 def recipe_asked(options) -> Recipe:

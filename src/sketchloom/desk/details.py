@@ -2,12 +2,9 @@
 
 from dataclasses import dataclass
 
-import numpy as np
-
 from sketchloom.core.edits.decisions import ABOVE
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.evaluate.sheet_order import PIECE_MM
-from sketchloom.evaluate.work import openings
+from sketchloom.evaluate.openings import openings
 from sketchloom.recipe.document import Recipe
 
 
@@ -30,11 +27,10 @@ class Detail:
 
 def details_of(desk: RegionDesk) -> tuple[Detail, ...]:
     """Openings, those first whose pieces save most, then what was laid on top by hand or by the proposal."""
-    work, scale = desk.work, desk.work.mm_per_px
-    made = [_detail(desk, one.face, one.sheets, one.opening_px * scale, one.piece_px * scale, False)
-            for one in openings(work)]
-    return (*made, *(_laid(desk, face) for face, n in desk.edit_of_face.items()
-                     if work.recipe.edits[n].action == ABOVE))
+    work = desk.work
+    made = [_detail(desk, one, False) for one in openings(work)]
+    laid = [face for face, n in desk.edit_of_face.items() if work.recipe.edits[n].action == ABOVE]
+    return (*made, *(_detail(desk, one, True) for one in _undone(work, laid)))
 
 
 def as_pieces(desk: RegionDesk, recipe: Recipe, details) -> Recipe:
@@ -47,18 +43,16 @@ def as_openings(desk: RegionDesk, recipe: Recipe, details) -> Recipe:
     return desk.undecided(recipe, [detail.face for detail in details])
 
 
-def _laid(desk, face):
-    """A piece on top, against the opening that it would be without its edit."""
-    work, planar = desk.work, desk.work.traced.planar
-    own = next((n for n, plan in enumerate(work.plans) if planar.face_label[face] in plan.labels), -1)
-    one = np.concatenate([planar.left, planar.right])
-    beside = np.concatenate([planar.right, planar.left])[one == face]
-    length = np.tile(work.traced.arc_length_px, 2)[one == face]
-    around = np.where(beside < 0, -1, work.depth[beside])
-    sheets = np.maximum(around - own, 0)
-    return _detail(desk, face, int(sheets.max(initial=0)), float((sheets * length).sum()) * work.mm_per_px,
-                   float(length.sum()) * work.mm_per_px + PIECE_MM, True)
+def _undone(work, faces):
+    """Openings that pieces on top would be without their edits."""
+    if not faces:
+        return []
+    depth, label = work.depth.copy(), work.traced.planar.face_label
+    for face in faces:
+        depth[face] = next((n for n, plan in enumerate(work.plans) if label[face] in plan.labels), -1)
+    return [one for one in openings(work, depth, faces) if one.face in set(faces)]
 
 
-def _detail(desk, face, sheets, opening_mm, piece_mm, is_piece):
-    return Detail(face, desk.hex_of(face), sheets, opening_mm, piece_mm, is_piece)
+def _detail(desk, one, is_piece):
+    scale = desk.work.mm_per_px
+    return Detail(one.face, desk.hex_of(one.face), one.sheets, one.opening_px * scale, one.piece_px * scale, is_piece)

@@ -19,7 +19,8 @@ from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import CARRIER_MM, thin_found
 from sketchloom.desk import figures, narrow
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.evaluate.work import Work, openings
+from sketchloom.evaluate.openings import openings
+from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES, MIN_SIZE_MM
 

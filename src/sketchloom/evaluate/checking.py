@@ -17,12 +17,16 @@ from sketchloom.core.preflight.material_rules import check_materials
 from sketchloom.core.preflight.proposal_rules import check_bands, check_enclosed, check_proposals
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
 from sketchloom.core.preflight.source_rules import check_source
-from sketchloom.evaluate.sheet_order import hex_below
-from sketchloom.evaluate.work import Work, openings, solid_faces, stack_height_mm
+from sketchloom.evaluate.openings import openings
+from sketchloom.evaluate.sheet_order import PIECE_MM, hex_below
+from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
 
 _BAND_SHARE, _BAND_PX, _STEEP = 0.02, 6.0, 6
 """A soft edge is no wider than this share of the picture's side, or so many px, and three quarters of it change by more
 than the last of 255 within 3 x 3 pixels (chosen on stickers with a blurred ring; drawn rims have a calm middle)."""
+
+_WORTH_MM = PIECE_MM / 2
+"""Openings are told when pieces in their place save as much as half a laying; below that nobody would bother."""
 
 
 def findings_of(cache, work: Work):
@@ -45,7 +49,7 @@ def findings_of(cache, work: Work):
     found += _drawn(work, size)
     if judged:
         found += tuple(_of_proposals(work))
-        found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px))
+        found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px, _WORTH_MM))
     if recipe.laid_on is not None and judged:
         found += check_ground(work.layers, recipe.laid_on)
         found += tuple(check_shining(

@@ -10,10 +10,9 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.judge.faults import Faults
 from sketchloom.core.judge.fitness import Fitness
 from sketchloom.core.layers.layering import Layer, LayerPlan, sheet_faces
-from sketchloom.core.layers.openings import Opening, openings_of
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.proposing import Laying
-from sketchloom.core.layers.ways import STACKED, WINDOWED
+from sketchloom.core.layers.ways import STACKED
 from sketchloom.core.layers.weeding import length_mm, weeding_of
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.planar.junctions import Polylines
@@ -21,7 +20,6 @@ from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.evaluate.segmentation import Segmentation
-from sketchloom.evaluate.sheet_order import PIECE_MM
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_came, as_shown
 
@@ -62,19 +60,6 @@ def solid_faces(recipe: Recipe, traced: "Traced", depth, plans, layers, way: str
         else depth >= 0
         for layer in layers
     ]
-
-
-def openings(work: "Work") -> list[Opening]:
-    """Openings of whole sheets with what they cost, as of ``openings_of``; none where a sheet is laid another way."""
-    ways = {work.laying.way, *(e.layering for e in work.recipe.layers if e.layering is not None)}
-    if work.draws_with_pens or not ways <= {STACKED, WINDOWED}:
-        return []
-    level = {plan.key: n for n, plan in enumerate(work.plans)}
-    solid = solid_faces(work.recipe, work.traced, work.depth, work.plans, work.layers, work.laying.way)
-    cut = [(faces, level[layer.plan.key]) for faces, layer in zip(solid, work.layers, strict=True)
-           if layer.plan.key in level]
-    return openings_of(work.traced.planar, work.traced.arc_length_px, work.depth, [f for f, _ in cut],
-                       [n for _, n in cut], PIECE_MM / work.mm_per_px)
 
 
 def stack_height_mm(recipe: Recipe, traced: "Traced", depth, plans, layers, way: str) -> float:

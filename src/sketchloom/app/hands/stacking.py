@@ -163,7 +163,7 @@ class Stacking(QObject):
         from sketchloom.app.parts.materials_table import MaterialsTable
         self._materials = MaterialsTable(self._panel.window())
         self._materials.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        self._materials.kept.connect(self._panel.fill_materials)
+        self._materials.kept.connect(self._panel.chosen.fill_materials)
         self._materials.show()
 
     # -- pieces ---------------------------------------------------------------------------

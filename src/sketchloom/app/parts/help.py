@@ -75,12 +75,15 @@ class HelpDialog(QDialog):
         self.setWindowTitle(self.tr("Help"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.resize(640, 640)
-        tabs = QTabWidget()
-        tabs.addTab(_page(told(FIRST_STEPS)), self.tr("First ten minutes"))
         rows = "".join(
             f"<tr><td style='padding:3px 18px 3px 0'><b>{told(k)}</b></td><td>{told(v)}</td></tr>" for k, v in KEYS
         )
-        tabs.addTab(_page(f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"), self.tr("Keys"))
+        tabs = QTabWidget()
+        for title, html in (
+            (self.tr("First ten minutes"), told(FIRST_STEPS)),
+            (self.tr("Keys"), f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"),
+        ):
+            tabs.addTab(_page(title, html), title)
         box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         box.rejected.connect(self.close)
         layout = QVBoxLayout(self)
@@ -88,8 +91,9 @@ class HelpDialog(QDialog):
         layout.addWidget(box)
 
 
-def _page(html):
+def _page(title, html):
     page = QTextBrowser()
+    page.setAccessibleName(title)
     page.setHtml(html)
     page.setOpenLinks(False)
     return page

@@ -32,7 +32,15 @@ class ReleasePanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Release"))
-        self._folder = None
+        self._folder = self._recipe = None
+        self._build_files()
+        self._build_table()
+        self.add(self._how, self._figures, self._table, self._hidden, self._marks, self._plan, self._report)
+        self._build_writing()
+        self._build_cautions()
+        self.column.addStretch(1)
+
+    def _build_files(self):
         self._how = Choice(
             (
                 ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
@@ -65,7 +73,8 @@ class ReleasePanel(Panel):
                 and self.change.emit(replace(self._recipe, marks=on), self.tr("marks on the sheets"), "")
             )
         )
-        self._recipe = None
+
+    def _build_table(self):
         self._figures = Figures()
         self._table = QTableWidget(0, 4)
         self._table.setHorizontalHeaderLabels(
@@ -81,7 +90,8 @@ class ReleasePanel(Panel):
         header.setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         header.setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
         self._hidden = label("", "quiet")
-        self.add(self._how, self._figures, self._table, self._hidden, self._marks, self._plan, self._report)
+
+    def _build_writing(self):
         self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
@@ -103,6 +113,8 @@ class ReleasePanel(Panel):
         self._open.clicked.connect(lambda: QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._folder))))
         self._open.hide()
         self.add(self._result, self._open)
+
+    def _build_cautions(self):
         self.section(self.tr("Before you cut"))
         self.add(
             label(
@@ -123,7 +135,6 @@ class ReleasePanel(Panel):
             ),
             label(self.tr("Your machine's manual, local rules and trained people come first."), "quiet"),
         )
-        self.column.addStretch(1)
 
     def _choose(self, key):
         self._files = key
@@ -190,6 +201,11 @@ class ReleasePanel(Panel):
         self._folder = files[0].parent
         self._say(self.tr("Written: {0}").format(names), "done")
         self._open.show()
+
+    @property
+    def is_troubled(self) -> bool:
+        """Whether it says that something could not be written."""
+        return not self._result.isHidden() and self._result.objectName() == "trouble"
 
     def show_trouble(self, text: str) -> None:
         self._say(text, "trouble")

@@ -107,10 +107,7 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
         if not (keep[i] and keep[j]) or gap > _MEETING_GAP or (gap == 0 and view.bar[last[i]]):
             continue
         arc = view.arc[first[i]]
-        place = _meeting(mean[i], unit[i], mean[j], unit[j])
-        half = None if place is None else _half_round(
-            place, lines.xy[view.moved(last[i], arc, np.arange(min(gap, 0) - 3, max(gap, 0) + 4))],
-            unit[i] @ unit[j], scatter, blur)
+        place, half = _met(lines, view, (mean[i], unit[i]), (mean[j], unit[j]), last[i], arc, gap, scatter, blur)
         # what would be left of both runs, in points
         left_i, left_j = length[i] + gap // 2 - (half or 0), length[j] + gap - gap // 2 - (half or 0)
         if half is None or min(left_i, left_j) < SHORT:
@@ -126,6 +123,15 @@ def _accepted(lines, view, first, last, tolerance, scatter, blur):
             end[i] = begin[j] = place
             meets[i] = True
     return Runs(*(v[keep] for v in (first, last, begin, end, meets, mean, unit)))
+
+
+def _met(lines, view, one, two, last, arc, gap, scatter, blur):
+    """Where two runs, each (point, direction), meet, and points of each that a round corner takes; None for neither."""
+    place = _meeting(*one, *two)
+    if place is None:
+        return None, None
+    near = lines.xy[view.moved(last, arc, np.arange(min(gap, 0) - 3, max(gap, 0) + 4))]
+    return place, _half_round(place, near, one[1] @ two[1], scatter, blur)
 
 
 def _that_keep(lines, view, first, last, tolerance, scatter):

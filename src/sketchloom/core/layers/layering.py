@@ -102,7 +102,7 @@ def sheet_faces(planar: PlanarMap, arc_length, depth, level: int, way: str) -> n
 
 def with_own(planar: PlanarMap, solid, own) -> np.ndarray:
     """(F,) bool: the connected pieces of solid faces that hold at least one of their own."""
-    piece = _pieces(planar, solid)
+    piece = connected_pieces(planar, solid)
     holds = np.zeros(len(solid), bool)
     holds[piece[own]] = True
     return solid & holds[piece]
@@ -130,10 +130,11 @@ def cut_of(planar: PlanarMap, arc_length, inside) -> tuple[float, int]:
     """Length of cutting and pieces of a sheet that is solid on some faces."""
     edge = np.append(inside, False)
     cut = float(np.asarray(arc_length)[edge[planar.left] != edge[planar.right]].sum())
-    return cut, len(np.unique(_pieces(planar, np.asarray(inside, bool))[inside]))
+    return cut, len(np.unique(connected_pieces(planar, np.asarray(inside, bool))[inside]))
 
 
-def _pieces(planar, solid):
+def connected_pieces(planar: PlanarMap, solid) -> np.ndarray:
+    """(F,) number of the piece that each face belongs to; faces that are not solid are by themselves."""
     use = solid[planar.left] & solid[planar.right] & (planar.left >= 0)
     one, two = planar.left[use], planar.right[use]
     graph = csr_array((np.ones(len(one), np.int8), (one, two)), shape=(len(solid),) * 2)

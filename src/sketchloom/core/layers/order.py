@@ -1,8 +1,8 @@
 """Depth order of colours with the least cutting.
 
-Sheet k of a stack is solid wherever depth k or more is seen, so its outline depends only on
-the set of colours at or above it. The order with the least sum over all sheets is exact by
-dynamic programming over subsets, 2^n n steps (the form of Held, Karp 1962).
+Sheet k of a stack is solid wherever depth k or more is seen, so its outline depends only on the set of colours at or
+above it. The order with the least sum over all sheets is exact by dynamic programming over subsets, 2^n n steps (the
+form of Held, Karp 1962).
 """
 
 from dataclasses import dataclass
@@ -24,9 +24,8 @@ _CHUNK = 4096
 
 @dataclass(frozen=True, slots=True, eq=False)
 class DepthOrder:
-    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good; ``gap``: by what share
-    of its
-    cost it may at most be dearer than the best, 0 when exact."""
+    """``order`` colour numbers, base first; ``length`` of all cuts; ``exact`` or only good, then at most by the share
+    ``gap`` dearer than the best."""
 
     order: tuple[int, ...]
     length: float
@@ -37,8 +36,7 @@ class DepthOrder:
 def stacked_length(boundary, order) -> float:
     """Total cutting of a stack: every sheet's outline, in the unit of ``boundary``.
 
-    ``boundary`` (n + 1, n + 1) symmetric lengths between colours; the last row is what is
-    not cut (ground and outside).
+    ``boundary`` (n + 1, n + 1) symmetric lengths between colours; the last row is what is not cut (ground, outside).
     """
     inside = np.zeros(len(boundary), bool)
     total = 0.0

@@ -9,7 +9,7 @@ from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.shapes.guides import part_of_cubic
 from sketchloom.core.shapes.polygons import area_of_outline, areas_of
-from sketchloom.core.shapes.refit import refitted_run
+from sketchloom.core.shapes.refit import refitted_runs
 
 _FLAT_PX = 0.06
 """Edges that are seen come back as they were, so only hidden ones are off by this."""
@@ -40,8 +40,7 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
     together = outline_of(planar, curves, np.asarray(inside) | covered)
     grown = area_of_outline(exact, _FLAT_PX).buffer(overlap_px, quad_segs=_QUADRANT)
     area = areas_of(grown.intersection(area_of_outline(together, _FLAT_PX)))
-    known = _Known(together)
-    rings, holes = [], []
+    chords, holes = [], []
     for piece in area.geoms:
         if piece.area < _LEAST_PX2:
             continue
@@ -49,10 +48,11 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
         for ring, hole in ((piece.exterior, False), *((h, True) for h in piece.interiors)):
             points = np.asarray(ring.coords)[:-1]
             if len(points) >= 3:
-                rings.append(known.curves_along(points))
+                chords.append(points)
                 holes.append(hole)
-    if not rings:
+    if not chords:
         return exact
+    rings = _Known(together).curves_along(chords)
     controls = np.concatenate([c for c, _ in rings])
     starts = ragged.lengths_to_starts([len(c) for c, _ in rings])
     signed = ragged.reduce_pieces(np.add, segment_areas(controls), starts)
@@ -102,8 +102,16 @@ class _Known:
             t[same] = (ends if forward else ends[:, ::-1])[same]
         return segment, t
 
-    def curves_along(self, points):
-        """Cubics along a ring of chords, and which are straight: known ones as they are, others fitted."""
+    def curves_along(self, rings):
+        """For each ring of chords its cubics, and which are straight: known ones as they are, others fitted."""
+        parts, runs = [], []
+        for points in rings:
+            parts.append(self._parts(points, runs))
+        fitted = refitted_runs(runs, _FIT_PX)
+        return [_joined([fitted[part] if isinstance(part, int) else part for part in ring]) for ring in parts]
+
+    def _parts(self, points, runs):
+        """Parts of a ring: known curves, or the number of a polyline to be fitted, which joins the ``runs``."""
         segment, t = self._chords(points)
         n = len(points)
         # a part ends where a chord is of another segment, or does not go on from the one before
@@ -111,23 +119,27 @@ class _Known:
         breaks = np.flatnonzero(~goes_on)
         if len(breaks) == 0:
             breaks = np.zeros(1, np.intp)
-        controls, straight = [], []
+        parts = []
         for first, stop in zip(breaks.tolist(), [*breaks[1:].tolist(), int(breaks[0]) + n], strict=False):
             s = int(segment[first])
             if s < 0:
-                c, line = refitted_run(points[np.arange(first, stop + 1) % n], _FIT_PX)
+                parts.append(len(runs))
+                runs.append(points[np.arange(first, stop + 1) % n])
             else:
                 t0, t1 = float(t[first, 0]), float(t[(stop - 1) % n, 1])
                 whole = self._outline.controls[s]
                 c = (whole if (t0, t1) == (0.0, 1.0) else part_of_cubic(whole, t0, t1))[None]
-                line = self._outline.straight[s:s + 1]
-            controls.append(c)
-            straight.append(line)
-        made = np.concatenate(controls)
-        made[:, 3] = np.roll(made[:, 0], -1, 0)  # each begins where the one before ends, bit for bit
-        line = np.concatenate(straight)
-        made[line] = line_controls(made[line, 0], made[line, 3])
-        return made, line
+                parts.append((c, self._outline.straight[s:s + 1]))
+        return parts
+
+
+def _joined(parts):
+    """Cubics of a ring, each beginning where the one before ends, bit for bit."""
+    made = np.concatenate([c for c, _ in parts])
+    made[:, 3] = np.roll(made[:, 0], -1, 0)
+    line = np.concatenate([straight for _, straight in parts])
+    made[line] = line_controls(made[line, 0], made[line, 3])
+    return made, line
 
 
 def _keys(xy):

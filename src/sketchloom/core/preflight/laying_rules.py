@@ -61,10 +61,11 @@ def check_shining(layers, laid_on: str, material_of, lies_on_it):
         yield SHINES_THROUGH.found(counted(len(light)), plan=light[0], name=light[0].name, count=len(light))
 
 
-def check_openings(openings, at, mm_per_px: float):
-    """A finding where openings, as of ``openings_of``, cost more than pieces; ``at(face)`` their places, px."""
+def check_openings(openings, at, mm_per_px: float, least_mm: float):
+    """A finding where openings, as of ``openings_of``, cost more than pieces, by at least so much in all; ``at(face)``
+    their places, px."""
     dear = [one for one in openings if one.saved_px > 0]
-    if dear:
+    if sum(one.saved_px for one in dear) * mm_per_px >= least_mm:
         yield OPENINGS.found(counted(len(dear)), at=at(dear[0].face), count=len(dear),
                              sheets=max(one.sheets for one in dear),
                              saved=sum(one.saved_px for one in dear) * mm_per_px)

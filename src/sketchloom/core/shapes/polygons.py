@@ -36,18 +36,38 @@ def area_of(rings) -> MultiPolygon:
 
 
 def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
-    """The area of an outline: its pieces less their holes, flattened within a distance."""
+    """The area of an outline: its pieces less their holes, flattened within a distance.
+
+    Every piece is freed of its own holes and all are joined at the end: hole by hole out of the whole, a sheet of a
+    hundred holes took ten seconds.
+    """
     xy, starts = flatten(outline.controls, outline.straight, flat_px)
-    ring_starts = starts[outline.starts]
-    rings = [xy[a:b] for a, b in zip(ring_starts[:-1].tolist(), ring_starts[1:].tolist(), strict=False)]
-    solid = areas_of(MultiPolygon())
-    # a piece may lie in another's hole: larger rings come first
-    order = np.argsort(-np.abs(outline.area_px), kind="stable")
-    runs = np.flatnonzero(np.diff(outline.hole[order].astype(int), prepend=-1))
-    for first, stop in zip(runs.tolist(), [*runs[1:].tolist(), len(order)], strict=False):
-        some = shapely.union_all([_valid(Polygon(rings[n])) for n in order[first:stop].tolist() if len(rings[n]) >= 3])
-        solid = solid.difference(some) if outline.hole[order[first]] else solid.union(some)
-    return areas_of(solid)
+    starts = starts[outline.starts]
+    real = np.flatnonzero(np.diff(starts) >= 3)
+    rings = [_valid(Polygon(xy[a:b])) for a, b in zip(starts[real].tolist(), starts[real + 1].tolist(), strict=True)]
+    hole, size = outline.hole[real], np.abs(outline.area_px[real])
+    own = _holes_of(rings, hole, size)
+    return areas_of(shapely.union_all([
+        rings[n].difference(shapely.union_all([rings[h] for h in own[n]])) if n in own else rings[n]
+        for n in np.flatnonzero(~hole).tolist()
+    ]))
+
+
+def _holes_of(rings, hole, size):
+    """Numbers of the holes in each piece: of those that a hole lies in, its piece is the smallest."""
+    pieces, holes = np.flatnonzero(~hole), np.flatnonzero(hole)
+    own: dict[int, list[int]] = {}
+    if len(pieces) and len(holes):
+        inner = shapely.point_on_surface([rings[n] for n in holes])
+        one, two = shapely.STRtree([rings[n] for n in pieces]).query(inner, predicate="intersects")
+        one, two = holes[one], pieces[two]
+        around = size[two] > size[one]  # not the pieces that lie in the hole
+        one, two = one[around], two[around]
+        order = np.lexsort([size[two], one])
+        one, two = one[order], two[order]
+        for n in np.flatnonzero(np.diff(one, prepend=-1)).tolist():
+            own.setdefault(int(two[n]), []).append(int(one[n]))
+    return own
 
 
 def _valid(polygon):

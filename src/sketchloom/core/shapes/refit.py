@@ -1,5 +1,7 @@
 """Curves again from polygons that came from curves: their corners and straight sides are known exactly."""
 
+from dataclasses import replace
+
 import numpy as np
 
 from sketchloom.core.base import ragged
@@ -31,7 +33,7 @@ def refitted(rings, tolerance_px: float) -> CurveSet:
     points, spans, offset = [], [], 0
     for ring in rings:
         dense, part = _spans_of(np.asarray(ring, float))
-        spans.append(Spans(part.first + offset, part.last + offset, *(getattr(part, n) for n in Spans.__slots__[2:])))
+        spans.append(replace(part, first=part.first + offset, last=part.last + offset))
         points.append(dense)
         offset += len(dense)
     joined = Spans.join(spans)
@@ -48,16 +50,36 @@ def refitted(rings, tolerance_px: float) -> CurveSet:
     return CurveSet(controls, line, fitted.miss, starts)
 
 
-def refitted_run(points, tolerance_px: float) -> tuple[np.ndarray, np.ndarray]:
-    """Cubics (S, 4, 2) through an open polyline, and which of them are straight (S,); corners as in ``refitted``."""
-    points = np.asarray(points, float)
+def refitted_runs(runs, tolerance_px: float) -> list[tuple[np.ndarray, np.ndarray]]:
+    """For each open polyline, (N, 2) px: cubics (S, 4, 2) through it and which of them are straight (S,); corners as in
+    ``refitted``, fitted all at once."""
+    points, spans, of_run, offset = [], [], [], 0
+    for number, run in enumerate(runs):
+        dense, part = _spans_of_run(np.asarray(run, float))
+        if part is not None:
+            spans.append(replace(part, first=part.first + offset, last=part.last + offset))
+            points.append(dense)
+            of_run.append((offset, number))
+            offset += len(dense)
+    made = [(np.empty((0, 4, 2)), np.empty(0, bool))] * len(runs)
+    if not spans:
+        return made
+    fitted = fit_spans(np.concatenate(points), Spans.join(spans), tolerance_px)
+    bounds = np.searchsorted(fitted.spans.first, [at for at, _ in of_run] + [offset])
+    for (_, number), a, b in zip(of_run, bounds[:-1].tolist(), bounds[1:].tolist(), strict=True):
+        made[number] = fitted.controls[a:b].copy(), fitted.straight[a:b]
+    return made
+
+
+def _spans_of_run(points):
+    """Points half a pixel apart along an open polyline, and the spans between its corners; None for no length."""
     side = np.diff(points, axis=0)
     length = np.hypot(*side.T)
     good = length > 1e-9
     points = np.concatenate([points[:-1][good], points[-1:]])
     side, length = side[good], length[good]
     if len(side) == 0:
-        return np.empty((0, 4, 2)), np.empty(0, bool)
+        return points, None
     unit = side / length[:, None]
     turn = np.abs(np.arctan2(unit[:-1, 0] * unit[1:, 1] - unit[:-1, 1] * unit[1:, 0], (unit[:-1] * unit[1:]).sum(1)))
     corner = np.concatenate([[True], turn > _CORNER, [True]])
@@ -69,10 +91,7 @@ def refitted_run(points, tolerance_px: float) -> tuple[np.ndarray, np.ndarray]:
     at = np.flatnonzero(corner)
     first, last = starts[at[:-1]], starts[at[1:]]
     no = np.zeros(len(first), bool)
-    fitted = fit_spans(
-        dense, Spans(first, last, unit[at[:-1]], -unit[at[1:] - 1], no, no, at[1:] == at[:-1] + 1), tolerance_px
-    )
-    return fitted.controls.copy(), fitted.straight
+    return dense, Spans(first, last, unit[at[:-1]], -unit[at[1:] - 1], no, no, at[1:] == at[:-1] + 1)
 
 
 def _straight_sides(length, turn, corner):

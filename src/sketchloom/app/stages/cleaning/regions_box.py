@@ -79,6 +79,38 @@ class RegionsBox(Box):
 
     def __init__(self):
         super().__init__()
+        self._build_clicks()
+        self._build_colours()
+        self._build_alike()
+        self._off = QCheckBox(self.tr("Everything off, then choose"))
+        self._off.setToolTip(self.tr("Nothing is there but the regions you click"))
+        self._off.clicked.connect(lambda on: self.emit(self.tr("everything off"), all_off=on))
+        self._large = QCheckBox(self.tr("Magnify what is small"))
+        self._large.setChecked(True)
+        self._large.clicked.connect(self.magnify)
+        self._only = QComboBox()
+        self._only.setAccessibleName(self.tr("Show only"))
+        self._only.setToolTip(self.tr("Everything else is hatched; clicks work all the same"))
+        self._only.activated.connect(lambda _: self.only_wanted.emit())
+        self.action = DROP
+        self._way.show_value(DROP)
+        self.add(
+            self._hold,
+            label(self.tr("A click on a region"), "quiet"),
+            self._way,
+            self.colours,
+            self._more,
+            self._note,
+            label(self.tr("Two clicks take all that are alike"), "quiet"),
+            self._alike,
+            (self._lasso, self._box),
+            (label(self.tr("Show")), self._only),
+            self._off,
+            self._large,
+        )
+        self._show_note()
+
+    def _build_clicks(self):
         self._hold = button(
             self.tr("Choose regions on the bench"),
             "target",
@@ -110,6 +142,8 @@ class RegionsBox(Box):
             self.tr("A click"),
         )
         self._way.chosen.connect(self._take_way)
+
+    def _build_colours(self):
         self._note = label("", "quiet")
         self._brought: list[str] = []
         self._more = button(
@@ -120,6 +154,8 @@ class RegionsBox(Box):
         self._more.clicked.connect(self._ask_colour)
         self.colours = Colours()
         self.colours.itemClicked.connect(lambda _: self._take_way(COLOUR))
+
+    def _build_alike(self):
         self._alike = Choice((
             ("size", self.tr("Like in size"), self.tr("The same colour, and not much larger or smaller")),
             ("any", self.tr("Any size"), self.tr("All of the same colour")),
@@ -132,33 +168,6 @@ class RegionsBox(Box):
         self._box = button(self.tr("Box…"), "crop", self.tr("Drag a box round the regions"))
         self._lasso.clicked.connect(self.lasso_wanted)
         self._box.clicked.connect(self.box_wanted)
-        self._off = QCheckBox(self.tr("Everything off, then choose"))
-        self._off.setToolTip(self.tr("Nothing is there but the regions you click"))
-        self._off.clicked.connect(lambda on: self.emit(self.tr("everything off"), all_off=on))
-        self._large = QCheckBox(self.tr("Magnify what is small"))
-        self._large.setChecked(True)
-        self._large.clicked.connect(self.magnify)
-        self._only = QComboBox()
-        self._only.setAccessibleName(self.tr("Show only"))
-        self._only.setToolTip(self.tr("Everything else is hatched; clicks work all the same"))
-        self._only.activated.connect(lambda _: self.only_wanted.emit())
-        self.action = DROP
-        self._way.show_value(DROP)
-        self.add(
-            self._hold,
-            label(self.tr("A click on a region"), "quiet"),
-            self._way,
-            self.colours,
-            self._more,
-            self._note,
-            label(self.tr("Two clicks take all that are alike"), "quiet"),
-            self._alike,
-            (self._lasso, self._box),
-            (label(self.tr("Show")), self._only),
-            self._off,
-            self._large,
-        )
-        self._show_note()
 
     def _ask_colour(self):
         colour = QColorDialog.getColor(parent=self, title=self.tr("A colour for regions"))

@@ -29,19 +29,48 @@ class ShapesBox(Box):
 
     def __init__(self):
         super().__init__()
+        self.radius_mm, self.word_mm = 2.0, 12.0
+        self._build_places()
+        self._build_figures()
+        self._build_words()
+        self._build_kept()
+        self.add(
+            (label(self.tr("Colour")), self._colour),
+            (label(self.tr("Where")), self._where),
+            self._figures,
+            (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
+            self.text,
+            self.fonts,
+            (label(self.tr("Size")), self._size),
+            (self._place, self._along),
+            self.kept,
+            self._tools,
+        )
+
+    def _build_places(self):
         self._colour = QComboBox()
         self._colour.setAccessibleName(self.tr("Colour of what is laid on"))
         self._colour.activated.connect(self._take_colour)
         self._other: list[str] = []
-        self.radius_mm, self.word_mm = 2.0, 12.0
+        self._where = QComboBox()
+        self._where.setAccessibleName(self.tr("Where it is laid on"))
+        self._where.setToolTip(self.tr("Regions are chosen under “Several regions”; they count with all they enclose"))
+        for text, key in (
+            (self.tr("Everywhere"), EVERYWHERE),
+            (self.tr("Only on the chosen regions"), WITHIN),
+            (self.tr("Not on the chosen regions"), BESIDE),
+        ):
+            self._where.addItem(text, key)
+
+    def _build_figures(self):
         self._radius = LengthEdit(self.tr("Radius of the corners"), 0.0, 200.0)
         self._radius.committed.connect(lambda mm: setattr(self, "radius_mm", mm))
         self.corners = QSpinBox()
         self.corners.setRange(3, 48)
         self.corners.setValue(5)
         self.corners.setAccessibleName(self.tr("Points of the star, corners of the polygon"))
-        figures = QWidget()
-        grid = QGridLayout(figures)
+        self._figures = QWidget()
+        grid = QGridLayout(self._figures)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setSpacing(6)
         for n, (kind, text, tip) in enumerate(
@@ -65,6 +94,8 @@ class ShapesBox(Box):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, k=kind: self.figure_wanted.emit(k))
             grid.addWidget(one, n // 2, n % 2)
+
+    def _build_words(self):
         self.text = QLineEdit()
         self.text.setAccessibleName(self.tr("Words"))
         self.text.setPlaceholderText(self.tr("Words to lay on"))
@@ -84,6 +115,8 @@ class ShapesBox(Box):
         self.text.textChanged.connect(
             lambda text: [p.setEnabled(bool(text.strip())) for p in (self._place, self._along)]
         )
+
+    def _build_kept(self):
         self.kept = KeptList(self, "shapes", self.tr("Shapes laid on, the latest first"), self.tr("shape"))
         self.kept.chosen_changed.connect(self._enable)
         self.move = button(
@@ -93,6 +126,21 @@ class ShapesBox(Box):
             checkable=True,
         )
         self.move.clicked.connect(self.move_wanted)
+        self._build_more()
+        self.copies = QSpinBox()
+        self.copies.setRange(2, MOST_COPIES)
+        self.copies.setValue(6)
+        self.copies.setAccessibleName(self.tr("How many around a place"))
+        self._tools = QWidget()
+        row = QGridLayout(self._tools)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(6)
+        row.addWidget(self.move, 0, 0)
+        row.addWidget(self.more, 0, 1)
+        row.addWidget(label(self.tr("Copies around a place"), "quiet"), 1, 0)
+        row.addWidget(self.copies, 1, 1)
+
+    def _build_more(self):
         self.more = button(self.tr("More"))
         menu = QMenu(self.more)
         self._one = [menu.addAction(self.tr("Repeat around a place…"), self.around_wanted.emit),
@@ -109,39 +157,6 @@ class ShapesBox(Box):
         self._many += [menu.addAction(text, lambda w=way: self.align_wanted.emit(w)) for way, text in (
             ("upright", self.tr("Middles on an upright line")), ("level", self.tr("Middles on a level line")))]
         self.more.setMenu(menu)
-        self.copies = QSpinBox()
-        self.copies.setRange(2, MOST_COPIES)
-        self.copies.setValue(6)
-        self.copies.setAccessibleName(self.tr("How many around a place"))
-        self._tools = QWidget()
-        row = QGridLayout(self._tools)
-        row.setContentsMargins(0, 0, 0, 0)
-        row.setSpacing(6)
-        row.addWidget(self.move, 0, 0)
-        row.addWidget(self.more, 0, 1)
-        row.addWidget(label(self.tr("Copies around a place"), "quiet"), 1, 0)
-        row.addWidget(self.copies, 1, 1)
-        self._where = QComboBox()
-        self._where.setAccessibleName(self.tr("Where it is laid on"))
-        self._where.setToolTip(self.tr("Regions are chosen under “Several regions”; they count with all they enclose"))
-        for text, key in (
-            (self.tr("Everywhere"), EVERYWHERE),
-            (self.tr("Only on the chosen regions"), WITHIN),
-            (self.tr("Not on the chosen regions"), BESIDE),
-        ):
-            self._where.addItem(text, key)
-        self.add(
-            (label(self.tr("Colour")), self._colour),
-            (label(self.tr("Where")), self._where),
-            figures,
-            (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
-            self.text,
-            self.fonts,
-            (label(self.tr("Size")), self._size),
-            (self._place, self._along),
-            self.kept,
-            self._tools,
-        )
 
     def show_fonts(self, fonts) -> None:
         self.fonts.clear()

@@ -1,5 +1,7 @@
 """The ways of layering side by side: a column a way, a row a figure."""
 
+from itertools import pairwise
+
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QAbstractButton, QHeaderView, QTableWidget, QTableWidgetItem
@@ -8,6 +10,7 @@ from sketchloom.app import theme
 from sketchloom.core.base.units import MM_PER_IN
 
 _ROW = 24
+_LEFT = 4
 
 
 class WaysTable(QTableWidget):
@@ -25,7 +28,7 @@ class WaysTable(QTableWidget):
         self.setSelectionMode(QTableWidget.SelectionMode.SingleSelection)
         for policy in (self.setHorizontalScrollBarPolicy, self.setVerticalScrollBarPolicy):
             policy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Stretch)
+        self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Fixed)
         self.horizontalHeader().setHighlightSections(False)
         self.horizontalHeader().setMinimumSectionSize(30)
         self.verticalHeader().setDefaultSectionSize(theme.px(_ROW))
@@ -35,12 +38,23 @@ class WaysTable(QTableWidget):
         corner = self.findChild(QAbstractButton)
         corner.setAccessibleName(self.tr("Figures of each way"))
         corner.setEnabled(False)
-        self.setStyleSheet(f"QHeaderView::section {{ padding: 3px 0px; font-size: {theme.text_px(11)}px; }}")
+        self.setStyleSheet(f"QHeaderView::section {{ padding: 3px 0px; font-size: {theme.text_px(11)}px; }}"
+                           f"QHeaderView::section:vertical {{ padding-left: {theme.px(_LEFT)}px; }}")
         self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
         self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
         self._label(True)
         self.setFixedHeight(theme.px(self.rowCount() * _ROW + 30))
         self.clear_figures()
+
+    def resizeEvent(self, event):
+        """Every column as wide as its name, and an equal share of the rest."""
+        super().resizeEvent(event)
+        head = self.horizontalHeader()
+        names = [head.fontMetrics().horizontalAdvance(name) for name in self._names.values()]
+        left = (self.viewport().width() - sum(names)) / len(names)
+        ends = [round(sum(names[:n]) + left * n) for n in range(len(names) + 1)]
+        for column, (start, end) in enumerate(pairwise(ends)):
+            head.resizeSection(column, end - start)
 
     def _figures(self, metric):
         """Name of each figure, what it means, and its text for a way."""
@@ -84,7 +98,8 @@ class WaysTable(QTableWidget):
         self.setRowCount(len(figures))
         self.setVerticalHeaderLabels([name for name, _, _ in figures])
         head = self.verticalHeader()
-        head.setFixedWidth(max(head.fontMetrics().horizontalAdvance(name) for name, _, _ in figures) + theme.px(6))
+        widest = max(head.fontMetrics().horizontalAdvance(name) for name, _, _ in figures)
+        head.setFixedWidth(widest + theme.px(6 + _LEFT))
         for row, (_, tip, _) in enumerate(figures):
             self.verticalHeaderItem(row).setToolTip(tip)
         return figures

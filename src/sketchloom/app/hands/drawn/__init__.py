@@ -1,0 +1,1 @@
+"""What is drawn in the Clean stage, a module for each kind."""

@@ -1,0 +1,200 @@
+"""Figures, words and outlines laid on the work."""
+
+from PySide6.QtWidgets import QColorDialog
+
+from sketchloom.app.hands.drawn.table import Hand, Table
+from sketchloom.app.stages.cleaning.shapes_box import EVERYWHERE, PATH, REGION, WITHIN
+from sketchloom.app.tools.drawing import FigureTool, ShapeTool
+from sketchloom.app.tools.marking import ClickTool, SnapTool
+from sketchloom.app.words import told
+from sketchloom.core.base.errors import AppError
+
+
+class LayingOn(Hand):
+    """Turns what is drawn or typed into shapes, and changes those that are there."""
+
+    def __init__(self, table: Table, parent):
+        super().__init__(table, parent)
+        shapes = table.panel.shapes
+        shapes.figure_wanted.connect(self._take_figure)
+        shapes.word_wanted.connect(self._take_word)
+        shapes.other_colour_wanted.connect(self._ask_colour)
+        shapes.move_wanted.connect(lambda on: self._take_move() if on else table.hold())
+        shapes.around_wanted.connect(self._take_around)
+        shapes.combine_wanted.connect(self._combine)
+        shapes.turn_over_wanted.connect(lambda: self._change_one(table.desk.mirrored, self.tr("turned over shape")))
+        shapes.align_wanted.connect(self._align)
+        shapes.kept.chosen_changed.connect(self.renew)
+
+    def show_tool(self, tool) -> None:
+        """Another tool is on the bench."""
+        self._panel.shapes.move.setChecked(isinstance(tool, ShapeTool))
+
+    def renew(self) -> None:
+        """Show what is chosen in the tool that moves it."""
+        if isinstance(self._bench.tool, ShapeTool) and self.desk is not None and self._session.document is not None:
+            chosen = self._chosen()
+            if len(chosen) == 1:
+                shape = self._session.document.recipe.shapes[chosen[0]]
+                self._bench.tool.show_shape(self.desk.rings(shape), self.desk.box(shape))
+            else:
+                self._bench.tool.show_shape([], None)
+
+    def _where(self, rings):
+        """Rings as they are, or only what of them lies on or beside the chosen regions."""
+        where, faces = self._panel.shapes.where(), self._panel.together.faces
+        if where == EVERYWHERE or not rings:
+            return rings
+        if not faces:
+            self._table.say(
+                "shapes",
+                "ask",
+                self.tr("No region is chosen. Choose some under “Several regions”, or lay it on everywhere."),
+            )
+            return []
+        made = self.desk.clipped(rings, faces, where == WITHIN)
+        if not made:
+            self._table.say(
+                "shapes",
+                "ask",
+                self.tr("Nothing of it lies on the chosen regions.")
+                if where == WITHIN
+                else self.tr("All of it lies on the chosen regions."),
+            )
+        return made
+
+    def _lay_on(self, rings, name):
+        rings = self._where(rings)
+        if rings:
+            self._panel.shapes.lay_on(
+                self.desk.shape(rings, self._panel.shapes.hex(), name), self.tr("laid on {0}").format(name)
+            )
+
+    def _take_figure(self, kind):
+        if self.desk is None:
+            return
+        box, names = (
+            self._panel.shapes,
+            {
+                "circle": self.tr("circle"),
+                "rectangle": self.tr("rectangle"),
+                "star": self.tr("star"),
+                "polygon": self.tr("polygon"),
+            },
+        )
+        if kind == PATH:
+            tool = SnapTool(self.desk.work.picture)
+            tool.taken.connect(
+                lambda points: self._lay_on(self.desk.path_shape(self._table.px(points), False), self.tr("path"))
+            )
+            self._table.once(tool)
+        elif kind == REGION:
+            tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
+            tool.taken.connect(self._lift)
+            self._table.once(tool)
+        else:
+            tool = FigureTool(
+                self.desk.size, lambda a, b: self.desk.figure(kind, a, b, box.corners.value(), box.radius_mm)
+            )
+            tool.taken.connect(lambda rings: self._lay_on(rings, names[kind]))
+            self._table.once(tool)
+
+    def _lift(self, x, y):
+        planar = self.desk.work.traced.planar
+        face = int(planar.faces[int(y * planar.height), int(x * planar.width)])
+        shape = self.desk.region_shape([face], self._panel.shapes.hex(), self.tr("outline"))
+        # beside the region, or nothing would be seen
+        x0, _, x1, _ = self.desk.box(shape)
+        shape = self.desk.moved_shape(shape, self.desk.middle(shape) + (0.15 * (x1 - x0), 0.15 * (x1 - x0)))
+        self._panel.shapes.lay_on(shape, self.tr("shape of a region"))
+
+    def _take_word(self, along):
+        if self.desk is None:
+            return
+        if along:
+            self._table.take_line(
+                self.tr("Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down."),
+                lambda points: self._put_word(None, self._table.px(points)),
+            )
+        else:
+            tool = ClickTool(self.tr("Click where the middle of the words is to be. Esc leaves it."), True, False)
+            tool.taken.connect(lambda x, y: self._put_word(self._table.px((x, y)), None))
+            self._table.once(tool)
+
+    def _put_word(self, place, path):
+        box = self._panel.shapes
+        try:
+            rings, missing = self.desk.word(box.text.text(), box.font(), box.word_mm, place, path)
+        except AppError as error:
+            self._table.say("words", "trouble", told(error.message))
+            return
+        if missing:
+            self._table.say(
+                "words",
+                "ask",
+                self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)),
+            )
+        rings = self._where(rings)
+        if rings:
+            shape = self.desk.shape(
+                rings,
+                box.hex(),
+                self.tr("“{0}”").format(box.text.text().strip()),
+                text=box.text.text(),
+                font=box.font().name,
+            )
+            box.lay_on(shape, self.tr("laid on words"))
+
+    def _ask_colour(self):
+        colour = QColorDialog.getColor(parent=self._panel, title=self.tr("Colour of what is laid on"))
+        if colour.isValid():
+            self._panel.shapes.bring_colour(colour.name())
+
+    def _chosen(self):
+        recipe = self._session.document.recipe
+        return [n for n in self._panel.shapes.kept.chosen() if n < len(recipe.shapes)]
+
+    def _change_one(self, change, what):
+        chosen = self._chosen()
+        if self.desk is not None and len(chosen) == 1:
+            shape = self._session.document.recipe.shapes[chosen[0]]
+            self._panel.shapes.replace_shapes(chosen, [change(shape)], what)
+
+    def _take_move(self):
+        if self.desk is not None:
+            tool = ShapeTool(self.desk.size)
+            tool.changed.connect(lambda centre, scale, turn: self._change_one(
+                lambda shape: self.desk.moved_shape(shape, centre, scale, turn), self.tr("moved shape")))
+            self._table.take_up(tool)
+            self.renew()
+
+    def _take_around(self):
+        if self.desk is not None:
+            tool = ClickTool(self.tr("Click the place around which the shape is repeated. Esc leaves it."), True, False)
+            count = self._panel.shapes.copies.value()
+            tool.taken.connect(
+                lambda x, y: self._change_one(
+                    lambda shape: self.desk.around(shape, self._table.px((x, y)), count), self.tr("repeated shape")
+                )
+            )
+            self._table.once(tool)
+
+    def _combine(self, way):
+        chosen = sorted(self._chosen())
+        if self.desk is None or len(chosen) < 2:
+            return
+        shapes = [self._session.document.recipe.shapes[n] for n in chosen]
+        made = self.desk.combined(shapes, way)
+        if made is None:
+            self._table.say("shapes", "ask", self.tr("Nothing would be left of these shapes."))
+        else:
+            self._panel.shapes.replace_shapes(chosen, [made], self.tr("combined shapes"))
+
+    def _align(self, line):
+        chosen = sorted(self._chosen())
+        if self.desk is not None and len(chosen) > 1:
+            shapes = list(self._session.document.recipe.shapes)
+            for n, made in zip(chosen, self.desk.aligned([shapes[n] for n in chosen], line), strict=False):
+                shapes[n] = made
+            self._panel.shapes.emit(self.tr("aligned shapes"), shapes=tuple(shapes))
+

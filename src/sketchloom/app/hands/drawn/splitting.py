@@ -1,0 +1,76 @@
+"""Split lines, covers over what is to go, and the line of a mirror."""
+
+
+from sketchloom.app.hands.drawn.table import Hand, Table
+from sketchloom.app.tools.lines import BridgeTool
+from sketchloom.app.tools.marking import AreaTool
+from sketchloom.app.words import told
+from sketchloom.core.base.errors import AppError
+from sketchloom.core.picture.preparing.mirroring import find_axis
+from sketchloom.core.picture.preparing.steps import Mirror
+
+
+class Splitting(Hand):
+    """Parts shapes along drawn or likely lines, covers areas, and sets the line of a mirror."""
+
+    def __init__(self, table: Table, parent):
+        super().__init__(table, parent)
+        splits, mirror = table.panel.splits, table.panel.mirror
+        self._cuts = BridgeTool(self.tr("Click a place to split the shape there. Esc ends."))
+        self._cuts.taken.connect(lambda n: splits.split(table.desk.split_at(n)))
+        splits.draw_wanted.connect(
+            lambda: table.take_line(
+                self.tr("Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down."),
+                lambda points: splits.split(table.desk.split(table.px(points))),
+            )
+        )
+        splits.likely_wanted.connect(self._show_likely)
+        table.panel.covers.draw_wanted.connect(self._take_cover)
+        mirror.find_wanted.connect(
+            lambda: table.later(self.tr("Looking for the line"), lambda desk: find_axis(desk.work.whole),
+                                mirror.set_mirror)
+        )
+        mirror.draw_wanted.connect(
+            lambda: table.take_line(
+                self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2
+            )
+        )
+
+    def show_tool(self, tool) -> None:
+        """Another tool is on the bench."""
+        is_here, desk = tool is self._cuts, self.desk
+        self._panel.splits.show_likely(is_here, len(desk.cuts) if is_here and desk is not None else None)
+
+    def renew(self) -> None:
+        """Show the likely places of the result as it is now."""
+        if self._bench.tool is self._cuts:
+            self._show_likely(True)
+
+    def _show_likely(self, on):
+        if not on or self.desk is None:
+            self._table.hold()
+            return
+        self._table.later(self.tr("Looking for likely places"), lambda desk: desk.cuts, self._take_cuts)
+
+    def _take_cuts(self, cuts):
+        self._cuts.show_gaps(
+            [(tuple(a / self.desk.size), tuple(b / self.desk.size)) for a, b in zip(cuts.start, cuts.end, strict=False)]
+        )
+        self._bench.set_tool(self._cuts)
+        self._panel.splits.show_likely(True, len(cuts))
+
+    def _take_cover(self):
+        if self.desk is not None:
+            tool = AreaTool(
+                self.tr("Draw round what is to go; what lies around it goes on there. Esc leaves it."),
+                wants_source=True,
+            )
+            tool.taken.connect(lambda points: self._panel.covers.cover(self.desk.cover(self._table.px(points))))
+            self._table.once(tool)
+
+    def _mirror(self, points):
+        (x0, y0), (x1, y1) = points[0], points[-1]
+        try:
+            self._panel.mirror.set_mirror(Mirror(x0, y0, x1, y1))
+        except AppError as error:
+            self._table.say("mirror", "ask", told(error.message))
