@@ -30,8 +30,8 @@ def application() -> QApplication:
     app.setApplicationName("Sketch Loom")
     app.setOrganizationName("sketch-loom")
     app.setDesktopFileName("sketch-loom")
-    theme.apply(app)
     manners.install(app)
+    theme.apply(app)
     MISHAPS.install()
     languages.install(app)
     return app

@@ -193,7 +193,6 @@ def apply(app: QApplication) -> None:
         QFontDatabase.addApplicationFontFromData(QByteArray(_data("fonts", name)))
     font = QFont(_FAMILY)
     font.setPixelSize(text_px(DESIGN_PX))
-    app.setStyle("Fusion")
     app.setFont(font)
     palette = QPalette()
     for role, colour in (
