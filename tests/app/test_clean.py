@@ -88,7 +88,9 @@ def test_a_region_is_opened_and_coloured(driver, clean):
     )
     assert clean.regions.wanted() == ("colour", "#c83c32")
     click(driver, *share(STAR))
-    assert seen(driver, STAR) == "#c83c32" and len(recipe(driver).edits) == 1
+    assert seen(driver, STAR) == "#c83c32"
+    assert [e.action for e in recipe(driver).edits] == ["window", "colour"]  # the one before stays beneath
+    driver.click("The outside too", clean)
     click(driver, *share(PAPER))
     assert seen(driver, PAPER) == "#c83c32"
 
@@ -180,7 +182,8 @@ def test_one_colour_alone_is_shown(driver, clean):
     only.setCurrentIndex(only.findData("changed"))
     only.activated.emit(only.currentIndex())
     mask = driver.window.cleaning.desk.others("changed")
-    assert not mask[LEFT[1], LEFT[0]] and mask[RIGHT[1], RIGHT[0]]
+    faces = driver.work.traced.planar.faces
+    assert not mask[faces[LEFT[1], LEFT[0]]] and mask[faces[RIGHT[1], RIGHT[0]]]
     driver.window.show_stage(TRACE)
     assert bench._peek is None
 
@@ -247,7 +250,7 @@ def test_the_bench_says_what_a_click_would_do_and_magnifies(driver, clean):
     assert grabbed(bench).toImage() != with_loupe
     QTest.mouseMove(bench, at(driver, 0.02, 0.02))
     pause(10)
-    assert "ground" in bench.tool.hint
+    assert "outside" in bench.tool.hint
 
 
 def test_the_tool_is_put_down_and_taken_up(driver, clean):

@@ -22,6 +22,7 @@ from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.cleaning import Cleaning
 from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
+from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
 from sketchloom.app.hands.stacking import Stacking
 from sketchloom.app.hands.together import Together
@@ -185,6 +186,7 @@ class Window(QMainWindow):
         self.keeping = Keeping(self, session, release, self._say)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean)
+        self.joining = Joining(bench, session, self.cleaning, self.notices)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
         self.detailing = Detailing(bench, session, layers)

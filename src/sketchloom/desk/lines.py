@@ -1,14 +1,20 @@
 """Lines painted into a work: outlines and their gaps, bridges, brushes."""
 
+from dataclasses import replace
+
+import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.edits.bridging import bridge_curve
 from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.edits.gaps import Gaps, find_gaps
+from sketchloom.core.edits.joints import Joints
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.segment import tone
+from sketchloom.core.shapes.drawn import SplitLine
 from sketchloom.evaluate.work import Work
+from sketchloom.recipe.document import Recipe
 
 _OUTLINE_LIGHT, _OUTLINE_WIDE = 35.0, 0.025
 """The darkest colour draws outlines when it is darker than this (CIELAB) and, as an area of one width, narrower than
@@ -60,6 +66,40 @@ def _scale_at(work, place):
     return (float(growth(work.move, [place])[0]) * larger) ** 0.5
 
 
+def closed(work: Work, recipe: Recipe, joints: Joints) -> Recipe:
+    """The recipe in which a region ends at its thin places: ink goes on across them where outlines are drawn there, a
+    split line parts it else."""
+    label, size = outline_label(work), np.array([work.picture.width, work.picture.height])
+    ink = None if label is None else work.segmentation.labels == label
+    drawn, splits = [], []
+    for start, end in zip(joints.start, joints.end, strict=True):
+        sides = [None if ink is None else _stroke_at(ink, place) for place in (start, end)]
+        unit = (end - start) / max(np.hypot(*(end - start)), 1e-9)
+        if all(width is not None for width in sides):
+            into = min(sides) / 2 * unit
+            drawn.append(bridge(work, start - into, end + into, min(sides)))
+        else:
+            ends = np.array([start - _BEYOND_PX * unit, end + _BEYOND_PX * unit]) / size
+            places = np.clip(moved(np.linalg.inv(work.move), ends), -2.0, 3.0)
+            splits.append(SplitLine(tuple((round(float(x), 7), round(float(y), 7)) for x, y in places)))
+    return replace(recipe, lines=(*recipe.lines, *drawn), splits=(*recipe.splits, *splits))
+
+
+def _stroke_at(ink, place):
+    """Width of the stroke that ends beside a place, None where there is no ink."""
+    x, y = np.floor(place).astype(int).tolist()
+    x0, y0 = max(x - _INTO_PX, 0), max(y - _INTO_PX, 0)
+    part = np.pad(ink[y0:y + _INTO_PX + 1, x0:x + _INTO_PX + 1], 1)
+    if not part.any():
+        return None
+    depth = cv2.distanceTransform(part.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
+    near = np.hypot(*(np.indices(part.shape) - np.array([y - y0 + 1, x - x0 + 1])[:, None, None])) <= _INTO_PX / 2
+    width = 2 * float(depth[near].max(initial=0.0)) - 1.0
+    return width if width > 0 else None
+
+
+_INTO_PX, _BEYOND_PX = 16, 2.0
+"""Ink beside a thin place is looked for so far from it; a split line reaches so far beyond a region's edge."""
 _NOTHING_THERE = "#000000"
 """Colour of a brush in a work that has no colour of its own."""
 

@@ -1,6 +1,6 @@
 """What can be asked of, and decided about, the regions of one work."""
 
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -8,13 +8,17 @@ import numpy as np
 from sketchloom.core.base.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
 from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit
+from sketchloom.core.edits.joints import Joints, joints_of
 from sketchloom.core.edits.region_edits import find_regions, inner_place, own_hex, with_edits
 from sketchloom.core.edits.together import enclosed, together
 from sketchloom.core.layers import gathering, ways
+from sketchloom.core.layers.layering import connected_pieces
 from sketchloom.core.picture.preparing.placing import growth, moved
+from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
 from sketchloom.core.segment.patching import faces_within
+from sketchloom.desk.lines import outline_label
 from sketchloom.desk.ways import gathering_colours
 from sketchloom.evaluate.segmenting import BROUGHT_DELTA, nearest_entry
 from sketchloom.evaluate.work import Work
@@ -44,6 +48,16 @@ def changed_boxes(before: Work, after: Work, index: RegionIndex) -> list[tuple[f
     if len(faces) > _FEW:
         return None
     return [_scaled(index.box(face), after.mm_per_px) for face in faces.tolist()]
+
+
+@dataclass(frozen=True, slots=True)
+class Likeness:
+    """What makes regions alike: colour and size within a ``factor`` (None for any), or their shape; everywhere, or only
+    in one design."""
+
+    factor: float | None = None
+    is_of_shape: bool = False
+    is_in_design: bool = False
 
 
 class RegionDesk:
@@ -121,36 +135,81 @@ class RegionDesk:
         planar = self.work.traced.planar
         return np.flatnonzero(faces_within(planar.faces, points, planar.faces.shape)).tolist()
 
-    def alike(self, face: int, factor: float | None, same_shape: bool) -> list[int]:
-        return self.sizes.alike(face, self.work.edited.label, factor, same_shape).tolist()
+    def alike(self, face: int, likeness: Likeness) -> list[int]:
+        """Faces that are like one, itself among them."""
+        found = self.sizes.alike(face, self.work.edited.label, likeness.factor, likeness.is_of_shape)
+        return (found[self.designs[found] == self.designs[face]] if likeness.is_in_design else found).tolist()
+
+    @cached_property
+    def designs(self) -> np.ndarray:
+        """(F,) number of the design that each face belongs to: what hangs together without the outside."""
+        return connected_pieces(self.work.traced.planar, ~self.outside)
+
+    @cached_property
+    def outside(self) -> np.ndarray:
+        """(F,) bool: the ground around the drawing, up to the picture's edge."""
+        planar = self.work.traced.planar
+        touching = np.zeros(planar.face_count, bool)
+        touching[planar.right[planar.left == OUTSIDE]] = True
+        return touching & self.work.edited.was_ground
+
+    @cached_property
+    def outlines(self) -> np.ndarray:
+        """(F,) bool: faces of the ink, or of the dark colour that outlines are drawn in."""
+        label = outline_label(self.work)
+        face_label = self.work.traced.planar.face_label
+        return np.zeros(len(face_label), bool) if label is None else face_label == label
+
+    def swept_along(self, first: int, face: int, action: str) -> bool:
+        """Whether a sweep that began on one face takes another along: it crosses outlines on its way from cell to cell,
+        and ground on its way from speck to speck."""
+        if self.outlines[face] != self.outlines[first]:
+            return False
+        return action == COLOUR or bool(self.work.ground[face]) == bool(self.work.ground[first])
+
+    def joints(self, face: int) -> Joints:
+        """Thin places of a region, at which a person may take it for two."""
+        x0, y0, x1, y1 = (int(v) for v in self.index.box(face))
+        found = joints_of(self.work.traced.planar.faces[y0:y1, x0:x1] == face)
+        return replace(found, start=found.start + (x0, y0), end=found.end + (x0, y0))
 
     def others(self, only: str) -> np.ndarray:
-        """(H, W) bool: pixels of the regions that are cut and not asked for: ``only`` a colour, or ``changed``."""
-        planar, edited = self.work.traced.planar, self.work.edited
+        """(F,) bool: regions that are cut and not asked for: ``only`` a colour, or ``changed``."""
+        edited = self.work.edited
         if only == "changed":
             wanted = edited.changed
         else:
             wanted = (
                 np.array([*self._hexes, _WHITE])[np.minimum(edited.label, len(self._hexes))] == only
             ) & ~self.work.ground
-        return (~wanted & ~self.work.ground)[planar.faces]
+        return ~wanted & ~self.work.ground
 
     # -- deciding --------------------------------------------------------------------
 
     def is_so(self, face: int, action: str, hex_colour: str | None) -> bool:
-        """Whether a region already is as an action would make it."""
+        """Whether a region already is as an action would make it; an action that is so is taken back by the next."""
+        if action == COLOUR:
+            return not self.work.ground[face] and self.hex_of(face) == hex_colour
         number = self.edit_of_face.get(face)
         if number is None:
             return False
-        edit = self.work.recipe.edits[number]
-        return edit.action == action and (action != COLOUR or edit.hex == hex_colour)
+        return self.work.recipe.edits[number].action == action
 
     def decided(self, recipe: Recipe, faces, action: str, hex_colour: str | None = None) -> Recipe:
-        """The recipe in which regions are dropped, opened, coloured or kept; what was decided about them before goes.
-        """
+        """The recipe in which regions are dropped, opened, coloured or kept. Of what was decided about them before, the
+        last stays beneath, for ``taken_back``."""
         faces = [face for face in dict.fromkeys(faces) if not self.is_locked(face)]
-        rest = self._without(recipe, faces)
-        return replace(recipe, edits=(*rest, *(self._edit(face, action, hex_colour) for face in faces)))
+        rest, made = self._without(recipe, faces), []
+        for face in faces:
+            number, edit = self.edit_of_face.get(face), self._edit(face, action, hex_colour)
+            before = None if number is None else self.work.recipe.edits[number]
+            made += [edit] if before in (None, edit) else [before, edit]
+        return replace(recipe, edits=(*rest, *made))
+
+    def taken_back(self, recipe: Recipe, faces) -> Recipe:
+        """The recipe in which regions are as they were before the last decision about each."""
+        gone = {self.edit_of_face.get(face) for face in faces if not self.is_locked(face)}
+        return replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n not in gone))
 
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
         """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies

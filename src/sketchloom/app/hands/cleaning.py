@@ -24,7 +24,9 @@ class Cleaning(QObject):
         self.desk: RegionDesk | None = None
         self._of = self._before = self._alike_later = None
         self._is_seen = self._was_back = self._is_new = False
-        self.tool = RegionTool(self._is_so, lambda: bench.source_image)
+        self.paints_frame = None
+        """While depth is painted: whether the frame is painted too."""
+        self.tool = RegionTool(self._is_so, self._may, lambda: bench.source_image)
         self.tool.hint = self.tr("Point at a region.")
         self.tool.acted.connect(self._act)
         self.tool.alike_wanted.connect(self._act_on_alike)
@@ -63,13 +65,16 @@ class Cleaning(QObject):
 
     def hold(self) -> None:
         """Take the region tool up, if there are regions."""
+        self.paints_frame = None
         if self.desk is not None and not self.desk.work.draws_with_pens:
             self._bench.set_tool(self.tool)
             self._bench.setFocus()
         self._panel.regions.show_held(self._bench.tool is self.tool)
 
-    def give(self, hex_colour: str) -> None:
-        """Take the region tool up to give regions a colour, in whatever stage."""
+    def give(self, hex_colour: str, paints_frame) -> None:
+        """Take the region tool up to give cells of line art a sheet's colour, in whatever stage;
+        ``paints_frame()``: their frame too."""
+        self.paints_frame = paints_frame
         if self.desk is not None and not self.desk.work.draws_with_pens:
             self._panel.regions.bring_colour(hex_colour)
             self._bench.set_tool(self.tool)
@@ -144,7 +149,9 @@ class Cleaning(QObject):
 
     def _show_only(self):
         only = self._panel.regions.only()
-        self._bench.show_peek(None if only is None or self.desk is None else self.desk.others(only))
+        self._bench.show_peek(
+            None if only is None or self.desk is None
+            else self.desk.others(only)[self.desk.work.traced.planar.faces])
 
     def _say(self, face):
         self.tool.hint = self.tr("Point at a region.") if face < 0 or self.desk is None else self._words(face)
@@ -154,16 +161,15 @@ class Cleaning(QObject):
         work, unit = desk.work, self._bench.unit
         x0, y0, x1, y1 = desk.index.box(face)
         size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
-        what = self.tr("ground") if work.ground[face] else colour_name(from_hex(desk.hex_of(face)))
+        what = (self.tr("outside") if desk.outside[face] else self.tr("ground") if work.ground[face]
+                else colour_name(from_hex(desk.hex_of(face))))
         action, hex_colour = self._panel.regions.wanted()
         if desk.is_locked(face):
             does = self.tr("its layer is locked in Layers")
-        elif (
-            action == COLOUR
-            and hex_colour == desk.hex_of(face)
-            and face not in desk.edit_of_face
-            and not work.ground[face]
-        ):
+        elif not self._may(face, face):
+            does = (self.tr("left alone; tick “The outside too” to change it") if desk.outside[face]
+                    else self.tr("the frame is not painted; tick “The frame too” to paint it"))
+        elif action == COLOUR and desk.is_so(face, action, hex_colour):
             does = self.tr("it has that colour")
         elif desk.is_so(face, action, hex_colour):
             does = self.tr("a click brings it back")
@@ -198,7 +204,18 @@ class Cleaning(QObject):
     # -- deciding ----------------------------------------------------------------------
 
     def _is_so(self, face):
-        return self.desk is not None and self.desk.is_so(face, *self._panel.regions.wanted())
+        """Whether a click takes back what was decided. A colour is given, not switched: given again it stays."""
+        action, hex_colour = self._panel.regions.wanted()
+        return self.desk is not None and action != COLOUR and self.desk.is_so(face, action, hex_colour)
+
+    def _may(self, first, face):
+        """Whether a sweep that began on one face takes another, and whether the first may be acted on at all."""
+        desk = self.desk
+        if desk is None or (desk.outside[face] and not self._panel.regions.outside.isChecked()):
+            return False
+        if self.paints_frame is not None:  # cells of line art go to sheets; their frame only where that is asked for
+            return self.paints_frame() or not desk.outlines[face]
+        return desk.swept_along(first, face, self._panel.regions.wanted()[0])
 
     def _act(self, faces, back):
         if self.desk is None or not faces:
@@ -207,8 +224,10 @@ class Cleaning(QObject):
         action, hex_colour = self._panel.regions.wanted()
         self._before, self._was_back = self.desk, back
         if back:
-            changed, what = self.desk.undecided(recipe, faces), self.tr("region brought back")
+            changed, what = self.desk.taken_back(recipe, faces), self.tr("region brought back")
         else:
+            if action == COLOUR:
+                faces = tuple(face for face in faces if not self.desk.is_so(face, action, hex_colour))
             changed = self.desk.decided(recipe, faces, action, hex_colour)
             what = {
                 "drop": self.tr("dropped region"),
@@ -233,22 +252,25 @@ class Cleaning(QObject):
             return
         # like what it was before that first click
         known = self._before is not None and self._before.work.traced is self.desk.work.traced
-        alike = (self._before if known else self.desk).alike(face, *self._panel.regions.likeness())
-        self._act(tuple(one for one in alike if one != face), self._was_back)
+        alike = (self._before if known else self.desk).alike(face, self._panel.regions.likeness())
+        self._act(self._shown(one for one in alike if one != face), self._was_back)
+
+    def _shown(self, faces):
+        """Those of some faces that are shown and may be acted on."""
+        only = self._panel.regions.only()
+        hidden = None if only is None else self.desk.others(only)
+        return tuple(face for face in faces if (hidden is None or not hidden[face]) and self._may(face, face))
 
     def _act_within(self, points):
         if self.desk is not None:
-            self._act(
-                tuple(
-                    f
-                    for f in self.desk.within(points)
-                    if not self.desk.work.ground[f] or self._session.document.recipe.all_off
-                ),
-                False,
-            )
+            ground = self.desk.work.ground
+            within = self.desk.within(points)
+            if not self._session.document.recipe.all_off:
+                within = [face for face in within if not ground[face]]
+            self._act(self._shown(within), False)
 
     def _drop_colour(self, hex_colour, x_px, y_px):
         region = None if self.desk is None else self.desk.index.at(x_px, y_px)
-        if region is not None:
+        if region is not None and self._may(region.face, region.face):
             self._session.change(self.desk.decided(self._session.document.recipe, (region.face,), COLOUR, hex_colour),
                                  self.tr("coloured region"))

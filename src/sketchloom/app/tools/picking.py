@@ -6,6 +6,7 @@ from PySide6.QtGui import QBrush, QColor, QPainter, QPen
 from sketchloom.app import theme
 from sketchloom.app.tools.regions import RegionTool
 from sketchloom.app.tools.tool import Frame
+from sketchloom.core.edits.decisions import DROP
 
 _BADGE = 9.0
 
@@ -16,13 +17,17 @@ class PickTool(RegionTool):
     picked = Signal(tuple)
 
     def __init__(self, source):
-        super().__init__(self._is_chosen, source)
+        super().__init__(self._is_chosen, self._is_along, source)
         self.hint = self.tr("Click regions, the first one first. Esc ends.")
         self.chosen: list[int] = []
         self.acted.connect(self._take)
 
     def _is_chosen(self, face):
         return face in self.chosen
+
+    def _is_along(self, first, face):
+        """The outside is no region to be chosen; a sweep takes what is like what it began on."""
+        return not self.desk.outside[face] and self.desk.swept_along(first, face, DROP)
 
     def _take(self, faces, back):
         self.chosen = (

@@ -21,13 +21,17 @@ class RegionTool(Tool):
     alike_wanted = Signal(int)
     pointed = Signal(int)
     stepped = Signal(int)
+    clicked = Signal(int)
+    """A face that was clicked, whether it may be acted on or not; not one of a sweep."""
     wants_source = False
     wants_cut = True
     cursor = Qt.CursorShape.PointingHandCursor
 
-    def __init__(self, is_so, source):
+    def __init__(self, is_so, may, source):
+        """``is_so(face)``: whether a click takes back; ``may(first, face)``: whether a sweep from one takes another;
+        the first itself is asked about like any other."""
         super().__init__()
-        self._is_so, self._source = is_so, source
+        self._is_so, self._may, self._source = is_so, may, source
         self.desk = None
         self.magnifies = True
         self.face = -1
@@ -65,7 +69,8 @@ class RegionTool(Tool):
     def press(self, frame: Frame, at: QPointF) -> None:
         face = self._face_at(frame, at)
         if face >= 0:
-            self._swept, self._back, self._pressed = [face], self._is_so(face), face
+            self._back, self._pressed = self._is_so(face), face
+            self._swept = [face] if self._may(face, face) else []
             self.repaint.emit()
 
     def move(self, frame: Frame, at: QPointF, held: bool) -> None:
@@ -73,19 +78,22 @@ class RegionTool(Tool):
         face = self._face_at(frame, at)
         if face != self.face:
             self.point(face)
-        if held and self._swept and face >= 0 and face not in self._swept and self._is_so(face) == self._back:
+        is_new = held and self._swept and face >= 0 and face not in self._swept
+        if is_new and self._is_so(face) == self._back and self._may(self._swept[0], face):
             self._swept.append(face)
         self.repaint.emit()
 
     def release(self, frame: Frame, at: QPointF) -> None:
-        if self._swept:
-            swept, self._swept = tuple(self._swept), []
+        swept, self._swept = tuple(self._swept), []
+        if self._pressed >= 0 and self._face_at(frame, at) == self._pressed and len(swept) <= 1:
+            self.clicked.emit(self._pressed)
+        if swept:
             self.acted.emit(swept, self._back)
 
     def double_click(self, frame: Frame, at: QPointF) -> None:
         # the first of the two clicks may have its result still on the way
         face = self._face_at(frame, at) if self.desk is not None else self._pressed
-        if face >= 0:
+        if face >= 0 and (self.desk is None or self._may(face, face)):
             self.alike_wanted.emit(face)
 
     def point(self, face: int) -> None:
@@ -99,7 +107,8 @@ class RegionTool(Tool):
             self.stepped.emit(1 if key == Qt.Key.Key_Period else -1)
             return True
         if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Delete) and self.face >= 0:
-            self.acted.emit((self.face,), self._is_so(self.face))
+            if self._may(self.face, self.face):
+                self.acted.emit((self.face,), self._is_so(self.face))
             return True
         return False
 

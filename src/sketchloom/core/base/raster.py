@@ -96,3 +96,12 @@ def links_crossed(points, shape) -> tuple[np.ndarray, np.ndarray]:
     one.append(np.where(east_bound, south, north))
     two.append(np.where(east_bound, north, south))
     return np.concatenate(one), np.concatenate(two)
+
+
+def first_pixels(labels, count: int) -> np.ndarray:
+    """(count,) number of a pixel of each component of (H, W) labels, the first of its rows."""
+    first = np.zeros(count, np.intp)
+    flat = labels.ravel()
+    changes = np.flatnonzero(np.diff(flat, prepend=-1))
+    first[flat[changes][::-1]] = changes[::-1]
+    return first

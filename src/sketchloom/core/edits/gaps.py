@@ -12,6 +12,8 @@ import cv2
 import numpy as np
 from scipy.spatial import cKDTree
 
+from sketchloom.core.base.raster import first_pixels
+
 LIMIT_PX = 16.0
 """The widest gap looked for where none is said."""
 _LEVELS = np.array([1.1, 1.6, 2.1, 2.6, 3.1, 3.7, 4.3, 5.1, 6.1, 7.1, 8.3])
@@ -124,13 +126,13 @@ def _necks(drawn, limit):
             continue
         peak = np.zeros(count)
         np.maximum.at(peak, now.ravel()[top], away.ravel()[top])
-        first = _first_pixel(now, count)
+        first = first_pixels(now, count)
         parent = before.ravel()[first]
         wide = (peak >= np.maximum(_WIDER * level, level + 2.0)) & (np.arange(count) > 0)
         rim = np.flatnonzero((away > level) & (away <= level + 1.0))
         for mother in np.flatnonzero(np.bincount(parent[wide]) > 1).tolist():
             children = np.flatnonzero(wide & (parent == mother))
-            for a, b in _facing(now, rim, children, limit):
+            for a, b in facing(now, rim, children, limit):
                 neck = _across(page, a, b, limit)
                 if neck is not None and all(np.hypot(*(neck.middle - other.middle)) > 3 for other in found):
                     found.append(neck)
@@ -138,17 +140,9 @@ def _necks(drawn, limit):
     return found
 
 
-def _first_pixel(labels, count):
-    """(count,) number of a pixel of each component."""
-    first = np.zeros(count, np.intp)
-    flat = labels.ravel()
-    changes = np.flatnonzero(np.diff(flat, prepend=-1))
-    first[flat[changes][::-1]] = changes[::-1]
-    return first
-
-
-def _facing(labels, rim, children, limit):
-    """For each component but the largest the places where it comes nearest to another, (x, y) each."""
+def facing(labels, rim, children, limit: float) -> list[tuple[np.ndarray, np.ndarray]]:
+    """For each component of ``labels`` (H, W) but the largest the places where it comes nearest to another, (x, y)
+    each; ``rim`` numbers of the pixels at their edges, ``children`` the components, ``limit`` px a third of the way."""
     of = labels.ravel()[rim]
     edges = []
     for child in children.tolist():

@@ -17,8 +17,10 @@ from sketchloom.app.parts.widgets import Choice, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
+from sketchloom.desk.regions import Likeness
 
-_FACTORS = {"size": 1.6, "any": None, "shape": None}
+_LIKE = {"size": Likeness(1.6), "any": Likeness(), "shape": Likeness(is_of_shape=True),
+         "design": Likeness(is_in_design=True)}
 
 
 class Colours(QListWidget):
@@ -85,6 +87,9 @@ class RegionsBox(Box):
         self._off = QCheckBox(self.tr("Everything off, then choose"))
         self._off.setToolTip(self.tr("Nothing is there but the regions you click"))
         self._off.clicked.connect(lambda on: self.emit(self.tr("everything off"), all_off=on))
+        self.outside = QCheckBox(self.tr("The outside too"))
+        self.outside.setToolTip(self.tr("What lies around the drawing, up to the edge of the page, is left alone while "
+                                        "this is off"))
         self._large = QCheckBox(self.tr("Magnify what is small"))
         self._large.setChecked(True)
         self._large.clicked.connect(self.magnify)
@@ -106,6 +111,7 @@ class RegionsBox(Box):
             (self._lasso, self._box),
             (label(self.tr("Show")), self._only),
             self._off,
+            self.outside,
             self._large,
         )
         self._show_note()
@@ -159,6 +165,7 @@ class RegionsBox(Box):
         self._alike = Choice((
             ("size", self.tr("Like in size"), self.tr("The same colour, and not much larger or smaller")),
             ("any", self.tr("Any size"), self.tr("All of the same colour")),
+            ("design", self.tr("In this design"), self.tr("All of the same colour in what hangs together here")),
             ("shape", self.tr("Like in shape"), self.tr("The same shape in any size, colour or turn")),
         ), self.tr("Two clicks take all that are"))
         self._alike.show_value("size")
@@ -208,7 +215,8 @@ class RegionsBox(Box):
                 ABOVE: self.tr("It lies on a sheet above all others; Layers can move that sheet."),
                 COLOUR: self.tr("It gets the colour chosen above, and that colour's sheet."),
             }[self.action]
-            text += self.tr(" Click again to bring it back; drag to sweep over many.")
+            text += (self.tr(" Drag to sweep over many.") if self.action == COLOUR else
+                     self.tr(" Click again to bring it back; drag to sweep over many."))
         self._note.setText(text)
 
     def wanted(self) -> tuple[str, str | None]:
@@ -217,9 +225,9 @@ class RegionsBox(Box):
             return KEEP, None
         return self.action, self.colours.chosen() if self.action == COLOUR else None
 
-    def likeness(self) -> tuple[float | None, bool]:
-        """Greatest ratio of sizes of what is alike, and whether shape counts instead of colour."""
-        return _FACTORS[self._alike_key], self._alike_key == "shape"
+    def likeness(self) -> Likeness:
+        """What makes regions alike."""
+        return _LIKE[self._alike_key]
 
     def only(self) -> str | None:
         """A colour, or ``changed``, that alone is to be seen; None for everything."""

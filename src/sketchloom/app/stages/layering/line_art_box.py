@@ -1,7 +1,7 @@
 """Line art to sheets: what gathers regions, how many sheets by a ladder with figures, and depth painted by hand."""
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QComboBox, QTableWidgetItem
+from PySide6.QtWidgets import QCheckBox, QComboBox, QTableWidgetItem
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, figures_table, label
@@ -54,6 +54,8 @@ class LineArtBox(Box):
             checkable=True,
         )
         self.paint.clicked.connect(self._take_paint)
+        self.frame = QCheckBox(self.tr("The frame too"))
+        self.frame.setToolTip(self.tr("The ink stays the frame on top while this is off, wherever a sweep goes"))
         self._said = label(
             self.tr(
                 "The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut."
@@ -62,7 +64,7 @@ class LineArtBox(Box):
         )
         self._nothing = label("", "quiet")
         self._nothing.hide()
-        self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours)
+        self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours, self.frame)
 
     def _take_paint(self, on):
         if on and self.colours.chosen() is None and self.colours.count():
@@ -120,9 +122,12 @@ class LineArtBox(Box):
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        below = [plan.hex for plan in work.plans[:-1]]
-        self.colours.show_colours(dict.fromkeys(below))
-        for part in (self.paint, self.colours):
+        top = work.plans[-1].key if work.plans else None
+        # a sheet that nothing is left on can be painted again
+        known = [key for key in work.recipe.order if key.startswith("#") and key != top]
+        below = dict.fromkeys([*known, *(plan.hex for plan in work.plans[:-1])])
+        self.colours.show_colours(below)
+        for part in (self.paint, self.colours, self.frame):
             part.setVisible(len(below) > 1)
         if self._laddered is not work.segmentation.regions:
             self.ask()
