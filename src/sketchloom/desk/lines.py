@@ -8,7 +8,7 @@ import numpy as np
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.edits.bridging import bridge_curve
 from sketchloom.core.edits.decisions import PaintedLine
-from sketchloom.core.edits.gaps import Gaps, find_gaps
+from sketchloom.core.edits.gaps import Gaps, find_gaps, no_gaps
 from sketchloom.core.edits.joints import Joints
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.segment import tone
@@ -42,7 +42,7 @@ def gaps(work: Work) -> Gaps:
     """Gaps in the outlines of a drawing. None where nothing is drawn in outlines."""
     ink = outline_label(work)
     if ink is None:
-        return Gaps(np.empty((0, 2)), np.empty((0, 2)), np.empty(0), np.empty(0))
+        return no_gaps()
     return find_gaps(work.segmentation.labels == ink)
 
 

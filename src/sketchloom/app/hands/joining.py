@@ -61,7 +61,8 @@ class Joining(QObject):
         latest = self._session.latest
         self._bench.show_peek(None)
         if latest is not None and latest.work.traced is self._traced:
-            self._session.change(lines.closed(latest.work, self._session.document.recipe, joints), self.tr("closed places"))
+            recipe = lines.closed(latest.work, self._session.document.recipe, joints)
+            self._session.change(recipe, self.tr("closed places"))
 
     def _put_away(self):
         if self._notices.text_of(_TOPIC) is not None:

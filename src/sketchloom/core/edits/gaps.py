@@ -35,12 +35,14 @@ _LEAST_PX = 40
 @dataclass(frozen=True, slots=True, eq=False)
 class Gaps:
     """``start``, ``end`` (K, 2) px, well inside the ink on either side; ``width_px`` (K,) of the strokes
-    there; ``gap_px`` (K,) of paper between; the narrowest first."""
+    there; ``gap_px`` (K,) of paper between; ``leaks`` (K,) bool: the outside runs in through it; the narrowest
+    first."""
 
     start: np.ndarray
     end: np.ndarray
     width_px: np.ndarray
     gap_px: np.ndarray
+    leaks: np.ndarray
 
     def __len__(self):
         return len(self.gap_px)
@@ -68,9 +70,16 @@ def find_gaps(ink, limit_px: float = LIMIT_PX) -> Gaps:
         drawn = drawn.copy()
         for neck in more:
             _close(drawn, neck)
-    kept = sorted(_parting(drawn, found, _LEAST_PX), key=lambda neck: neck.gap)
-    start, end = (np.array(ends).reshape(-1, 2) for ends in ([n.start for n in kept], [n.end for n in kept]))
-    return Gaps(start, end, np.array([n.width for n in kept]), np.array([n.gap for n in kept]))
+    kept = sorted(_parting(drawn, found, _LEAST_PX), key=lambda pair: pair[0].gap)
+    necks = [neck for neck, _ in kept]
+    start, end = (np.array(ends).reshape(-1, 2) for ends in ([n.start for n in necks], [n.end for n in necks]))
+    return Gaps(start, end, np.array([n.width for n in necks]), np.array([n.gap for n in necks]),
+                np.array([leaks for _, leaks in kept], bool))
+
+
+def no_gaps() -> Gaps:
+    """Where nothing is drawn in outlines."""
+    return Gaps(np.empty((0, 2)), np.empty((0, 2)), np.empty(0), np.empty(0), np.empty(0, bool))
 
 
 class _Neck(NamedTuple):
@@ -249,14 +258,15 @@ def _close(drawn, neck):
 
 def _parting(drawn, found, least_px):
     """The bridges between two ends, and those with different areas of paper on their two sides, none of them tiny,
-    once all are drawn."""
+    once all are drawn; with each, whether one side alone is the outside."""
     _, areas, stats, _ = cv2.connectedComponentsWithStats(1 - drawn, connectivity=4)
+    outside = {int(v) for rim in (areas[0], areas[-1], areas[:, 0], areas[:, -1]) for v in np.unique(rim)} - {0}
     kept = []
     for neck in found:
         sides = {_area_at(areas, side, neck) for side in neck.sides}
         # two ends that face each other are meant to meet even where that alone closes nothing
         if neck.joins_ends or (len(sides - {0}) == 2 and min(stats[k, cv2.CC_STAT_AREA] for k in sides) >= least_px):
-            kept.append(neck)
+            kept.append((neck, len(sides - {0}) == 2 and len(sides & outside) == 1))
     return kept
 
 

@@ -1,8 +1,8 @@
 """Cuts shapes and split lines into the regions of a label image."""
 
 from dataclasses import dataclass
+from typing import NamedTuple
 
-import cv2
 import numpy as np
 
 from sketchloom.core.base.raster import counted, filled, links_crossed
@@ -10,16 +10,18 @@ from sketchloom.core.curves.curveset import flatten, line_controls
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.merging import Cleaned, merge_small
 from sketchloom.core.shapes.guides import Chain, Guides, link_code
+from sketchloom.core.shapes.parting import parted_along
 from sketchloom.core.shapes.placed import is_straight
 
 _FLAT_PX = 0.02
 """Curves are flattened so far for deciding pixels."""
 _CRUMB_PX = 8
 """Smaller bits that a cut leaves go to a neighbour."""
-_LEAST_PX = 24
-"""A split line that clips off less than this parts nothing."""
 _LONGER_PX, _LONGER = 8.0, 0.25
 """A split line that stops short of the edge is drawn on by up to so much, and so much of its length."""
+_CLOSES = 0.1
+"""A line whose end is nearer to its beginning than this share of its length is meant to close (common practice, no
+source)."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -44,8 +46,9 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
 
     Notes
     -----
-    A shape in the colour of what it touches joins it. A split line parts the faces that it crosses
-    from side to side; both parts keep their label.
+    A shape in the colour of what it touches joins it. A split line parts the faces that it crosses from side to side,
+    alone or together with others; a line that comes back to its beginning parts what it encloses. All parts keep their
+    label.
     """
     labels, size = regions.labels, regions.labels.shape
     opening = max(int(labels.max()), ground_label, *(label or 0 for _, label in shapes), 0) + 1
@@ -65,19 +68,16 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
         faces = drawn_faces.paint(np.arange(len(face_label), dtype=np.int32))
     else:
         drawn, faces, face_label = whole.labels, whole.faces, whole.face_label.copy()
+    seams = [_seam(points, faces) for points in splits]
+    faces, face_label, seams = _split(faces, face_label, seams)
     links, link_groups, done = [], [], []
-    for points in splits:
-        curve = _smooth(_longer(points, faces))
-        line = flatten(curve, is_straight(curve), _FLAT_PX)[0]
-        one, two = links_crossed(np.concatenate([line, curve[-1:, 3]]), size)
-        faces, parted = _parted(faces, one, two)
-        done.append(len(parted) > 0)
-        if len(parted):
-            face_label = np.concatenate([face_label, face_label[parted]])
+    for curve, closed, one, two, is_done in seams:
+        done.append(is_done)
+        if is_done:
             apart = faces.ravel()[one] != faces.ravel()[two]
             links.append(link_code(one[apart], two[apart], drawn.size))
             link_groups.append(np.full(int(apart.sum()), len(groups)))
-            groups.append((Chain(curve, False),))
+            groups.append((Chain(curve, closed),))
     area = counted(faces, len(face_label))
     opened = face_label == opening
     face_label[opened] = ground_label
@@ -90,9 +90,86 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
     return CutIn(made, opened, owner > 0, Guides(tuple(groups), owner, link[order], group[order]), np.array(done, bool))
 
 
-def _smooth(points):
+class _Seam(NamedTuple):
+    """A split line as cubics, the pairs of pixels that it passes between, and whether it parts anything."""
+
+    curve: np.ndarray
+    closed: bool
+    one: np.ndarray
+    two: np.ndarray
+    is_done: bool = False
+
+
+def _seam(points, faces, others=()):
+    """The line drawn on to the edge of what it parts, to ``others`` near its ends, or to its own beginning."""
+    points = np.asarray(points, float)
+    closed = _comes_back(points, faces)
+    curve = _smooth(np.concatenate([points, points[:1]]) if closed else _longer(_met(points, others), faces), closed)
+    line = flatten(curve, is_straight(curve), _FLAT_PX)[0]
+    return _Seam(curve, closed, *links_crossed(np.concatenate([line, curve[-1:, 3]]), faces.shape))
+
+
+def _split(faces, face_label, seams):
+    """Faces parted by seams one after the other, then by those together that part nothing alone."""
+    before = faces
+    for seam in seams:
+        faces, parted = parted_along(faces, seam.one, seam.two)
+        face_label = np.concatenate([face_label, face_label[parted]])
+    alone = [_does(seam, before, faces) for seam in seams]
+    if len(seams) > 1 and not all(alone):
+        lines = [flatten(s.curve, is_straight(s.curve), _FLAT_PX)[0] for s in seams]
+        seams = [
+            seam if is_done or seam.closed else _seam(
+                np.concatenate([lines[n], seam.curve[-1:, 3]]), faces, [x for k, x in enumerate(lines) if k != n])
+            for n, (seam, is_done) in enumerate(zip(seams, alone, strict=True))
+        ]
+        one, two = (np.concatenate(sides) for sides in ([s.one for s in seams], [s.two for s in seams]))
+        faces, parted = parted_along(faces, one, two)
+        face_label = np.concatenate([face_label, face_label[parted]])
+    return faces, face_label, [seam._replace(is_done=_does(seam, before, faces)) for seam in seams]
+
+
+def _does(seam, before, after):
+    """Whether a seam lies between two parts of what was one face."""
+    same = before.ravel()[seam.one] == before.ravel()[seam.two]
+    return bool((same & (after.ravel()[seam.one] != after.ravel()[seam.two])).any())
+
+
+def _comes_back(points, faces):
+    """Whether a line ends near its beginning, both within one face: then it is meant to close."""
+    if len(points) < 4:
+        return False
+    length = float(np.hypot(*np.diff(points, axis=0).T).sum())
+    near = np.hypot(*(points[-1] - points[0])) <= max(_LONGER_PX, _CLOSES * length)
+    return bool(near) and _face_at(faces, points[0]) == _face_at(faces, points[-1]) >= 0
+
+
+def _met(points, others):
+    """The line drawn on to other lines that one of its ends nearly meets."""
+    if not others:
+        return points
+    length = float(np.hypot(*np.diff(points, axis=0).T).sum())
+    reach = min(_LONGER_PX, 1.0 + length) + _LONGER * length
+    dense = np.concatenate([_dense(line) for line in others])
+    ends = []
+    for end in (points[0], points[-1]):
+        away = np.hypot(*(dense - end).T)
+        near = int(away.argmin())
+        unit = (dense[near] - end) / max(away[near], 1e-9)
+        ends.append([dense[near] + 0.75 * unit] if 0.5 < away[near] <= reach else [])
+    return np.concatenate([np.reshape(ends[0], (-1, 2)), points, np.reshape(ends[1], (-1, 2))])
+
+
+def _dense(line):
+    """Places along a line, half a pixel apart."""
+    way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(line, axis=0).T))])
+    at = np.linspace(0, way[-1], int(2 * way[-1]) + 2)
+    return np.stack([np.interp(at, way, line[:, c]) for c in (0, 1)], -1)
+
+
+def _smooth(points, closed=False):
     """(S, 4, 2) cubics through points: straight between two, else a Catmull-Rom spline by chord lengths (Barry,
-    Goldman 1988)."""
+    Goldman 1988); a ``closed`` one goes on smoothly where it ends."""
     points = points[np.concatenate([[True], np.hypot(*np.diff(points, axis=0).T) > 1e-6])]
     if len(points) < 3:
         return line_controls(points[:1], points[-1:])
@@ -100,7 +177,11 @@ def _smooth(points):
     length = np.hypot(*step.T)[:, None]
     slope = step / length
     inner = (slope[:-1] * length[1:] + slope[1:] * length[:-1]) / (length[:-1] + length[1:])
-    tangent = np.concatenate([2 * slope[:1] - inner[:1], inner, 2 * slope[-1:] - inner[-1:]])
+    if closed:
+        round_ = (slope[-1:] * length[:1] + slope[:1] * length[-1:]) / (length[:1] + length[-1:])
+        tangent = np.concatenate([round_, inner, round_])
+    else:
+        tangent = np.concatenate([2 * slope[:1] - inner[:1], inner, 2 * slope[-1:] - inner[-1:]])
     a, b = points[:-1], points[1:]
     return np.stack([a, a + tangent[:-1] * length / 3, b - tangent[1:] * length / 3, b], 1)
 
@@ -125,95 +206,3 @@ def _longer(points, faces):
 def _face_at(faces, place):
     x, y = int(np.floor(place[0])), int(np.floor(place[1]))
     return int(faces[y, x]) if 0 <= x < faces.shape[1] and 0 <= y < faces.shape[0] else -1
-
-
-def _parted(faces, one, two):
-    """Faces parted where a line passes between pixels, and the face each new one came from."""
-    flat = faces.ravel()
-    within = flat[one] == flat[two]
-    one, two = one[within], two[within]
-    parted, next_face = [], int(faces.max()) + 1
-    faces = faces.copy()
-    for face in np.unique(flat[one]).tolist():
-        mine = flat[one] == face
-        found = _sides(faces, face, one[mine], two[mine])
-        if found is None:
-            continue
-        box, labels = found
-        sizes = np.bincount(labels.ravel())
-        sizes[0] = 0
-        view = faces[box]
-        # the largest part keeps the face's number
-        largest = int(sizes.argmax())
-        for part in np.flatnonzero(sizes).tolist():
-            if part != largest:
-                view[labels == part] = next_face
-                parted.append(face)
-                next_face += 1
-    return faces, np.array(parted, np.intp)
-
-
-def _sides(faces, face, one, two):
-    """Parts of a face between which a line passes: box, part of each pixel from 1; None for one part.
-
-    Pixels to the right of the line are taken out, which parts the rest; then each goes to the part it hangs
-    together with on its own side.
-    """
-    ys, xs = np.nonzero(faces == face)
-    box = np.s_[ys.min():ys.max() + 1, xs.min():xs.max() + 1]
-    mask = np.pad((faces[box] == face).astype(np.uint8), 1)
-    height, width = mask.shape
-    y0, x0 = ys.min() - 1, xs.min() - 1
-    def local(flat):
-        return (flat // faces.shape[1] - y0) * width + flat % faces.shape[1] - x0
-    one, two = local(one), local(two)
-    wall = mask.ravel().copy()
-    wall[:] = 0
-    wall[one] = 1
-    count, labels = cv2.connectedComponents(mask & ~wall.reshape(mask.shape) & 1, connectivity=4)
-    if count < 3:
-        return None
-    labels = labels.ravel()
-    left = np.flatnonzero(wall)
-    blocked = link_code(one, two, height * width)
-    for _ in range(64):
-        if len(left) == 0:
-            break
-        found = np.zeros(len(left), labels.dtype)
-        for by in (1, -1, width, -width):
-            other = left + by
-            free = ~np.isin(link_code(left, other, height * width), blocked)
-            take = (found == 0) & free & (mask.ravel()[other] > 0)
-            found[take] = labels[other[take]]
-        if not found.any():
-            break
-        labels[left[found > 0]] = found[found > 0]
-        left = left[found == 0]
-    labels = labels.reshape(height, width)
-    if len(left):
-        rest = np.zeros(height * width, np.uint8)
-        rest[left] = 1
-        _, crumbs = cv2.connectedComponents(rest.reshape(height, width), connectivity=4)
-        labels = np.where(crumbs > 0, crumbs + count, labels)
-    labels = _without_crumbs(np.where(mask > 0, labels, 0))
-    return (box, labels[1:-1, 1:-1]) if len(np.unique(labels)) > 2 else None
-
-
-def _without_crumbs(labels):
-    """Parts under the least size go to the part they touch most, so that every part hangs together."""
-    for _ in range(64):
-        size = np.bincount(labels.ravel())
-        small = np.flatnonzero((size > 0) & (size < _LEAST_PX))
-        small = small[small > 0]
-        if len(small) == 0 or np.count_nonzero(size[1:]) < 2:
-            break
-        part = int(small[size[small].argmin()])
-        mine = labels == part
-        beside = np.concatenate(
-            [labels[1:][mine[:-1]], labels[:-1][mine[1:]], labels[:, 1:][mine[:, :-1]], labels[:, :-1][mine[:, 1:]]]
-        )
-        beside = beside[(beside > 0) & (beside != part)]
-        if len(beside) == 0:
-            break
-        labels[mine] = np.bincount(beside).argmax()
-    return labels

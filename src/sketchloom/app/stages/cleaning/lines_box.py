@@ -3,7 +3,7 @@
 from PySide6.QtCore import Signal
 
 from sketchloom.app.parts.fields import LengthEdit
-from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex
@@ -72,6 +72,11 @@ class LinesBox(Box):
             least, most = (format_length(float(v) * scale, unit, 2) for v in (gaps.gap_px.min(), gaps.gap_px.max()))
             text = self.tr("1 gap in an outline, {0} wide.").format(least) if count == 1 else self.tr(
                 "{0} gaps in outlines, {1} to {2} wide.").format(count, least, most)
+            leaks = int(gaps.leaks.sum())
+            if leaks:
+                text += " " + counted(leaks, self.tr("Through one of them the outside runs in.") if count > 1 else
+                                      self.tr("Through it the outside runs in."),
+                                      self.tr("Through {0} of them the outside runs in."))
         self._said.setText(text)
         for part in (self._choose, self._all):
             part.setEnabled(count > 0)
