@@ -1,5 +1,7 @@
 """Mirrored halves: symmetric by construction, checked by reflecting every curve."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from scipy.spatial import cKDTree
@@ -11,6 +13,9 @@ from sketchloom.core.picture.preparing.mirroring import find_axis, mirror_frame,
 from sketchloom.core.picture.preparing.placing import moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
 from sketchloom.core.picture.preparing.steps import BOTH, FIRST, SECOND, Mirror, Preparation
+from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.shapes.drawn import SplitLine
+from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import demo
 from sketchloom.files.opening import open_file
@@ -125,3 +130,61 @@ def test_a_mirrored_picture_is_its_own_mirror_image_to_the_bit():
 def test_a_line_of_no_length_is_refused():
     with pytest.raises(SettingError, match="line"):
         Mirror(0.5, 0.5, 0.5, 0.5)
+
+
+def leaves():
+    """A stem in the middle, and on its left a leaf and a berry, on its right other things."""
+    y, x = np.mgrid[:240, :320]
+    rgb = np.full((240, 320, 3), 255, np.uint8)
+    rgb[:, 152:168] = (90, 60, 40)
+    for (cx, cy, r), colour in (((80, 70, 40), (60, 140, 80)), ((70, 180, 26), (190, 50, 50)),
+                                ((240, 120, 50), (60, 140, 80))):
+        rgb[np.hypot(x - cx, y - cy) < r] = colour
+    return picture(rgb)
+
+
+@pytest.mark.parametrize("keep", [FIRST, SECOND])
+def test_what_was_decided_about_the_half_that_stays_goes_with_it(keep):
+    """Dropped, coloured and split before the half is mirrored; the other way round with the picture turned over."""
+    source = leaves() if keep == FIRST else picture(np.ascontiguousarray(leaves().rgb[:, ::-1]))
+    def side(x):
+        return x if keep == FIRST else 320 - x
+    before = Pipeline().evaluate(source, Recipe())
+    desk = RegionDesk(before, RegionIndex(before.traced.planar))
+    def at(work, x, y):
+        return int(work.traced.planar.faces[y, int(side(x))])
+    recipe = desk.decided(Recipe(), [at(before, 80, 70)], "drop")
+    recipe = desk.decided(recipe, [at(before, 70, 180)], "colour", "#5a3c28")
+    line = tuple((side(x) / 320, y / 240) for x, y in ((40, 180), (100, 180)))
+    recipe = replace(recipe, splits=(SplitLine(line),),
+                     preparation=Preparation(mirror=Mirror(0.5, 0, 0.5, 1, keep)))
+    work = Pipeline().evaluate(source, recipe)
+    assert work.segmentation.cut_in.splits_done.tolist() == [True]
+    assert not [f for f in work.findings if f.code.startswith("clean.")]
+    label, ground = work.edited.label[work.traced.planar.faces], work.ground[work.traced.planar.faces]
+    assert np.array_equal(ground, ground[:, ::-1]) and np.array_equal(label[~ground], label[:, ::-1][~ground])
+    assert ground[70, 80] and ground[70, 240] and not ground[180, 250]
+    for x in (70, 250):  # the berry is parted on both sides
+        faces = work.traced.planar.faces
+        assert faces[170, x] != faces[190, x]
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    image = at(work, 240, 70)
+    assert desk.is_so(image, "drop", None)
+    back = Pipeline().evaluate(source, desk.taken_back(recipe, [image]))
+    there = ~back.ground[back.traced.planar.faces]
+    assert there[70, 80] and there[70, 240]  # both come back
+
+
+def test_what_is_decided_on_the_other_half_holds_there_alone():
+    recipe = Recipe(preparation=Preparation(mirror=Mirror(0.5, 0, 0.5, 1)))
+    work = Pipeline().evaluate(leaves(), recipe)
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    faces = work.traced.planar.faces
+    made = Pipeline().evaluate(leaves(), desk.decided(recipe, [int(faces[70, 240])], "window"))
+    there = ~made.ground[made.traced.planar.faces]
+    assert there[70, 80] and not there[70, 240]
+    recipe = desk.decided(recipe, [int(faces[70, 80])], "window")
+    recipe = desk.decided(recipe, [int(faces[70, 240])], "colour", "#be3232")
+    made = Pipeline().evaluate(leaves(), recipe)
+    there = ~made.ground[made.traced.planar.faces]
+    assert not there[70, 80] and there[70, 240]

@@ -13,6 +13,7 @@ from sketchloom.core.edits.region_edits import find_regions, inner_place, own_he
 from sketchloom.core.edits.together import enclosed, together
 from sketchloom.core.layers import gathering, ways
 from sketchloom.core.layers.layering import connected_pieces
+from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.describe import RegionIndex
@@ -78,6 +79,13 @@ class RegionDesk:
         edits = self.work.recipe.edits
         return {face: n for n, face in enumerate(self.work.edited.found.tolist()) if face >= 0 and edits[n].on}
 
+    @cached_property
+    def edit_over_face(self) -> dict[int, int]:
+        """As ``edit_of_face``, and for faces on the other half of a mirrored picture the edit that holds there too."""
+        edits = self.work.recipe.edits
+        twins = {face: n for n, face in enumerate(self.work.edited.twin.tolist()) if face >= 0 and edits[n].on}
+        return twins | self.edit_of_face
+
     def hex_of(self, face: int) -> str:
         """Colour the face has now."""
         return self._hex(self.work.edited.label[face])
@@ -105,7 +113,8 @@ class RegionDesk:
         ground_label = len(self._hexes)
         entries = [*self._hexes, _WHITE, *brought]
         after = with_edits(
-            work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off
+            work.traced.planar, work.edited.was_ground, entries, entries, work.move, recipe.edits, recipe.all_off,
+            None if recipe.preparation.mirror is None else Halves.of(recipe.preparation.mirror),
         )
         hex_of = {label: plan.hex for plan in work.plans for label in plan.labels if label < ground_label}
         return [
@@ -190,7 +199,7 @@ class RegionDesk:
         """Whether a region already is as an action would make it; an action that is so is taken back by the next."""
         if action == COLOUR:
             return not self.work.ground[face] and self.hex_of(face) == hex_colour
-        number = self.edit_of_face.get(face)
+        number = self.edit_over_face.get(face)
         if number is None:
             return False
         return self.work.recipe.edits[number].action == action
@@ -208,7 +217,7 @@ class RegionDesk:
 
     def taken_back(self, recipe: Recipe, faces) -> Recipe:
         """The recipe in which regions are as they were before the last decision about each."""
-        gone = {self.edit_of_face.get(face) for face in faces if not self.is_locked(face)}
+        gone = {self.edit_over_face.get(face) for face in faces if not self.is_locked(face)}
         return replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n not in gone))
 
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:

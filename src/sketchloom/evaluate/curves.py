@@ -11,7 +11,7 @@ from sketchloom.core.curves.curveset import CurveSet, arc_lengths
 from sketchloom.core.curves.halves import made_symmetric
 from sketchloom.core.curves.reshaping import Reshaped, reshaped
 from sketchloom.core.curves.selecting import with_other_fit
-from sketchloom.core.picture.preparing.mirroring import mirror_frame
+from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.picture.preparing.steps import SECOND
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
@@ -102,7 +102,7 @@ def _curves(r, bounds, mapped, lines, progress) -> CurveSet:
         curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
     mirror = r.preparation.mirror
     if mirror is not None:
-        curves = made_symmetric(planar, curves, mirror_frame(100, 100, mirror).is_upright, mirror.keep != SECOND)
+        curves = made_symmetric(planar, curves, Halves.of(mirror).is_upright, mirror.keep != SECOND)
     return curves
 
 

@@ -16,6 +16,7 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
 from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED
+from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.segment import tone
 from sketchloom.core.strokes import pens
 from sketchloom.evaluate.rims import Laid, with_rims
@@ -170,8 +171,9 @@ class LayerStage:
     def _edited(self, segmentation, planar, ground):
         hexes = [e.hex for e in segmentation.entries]
         # transparent ground is a label without a colour
+        mirror = self.recipe.preparation.mirror
         return region_edits.with_edits(planar, ground, hexes, [*hexes, "#ffffff"], self.move, self.recipe.edits,
-                                       self.recipe.all_off)
+                                       self.recipe.all_off, None if mirror is None else Halves.of(mirror))
 
     def _pen_name(self, outline):
         """By its width where there are several pens."""
@@ -205,8 +207,9 @@ class LayerStage:
         ground = planar.face_label == segmentation.ground_label
         length = sum(layer.cut_length_mm for layer in layers)
         proposed = depth_order.DepthOrder(tuple(range(len(plans))), length / self.mm_per_px, True)
+        none = np.empty(0, np.intp)
         untouched = region_edits.Edited(
-            planar.face_label, ground, np.empty(0, np.intp), np.zeros(planar.face_count, bool), ground
+            planar.face_label, ground, none, none, np.zeros(planar.face_count, bool), ground
         )
         return Layered(ground, np.where(ground, -1, 0), tuple(plans), tuple(layers), proposed, length, untouched,
                        Laying(STACKED, 0.0, None, said("pen lines are not laid")))

@@ -9,7 +9,7 @@ from sketchloom.core.base.progress import QUIET
 from sketchloom.core.edits.decisions import COLOUR, OWN_SHEET
 from sketchloom.core.edits.painting import painted
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.picture.preparing.mirroring import mean_of_halves, mirror_frame
+from sketchloom.core.picture.preparing.mirroring import Halves, mean_of_halves
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.picture.preparing.steps import BOTH, SECOND
 from sketchloom.core.planar.cracks import face_runs
@@ -71,7 +71,7 @@ def _with_brought(r, entries):
 
 def _mirrored(r, least_px, made):
     mirror, regions, field = r.preparation.mirror, made.regions, made.field
-    axis = 1 if mirror_frame(100, 100, mirror).is_upright else 0
+    axis = Halves.of(mirror).axis
     labels = regions.labels
     if mirror.keep == BOTH:
         labels, other, away = mean_of_halves(labels, axis)
@@ -94,22 +94,33 @@ def _with_shapes(steps, seen, made, key):
     if not any(one.on for one in (*wanted.shapes, *wanted.splits)):
         return made, key
 
+    mirror = steps.reads("preparation").preparation.mirror
+
     def cut(r):
         shapes, splits = ([one for one in kept if one.on] for kept in (r.shapes, r.splits))
+        lines = [moved(seen.move, s.points) for s in splits]
+        images = [] if mirror is None else _images(lines, Halves.of(mirror))
         labels = [None if s.hex is None else nearest_entry(made.entries, s.hex)[0] for s in shapes]
         ground = len(made.entries) if made.ground_label is None else made.ground_label
         done = cut_in(
             made.regions,
             [(rings_px(s, seen.move, seen.size_px), label) for s, label in zip(shapes, labels, strict=True)],
-            [moved(seen.move, s.points) * seen.size_px for s in splits],
+            [line * seen.size_px for line in (*lines, *images)],
             ground,
         )
+        done = replace(done, splits_done=done.splits_done[:len(lines)])
         values = field_values(made.entries, made.field.shape[-1])
         flat = values[np.minimum(done.regions.labels, len(values) - 1)].reshape(made.field.shape)
         field = np.where(done.covered[..., None], np.rint(flat), made.field).astype(np.uint8)
         return done, frozen_array(field)
-    (done, field), key = steps.run("shapes", ("shapes", "splits"), (key, made.entries, seen.move.tobytes()), cut)
+    (done, field), key = steps.run("shapes", ("shapes", "splits"),
+                                   (key, made.entries, seen.move.tobytes(), mirror), cut)
     return replace(made, regions=done.regions, field=field, cut_in=done), key
+
+
+def _images(lines, halves):
+    """The mirror images of lines that lie on the half that stays; those over the middle are drawn for both."""
+    return [halves.images(line) for line in lines if halves.stays(line).all()] if halves.keep != BOTH else []
 
 
 def nearest_entry(entries, hex_colour: str) -> tuple[int, float]:

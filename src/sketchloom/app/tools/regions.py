@@ -49,7 +49,7 @@ class RegionTool(Tool):
         self.desk = desk
         if not same:
             self._paths, self._swept, self.face = {}, [], -1
-        self._marked = [] if desk is None else list(desk.edit_of_face)
+        self._marked = [] if desk is None else list(desk.edit_over_face)
         self._splits = QPainterPath()
         for line in () if desk is None else desk.split_lines():
             self._splits.moveTo(*line[0, 0])

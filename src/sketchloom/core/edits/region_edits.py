@@ -7,6 +7,7 @@ import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.edits.decisions import BELOW, COLOUR, DROP, KEEP, OWN_SHEET, WINDOW
+from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.picture.preparing.placing import growth, moved
 from sketchloom.core.planar.cracks import OUTSIDE
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -32,11 +33,13 @@ def own_hex(hex_colour: str, action: str) -> str:
 @dataclass(frozen=True, slots=True, eq=False)
 class Edited:
     """A map's faces after edits: ``label`` and ``ground`` (F,); ``found`` (E,) the face of each edit, -1 where
-    its region is gone; ``changed`` (F,) bool; ``was_ground`` (F,) before all edits."""
+    its region is gone; ``twin`` (E,) the face on the other half of a mirrored picture that it holds for too, -1 for
+    none; ``changed`` (F,) bool; ``was_ground`` (F,) before all edits."""
 
     label: np.ndarray
     ground: np.ndarray
     found: np.ndarray
+    twin: np.ndarray
     changed: np.ndarray
     was_ground: np.ndarray
 
@@ -95,21 +98,26 @@ def _beside(planar, face_hex, at, wanted, seen):
     return int(near[np.argmin(away + apart / _SAME_COLOUR)])
 
 
-def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, all_off: bool = False) -> Edited:
+def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, all_off: bool = False,
+               halves: Halves | None = None) -> Edited:
     """Apply edits in their order.
 
     Parameters
     ----------
     ground : (F,) bool before any edit. entries_hex : colours of the palette, label by label.
     face_hex, move, edits : as of ``find_regions``; edits that are off change nothing, but are looked for.
-    all_off : nothing is there but what edits keep or colour.
+    all_off : nothing is there but what edits keep or colour. halves : of a mirrored picture; what was decided about the
+        half that stays holds for its image, unless something else was decided there.
     """
     found = find_regions(planar, face_hex, move, edits)
+    twin = _twins(planar, halves, move, edits, found)
     label, before = planar.face_label.copy(), np.array(ground, bool)
     ground = np.ones_like(before) if all_off else before.copy()
-    around = _longest_neighbour(planar, found[[e.action == DROP and e.on for e in edits]] if edits else found)
+    dropped = [e.action == DROP and e.on for e in edits]
+    around = _longest_neighbour(planar, np.concatenate([found[dropped], twin[dropped]]) if edits else found)
     nearest = {e.hex: _nearest(entries_hex, e.hex) for e in edits if e.action in (COLOUR, *OWN_SHEET)}
-    for face, edit in zip(found.tolist(), edits, strict=False):
+    faces = np.stack([found, twin], 1).ravel().tolist()
+    for face, edit in zip(faces, (e for e in edits for _ in range(2)), strict=True):
         if face < 0 or not edit.on:
             continue
         if edit.action == WINDOW:
@@ -124,7 +132,24 @@ def with_edits(planar: PlanarMap, ground, entries_hex, face_hex, move, edits, al
                 ground[face] = True
             else:
                 label[face], ground[face] = label[other], ground[other]
-    return Edited(label, ground, found, (label != planar.face_label) | (ground != before), before)
+    return Edited(label, ground, found, twin, (label != planar.face_label) | (ground != before), before)
+
+
+def _twins(planar, halves, move, edits, found):
+    """(E,) faces that are the mirror images of those found on the half that stays, -1 for none."""
+    twin = np.full(len(edits), -1, np.intp)
+    if halves is None or not len(edits):
+        return twin
+    places = moved(move, [(e.x, e.y) for e in edits])
+    size = np.array([planar.width, planar.height])
+    at = np.clip(np.floor(halves.images(places) * size).astype(int), 0, size - 1)
+    image = planar.faces[at[:, 1], at[:, 0]]
+    decided = set(found[[e.on for e in edits]].tolist())
+    own, other = planar.face_area_px[np.maximum(found, 0)], planar.face_area_px[image]
+    alike = np.maximum(own, other) <= _ALIKE * np.maximum(np.minimum(own, other), 1)
+    use = halves.stays(places) & (found >= 0) & (image != found) & alike & [f not in decided for f in image.tolist()]
+    twin[use] = image[use]
+    return twin
 
 
 def _nearest(entries_hex, hex_colour):

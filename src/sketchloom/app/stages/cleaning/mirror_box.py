@@ -54,7 +54,9 @@ class MirrorBox(Box):
         for part in (self._find, self._draw):
             part.setEnabled(mirror is None)
         if mirror is None:
-            self._said.setText(self.tr("One half stays, the other becomes its mirror image, exact to the last curve."))
+            self._said.setText(self.tr(
+                "One half stays, the other becomes its mirror image, exact to the last curve. What was decided about "
+                "regions, split lines and ink goes with it."))
             return
         upright = mirror_frame(100, 100, mirror).is_upright
         self._said.setText(

@@ -59,6 +59,35 @@ def mirror_frame(width: int, height: int, mirror: Mirror) -> MirrorFrame:
     return MirrorFrame(move, size, is_upright, turned)
 
 
+@dataclass(frozen=True, slots=True)
+class Halves:
+    """The two halves of a mirrored picture: about its upright or its level middle, and the one that ``keep`` says."""
+
+    is_upright: bool
+    keep: str
+
+    @classmethod
+    def of(cls, mirror: Mirror) -> "Halves":
+        return cls(mirror_frame(100, 100, mirror).is_upright, mirror.keep)
+
+    @property
+    def axis(self) -> int:
+        """The axis of an image that is turned over."""
+        return 1 if self.is_upright else 0
+
+    def images(self, places) -> np.ndarray:
+        """Places (K, 2), shares of the picture's sides, on the other side."""
+        image = np.array(places, float).reshape(-1, 2)
+        side = 0 if self.is_upright else 1
+        image[:, side] = 1.0 - image[:, side]
+        return image
+
+    def stays(self, places) -> np.ndarray:
+        """(K,) bool: places on the half that stays; of both where neither does."""
+        at = np.asarray(places, float).reshape(-1, 2)[:, 0 if self.is_upright else 1]
+        return np.ones(len(at), bool) if self.keep == BOTH else at < 0.5 if self.keep == FIRST else at > 0.5
+
+
 def mirrored(picture: Picture, mirror: Mirror) -> Picture:
     """A picture of one half and its mirror image, symmetric to the last bit; of both halves, laid about its middle."""
     frame = mirror_frame(picture.width, picture.height, mirror)
