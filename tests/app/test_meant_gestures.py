@@ -7,6 +7,7 @@ from PIL import Image
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app.tools.tool import WaitTool
 from sketchloom.app.window import CLEAN, LAYERS
 from sketchloom.desk.regions import RegionDesk
 
@@ -204,3 +205,54 @@ def test_all_of_a_colour_within_this_design(driver, tmp_path):
     pause(20)
     assert hexes(driver, [(90, 80), (230, 80)]) == [None, None]
     assert None not in hexes(driver, [(90, 240), (230, 240), (160, 80)])
+
+
+def toggles(clean):
+    """Buttons that hold a tool of their own on the bench while they are down."""
+    return {"strokes": clean.strokes.choose, "own bridge": clean.lines.own, "likely": clean.splits.likely,
+            "boundary": clean.curves.choose, "move": clean.shapes.move}
+
+
+@pytest.mark.parametrize("which", ["strokes", "own bridge", "likely", "boundary"])
+def test_a_tool_that_is_waited_for_holds_at_once(driver, tmp_path, which):
+    """From the press on, the region tool acts no more; the button is down until another tool is held."""
+    driver.open(panes(tmp_path))
+    driver.window.show_stage(CLEAN)
+    pause(20)
+    clean, bench, regions = driver.window.panels[CLEAN], driver.window.bench, driver.window.cleaning.tool
+    desk, drawing = driver.window.drawing.desk, driver.window.drawing
+    for is_there in (False, True):
+        driver.window.cleaning.hold()
+        drawing._table.desk = desk if is_there else None  # the result may still be on its way
+        button, before = toggles(clean)[which], recipe(driver)
+        button.click()
+        assert bench.tool is not regions and button.isChecked()
+        click(driver, *share(CELLS[0]))
+        assert recipe(driver) is before
+        if not is_there:
+            drawing._of = None
+            drawing.refresh()  # it comes
+        wait(lambda: not isinstance(bench.tool, WaitTool), 10, "the tool")
+        assert bench.tool is not regions and button.isChecked()
+        assert [name for name, one in toggles(clean).items() if one.isChecked()] == [which]
+    button.click()
+    assert bench.tool is regions and not button.isChecked() and clean.regions._hold.isChecked()
+
+
+def test_regions_are_held_though_their_result_is_on_its_way(driver, tmp_path):
+    driver.open(panes(tmp_path))
+    driver.window.show_stage(CLEAN)
+    pause(20)
+    cleaning, clean = driver.window.cleaning, driver.window.panels[CLEAN]
+    cleaning.desk = None
+    cleaning.tool.show_desk(None)
+    driver.window.bench.put_down()
+    assert not clean.regions._hold.isChecked()
+    clean.regions._hold.click()
+    assert driver.window.bench.tool is cleaning.tool and clean.regions._hold.isChecked()
+    click(driver, *share(CELLS[0]))  # nothing is known yet
+    cleaning._of = None
+    cleaning.refresh()
+    clean.regions._take_way("colour")
+    click(driver, *share(CELLS[0]))
+    assert hexes(driver, CELLS[:1]) != [None]

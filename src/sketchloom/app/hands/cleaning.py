@@ -64,9 +64,11 @@ class Cleaning(QObject):
             self.hold()
 
     def hold(self) -> None:
-        """Take the region tool up, if there are regions."""
+        """Take the region tool up, unless there are no regions; where they are still on their way, it waits for them.
+        """
         self.paints_frame = None
-        if self.desk is not None and not self.desk.work.draws_with_pens:
+        is_there = self._session.document is not None
+        if is_there and (self.desk is None or not self.desk.work.draws_with_pens):
             self._bench.set_tool(self.tool)
             self._bench.setFocus()
         self._panel.regions.show_held(self._bench.tool is self.tool)

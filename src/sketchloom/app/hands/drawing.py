@@ -8,6 +8,7 @@ from sketchloom.app.hands.drawn.laying_on import LayingOn
 from sketchloom.app.hands.drawn.splitting import Splitting
 from sketchloom.app.hands.drawn.stroking import Stroking
 from sketchloom.app.hands.drawn.table import Table
+from sketchloom.app.tools.tool import WaitTool
 
 
 def _desk_of(work):
@@ -68,10 +69,12 @@ class Drawing(QObject):
             return
         if self._of is shown.work:
             return
-        before, self._of = self._table.desk, shown.work
+        bench, before, self._of = self._table.bench, self._table.desk, shown.work
         self._table.desk = _desk_of(shown.work)
         if before is None or before.work.traced is not shown.work.traced:
             for hand in (self._stroking, self._bridging, self._boundaries):
                 hand.forget()
+        if isinstance(bench.tool, WaitTool):
+            bench.tool.again()  # for what is there now
         for hand in (self._splitting, self._laying_on, self._bridging):
             hand.renew()

@@ -63,6 +63,19 @@ class Tool(QObject):
         """Draw over the picture."""
 
 
+class WaitTool(Tool):
+    """Stands in for a tool of a hand that is not ready yet: nothing else acts meanwhile. ``again()`` begins anew, when
+    the result it was for is gone."""
+
+    wants_source = False
+    cursor = Qt.CursorShape.WaitCursor
+
+    def __init__(self, stands_for, text: str, again):
+        super().__init__()
+        self.stands_for, self.again = stands_for, again
+        self.hint = self.tr("{0}…").format(text)
+
+
 class EnterTool(Tool):
     """A tool whose drawing is taken by Enter or two clicks."""
 

@@ -66,12 +66,14 @@ class Session(QObject):
         self.cache = Cache()
         self.opening, self.writing = Lane("opening"), Lane("writing", newest_wins=False)
         self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside
+        self.tooling = Lane("tooling")  # what a tool waits for; it must not be pushed aside by what is looked for
         self.aside = Aside(self.cache, self)
         self.evaluator = Evaluator(self.cache, self)
         self.evaluator.ready.connect(self._take)
         self.evaluator.failed.connect(self._evaluation_failed)
         self.evaluator.stopped.connect(self._evaluation_stopped)
-        self._lanes = (self.opening, self.writing, self.helper, self.evaluator.lane)  # those a person waits for
+        # those a person waits for
+        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.evaluator.lane)
         for lane in self._lanes:
             lane.started.connect(self._begin_busy)
             lane.progressed.connect(self._note_progress)

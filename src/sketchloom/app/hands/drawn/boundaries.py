@@ -14,7 +14,7 @@ class Boundaries(Hand):
         super().__init__(table, parent)
         self._stretch, self._after = None, ""
         curves, regular = table.panel.curves, table.panel.regular
-        curves.choose_wanted.connect(lambda on: self._take_stretch() if on else table.hold())
+        curves.choose_wanted.connect(self._choose)
         curves.act_wanted.connect(self._reshape)
         regular.look_wanted.connect(
             lambda: table.later(
@@ -28,7 +28,7 @@ class Boundaries(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        self._panel.curves.choose.setChecked(isinstance(tool, StretchTool))
+        self._panel.curves.choose.setChecked(self._table.is_held(StretchTool))
 
     def forget(self) -> None:
         """The map is another."""
@@ -39,9 +39,13 @@ class Boundaries(Hand):
         if isinstance(self._table.tool, StretchTool):
             self._table.tool.show_stretch(None)
 
+    def _choose(self, on):
+        if on:
+            self._table.when_there(StretchTool, self.tr("Waiting for the result"), self._take_stretch)
+        else:
+            self._table.hold()
+
     def _take_stretch(self):
-        if self.desk is None:
-            return
         tool = StretchTool(self.desk.size)
         tool.brushed.connect(self._choose_stretch)
         tool.pulled.connect(self._pull)

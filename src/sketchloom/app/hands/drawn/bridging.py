@@ -27,7 +27,7 @@ class Bridging(Hand):
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
         self._panel.stencil.move.setChecked(tool is self._ends)
-        self._panel.lines.own.setChecked(isinstance(tool, OwnBridgeTool))
+        self._panel.lines.own.setChecked(self._table.is_held(OwnBridgeTool))
 
     def forget(self) -> None:
         """The map is another."""
@@ -41,11 +41,15 @@ class Bridging(Hand):
         self._ends.show_lines([] if work is None else [work.as_shown(line.points) for _, line in drawn])
 
     def _take_own_bridge(self):
-        if self.desk is not None and lines.outline_label(self.desk.work) is not None:
-            self._table.later(self.tr("Following strokes"), lambda desk: desk.outlines,
-                              lambda _: self._hold_own_bridge())
+        self._table.wait_for(OwnBridgeTool, self.tr("Following strokes"),
+                             lambda desk: lines.outline_label(desk.work) is not None and desk.outlines,
+                             self._hold_own_bridge)
 
     def _hold_own_bridge(self):
+        if lines.outline_label(self.desk.work) is None:
+            self._table.hold()
+            return
+
         tool = OwnBridgeTool(self.desk.size, lambda place: self.desk.end_near(place, REACH_MM),
                              lambda a, b: (self.desk.bridge(a, b, REACH_MM) or (None,))[0])
         tool.taken.connect(self._draw_bridge)

@@ -19,7 +19,7 @@ class LayingOn(Hand):
         shapes.figure_wanted.connect(self._take_figure)
         shapes.word_wanted.connect(self._take_word)
         shapes.other_colour_wanted.connect(self._ask_colour)
-        shapes.move_wanted.connect(lambda on: self._take_move() if on else table.hold())
+        shapes.move_wanted.connect(self._move)
         shapes.around_wanted.connect(self._take_around)
         shapes.combine_wanted.connect(self._combine)
         shapes.turn_over_wanted.connect(lambda: self._change_one(table.desk.mirrored, self.tr("turned over shape")))
@@ -28,7 +28,7 @@ class LayingOn(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        self._panel.shapes.move.setChecked(isinstance(tool, ShapeTool))
+        self._panel.shapes.move.setChecked(self._table.is_held(ShapeTool))
 
     def renew(self) -> None:
         """Show what is chosen in the tool that moves it."""
@@ -160,13 +160,18 @@ class LayingOn(Hand):
             shape = self._session.document.recipe.shapes[chosen[0]]
             self._panel.shapes.replace_shapes(chosen, [change(shape)], what)
 
+    def _move(self, on):
+        if on:
+            self._table.when_there(ShapeTool, self.tr("Waiting for the result"), self._take_move)
+        else:
+            self._table.hold()
+
     def _take_move(self):
-        if self.desk is not None:
-            tool = ShapeTool(self.desk.size)
-            tool.changed.connect(lambda centre, scale, turn: self._change_one(
-                lambda shape: self.desk.moved_shape(shape, centre, scale, turn), self.tr("moved shape")))
-            self._table.take_up(tool)
-            self.renew()
+        tool = ShapeTool(self.desk.size)
+        tool.changed.connect(lambda centre, scale, turn: self._change_one(
+            lambda shape: self.desk.moved_shape(shape, centre, scale, turn), self.tr("moved shape")))
+        self._table.take_up(tool)
+        self.renew()
 
     def _take_around(self):
         if self.desk is not None:

@@ -10,13 +10,17 @@ from sketchloom.core.picture.preparing.mirroring import find_axis
 from sketchloom.core.picture.preparing.steps import Mirror
 
 
+class _LikelyTool(BridgeTool):
+    """Marks likely places of split lines."""
+
+
 class Splitting(Hand):
     """Parts shapes along drawn or likely lines, covers areas, and sets the line of a mirror."""
 
     def __init__(self, table: Table, parent):
         super().__init__(table, parent)
         splits, mirror = table.panel.splits, table.panel.mirror
-        self._cuts = BridgeTool(self.tr("Click a place to split the shape there. Esc ends."))
+        self._cuts = _LikelyTool(self.tr("Click a place to split the shape there. Esc ends."))
         self._cuts.taken.connect(lambda n: splits.split(table.desk.split_at(n)))
         splits.draw_wanted.connect(
             lambda: table.take_line(
@@ -38,8 +42,8 @@ class Splitting(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        is_here, desk = tool is self._cuts, self.desk
-        self._panel.splits.show_likely(is_here, len(desk.cuts) if is_here and desk is not None else None)
+        count = len(self.desk.cuts) if tool is self._cuts and self.desk is not None else None
+        self._panel.splits.show_likely(self._table.is_held(_LikelyTool), count)
 
     def renew(self) -> None:
         """Show the likely places of the result as it is now."""
@@ -47,17 +51,18 @@ class Splitting(Hand):
             self._show_likely(True)
 
     def _show_likely(self, on):
-        if not on or self.desk is None:
+        if on:
+            self._table.wait_for(_LikelyTool, self.tr("Looking for likely places"), lambda desk: desk.cuts,
+                                 self._take_cuts)
+        else:
             self._table.hold()
-            return
-        self._table.later(self.tr("Looking for likely places"), lambda desk: desk.cuts, self._take_cuts)
 
-    def _take_cuts(self, cuts):
+    def _take_cuts(self):
+        cuts = self.desk.cuts
         self._cuts.show_gaps(
             [(tuple(a / self.desk.size), tuple(b / self.desk.size)) for a, b in zip(cuts.start, cuts.end, strict=False)]
         )
         self._bench.set_tool(self._cuts)
-        self._panel.splits.show_likely(True, len(cuts))
 
     def _take_cover(self):
         if self.desk is not None:

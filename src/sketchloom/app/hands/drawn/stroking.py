@@ -20,7 +20,7 @@ class Stroking(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        self._panel.strokes.choose.setChecked(isinstance(tool, StrokeTool))
+        self._panel.strokes.choose.setChecked(self._table.is_held(StrokeTool))
 
     def forget(self) -> None:
         """The map is another."""
@@ -31,11 +31,14 @@ class Stroking(Hand):
             self._take_strokes()  # those of the new map
 
     def _take_strokes(self):
-        if self.desk is None or not self.desk.has_strokes:
-            return
-        self._table.later(self.tr("Following strokes"), lambda desk: desk.strokes, lambda _: self._hold_strokes())
+        self._table.wait_for(StrokeTool, self.tr("Following strokes"), lambda desk: desk.has_strokes and desk.strokes,
+                             self._hold_strokes)
 
     def _hold_strokes(self):
+        if not self.desk.has_strokes:
+            self._table.hold()
+            return
+
         def line_at(x, y, reach):
             strokes = self.desk.strokes
             number = strokes.nearest(x, y, reach)

@@ -7,6 +7,7 @@ import numpy as np
 from PySide6.QtCore import QObject
 
 from sketchloom.app.tools.lines import LineTool
+from sketchloom.app.tools.tool import WaitTool
 from sketchloom.core.base.units import format_length
 
 REACH_MM = 2.5
@@ -60,6 +61,32 @@ class Table:
         if desk is not None:
             self.session.helper.run(text, lambda _: make(desk), lambda made: self.desk is desk and use(made),
                                     lambda why: self.say("drawing", "trouble", why))
+
+    def wait_for(self, kind, text, make, take) -> None:
+        """Put down what is held, and call ``take()`` for a tool of a ``kind`` once ``make(desk)`` is worked out."""
+        desk = self.desk
+        wait = WaitTool(kind, text, lambda: self.wait_for(kind, text, make, take))
+        self.take_up(wait)
+        if desk is None:
+            return  # it begins with the next result
+
+        def fail(why):
+            self.say("drawing", "trouble", why)
+            if self.bench.tool is wait:
+                self.hold()
+        self.session.tooling.run(text, lambda _: make(desk), lambda _: self.bench.tool is wait and take(), fail)
+
+    def when_there(self, kind, text, take) -> None:
+        """Call ``take()`` for a tool of a ``kind`` now, or as soon as there is a result; ``text`` says so meanwhile."""
+        if self.desk is None:
+            self.wait_for(kind, text, lambda _: None, take)
+        else:
+            take()
+
+    def is_held(self, kind) -> bool:
+        """Whether a tool of a kind is on the bench, or waited for there."""
+        tool = self.bench.tool
+        return isinstance(tool, kind) or (isinstance(tool, WaitTool) and tool.stands_for is kind)
 
     def mm_text(self, length_px, digits=None) -> str:
         """A length of the result, as a person reads it."""
