@@ -9,7 +9,8 @@ import shapes
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.preflight import rules
-from sketchloom.core.preflight.findings import RULES, STOP, WARN
+from sketchloom.core.preflight.findings import NOTE, RULES, STOP, WARN
+from sketchloom.desk.mends import mended
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
@@ -112,6 +113,24 @@ def test_carriers(size_mm, said):
     found = [f.message for f in work.findings if f.code == "size.over_carrier"]
     assert (not found) if said is None else (len(found) == 1 and said in found[0])
     assert pytest.approx(292.1) == rules.CARRIER_MM
+
+
+@pytest.mark.parametrize(("width", "height", "size_mm", "share"), [
+    (160, 96, 560.0, 0.86),  # 553 × 338 mm: the short side decides, a long carrier takes the other
+    (160, 30, 700.0, 0.86),  # 691 × 127 mm: the long side decides
+    (160, 40, 400.0, 0.73),  # fits the long carrier; the short one at this much
+])
+def test_make_it_fit_makes_it_no_smaller_than_it_must(width, height, size_mm, share):
+    def plate(x, y):
+        return (abs(x - 80) < width / 2 - 1) & (abs(y - 80) < height / 2)
+    picture = shapes.picture(shapes.colour_of(shapes.cover_of(plate, 160), (30, 53, 87), (255, 255, 255)))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", size_mm=size_mm))
+    found = next(f for f in work.findings if f.code == "size.over_carrier")
+    assert f"{share:.0%} of its size" in found.message and found.figures["share"] == pytest.approx(share)
+    fitted = Pipeline().evaluate(picture, mended(found, work))
+    assert fitted.size_mm[0] == pytest.approx(share * size_mm, abs=0.2)
+    left = [f for f in fitted.findings if f.code == found.code]
+    assert not left or (found.severity == WARN and left[0].severity == NOTE)
 
 
 def test_pieces_that_fit_one_by_one_are_not_too_wide():

@@ -11,6 +11,7 @@ import shapes
 from core.test_region_edits import RECIPE, desk_of, face_at, hex_seen
 from sketchloom.core.edits.decisions import COLOUR, WINDOW
 from sketchloom.core.edits.together import enclosed, filled, together
+from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.pipeline import Pipeline
@@ -110,3 +111,18 @@ def test_one_region_with_itself_is_left_alone(way):
     only = np.array([False, True])
     made, gone = together(planar, [only, only], way)
     assert np.array_equal(made, only & (way != "cut")) and np.array_equal(gone, only & (way == "cut"))
+
+
+def test_holes_between_several_regions_are_filled_as_they_are_counted():
+    """What no region encloses alone, but all together do: the number told is the number filled."""
+    rgb = np.full((120, 120, 3), 255, np.uint8)
+    rgb[20:100, 20:60], rgb[20:100, 60:100] = (30, 53, 87), (200, 60, 50)
+    rgb[50:70, 52:68] = 255
+    picture = shapes.picture(rgb)
+    work = Pipeline().evaluate(picture, RECIPE)
+    desk = RegionDesk(work, RegionIndex(work.traced.planar))
+    both = [int(work.traced.planar.faces[30, x]) for x in (30, 90)]
+    assert len(desk.holes(both)) == 1
+    filled = Pipeline().evaluate(picture, desk.filled(RECIPE, both, under_mm=100.0))
+    assert sum(layer.outline.holes for layer in filled.layers) == 0
+    assert desk.filled(RECIPE, both, under_mm=1.0) == RECIPE

@@ -10,7 +10,7 @@ from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import local_widths, space_widths, stretch_around
 from sketchloom.core.shapes import makers
 from sketchloom.core.shapes.placed import is_straight
-from sketchloom.desk import mends
+from sketchloom.desk import mends, narrow
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
@@ -133,3 +133,25 @@ def test_pieces_too_small_are_counted_and_dropped_at_once():
     done = pipeline.evaluate(source, mends.mended(small[0], work))
     assert done.layers[0].outline.pieces == 1 and not [f for f in done.findings if f.code == "layer.small_pieces"]
     assert len(done.recipe.edits) == 6  # kept as decisions, so that they can be brought back
+
+
+def star_of_threads(count=9):
+    """Threads of 3 px that cross in one place and end at a ring: thickening one leaves narrow places beside it."""
+    def inside(x, y):
+        away, turn = np.hypot(x - 150, y - 150), np.arctan2(y - 150, x - 150)
+        thread = np.abs(away * np.sin(count * turn) / count) < 1.5
+        return ((away < 120) & thread) | (np.abs(away - 120) < 2.2)
+    return picture(grey_of(cover_of(inside, 300)))
+
+
+def test_thicken_all_leaves_no_place_under_the_limit():
+    """Two rounds and more are needed; the button says all, so all it is."""
+    pipeline, drawn = Pipeline(), star_of_threads()
+    work = pipeline.evaluate(drawn, Recipe(reading="tone", size_mm=100.0, thin_mm=2.0))
+    def under(one):
+        return [p for p in narrow.narrow_places(one, 400) if p.width_mm < p.least_mm]
+    assert len(under(work)) > 8
+    recipe, left = narrow.all_thickened(work, lambda r: pipeline.evaluate(drawn, r))
+    after = pipeline.evaluate(drawn, recipe)
+    assert left == len(under(after)) <= 1
+    assert narrow.all_thickened(after, lambda r: pipeline.evaluate(drawn, r)) == (recipe, left)

@@ -185,7 +185,7 @@ class Window(QMainWindow):
         source.mend_wanted.connect(session.mend)
         self.keeping = Keeping(self, session, release, self._say)
         self.tools = ToolBelt(bench, session, source, trace)
-        self.cleaning = Cleaning(bench, session, clean)
+        self.cleaning = Cleaning(bench, session, clean, self.notices)
         self.joining = Joining(bench, session, self.cleaning, self.notices)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)

@@ -11,12 +11,11 @@ import numpy as np
 from sketchloom.core.edits.decisions import ABOVE, DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
-from sketchloom.core.layers.pieces import extents_of
 from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight.findings import Finding
-from sketchloom.core.preflight.rules import CARRIER_MM, thin_found
+from sketchloom.core.preflight.rules import thin_found
 from sketchloom.desk import figures, narrow
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.openings import openings
@@ -226,18 +225,17 @@ def _on_top(_, work):
 
 
 @mend_of("size.over_carrier")
-def _to_carrier(_, work):
-    return _with_width(work, work.size_mm[0] * CARRIER_MM / _extent_mm(work))
+def _to_carrier(finding, work):
+    alike = [f for f in work.findings if f.code == finding.code and f.severity == finding.severity]
+    shares = [f.figures["share"] for f in alike]
+    smaller = _with_width(work, work.size_mm[0] * min(shares))
+    # all mended together: what another asked for may be less
+    before = work.recipe.size_mm if work.recipe.size_side == "width" else None
+    return smaller if before is None or smaller.size_mm < before else work.recipe
 
 
 def _with_width(work, width_mm):
     return replace(work.recipe, size_mm=max(round(width_mm - 0.05, 1), MIN_SIZE_MM), size_side="width")
-
-
-def _extent_mm(work):
-    """The longest side of the largest piece."""
-    sides = (high - low for low, high in (extents_of(layer.outline) for layer in work.layers))
-    return max(float(side.max(initial=0.0)) for side in sides) * work.mm_per_px
 
 
 # -- what was proposed at first --------------------------------------------------------------------

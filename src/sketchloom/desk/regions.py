@@ -252,17 +252,20 @@ class RegionDesk:
         return sorted((2 * (area / np.pi) ** 0.5 * self.work.mm_per_px).tolist())
 
     def filled(self, recipe: Recipe, faces, under_mm: float = np.inf) -> Recipe:
-        """The recipe in which what regions enclose gets their colour, hole by hole; only holes less than so much
-        across."""
-        for face in faces:
-            found = enclosed(self.work.traced.planar, self._of_faces([face]))
-            small = 2 * (found.area_px / np.pi) ** 0.5 * self.work.mm_per_px < under_mm
-            recipe = self.decided(
-                recipe,
-                np.flatnonzero((found.hole >= 0) & np.append(small, False)[found.hole]).tolist(),
-                COLOUR,
-                self.hex_of(face),
-            )
+        """The recipe in which what regions enclose, each alone or all together, gets the colour of the one it touches
+        most, hole by hole; only holes less than so much across."""
+        planar, chosen = self.work.traced.planar, self._of_faces(faces)
+        found = enclosed(planar, chosen)
+        small = 2 * (found.area_px / np.pi) ** 0.5 * self.work.mm_per_px < under_mm
+        length = self.work.traced.arc_length_px
+        for number in np.flatnonzero(small).tolist():
+            hole = found.hole == number
+            one, two = np.append(hole, False), np.append(chosen, False)
+            around = np.zeros(planar.face_count)
+            for inner, outer in ((planar.left, planar.right), (planar.right, planar.left)):
+                use = one[inner] & two[outer]
+                around += np.bincount(outer[use], length[use], planar.face_count)
+            recipe = self.decided(recipe, np.flatnonzero(hole).tolist(), COLOUR, self.hex_of(int(around.argmax())))
         return recipe
 
     def is_locked(self, face: int) -> bool:

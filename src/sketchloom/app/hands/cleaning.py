@@ -2,6 +2,7 @@
 
 from PySide6.QtCore import QObject
 
+from sketchloom.app.parts.widgets import counted
 from sketchloom.app.tools.lines import BridgeTool, LineTool
 from sketchloom.app.tools.marking import AreaTool
 from sketchloom.app.tools.regions import BoxTool, RegionTool
@@ -18,9 +19,9 @@ _AT_ONCE = 200
 class Cleaning(QObject):
     """Holds the region tool while the stage is seen, and a desk for the regions of the result shown."""
 
-    def __init__(self, bench, session, panel):
+    def __init__(self, bench, session, panel, notices):
         super().__init__(bench)
-        self._bench, self._session, self._panel = bench, session, panel
+        self._bench, self._session, self._panel, self._notices = bench, session, panel, notices
         self.desk: RegionDesk | None = None
         self._of = self._before = self._alike_later = None
         self._is_seen = self._was_back = self._is_new = False
@@ -41,6 +42,8 @@ class Cleaning(QObject):
         panel.small.pointed.connect(self._show)
         panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
         panel.edits.pointed.connect(self._show)
+        panel.narrow.all_wanted.connect(lambda: session.tried(
+            self.tr("Thickening"), narrow.all_thickened, self._take_thickened))
         panel.narrow.line_wanted.connect(lambda _: self._show_widths())
         panel.narrow.pointed.connect(lambda x, y: bench.point_at((x, y)))
         lines = panel.lines
@@ -148,6 +151,17 @@ class Cleaning(QObject):
             self._bench.show_widths(None)
         elif work is not None:
             self._bench.show_widths(narrow.width_line(work, self._panel.narrow.of_spaces()))
+
+    def _take_thickened(self, made):
+        recipe, left = made
+        self._session.change(recipe, self.tr("thickened"))
+        if left:
+            self._notices.say("narrow", "ask", counted(
+                left,
+                self.tr("1 stretch stays under the smallest width: another line there makes nothing wider. It is in "
+                        "the list of narrow places."),
+                self.tr("{0} stretches stay under the smallest width: more lines there make nothing wider. They are in "
+                        "the list of narrow places.")))
 
     def _show_only(self):
         only = self._panel.regions.only()

@@ -333,6 +333,20 @@ class Session(QObject):
         else:
             self.written.emit(done)
 
+    def tried(self, text: str, make, use) -> None:
+        """Work out another recipe of the present exact result beside the window: ``make(work, evaluate)``, in which
+        ``evaluate(recipe)`` gives the work of a recipe, then ``use(made)`` if that result is still shown."""
+        work = self.work
+        if work is None:
+            return
+        pipeline = Pipeline(self.cache)
+        self.tooling.run(
+            text,
+            lambda progress: make(work, lambda recipe: pipeline.evaluate(work.original, recipe, progress=progress)),
+            lambda made: self.work is work and use(made),
+            lambda why: self.trouble.emit("evaluate", told(why)),
+        )
+
     def close(self) -> None:
         """End; unsaved work is left to the next start."""
         if self.document is not None:

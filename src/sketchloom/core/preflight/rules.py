@@ -144,11 +144,12 @@ OVER_CARRIER = rule(
     said("a layer does not fit the carrier"),
     {
         "long": said(
-            "{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one."
+            "{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one, "
+            "or the short one at {share:.0%} of its size."
         ),
         "none": said(
             "{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at "
-            "most. Make the work smaller."
+            "most. At {share:.0%} of its size it does."
         ),
     },
     said("Make it fit"),
@@ -286,4 +287,11 @@ def _oversize(layer, _, mm_per_px):
         height=height,
         carrier=CARRIER_MM,
         long=LONG_CARRIER_MM,
+        share=np.floor(100 * _share_that_fits(size, not fits.all())) / 100,
     )
+
+
+def _share_that_fits(size, is_long):
+    """By what pieces (K, 2) mm must be made smaller so that each fits the short carrier, or the long one, turned as it
+    fits best."""
+    return float(np.minimum(CARRIER_MM / size.min(1), (LONG_CARRIER_MM if is_long else CARRIER_MM) / size.max(1)).min())

@@ -19,6 +19,7 @@ class NarrowBox(Box):
 
     line_wanted = Signal(bool)
     pointed = Signal(float, float)
+    all_wanted = Signal()
 
     def __init__(self):
         super().__init__()
@@ -56,14 +57,12 @@ class NarrowBox(Box):
             lambda: self._thicken_at([item.data(_PLACE) for item in self.list.selectedItems()])
         )
         self._thicken_all = button(
-            self.tr("Thicken all"), "circle-check", self.tr("Every place under the smallest width")
+            self.tr("Thicken all"), "circle-check",
+            self.tr("Every place under the smallest width, round after round until none is left")
         )
-        self._thicken_all.clicked.connect(
-            lambda: self._thicken_at([self.list.item(n).data(_PLACE) for n in range(self._under)])
-        )
+        self._thicken_all.clicked.connect(self.all_wanted)
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.itemSelectionChanged.connect(lambda: self._thicken.setEnabled(bool(self.list.selectedItems())))
-        self._under = 0
         self.add(
             (label(self.tr("Smallest width")), self._least),
             self._where,
@@ -82,7 +81,7 @@ class NarrowBox(Box):
 
     def _thicken_at(self, places):
         work, scale = self.work, self.work.mm_per_px
-        made = (narrow.thickened(work, x / scale, y / scale, key, least * 1.05) for x, y, key, least in places)
+        made = (narrow.thickened(work, x / scale, y / scale, key, least * narrow.OVER) for x, y, key, least in places)
         made = tuple(line for line in made if line is not None)
         if made:
             self.emit(self.tr("thickened"), lines=(*self.recipe.lines, *made))
@@ -103,7 +102,7 @@ class NarrowBox(Box):
         unit, least = work.recipe.unit, work.recipe.thin_mm
         sheets = self._key == "sheets"
         places = narrow.narrow_places(work) if sheets else narrow.narrow_spaces(work)
-        under = self._under = sum(one.width_mm < one.least_mm for one in places)
+        under = sum(one.width_mm < one.least_mm for one in places)
         nowhere = (
             self.tr("No sheet is narrower than {0} anywhere.")
             if sheets
