@@ -161,7 +161,6 @@ def test_bad_inputs_end_with_3_and_one_sentence(tmp_path, capsys):
 def test_unwritable_outputs_end_with_4(badge, tmp_path, capsys):
     for target in (tmp_path, tmp_path / "none" / "o.svg", "/proc/o.svg"):
         assert run(badge, "--out", target, "--quiet") == exits.UNWRITABLE
-    assert run(badge, "--out-dir", tmp_path / "none", "--quiet") == exits.UNWRITABLE
     assert "Traceback" not in capsys.readouterr().err
 
 
@@ -423,3 +422,43 @@ def test_a_recipe_carries_pins_rules_and_helper_cuts(badge, tmp_path):
     assert run(badge, "--recipe", kept, "--out", tmp_path / "b.svg", "--report", report, "--quiet") == 0
     told = json.loads(report.read_text())
     assert told["layering"]["weeding_cuts_mm"] > 100 and "underlay" in [layer["name"] for layer in told["layers"]]
+
+
+def test_a_folder_that_is_not_there_is_made_and_left_away_when_nothing_comes_of_it(badge, tmp_path, capsys):
+    assert run(badge, "--out-dir", tmp_path / "new" / "cut", "--quiet") == 0
+    assert [p.name for p in (tmp_path / "new" / "cut").iterdir()] == [f"{badge.stem}.svg"]
+    (tmp_path / "empty.png").write_bytes(b"")
+    assert run(tmp_path / "empty.png", "--out-dir", tmp_path / "other" / "cut", "--quiet") == exits.UNREADABLE
+    assert not (tmp_path / "other").exists()
+    (tmp_path / "file").write_text("x")
+    assert run(badge, "--out-dir", tmp_path / "file", "--quiet") == exits.UNWRITABLE
+    assert "Traceback" not in capsys.readouterr().err
+
+
+def test_one_layer_named_in_an_order_is_the_lowest(badge, tmp_path, capsys):
+    def order(*more):
+        assert run(badge, "--out", tmp_path / "o.svg", "--report", tmp_path / "r.json", "--mode", "colour", *more) == 0
+        return [layer["name"] for layer in json.loads((tmp_path / "r.json").read_text())["layers"]]
+    proposed = order("--layering", "stacked")
+    top = proposed[-1]
+    assert order("--layering", "stacked", "--order", top) == [top, *proposed[:-1]]
+
+
+def test_a_silhouette_turns_no_reading(badge, tmp_path, capsys):
+    assert run(badge, "--out", tmp_path / "o.svg", "--silhouette", "--report", tmp_path / "r.json") == 0
+    assert json.loads((tmp_path / "r.json").read_text())["source"]["mode"] == "colour"
+    assert "--silhouette changes nothing" in capsys.readouterr().err
+
+
+def test_corners_of_a_page_are_given(tmp_path):
+    pixels = np.full((300, 400, 3), 70, np.uint8)
+    pixels[60:240, 80:320] = 245
+    pixels[110:190, 140:260] = 20
+    Image.fromarray(pixels).save(tmp_path / "page.png")
+    corners = ("80,60", "320,60", "320,240", "80,240")
+    words = ("--out", tmp_path / "o.svg", "--report", tmp_path / "r.json", "--width", "240mm", "--quiet")
+    assert run(tmp_path / "page.png", *words, "--corners", *corners) == 0
+    source = json.loads((tmp_path / "r.json").read_text())["source"]
+    assert source["width_px"] / source["height_px"] == pytest.approx(4 / 3, rel=0.01)
+    assert 'width="240mm"' in (tmp_path / "o.svg").read_text()
+    assert run(tmp_path / "page.png", *words, "--corners", "80;60", *corners[1:]) == exits.WRONG_WORDS

@@ -249,10 +249,3 @@ def test_enlarging_stops_at_what_the_program_opens(monkeypatch):
     from sketchloom.core.picture.preparing import preparation
     monkeypatch.setattr(preparation, "MAX_PIXELS", 60 * 90 * 5)
     assert prepared_size(colour(page(60, 90)), Preparation(enlarge=4)) == (120, 180)
-
-
-def test_a_page_is_drawn_in_towards_its_middle():
-    page = ((0.1, 0.1), (0.9, 0.2), (0.8, 0.9), (0.2, 0.8))
-    moved = np.array(finding.within_edge(page, 0.005))
-    middle = np.mean(page, axis=0)
-    assert moved == pytest.approx(np.array(page) + 0.01 * (middle - np.array(page)))

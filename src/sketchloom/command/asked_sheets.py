@@ -135,9 +135,9 @@ def _ordered(work, recipe, options):
         )
     if options.order is None:
         return recipe
-    return replace(
-        recipe, order=tuple(one("--order", text.strip()) for text in options.order.split(",") if text.strip())
-    )
+    named = [one("--order", text.strip()) for text in options.order.split(",") if text.strip()]
+    rest = [plan.key for plan in work.plans if plan.key not in named]
+    return replace(recipe, order=tuple(dict.fromkeys((*named, *rest))))
 
 
 def _of_materials(evaluate, work, recipe, options):

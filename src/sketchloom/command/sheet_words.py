@@ -54,7 +54,7 @@ def _add_order(group):
     group.add_argument(
         "--order",
         metavar="LAYER,LAYER,…",
-        help="the order itself, base first; layers not named stand where they are proposed",
+        help="the order itself, base first; layers not named lie above those, as they are proposed",
     )
     _pairs(group, "--pin", ("LAYER", "base|top"), "where the proposed order has a layer")
     _pairs(group, "--above", ("UPPER", "LOWER"), "proposed orders keep UPPER above LOWER")

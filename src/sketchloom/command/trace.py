@@ -2,6 +2,7 @@
 
 import sys
 import time
+from contextlib import nullcontext
 from dataclasses import replace
 from importlib import import_module
 from pathlib import Path
@@ -79,7 +80,8 @@ def _write_shared(works, options, care) -> int:
     from sketchloom.files import release
 
     try:
-        written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem), care)
+        with release.folder_made(options.out_dir):
+            written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem), care)
     except ExportError as error:
         return _told(options.inputs[0], error)
     if not options.quiet:
@@ -100,7 +102,14 @@ def _trace_one(paths, recipe, options, care):
     recipe = _with_found_steps(picture, recipe, options)
     timings = {"decode": time.perf_counter() - began}
     work = _evaluated(picture, recipe, options, paths[0], timings)
-    if not options.same_sheets:
+    if options.silhouette and work.reading not in ("tone", "line") and not options.quiet:
+        sys.stderr.write(f"{paths[0]}: --silhouette changes nothing, as it is read as {work.reading}; add --mode tone, "
+                         "or --backing 0 for a filled silhouette below all colours.\n")
+    if options.same_sheets:
+        return work
+    from sketchloom.files import release
+
+    with release.folder_made(options.out_dir) if options.out_dir else nullcontext():
         _write(work, paths[0], options, timings, care)
     return work
 
@@ -168,23 +177,36 @@ def _read(paths, recipe):
 
 def _with_found_steps(picture, recipe, options):
     """The recipe with a page and a skew as they are found in the picture."""
-    if not (options.flatten_page or options.straighten):
+    if not (options.flatten_page or options.corners or options.straighten):
         return recipe
     from sketchloom.core.picture.preparing import finding
     from sketchloom.core.picture.preparing.preparation import prepared
     from sketchloom.core.picture.preparing.steps import Preparation
 
     steps = recipe.preparation
-    if options.flatten_page:
-        page = finding.find_page(picture)
+    if options.corners:
+        steps = replace(steps, page=_corners(options.corners, picture))
+    elif options.flatten_page:
+        page = finding.find_page(picture, thorough=True)
         if page is None:
             raise PictureError(picture.name, said("no page with four corners was found in it."),
-                               said("Leave out --flatten-page, or mark the corners in the window."))
-        steps = replace(steps, page=finding.within_edge(page))
+                               said("Leave out --flatten-page, or give the corners with --corners."))
+        steps = replace(steps, page=page)
     if options.straighten:
         skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)
         steps = replace(steps, turn_deg=round(-skew.degrees, 2) if skew.sure > 0 else 0.0)
     return replace(recipe, preparation=steps)
+
+
+def _corners(texts, picture):
+    """Corners of a page, px of the picture, as shares of its sides."""
+    try:
+        corners = [tuple(float(v) for v in text.split(",")) for text in texts]
+        if any(len(corner) != 2 for corner in corners):
+            raise ValueError
+    except ValueError:
+        raise SettingError("--corners", said("four places X,Y in px of the picture"), " ".join(texts)) from None
+    return tuple((x / picture.width, y / picture.height) for x, y in corners)
 
 
 def _summary(work, written):

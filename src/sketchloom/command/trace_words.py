@@ -29,7 +29,8 @@ def parser() -> argparse.ArgumentParser:
                 allow_abbrev=False)
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
-    p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer")
+    p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
+                                                "if it is not there")
     p.add_argument("--replace", action="store_true", help="files that are in --out-dir already may be replaced")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
     p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
@@ -39,6 +40,8 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--as-layers", action="store_true",
                    help="the inputs are the layers of one work, the first lowest; they share one frame")
     p.add_argument("--straighten", action="store_true", help="level a scan by its own lines")
+    p.add_argument("--corners", nargs=4, metavar="X,Y",
+                   help="flatten the page that has these corners, px of the picture, from its upper left clockwise")
     p.add_argument("--flatten-page", action="store_true", help="find a page seen at a slant and flatten it")
     p.add_argument(
         "--plan", metavar="PLAN.svg", help="a page with every piece's number where it goes and the order of work"
@@ -109,7 +112,7 @@ def _recipe(options):
 
     recipe = asked_sheets.of_all(_sized(Recipe(), options), options)
     # a cut-off or a number of colours says which reading is meant
-    if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off or recipe.silhouette):
+    if options.mode is None and (recipe.cut_off is not None or recipe.local_cut_off):
         return replace(recipe, reading="tone")
     return replace(recipe, reading="colour") if options.mode is None and recipe.colours is not None else recipe
 
@@ -128,7 +131,8 @@ def _recipe_of_file(options):
     decided = [(word.flag, given) for setting, word in setting_words.settings_with_words() if not word.group
                and (given := getattr(options, word.name)) is not None
                and setting_words.value_of(setting, word, given) != setting.default]
-    decided += [("--flatten-page", options.flatten_page or None), ("--straighten", options.straighten or None)]
+    decided += [("--flatten-page", options.flatten_page or None), ("--corners", options.corners),
+                ("--straighten", options.straighten or None)]
     for flag, given in decided:
         if given is not None:
             raise SettingError(flag, said("left out beside --recipe, which decides it"), given)

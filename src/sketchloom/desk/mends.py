@@ -11,7 +11,6 @@ import numpy as np
 from sketchloom.core.edits.decisions import ABOVE, DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
-from sketchloom.core.picture.preparing.finding import within_edge
 from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight.findings import Finding
@@ -99,7 +98,7 @@ def _step(*codes):
 
 @_step("source.page")
 def _flattened(steps, work):
-    return replace(steps, page=within_edge(work.faults.page))
+    return replace(steps, page=work.faults.page)
 
 
 @_step("source.skew")

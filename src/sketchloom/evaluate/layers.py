@@ -13,7 +13,7 @@ from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.layers import layering
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import Layer, LayerPlan
-from sketchloom.core.layers.naming import sheet_name
+from sketchloom.core.layers.naming import sheet_name, told_apart
 from sketchloom.core.layers.proposing import Laying, base_of, kept_laying, proposed_laying
 from sketchloom.core.layers.ways import BASED, PROPOSED, STACKED
 from sketchloom.core.picture.preparing.mirroring import Halves
@@ -258,7 +258,7 @@ class LayerStage:
         return tuple(chosen)
 
     def _plans(self, groups, chosen):
-        plans, used, language = {}, {}, self.recipe.names_in
+        plans, used, first, language = {}, {}, {}, self.recipe.names_in
         for number, (key, labels) in enumerate(groups):  # numbered by the palette, so that an order changes no name
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
@@ -266,6 +266,8 @@ class LayerStage:
             proposed = sheet_name(from_hex(shown), None if material is None else material.family, language)
             where = "below" if key in self._below else "on top" if key in self._above else None
             name = edit.name or proposed + ("" if where is None else " " + word(where, language))
+            if not edit.name and first.setdefault(name, shown) != shown:
+                name = told_apart(name, shown, first[name], language)
             used[name] = used.get(name, 0) + 1
             if used[name] > 1 and not edit.name:
                 name = f"{name} {used[name]}"

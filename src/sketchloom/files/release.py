@@ -2,7 +2,8 @@
 the format it is written in."""
 
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from dataclasses import replace
 from pathlib import Path
 
@@ -209,6 +210,29 @@ def _in_folder(drawings, folder, kind):
 def write(files: Outgoing, care: Care = PLAIN, *, progress=QUIET) -> list[Path]:
     """Write files that belong together, all or none; raises as ``atomic.write_together``."""
     return write_together(files, care, progress=progress)
+
+
+@contextmanager
+def folder_made(folder) -> Iterator[None]:
+    """A folder to write into, made with those above it; taken away again when nothing comes to lie in it.
+
+    Raises
+    ------
+    ExportError : it cannot be made.
+    """
+    folder = Path(folder)
+    missing = [one for one in (folder, *folder.parents) if not one.exists()]
+    try:
+        if missing:  # what is there and no folder is told by who writes into it
+            folder.mkdir(parents=True, exist_ok=True)
+    except OSError:
+        raise ExportError(folder, said("this folder could not be made.")) from None
+    try:
+        yield
+    finally:
+        for one in missing:
+            if one.is_dir() and not any(one.iterdir()):
+                one.rmdir()
 
 
 def there_already(files: Outgoing) -> list[Path]:

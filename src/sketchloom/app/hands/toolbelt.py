@@ -6,6 +6,7 @@ from sketchloom.app.stages import background_box
 from sketchloom.app.tools.growing import GrowTool
 from sketchloom.app.tools.marking import AreaTool, BrushTool, ClickTool, SnapTool
 from sketchloom.app.tools.shaping import CropTool, LevelTool, PageTool
+from sketchloom.core.picture.preparing.finding import find_page
 from sketchloom.core.segment.growing import proposed_tolerance
 
 _BRUSH = 0.02
@@ -51,7 +52,12 @@ class ToolBelt(QObject):
     def _take_page_tool(self):
         work, recipe = self._session.work, self._session.document.recipe
         found = recipe.preparation.page or (work.faults.page if work is not None else None)
-        self._take_up(PageTool(found), self._source.preparing.take_page)
+        tool, picture = PageTool(found), self._session.document.picture
+        self._take_up(tool, self._source.preparing.take_page)
+        if found is None and self._bench.tool is tool:
+            self._session.tooling.run(
+                self.tr("Looking for the page"), lambda _: find_page(picture, thorough=True),
+                lambda page: page is not None and tool.suggest(page), lambda _: None)
 
     def _take_background_tool(self, kind):
         box, work = self._source.background, self._session.work

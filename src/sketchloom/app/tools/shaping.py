@@ -143,8 +143,16 @@ class PageTool(EnterTool):
         self.hint = self.tr("Drag the corners onto the page's corners, then press Enter. Esc leaves it.")
         self.corners = [list(c) for c in (corners or ((0.08, 0.08), (0.92, 0.08), (0.92, 0.92), (0.08, 0.92)))]
         self._held = None
+        self._is_touched = False
+
+    def suggest(self, corners) -> None:
+        """Corners that were found meanwhile; what was dragged already stays."""
+        if not self._is_touched:
+            self.corners = [list(c) for c in corners]
+            self.repaint.emit()
 
     def press(self, frame: Frame, at: QPointF) -> None:
+        self._is_touched = True
         away = [math.hypot(p.x() - at.x(), p.y() - at.y()) for p in self._places(frame)]
         nearest = min(range(4), key=away.__getitem__)
         self._held = nearest if away[nearest] < 40 else None

@@ -13,8 +13,21 @@ _PAGE_PX = 700
 """Long side of the picture that a page is found in; its sides are then moved onto the full picture's."""
 _LARGEST_SKEW_DEG = 20.0
 """A page that lies in a scanner leans less."""
+_SCANNED_DEG, _BOTH = 4.0, 0.1
+"""A lean of more is believed where level and upright lines both show it, each with this share (chosen on hatching at 6
+to 40 degrees and on scanned pages and frames)."""
 _LEAST_PAGE = 0.15
 """A page fills more of the picture than this share."""
+_ALL_ALONG, _MOST_ALONG = 0.75, 0.6
+"""The share of a side along which the step is seen, of a page by its brightness and by its colour; things beside it may
+have its colour (chosen on pages of five tints in rooms of random things, `tests/core/test_pages.py`)."""
+_COLOURS, _NEAR, _LIGHT = 10, 11.0, 0.35
+"""Colours that a room is parted into, how near to its own colour a page's are (CIELAB), and how much light counts, as
+it falls off over a page. Chosen on the same rooms."""
+_SEED, _EVERY = 7, 23
+"""Colours are told from every so many pixels."""
+_NECK = 0.012
+"""What is narrower than this share of the picture's shorter side does not belong to the page."""
 _LEAST_STEP = 24.0
 """Steps of 255 between a page and what it lies on."""
 
@@ -65,6 +78,10 @@ def find_skew(grey) -> Skew:
     of_line = np.abs(lean - rough) < 2.5
     share = float(weight[of_line].sum() / weight.sum())
     sure = float(np.clip((share - 5 / 90) / 0.25, 0, 1))
+    upright = np.abs(gx[strong]) > np.abs(gy[strong])
+    minor = min(float(weight[of_line & upright].sum()), float(weight[of_line & ~upright].sum()))
+    if abs(rough) > _SCANNED_DEG and minor < _BOTH * float(weight[of_line].sum()):
+        sure = 0.0  # lines of one direction alone are hatching, or a slant that is drawn
     use = np.flatnonzero(of_line)
     use = use[:: max(1, len(use) // 40_000)]
     degrees = _sharpest(x[use], y[use], gx[strong][use], gy[strong][use], rough)
@@ -99,11 +116,12 @@ def _evenness(x, y, upright, degrees):
     return total
 
 
-def find_page(picture: Picture):
-    """Corners of a bright page on a darker ground, from its upper left clockwise, or None.
+def find_page(picture: Picture, thorough: bool = False):
+    """Corners of a page on what it lies on, from its upper left clockwise, or None.
 
-    As shares of width and height, as ``Preparation.page`` takes them. The page is the largest
-    bright area with four sides; each side is then laid through the steepest change across it.
+    As shares of width and height, as ``Preparation.page`` takes them. The page is a large area with four sides, bright
+    on something darker; each side is then laid through the steepest change across it. ``thorough``: also one of any
+    colour in a room of other things, which takes half a second and is asked for.
     """
     scale = min(1.0, _PAGE_PX / max(picture.width, picture.height))
     size = (max(8, round(picture.width * scale)), max(8, round(picture.height * scale)))
@@ -111,30 +129,58 @@ def find_page(picture: Picture):
     soft = cv2.GaussianBlur(rgb, (0, 0), 2.0)
     darkest = soft.min(axis=2)  # paper is bright in every channel
     level, _ = cv2.threshold(darkest, 0, 255, cv2.THRESH_OTSU)
-    best = None
     for cut in (level, 0.5 * (level + np.percentile(darkest, 90)), 0.75 * level):
         corners = _four_sides((darkest > cut).astype(np.uint8))
         if corners is not None:
-            best = corners
+            found = _as_shares(_fitted_sides(darkest, corners, _ALL_ALONG), size)
+            if found is not None:
+                return found
             break
-    if best is None:
+    return _page_by_colour(soft, size) if thorough else None
+
+
+def _page_by_colour(soft, size):
+    """The page as the largest area of one colour with four sides, in a room that has bright things too."""
+    lab = cv2.cvtColor(soft.astype(np.float32) / 255, cv2.COLOR_RGB2LAB) * (_LIGHT, 1.0, 1.0)
+    flat = np.ascontiguousarray(lab.reshape(-1, 3)[::_EVERY], np.float32)
+    ends = (cv2.TERM_CRITERIA_EPS + cv2.TERM_CRITERIA_MAX_ITER, 12, 1.0)
+    cv2.setRNGSeed(_SEED)  # the same picture, the same page
+    _, _, colours = cv2.kmeans(flat, _COLOURS, None, ends, 1, cv2.KMEANS_PP_CENTERS)
+    for colour in sorted(colours.tolist(), key=lambda c: -c[0]):
+        away = np.linalg.norm(lab - colour, axis=2)
+        # the page's own colour, in its own light: the middle of what is near
+        near = away < _NEAR
+        if near.mean() < _LEAST_PAGE / 2:
+            continue
+        away = np.linalg.norm(lab - np.median(lab[near], axis=0), axis=2)
+        likeness = np.clip(255 - 10 * away, 0, 255).astype(np.float32)
+        for limit in (0.7 * _NEAR, _NEAR, 1.5 * _NEAR):
+            corners = _four_sides(_loosened((away < limit).astype(np.uint8)))
+            found = None if corners is None else _as_shares(_fitted_sides(likeness, corners, _MOST_ALONG), size)
+            if found is not None:
+                return found
+    return None
+
+
+def _loosened(mask):
+    """The largest part of a mask, freed of what hangs on it by a neck."""
+    reach = max(3, round(_NECK * min(mask.shape)) | 1)
+    # what is drawn on the page must not cut it up
+    whole = cv2.morphologyEx(mask, cv2.MORPH_CLOSE, np.ones((reach, reach), np.uint8))
+    outlines, _ = cv2.findContours(whole, cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
+    if not outlines:
+        return whole
+    only = np.zeros_like(mask)
+    cv2.drawContours(only, [max(outlines, key=cv2.contourArea)], -1, 1, cv2.FILLED)
+    return cv2.morphologyEx(only, cv2.MORPH_OPEN, np.ones((4 * reach + 1,) * 2, np.uint8))
+
+
+def _as_shares(corners, size):
+    if corners is None:
         return None
-    refined = _fitted_sides(darkest, best)
-    if refined is None:
-        return None
-    shares = (refined + 0.5) / size
+    shares = (corners + 0.5) / size
     inside = (shares > 0.004).all() and (shares < 0.996).all()
     return tuple((float(x), float(y)) for x, y in shares) if inside else None
-
-
-def within_edge(page, share: float = 0.004):
-    """Corners of a page drawn in a little, so that no hair of what lies beside it is left along its sides.
-
-    ``share`` of the way from each corner to the middle of all; corners as from ``find_page``.
-    """
-    corners = np.array(page)
-    moved = corners + 2 * share * (corners.mean(0) - corners)
-    return tuple((float(x), float(y)) for x, y in moved)
 
 
 def _four_sides(mask):
@@ -164,7 +210,7 @@ def _clockwise(corners):
     return np.roll(corners, -int((corners.sum(1)).argmin()), axis=0)
 
 
-def _fitted_sides(grey, corners):
+def _fitted_sides(grey, corners, share):
     """Corners where lines meet that are fitted to the page's edge, side by side."""
     grey = grey.astype(np.float32)
     reach = 10.0
@@ -188,7 +234,7 @@ def _fitted_sides(grey, corners):
         points = a + t[:, None] * (b - a) + offset[:, None] * across
         # table on one side and paper on the other, nearly all along
         good = (seen[:, -6:].mean(1) - seen[:, :6].mean(1) > _LEAST_STEP) & (middle > 0)
-        line = _line_through(points[good]) if good.mean() > 0.75 else None
+        line = _line_through(points[good]) if good.mean() > share else None
         if line is None:
             return None
         lines.append(line)

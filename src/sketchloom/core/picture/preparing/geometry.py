@@ -7,6 +7,8 @@ from sketchloom.core.picture.picture import Picture, frozen_array
 
 _USUAL_FOCAL = 0.8
 """Focal length by the picture's longer side; 26 to 28 mm on a frame of 36 mm (common practice)."""
+_HAIR = 0.004
+"""Share of a page's side that its corners may lie amiss (chosen on pages found in photos by phone)."""
 _PARALLEL = 0.02
 """Sides nearer to parallel than this say nothing about the slant."""
 
@@ -50,13 +52,21 @@ def _true_ratio(xy, seen_ratio, usual_focal):
 
 
 def page_flattened(picture: Picture, corners) -> Picture:
-    """The page whose corners are given, seen straight on. Its resolution is no longer known."""
+    """The page whose corners are given, seen straight on, its very edge looking like what lies beside it.
+
+    Its resolution is no longer known.
+    """
     width, height = page_size(corners, picture.width, picture.height)
     seen = np.asarray(corners, np.float32) * np.array([picture.width, picture.height], np.float32) - np.float32(0.5)
     flat = np.array([[0, 0], [width, 0], [width, height], [0, height]], np.float32) - np.float32(0.5)
     move = cv2.getPerspectiveTransform(seen, flat)
-    return _warped(picture, lambda plane: cv2.warpPerspective(
-        plane, move, (width, height), flags=cv2.INTER_CUBIC, borderMode=cv2.BORDER_REPLICATE), None)
+    dx, dy = (max(1, round(_HAIR * side)) for side in (width, height))
+
+    def flattened(plane):
+        seen = cv2.warpPerspective(plane, move, (width, height), flags=cv2.INTER_CUBIC, borderMode=cv2.BORDER_REPLICATE)
+        # no hair of what the page lies on is left along its sides, and the page keeps its size
+        return cv2.copyMakeBorder(seen[dy:height - dy, dx:width - dx], dy, dy, dx, dx, cv2.BORDER_REPLICATE)
+    return _warped(picture, flattened, None)
 
 
 def turned_size(width: int, height: int, degrees: float) -> tuple[int, int]:
