@@ -16,6 +16,7 @@ from sketchloom.core.base.raster import filled
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import outline_of
 from sketchloom.core.layers import order
+from sketchloom.core.layers.added import BACKING, Rim
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.layers.lean import lean_faces
 from sketchloom.core.layers.overlap import overlapped
@@ -24,7 +25,7 @@ from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.desk.ways import ways_compared
+from sketchloom.desk.ways import orders_offered, ways_compared
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import demo
 from sketchloom.files.opening import open_file
@@ -273,3 +274,16 @@ def test_a_region_from_a_sheet_below_is_a_window_through_all_above():
         again = pipeline.evaluate(source, Recipe(colours=colours, edits=recipe.edits))
         assert (again.edited.found >= 0).all() and again.plans[0].name.endswith("below")
     assert pale in [p.key for p in done.plans]
+
+
+@pytest.mark.parametrize("way", WAYS)
+def test_layers_left_out_one_after_the_other_leave_orders_of_those_that_are_there(way):
+    """With a backing of 0 below all, as it was reported to fail."""
+    source, pipeline = open_file(demo("lighthouse").picture_path).picture.reduced(160), Pipeline()
+    recipe = Recipe(layering=way, rims=(Rim(0.0, BACKING),))
+    for plan in pipeline.evaluate(source, recipe).plans:
+        recipe = recipe.with_edit(plan.key, left_out=True)
+        work = pipeline.evaluate(source, recipe)
+        keys = [plan.key for plan in work.plans]
+        assert all(sorted(offer.order) == sorted(keys) for offer in orders_offered(work))
+        assert ways_compared(work)

@@ -179,6 +179,8 @@ class Window(QMainWindow):
         session.stopped.connect(self._show_stopped)
         for panel in (source, trace, clean, layers, release):
             panel.change.connect(session.change)
+        for panel in self.panels[:RELEASE]:
+            panel.uncut.stage_wanted.connect(self.show_stage)
         source.open_wanted.connect(self.ask_open)
         source.paste_wanted.connect(self.paste)
         source.scan_wanted.connect(self.show_scanner)
@@ -437,6 +439,8 @@ class Window(QMainWindow):
             self._shown_in.add(self.stage)
             self.panels[self.stage].show_work(latest.work)
             self.panels[self.stage].placed.show_work(latest.work)
+            if self.stage != RELEASE and not latest.coarse:
+                self.panels[self.stage].uncut.show_work(latest.work)
 
     def _let(self, *stages, also=False):
         """Panels that can be used now; ``also``: beside those that could be."""

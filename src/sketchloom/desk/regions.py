@@ -20,6 +20,7 @@ from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.segment import tone
 from sketchloom.core.segment.patching import faces_within
 from sketchloom.desk.lines import outline_label
+from sketchloom.desk.uncut import reason_of_faces
 from sketchloom.desk.ways import gathering_colours
 from sketchloom.evaluate.segmenting import BROUGHT_DELTA, nearest_entry
 from sketchloom.evaluate.work import Work
@@ -153,6 +154,11 @@ class RegionDesk:
     def designs(self) -> np.ndarray:
         """(F,) number of the design that each face belongs to: what hangs together without the outside."""
         return connected_pieces(self.work.traced.planar, ~self.outside)
+
+    @cached_property
+    def uncut(self) -> np.ndarray:
+        """(F,) number of the reason why each face is not cut, -1 for what is."""
+        return reason_of_faces(self.work)
 
     @cached_property
     def outside(self) -> np.ndarray:

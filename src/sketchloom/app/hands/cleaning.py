@@ -11,6 +11,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.desk import lines, narrow
 from sketchloom.desk.regions import RegionDesk
+from sketchloom.desk.uncut import BACKGROUND, DROPPED, GROUND, LEFT_OUT, OFF, OPENED, REASONS
 
 _AT_ONCE = 200
 """Regions that are painted in their new look before the sheets are cut anew."""
@@ -177,8 +178,9 @@ class Cleaning(QObject):
         work, unit = desk.work, self._bench.unit
         x0, y0, x1, y1 = desk.index.box(face)
         size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
-        what = (self.tr("outside") if desk.outside[face] else self.tr("ground") if work.ground[face]
-                else colour_name(from_hex(desk.hex_of(face))))
+        what = self.tr("outside") if desk.outside[face] else colour_name(from_hex(desk.hex_of(face)))
+        if desk.uncut[face] >= 0:
+            what = self.tr("{0}, not cut: {1}").format(what, self._reason(REASONS[desk.uncut[face]]))
         action, hex_colour = self._panel.regions.wanted()
         if desk.is_locked(face):
             does = self.tr("its layer is locked in Layers")
@@ -199,6 +201,16 @@ class Cleaning(QObject):
                 "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000"))),
             }[action]
         return self.tr("{0} · {1} · {2}").format(what, size, does)
+
+    def _reason(self, reason):
+        return {
+            BACKGROUND: self.tr("background, in Source"),
+            GROUND: self.tr("ground, in Trace"),
+            OFF: self.tr("everything is off"),
+            DROPPED: self.tr("dropped"),
+            OPENED: self.tr("opened"),
+            LEFT_OUT: self.tr("its layer is left out, in Layers"),
+        }[reason]
 
     def _show(self, face):
         """Bring a region into view and mark it."""

@@ -102,19 +102,20 @@ class Choice(QWidget):
 
     chosen = Signal(str)
 
-    def __init__(self, options, name: str):
+    def __init__(self, options, name: str, columns: int | None = None):
+        """``columns`` where they take more than one row."""
         super().__init__()
         self.setAccessibleName(name)
-        row = QHBoxLayout(self)
-        row.setContentsMargins(0, 0, 0, 0)
-        row.setSpacing(4)
+        grid = QGridLayout(self)
+        grid.setContentsMargins(0, 0, 0, 0)
+        grid.setSpacing(4)
         self._group = QButtonGroup(self)
         self._keys = [key for key, _, _ in options]
         for number, (_, text, tip) in enumerate(options):
             part = button(text, tip=tip, checkable=True)
             part.setAccessibleName(f"{name}: {text}")
             self._group.addButton(part, number)
-            row.addWidget(part)
+            grid.addWidget(part, *divmod(number, columns or len(options)))
         self._group.idClicked.connect(lambda number: self.chosen.emit(self._keys[number]))
 
     def show_value(self, key: str) -> None:

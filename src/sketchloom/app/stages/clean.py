@@ -2,6 +2,7 @@
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label
 from sketchloom.app.stages.cleaning.curves_box import CurvesBox, RegularBox
 from sketchloom.app.stages.cleaning.lines_box import LinesBox
@@ -72,7 +73,8 @@ class CleanPanel(Panel):
         )
         self._small_fold = Fold(self.tr("The smallest regions"), self.small)
         self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
-        self.add(self._pens, self.regions, self._edits_fold, self._small_fold,
+        self.uncut = UncutNote()
+        self.add(self._pens, self.regions, self.uncut, self._edits_fold, self._small_fold,
                  Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
         self._folds = [
             Fold(title, box)

@@ -6,6 +6,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 
 from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, label
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.chosen_box import ChosenBox
@@ -57,7 +58,8 @@ class LayersPanel(Panel):
         self.chosen.change.connect(self.change)
         self.chosen.moved.connect(self._move)
         self.chosen.table_wanted.connect(self.table_wanted)
-        self.add(self.chosen)
+        self.uncut = UncutNote()
+        self.add(self.chosen, self.uncut)
         self.section(self.tr("All layers"))
         self.every = EveryLayerBox()
         self.every.change.connect(self.change)

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWi
 
 from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
 from sketchloom.app.stages.preparing import PreparingBox
@@ -74,7 +75,8 @@ class SourcePanel(Panel):
         self.section(self.tr("Background"))
         self.background = BackgroundBox()
         self.background.change.connect(self.change)
-        self.add(self.background)
+        self.uncut = UncutNote()
+        self.add(self.background, self.uncut)
         self.add(label(self.tr("May you use this picture? Drawings by others and customers' logos need their "
                                "consent; the program does not know."), "caution"))
         self.column.addStretch(1)

@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox
 
+from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label, nodes_text
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.fold import Fold
@@ -82,7 +83,8 @@ class TracePanel(Panel):
         self.rest = Box()
         self.rest.change.connect(self.change)
         self._ground_note = label("", "quiet")
-        self.rest.add(self.rest.control("ground"), self._ground_note)
+        self.uncut = UncutNote()
+        self.rest.add(self.rest.control("ground"), self._ground_note, self.uncut)
         self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes")))
         self._boxes += (self.rest,)
         self.add(self.rest)

@@ -167,7 +167,7 @@ class RegionsBox(Box):
             ("any", self.tr("Any size"), self.tr("All of the same colour")),
             ("design", self.tr("In this design"), self.tr("All of the same colour in what hangs together here")),
             ("shape", self.tr("Like in shape"), self.tr("The same shape in any size, colour or turn")),
-        ), self.tr("Two clicks take all that are"))
+        ), self.tr("Two clicks take all that are"), 2)
         self._alike.show_value("size")
         self._alike.chosen.connect(lambda key: setattr(self, "_alike_key", key))
         self._alike_key = "size"
