@@ -15,6 +15,7 @@ from sketchloom.core.curves.outline import outline_of
 from sketchloom.core.curves.regular import Regular, nearly_regular
 from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.edits.necks import Cuts, likely_cuts
+from sketchloom.core.edits.painting import rounded_line
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
 from sketchloom.core.edits.together import filled
 from sketchloom.core.picture.preparing.placing import moved
@@ -44,6 +45,8 @@ SIMPLER_MM = 0.15
 NODE_LESS = "one less"
 _LEAST_MOVE_MM = 0.08
 """Less cannot be seen once it is cut."""
+_DIRECTION = 0.01
+"""The direction of a line is taken over this share of its length on either side."""
 
 
 class ShapeDesk:
@@ -177,6 +180,62 @@ class ShapeDesk:
     def path_shape(self, points, smooth: bool) -> list[np.ndarray]:
         """A ring through points, straight or smooth."""
         return [makers.smooth_ring(points) if smooth else makers.polygon(points)]
+
+    def line_shape(self, points, width_px: float, has_round_ends: bool = True) -> list[np.ndarray]:
+        """Rings around a line drawn by hand, rounded where it bends."""
+        return self._rings_of(polygons.around_line(rounded_line(np.asarray(points, float)), width_px, has_round_ends))
+
+    def bow_shape(self, points, width_px: float, has_round_ends: bool = True) -> list[np.ndarray]:
+        """Rings around the arc from the first place to the second through the third."""
+        return self._rings_of(polygons.around_line(makers.bow(*points), width_px, has_round_ends))
+
+    def area_shape(self, points) -> list[np.ndarray]:
+        """Rings of an area drawn round by hand; what a crossing line leaves out stays out."""
+        ring = rounded_line(np.concatenate([points, points[:1]]))[:-1]
+        return self._rings_of(polygons.area_of([makers.polygon(ring)]))
+
+    @staticmethod
+    def _rings_of(area):
+        outline = polygons.outline_of_area(area)
+        return polygons.rings_of(outline) if len(outline.controls) else []
+
+    def grown_shape(self, shape: PlacedShape, by_mm: float) -> PlacedShape | None:
+        """A shape thicker all round, or thinner (< 0); None where nothing is left."""
+        rings = self._rings_of(polygons.grown(polygons.area_of(self.rings(shape)), by_mm / self.work.mm_per_px))
+        return replace(shape, rings=tuple(self.kept(ring_points(ring)) for ring in rings)) if rings else None
+
+    def copied(self, shape: PlacedShape) -> PlacedShape:
+        """A shape beside itself."""
+        x0, y0, x1, y1 = self.box(shape)
+        aside = 0.15 * max(x1 - x0, y1 - y0)
+        return self.moved_shape(shape, self.middle(shape) + (aside, aside))
+
+    def along(self, shape: PlacedShape, path, count: int) -> PlacedShape:
+        """A shape repeated along a line with even steps, from where the line begins to where it ends, turned with it.
+        """
+        path = rounded_line(np.asarray(path, float))
+        way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(path, axis=0).T))])
+        spread = max(float(way[-1]) * _DIRECTION, 1e-6)
+
+        def at(place):
+            return np.array([np.interp(place, way, path[:, k]) for k in (0, 1)])
+
+        def turn(place):
+            ahead = at(min(place + spread, way[-1])) - at(max(place - spread, 0.0))
+            return float(np.arctan2(ahead[1], ahead[0]))
+        rings = []
+        for place in np.linspace(0.0, way[-1], count):
+            by = turn(place) - turn(0.0)
+            rings += [makers.placed(ring - path[0], at(place), 1.0, by) for ring in self.rings(shape)]
+        return self.shape(rings, shape.hex, f"{shape.name} × {count}")
+
+    def changed_together(self, shapes, scale: float, turn_rad: float) -> list[PlacedShape]:
+        """Shapes scaled and turned about the middle of all."""
+        boxes = np.array([self.box(shape) for shape in shapes])
+        middle = (boxes[:, :2].min(0) + boxes[:, 2:].max(0)) / 2
+        return [replace(shape, rings=tuple(
+            self.kept(ring_points(makers.placed(ring - middle, middle, scale, turn_rad))) for ring in self.rings(shape)
+        )) for shape in shapes]
 
     # -- lines and areas --------------------------------------------------------------
 

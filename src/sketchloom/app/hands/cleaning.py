@@ -1,5 +1,6 @@
 """Joins the Clean stage to the bench: the region tool, and what its gestures do to the recipe."""
 
+import numpy as np
 from PySide6.QtCore import QObject
 
 from sketchloom.app.parts.widgets import counted
@@ -130,10 +131,21 @@ class Cleaning(QObject):
             "the brush down."
         )
         tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
-        tool.taken.connect(lambda points: self._panel.lines.paint(points, hex_colour))
+        # what a silhouette encloses is ink whatever is painted there; a shape is laid on it
+        use = self._panel.lines.paint if not work.recipe.silhouette else self._lay_on
+        tool.taken.connect(lambda points: use(points, hex_colour if adds or not work.recipe.silhouette else None))
         self._held = tool
         self._bench.set_tool(tool)
         self._bench.setFocus()
+
+    def _lay_on(self, points, hex_colour):
+        from sketchloom.desk.shapes import ShapeDesk  # geometry that the first window need not wait for
+        work, box = self._session.work, self._panel.shapes
+        if work is not None:
+            desk = ShapeDesk(work)
+            rings = desk.line_shape(np.array(points) * desk.size, self._panel.lines.width_mm / work.mm_per_px)
+            if rings:
+                box.lay_on(desk.shape(rings, hex_colour, self.tr("line")), self.tr("painted line"))
 
     def _tool_changed(self, tool):
         self._panel.lines.show_choosing(tool is self._bridges)

@@ -29,7 +29,7 @@ def painted(picture: Picture, lines, move, came_px: tuple[int, int]) -> Picture:
     for line in lines:
         points = moved(move, line.points) * size
         larger = float(growth(move, [line.points[0]])[0]) * size.prod() / (came_px[0] * came_px[1])
-        dense, width = _dense(points), line.width * came_px[0] * larger**0.5
+        dense, width = rounded_line(points), line.width * came_px[0] * larger**0.5
         box = _box(dense, width, rgb.shape[:2])
         if box is None:
             continue
@@ -51,8 +51,8 @@ def _box(points, width, shape):
     return np.s_[y0:y1, x0:x1] if x0 < x1 and y0 < y1 else None
 
 
-def _dense(points):
-    """Points along a line through some, rounded where it bends, at most a quarter of a pixel apart."""
+def rounded_line(points) -> np.ndarray:
+    """(N, 2) points along a line through some, rounded where it bends, at most a quarter of a pixel apart."""
     for _ in range(2 if len(points) > 2 else 0):  # Chaikin 1974: corners cut twice
         a, b = points[:-1], points[1:]
         inner = np.stack([0.75 * a + 0.25 * b, 0.25 * a + 0.75 * b], 1).reshape(-1, 2)

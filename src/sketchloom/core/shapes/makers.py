@@ -76,6 +76,26 @@ def smooth_ring(points) -> np.ndarray:
     )
 
 
+def bow(start, end, through, step: float = 0.25) -> np.ndarray:
+    """(N, 2) points of the arc of a circle from one place to another through a third, ``step`` apart; a line where the
+    three lie on one."""
+    a, b, c = (np.asarray(place, float) for place in (start, end, through))
+    way, off = b - a, c - a
+    cross = way[0] * off[1] - way[1] * off[0]
+    if abs(cross) < 1e-6 * max(float(way @ way), 1e-9):
+        return np.linspace(a, b, max(int(np.hypot(*way) / step), 1) + 1)
+    # the centre is as far from all three
+    to_b, to_c = way @ way / 2, off @ off / 2
+    centre = a + np.array([off[1] * to_b - way[1] * to_c, way[0] * to_c - off[0] * to_b]) / cross
+    radius = float(np.hypot(*(a - centre)))
+    turn = [float(np.arctan2(*(place - centre)[::-1])) for place in (a, b, c)]
+    full = 2 * np.pi
+    to_end, to_through = (turn[1] - turn[0]) % full, (turn[2] - turn[0]) % full
+    sweep = to_end if to_through <= to_end else to_end - full
+    t = turn[0] + np.linspace(0, sweep, max(int(abs(sweep) * radius / step), 8) + 1)
+    return centre + radius * np.stack([np.cos(t), np.sin(t)], -1)
+
+
 def placed(controls, centre, scale: float = 1.0, turn_rad: float = 0.0) -> np.ndarray:
     """Cubics about the origin turned (clockwise on the screen), scaled and moved."""
     c, s = np.cos(turn_rad), np.sin(turn_rad)

@@ -84,9 +84,10 @@ def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islan
     return made if keep_islands else areas_of(shapely.union_all([Polygon(p.exterior) for p in made.geoms]))
 
 
-def around_line(points, width: float) -> MultiPolygon:
-    """The area of a line of a width with round ends."""
-    return areas_of(LineString(points).buffer(width / 2, quad_segs=_QUADRANT))
+def around_line(points, width: float, has_round_ends: bool = True) -> MultiPolygon:
+    """The area of a line of a width, with round or flat ends."""
+    ends = "round" if has_round_ends else "flat"
+    return areas_of(LineString(points).buffer(width / 2, quad_segs=_QUADRANT, cap_style=ends))
 
 
 def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:

@@ -1,13 +1,42 @@
 """Figures, words and outlines laid on the work."""
 
+import math
+
 from PySide6.QtWidgets import QColorDialog
 
 from sketchloom.app.hands.drawn.table import Hand, Table
-from sketchloom.app.stages.cleaning.shapes_box import EVERYWHERE, PATH, REGION, WITHIN
+from sketchloom.app.stages.cleaning.shapes_box import (
+    ALONG,
+    AREA,
+    BOW,
+    COPY,
+    EVERYWHERE,
+    HIGHER,
+    LINE,
+    LOWER,
+    PATH,
+    REGION,
+    THICKER,
+    WITHIN,
+)
 from sketchloom.app.tools.drawing import FigureTool, ShapeTool
-from sketchloom.app.tools.marking import ClickTool, SnapTool
+from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
+
+_STEP_MM = 0.25
+"""Thicker and thinner, all round; a click more for more."""
+
+
+def _moved(shapes, chosen, by):
+    """Shapes in an order in which the chosen ones lie one place higher (1) or lower (-1)."""
+    shapes = list(enumerate(shapes))
+    for n in sorted(chosen, reverse=by > 0):
+        at = next(k for k, (number, _) in enumerate(shapes) if number == n)
+        to = at + by
+        if 0 <= to < len(shapes) and shapes[to][0] not in chosen:
+            shapes[at], shapes[to] = shapes[to], shapes[at]
+    return tuple(shape for _, shape in shapes)
 
 
 class LayingOn(Hand):
@@ -24,6 +53,8 @@ class LayingOn(Hand):
         shapes.combine_wanted.connect(self._combine)
         shapes.turn_over_wanted.connect(lambda: self._change_one(table.desk.mirrored, self.tr("turned over shape")))
         shapes.align_wanted.connect(self._align)
+        shapes.change_wanted.connect(self._change_chosen)
+        shapes.numbers_wanted.connect(self._by_numbers)
         shapes.kept.chosen_changed.connect(self.renew)
 
     def show_tool(self, tool) -> None:
@@ -88,6 +119,14 @@ class LayingOn(Hand):
                 lambda points: self._lay_on(self.desk.path_shape(self._table.px(points), False), self.tr("path"))
             )
             self._table.once(tool)
+        elif kind in (LINE, BOW):
+            self._take_line_figure(kind == BOW)
+        elif kind == AREA:
+            tool = AreaTool(
+                self.tr("Draw round the area, or click its corners; Enter closes it. Esc leaves it."), False)
+            tool.taken.connect(
+                lambda points: self._lay_on(self.desk.area_shape(self._table.px(points)), self.tr("area")))
+            self._table.once(tool)
         elif kind == REGION:
             tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
             tool.taken.connect(self._lift)
@@ -98,6 +137,54 @@ class LayingOn(Hand):
             )
             tool.taken.connect(lambda rings: self._lay_on(rings, names[kind]))
             self._table.once(tool)
+
+    def _take_line_figure(self, is_bow):
+        box, desk = self._panel.shapes, self.desk
+        width = box.line_mm / desk.work.mm_per_px
+
+        def lay_on(points):
+            places, ends = self._table.px(points), box.round_ends.isChecked()
+            if is_bow and len(places) == 3:
+                self._lay_on(self.desk.bow_shape(places, width, ends), self.tr("bow"))
+            else:
+                self._lay_on(self.desk.line_shape(places, width, ends), self.tr("line"))
+        hint = (
+            self.tr("Click one end, the other end, then a place the bow passes through. Esc puts it down.")
+            if is_bow else self.tr("Drag a line, or click from point to point; Enter ends it. Esc puts it down.")
+        )
+        self._table.take_line(hint, lay_on, 3 if is_bow else None, width / desk.size[0], box.hex())
+
+    def _change_chosen(self, what):
+        """What is done to each chosen shape, or to its place among the others."""
+        chosen, desk, box = sorted(self._chosen()), self.desk, self._panel.shapes
+        if desk is None or not chosen:
+            return
+        shapes = list(self._session.document.recipe.shapes)
+        if what == ALONG:
+            count = box.copies.value()
+            self._table.take_line(
+                self.tr("Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down."),
+                lambda points: self._change_one(
+                    lambda shape: desk.along(shape, self._table.px(points), count), self.tr("repeated shape")))
+        elif what in (HIGHER, LOWER):
+            box.emit(self.tr("order of shapes"), shapes=_moved(shapes, chosen, 1 if what == HIGHER else -1))
+        elif what == COPY:
+            box.emit(self.tr("copied shape"), shapes=(*shapes, *(desk.copied(shapes[n]) for n in chosen)))
+        else:
+            by = _STEP_MM if what == THICKER else -_STEP_MM
+            made = [desk.grown_shape(shapes[n], by) for n in chosen]
+            if None in made:
+                self._table.say("shapes", "ask", self.tr("Nothing would be left of it."))
+            else:
+                box.replace_each(dict(zip(chosen, made, strict=True)), self.tr("thicker shape") if what == THICKER
+                                 else self.tr("thinner shape"))
+
+    def _by_numbers(self, scale, degrees):
+        chosen = sorted(self._chosen())
+        if self.desk is not None and chosen:
+            shapes = self._session.document.recipe.shapes
+            made = self.desk.changed_together([shapes[n] for n in chosen], scale, math.radians(degrees))
+            self._panel.shapes.replace_each(dict(zip(chosen, made, strict=True)), self.tr("scaled and turned shapes"))
 
     def _lift(self, x, y):
         planar = self.desk.work.traced.planar

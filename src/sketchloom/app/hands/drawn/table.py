@@ -43,11 +43,11 @@ class Table:
         tool.done.connect(self.hold)
         self.take_up(tool)
 
-    def take_line(self, hint, use, most=None) -> None:
-        """Let a line be drawn once, of at most so many places."""
+    def take_line(self, hint, use, most=None, width_share=_HAIR, hex_colour=None) -> None:
+        """Let a line be drawn once, of at most so many places; it is shown in a width, a share of the picture's."""
         if self.desk is None:
             return
-        tool = LineTool("#a43a32", _HAIR, hint, most)
+        tool = LineTool(hex_colour or "#a43a32", width_share, hint, most)
 
         def taken(points):
             use(points)

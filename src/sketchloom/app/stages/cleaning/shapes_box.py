@@ -1,7 +1,7 @@
 """Figures, words and outlines laid on the work as regions like any other."""
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
+from PySide6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
 
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button, label, swatch
@@ -10,7 +10,8 @@ from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.shapes.drawn import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
 
-PATH, REGION = "path", "region"
+PATH, REGION, LINE, AREA, BOW = "path", "region", "line", "area", "bow"
+COPY, ALONG, THICKER, THINNER, HIGHER, LOWER = "copy", "along", "thicker", "thinner", "higher", "lower"
 EVERYWHERE, WITHIN, BESIDE = "everywhere", "within", "beside"
 MOST_COPIES = 72
 
@@ -26,6 +27,8 @@ class ShapesBox(Box):
     combine_wanted = Signal(str)
     turn_over_wanted = Signal()
     align_wanted = Signal(str)
+    change_wanted = Signal(str)
+    numbers_wanted = Signal(float, float)
 
     def __init__(self):
         super().__init__()
@@ -39,6 +42,7 @@ class ShapesBox(Box):
             (label(self.tr("Where")), self._where),
             self._figures,
             (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
+            (label(self.tr("Line width")), self._line, self.round_ends),
             self.text,
             self.fonts,
             (label(self.tr("Size")), self._size),
@@ -69,6 +73,11 @@ class ShapesBox(Box):
         self.corners.setRange(3, 48)
         self.corners.setValue(5)
         self.corners.setAccessibleName(self.tr("Points of the star, corners of the polygon"))
+        self.line_mm = 2.0
+        self._line = LengthEdit(self.tr("Width of lines and bows"), 0.05, 200.0)
+        self._line.committed.connect(lambda mm: setattr(self, "line_mm", mm))
+        self.round_ends = QCheckBox(self.tr("Round ends"))
+        self.round_ends.setChecked(True)
         self._figures = QWidget()
         grid = QGridLayout(self._figures)
         grid.setContentsMargins(0, 0, 0, 0)
@@ -84,6 +93,17 @@ class ShapesBox(Box):
                     self.tr("Path along edges…"),
                     self.tr("Click from place to place; it follows the picture's edges in between"),
                 ),
+                (
+                    LINE,
+                    self.tr("Line…"),
+                    self.tr("Draw it by hand, or click from point to point; it gets the width below"),
+                ),
+                (
+                    BOW,
+                    self.tr("Bow…"),
+                    self.tr("Click both ends, then a place it passes through: an even bar, spine or stripe"),
+                ),
+                (AREA, self.tr("Area…"), self.tr("Draw round it by hand; the inside is filled, or cut out")),
                 (
                     REGION,
                     self.tr("From a region…"),
@@ -130,21 +150,42 @@ class ShapesBox(Box):
         self.copies = QSpinBox()
         self.copies.setRange(2, MOST_COPIES)
         self.copies.setValue(6)
-        self.copies.setAccessibleName(self.tr("How many around a place"))
+        self.copies.setAccessibleName(self.tr("How many around a place or along a line"))
         self._tools = QWidget()
         row = QGridLayout(self._tools)
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(6)
         row.addWidget(self.move, 0, 0)
         row.addWidget(self.more, 0, 1)
-        row.addWidget(label(self.tr("Copies around a place"), "quiet"), 1, 0)
+        row.addWidget(label(self.tr("Copies around a place or along a line"), "quiet"), 1, 0)
         row.addWidget(self.copies, 1, 1)
+        self.percent, self.turn = QSpinBox(), QSpinBox()
+        for field, least, most, start, unit, name in (
+            (self.percent, 1, 2000, 100, self.tr(" %"), self.tr("Size of the chosen, per cent of what it is")),
+            (self.turn, -360, 360, 0, self.tr("°"), self.tr("Turn of the chosen, degrees clockwise")),
+        ):
+            field.setRange(least, most)
+            field.setValue(start)
+            field.setSuffix(unit)
+            field.setAccessibleName(name)
+        self._by_number = button(self.tr("Scale and turn"), "", self.tr("All that are chosen, about their middle"))
+        self._by_number.clicked.connect(
+            lambda: self.numbers_wanted.emit(self.percent.value() / 100, float(self.turn.value())))
+        row.addWidget(self.percent, 2, 0)
+        row.addWidget(self.turn, 2, 1)
+        row.addWidget(self._by_number, 3, 0, 1, 2)
 
     def _build_more(self):
         self.more = button(self.tr("More"))
         menu = QMenu(self.more)
         self._one = [menu.addAction(self.tr("Repeat around a place…"), self.around_wanted.emit),
                      menu.addAction(self.tr("Turn over"), self.turn_over_wanted.emit)]
+        self._one.append(
+            menu.addAction(self.tr("Repeat along a line…"), lambda: self.change_wanted.emit(ALONG)))
+        menu.addSeparator()
+        self._any = [menu.addAction(text, lambda w=what: self.change_wanted.emit(w)) for what, text in (
+            (COPY, self.tr("Copy")), (THICKER, self.tr("Thicker")), (THINNER, self.tr("Thinner")),
+            (HIGHER, self.tr("Lay higher")), (LOWER, self.tr("Lay lower")))]
         menu.addSeparator()
         self._many = [
             menu.addAction(text, lambda w=way: self.combine_wanted.emit(w))
@@ -205,6 +246,7 @@ class ShapesBox(Box):
         self._fill_colours(chosen)
         unit = work.recipe.unit
         self._radius.show_value(self.radius_mm, unit)
+        self._line.show_value(self.line_mm, unit)
         self._size.show_value(self.word_mm, unit)
         self.kept.show_rows(
             lambda _, s: (
@@ -221,12 +263,17 @@ class ShapesBox(Box):
         self.more.setEnabled(count >= 1)
         for action in self._one:
             action.setEnabled(count == 1)
+        self._by_number.setEnabled(count >= 1)
         for action in self._many:
             action.setEnabled(count >= 2)
 
     def lay_on(self, shape, what: str) -> None:
         """Another shape, which is then the chosen one."""
         self.emit(what, shapes=(*self.recipe.shapes, shape))
+
+    def replace_each(self, made: dict, what: str) -> None:
+        """Other shapes in the places of some, by their numbers."""
+        self.emit(what, shapes=tuple(made.get(n, shape) for n, shape in enumerate(self.recipe.shapes)))
 
     def replace_shapes(self, gone, made, what: str) -> None:
         """Other shapes in place of some; the first of them stands where the first stood."""
