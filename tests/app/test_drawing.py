@@ -258,7 +258,16 @@ def test_a_backing_and_a_rim_become_sheets(driver, fish):
     assert edge.lightness() > 200  # the white backing is seen around the badge
     driver.click("Inner line", fish.rims)
     driver.click("Add it", fish.rims)
-    assert settled(driver).layers[-1].plan.name == "inner line"
+    line = settled(driver).layers[-1]
+    assert line.plan.name == "inner line" and recipe(driver).rims[-1].width_mm == 1.0
+    assert line.area_mm2 == pytest.approx(line.cut_length_mm / 2, rel=0.02)  # a band a mm wide
+    before = sum(x.area_mm2 for x in driver.work.layers)
+    driver.click("A groove", fish.rims)
+    driver.click("Add it", fish.rims)
+    assert len(recipe(driver).rims) == 2 and recipe(driver).shapes[-1].hex is None
+    assert sum(x.area_mm2 for x in settled(driver).layers) < before
+    driver.key("Ctrl+Z")
+    settled(driver)
     fish.rims.kept.choose(0)
     driver.click("Take back", fish.rims)
     assert len(recipe(driver).rims) == 1

@@ -17,6 +17,7 @@ from sketchloom.core.layers.added import BACKING, INNER, RIM, Rim
 from sketchloom.core.layers.rims import rim_outline
 from sketchloom.core.shapes import makers, polygons, text
 from sketchloom.core.shapes.placed import is_straight
+from sketchloom.core.shapes.polygons import area_of_outline, areas_of, around_line, outline_of_area
 from sketchloom.core.shapes.runs import visual_runs
 
 LATO = text.Font("Lato", str(text.SHIPPED / "Lato-Regular.ttf"))
@@ -55,9 +56,16 @@ def test_sharp_corners_and_shrinking_have_closed_forms():
     assert rim_outline(square, Rim(4, is_round=False), 1.0).area_px.sum() == pytest.approx(58**2, rel=1e-4)
     assert rim_outline(square, Rim(4, INNER), 1.0).area_px.sum() == pytest.approx(42**2, rel=1e-4)
     assert len(rim_outline(square, Rim(30, INNER), 1.0).controls) == 0
+    line = rim_outline(square, Rim(4, INNER, width_mm=2.0), 1.0)
+    assert line.area_px.sum() == pytest.approx(42**2 - 38**2, rel=1e-3) and line.pieces == line.holes == 1
     # a rim of 22 mm is grooved in its middle by an offset of 11 mm inwards (trade)
     ring = outline_of(makers.ellipse((0, 0), 60, 60))
     assert rim_outline(ring, Rim(11, INNER), 1.0).area_px.sum() == pytest.approx(np.pi * 49**2, rel=1e-3)
+    # a line of a width keeps to the outer edge, without rings around what lies within, unless that is asked for
+    veined = outline_of_area(areas_of(area_of_outline(ring).difference(around_line([(-20, 0), (20, 0)], 4.0))))
+    line = rim_outline(veined, Rim(3, INNER, width_mm=1.0), 1.0)
+    assert line.pieces == 1 and line.area_px.sum() == pytest.approx(np.pi * (57**2 - 56**2), rel=5e-3)
+    assert rim_outline(veined, Rim(3, INNER, width_mm=1.0, islands=True), 1.0).pieces == 2
 
 
 def test_a_band_around_leaves_the_work_out_and_millimetres_count():

@@ -18,6 +18,7 @@ from sketchloom.core.edits.necks import Cuts, likely_cuts
 from sketchloom.core.edits.painting import rounded_line
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
 from sketchloom.core.edits.together import filled
+from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import makers, polygons, text
@@ -35,6 +36,7 @@ from sketchloom.core.shapes.drawn import (
 from sketchloom.core.shapes.placed import ring_points, rings_px
 from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.desk import lines
+from sketchloom.evaluate.rims import rim_outline_of
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 
@@ -198,6 +200,12 @@ class ShapeDesk:
     def _rings_of(area):
         outline = polygons.outline_of_area(area)
         return polygons.rings_of(outline) if len(outline.controls) else []
+
+    def groove(self, rim: Rim) -> PlacedShape | None:
+        """An inner line as a shape that is cut out; None where nothing is left of it."""
+        outline = rim_outline_of(self.work, rim)
+        rings = [] if outline is None else polygons.rings_of(outline)
+        return self.shape(rings, None, "groove") if rings else None
 
     def grown_shape(self, shape: PlacedShape, by_mm: float) -> PlacedShape | None:
         """A shape thicker all round, or thinner (< 0); None where nothing is left."""

@@ -6,12 +6,13 @@ import numpy as np
 
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.base.words import word
+from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers import layering
 from sketchloom.core.layers.added import BACKING, UNDERLAY, Rim, rim_key
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.rims import SHINES_THROUGH, rim_outline
 from sketchloom.core.planar.cracks import OUTSIDE
-from sketchloom.evaluate.work import Traced
+from sketchloom.evaluate.work import Traced, Work
 from sketchloom.recipe.document import Recipe
 
 _RIM_NAMES = {"backing": "backing", "rim": "rim", "inner": "inner line", "underlay": "underlay"}
@@ -62,6 +63,16 @@ def with_rims(layers, recipe: Recipe, laid: Laid, mm_per_px: float, *, measured:
                                lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
         (below if rim.kind in (BACKING, UNDERLAY) else above).append(layer)
     return (*below, *layers, *above)
+
+
+def rim_outline_of(work: Work, rim: Rim) -> Outline | None:
+    """The outline that a rim would have in a work; None for none."""
+    laid = Laid(work.traced, work.plans, work.depth, work.depth, work.laying.way)
+    inside = _inside(rim, work.recipe, laid)
+    if inside is None or not inside.any():
+        return None
+    made = rim_outline(layering.outline_of(work.traced.planar, work.traced.curves, inside), rim, work.mm_per_px)
+    return made if len(made.controls) else None
 
 
 def _inside(rim: Rim, recipe, laid):

@@ -8,15 +8,18 @@ from sketchloom.core.base.setting import check_all
 BACKING, RIM, INNER, UNDERLAY = KINDS = ("backing", "rim", "inner", "underlay")
 USUAL_MM = {BACKING: 3.0, RIM: 3.0, INNER: 3.0, UNDERLAY: 0.4}
 """Distances that each begins with (common practice, no source: an underlay keeps back by about what laying is off)."""
+LINE_MM = 1.0
+"""Width that an inner line begins with (common practice, no source)."""
 MAX_DISTANCE_MM = 200.0
 """No rim is wider; a guard against hostile files."""
 
 
 @dataclass(frozen=True, slots=True)
 class Rim:
-    """An outline moved by ``distance_mm`` (outwards; for ``inner`` inwards).
+    """An outline moved by ``distance_mm`` (outwards; for ``inner`` and ``underlay`` inwards).
 
-    ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, an ``inner`` line, or an
+    ``kind``: a ``backing`` below everything, a ``rim`` around with the work cut out of it, an ``inner`` line
+    of ``width_mm`` (None: all that is farther in, as one sheet), or an
     ``underlay`` that much smaller, only under what is lighter than what it is laid on and would let that shine
     through. ``of`` the key of a layer, None for everything together. ``is_round`` or sharp corners. ``islands``:
     holes stay holes; else they are filled. ``material``: key of what its sheet is cut from.
@@ -31,6 +34,7 @@ class Rim:
     name: str = setting.text("")
     on: bool = setting.switch(True)
     material: str | None = setting.text(None)
+    width_mm: float | None = setting.length(None, 0.05, MAX_DISTANCE_MM)
 
     def __post_init__(self):
         check_all(self, "rims.")

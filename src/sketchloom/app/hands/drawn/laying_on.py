@@ -1,6 +1,7 @@
 """Figures, words and outlines laid on the work."""
 
 import math
+from dataclasses import replace
 
 from PySide6.QtWidgets import QColorDialog
 
@@ -54,6 +55,7 @@ class LayingOn(Hand):
         shapes.turn_over_wanted.connect(lambda: self._change_one(table.desk.mirrored, self.tr("turned over shape")))
         shapes.align_wanted.connect(self._align)
         shapes.change_wanted.connect(self._change_chosen)
+        table.panel.rims.groove_wanted.connect(self._lay_groove)
         shapes.numbers_wanted.connect(self._by_numbers)
         shapes.kept.chosen_changed.connect(self.renew)
 
@@ -178,6 +180,13 @@ class LayingOn(Hand):
             else:
                 box.replace_each(dict(zip(chosen, made, strict=True)), self.tr("thicker shape") if what == THICKER
                                  else self.tr("thinner shape"))
+
+    def _lay_groove(self, rim):
+        shape = None if self.desk is None else self.desk.groove(rim)
+        if shape is None:
+            self._table.say("shapes", "ask", self.tr("Nothing is left at that distance."))
+        else:
+            self._panel.shapes.lay_on(replace(shape, name=self.tr("groove")), self.tr("groove"))
 
     def _by_numbers(self, scale, degrees):
         chosen = sorted(self._chosen())

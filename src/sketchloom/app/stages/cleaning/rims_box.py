@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QColorDialog, QComboBox
 
 from sketchloom.app.parts.fields import LengthEdit
@@ -10,12 +11,14 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
-from sketchloom.core.layers.added import BACKING, INNER, MAX_DISTANCE_MM, RIM, UNDERLAY, USUAL_MM, Rim, rim_key
+from sketchloom.core.layers.added import BACKING, INNER, LINE_MM, MAX_DISTANCE_MM, RIM, UNDERLAY, USUAL_MM, Rim, rim_key
 from sketchloom.files.user_data import materials
 
 
 class RimsBox(Box):
-    """One more rim, and those there are."""
+    """One more rim, and those there are. ``groove_wanted``: an inner line that is cut out."""
+
+    groove_wanted = Signal(object)
 
     def __init__(self):
         super().__init__()
@@ -24,7 +27,8 @@ class RimsBox(Box):
             (
                 (BACKING, self.tr("Backing"), self.tr("A sheet below everything, that much larger")),
                 (RIM, self.tr("Rim"), self.tr("A band around, with the work cut out of it")),
-                (INNER, self.tr("Inner line"), self.tr("A sheet that much smaller: a groove, a stitching line")),
+                (INNER, self.tr("Inner line"), self.tr("A line of a width that far within the edge: a groove, a "
+                                                         "stitching line")),
                 (
                     UNDERLAY,
                     self.tr("Underlay"),
@@ -42,6 +46,11 @@ class RimsBox(Box):
         self._of.activated.connect(lambda _: self._set(of=self._of.currentData()))
         self._distance = LengthEdit(self.tr("Distance; 0 gives the silhouette itself"), 0.0, MAX_DISTANCE_MM)
         self._distance.committed.connect(lambda mm: self._set(distance_mm=mm))
+        self._width = LengthEdit(self.tr("Width of the line"), 0.05, MAX_DISTANCE_MM)
+        self._width.committed.connect(lambda mm: self._set(width_mm=mm))
+        self._groove = QCheckBox(self.tr("A groove: cut out of what lies there"))
+        self._groove.setToolTip(self.tr("Instead of a sheet of its own; it is kept under “Shapes and words”"))
+        self._of_line = (label(self.tr("Line width")), self._width)
         self._corners = Choice(
             (
                 ("round", self.tr("Round"), self.tr("Corners are rounded")),
@@ -65,6 +74,8 @@ class RimsBox(Box):
             self._kind,
             (label(self.tr("Around")), self._of),
             (label(self.tr("Distance")), self._distance),
+            self._of_line,
+            self._groove,
             self._corners,
             self._islands,
             self._material,
@@ -77,7 +88,8 @@ class RimsBox(Box):
     def _take_kind(self, kind):
         """A distance that was not chosen goes with the kind."""
         usual = self._new.distance_mm == USUAL_MM[self._new.kind]
-        self._set(kind=kind, distance_mm=USUAL_MM[kind] if usual else self._new.distance_mm)
+        self._set(kind=kind, distance_mm=USUAL_MM[kind] if usual else self._new.distance_mm,
+                  width_mm=LINE_MM if kind == INNER else None)
 
     def _set(self, **changes):
         self._new = replace(self._new, **changes)
@@ -87,7 +99,11 @@ class RimsBox(Box):
         self._kind.show_value(self._new.kind)
         self._corners.show_value("round" if self._new.is_round else "sharp")
         self._islands.setChecked(self._new.islands)
-        self._islands.setEnabled(self._new.kind not in (INNER, UNDERLAY))
+        self._islands.setEnabled(self._new.kind != UNDERLAY)
+        self._islands.setText(self.tr("Around holes too") if self._new.kind == INNER else self.tr("Holes stay open"))
+        for part in (*self._of_line, self._groove):
+            part.setVisible(self._new.kind == INNER)
+        self._width.show_value(self._new.width_mm or LINE_MM, "mm" if self.recipe is None else self.recipe.unit)
         self._colour.setIcon(swatch(self._new.hex, 16))
         self._distance.show_value(self._new.distance_mm, "mm" if self.recipe is None else self.recipe.unit)
 
@@ -97,6 +113,9 @@ class RimsBox(Box):
             self._set(hex=colour.name())
 
     def _add_one(self):
+        if self._new.kind == INNER and self._groove.isChecked():
+            self.groove_wanted.emit(self._new)
+            return
         recipe = replace(self.recipe, rims=(*self.recipe.rims, self._new))
         if self._material.currentData() is not None:
             recipe = recipe.with_material(rim_key(self._new, len(self.recipe.rims)), self._material.currentData())

@@ -157,7 +157,7 @@ class ShapesBox(Box):
         row.setSpacing(6)
         row.addWidget(self.move, 0, 0)
         row.addWidget(self.more, 0, 1)
-        row.addWidget(label(self.tr("Copies around a place or along a line"), "quiet"), 1, 0)
+        row.addWidget(label(self.tr("Copies, around or along"), "quiet"), 1, 0)
         row.addWidget(self.copies, 1, 1)
         self.percent, self.turn = QSpinBox(), QSpinBox()
         for field, least, most, start, unit, name in (
