@@ -4,6 +4,8 @@ nothing that is not shown; what is taken back is as it was before."""
 import numpy as np
 import pytest
 from PIL import Image
+from PySide6.QtCore import Qt
+from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
@@ -198,8 +200,6 @@ def test_all_of_a_colour_within_this_design(driver, tmp_path):
     clean = driver.window.panels[CLEAN]
     driver.click("In this design", clean)
     driver.click("Open", clean)
-    from PySide6.QtCore import Qt
-    from PySide6.QtTest import QTest
     click(driver, *share((90, 80)))
     QTest.mouseDClick(driver.window.bench, Qt.MouseButton.LeftButton, pos=at(driver, *share((90, 80))))
     pause(20)
@@ -256,3 +256,40 @@ def test_regions_are_held_though_their_result_is_on_its_way(driver, tmp_path):
     clean.regions._take_way("colour")
     click(driver, *share(CELLS[0]))
     assert hexes(driver, CELLS[:1]) != [None]
+
+
+def test_a_ring_of_petals_is_painted_by_turns_and_a_motif_as_a_whole(driver, tmp_path):
+    """A flower of six petals around a middle, within a frame: one click for the ring, one for all of it."""
+    pixels = np.full((SIZE, SIZE, 3), 255, np.uint8)
+    y, x = np.mgrid[:SIZE, :SIZE]
+    pixels[10:310, 10:310] = 16
+    pixels[18:302, 18:302] = 255
+    turn = np.arange(6) * np.pi / 3 + 0.2
+    petals = [(int(160 + 75 * np.cos(t)), int(160 + 75 * np.sin(t))) for t in turn]
+    for cx, cy in [*petals, (160, 160)]:
+        away = np.hypot(x - cx, y - cy)
+        pixels[away < 32] = 16
+        pixels[away < 25] = 255
+    Image.fromarray(pixels).save(tmp_path / "flower.png")
+    driver.open(tmp_path / "flower.png")
+    driver.window.show_stage(LAYERS)
+    shown = driver.session.latest
+    driver.session.change(RegionDesk(shown.work, shown.index).gathered(recipe(driver), "size", 3), "")
+    driver.settled()
+    box = driver.window.panels[LAYERS].line_art
+    driver.window.panels[LAYERS]._line_art.head.setChecked(True)
+    pause(20)
+    box.colours.setCurrentRow(0)
+    sheets = [box.colours.item(n).data(Qt.ItemDataRole.UserRole) for n in range(3)]
+    driver.click("Paint the depth", box)
+    wait(lambda: driver.window.cleaning.desk.work is driver.work, 10, "regions to paint")
+    box.spread.setCurrentIndex(box.spread.findData(3))
+    click(driver, *share(petals[0]))
+    order = hexes(driver, petals)
+    assert order in (sheets * 2, [sheets[0], *(sheets * 2)[:0:-1]][:6]) and order[0] == sheets[0]
+    box.spread.setCurrentIndex(box.spread.findData("motif"))
+    click(driver, *share((160, 160)))
+    assert hexes(driver, [*petals, (160, 160)]) == [sheets[0]] * 7
+    assert hexes(driver, [(30, 160)]) != [None]
+    driver.key("Ctrl+Z")
+    assert hexes(driver, petals) == order

@@ -113,6 +113,21 @@ def test_one_region_with_itself_is_left_alone(way):
     assert np.array_equal(made, only & (way != "cut")) and np.array_equal(gone, only & (way == "cut"))
 
 
+def test_decisions_made_one_after_the_other_keep_to_their_regions():
+    """A recipe ahead of the desk's work, by what the same desk decided just before: no other decision is lost."""
+    picture, pipeline = board(), Pipeline()
+    desk = desk_of(picture, pipeline=pipeline)
+    ring, red, small, bar = (face_at(desk, *at) for at in ((130, 50), (130, 120), (130, 90), (265, 150)))
+    first = RECIPE
+    for face in (ring, red, small, bar):
+        first = desk.decided(first, [face], COLOUR, "#2f7f4f")
+    again = RegionDesk(pipeline.evaluate(picture, first), desk.index)
+    second = again.decided(again.decided(first, [ring], WINDOW), [red], WINDOW)
+    work = pipeline.evaluate(picture, second)
+    assert hex_seen(work, 130, 50) is None and hex_seen(work, 130, 120) is None
+    assert hex_seen(work, 130, 90) == hex_seen(work, 265, 150) == "#2f7f4f"
+
+
 def test_holes_between_several_regions_are_filled_as_they_are_counted():
     """What no region encloses alone, but all together do: the number told is the number filled."""
     rgb = np.full((120, 120, 3), 255, np.uint8)

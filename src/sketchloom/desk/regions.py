@@ -9,6 +9,7 @@ from sketchloom.core.base.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
 from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit
 from sketchloom.core.edits.joints import Joints, joints_of
+from sketchloom.core.edits.motifs import among, ring_of
 from sketchloom.core.edits.region_edits import find_regions, inner_place, own_hex, with_edits
 from sketchloom.core.edits.together import enclosed, together
 from sketchloom.core.layers import gathering, ways
@@ -29,6 +30,8 @@ from sketchloom.recipe.document import Recipe
 _WHITE = "#ffffff"
 
 
+_BESIDE = 8
+"""Cells beside the middle of a flower that are asked for their ring."""
 _FEW = 12
 """Regions that are named one by one."""
 
@@ -182,6 +185,39 @@ class RegionDesk:
             return False
         return action == COLOUR or bool(self.work.ground[face]) == bool(self.work.ground[first])
 
+    def ring(self, face: int) -> tuple[int, ...]:
+        """Cells alike around one centre, in their order, a face first; the face alone where there are none."""
+        cells = np.flatnonzero(~self.outlines & ~self.outside)
+        if face not in cells:
+            return (face,)
+        found = ring_of(self.sizes.centre[cells], self.sizes.area[cells], int(np.searchsorted(cells, face)))
+        return (face,) if found is None else tuple(cells[found.members].tolist())
+
+    def motif(self, face: int) -> tuple[int, ...]:
+        """A ring of cells and what lies among them: a flower with its middle."""
+        cells = np.flatnonzero(~self.outlines & ~self.outside)
+        if face not in cells:
+            return (face,)
+        places, areas = self.sizes.centre[cells], self.sizes.area[cells]
+        number = int(np.searchsorted(cells, face))
+        found = [np.array([number])]
+        # the middle of a flower belongs to the ring around it, though with two petals it may be a ring too
+        for one in np.argsort(np.hypot(*(places - places[number]).T), kind="stable").tolist()[:_BESIDE]:
+            ring = ring_of(places, areas, one)
+            if ring is not None:
+                members = np.concatenate([ring.members, among(places, areas, ring)])
+                if number in members:
+                    found.append(members)
+        return tuple(cells[max(found, key=len)].tolist())
+
+    def in_turns(self, recipe: Recipe, faces, hexes) -> Recipe:
+        """The recipe in which faces get some colours by turns."""
+        for number, hex_colour in enumerate(hexes):
+            mine = [face for face in faces[number::len(hexes)] if not self.is_so(face, COLOUR, hex_colour)]
+            if mine:
+                recipe = self.decided(recipe, mine, COLOUR, hex_colour)
+        return recipe
+
     def joints(self, face: int) -> Joints:
         """Thin places of a region, at which a person may take it for two."""
         x0, y0, x1, y1 = (int(v) for v in self.index.box(face))
@@ -223,8 +259,9 @@ class RegionDesk:
 
     def taken_back(self, recipe: Recipe, faces) -> Recipe:
         """The recipe in which regions are as they were before the last decision about each."""
-        gone = {self.edit_over_face.get(face) for face in faces if not self.is_locked(face)}
-        return replace(recipe, edits=tuple(e for n, e in enumerate(recipe.edits) if n not in gone))
+        over = self.edit_over_face
+        gone = {self.work.recipe.edits[over[face]] for face in faces if face in over and not self.is_locked(face)}
+        return replace(recipe, edits=tuple(edit for edit in recipe.edits if edit not in gone))
 
     def gathered(self, recipe: Recipe, rule: str, sheets: int) -> Recipe:
         """The recipe of line art whose enclosed regions are gathered into so many sheets below the ink, which lies
@@ -288,10 +325,10 @@ class RegionDesk:
         return replace(recipe, edits=self._without(recipe, [face for face in faces if not self.is_locked(face)]))
 
     def _without(self, recipe, faces):
-        gone = set(faces)
-        found = self.work.edited.found.tolist()
-        # the document may be ahead by edits this work does not know yet
-        return tuple(e for n, e in enumerate(recipe.edits) if n >= len(found) or found[n] not in gone)
+        # not by their places: the recipe may be ahead of this work, by decisions made just before
+        gone, found = set(faces), self.work.edited.found.tolist()
+        known = {edit for edit, face in zip(self.work.recipe.edits, found, strict=True) if face in gone}
+        return tuple(edit for edit in recipe.edits if edit not in known)
 
     def inner_place(self, face: int) -> tuple[float, float]:
         """A place well inside a face, px."""

@@ -27,8 +27,8 @@ class Cleaning(QObject):
         self.desk: RegionDesk | None = None
         self._of = self._before = self._alike_later = None
         self._is_seen = self._was_back = self._is_new = False
-        self.paints_frame = None
-        """While depth is painted: whether the frame is painted too."""
+        self._painting = None
+        """While depth is painted: the box that says what a click paints, and whether the frame too."""
         self.tool = RegionTool(self._is_so, self._may, lambda: bench.source_image)
         self.tool.hint = self.tr("Point at a region.")
         self.tool.acted.connect(self._act)
@@ -71,17 +71,17 @@ class Cleaning(QObject):
     def hold(self) -> None:
         """Take the region tool up, unless there are no regions; where they are still on their way, it waits for them.
         """
-        self.paints_frame = None
+        self._painting = None
         is_there = self._session.document is not None
         if is_there and (self.desk is None or not self.desk.work.draws_with_pens):
             self._bench.set_tool(self.tool)
             self._bench.setFocus()
         self._panel.regions.show_held(self._bench.tool is self.tool)
 
-    def give(self, hex_colour: str, paints_frame) -> None:
-        """Take the region tool up to give cells of line art a sheet's colour, in whatever stage;
-        ``paints_frame()``: their frame too."""
-        self.paints_frame = paints_frame
+    def give(self, hex_colour: str, box) -> None:
+        """Take the region tool up to give cells of line art a sheet's colour, in whatever stage; ``box`` says which
+        cells a click means."""
+        self._painting = box
         if self.desk is not None and not self.desk.work.draws_with_pens:
             self._panel.regions.bring_colour(hex_colour)
             self._bench.set_tool(self.tool)
@@ -253,8 +253,8 @@ class Cleaning(QObject):
         desk = self.desk
         if desk is None or (desk.outside[face] and not self._panel.regions.outside.isChecked()):
             return False
-        if self.paints_frame is not None:  # cells of line art go to sheets; their frame only where that is asked for
-            return self.paints_frame() or not desk.outlines[face]
+        if self._painting is not None:  # cells of line art go to sheets; their frame only where that is asked for
+            return self._painting.frame.isChecked() or not desk.outlines[face]
         return desk.swept_along(first, face, self._panel.regions.wanted()[0])
 
     def _act(self, faces, back):
@@ -263,7 +263,10 @@ class Cleaning(QObject):
         recipe = self._session.document.recipe
         action, hex_colour = self._panel.regions.wanted()
         self._before, self._was_back = self.desk, back
-        if back:
+        if self._painting is not None and action == COLOUR and len(faces) == 1:
+            faces, hexes = self._painting.painted(self.desk, faces[0], hex_colour)
+            changed, what = self.desk.in_turns(recipe, faces, hexes), self.tr("painted cells")
+        elif back:
             changed, what = self.desk.taken_back(recipe, faces), self.tr("region brought back")
         else:
             if action == COLOUR:

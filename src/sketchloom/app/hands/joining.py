@@ -37,9 +37,8 @@ class Joining(QObject):
 
     def _tell(self, desk, face, joints):
         self._put_away()
-        work, latest = desk.work, self._session.latest
-        is_other = latest is not None and not latest.coarse and latest.work.traced is not work.traced
-        if not len(joints) or is_other:  # a preview on the way is of the same map
+        work = desk.work
+        if not len(joints) or self._is_other(desk):
             return
         wide = format_length(float(joints.width_px[0]) * work.mm_per_px, work.recipe.unit, 2)
         one, many = (
@@ -54,15 +53,19 @@ class Joining(QObject):
         nothing = np.zeros(work.traced.planar.faces.shape, bool)
         self._bench.show_peek(nothing, [(float(x), float(y), _MARK_PX) for x, y in middle])
         close = self.tr("Close it") if len(joints) == 1 else self.tr("Close them")
-        self._notices.say(_TOPIC, "ask", text.format(wide, len(joints)), ((close, lambda: self._close(joints)),),
+        self._notices.say(_TOPIC, "ask", text.format(wide, len(joints)), ((close, lambda: self._close(desk, joints)),),
                           on_close=lambda: self._bench.show_peek(None))
 
-    def _close(self, joints):
-        latest = self._session.latest
+    def _close(self, desk, joints):
         self._bench.show_peek(None)
-        if latest is not None and latest.work.traced is self._traced:
-            recipe = lines.closed(latest.work, self._session.document.recipe, joints)
+        if not self._is_other(desk):
+            recipe = lines.closed(desk.work, self._session.document.recipe, joints)
             self._session.change(recipe, self.tr("closed places"))
+
+    def _is_other(self, desk):
+        """Whether another map is shown; a preview on the way is of the same."""
+        latest = self._session.latest
+        return latest is not None and not latest.coarse and latest.work.traced is not desk.work.traced
 
     def _put_away(self):
         if self._notices.text_of(_TOPIC) is not None:

@@ -228,7 +228,7 @@ class Stacking(QObject):
         if hex_colour is None:
             self._bench.put_down()
         else:
-            self._cleaning.give(hex_colour, self._panel.line_art.frame.isChecked)
+            self._cleaning.give(hex_colour, self._panel.line_art)
 
     def _pull_apart(self, on):
         self._panel.show_views(on, self._strip.isVisible())

@@ -10,6 +10,7 @@ from sketchloom.app.stages.cleaning.regions_box import Colours
 from sketchloom.core.layers.ways import COLOURS, INWARD, NESTED, SIZE, TOUCHING
 
 _ROW = 26
+ONE, MOTIF = "one", "motif"
 
 
 class LineArtBox(Box):
@@ -54,6 +55,18 @@ class LineArtBox(Box):
             checkable=True,
         )
         self.paint.clicked.connect(self._take_paint)
+        self.spread = QComboBox()
+        self.spread.setAccessibleName(self.tr("What a click paints"))
+        for text, key in (
+            (self.tr("A click paints one cell"), ONE),
+            (self.tr("… its whole motif"), MOTIF),
+            (self.tr("… all around its centre"), 1),
+            (self.tr("… around its centre, two sheets by turns"), 2),
+            (self.tr("… around its centre, three sheets by turns"), 3),
+        ):
+            self.spread.addItem(text, key)
+        self.spread.setToolTip(self.tr("Cells alike around one centre, as petals are; by turns the sheets follow the "
+                                       "chosen one, upwards and round again"))
         self.frame = QCheckBox(self.tr("The frame too"))
         self.frame.setToolTip(self.tr("The ink stays the frame on top while this is off, wherever a sweep goes"))
         self._said = label(
@@ -64,7 +77,7 @@ class LineArtBox(Box):
         )
         self._nothing = label("", "quiet")
         self._nothing.hide()
-        self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours, self.frame)
+        self.add(self._said, self.rule, self.ladder, self._nothing, self.paint, self.colours, self.spread, self.frame)
 
     def _take_paint(self, on):
         if on and self.colours.chosen() is None and self.colours.count():
@@ -127,10 +140,21 @@ class LineArtBox(Box):
         known = [key for key in work.recipe.order if key.startswith("#") and key != top]
         below = dict.fromkeys([*known, *(plan.hex for plan in work.plans[:-1])])
         self.colours.show_colours(below)
-        for part in (self.paint, self.colours, self.frame):
+        for part in (self.paint, self.colours, self.spread, self.frame):
             part.setVisible(len(below) > 1)
         if self._laddered is not work.segmentation.regions:
             self.ask()
+
+    def painted(self, desk, face: int, hex_colour: str) -> tuple[tuple[int, ...], tuple[str, ...]]:
+        """The cells that a click on one paints, and the sheets they get by turns."""
+        key = self.spread.currentData()
+        if key == ONE:
+            return (face,), (hex_colour,)
+        if key == MOTIF:
+            return desk.motif(face), (hex_colour,)
+        every = [self.colours.item(n).data(Qt.ItemDataRole.UserRole) for n in range(self.colours.count())]
+        first = every.index(hex_colour) if hex_colour in every else 0
+        return desk.ring(face), tuple(every[(first + n) % len(every)] for n in range(min(key, len(every))))
 
     def show_painting(self, on: bool) -> None:
         self.paint.setChecked(on)
