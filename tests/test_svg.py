@@ -18,7 +18,9 @@ from sketchloom.core.formats.svg import layer_id
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.decode import decode
 from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import release
 from sketchloom.files.demo_works import demo
+from sketchloom.files.release import VERSIONS_APART_MM, outgoing_versions
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import LayerEdit
 
@@ -202,3 +204,24 @@ def test_a_file_per_piece_has_each_piece_with_its_holes_where_it_goes(tmp_path):
     boxes = [svgelements.SVG.parse(str(f)).bbox() for f in files]
     assert boxes[0] == pytest.approx(whole, abs=0.01)
     assert all(b[0] > boxes[0][0] and b[2] < boxes[0][2] for b in boxes[1:])
+
+
+def test_versions_lie_side_by_side_each_an_object_of_its_own(lighthouse, tmp_path):
+    """Four versions two by two, read by two readers: every path lies in its version's cell, moved as a whole."""
+    files = outgoing_versions([lighthouse] * 4, ["a", "Größe b", "c", "c"], tmp_path / "v.svg")
+    (path,) = release.write(files)
+    root = ET.parse(path).getroot()
+    versions = root.findall(SVG + "g")
+    assert [v.find(SVG + "title").text for v in versions] == ["a", "Größe b", "c", "c"]
+    ids = [element.get("id") for element in root.iter() if element.get("id")]
+    assert len(ids) == len(set(ids)) == 4 * (1 + len(lighthouse.layers))
+    width, height = lighthouse.size_mm
+    step = (width + VERSIONS_APART_MM, height + VERSIONS_APART_MM)
+    assert root.get("viewBox").split()[2:] == [f"{v:g}" for v in (2 * width + 10, 2 * height + 10)]
+    plain = ET.fromstring(svgs.whole(lighthouse))
+    for number, version in enumerate(versions):
+        row, column = divmod(number, 2)
+        for one, other in zip(version.iter(SVG + "path"), plain.iter(SVG + "path"), strict=True):
+            box, was = svgelements.Path(one.get("d")).bbox(), svgelements.Path(other.get("d")).bbox()
+            wanted = [v + (column * step[0], row * step[1])[k % 2] for k, v in enumerate(was)]
+            assert box == pytest.approx(wanted, abs=0.002)

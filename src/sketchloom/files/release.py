@@ -10,7 +10,16 @@ from pathlib import Path
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.base.said import said
-from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of, strand_of_lines, strand_of_rings
+from sketchloom.core.drawing.drawing import (
+    Drawing,
+    Group,
+    Look,
+    Shape,
+    moved,
+    strand_of,
+    strand_of_lines,
+    strand_of_rings,
+)
 from sketchloom.core.formats.atomic import PLAIN, Care, refuse_target
 from sketchloom.core.formats.registry import Format, format_of, formats
 from sketchloom.core.formats.svg import layer_id
@@ -25,8 +34,8 @@ from sketchloom.files.writing import write_together
 
 MAX_PIECE_FILES = 2000
 """Files that one release writes at most."""
-DESIGNS_APART_MM = 6.0
-"""Designs on one page lie at least so far apart (common practice, no source)."""
+DESIGNS_APART_MM, VERSIONS_APART_MM = 6.0, 10.0
+"""Designs on one page lie at least so far apart, and versions laid side by side are (common practice, no source)."""
 _HELPER_MM, _LEAST_PEN_MM = 0.1, 0.01
 """Widths that helper cuts are shown with, and the least that a reader takes for a line."""
 SVG = "svg"
@@ -63,6 +72,24 @@ def whole_drawing(work: Work) -> Drawing:
     groups = (_group(layer, n, work.mm_per_px, _own_marks(work, frame, marks, n), work.weeding.get(n, ()))
               for n, layer in enumerate(work.layers, 1))
     return Drawing(Path(work.picture.name).stem, frame, tuple(groups))
+
+
+def versions_drawing(works, names, title: str) -> Drawing:
+    """Works side by side in rows and columns, each an object of its own with all its layers, aligned by their pages.
+
+    As many columns as make the page most nearly square; ``VERSIONS_APART_MM`` between any two.
+    """
+    each = [whole_drawing(work) for work in works]
+    wide, high = (max(one.frame[k] for one in each) + VERSIONS_APART_MM for k in (2, 3))
+    columns = min(range(1, len(each) + 1), key=lambda n: (max(n * wide, -(-len(each) // n) * high), n))
+    groups = []
+    for number, (drawing, name) in enumerate(zip(each, names, strict=True)):
+        row, column = divmod(number, columns)
+        left, top, *_ = drawing.frame
+        groups += [moved(group, column * wide - left, row * high - top, (number + 1, name)) for group in drawing.groups]
+    rows = -(-len(each) // columns)
+    frame = (0.0, 0.0, columns * wide - VERSIONS_APART_MM, rows * high - VERSIONS_APART_MM)
+    return Drawing(title, frame, tuple(groups))
 
 
 def layer_drawings(work: Work, stem: str) -> dict[str, Drawing]:
@@ -150,7 +177,7 @@ def plan_drawing(work: Work, title: str, words=None) -> Drawing:
 
 # -- files -------------------------------------------------------------------------------------
 
-ONE, LAYERS, PIECES, DESIGNS = ("one", "layer", "piece", "design")
+ONE, LAYERS, PIECES, DESIGNS, VERSIONS = ("one", "layer", "piece", "design", "versions")
 SPLITS = {LAYERS: layer_drawings, PIECES: piece_drawings, DESIGNS: design_drawings}
 """How a work is parted into files of a folder, by the name of each way."""
 Outgoing = list[tuple[Path, Callable[[], bytes]]]
@@ -182,6 +209,15 @@ def outgoing_shared(works, folder, stem: str, kind: Format | None = None) -> Out
     for work in works:
         refuse_empty(work, folder)
     return _in_folder(shared_drawings(works, safe_stem(stem)), folder, kind)
+
+
+def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgoing:
+    """One file with several finished works side by side; raises as ``outgoing``."""
+    for work in works:
+        refuse_empty(work, target)
+    refuse_target(Path(target))
+    kind = kind or format_of(target)
+    return [(Path(target), lambda: kind.write(versions_drawing(works, names, Path(target).stem)))]
 
 
 def outgoing_plan(work: Work, path, words=None) -> Outgoing:

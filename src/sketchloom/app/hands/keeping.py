@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QFileDialog
 from sketchloom.app.parts.widgets import counted
 from sketchloom.files.opening import READABLE
 from sketchloom.files.project import SUFFIX
-from sketchloom.files.release import unused_folder
+from sketchloom.files.release import ONE, VERSIONS, unused_folder
 
 
 class Keeping(QObject):
@@ -45,7 +45,7 @@ class Keeping(QObject):
 
     def ask_write(self, files: str, with_report: bool, with_plan: bool = False) -> None:
         name = self._session.document.name
-        if files != "one":
+        if files not in (ONE, VERSIONS):
             target = QFileDialog.getExistingDirectory(self._window, self.tr("Folder for the files"), self.last_folder())
         else:
             target, _ = QFileDialog.getSaveFileName(self._window, self.tr("Write the cut file"),
@@ -53,8 +53,11 @@ class Keeping(QObject):
                                                     self.tr("Layered SVG (*.svg)"))
             if target and not target.lower().endswith(".svg"):
                 target += ".svg"
-        if target:
-            QSettings().setValue("folder", str(Path(target).parent if files == "one" else target))
+        if target and files == VERSIONS:
+            QSettings().setValue("folder", str(Path(target).parent))
+            self._session.write_versions(target)
+        elif target:
+            QSettings().setValue("folder", str(Path(target).parent if files == ONE else target))
             self._session.write(target, files, with_report, with_plan)
 
     def _ask_over(self, path):

@@ -51,8 +51,15 @@ class ReleasePanel(Panel):
                     self.tr("Per design"),
                     self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design"),
                 ),
+                (
+                    "versions",
+                    self.tr("Versions"),
+                    self.tr("The work and all alternatives kept of it in one SVG, side by side, each an object of its "
+                            "own; they are kept in the strip of variants (V)"),
+                ),
             ),
             self.tr("Files"),
+            3,
         )
         self._how.show_value("one")
         self._files = "one"

@@ -317,6 +317,24 @@ class Session(QObject):
             return self._written(files, last)
         self._write(self.tr("Tracing the other works"), run)
 
+    def write_versions(self, target) -> None:
+        """Write the work and all alternatives that are kept of it into one file, side by side."""
+        work = self.work
+        if work is None:
+            self.trouble.emit("write", self._why_not())
+            return
+        recipe, target, present = self.document.recipe, Path(target), self.document.name
+        pipeline = Pipeline(self.cache)
+
+        def run(progress):
+            works, names, kept = [work], [present], recipe.alternatives
+            for number, one in enumerate(kept):
+                part = Part(progress, number / (len(kept) + 1), (number + 1) / (len(kept) + 1))
+                works.append(pipeline.evaluate(work.original, one.recipe, progress=part))
+                names.append(one.name)
+            return self._written(release.outgoing_versions(works, names, target), progress)
+        self._write(self.tr("Tracing the alternatives"), run)
+
     def _written(self, files, progress):
         """What the work was read from stays as it is."""
         reads = tuple(Path(p) for p in (self.origin, self.document.path) if p is not None)

@@ -5,7 +5,7 @@ Writers that go through many points at once take the arrays of a ``Strand``; oth
 """
 
 import itertools
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Protocol
 
 import numpy as np
@@ -56,11 +56,12 @@ class Shape:
 @dataclass(frozen=True, slots=True, eq=False)
 class Group:
     """Shapes that belong together: a layer with its ``number`` from the base, 1, and its ``name``; 0 for what is no
-    layer."""
+    layer. ``version``: the object that it is part of, with others that follow, as a number from 1 and a name."""
 
     shapes: tuple[Shape, ...]
     name: str = ""
     number: int = 0
+    version: tuple[int, str] | None = None
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -101,6 +102,15 @@ def replay(strand: Strand, pen: Pen) -> None:
                 pen.line(*controls[s][3])
         if closed:
             pen.close()
+
+
+def moved(group: Group, dx: float, dy: float, version: tuple[int, str]) -> Group:
+    """A group laid elsewhere, mm, as a part of a version."""
+    by = np.array([dx, dy])
+    shapes = tuple(
+        replace(shape, strands=tuple(replace(s, controls=s.controls + by / s.mm) for s in shape.strands))
+        for shape in group.shapes)
+    return replace(group, shapes=shapes, version=version)
 
 
 def strand_of(outline, mm: float) -> Strand:

@@ -25,19 +25,39 @@ def write(drawing: Drawing) -> bytes:
         f'viewBox="{left} {top} {width} {height}">',
         f"<title>{_text(drawing.title)}</title>",
     ]
+    version = None
     for group in drawing.groups:
+        if group.version != version:
+            lines += ["</g>"] if version else []
+            version = group.version
+            lines += [f'<g id="{_version_id(*version)}">', f"<title>{_text(version[1])}</title>"] if version else []
         shapes = [
             f'<path {_paint(shape.look)} d="{"".join(path_data(s) for s in shape.strands)}"/>' for shape in group.shapes
         ]
         if group.number:
             shapes = [
-                f'<g id="{layer_id(group.number, group.name)}">',
+                f'<g id="{_within(version)}{layer_id(group.number, group.name)}">',
                 f"<title>{_text(group.name)}</title>",
                 *shapes,
                 "</g>",
             ]
         lines += shapes
+    lines += ["</g>"] if version else []
     return "\n".join([*lines, "</svg>", ""]).encode("utf-8", "replace")  # half a letter of a name is no letter
+
+
+def _version_id(number, name):
+    return f"version-{number:02d}-{_plain(name) or 'work'}"
+
+
+def _within(version):
+    """What makes ids of layers of several versions differ."""
+    return f"version-{version[0]:02d}-" if version else ""
+
+
+def _plain(name):
+    ascii_only = unicodedata.normalize("NFKD", name).encode("ascii", "ignore").decode()
+    return re.sub(r"[^a-z0-9]+", "-", ascii_only.lower()).strip("-")
 
 
 def _paint(look):
@@ -55,8 +75,7 @@ def _paint(look):
 
 def layer_id(number: int, name: str) -> str:
     """``layer-01-name`` with only characters that are safe in an id."""
-    plain = unicodedata.normalize("NFKD", name).encode("ascii", "ignore").decode()
-    return f"layer-{number:02d}-{re.sub(r'[^a-z0-9]+', '-', plain.lower()).strip('-') or 'colour'}"
+    return f"layer-{number:02d}-{_plain(name) or 'colour'}"
 
 
 def path_data(strand: Strand) -> str:
