@@ -73,9 +73,9 @@ def closed(work: Work, recipe: Recipe, joints: Joints) -> Recipe:
     ink = None if label is None else work.segmentation.labels == label
     drawn, splits = [], []
     for start, end in zip(joints.start, joints.end, strict=True):
-        sides = [None if ink is None else _stroke_at(ink, place) for place in (start, end)]
+        sides = [0.0, 0.0] if ink is None else [_stroke_at(ink, place) for place in (start, end)]
         unit = (end - start) / max(np.hypot(*(end - start)), 1e-9)
-        if all(width is not None for width in sides):
+        if min(sides) > 0:
             into = min(sides) / 2 * unit
             drawn.append(bridge(work, start - into, end + into, min(sides)))
         else:
@@ -86,16 +86,15 @@ def closed(work: Work, recipe: Recipe, joints: Joints) -> Recipe:
 
 
 def _stroke_at(ink, place):
-    """Width of the stroke that ends beside a place, None where there is no ink."""
+    """Width of the stroke that ends beside a place, 0 where there is no ink."""
     x, y = np.floor(place).astype(int).tolist()
     x0, y0 = max(x - _INTO_PX, 0), max(y - _INTO_PX, 0)
     part = np.pad(ink[y0:y + _INTO_PX + 1, x0:x + _INTO_PX + 1], 1)
     if not part.any():
-        return None
+        return 0.0
     depth = cv2.distanceTransform(part.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
     near = np.hypot(*(np.indices(part.shape) - np.array([y - y0 + 1, x - x0 + 1])[:, None, None])) <= _INTO_PX / 2
-    width = 2 * float(depth[near].max(initial=0.0)) - 1.0
-    return width if width > 0 else None
+    return max(2 * float(depth[near].max(initial=0.0)) - 1.0, 0.0)
 
 
 _INTO_PX, _BEYOND_PX = 16, 2.0

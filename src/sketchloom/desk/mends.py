@@ -15,7 +15,7 @@ from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import thin_found
-from sketchloom.desk import figures, narrow
+from sketchloom.desk import figures, narrow, room
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.work import Work
@@ -168,6 +168,11 @@ def _without_idle(_, work):
     curves = tuple(c for c, so in zip(recipe.curves, work.traced.curves_found, strict=False) if so)
     done = iter([] if cut is None else cut.splits_done.tolist())
     return replace(recipe, curves=curves, splits=tuple(s for s in recipe.splits if not s.on or next(done, True)))
+
+
+@mend_of("clean.shape_beyond")
+def _room_made(_, work):
+    return room.grown_room(work)
 
 
 # -- layers ------------------------------------------------------------------------------------

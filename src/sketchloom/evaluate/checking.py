@@ -47,6 +47,9 @@ def findings_of(cache, work: Work):
             recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size
         )
     found += _drawn(work, size)
+    found += tuple(rules.check_beyond(
+        ((s.name, np.concatenate([moved(work.move, ring) for ring in s.rings]) * size)
+         for s in recipe.shapes if s.on), size, work.mm_per_px))
     if judged:
         found += tuple(_of_proposals(work))
         found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px, _WORTH_MM))

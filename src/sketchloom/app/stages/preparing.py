@@ -5,7 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
 
-from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import button, label, put
 from sketchloom.core.picture.preparing.steps import MAX_ENLARGED, MAX_STEP, PLAIN
 
@@ -20,6 +20,7 @@ class PreparingBox(QWidget):
     crop_wanted = Signal()
     level_wanted = Signal()
     page_wanted = Signal()
+    room_wanted = Signal(tuple)
 
     def __init__(self):
         super().__init__()
@@ -51,11 +52,19 @@ class PreparingBox(QWidget):
         self._pencil.moved.connect(lambda v: self._emit(self.tr("pale pencil"), "pencil", lift_pencil=v))
         self._enlarge = NamedSlider(self.tr("Enlarge a small picture"), 1, MAX_ENLARGED)
         self._enlarge.moved.connect(lambda v: self._emit(self.tr("enlarge"), "enlarge", enlarge=v))
+        self._room = [LengthEdit(name, 0.0, 2000.0) for name in (
+            self.tr("Room beyond the picture on the left"), self.tr("Room beyond the picture at the top"),
+            self.tr("Room beyond the picture on the right"), self.tr("Room beyond the picture at the bottom"))]
+        self._room_mm = [0.0] * 4
+        for number, field in enumerate(self._room):
+            field.committed.connect(lambda mm, n=number: self._take_room(n, mm))
         self._done = label("", "quiet")
         self._reset = button(self.tr("As it came"), "restore", self.tr("Take back every step of preparing"))
         self._reset.clicked.connect(lambda: self.change.emit(PLAIN, self.tr("preparing"), ""))
         put(column, ((self._crop, self._page, self._line), self._turn, (self._quarter,), self._light, self._screen,
-                     self._grain, self._pencil, self._enlarge, self._done, self._reset))
+                     self._grain, self._pencil, self._enlarge,
+                     label(self.tr("Room beyond the picture: left, top, right, bottom"), "quiet"), tuple(self._room),
+                     self._done, self._reset))
 
     def show_steps(self, steps) -> None:
         self._steps = steps
@@ -76,6 +85,16 @@ class PreparingBox(QWidget):
         self._done.setVisible(bool(kept))
         self._reset.setVisible(not steps.is_plain)
 
+    def show_room(self, sides_mm, unit: str) -> None:
+        """Room on the left, top, right and bottom."""
+        self._room_mm = list(sides_mm)
+        for field, mm in zip(self._room, sides_mm, strict=True):
+            field.show_value(mm, unit)
+
+    def _take_room(self, number, mm):
+        self._room_mm[number] = mm
+        self.room_wanted.emit(tuple(self._room_mm))
+
     def _emit(self, what, gesture="", **changes):
         self.change.emit(replace(self._steps, **changes), what, gesture)
 
@@ -88,10 +107,12 @@ class PreparingBox(QWidget):
     def take_crop(self, shares) -> None:
         """A frame drawn on what is shown: a part of the present crop."""
         x0, y0, x1, y1 = self._steps.crop or (0.0, 0.0, 1.0, 1.0)
-        a, b, c, d = shares
-        self._emit(
-            self.tr("crop"), crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0))
-        )
+        left, top, right, bottom = self._steps.room or (0.0, 0.0, 0.0, 0.0)
+        # what is shown has its room; a frame goes on the picture within
+        a, c = (min(max(v * (1 + left + right) - left, 0.0), 1.0) for v in shares[::2])
+        b, d = (min(max(v * (1 + top + bottom) - top, 0.0), 1.0) for v in shares[1::2])
+        wide, high = x1 - x0, y1 - y0
+        self._emit(self.tr("crop"), room=None, crop=(x0 + a * wide, y0 + b * high, x0 + c * wide, y0 + d * high))
 
     def take_lean(self, degrees) -> None:
         """A line that should be level or upright leans by so much clockwise."""

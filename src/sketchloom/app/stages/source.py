@@ -16,6 +16,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.preflight.findings import SOURCE, WARN
 from sketchloom.core.preflight.source_rules import SHADED_SHARE
+from sketchloom.desk import room
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 _DPIS = (150, 200, 300, 400, 600, 1200)
@@ -33,7 +34,7 @@ class SourcePanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Source"))
-        self._recipe, self._listed = None, None
+        self._recipe, self._listed, self._work = None, None, None
         self._name = label("", "strong")
         self._opens = (button(self.tr("Open…"), "folder-open", self.tr("Open a picture or project (Ctrl+O)")),
                        button(self.tr("Paste"), "clipboard", self.tr("Paste a picture (Ctrl+V)")))
@@ -71,6 +72,7 @@ class SourcePanel(Panel):
         self.preparing = PreparingBox()
         self.preparing.change.connect(
             lambda steps, what, gesture: self.change.emit(replace(self._recipe, preparation=steps), what, gesture))
+        self.preparing.room_wanted.connect(self._take_room)
         self.add(self.preparing)
         self.section(self.tr("Background"))
         self.background = BackgroundBox()
@@ -116,6 +118,10 @@ class SourcePanel(Panel):
         made.setFixedWidth(theme.px(62))
         return made
 
+    def _take_room(self, sides_mm):
+        if self._work is not None and self._recipe is not None:
+            self.change.emit(room.with_room(self._work, self._recipe, sides_mm), self.tr("room beyond the picture"), "")
+
     def show_document(self, document) -> None:
         self._recipe = self.background.recipe = document.recipe
         self._name.setText(document.picture.name)
@@ -141,6 +147,8 @@ class SourcePanel(Panel):
             self._show_picture(work.picture)
             self.background.show_work(work)
             self.background.recipe = self._recipe
+        self._work = work
+        self.preparing.show_room(room.room_mm(work), unit)
         width, height = work.size_mm
         self._width.show_value(width, unit)
         self._height.show_value(height, unit)

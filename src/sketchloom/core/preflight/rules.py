@@ -197,6 +197,23 @@ def check_edits(edits, found, places):
     return told + ((EDIT_LOST.found("more", count=len(lost) - _PLACES),) if len(lost) > _PLACES else ())
 
 
+BEYOND = rule(
+    "clean.shape_beyond", WARN, CLEAN, said("something laid on reaches beyond the page"),
+    said("{name} reaches beyond the page and is cut off there."), said("Make room for it"))
+
+
+def check_beyond(shapes, size, mm_per_px: float):
+    """Findings of shapes, pairs of a name and places (N, 2) px, that reach beyond the page."""
+    for name, places in shapes:
+        low, high = places.min(0), places.max(0)
+        if (low < -_BEYOND_MM / mm_per_px).any() or (high > np.asarray(size) + _BEYOND_MM / mm_per_px).any():
+            yield BEYOND.found(at=np.clip((low + high) / 2, 0, size), name=name)
+
+
+_BEYOND_MM = 0.1
+"""What reaches farther beyond the page is told (common practice, no source)."""
+
+
 def check_drawn(curves_found, splits_done, places):
     """Findings of split lines and new courses that do nothing; ``places`` (K, 2) px of the curves, then of the splits.
     """

@@ -9,6 +9,8 @@ _USUAL_FOCAL = 0.8
 """Focal length by the picture's longer side; 26 to 28 mm on a frame of 36 mm (common practice)."""
 _HAIR = 0.004
 """Share of a page's side that its corners may lie amiss (chosen on pages found in photos by phone)."""
+_RIM_STEP, _RIM_SHARE = 24, 0.85
+"""An edge is of one colour where so much of it differs by no more than this of 255 (common practice, no source)."""
 _PARALLEL = 0.02
 """Sides nearer to parallel than this say nothing about the slant."""
 
@@ -101,6 +103,27 @@ def cropped(picture: Picture, crop) -> Picture:
     """The part between left, top, right and bottom shares."""
     x0, y0, x1, y1 = crop_box(picture.width, picture.height, crop)
     return _warped(picture, lambda plane: plane[y0:y1, x0:x1], picture.dpi)
+
+
+def room_px(width: int, height: int, room) -> tuple[int, int, int, int]:
+    """Left, top, right and bottom px beyond a picture, of shares of its sides."""
+    return tuple(round(share * side) for share, side in zip(room, (width, height, width, height), strict=True))
+
+
+def with_room(picture: Picture, room) -> Picture:
+    """A picture on a larger page: of the colour of its own edge where that is one colour, transparent where the picture
+    has transparency, white else."""
+    left, top, right, bottom = room_px(picture.width, picture.height, room)
+    rgb = picture.rgb
+    rim = np.concatenate([rgb[0], rgb[-1], rgb[:, 0], rgb[:, -1]]).astype(int)
+    middle = np.median(rim, axis=0)
+    is_one = (np.abs(rim - middle).max(1) <= _RIM_STEP).mean() >= _RIM_SHARE
+    colour = middle.tolist() if is_one else [255, 255, 255]
+
+    def padded(plane, value):
+        return frozen_array(cv2.copyMakeBorder(plane, top, bottom, left, right, cv2.BORDER_CONSTANT, value=value))
+    alpha = None if picture.alpha is None else padded(picture.alpha, 0)
+    return Picture(padded(rgb, colour), alpha, picture.dpi, picture.name, picture.notes)
 
 
 def _warped(picture, work, dpi):

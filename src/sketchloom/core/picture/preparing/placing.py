@@ -39,6 +39,10 @@ def placing(width: int, height: int, steps: Preparation) -> np.ndarray:
     if steps.crop is not None:
         x0, y0, x1, y1 = geometry.crop_box(*size, steps.crop)
         move, size = np.array([[1, 0, -x0], [0, 1, -y0], [0, 0, 1.0]]) @ move, (x1 - x0, y1 - y0)
+    if steps.room is not None:
+        left, top, right, bottom = geometry.room_px(*size, steps.room)
+        move = np.array([[1, 0, left], [0, 1, top], [0, 0, 1.0]]) @ move
+        size = (size[0] + left + right, size[1] + top + bottom)
     if steps.mirror is not None:
         frame = mirroring.mirror_frame(*size, steps.mirror)
         move, size = frame.move @ move, frame.size

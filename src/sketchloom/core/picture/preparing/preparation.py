@@ -29,6 +29,9 @@ def prepared_px(picture: Picture, steps: Preparation) -> tuple[int, int]:
     if steps.crop is not None:
         x0, y0, x1, y1 = geometry.crop_box(width, height, steps.crop)
         width, height = x1 - x0, y1 - y0
+    if steps.room is not None:
+        left, top, right, bottom = geometry.room_px(width, height, steps.room)
+        width, height = width + left + right, height + top + bottom
     if steps.mirror is not None:
         width, height = mirroring.mirror_frame(width, height, steps.mirror).size
     return width, height
@@ -51,6 +54,7 @@ def prepared(picture: Picture, steps: Preparation, *, progress=QUIET) -> Picture
             (steps.page is not None, lambda p: geometry.page_flattened(p, steps.page)),
             (steps.turn_deg, lambda p: geometry.turned(p, steps.turn_deg)),
             (steps.crop is not None, lambda p: geometry.cropped(p, steps.crop)),
+            (steps.room is not None, lambda p: geometry.with_room(p, steps.room)),
             (steps.descreen, lambda p: replace(p, rgb=grain.descreened(p.rgb))),
             (steps.level_light, lambda p: replace(p, rgb=light.levelled(p.rgb))),
             (steps.denoise, lambda p: replace(p, rgb=grain.denoised(p.rgb, steps.denoise))),

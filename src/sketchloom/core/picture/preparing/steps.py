@@ -10,6 +10,8 @@ from sketchloom.core.base.setting import Word, check_all
 FIRST, SECOND, BOTH = SIDES = ("first", "second", "both")
 MAX_ENLARGED = 4
 """Beyond four times an enlarged picture shows nothing new."""
+MAX_ROOM = 2.0
+"""A page is no more than five times as wide as its picture: more is a slip of the hand (common practice, no source)."""
 MAX_STEP = 3
 """Strengths that a step comes in."""
 _LEAST_SHARE = 0.01
@@ -44,6 +46,7 @@ class Preparation:
 
     ``page``: four corners of a page seen at a slant, from its upper left clockwise, as shares of the picture's width
     and height. ``turn_deg`` clockwise. ``crop``: left, top, right, bottom as shares of what the steps before left.
+    ``room`` beyond it on the left, top, right and bottom, as shares of what is left then.
     """
 
     page: tuple[tuple[float, float], ...] | None = None
@@ -60,12 +63,15 @@ class Preparation:
     enlarge: int = setting.whole(
         1, 1, MAX_ENLARGED, said("Enlarge"), said("a small picture larger, edges kept"), word=Word("--enlarge", "1..4"))
     mirror: Mirror | None = None
+    room: tuple[float, float, float, float] | None = None
 
     def __post_init__(self):
         if self.page is not None:
             _check_page(self.page)
         if self.crop is not None:
             _check_crop(self.crop)
+        if self.room is not None and not checks.are_numbers(self.room, 4, 0.0, MAX_ROOM):
+            raise SettingError("room", said("four shares between 0 and {most}", most=MAX_ROOM), self.room)
         check_all(self)
 
     @property
