@@ -367,8 +367,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>darin wurde keine Seite mit vier Ecken gefunden.</translation>
     </message>
     <message>
-        <source>Leave out --flatten-page, or mark the corners in the window.</source>
-        <translation>Lass --flatten-page weg oder setze die Ecken im Fenster.</translation>
+        <source>Leave out --flatten-page, or give the corners with --corners.</source>
+        <translation>Lassen Sie --flatten-page weg, oder geben Sie die Ecken mit --corners an.</translation>
+    </message>
+    <message>
+        <source>four places X,Y in px of the picture</source>
+        <translation>vier Stellen X,Y in px des Bildes</translation>
     </message>
     <message>
         <source>left out beside --recipe, which decides it</source>
@@ -863,6 +867,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>ein kleines Bild größer, Kanten bleiben</translation>
     </message>
     <message>
+        <source>four shares between 0 and {most}</source>
+        <translation>vier Anteile zwischen 0 und {most}</translation>
+    </message>
+    <message>
         <source>four corners as shares of width and height</source>
         <translation>vier Ecken als Anteile von Breite und Höhe</translation>
     </message>
@@ -1079,8 +1087,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Weglassen</translation>
     </message>
     <message>
-        <source>{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at most. Make the work smaller.</source>
-        <translation>{width:.0f} × {height:.0f} mm passen nicht auf einen 12-Zoll-Träger, der höchstens {carrier:.0f} × {long:.0f} mm schneidet. Mach die Arbeit kleiner.</translation>
+        <source>{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one, or the short one at {share:.0%} of its size.</source>
+        <translation>{width:.0f} × {height:.0f} mm ist mehr als ein Träger von 12 Zoll (schneidet {carrier:.0f} mm); es passt auf einen von 12 × 24 Zoll, oder mit {share:.0%} seiner Größe auf den kurzen.</translation>
+    </message>
+    <message>
+        <source>{width:.0f} × {height:.0f} mm does not fit a 12 in carrier, which cuts {carrier:.0f} × {long:.0f} mm at most. At {share:.0%} of its size it does.</source>
+        <translation>{width:.0f} × {height:.0f} mm passt auf keinen Träger von 12 Zoll, der höchstens {carrier:.0f} × {long:.0f} mm schneidet. Mit {share:.0%} seiner Größe passt es.</translation>
+    </message>
+    <message>
+        <source>something laid on reaches beyond the page</source>
+        <translation>etwas Aufgelegtes reicht über die Seite hinaus</translation>
+    </message>
+    <message>
+        <source>{name} reaches beyond the page and is cut off there.</source>
+        <translation>{name} reicht über die Seite hinaus und wird dort abgeschnitten.</translation>
+    </message>
+    <message>
+        <source>Make room for it</source>
+        <translation>Platz dafür schaffen</translation>
     </message>
     <message>
         <source>a layer has the colour of what it is laid on</source>
@@ -1145,10 +1169,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>a layer does not fit the carrier</source>
         <translation>eine Ebene passt nicht auf den Träger</translation>
-    </message>
-    <message>
-        <source>{width:.0f} × {height:.0f} mm is over a 12 in carrier (cuts {carrier:.0f} mm); it fits a 12 × 24 in one.</source>
-        <translation>{width:.0f} × {height:.0f} mm sind mehr als ein 12-Zoll-Träger (schneidet {carrier:.0f} mm); es passt auf einen von 12 × 24 Zoll.</translation>
     </message>
     <message>
         <source>Make it fit</source>
@@ -1757,6 +1777,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>this folder does not exist.</source>
         <translation>diesen Ordner gibt es nicht.</translation>
+    </message>
+    <message>
+        <source>this folder could not be made.</source>
+        <translation>dieser Ordner konnte nicht angelegt werden.</translation>
     </message>
     <message>
         <source>not written: nothing is left to cut. Put a layer back in, keep the ground or choose more colours.</source>
@@ -2747,6 +2771,49 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Boundaries</name>
+    <message>
+        <source>Looking for what is nearly regular</source>
+        <translation>Suche nach beinahe Regelmäßigem</translation>
+    </message>
+    <message>
+        <source>Both neighbours of a boundary follow it.</source>
+        <translation>Beide Nachbarn eines Randes folgen ihm.</translation>
+    </message>
+    <message>
+        <source>Waiting for the result</source>
+        <translation>Warten auf das Ergebnis</translation>
+    </message>
+    <message>
+        <source>No boundary runs along there. Brush nearer to it.</source>
+        <translation>Dort läuft kein Rand. Fahre näher daran entlang.</translation>
+    </message>
+    <message>
+        <source>A whole ring, {0} round, at most {1} from the picture.</source>
+        <translation>Ein ganzer Ring, {0} rundum, höchstens {1} vom Bild entfernt.</translation>
+    </message>
+    <message>
+        <source>A stretch of {0}, at most {1} from the picture. Drag it to pull it.</source>
+        <translation>Ein Stück von {0}, höchstens {1} vom Bild entfernt. Ziehe daran, um es zu ziehen.</translation>
+    </message>
+    <message>
+        <source>That cannot be done here: {0}.</source>
+        <translation>Das geht hier nicht: {0}.</translation>
+    </message>
+    <message>
+        <source>Changed; now at most {0} from where it was and {1} from the picture.</source>
+        <translation>Geändert; jetzt höchstens {0} von vorher und {1} vom Bild entfernt.</translation>
+    </message>
+    <message>
+        <source>changed boundary</source>
+        <translation>Rand geändert</translation>
+    </message>
+    <message>
+        <source>made regular</source>
+        <translation>regelmäßig gemacht</translation>
+    </message>
+</context>
+<context>
     <name>BoxTool</name>
     <message>
         <source>Drag a box round the regions. Esc leaves it.</source>
@@ -2758,6 +2825,29 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Click a gap to close it. Esc ends.</source>
         <translation>Klicke eine Lücke an, um sie zu schließen. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Bridging</name>
+    <message>
+        <source>Following strokes</source>
+        <translation>Striche werden verfolgt</translation>
+    </message>
+    <message>
+        <source>bridge</source>
+        <translation>Steg</translation>
+    </message>
+    <message>
+        <source>Looking for loose pieces</source>
+        <translation>Suche nach losen Teilen</translation>
+    </message>
+    <message>
+        <source>stencil bridges</source>
+        <translation>Schablonenstege</translation>
+    </message>
+    <message>
+        <source>moved bridge</source>
+        <translation>Steg verschoben</translation>
     </message>
 </context>
 <context>
@@ -2784,6 +2874,181 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>…</source>
         <translation>…</translation>
+    </message>
+</context>
+<context>
+    <name>ChosenBox</name>
+    <message>
+        <source>Way of layering of the chosen layer</source>
+        <translation>Art der Schichtung der gewählten Ebene</translation>
+    </message>
+    <message>
+        <source>Layered like the rest</source>
+        <translation>Geschichtet wie der Rest</translation>
+    </message>
+    <message>
+        <source>{0}, whatever the rest is</source>
+        <translation>{0}, was der Rest auch ist</translation>
+    </message>
+    <message>
+        <source>way of one layer</source>
+        <translation>Art einer Ebene</translation>
+    </message>
+    <message>
+        <source>Group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>Name of the layer</source>
+        <translation>Name der Ebene</translation>
+    </message>
+    <message>
+        <source>Cut colour…</source>
+        <translation>Schnittfarbe …</translation>
+    </message>
+    <message>
+        <source>The colour of the sheet this layer is cut from</source>
+        <translation>Die Farbe des Bogens, aus dem diese Ebene geschnitten wird</translation>
+    </message>
+    <message>
+        <source>Leave out</source>
+        <translation>Auslassen</translation>
+    </message>
+    <message>
+        <source>No sheet for it: what it is laid on shows there</source>
+        <translation>Kein Bogen dafür: dort zeigt sich, worauf alles liegt</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>Make base</source>
+        <translation>Zur Basis</translation>
+    </message>
+    <message>
+        <source>Move it under all others</source>
+        <translation>Unter alle anderen legen</translation>
+    </message>
+    <message>
+        <source>Merge down</source>
+        <translation>Nach unten vereinen</translation>
+    </message>
+    <message>
+        <source>One layer with the one below it</source>
+        <translation>Eine Ebene mit der darunter</translation>
+    </message>
+    <message>
+        <source>Part again</source>
+        <translation>Wieder trennen</translation>
+    </message>
+    <message>
+        <source>Take apart what was merged</source>
+        <translation>Trennen, was vereint wurde</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Its regions, name and colour stay as they are; so do those of its group</source>
+        <translation>Ihre Flächen, Name und Farbe bleiben, wie sie sind; die ihrer Gruppe auch</translation>
+    </message>
+    <message>
+        <source>locked layer</source>
+        <translation>Ebene gesperrt</translation>
+    </message>
+    <message>
+        <source>Hide</source>
+        <translation>Verbergen</translation>
+    </message>
+    <message>
+        <source>It is not painted on the bench, but cut all the same; nor are those of its group</source>
+        <translation>Sie wird auf der Werkbank nicht gemalt, aber trotzdem geschnitten; die ihrer Gruppe ebenso</translation>
+    </message>
+    <message>
+        <source>hidden layer</source>
+        <translation>Ebene verborgen</translation>
+    </message>
+    <message>
+        <source>Group of the layer</source>
+        <translation>Gruppe der Ebene</translation>
+    </message>
+    <message>
+        <source>no group</source>
+        <translation>keine Gruppe</translation>
+    </message>
+    <message>
+        <source>By sheet</source>
+        <translation>Nach Bogen</translation>
+    </message>
+    <message>
+        <source>All layers that are cut from one colour and material become a group</source>
+        <translation>Alle Ebenen aus einer Farbe und einem Material werden eine Gruppe</translation>
+    </message>
+    <message>
+        <source>Material of the chosen layer</source>
+        <translation>Material der gewählten Ebene</translation>
+    </message>
+    <message>
+        <source>All layers of it</source>
+        <translation>Alle Ebenen daraus</translation>
+    </message>
+    <message>
+        <source>Every layer is cut from this material</source>
+        <translation>Jede Ebene wird aus diesem Material geschnitten</translation>
+    </message>
+    <message>
+        <source>Materials…</source>
+        <translation>Materialien …</translation>
+    </message>
+    <message>
+        <source>The table of materials, to be changed</source>
+        <translation>Die Tabelle der Materialien, zum Ändern</translation>
+    </message>
+    <message>
+        <source>No material said</source>
+        <translation>Kein Material genannt</translation>
+    </message>
+    <message>
+        <source>{0}, {1:g} mm</source>
+        <translation>{0}, {1:g} mm</translation>
+    </message>
+    <message>
+        <source>click a layer</source>
+        <translation>klicke eine Ebene an</translation>
+    </message>
+    <message>
+        <source>group of a layer</source>
+        <translation>Gruppe einer Ebene</translation>
+    </message>
+    <message>
+        <source>layers grouped by sheet</source>
+        <translation>Ebenen nach Bogen gruppiert</translation>
+    </message>
+    <message>
+        <source>material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>layer name</source>
+        <translation>Name der Ebene</translation>
+    </message>
+    <message>
+        <source>Cut colour of {0}</source>
+        <translation>Schnittfarbe von {0}</translation>
+    </message>
+    <message>
+        <source>cut colour</source>
+        <translation>Schnittfarbe</translation>
+    </message>
+    <message>
+        <source>merged layers</source>
+        <translation>Ebenen vereint</translation>
+    </message>
+    <message>
+        <source>parted layers</source>
+        <translation>Ebenen getrennt</translation>
     </message>
 </context>
 <context>
@@ -2880,16 +3145,52 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Zeige auf eine Fläche.</translation>
     </message>
     <message>
+        <source>Thickening</source>
+        <translation>Verdicken</translation>
+    </message>
+    <message>
         <source>Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down.</source>
         <translation>Ziehe zum Malen, oder klicke von Punkt zu Punkt; Enter beendet eine Linie, Rücktaste nimmt einen Punkt zurück. Esc legt den Pinsel weg.</translation>
     </message>
     <message>
-        <source>ground</source>
-        <translation>Grund</translation>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>painted line</source>
+        <translation>gemalte Linie</translation>
+    </message>
+    <message>
+        <source>thickened</source>
+        <translation>verdickt</translation>
+    </message>
+    <message>
+        <source>1 stretch stays under the smallest width: another line there makes nothing wider. It is in the list of narrow places.</source>
+        <translation>1 Stelle bleibt unter der kleinsten Breite: Noch eine Linie macht dort nichts breiter. Sie steht in der Liste der schmalen Stellen.</translation>
+    </message>
+    <message>
+        <source>{0} stretches stay under the smallest width: more lines there make nothing wider. They are in the list of narrow places.</source>
+        <translation>{0} Stellen bleiben unter der kleinsten Breite: Weitere Linien machen dort nichts breiter. Sie stehen in der Liste der schmalen Stellen.</translation>
+    </message>
+    <message>
+        <source>outside</source>
+        <translation>außen</translation>
+    </message>
+    <message>
+        <source>{0}, not cut: {1}</source>
+        <translation>{0}, nicht geschnitten: {1}</translation>
     </message>
     <message>
         <source>its layer is locked in Layers</source>
         <translation>ihre Ebene ist unter Ebenen gesperrt</translation>
+    </message>
+    <message>
+        <source>left alone; tick “The outside too” to change it</source>
+        <translation>bleibt unberührt; „Auch das Äußere“ ankreuzen, um es zu ändern</translation>
+    </message>
+    <message>
+        <source>the frame is not painted; tick “The frame too” to paint it</source>
+        <translation>der Rahmen wird nicht bemalt; „Auch den Rahmen“ ankreuzen, um ihn zu bemalen</translation>
     </message>
     <message>
         <source>it has that colour</source>
@@ -2930,6 +3231,34 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>{0} · {1} · {2}</source>
         <translation>{0} · {1} · {2}</translation>
+    </message>
+    <message>
+        <source>background, in Source</source>
+        <translation>Hintergrund, in Quelle</translation>
+    </message>
+    <message>
+        <source>ground, in Trace</source>
+        <translation>Grund, in Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>everything is off</source>
+        <translation>alles ist aus</translation>
+    </message>
+    <message>
+        <source>dropped</source>
+        <translation>weggelassen</translation>
+    </message>
+    <message>
+        <source>opened</source>
+        <translation>geöffnet</translation>
+    </message>
+    <message>
+        <source>its layer is left out, in Layers</source>
+        <translation>seine Ebene ist weggelassen, in Ebenen</translation>
+    </message>
+    <message>
+        <source>painted cells</source>
+        <translation>bemalte Zellen</translation>
     </message>
     <message>
         <source>region brought back</source>
@@ -3504,228 +3833,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
 <context>
     <name>Drawing</name>
     <message>
-        <source>Click a place to split the shape there. Esc ends.</source>
-        <translation>Klicke eine Stelle, um die Form dort zu teilen. Esc beendet.</translation>
-    </message>
-    <message>
-        <source>Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down.</source>
-        <translation>Ziehe durch die Form, oder klicke von Punkt zu Punkt; Enter beendet die Linie. Esc legt sie weg.</translation>
-    </message>
-    <message>
-        <source>turned over shape</source>
-        <translation>Form umgedreht</translation>
-    </message>
-    <message>
-        <source>Looking for what is nearly regular</source>
-        <translation>Suche nach beinahe Regelmäßigem</translation>
-    </message>
-    <message>
-        <source>Looking for the line</source>
-        <translation>Suche nach der Linie</translation>
-    </message>
-    <message>
-        <source>Click one end of the line, then the other. Esc puts it down.</source>
-        <translation>Klicke ein Ende der Linie, dann das andere. Esc legt es weg.</translation>
-    </message>
-    <message>
         <source>Looking for fonts</source>
         <translation>Suche nach Schriften</translation>
-    </message>
-    <message>
-        <source>Both neighbours of a boundary follow it.</source>
-        <translation>Beide Nachbarn eines Randes folgen ihm.</translation>
-    </message>
-    <message>
-        <source>Following strokes</source>
-        <translation>Striche werden verfolgt</translation>
-    </message>
-    <message>
-        <source>bridge</source>
-        <translation>Steg</translation>
-    </message>
-    <message>
-        <source>Looking for likely places</source>
-        <translation>Suche nach naheliegenden Stellen</translation>
-    </message>
-    <message>
-        <source>Draw round what is to go; what lies around it goes on there. Esc leaves it.</source>
-        <translation>Zeichne um das, was weg soll; was darum liegt, geht dort weiter. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>No region is chosen. Choose some under “Several regions”, or lay it on everywhere.</source>
-        <translation>Keine Fläche ist gewählt. Wähle welche unter „Mehrere Flächen“ oder lege es überall auf.</translation>
-    </message>
-    <message>
-        <source>Nothing of it lies on the chosen regions.</source>
-        <translation>Nichts davon liegt auf den gewählten Flächen.</translation>
-    </message>
-    <message>
-        <source>All of it lies on the chosen regions.</source>
-        <translation>Alles davon liegt auf den gewählten Flächen.</translation>
-    </message>
-    <message>
-        <source>laid on {0}</source>
-        <translation>{0} aufgelegt</translation>
-    </message>
-    <message>
-        <source>circle</source>
-        <translation>Kreis</translation>
-    </message>
-    <message>
-        <source>rectangle</source>
-        <translation>Rechteck</translation>
-    </message>
-    <message>
-        <source>star</source>
-        <translation>Stern</translation>
-    </message>
-    <message>
-        <source>polygon</source>
-        <translation>Vieleck</translation>
-    </message>
-    <message>
-        <source>path</source>
-        <translation>Pfad</translation>
-    </message>
-    <message>
-        <source>Click the region whose outline becomes a shape. Esc leaves it.</source>
-        <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>outline</source>
-        <translation>Umriss</translation>
-    </message>
-    <message>
-        <source>shape of a region</source>
-        <translation>Form einer Fläche</translation>
-    </message>
-    <message>
-        <source>Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down.</source>
-        <translation>Zeichne die Linie, auf der die Wörter stehen, von links nach rechts; Enter beendet sie. Esc legt sie weg.</translation>
-    </message>
-    <message>
-        <source>Click where the middle of the words is to be. Esc leaves it.</source>
-        <translation>Klicke dorthin, wo die Mitte der Wörter sein soll. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>The font {0} does not have {1}; left out.</source>
-        <translation>Die Schrift {0} hat {1} nicht; weggelassen.</translation>
-    </message>
-    <message>
-        <source>“{0}”</source>
-        <translation>„{0}“</translation>
-    </message>
-    <message>
-        <source>laid on words</source>
-        <translation>Wörter aufgelegt</translation>
-    </message>
-    <message>
-        <source>Colour of what is laid on</source>
-        <translation>Farbe dessen, was aufgelegt wird</translation>
-    </message>
-    <message>
-        <source>moved shape</source>
-        <translation>Form verschoben</translation>
-    </message>
-    <message>
-        <source>Click the place around which the shape is repeated. Esc leaves it.</source>
-        <translation>Klicke die Stelle, um die herum die Form wiederholt wird. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>repeated shape</source>
-        <translation>Form wiederholt</translation>
-    </message>
-    <message>
-        <source>Nothing would be left of these shapes.</source>
-        <translation>Von diesen Formen bliebe nichts übrig.</translation>
-    </message>
-    <message>
-        <source>combined shapes</source>
-        <translation>Formen vereint</translation>
-    </message>
-    <message>
-        <source>aligned shapes</source>
-        <translation>Formen ausgerichtet</translation>
-    </message>
-    <message>
-        <source>No boundary runs along there. Brush nearer to it.</source>
-        <translation>Dort läuft kein Rand. Fahre näher daran entlang.</translation>
-    </message>
-    <message>
-        <source>A whole ring, {0} round, at most {1} from the picture.</source>
-        <translation>Ein ganzer Ring, {0} rundum, höchstens {1} vom Bild entfernt.</translation>
-    </message>
-    <message>
-        <source>A stretch of {0}, at most {1} from the picture. Drag it to pull it.</source>
-        <translation>Ein Stück von {0}, höchstens {1} vom Bild entfernt. Ziehe daran, um es zu ziehen.</translation>
-    </message>
-    <message>
-        <source>That cannot be done here: {0}.</source>
-        <translation>Das geht hier nicht: {0}.</translation>
-    </message>
-    <message>
-        <source>Changed; now at most {0} from where it was and {1} from the picture.</source>
-        <translation>Geändert; jetzt höchstens {0} von vorher und {1} vom Bild entfernt.</translation>
-    </message>
-    <message>
-        <source>changed boundary</source>
-        <translation>Rand geändert</translation>
-    </message>
-    <message>
-        <source>made regular</source>
-        <translation>regelmäßig gemacht</translation>
-    </message>
-    <message>
-        <source>joined strokes</source>
-        <translation>Striche verbunden</translation>
-    </message>
-    <message>
-        <source>Both strokes need a free end to be joined.</source>
-        <translation>Beide Striche brauchen ein freies Ende, um verbunden zu werden.</translation>
-    </message>
-    <message>
-        <source>A stroke {0} wide, with a free end.</source>
-        <translation>Ein Strich, {0} breit, mit einem freien Ende.</translation>
-    </message>
-    <message>
-        <source>A stroke {0} wide.</source>
-        <translation>Ein Strich, {0} breit.</translation>
-    </message>
-    <message>
-        <source>Now click the stroke to join it to, near its free end.</source>
-        <translation>Klicke jetzt den Strich, mit dem er verbunden wird, nahe seinem freien Ende.</translation>
-    </message>
-    <message>
-        <source>opened stroke</source>
-        <translation>Strich geöffnet</translation>
-    </message>
-    <message>
-        <source>extended stroke</source>
-        <translation>Strich verlängert</translation>
-    </message>
-    <message>
-        <source>It would meet no other stroke.</source>
-        <translation>Er träfe keinen anderen Strich.</translation>
-    </message>
-    <message>
-        <source>stroke taken away</source>
-        <translation>Strich weggenommen</translation>
-    </message>
-    <message>
-        <source>stroke of another width</source>
-        <translation>Strich mit anderer Breite</translation>
-    </message>
-    <message>
-        <source>Looking for loose pieces</source>
-        <translation>Suche nach losen Teilen</translation>
-    </message>
-    <message>
-        <source>stencil bridges</source>
-        <translation>Schablonenstege</translation>
-    </message>
-    <message>
-        <source>moved bridge</source>
-        <translation>Steg verschoben</translation>
     </message>
 </context>
 <context>
@@ -3854,6 +3963,117 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Tracing</source>
         <translation>Nachzeichnen</translation>
+    </message>
+</context>
+<context>
+    <name>EveryLayerBox</name>
+    <message>
+        <source>A frame is cut so far around every sheet; 0 for none</source>
+        <translation>So weit um jeden Bogen wird ein Rahmen geschnitten; 0 für keinen</translation>
+    </message>
+    <message>
+        <source>weeding frame</source>
+        <translation>Entgitterrahmen</translation>
+    </message>
+    <message>
+        <source>Helper cuts through the waste so far apart; 0 for none</source>
+        <translation>Hilfsschnitte durch den Abfall so weit auseinander; 0 für keine</translation>
+    </message>
+    <message>
+        <source>helper cuts</source>
+        <translation>Hilfsschnitte</translation>
+    </message>
+    <message>
+        <source>Language that layers are named in</source>
+        <translation>Sprache, in der Ebenen benannt werden</translation>
+    </message>
+    <message>
+        <source>Layers named in {0}</source>
+        <translation>Ebenennamen auf {0}</translation>
+    </message>
+    <message>
+        <source>language of names</source>
+        <translation>Sprache der Namen</translation>
+    </message>
+    <message>
+        <source>Blade</source>
+        <translation>Klinge</translation>
+    </message>
+    <message>
+        <source>Laser</source>
+        <translation>Laser</translation>
+    </message>
+    <message>
+        <source>Router</source>
+        <translation>Fräse</translation>
+    </message>
+    <message>
+        <source>What cuts</source>
+        <translation>Was schneidet</translation>
+    </message>
+    <message>
+        <source>tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Inner depth of a frame, 0 for none</source>
+        <translation>Innere Tiefe eines Rahmens, 0 für keinen</translation>
+    </message>
+    <message>
+        <source>depth of the frame</source>
+        <translation>Tiefe des Rahmens</translation>
+    </message>
+    <message>
+        <source>Weeding frame</source>
+        <translation>Entgitterrahmen</translation>
+    </message>
+    <message>
+        <source>Helper cuts every</source>
+        <translation>Hilfsschnitte alle</translation>
+    </message>
+    <message>
+        <source>Cut by</source>
+        <translation>Geschnitten mit</translation>
+    </message>
+    <message>
+        <source>Frame depth</source>
+        <translation>Rahmentiefe</translation>
+    </message>
+    <message>
+        <source>What the work is laid on</source>
+        <translation>Worauf die Arbeit liegt</translation>
+    </message>
+    <message>
+        <source>Laid on: not said</source>
+        <translation>Liegt auf: nicht genannt</translation>
+    </message>
+    <message>
+        <source>White shirt, wall or card</source>
+        <translation>Weißes Hemd, Wand oder Karton</translation>
+    </message>
+    <message>
+        <source>Black shirt or card</source>
+        <translation>Schwarzes Hemd oder Karton</translation>
+    </message>
+    <message>
+        <source>Grey</source>
+        <translation>Grau</translation>
+    </message>
+    <message>
+        <source>Kraft card or wood</source>
+        <translation>Kraftkarton oder Holz</translation>
+    </message>
+    <message>
+        <source>Another colour…</source>
+        <translation>Eine andere Farbe …</translation>
+    </message>
+    <message>
+        <source>Colour of what the work is laid on</source>
+        <translation>Farbe dessen, worauf die Arbeit liegt</translation>
+    </message>
+    <message>
+        <source>what it is laid on</source>
+        <translation>worauf sie liegt</translation>
     </message>
 </context>
 <context>
@@ -4036,6 +4256,41 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Keys</source>
         <translation>Tasten</translation>
+    </message>
+</context>
+<context>
+    <name>Joining</name>
+    <message>
+        <source>Looking where regions join</source>
+        <translation>Suchen, wo Flächen zusammenhängen</translation>
+    </message>
+    <message>
+        <source>The outside runs into an outline through a gap {0} wide.</source>
+        <translation>Das Äußere läuft durch eine Lücke von {0} in eine Umrisslinie hinein.</translation>
+    </message>
+    <message>
+        <source>The outside runs into outlines through {1} gaps, the narrowest {0} wide.</source>
+        <translation>Das Äußere läuft durch {1} Lücken in Umrisslinien hinein, die schmalste ist {0} breit.</translation>
+    </message>
+    <message>
+        <source>This region is joined through a place only {0} wide; both sides are one.</source>
+        <translation>Diese Fläche hängt durch eine nur {0} breite Stelle zusammen; beide Seiten sind eine.</translation>
+    </message>
+    <message>
+        <source>This region is joined through {1} thin places, the thinnest {0} wide; all is one.</source>
+        <translation>Diese Fläche hängt durch {1} schmale Stellen zusammen, die schmalste ist {0} breit; alles ist eine.</translation>
+    </message>
+    <message>
+        <source>Close it</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Close them</source>
+        <translation>Alle schließen</translation>
+    </message>
+    <message>
+        <source>closed places</source>
+        <translation>geschlossene Stellen</translation>
     </message>
 </context>
 <context>
@@ -4329,248 +4584,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Öffnungen oder Teile obenauf</translation>
     </message>
     <message>
-        <source>Name of the layer</source>
-        <translation>Name der Ebene</translation>
-    </message>
-    <message>
-        <source>Cut colour…</source>
-        <translation>Schnittfarbe …</translation>
-    </message>
-    <message>
-        <source>The colour of the sheet this layer is cut from</source>
-        <translation>Die Farbe des Bogens, aus dem diese Ebene geschnitten wird</translation>
-    </message>
-    <message>
-        <source>Leave out</source>
-        <translation>Auslassen</translation>
-    </message>
-    <message>
-        <source>No sheet for it: what it is laid on shows there</source>
-        <translation>Kein Bogen dafür: dort zeigt sich, worauf alles liegt</translation>
-    </message>
-    <message>
-        <source>left out</source>
-        <translation>ausgelassen</translation>
-    </message>
-    <message>
-        <source>Make base</source>
-        <translation>Zur Basis</translation>
-    </message>
-    <message>
-        <source>Move it under all others</source>
-        <translation>Unter alle anderen legen</translation>
-    </message>
-    <message>
-        <source>Merge down</source>
-        <translation>Nach unten vereinen</translation>
-    </message>
-    <message>
-        <source>One layer with the one below it</source>
-        <translation>Eine Ebene mit der darunter</translation>
-    </message>
-    <message>
-        <source>Part again</source>
-        <translation>Wieder trennen</translation>
-    </message>
-    <message>
-        <source>Take apart what was merged</source>
-        <translation>Trennen, was vereint wurde</translation>
-    </message>
-    <message>
-        <source>Lock</source>
-        <translation>Sperren</translation>
-    </message>
-    <message>
-        <source>Its regions, name and colour stay as they are; so do those of its group</source>
-        <translation>Ihre Flächen, Name und Farbe bleiben, wie sie sind; die ihrer Gruppe auch</translation>
-    </message>
-    <message>
-        <source>locked layer</source>
-        <translation>Ebene gesperrt</translation>
-    </message>
-    <message>
-        <source>Hide</source>
-        <translation>Verbergen</translation>
-    </message>
-    <message>
-        <source>It is not painted on the bench, but cut all the same; nor are those of its group</source>
-        <translation>Sie wird auf der Werkbank nicht gemalt, aber trotzdem geschnitten; die ihrer Gruppe ebenso</translation>
-    </message>
-    <message>
-        <source>hidden layer</source>
-        <translation>Ebene verborgen</translation>
-    </message>
-    <message>
-        <source>Group of the layer</source>
-        <translation>Gruppe der Ebene</translation>
-    </message>
-    <message>
-        <source>no group</source>
-        <translation>keine Gruppe</translation>
-    </message>
-    <message>
-        <source>By sheet</source>
-        <translation>Nach Bogen</translation>
-    </message>
-    <message>
-        <source>All layers that are cut from one colour and material become a group</source>
-        <translation>Alle Ebenen aus einer Farbe und einem Material werden eine Gruppe</translation>
-    </message>
-    <message>
-        <source>layers grouped by sheet</source>
-        <translation>Ebenen nach Bogen gruppiert</translation>
-    </message>
-    <message>
-        <source>Way of layering of the chosen layer</source>
-        <translation>Art der Schichtung der gewählten Ebene</translation>
-    </message>
-    <message>
-        <source>Layered like the rest</source>
-        <translation>Geschichtet wie der Rest</translation>
-    </message>
-    <message>
-        <source>{0}, whatever the rest is</source>
-        <translation>{0}, was der Rest auch ist</translation>
-    </message>
-    <message>
-        <source>way of one layer</source>
-        <translation>Art einer Ebene</translation>
-    </message>
-    <message>
-        <source>Material of the chosen layer</source>
-        <translation>Material der gewählten Ebene</translation>
-    </message>
-    <message>
-        <source>All layers of it</source>
-        <translation>Alle Ebenen daraus</translation>
-    </message>
-    <message>
-        <source>Every layer is cut from this material</source>
-        <translation>Jede Ebene wird aus diesem Material geschnitten</translation>
-    </message>
-    <message>
-        <source>Materials…</source>
-        <translation>Materialien …</translation>
-    </message>
-    <message>
-        <source>The table of materials, to be changed</source>
-        <translation>Die Tabelle der Materialien, zum Ändern</translation>
-    </message>
-    <message>
-        <source>Blade</source>
-        <translation>Klinge</translation>
-    </message>
-    <message>
-        <source>Laser</source>
-        <translation>Laser</translation>
-    </message>
-    <message>
-        <source>Router</source>
-        <translation>Fräse</translation>
-    </message>
-    <message>
-        <source>What cuts</source>
-        <translation>Was schneidet</translation>
-    </message>
-    <message>
-        <source>tool</source>
-        <translation>Werkzeug</translation>
-    </message>
-    <message>
-        <source>Inner depth of a frame, 0 for none</source>
-        <translation>Innere Tiefe eines Rahmens, 0 für keinen</translation>
-    </message>
-    <message>
-        <source>depth of the frame</source>
-        <translation>Tiefe des Rahmens</translation>
-    </message>
-    <message>
-        <source>Group</source>
-        <translation>Gruppe</translation>
-    </message>
-    <message>
         <source>All layers</source>
         <translation>Alle Ebenen</translation>
-    </message>
-    <message>
-        <source>What the work is laid on</source>
-        <translation>Worauf die Arbeit liegt</translation>
-    </message>
-    <message>
-        <source>Laid on: not said</source>
-        <translation>Liegt auf: nicht genannt</translation>
-    </message>
-    <message>
-        <source>White shirt, wall or card</source>
-        <translation>Weißes Hemd, Wand oder Karton</translation>
-    </message>
-    <message>
-        <source>Black shirt or card</source>
-        <translation>Schwarzes Hemd oder Karton</translation>
-    </message>
-    <message>
-        <source>Grey</source>
-        <translation>Grau</translation>
-    </message>
-    <message>
-        <source>Kraft card or wood</source>
-        <translation>Kraftkarton oder Holz</translation>
-    </message>
-    <message>
-        <source>Another colour…</source>
-        <translation>Eine andere Farbe …</translation>
-    </message>
-    <message>
-        <source>A frame is cut so far around every sheet; 0 for none</source>
-        <translation>So weit um jeden Bogen wird ein Rahmen geschnitten; 0 für keinen</translation>
-    </message>
-    <message>
-        <source>weeding frame</source>
-        <translation>Entgitterrahmen</translation>
-    </message>
-    <message>
-        <source>Helper cuts through the waste so far apart; 0 for none</source>
-        <translation>Hilfsschnitte durch den Abfall so weit auseinander; 0 für keine</translation>
-    </message>
-    <message>
-        <source>helper cuts</source>
-        <translation>Hilfsschnitte</translation>
-    </message>
-    <message>
-        <source>Language that layers are named in</source>
-        <translation>Sprache, in der Ebenen benannt werden</translation>
-    </message>
-    <message>
-        <source>Layers named in {0}</source>
-        <translation>Ebenennamen auf {0}</translation>
-    </message>
-    <message>
-        <source>language of names</source>
-        <translation>Sprache der Namen</translation>
-    </message>
-    <message>
-        <source>Weeding frame</source>
-        <translation>Entgitterrahmen</translation>
-    </message>
-    <message>
-        <source>Helper cuts every</source>
-        <translation>Hilfsschnitte alle</translation>
-    </message>
-    <message>
-        <source>Cut by</source>
-        <translation>Geschnitten mit</translation>
-    </message>
-    <message>
-        <source>Frame depth</source>
-        <translation>Rahmentiefe</translation>
-    </message>
-    <message>
-        <source>No material said</source>
-        <translation>Kein Material genannt</translation>
-    </message>
-    <message>
-        <source>{0}, {1:g} mm</source>
-        <translation>{0}, {1:g} mm</translation>
     </message>
     <message>
         <source>Forgiving to lay, thick, uses the most material.</source>
@@ -4661,14 +4676,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Eine gute Reihenfolge, höchstens {0:.0f} % über der besten: bei so vielen Farben lassen sich nicht alle ansehen.</translation>
     </message>
     <message>
-        <source>click a layer</source>
-        <translation>klicke eine Ebene an</translation>
-    </message>
-    <message>
-        <source>group of a layer</source>
-        <translation>Gruppe einer Ebene</translation>
-    </message>
-    <message>
         <source>order</source>
         <translation>Reihenfolge</translation>
     </message>
@@ -4677,36 +4684,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Dicke der Bogen</translation>
     </message>
     <message>
-        <source>Colour of what the work is laid on</source>
-        <translation>Farbe dessen, worauf die Arbeit liegt</translation>
-    </message>
-    <message>
-        <source>what it is laid on</source>
-        <translation>worauf sie liegt</translation>
-    </message>
-    <message>
-        <source>material</source>
-        <translation>Material</translation>
-    </message>
-    <message>
         <source>layer name</source>
         <translation>Name der Ebene</translation>
-    </message>
-    <message>
-        <source>Cut colour of {0}</source>
-        <translation>Schnittfarbe von {0}</translation>
-    </message>
-    <message>
-        <source>cut colour</source>
-        <translation>Schnittfarbe</translation>
-    </message>
-    <message>
-        <source>merged layers</source>
-        <translation>Ebenen vereint</translation>
-    </message>
-    <message>
-        <source>parted layers</source>
-        <translation>Ebenen getrennt</translation>
     </message>
 </context>
 <context>
@@ -4785,6 +4764,173 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>LayingOn</name>
+    <message>
+        <source>turned over shape</source>
+        <translation>Form umgedreht</translation>
+    </message>
+    <message>
+        <source>No region is chosen. Choose some under “Several regions”, or lay it on everywhere.</source>
+        <translation>Keine Fläche ist gewählt. Wähle welche unter „Mehrere Flächen“ oder lege es überall auf.</translation>
+    </message>
+    <message>
+        <source>Nothing of it lies on the chosen regions.</source>
+        <translation>Nichts davon liegt auf den gewählten Flächen.</translation>
+    </message>
+    <message>
+        <source>All of it lies on the chosen regions.</source>
+        <translation>Alles davon liegt auf den gewählten Flächen.</translation>
+    </message>
+    <message>
+        <source>laid on {0}</source>
+        <translation>{0} aufgelegt</translation>
+    </message>
+    <message>
+        <source>circle</source>
+        <translation>Kreis</translation>
+    </message>
+    <message>
+        <source>rectangle</source>
+        <translation>Rechteck</translation>
+    </message>
+    <message>
+        <source>star</source>
+        <translation>Stern</translation>
+    </message>
+    <message>
+        <source>polygon</source>
+        <translation>Vieleck</translation>
+    </message>
+    <message>
+        <source>path</source>
+        <translation>Pfad</translation>
+    </message>
+    <message>
+        <source>Draw round the area, or click its corners; Enter closes it. Esc leaves it.</source>
+        <translation>Umfahren Sie die Fläche, oder klicken Sie ihre Ecken; Eingabe schließt sie. Esc lässt es.</translation>
+    </message>
+    <message>
+        <source>area</source>
+        <translation>Fläche</translation>
+    </message>
+    <message>
+        <source>Click the region whose outline becomes a shape. Esc leaves it.</source>
+        <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>bow</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>Click one end, the other end, then a place the bow passes through. Esc puts it down.</source>
+        <translation>Klicken Sie das eine Ende, das andere, dann eine Stelle, durch die der Bogen geht. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>Drag a line, or click from point to point; Enter ends it. Esc puts it down.</source>
+        <translation>Ziehen Sie eine Linie, oder klicken Sie von Punkt zu Punkt; Eingabe beendet sie. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down.</source>
+        <translation>Zeichnen Sie die Linie von der Form aus; sie wird entlang wiederholt. Eingabe beendet sie. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>repeated shape</source>
+        <translation>Form wiederholt</translation>
+    </message>
+    <message>
+        <source>order of shapes</source>
+        <translation>Reihenfolge der Formen</translation>
+    </message>
+    <message>
+        <source>copied shape</source>
+        <translation>kopierte Form</translation>
+    </message>
+    <message>
+        <source>Nothing would be left of it.</source>
+        <translation>Davon bliebe nichts übrig.</translation>
+    </message>
+    <message>
+        <source>thicker shape</source>
+        <translation>dickere Form</translation>
+    </message>
+    <message>
+        <source>thinner shape</source>
+        <translation>dünnere Form</translation>
+    </message>
+    <message>
+        <source>Nothing is left at that distance.</source>
+        <translation>In diesem Abstand bleibt nichts übrig.</translation>
+    </message>
+    <message>
+        <source>groove</source>
+        <translation>Rille</translation>
+    </message>
+    <message>
+        <source>scaled and turned shapes</source>
+        <translation>vergrößerte und gedrehte Formen</translation>
+    </message>
+    <message>
+        <source>outline</source>
+        <translation>Umriss</translation>
+    </message>
+    <message>
+        <source>shape of a region</source>
+        <translation>Form einer Fläche</translation>
+    </message>
+    <message>
+        <source>Draw the line the words stand on, from left to right; Enter ends it. Esc puts it down.</source>
+        <translation>Zeichne die Linie, auf der die Wörter stehen, von links nach rechts; Enter beendet sie. Esc legt sie weg.</translation>
+    </message>
+    <message>
+        <source>Click where the middle of the words is to be. Esc leaves it.</source>
+        <translation>Klicke dorthin, wo die Mitte der Wörter sein soll. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>The font {0} does not have {1}; left out.</source>
+        <translation>Die Schrift {0} hat {1} nicht; weggelassen.</translation>
+    </message>
+    <message>
+        <source>“{0}”</source>
+        <translation>„{0}“</translation>
+    </message>
+    <message>
+        <source>laid on words</source>
+        <translation>Wörter aufgelegt</translation>
+    </message>
+    <message>
+        <source>Colour of what is laid on</source>
+        <translation>Farbe dessen, was aufgelegt wird</translation>
+    </message>
+    <message>
+        <source>Waiting for the result</source>
+        <translation>Warten auf das Ergebnis</translation>
+    </message>
+    <message>
+        <source>moved shape</source>
+        <translation>Form verschoben</translation>
+    </message>
+    <message>
+        <source>Click the place around which the shape is repeated. Esc leaves it.</source>
+        <translation>Klicke die Stelle, um die herum die Form wiederholt wird. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>Nothing would be left of these shapes.</source>
+        <translation>Von diesen Formen bliebe nichts übrig.</translation>
+    </message>
+    <message>
+        <source>combined shapes</source>
+        <translation>Formen vereint</translation>
+    </message>
+    <message>
+        <source>aligned shapes</source>
+        <translation>Formen ausgerichtet</translation>
+    </message>
+</context>
+<context>
     <name>LengthEdit</name>
     <message>
         <source>Between {0} and {1}.</source>
@@ -4847,6 +4993,42 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Click or sweep over regions on the bench: they go to the sheet chosen below</source>
         <translation>Klicke Flächen auf der Werkbank oder fahre darüber: sie kommen auf den unten gewählten Bogen</translation>
+    </message>
+    <message>
+        <source>What a click paints</source>
+        <translation>Was ein Klick bemalt</translation>
+    </message>
+    <message>
+        <source>A click paints one cell</source>
+        <translation>Ein Klick bemalt eine Zelle</translation>
+    </message>
+    <message>
+        <source>… its whole motif</source>
+        <translation>… ihr ganzes Motiv</translation>
+    </message>
+    <message>
+        <source>… all around its centre</source>
+        <translation>… alle um ihre Mitte</translation>
+    </message>
+    <message>
+        <source>… around its centre, two sheets by turns</source>
+        <translation>… um ihre Mitte, zwei Bogen im Wechsel</translation>
+    </message>
+    <message>
+        <source>… around its centre, three sheets by turns</source>
+        <translation>… um ihre Mitte, drei Bogen im Wechsel</translation>
+    </message>
+    <message>
+        <source>Cells alike around one centre, as petals are; by turns the sheets follow the chosen one, upwards and round again</source>
+        <translation>Zellen, die um eine Mitte gleich sind, wie Blütenblätter; im Wechsel folgen die Bogen dem gewählten, nach oben und wieder von vorn</translation>
+    </message>
+    <message>
+        <source>The frame too</source>
+        <translation>Auch den Rahmen</translation>
+    </message>
+    <message>
+        <source>The ink stays the frame on top while this is off, wherever a sweep goes</source>
+        <translation>Die Tinte bleibt der Rahmen obenauf, solange dies aus ist, wohin auch gestrichen wird</translation>
     </message>
     <message>
         <source>The ink becomes a frame on top; what it encloses goes to sheets below. What is covered is not cut.</source>
@@ -5065,6 +5247,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>{0} gaps in outlines, {1} to {2} wide.</source>
         <translation>{0} Lücken in Umrissen, {1} bis {2} breit.</translation>
+    </message>
+    <message>
+        <source>Through one of them the outside runs in.</source>
+        <translation>Durch eine davon läuft das Äußere hinein.</translation>
+    </message>
+    <message>
+        <source>Through it the outside runs in.</source>
+        <translation>Durch sie läuft das Äußere hinein.</translation>
+    </message>
+    <message>
+        <source>Through {0} of them the outside runs in.</source>
+        <translation>Durch {0} davon läuft das Äußere hinein.</translation>
     </message>
     <message>
         <source>Looking for gaps in outlines…</source>
@@ -5327,8 +5521,8 @@ seinesgleichen</translation>
         <translation>Spiegeln zurückgenommen</translation>
     </message>
     <message>
-        <source>One half stays, the other becomes its mirror image, exact to the last curve.</source>
-        <translation>Eine Hälfte bleibt, die andere wird ihr Spiegelbild, genau bis zur letzten Kurve.</translation>
+        <source>One half stays, the other becomes its mirror image, exact to the last curve. What was decided about regions, split lines and ink goes with it.</source>
+        <translation>Eine Hälfte bleibt, die andere wird ihr Spiegelbild, genau bis zur letzten Kurve. Was über Flächen, Trennlinien und Tinte entschieden wurde, geht mit.</translation>
     </message>
     <message>
         <source>The left half and the right one are alike.</source>
@@ -5409,8 +5603,8 @@ seinesgleichen</translation>
         <translation>Alle verdicken</translation>
     </message>
     <message>
-        <source>Every place under the smallest width</source>
-        <translation>Jede Stelle unter der kleinsten Breite</translation>
+        <source>Every place under the smallest width, round after round until none is left</source>
+        <translation>Jede Stelle unter der kleinsten Breite, Runde um Runde, bis keine übrig ist</translation>
     </message>
     <message>
         <source>Smallest width</source>
@@ -5864,6 +6058,22 @@ seinesgleichen</translation>
         <translation>vergrößern</translation>
     </message>
     <message>
+        <source>Room beyond the picture on the left</source>
+        <translation>Platz links neben dem Bild</translation>
+    </message>
+    <message>
+        <source>Room beyond the picture at the top</source>
+        <translation>Platz oberhalb des Bildes</translation>
+    </message>
+    <message>
+        <source>Room beyond the picture on the right</source>
+        <translation>Platz rechts neben dem Bild</translation>
+    </message>
+    <message>
+        <source>Room beyond the picture at the bottom</source>
+        <translation>Platz unterhalb des Bildes</translation>
+    </message>
+    <message>
         <source>As it came</source>
         <translation>Wie es kam</translation>
     </message>
@@ -5874,6 +6084,10 @@ seinesgleichen</translation>
     <message>
         <source>preparing</source>
         <translation>Vorbereitung</translation>
+    </message>
+    <message>
+        <source>Room beyond the picture: left, top, right, bottom</source>
+        <translation>Platz um das Bild: links, oben, rechts, unten</translation>
     </message>
     <message>
         <source>{0:.1f}°</source>
@@ -6086,6 +6300,14 @@ seinesgleichen</translation>
         <translation>Alle derselben Farbe</translation>
     </message>
     <message>
+        <source>In this design</source>
+        <translation>In diesem Entwurf</translation>
+    </message>
+    <message>
+        <source>All of the same colour in what hangs together here</source>
+        <translation>Alle derselben Farbe in dem, was hier zusammenhängt</translation>
+    </message>
+    <message>
         <source>Like in shape</source>
         <translation>Gleiche Form</translation>
     </message>
@@ -6124,6 +6346,14 @@ seinesgleichen</translation>
     <message>
         <source>everything off</source>
         <translation>alles aus</translation>
+    </message>
+    <message>
+        <source>The outside too</source>
+        <translation>Auch das Äußere</translation>
+    </message>
+    <message>
+        <source>What lies around the drawing, up to the edge of the page, is left alone while this is off</source>
+        <translation>Was um die Zeichnung liegt, bis zum Rand der Seite, bleibt unberührt, solange dies aus ist</translation>
     </message>
     <message>
         <source>Magnify what is small</source>
@@ -6176,6 +6406,10 @@ seinesgleichen</translation>
     <message>
         <source>It gets the colour chosen above, and that colour's sheet.</source>
         <translation>Sie bekommt die oben gewählte Farbe und deren Bogen.</translation>
+    </message>
+    <message>
+        <source> Drag to sweep over many.</source>
+        <translation> Ziehen streicht über viele.</translation>
     </message>
     <message>
         <source> Click again to bring it back; drag to sweep over many.</source>
@@ -6294,6 +6528,14 @@ seinesgleichen</translation>
     <message>
         <source>One SVG for each of several designs on the page; what is 6 mm apart is another design</source>
         <translation>Ein SVG für jeden von mehreren Entwürfen auf der Seite; was 6 mm entfernt ist, ist ein anderer Entwurf</translation>
+    </message>
+    <message>
+        <source>Versions</source>
+        <translation>Fassungen</translation>
+    </message>
+    <message>
+        <source>The work and all alternatives kept of it in one SVG, side by side, each an object of its own; they are kept in the strip of variants (V)</source>
+        <translation>Das Werk und alle davon behaltenen Alternativen in einem SVG, nebeneinander, jede ein Objekt für sich; sie werden im Streifen der Varianten (V) behalten</translation>
     </message>
     <message>
         <source>Files</source>
@@ -6463,8 +6705,8 @@ seinesgleichen</translation>
         <translation>Innenlinie</translation>
     </message>
     <message>
-        <source>A sheet that much smaller: a groove, a stitching line</source>
-        <translation>Ein Bogen, so viel kleiner: eine Rille, eine Nahtlinie</translation>
+        <source>A line of a width that far within the edge: a groove, a stitching line</source>
+        <translation>Eine Linie von einer Breite, so weit innerhalb der Kante: eine Rille, eine Stichlinie</translation>
     </message>
     <message>
         <source>Underlay</source>
@@ -6485,6 +6727,22 @@ seinesgleichen</translation>
     <message>
         <source>Distance; 0 gives the silhouette itself</source>
         <translation>Abstand; 0 gibt die Silhouette selbst</translation>
+    </message>
+    <message>
+        <source>Width of the line</source>
+        <translation>Breite der Linie</translation>
+    </message>
+    <message>
+        <source>A groove: cut out of what lies there</source>
+        <translation>Eine Rille: aus dem geschnitten, was dort liegt</translation>
+    </message>
+    <message>
+        <source>Instead of a sheet of its own; it is kept under “Shapes and words”</source>
+        <translation>Statt eines eigenen Bogens; sie steht unter „Formen und Wörter“</translation>
+    </message>
+    <message>
+        <source>Line width</source>
+        <translation>Linienbreite</translation>
     </message>
     <message>
         <source>Round</source>
@@ -6545,6 +6803,10 @@ seinesgleichen</translation>
     <message>
         <source>Distance</source>
         <translation>Abstand</translation>
+    </message>
+    <message>
+        <source>Around holes too</source>
+        <translation>Auch um Löcher</translation>
     </message>
     <message>
         <source>Colour of the sheet</source>
@@ -6739,6 +7001,10 @@ seinesgleichen</translation>
         <translation>Die anderen Arbeiten werden nachgezeichnet</translation>
     </message>
     <message>
+        <source>Tracing the alternatives</source>
+        <translation>Die Alternativen werden nachgezeichnet</translation>
+    </message>
+    <message>
         <source>Stopped. Nothing was written.</source>
         <translation>Abgebrochen. Nichts wurde geschrieben.</translation>
     </message>
@@ -6763,6 +7029,14 @@ seinesgleichen</translation>
     <message>
         <source>Points of the star, corners of the polygon</source>
         <translation>Zacken des Sterns, Ecken des Vielecks</translation>
+    </message>
+    <message>
+        <source>Width of lines and bows</source>
+        <translation>Breite von Linien und Bögen</translation>
+    </message>
+    <message>
+        <source>Round ends</source>
+        <translation>Runde Enden</translation>
     </message>
     <message>
         <source>Circle…</source>
@@ -6803,6 +7077,30 @@ seinesgleichen</translation>
     <message>
         <source>Click from place to place; it follows the picture's edges in between</source>
         <translation>Klicke von Stelle zu Stelle; dazwischen folgt er den Kanten des Bildes</translation>
+    </message>
+    <message>
+        <source>Line…</source>
+        <translation>Linie…</translation>
+    </message>
+    <message>
+        <source>Draw it by hand, or click from point to point; it gets the width below</source>
+        <translation>Von Hand zeichnen, oder von Punkt zu Punkt klicken; sie bekommt die Breite darunter</translation>
+    </message>
+    <message>
+        <source>Bow…</source>
+        <translation>Bogen…</translation>
+    </message>
+    <message>
+        <source>Click both ends, then a place it passes through: an even bar, spine or stripe</source>
+        <translation>Beide Enden klicken, dann eine Stelle, durch die er geht: ein gleichmäßiger Balken, Grat oder Streifen</translation>
+    </message>
+    <message>
+        <source>Area…</source>
+        <translation>Fläche…</translation>
+    </message>
+    <message>
+        <source>Draw round it by hand; the inside is filled, or cut out</source>
+        <translation>Von Hand umfahren; das Innere wird gefüllt oder ausgeschnitten</translation>
     </message>
     <message>
         <source>From a region…</source>
@@ -6861,6 +7159,30 @@ seinesgleichen</translation>
         <translation>Ziehe die gewählte Form; ihre Ecken machen sie größer, der runde Griff dreht sie</translation>
     </message>
     <message>
+        <source>How many around a place or along a line</source>
+        <translation>Wie viele um eine Stelle oder entlang einer Linie</translation>
+    </message>
+    <message>
+        <source>Copies, around or along</source>
+        <translation>Kopien, herum oder entlang</translation>
+    </message>
+    <message>
+        <source>Size of the chosen, per cent of what it is</source>
+        <translation>Größe der Gewählten, in Prozent dessen, was sie ist</translation>
+    </message>
+    <message>
+        <source>Turn of the chosen, degrees clockwise</source>
+        <translation>Drehung der Gewählten, in Grad im Uhrzeigersinn</translation>
+    </message>
+    <message>
+        <source>Scale and turn</source>
+        <translation>Vergrößern und drehen</translation>
+    </message>
+    <message>
+        <source>All that are chosen, about their middle</source>
+        <translation>Alle gewählten, um ihre Mitte</translation>
+    </message>
+    <message>
         <source>More</source>
         <translation>Mehr</translation>
     </message>
@@ -6871,6 +7193,30 @@ seinesgleichen</translation>
     <message>
         <source>Turn over</source>
         <translation>Umdrehen</translation>
+    </message>
+    <message>
+        <source>Repeat along a line…</source>
+        <translation>Entlang einer Linie wiederholen…</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Thicker</source>
+        <translation>Dicker</translation>
+    </message>
+    <message>
+        <source>Thinner</source>
+        <translation>Dünner</translation>
+    </message>
+    <message>
+        <source>Lay higher</source>
+        <translation>Höher legen</translation>
+    </message>
+    <message>
+        <source>Lay lower</source>
+        <translation>Tiefer legen</translation>
     </message>
     <message>
         <source>Join the chosen</source>
@@ -6891,14 +7237,6 @@ seinesgleichen</translation>
     <message>
         <source>Middles on a level line</source>
         <translation>Mitten auf eine waagerechte Linie</translation>
-    </message>
-    <message>
-        <source>How many around a place</source>
-        <translation>Wie viele um eine Stelle</translation>
-    </message>
-    <message>
-        <source>Copies around a place</source>
-        <translation>Kopien um eine Stelle</translation>
     </message>
     <message>
         <source>Where it is laid on</source>
@@ -6935,6 +7273,10 @@ seinesgleichen</translation>
     <message>
         <source>Radius</source>
         <translation>Radius</translation>
+    </message>
+    <message>
+        <source>Line width</source>
+        <translation>Linienbreite</translation>
     </message>
     <message>
         <source>Size</source>
@@ -7129,6 +7471,10 @@ seinesgleichen</translation>
         <translation>Gezeichnet mit</translation>
     </message>
     <message>
+        <source>room beyond the picture</source>
+        <translation>Platz um das Bild</translation>
+    </message>
+    <message>
         <source> of {0}</source>
         <translation> von {0}</translation>
     </message>
@@ -7290,6 +7636,33 @@ seinesgleichen</translation>
     <message>
         <source>Split line {0} · parts nothing</source>
         <translation>Trennlinie {0} · trennt nichts</translation>
+    </message>
+</context>
+<context>
+    <name>Splitting</name>
+    <message>
+        <source>Click a place to split the shape there. Esc ends.</source>
+        <translation>Klicke eine Stelle, um die Form dort zu teilen. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down.</source>
+        <translation>Ziehe durch die Form, oder klicke von Punkt zu Punkt; Enter beendet die Linie. Esc legt sie weg.</translation>
+    </message>
+    <message>
+        <source>Looking for the line</source>
+        <translation>Suche nach der Linie</translation>
+    </message>
+    <message>
+        <source>Click one end of the line, then the other. Esc puts it down.</source>
+        <translation>Klicke ein Ende der Linie, dann das andere. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>Looking for likely places</source>
+        <translation>Suche nach naheliegenden Stellen</translation>
+    </message>
+    <message>
+        <source>Draw round what is to go; what lies around it goes on there. Esc leaves it.</source>
+        <translation>Zeichne um das, was weg soll; was darum liegt, geht dort weiter. Esc verlässt es.</translation>
     </message>
 </context>
 <context>
@@ -7519,6 +7892,53 @@ seinesgleichen</translation>
     <message>
         <source>For ink drawings. What is done here is kept as painted lines, under “Gaps and ink”.</source>
         <translation>Für Tintenzeichnungen. Was hier geschieht, wird als gemalte Linien behalten, unter „Lücken und Tinte“.</translation>
+    </message>
+</context>
+<context>
+    <name>Stroking</name>
+    <message>
+        <source>Following strokes</source>
+        <translation>Striche werden verfolgt</translation>
+    </message>
+    <message>
+        <source>joined strokes</source>
+        <translation>Striche verbunden</translation>
+    </message>
+    <message>
+        <source>Both strokes need a free end to be joined.</source>
+        <translation>Beide Striche brauchen ein freies Ende, um verbunden zu werden.</translation>
+    </message>
+    <message>
+        <source>A stroke {0} wide, with a free end.</source>
+        <translation>Ein Strich, {0} breit, mit einem freien Ende.</translation>
+    </message>
+    <message>
+        <source>A stroke {0} wide.</source>
+        <translation>Ein Strich, {0} breit.</translation>
+    </message>
+    <message>
+        <source>Now click the stroke to join it to, near its free end.</source>
+        <translation>Klicke jetzt den Strich, mit dem er verbunden wird, nahe seinem freien Ende.</translation>
+    </message>
+    <message>
+        <source>opened stroke</source>
+        <translation>Strich geöffnet</translation>
+    </message>
+    <message>
+        <source>extended stroke</source>
+        <translation>Strich verlängert</translation>
+    </message>
+    <message>
+        <source>It would meet no other stroke.</source>
+        <translation>Er träfe keinen anderen Strich.</translation>
+    </message>
+    <message>
+        <source>stroke taken away</source>
+        <translation>Strich weggenommen</translation>
+    </message>
+    <message>
+        <source>stroke of another width</source>
+        <translation>Strich mit anderer Breite</translation>
     </message>
 </context>
 <context>
@@ -7800,6 +8220,10 @@ seinesgleichen</translation>
         <translation>Klicke einen Strich an, um ihn herauszunehmen. Esc beendet.</translation>
     </message>
     <message>
+        <source>Looking for the page</source>
+        <translation>Die Seite wird gesucht</translation>
+    </message>
+    <message>
         <source>Click a colour of the background. Esc ends.</source>
         <translation>Klicke eine Farbe des Hintergrunds an. Esc beendet.</translation>
     </message>
@@ -7901,6 +8325,45 @@ seinesgleichen</translation>
     <message>
         <source>what is transparent</source>
         <translation>was durchsichtig ist</translation>
+    </message>
+</context>
+<context>
+    <name>UncutNote</name>
+    <message>
+        <source>What is not cut, and where that is decided</source>
+        <translation>Was nicht geschnitten wird, und wo das entschieden ist</translation>
+    </message>
+    <message>
+        <source>Not cut: {0}.</source>
+        <translation>Nicht geschnitten: {0}.</translation>
+    </message>
+    <message>
+        <source>background (Source)</source>
+        <translation>Hintergrund (Quelle)</translation>
+    </message>
+    <message>
+        <source>ground (Trace)</source>
+        <translation>Grund (Nachzeichnen)</translation>
+    </message>
+    <message>
+        <source>everything off (Clean)</source>
+        <translation>alles aus (Säubern)</translation>
+    </message>
+    <message>
+        <source>{0} dropped (Clean)</source>
+        <translation>{0} weg (Säubern)</translation>
+    </message>
+    <message>
+        <source>{0} opened (Clean)</source>
+        <translation>{0} geöffnet (Säubern)</translation>
+    </message>
+    <message>
+        <source>{0} layers left out (Layers)</source>
+        <translation>{0} Ebenen weggelassen (Ebenen)</translation>
+    </message>
+    <message>
+        <source>{0} layer left out (Layers)</source>
+        <translation>{0} Ebene weggelassen (Ebenen)</translation>
     </message>
 </context>
 <context>
@@ -8060,6 +8523,13 @@ seinesgleichen</translation>
     <message>
         <source>{0}{1} nodes · {2}</source>
         <translation>{0}{1} Knoten · {2}</translation>
+    </message>
+</context>
+<context>
+    <name>WaitTool</name>
+    <message>
+        <source>{0}…</source>
+        <translation>{0}…</translation>
     </message>
 </context>
 <context>

@@ -161,8 +161,8 @@ class ShapesBox(Box):
         row.addWidget(self.copies, 1, 1)
         self.percent, self.turn = QSpinBox(), QSpinBox()
         for field, least, most, start, unit, name in (
-            (self.percent, 1, 2000, 100, self.tr(" %"), self.tr("Size of the chosen, per cent of what it is")),
-            (self.turn, -360, 360, 0, self.tr("°"), self.tr("Turn of the chosen, degrees clockwise")),
+            (self.percent, 1, 2000, 100, " %", self.tr("Size of the chosen, per cent of what it is")),
+            (self.turn, -360, 360, 0, "°", self.tr("Turn of the chosen, degrees clockwise")),
         ):
             field.setRange(least, most)
             field.setValue(start)
