@@ -1,8 +1,8 @@
 """``./loom bench``: prints the benchmark tables; exit code 1 when a limit is not kept.
 
 Words: a table's name for that one alone; ``all`` for quality on every picture instead of the third set aside;
-``journeys-clean``, ``journeys-layers`` and ``journeys-proposals``, with words of a journey's name after them, for
-whole jobs done in the real window. Without words all tables, and no journeys.
+``journeys-clean``, ``journeys-layers``, ``journeys-proposals`` and ``journeys-gestures``, with words of a journey's
+name after them, for whole jobs done in the real window. Without words all tables, and no journeys.
 """
 
 import sys
@@ -22,7 +22,7 @@ TABLES = {
 }
 """Each table by its word: its title, and what gives its rows."""
 JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers",
-            "journeys-proposals": "bench.journeys.proposals"}
+            "journeys-proposals": "bench.journeys.proposals", "journeys-gestures": "bench.journeys.gestures"}
 QUALITY = "quality"
 
 

@@ -32,7 +32,7 @@ def _opened(person, scene, name):
     return person.settled()
 
 
-def _written(person):
+def written(person):
     """The file of the release, its layers as the reader finds them, each drawn alone by the renderer."""
     person.stage("Release")
     target = Path(tempfile.mkdtemp()) / "cut.svg"
@@ -71,7 +71,7 @@ def logo(person):
     width = next(f for f in person.window.panels[0].findChildren(LengthEdit) if f.isVisible())
     person.type(width, "19in")
     work = person.settled()
-    target, _, sheets = _written(person)
+    target, _, sheets = written(person)
     whole = np.any(sheets, axis=0)
     assert (sheets[0] == whole).mean() > 0.999, "the base does not carry all of it"
     assert len(sheets) == 6 and all((a & b).sum() < 0.05 * min(a.sum(), b.sum())
@@ -83,7 +83,7 @@ def logo(person):
 
 def figure(person):
     work = _opened(person, outlined(7), "figure")
-    _, paths, sheets = _written(person)
+    _, paths, sheets = written(person)
     whole = np.any(sheets, axis=0)
     assert (sheets[0] == whole).mean() > 0.999 and work.laying.way == "based"
     return (f"{len(paths)} sheets, base {work.plans[0].hex}, every sheet shows at least {_shows_all(sheets):.0%} of "
@@ -101,7 +101,7 @@ def line_art(person):
     wanted = int(box.ladder.item(row, 0).text())
     person.cell(box.ladder, row, 0)
     work = person.settled()
-    _, paths, sheets = _written(person)
+    _, paths, sheets = written(person)
     return (f"{len(paths)} sheets for {wanted} and a frame, {work.laying.way} with {work.laying.overlap_mm:g} mm; "
             f"every sheet shows at least {_shows_all(sheets):.0%} of itself")
 
@@ -144,7 +144,7 @@ def layer_pictures(person):
         person.type_over(listing, name, "Tab" if name != wanted[-1] else "Return")
     work = person.settled()
     assert [plan.name for plan in work.plans] == wanted[::-1], [plan.name for plan in work.plans]
-    target, _, sheets = _written(person)
+    target, _, sheets = written(person)
     groups = re.findall(r'<g id="(layer-[^"]+)"', target.read_text())
     assert [g.split("-")[-1] for g in groups] == wanted[::-1] and sheets[0].any(), groups
     return f"{[plan.name for plan in work.plans]}, {work.laying.way}"
@@ -174,7 +174,7 @@ def emblem(person):
     person.settled()
     person.click("Lay white under", findings)
     work = person.settled()
-    _, _, sheets = _written(person)
+    _, _, sheets = written(person)
     names = [layer.plan.name for layer in work.layers]
     assert len(sheets) == 2 and (sheets[0] & ~sheets[1]).sum() == 0, "white shows beside the colour"
     return f"{names} of {len(every.plans)} colours; {work.layers[0].outline.holes} worn holes in the white"
@@ -200,12 +200,10 @@ def page(person):
     person.key_on(person.window.bench, "Return")
     work = person.settled()
     assert work.picture.width > work.picture.height
-    _, paths, sheets = _written(person)
+    _, paths, sheets = written(person)
     wide = np.flatnonzero(sheets[0].any(0))
     assert len(paths) == 1 and wide[-1] - wide[0] < 0.85 * sheets[0].shape[1], "a rule is still there"
     return f"{len(paths)} sheet of {work.layers[0].outline.pieces} pieces"
-
-
 
 
 JOURNEYS = (
