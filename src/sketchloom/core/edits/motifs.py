@@ -5,6 +5,8 @@ from itertools import combinations
 
 import numpy as np
 
+from sketchloom.core.base.circles import centre_through
+
 _NEAREST = 14
 """Cells beside the one asked about, of which two and it give a circle; a ring of twice as many has its next among them.
 """
@@ -13,7 +15,7 @@ _SIZE = 2.0
 _AWAY, _GAP = 0.15, 0.4
 """... lie as far from the centre within this share, and as far from each other within this share of an even step
 (chosen on rings of three to sixteen petals drawn by rule, with a jitter of a tenth of the radius)."""
-_LEAST = 3
+_LEAST, _ON_A_LINE = 3, 1e-3
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -44,7 +46,7 @@ def ring_of(places, areas, number: int) -> Ring | None:
     near = [n for n in order[:_NEAREST + 1].tolist() if n != number and np.isfinite(away[n])]
     best: Ring | None = None
     for one, two in combinations(near, 2):
-        centre = _centre(places[number], places[one], places[two])
+        centre = centre_through(places[number], places[one], places[two], _ON_A_LINE)
         if centre is None:
             continue
         found = _around(places, alike, number, centre)
@@ -52,16 +54,6 @@ def ring_of(places, areas, number: int) -> Ring | None:
                 len(best.members), -best.radius)):
             best = found
     return best
-
-
-def _centre(a, b, c):
-    """The centre of the circle through three places."""
-    way, off = b - a, c - a
-    cross = way[0] * off[1] - way[1] * off[0]
-    if abs(cross) < 1e-3 * max(way @ way, off @ off):
-        return None
-    to_b, to_c = way @ way / 2, off @ off / 2
-    return a + np.array([off[1] * to_b - way[1] * to_c, way[0] * to_c - off[0] * to_b]) / cross
 
 
 def _around(places, alike, number, centre):

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from sketchloom.core.base.circles import centre_through
 from sketchloom.core.curves.curveset import line_controls
 
 QUARTER = 4 / 3 * (2**0.5 - 1)
@@ -80,13 +81,9 @@ def bow(start, end, through, step: float = 0.25) -> np.ndarray:
     """(N, 2) points of the arc of a circle from one place to another through a third, ``step`` apart; a line where the
     three lie on one."""
     a, b, c = (np.asarray(place, float) for place in (start, end, through))
-    way, off = b - a, c - a
-    cross = way[0] * off[1] - way[1] * off[0]
-    if abs(cross) < 1e-6 * max(float(way @ way), 1e-9):
-        return np.linspace(a, b, max(int(np.hypot(*way) / step), 1) + 1)
-    # the centre is as far from all three
-    to_b, to_c = way @ way / 2, off @ off / 2
-    centre = a + np.array([off[1] * to_b - way[1] * to_c, way[0] * to_c - off[0] * to_b]) / cross
+    centre = centre_through(a, b, c)
+    if centre is None:
+        return np.linspace(a, b, max(int(np.hypot(*(b - a)) / step), 1) + 1)
     radius = float(np.hypot(*(a - centre)))
     turn = [float(np.arctan2(*(place - centre)[::-1])) for place in (a, b, c)]
     full = 2 * np.pi
