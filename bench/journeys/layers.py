@@ -48,7 +48,7 @@ def eyes(person):
     person.point(*place)
     work = person.settled()
     person.stage("Layers")
-    person.choose(panel(person)._laid_on, "Black shirt")
+    person.choose(panel(person).every._laid_on, "Black shirt")
     person.settled()
     name = work.plans[0].name
     return (f"sheets {[p.name for p in person.driver.work.plans]}; the spot shows {hex_at(person, *place)} through a "
@@ -96,13 +96,13 @@ def rim(person):
 
 def white(person):
     box = panel(person)
-    person.choose(box._laid_on, "White shirt")
+    person.choose(box.every._laid_on, "White shirt")
     work = person.settled()
     told = [f.layer for f in work.findings if f.code == "layer.like_ground"]
     person.click("Leave it out", person.window.findings) if told and _opened(person) else None
     work = person.settled()
     out = [p.name for p in work.plans if p.left_out]
-    person.choose(box._laid_on, "Black shirt")
+    person.choose(box.every._laid_on, "Black shirt")
     person.settled()
     person.row(box._list, next(n for n in range(box._list.count()) if "left out" in box._list.item(n).text()))
     person.click("Leave out", box)
@@ -122,7 +122,7 @@ def flake(person):
     rows = box._list
     for row in (rows.count() - 1, rows.count() - 3):
         person.row(rows, row)
-        person.choose(box._material, "Flake film")
+        person.choose(box.chosen._material, "Flake film")
         person.settled()
     told = [f.message for f in person.driver.work.findings if f.code == "material.on_its_like"]
     return f"{told[0] if told else 'not refused'}"

@@ -31,7 +31,8 @@ class Person:
 
     def settled(self):
         self.driver.settled()
-        wait(lambda: not self.driver.session.helper.busy, 60, "what is looked for")
+        session = self.driver.session
+        wait(lambda: not (session.helper.busy or session.tooling.busy), 60, "what is looked for")
         pause(30)
         return self.driver.settled()
 
