@@ -135,6 +135,8 @@ def test_a_click_beside_the_drawing_fills_no_page(driver, tmp_path):
         drag(driver, share(BESIDE), share((20, 300)), share((300, 300)))
         assert recipe(driver) is before, how
     assert "outside" in driver.window.cleaning.tool.hint and "tick" in driver.window.cleaning.tool.hint
+    driver.window.bench.colour_dropped.emit("#c83c32", *map(float, BESIDE))
+    assert recipe(driver) is before and "outside" in driver.window.notices.text_of("regions")
     driver.click("Colour", clean)
     driver.click("The outside too", clean)
     click(driver, *share(BESIDE))

@@ -23,6 +23,7 @@ def test_the_work_and_its_alternatives_go_into_one_file(lighthouse, tmp_path, mo
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(target), ""))
     lighthouse.window.show_stage(RELEASE)
     lighthouse.click("Versions", lighthouse.window.panels[RELEASE])
+    assert not lighthouse.window.panels[RELEASE]._report.isEnabled()
     lighthouse.click("Write SVG", lighthouse.window.panels[RELEASE])
     wait(target.exists, 60, "the file")
     versions = ET.parse(target).getroot().findall(SVG + "g")

@@ -314,6 +314,8 @@ class Cleaning(QObject):
 
     def _drop_colour(self, hex_colour, x_px, y_px):
         region = None if self.desk is None else self.desk.index.at(x_px, y_px)
-        if region is not None and self._may(region.face, region.face):
+        if region is not None and not self._may(region.face, region.face):
+            self._notices.say("regions", "ask", self._words(region.face))  # why nothing changed
+        elif region is not None:
             self._session.change(self.desk.decided(self._session.document.recipe, (region.face,), COLOUR, hex_colour),
                                  self.tr("coloured region"))

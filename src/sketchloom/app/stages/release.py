@@ -145,6 +145,8 @@ class ReleasePanel(Panel):
 
     def _choose(self, key):
         self._files = key
+        for part in (self._report, self._plan):  # they are of one work
+            part.setEnabled(key != "versions")
 
     def ask(self) -> None:
         """Ask for the files to be written as chosen."""
