@@ -1,5 +1,9 @@
 """Joins what is drawn in the Clean stage to the bench."""
 
+import sys
+import threading
+from importlib import import_module
+
 from PySide6.QtCore import QObject
 
 from sketchloom.app.hands.drawn.boundaries import Boundaries
@@ -10,11 +14,18 @@ from sketchloom.app.hands.drawn.stroking import Stroking
 from sketchloom.app.hands.drawn.table import Table
 from sketchloom.app.tools.tool import WaitTool
 
+_DESK = "sketchloom.desk.shapes"
+"""Fonts, optimisers and geometry, which the first window need not wait for."""
+
 
 def _desk_of(work):
-    # fonts, optimisers and geometry take a fifth of a second to load, which the first window need not wait for
-    from sketchloom.desk.shapes import ShapeDesk
-    return ShapeDesk(work)
+    return import_module(_DESK).ShapeDesk(work)
+
+
+def _load_ahead():
+    """Load the desk beside the window once there is a result, so that turning to the stage does not wait for it."""
+    if _DESK not in sys.modules:
+        threading.Thread(target=import_module, args=(_DESK,), name="loads ahead", daemon=True).start()
 
 
 def _fonts():
@@ -65,6 +76,8 @@ class Drawing(QObject):
     def refresh(self) -> None:
         """Another exact result is shown, or none."""
         shown = self._table.session.latest
+        if shown is not None and not shown.coarse and not self._is_seen:
+            _load_ahead()
         if not self._is_seen or shown is None or shown.coarse or shown.work.draws_with_pens:
             return
         if self._of is shown.work:
