@@ -22,7 +22,7 @@ _MEETS = 0.6
 OVER = 1.05
 """A place is made this much wider than wanted: what is drawn anew is measured a hair less wide here and there."""
 _ROUNDS, _MOST = 10, 400
-"""Rounds of thickening (a photo in six colours with 200 narrow stretches needed seven), and stretches of each."""
+"""Rounds of thickening (a photo in six colours with 210 narrow stretches needed seven), and stretches of each."""
 _spaces: WeakKeyDictionary = WeakKeyDictionary()
 
 

@@ -34,15 +34,22 @@ def reason_of_faces(work: Work) -> np.ndarray:
     cut_in = work.segmentation.cut_in
     if cut_in is not None and not work.draws_with_pens:
         reason[cut_in.opened & work.ground] = REASONS.index(OPENED)
-    for faces in (edited.found, edited.twin):
-        for face, edit in zip(faces.tolist(), work.recipe.edits, strict=True) if len(faces) else ():
-            if face >= 0 and edit.on and work.ground[face] and edit.action in (DROP, WINDOW):
-                reason[face] = REASONS.index(DROPPED if edit.action == DROP else OPENED)
+    for face, action in _taken_out(work):
+        if work.ground[face]:
+            reason[face] = REASONS.index(DROPPED if action == DROP else OPENED)
     if not work.draws_with_pens:
         shown = {label: plan for plan in work.plans for label in plan.labels}
         out = np.array([one is not None and one.left_out for one in map(shown.get, edited.label.tolist())], bool)
         reason[out & ~work.ground] = REASONS.index(LEFT_OUT)
     return reason
+
+
+def _taken_out(work):
+    """Faces that decisions drop or open, and which of the two."""
+    for faces in (work.edited.found, work.edited.twin):
+        for face, edit in zip(faces.tolist(), work.recipe.edits, strict=False):  # pen lines have none
+            if face >= 0 and edit.on and edit.action in (DROP, WINDOW):
+                yield face, edit.action
 
 
 def uncut(work: Work) -> tuple[Uncut, ...]:

@@ -11,8 +11,8 @@ from sketchloom.evaluate.sheet_order import PIECE_MM
 from sketchloom.evaluate.work import Work, solid_faces
 
 _MOST_TRIED = 24
-"""Openings of lean sheets that are tried one by one; each takes a least cut of every sheet, 4 ms on six sheets of 600
-regions."""
+"""Openings of lean sheets that are tried one by one; each takes a least cut of every sheet, 19 ms on six sheets of a
+photo in 209 regions, so all of them half a second at most there."""
 
 
 def openings(work: Work, depth=None, also=()) -> list[Opening]:

@@ -14,7 +14,7 @@ _SIZE = 2.0
 """Cells of one ring differ by no more than this in area, ..."""
 _AWAY, _GAP = 0.15, 0.4
 """... lie as far from the centre within this share, and as far from each other within this share of an even step
-(chosen on rings of three to sixteen petals drawn by rule, with a jitter of a tenth of the radius)."""
+(chosen on rings of three to sixteen petals drawn by rule, with a jitter of 7 % of the radius and of a step)."""
 _LEAST, _ON_A_LINE = 3, 1e-3
 
 

@@ -15,7 +15,7 @@ _LARGEST_SKEW_DEG = 20.0
 """A page that lies in a scanner leans less."""
 _SCANNED_DEG, _BOTH = 4.0, 0.1
 """A lean of more is believed where level and upright lines both show it, each with this share (chosen on hatching at 6
-to 40 degrees and on scanned pages and frames)."""
+to 33 degrees and on scanned pages and frames)."""
 _LEAST_PAGE = 0.15
 """A page fills more of the picture than this share."""
 _ALL_ALONG, _MOST_ALONG = 0.75, 0.6
