@@ -8,7 +8,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from bench.table import Row
-from sketchloom.core.curves.curveset import evaluate, segment_areas, segment_lengths
+from sketchloom.core.curves.curveset import evaluate, is_straight, segment_areas, segment_lengths
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.rims import rim_outline
@@ -16,7 +16,6 @@ from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing.mirroring import find_axis, mirror_frame
 from sketchloom.core.picture.preparing.steps import FIRST, SECOND, Mirror, Preparation
 from sketchloom.core.shapes import makers
-from sketchloom.core.shapes.placed import is_straight
 from sketchloom.desk import lines
 from sketchloom.desk.shapes import ShapeDesk
 from sketchloom.evaluate.pipeline import Pipeline

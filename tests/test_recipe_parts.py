@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.base.errors import SettingError
-from sketchloom.core.curves.courses import KINDS, CurveEdit
+from sketchloom.core.curves.courses import KINDS, NODES, CurveEdit
 from sketchloom.core.layers.added import KINDS as RIMS
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.preparing.steps import SIDES, Mirror, Preparation
@@ -63,10 +63,20 @@ curves = st.builds(
     CurveEdit,
     st.lists(near, min_size=2, max_size=4).map(tuple),
     st.lists(near, min_size=2, max_size=4).map(tuple),
-    st.sampled_from(KINDS),
+    st.sampled_from([kind for kind in KINDS if kind != NODES]),
     st.booleans(),
     st.booleans(),
 )
+nodes = st.integers(1, 4).flatmap(lambda n: st.builds(
+    CurveEdit,
+    st.lists(near, min_size=2, max_size=4).map(tuple),
+    st.lists(near, min_size=3 * n + 1, max_size=3 * n + 1).map(tuple),
+    st.just(NODES),
+    st.booleans(),
+    st.booleans(),
+    st.lists(share, min_size=n + 1, max_size=n + 1).map(lambda k: tuple(sorted(k))),
+    st.sets(st.integers(0, n)).map(lambda c: tuple(sorted(c))),
+))
 rims = st.builds(
     Rim,
     st.floats(0, 200),
@@ -85,7 +95,7 @@ drawn = st.builds(
     shapes=st.lists(shapes, max_size=2).map(tuple),
     splits=st.lists(splits, max_size=2).map(tuple),
     covers=st.lists(covers, max_size=2).map(tuple),
-    curves=st.lists(curves, max_size=2).map(tuple),
+    curves=st.lists(curves | nodes, max_size=2).map(tuple),
     rims=st.lists(rims, max_size=2).map(tuple),
 )
 recipes = st.builds(

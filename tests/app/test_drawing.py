@@ -228,7 +228,10 @@ def test_a_boundary_is_chosen_made_true_pulled_and_made_regular(driver, fish):
     moon = work.edited.label[face(work, 150, 60)]
     assert work.traced.planar.face_label[face(work, 150, 60)] == moon
     drag(driver, *[s(150 + 18 * np.cos(a), 50 + 18 * np.sin(a)) for a in np.linspace(0.4, 2.7, 16)])
-    drag(driver, s(150, 68), s(150, 74), s(150, 80))
+    chain = driver.window.bench.tool.chain
+    longest = chain.controls[np.hypot(*(chain.controls[:, 3] - chain.controls[:, 0]).T).argmax()]
+    x, y = longest.T @ np.array([1, 3, 3, 1]) / 8  # between two of its nodes
+    drag(driver, s(x, y), s(x, y + 6), s(x, y + 12))
     work = settled(driver)
     assert [c.what for c in recipe(driver).curves] == ["straight", "pull"]
     driver.key("Ctrl+Z", "Ctrl+Z")

@@ -11,12 +11,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sketchloom.core.base.errors import FontError
-from sketchloom.core.curves.curveset import segment_areas, segment_lengths
+from sketchloom.core.curves.curveset import is_straight, segment_areas, segment_lengths
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.added import BACKING, INNER, RIM, Rim
 from sketchloom.core.layers.rims import rim_outline
 from sketchloom.core.shapes import makers, polygons, text
-from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.polygons import area_of_outline, areas_of, around_line, outline_of_area
 from sketchloom.core.shapes.runs import visual_runs
 

@@ -7,13 +7,16 @@ import pytest
 
 import shapes
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.shapes import makers
 from sketchloom.desk.mends import mended
 from sketchloom.desk.room import room_mm, with_room
 from sketchloom.desk.shapes import ShapeDesk
+from sketchloom.desk.variants import evaluated, variants_of
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe, from_json, to_json
+from sketchloom.recipe.sections import MAX_SIZE_MM
 
 SIZE = Recipe(reading="colour", size_mm=100.0)
 
@@ -76,3 +79,28 @@ def test_what_is_laid_on_beyond_the_page_is_told_and_gets_room():
 def test_room_is_four_shares(room):
     with pytest.raises(SettingError, match="room"):
         Preparation(room=room)
+
+
+@pytest.mark.parametrize("side", ["width", "height"])
+def test_a_page_grows_no_larger_than_pages_can_be(side):
+    """A gesture found by chance once asked for a page of more than ten metres."""
+    picture = shapes.picture(np.full((40, 120, 3), 255, np.uint8))
+    recipe = Recipe(size_mm=9000.0, size_side=side)
+    work = Pipeline().evaluate(picture, recipe)
+    made = with_room(work, recipe, (4000, 4000, 4000, 4000))
+    assert made.size_mm <= MAX_SIZE_MM and made.preparation.room is not None
+    grown = Pipeline().evaluate(picture, made)
+    # what is on it keeps its size
+    assert grown.mm_per_px == pytest.approx(work.mm_per_px, rel=0.01)
+
+
+def test_other_ways_of_a_very_wide_work_can_be_looked_at():
+    """Its height says its size; its width is more than a size may be."""
+    rng = np.random.default_rng(1)
+    cells = np.repeat(rng.integers(0, 2, (8, 40, 1), dtype=np.uint8) * 255, 3, 2)
+    picture = shapes.picture(cells.repeat(5, 0).repeat(5, 1))
+    pipeline = Pipeline()
+    work = pipeline.evaluate(picture, Recipe(size_mm=9000.0, size_side="height"))
+    assert work.size_mm[0] > MAX_SIZE_MM
+    made, _ = evaluated(pipeline, work, variants_of(work)[0], QUIET)
+    assert made.size_mm[0] == pytest.approx(MAX_SIZE_MM)

@@ -7,11 +7,10 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core.curves.curveset import segment_areas
+from sketchloom.core.curves.curveset import is_straight, segment_areas
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.section import SectionCutter
 from sketchloom.core.shapes import makers
-from sketchloom.core.shapes.placed import is_straight
 
 
 def sheet(*rings):

@@ -4,12 +4,11 @@ import numpy as np
 import pytest
 
 from shapes import cover_of, grey_of, picture
-from sketchloom.core.curves.curveset import line_controls, segment_areas
+from sketchloom.core.curves.curveset import is_straight, line_controls, segment_areas
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.tips import sharp_points
 from sketchloom.core.layers.width import local_widths, space_widths, stretch_around
 from sketchloom.core.shapes import makers
-from sketchloom.core.shapes.placed import is_straight
 from sketchloom.desk import mends, narrow
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe

@@ -20,7 +20,7 @@ from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
-from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES, MIN_SIZE_MM
+from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES
 
 _MANY = 200
 """Narrow places that are thickened in one go: a person looks at the result, not at each."""
@@ -239,7 +239,7 @@ def _to_carrier(finding, work):
 
 
 def _with_width(work, width_mm):
-    return replace(work.recipe, size_mm=max(round(width_mm - 0.05, 1), MIN_SIZE_MM), size_side="width")
+    return work.recipe.with_width(round(width_mm - 0.05, 1))
 
 
 # -- what was proposed at first --------------------------------------------------------------------

@@ -9,10 +9,10 @@ from sketchloom.core.picture.preparing.preparation import prepared_px
 from sketchloom.core.picture.preparing.steps import MAX_ROOM
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
+from sketchloom.recipe.sections import MAX_SIZE_MM
 
 _MARGIN_MM = 2.0
 """Room that grows leaves so much beyond what is laid on (common practice, no source)."""
-
 
 def room_mm(work: Work) -> tuple[float, float, float, float]:
     """Room on the left, top, right and bottom, mm."""
@@ -26,13 +26,26 @@ def with_room(work: Work, recipe: Recipe, sides_mm) -> Recipe:
     width, height = _bare_mm(work)
     shares = tuple(min(max(mm / side, 0.0), MAX_ROOM)
                    for mm, side in zip(sides_mm, (width, height, width, height), strict=True))
+    shares = _within_sizes(shares, (width, height))
     steps = replace(recipe.preparation, room=shares if any(shares) else None)
     made = replace(recipe, preparation=steps)
     if recipe.size_mm is None:
         return made
     k = 0 if recipe.size_side == "width" else 1
     sizes = [prepared_px(work.original, one)[k] for one in (recipe.preparation, steps)]
-    return replace(made, size_mm=recipe.size_mm * sizes[1] / sizes[0])
+    # room is of whole pixels: the largest page may come out a pixel too large
+    return replace(made, size_mm=min(recipe.size_mm * sizes[1] / sizes[0], MAX_SIZE_MM))
+
+
+def _within_sizes(shares, bare_mm):
+    """Room on four sides, less of it where the page would be larger than a page can be."""
+    made = list(shares)
+    for k, side in enumerate(bare_mm):
+        most = max(MAX_SIZE_MM / side - 1.0, 0.0)
+        total = shares[k] + shares[k + 2]
+        if total > most:
+            made[k], made[k + 2] = (shares[n] * most / total for n in (k, k + 2))
+    return tuple(made)
 
 
 def grown_room(work: Work) -> Recipe:

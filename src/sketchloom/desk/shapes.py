@@ -5,21 +5,14 @@ from dataclasses import replace
 from functools import cached_property
 
 import numpy as np
-import shapely
 
-from sketchloom.core.base.errors import GeometryError
-from sketchloom.core.base.said import said
-from sketchloom.core.curves import reshapes, stretches
-from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.curves.outline import outline_of
-from sketchloom.core.curves.regular import Regular, nearly_regular
 from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.edits.necks import Cuts, likely_cuts
 from sketchloom.core.edits.painting import rounded_line
 from sketchloom.core.edits.stencil import StencilBridges, find_bridges
 from sketchloom.core.edits.together import filled
 from sketchloom.core.layers.added import Rim
-from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import makers, polygons, text
 from sketchloom.core.shapes.drawn import (
@@ -36,36 +29,16 @@ from sketchloom.core.shapes.drawn import (
 from sketchloom.core.shapes.placed import ring_points, rings_px
 from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.desk import lines
+from sketchloom.desk.boundaries import BoundaryDesk, thinned
 from sketchloom.evaluate.rims import rim_outline_of
-from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 
-_MOST_POINTS, _SAME_PX = 2000, 0.02
-"""Points kept of a drawn line, and how far it may move by leaving some out."""
-SIMPLER_MM = 0.15
-"""How far a boundary may move to become simpler: under the width of a blade's cut."""
-NODE_LESS = "one less"
-_LEAST_MOVE_MM = 0.08
-"""Less cannot be seen once it is cut."""
 _DIRECTION = 0.01
 """The direction of a line is taken over this share of its length on either side."""
 
 
-class ShapeDesk:
+class ShapeDesk(BoundaryDesk):
     """Draws on one work. All places that come in and go out are px of its prepared picture unless they say shares."""
-
-    def __init__(self, work: Work):
-        self.work = work
-        self.size = np.array([work.picture.width, work.picture.height], float)
-        self._back = np.linalg.inv(work.move)
-
-    def kept(self, points) -> tuple[tuple[float, float], ...]:
-        """Places as a recipe keeps them; they may lie beyond the picture's edge."""
-        places = np.clip(moved(self._back, np.asarray(points, float).reshape(-1, 2) / self.size), -2.0, 3.0)
-        return tuple((round(float(x), 7), round(float(y), 7)) for x, y in places)
-
-    def mm(self, px: float) -> float:
-        return px * self.work.mm_per_px
 
     # -- shapes ----------------------------------------------------------------------
 
@@ -315,7 +288,7 @@ class ShapeDesk:
             return None
         hex_colour = self.work.segmentation.entries[ink].hex
         return made.points, lines.painted_line(
-            self.work, np.clip(_thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour
+            self.work, np.clip(thinned(made.points) / self.size, 0.0, 1.0), made.width_px, hex_colour
         )
 
     def end_near(self, place, reach_mm: float) -> np.ndarray | None:
@@ -331,7 +304,7 @@ class ShapeDesk:
         return tuple(
             lines.painted_line(
                 self.work,
-                np.clip(_thinned(p.points) / self.size, 0.0, 1.0),
+                np.clip(thinned(p.points) / self.size, 0.0, 1.0),
                 p.width_px,
                 lines.brush_hex(self.work, p.in_ink, None),
             )
@@ -343,80 +316,3 @@ class ShapeDesk:
         area = polygons.around_line(self.strokes.line(number), self.strokes.widest_px(number) + 1.5)
         outline = polygons.outline_of_area(area)
         return self.shape(polygons.rings_of(outline), None, "stroke") if len(outline.controls) else None
-
-    # -- curves ----------------------------------------------------------------------
-
-    def stretch(self, brush, reach_px: float) -> stretches.Stretch | None:
-        return stretches.stretch_along(self.work.traced.planar, self.work.traced.curves, brush, reach_px)
-
-    def ring(self, place, reach_px: float) -> stretches.Stretch | None:
-        return stretches.ring_at(self.work.traced.planar, self.work.traced.curves, place, reach_px)
-
-    def reshaped(
-        self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)
-    ) -> np.ndarray:
-        """The new course of a stretch; raises GeometryError where there is none, or where another boundary is in its
-        way."""
-        path = self.course(what, stretch, radius_mm, at, by)
-        if stretches.is_in_the_way(self.work.traced.curves, stretch.points, path):
-            raise GeometryError(said("another boundary is in the way"))
-        return path
-
-    def course(
-        self, what: str, stretch: stretches.Stretch, radius_mm: float = 2.0, at: float = 0.5, by=(0.0, 0.0)
-    ) -> np.ndarray:
-        """The same, whatever is in its way."""
-        points, closed = stretch.points, stretch.closed
-        if what == "straight":
-            return reshapes.straight(points)
-        if what == "circle" or (what == "arc" and closed):
-            return reshapes.circle(points[:-1])
-        if what == "arc":
-            return reshapes.arc(points)
-        if what == "round":
-            return reshapes.rounded(points, radius_mm / self.work.mm_per_px)
-        if what == "corner":
-            return reshapes.cornered(points)
-        if what == NODE_LESS:
-            return reshapes.one_node_less(points)
-        if what == "simple":
-            return reshapes.simpler(points, SIMPLER_MM / self.work.mm_per_px)
-        if what == "pull":
-            return reshapes.pulled(points, at, by)
-        return reshapes.smooth(points)
-
-    @staticmethod
-    def deviation_px(stretch, path) -> float:
-        """How far a stretch and its new course are apart at most."""
-        return reshapes.deviation(stretch, path)
-
-    def off_picture_px(self, stretch, path) -> float:
-        """How far a course in place of a stretch, (N, 2) each, is at most from where the picture itself has the
-        boundary."""
-        traced = self.work.traced
-        return stretches.off_boundary(traced.curves, traced.lines, stretch, path)
-
-    def curve_edit(self, what: str, stretch, path, closed: bool) -> CurveEdit:
-        def kept(points):
-            return self.kept(_thinned(points))
-        return CurveEdit(kept(stretch), kept(path), "simple" if what == NODE_LESS else what, closed)
-
-    @cached_property
-    def regular(self) -> tuple[Regular, ...]:
-        found = nearly_regular(self.work.traced.planar, self.work.traced.curves)
-        return tuple(one for one in found if self.mm(one.move_px) >= _LEAST_MOVE_MM)
-
-    def made_regular(self, one: Regular) -> tuple[CurveEdit, ...]:
-        return tuple(self.curve_edit(one.what, stretch, path, closed) for stretch, path, closed in one.parts)
-
-
-def _thinned(points):
-    """The line without points that change it by less than can be seen; at most so many, its ends among them."""
-    points = np.asarray(points, float)
-    for off in (_SAME_PX, 2 * _SAME_PX, 4 * _SAME_PX, 8 * _SAME_PX):
-        kept = np.asarray(shapely.simplify(shapely.LineString(points), off, preserve_topology=False).coords)
-        if len(kept) <= _MOST_POINTS:
-            return kept
-    way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
-    at = np.linspace(0, way[-1], _MOST_POINTS)
-    return np.stack([np.interp(at, way, points[:, c]) for c in (0, 1)], -1)

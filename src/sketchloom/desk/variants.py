@@ -122,7 +122,7 @@ def _of_reading(work):
 
 def evaluated(pipeline: Pipeline, work: Work, variant: Variant, progress) -> tuple[Work, Figures]:
     """A variant of a work, traced; large pictures in a reduced copy of the same size in mm."""
-    picture, recipe = work.original, replace(variant.recipe, size_mm=work.size_mm[0], size_side="width")
+    picture, recipe = work.original, variant.recipe.with_width(work.size_mm[0])
     about = picture.width * picture.height > _EXACT_PX
     if about:
         picture = pipeline.keep(

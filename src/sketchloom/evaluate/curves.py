@@ -6,12 +6,16 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves import trace_arcs
+from sketchloom.core.curves.chains import ring_controls
+from sketchloom.core.curves.courses import NODES
 from sketchloom.core.curves.crossings import crossings_near
 from sketchloom.core.curves.curveset import CurveSet, arc_lengths
 from sketchloom.core.curves.halves import made_symmetric
+from sketchloom.core.curves.node_runs import Course, with_courses
 from sketchloom.core.curves.reshaping import Reshaped, reshaped
 from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.picture.preparing.mirroring import Halves
+from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.picture.preparing.steps import SECOND
 from sketchloom.core.planar import junctions, subpixel
 from sketchloom.core.planar.planar_map import build_map
@@ -58,7 +62,7 @@ def _traced(r, bounds, mapped, progress):
     planar, lines, _ = mapped
     edits = r.curves
     changed = _changed(bounds, mapped, edits)
-    curves = _curves(r, bounds, mapped, changed.lines, progress)
+    curves = _curves(r, bounds, mapped, changed, progress)
     found = changed.found
     if edits and not bounds.rough:
         # a course that another boundary has come to lie in is left out: nothing may cross
@@ -69,7 +73,7 @@ def _traced(r, bounds, mapped, progress):
             edits = tuple(replace(edit, on=edit.on and n not in guilty) for n, edit in enumerate(edits))
             found = found & ~np.isin(np.arange(len(edits)), list(guilty))
             changed = _changed(bounds, mapped, edits)
-            curves = _curves(r, bounds, mapped, changed.lines, progress)
+            curves = _curves(r, bounds, mapped, changed, progress)
             guilty = _crossing(curves, changed)
     return Traced(planar, curves, arc_lengths(curves), lines, found)
 
@@ -80,8 +84,9 @@ def _changed(bounds, mapped, edits) -> Reshaped:
     return reshaped(lines, edits, bounds.move, (planar.width, planar.height), drawn)
 
 
-def _curves(r, bounds, mapped, lines, progress) -> CurveSet:
+def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
     planar, _, along = mapped
+    lines = changed.lines
     segmentation = bounds.segmentation
     if bounds.rough:
         return trace_arcs.chords(lines)
@@ -100,10 +105,19 @@ def _curves(r, bounds, mapped, lines, progress) -> CurveSet:
             )
     if along is not None:
         curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
+    if (changed.owner >= 0).any():
+        curves = with_courses(curves, lines, changed.owner, changed.place, _courses(r.curves, bounds, planar))
     mirror = r.preparation.mirror
     if mirror is not None:
         curves = made_symmetric(planar, curves, Halves.of(mirror).is_upright, mirror.keep != SECOND)
     return curves
+
+
+def _courses(edits, bounds, planar):
+    size = np.array([planar.width, planar.height], float)
+    return {n: Course(ring_controls(moved(bounds.move, e.path) * size), e.closed,
+                      (0 in e.corners, len(e.knots) - 1 in e.corners))
+            for n, e in enumerate(edits) if e.what == NODES}
 
 
 def _crossing(curves, changed):

@@ -32,7 +32,6 @@ from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.places import as_prepared
 from sketchloom.recipe.reads import settings_in
-from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 from sketchloom.recipe.settled import as_settled
 
 DEFAULT_LONG_SIDE_MM = 120.0
@@ -96,7 +95,7 @@ class Pipeline:
             scale = recipe.size_mm / (width if recipe.size_side == "width" else height)
         else:
             scale = DEFAULT_LONG_SIDE_MM / max(width, height) if whole is None else mm_per_pixel(recipe, whole)
-        same = replace(recipe, size_mm=min(max(scale * width, MIN_SIZE_MM), MAX_SIZE_MM), size_side="width")
+        same = recipe.with_width(scale * width)
         # a small copy may look like another kind of picture
         reading = self.cache.get(("reading", keys.freed))
         if recipe.reading == "auto" and reading is not None:

@@ -15,7 +15,19 @@ from sketchloom.core.base.setting import Setting, settings_of
 from sketchloom.core.layers.added import rim_key
 from sketchloom.core.sheets.material import Material
 from sketchloom.recipe.parts import LayerEdit
-from sketchloom.recipe.sections import MIN_HELPER_MM, SECTIONS, Clean, Outlines, Release, Sheets, Source, Stack, Trace
+from sketchloom.recipe.sections import (
+    MAX_SIZE_MM,
+    MIN_HELPER_MM,
+    MIN_SIZE_MM,
+    SECTIONS,
+    Clean,
+    Outlines,
+    Release,
+    Sheets,
+    Source,
+    Stack,
+    Trace,
+)
 
 MAX_ALTERNATIVES = 40
 """Kept settings of one work."""
@@ -88,6 +100,10 @@ class Recipe:
 
         def __getattr__(self, name: str) -> Any:
             """Every setting by its own name."""
+
+    def with_width(self, mm: float) -> "Recipe":
+        """A copy of a finished width, as near to it as sizes go."""
+        return dataclasses.replace(self, size_mm=min(max(mm, MIN_SIZE_MM), MAX_SIZE_MM), size_side="width")
 
     def edit_of(self, key: str) -> LayerEdit:
         """The edit made on a layer; an empty one when there is none."""

@@ -6,6 +6,9 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 
+_STRAIGHT = 1e-6
+"""Handles so near to the thirds of a chord make a line."""
+
 _GAUSS_X, _GAUSS_W = np.polynomial.legendre.leggauss(12)
 """Twelve nodes measure a cubic's length to machine precision, save at cusps."""
 
@@ -32,6 +35,13 @@ def line_controls(start, end) -> np.ndarray:
     return np.stack([start, start + third, end - third, end], axis=-2)
 
 
+def is_straight(controls) -> np.ndarray:
+    """(S,) bool: handles lie at the thirds of the chord."""
+    thirds = line_controls(controls[:, 0], controls[:, 3])
+    size = np.abs(controls[:, 3] - controls[:, 0]).max(1)
+    return np.abs(controls - thirds).max((1, 2)) <= _STRAIGHT * np.maximum(size, 1e-12) + 1e-9
+
+
 def evaluate(controls, t) -> np.ndarray:
     """Points of cubics: ``controls`` (..., 4, 2) and ``t`` (...) broadcast to (..., 2)."""
     t = np.asarray(t)[..., None]
@@ -56,10 +66,15 @@ def segment_lengths(controls, straight=None) -> np.ndarray:
 
 def sampled(controls, spacing: float) -> np.ndarray:
     """(N, 2) points along cubics that follow each other, at most so far apart; the last one's end left out."""
+    return sampled_along(controls, spacing)[0]
+
+
+def sampled_along(controls, spacing: float) -> tuple[np.ndarray, np.ndarray]:
+    """The same, and the offsets (S + 1,) of each cubic's points: the first of them is its begin."""
     count = np.maximum(np.ceil(segment_lengths(controls) / spacing), 1).astype(np.intp)
     starts = ragged.lengths_to_starts(count)
     of = ragged.owner(starts)
-    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of])
+    return evaluate(controls[of], (np.arange(starts[-1]) - starts[of]) / count[of]), starts
 
 
 def segment_areas(controls) -> np.ndarray:

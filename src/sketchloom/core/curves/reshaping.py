@@ -6,6 +6,9 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.curves.chains import ring_controls
+from sketchloom.core.curves.courses import NODES, course_points
+from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.junctions import Polylines
 
@@ -29,11 +32,13 @@ a tooth of the same stretch."""
 @dataclass(frozen=True, slots=True, eq=False)
 class Reshaped:
     """Polylines after edits; ``found`` (E,) bool whether the stretch of each edit is still there; ``arcs`` those each
-    one changed."""
+    one changed. ``owner`` (N,) the edit by whose nodes a point runs, -1 for none; ``place`` (N,) where on them."""
 
     lines: Polylines
     found: np.ndarray
     arcs: tuple[np.ndarray, ...]
+    owner: np.ndarray
+    place: np.ndarray
 
 
 def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
@@ -55,12 +60,13 @@ def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
     found = np.zeros(len(edits), bool)
     border = ((lines.xy <= 0) | (lines.xy >= size)).any(1)
     arc = ragged.owner(lines.starts)
+    owner, place = np.full(len(xy), -1, np.intp), np.zeros(len(xy))
     changed = [np.empty(0, np.intp)] * len(edits)
     for number, edit in enumerate(edits):
         if not edit.on:
             found[number] = True
             continue
-        stretch, path = (moved(move, points) * size for points in (edit.stretch, edit.path))
+        stretch, path = (moved(move, points) * size for points in (edit.stretch, course_points(edit)))
         dense, share = _dense(stretch)
         away, at = cKDTree(dense).query(xy, distance_upper_bound=near)
         hit = np.flatnonzero(np.isfinite(away) & _followed(xy, lines, dense, near))
@@ -71,7 +77,12 @@ def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
         inner = slice(None) if edit.closed else (s > 0) & (s < 1) | (away[hit] < 0.75)
         hit, s = _without_gaps(lines, hit[inner], s[inner], near / max(_way(stretch)[-1], 1e-9), edit.closed)
         before, old = xy[hit].copy(), xy.copy()
-        xy[hit] = _at(path, s)
+        if edit.what == NODES:
+            owner[hit], place[hit] = number, _place(edit, s)
+            xy[hit] = _on_nodes(ring_controls(moved(move, edit.path) * size), place[hit])
+        else:
+            owner[hit] = -1
+            xy[hit] = _at(path, s)
         if not edit.closed:
             for end, first in ((0.0, True), (1.0, False)):
                 _draw_along(xy, lines, hit, s, before, end, path[0 if first else -1] - stretch[0 if first else -1],
@@ -81,9 +92,24 @@ def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
             share = np.bincount(arc[hit], minlength=len(drawn)) / np.maximum(np.diff(lines.starts), 1)
             fixed |= (drawn & (share < _ABOUT))[arc]
         xy[fixed] = old[fixed]
+        owner[fixed] = -1
         _hold_together(xy, old, lines, hit, fixed)
         changed[number] = np.unique(arc[(xy != old).any(1)])
-    return Reshaped(replace(lines, xy=xy), found, tuple(changed))
+    return Reshaped(replace(lines, xy=xy), found, tuple(changed), owner, place)
+
+
+def _place(edit, share):
+    """(K,) places on an edit's nodes, a cubic's number plus the parameter, of shares along its stretch."""
+    knots = np.asarray(edit.knots, float)
+    if edit.closed:
+        share = (share - knots[0]) % 1.0 + knots[0]
+    return np.interp(share, knots, np.arange(len(knots)))
+
+
+def _on_nodes(controls, place):
+    """(K, 2) points of cubics at places."""
+    segment = np.minimum(place.astype(np.intp), len(controls) - 1)
+    return evaluate(controls[segment], place - segment)
 
 
 def _without_gaps(lines, hit, share, near_share, closed):

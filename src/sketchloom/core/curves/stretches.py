@@ -7,8 +7,10 @@ from scipy.ndimage import uniform_filter1d
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.curves.chains import between
 from sketchloom.core.curves.chords import crossing_chords
-from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled, segment_lengths
+from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled_along, segment_lengths
+from sketchloom.core.curves.node_chain import NodeChain, chain_of
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -17,6 +19,8 @@ _SPACING_PX, _SAMPLE_PX = 0.75, 2.0
 """Spacing of samples of outlines and of curves."""
 _GRAIN, _ALONG_PX = 7, 1.5
 """Points over which single jumps are smoothed away, and how near a boundary is one and the same."""
+_LEAST, _SPLINTER = 3, 2
+"""Samples that make a stretch, and that part an end from a node it is taken for."""
 _WHOLE = 0.8
 """A brush that comes back and went along this much of a ring means all of it."""
 
@@ -24,10 +28,60 @@ _WHOLE = 0.8
 @dataclass(frozen=True, slots=True, eq=False)
 class Stretch:
     """``points`` (N, 2) px along the boundary, in the brush's sense; ``closed``: a whole ring, its first point again
-    last."""
+    last. ``chain``: its nodes and handles."""
 
     points: np.ndarray
     closed: bool
+    chain: NodeChain
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class _Ring:
+    """Cubics of a ring (S, 4, 2), samples along them (N, 2), and the sample that each cubic begins with."""
+
+    controls: np.ndarray
+    xy: np.ndarray
+    begins: np.ndarray
+
+    def stretch(self, first: int, last: int, ahead: bool) -> Stretch:
+        """From one sample to another, along the ring or against it."""
+        first, last = self._at_node(first), self._at_node(last)
+        if not ahead:
+            first, last = last, first
+        n, count = len(self.xy), len(self.controls)
+        index = np.arange(first, first + (last - first) % n + 1)
+        points = self.xy[index % n]
+        end = self._place(last)
+        chain = between(self.controls, self._place(first), end if end > self._place(first) else end + count)
+        at = np.sort((self.begins - first) % n)
+        at = np.concatenate([[0], at[(at > 0) & (at < len(index) - 1)], [len(index) - 1]])
+        knots = _way(points)[at] / max(_length(points), 1e-12)
+        if not ahead:
+            points, chain, knots = points[::-1], chain[::-1, ::-1].copy(), 1.0 - knots[::-1]
+        return Stretch(points, False, chain_of(chain, knots, False))
+
+    def whole(self, first: int = 0, ahead: bool = True) -> Stretch:
+        """All of it, from the node before a sample on, along the ring or against it."""
+        segment = int(np.searchsorted(self.begins, first, side="right")) - 1
+        begin = int(self.begins[segment])
+        points = np.roll(self.xy, -begin, 0)
+        points = np.concatenate([points, points[:1]])
+        at = np.append(np.roll((self.begins - begin) % len(self.xy), -segment), len(self.xy))
+        chain, knots = np.roll(self.controls, -segment, 0), _way(points)[at] / max(_length(points), 1e-12)
+        if not ahead:
+            points, chain, knots = points[::-1], chain[::-1, ::-1].copy(), 1.0 - knots[::-1]
+        return Stretch(points, True, chain_of(chain, knots, True))
+
+    def _at_node(self, sample):
+        """The sample, or a node so near to it that a part between them would be a splinter."""
+        away = (self.begins - sample + len(self.xy) // 2) % len(self.xy) - len(self.xy) // 2
+        best = int(np.abs(away).argmin())
+        return int(self.begins[best]) if abs(away[best]) <= _SPLINTER else sample
+
+    def _place(self, sample):
+        segment = int(np.searchsorted(self.begins, sample, side="right")) - 1
+        size = int(np.append(self.begins, len(self.xy))[segment + 1] - self.begins[segment])
+        return segment + (sample - int(self.begins[segment])) / size
 
 
 def stretch_along(planar: PlanarMap, curves: CurveSet, brush, reach_px: float) -> Stretch | None:
@@ -41,16 +95,15 @@ def stretch_along(planar: PlanarMap, curves: CurveSet, brush, reach_px: float) -
     rings = _rings_near(planar, curves, brush, reach_px)
     best, least = None, np.inf
     for ring in rings:
-        tree = cKDTree(ring)
-        away, at = tree.query(brush)
+        away, at = cKDTree(ring.xy).query(brush)
         if away[0] > reach_px or away[-1] > reach_px:
             continue
-        for made, closed in _between(ring, int(at[0]), int(at[-1]), _length(brush)):
-            back, _ = cKDTree(made).query(brush)
-            there, _ = cKDTree(brush).query(made)
-            score = float(back.mean() + there.mean()) + (0.0 if closed or there.max() < 4 * reach_px else np.inf)
+        for made in _between(ring, int(at[0]), int(at[-1]), brush):
+            back, _ = cKDTree(made.points).query(brush)
+            there, _ = cKDTree(brush).query(made.points)
+            score = float(back.mean() + there.mean()) + (0.0 if made.closed or there.max() < 4 * reach_px else np.inf)
             if score < least:
-                best, least = Stretch(made, closed), score
+                best, least = made, score
     return best
 
 
@@ -59,8 +112,7 @@ def ring_at(planar: PlanarMap, curves: CurveSet, place, reach_px: float) -> Stre
     rings = _rings_near(planar, curves, np.asarray(place, float)[None], reach_px)
     if not rings:
         return None
-    ring = min(rings, key=_length)
-    return Stretch(np.concatenate([ring, ring[:1]]), True)
+    return min(rings, key=lambda ring: _length(ring.xy)).whole()
 
 
 def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
@@ -148,9 +200,9 @@ def _rings_near(planar, curves, brush, reach):
     for face in faces[faces >= 0].tolist():
         outline = face_outline(planar, curves, face)
         for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist(), strict=False):
-            ring = sampled(outline.controls[a:b], _SPACING_PX)
-            if len(ring) >= 3 and cKDTree(ring).query(brush[0])[0] <= reach:
-                rings.append(ring)
+            xy, starts = sampled_along(outline.controls[a:b], _SPACING_PX)
+            if len(xy) >= 3 and cKDTree(xy).query(brush[0])[0] <= reach:
+                rings.append(_Ring(outline.controls[a:b], xy, starts[:-1]))
     return rings
 
 
@@ -163,16 +215,27 @@ def _samples(curves):
     )[of]
 
 
-def _between(ring, first, last, brushed):
-    """Both ways round a ring from one point to another, and all of it when the brush went round."""
-    n = len(ring)
-    ahead = ring[np.arange(first, first + (last - first) % n + 1) % n]
-    behind = ring[np.arange(first, first - (first - last) % n - 1, -1) % n]
-    made = [(part, False) for part in (ahead, behind) if len(part) >= 4]
-    whole = _length(np.concatenate([ring, ring[:1]]))
-    if brushed > _WHOLE * whole:
-        made.append((np.concatenate([np.roll(ring, -first, 0), ring[first:first + 1]]), True))
+def _between(ring, first, last, brush):
+    """Both ways round a ring from one sample to another, and all of it when the brush went round."""
+    n = len(ring.xy)
+    made = []
+    if (last - first) % n >= _LEAST:
+        made.append(ring.stretch(first, last, True))
+    if (first - last) % n >= _LEAST:
+        made.append(ring.stretch(first, last, False))
+    if _length(brush) > _WHOLE * _length(np.concatenate([ring.xy, ring.xy[:1]])):
+        made.append(ring.whole(first, _turns(brush) * _turns(ring.xy) > 0))
     return made
+
+
+def _turns(points):
+    """Positive where a ring of points runs one way round, negative where it runs the other."""
+    ahead = np.roll(points, -1, 0)
+    return float((points[:, 0] * ahead[:, 1] - points[:, 1] * ahead[:, 0]).sum())
+
+
+def _way(points):
+    return np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
 
 
 def _length(points):

@@ -4,10 +4,10 @@ import numpy as np
 import shapely
 
 from sketchloom.core.base import ragged
+from sketchloom.core.curves.chains import part_of_cubic
 from sketchloom.core.curves.curveset import CurveSet, flatten, line_controls, segment_areas
 from sketchloom.core.curves.outline import Outline, outline_of
 from sketchloom.core.planar.planar_map import PlanarMap
-from sketchloom.core.shapes.guides import part_of_cubic
 from sketchloom.core.shapes.polygons import area_of_outline, areas_of
 from sketchloom.core.shapes.refit import refitted_runs
 

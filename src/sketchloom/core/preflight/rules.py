@@ -308,7 +308,12 @@ def _oversize(layer, _, mm_per_px):
     )
 
 
+_THIN_MM = 1e-6
+"""Pieces may be no thicker than a line."""
+
+
 def _share_that_fits(size, is_long):
     """By what pieces (K, 2) mm must be made smaller so that each fits the short carrier, or the long one, turned as it
     fits best."""
+    size = np.maximum(size, _THIN_MM)
     return float(np.minimum(CARRIER_MM / size.min(1), (LONG_CARRIER_MM if is_long else CARRIER_MM) / size.max(1)).min())

@@ -6,12 +6,12 @@ from typing import NamedTuple
 import numpy as np
 
 from sketchloom.core.base.raster import counted, filled, links_crossed
-from sketchloom.core.curves.curveset import flatten, line_controls
+from sketchloom.core.curves.chains import Chain
+from sketchloom.core.curves.curveset import flatten, is_straight, line_controls
 from sketchloom.core.planar.cracks import face_runs
 from sketchloom.core.segment.merging import Cleaned, merge_small
-from sketchloom.core.shapes.guides import Chain, Guides, link_code
+from sketchloom.core.shapes.guides import Guides, link_code
 from sketchloom.core.shapes.parting import parted_along
-from sketchloom.core.shapes.placed import is_straight
 
 _FLAT_PX = 0.02
 """Curves are flattened so far for deciding pixels."""

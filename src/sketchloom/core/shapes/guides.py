@@ -6,12 +6,12 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls, segment_lengths
+from sketchloom.core.curves.chains import Chain, between, replaced
+from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
 from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
-from sketchloom.core.shapes.placed import is_straight
 
 _SPACING_PX = 0.25
 """Spacing of samples on a known curve."""
@@ -19,14 +19,6 @@ _AWAY_PX = 1.6
 """Boundary points so near to a known curve run along it."""
 _SLACK_PX = 1.0
 """Pixels of a drawn shape lie within half a pixel's diagonal of its curve; more means that the arc is another."""
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Chain:
-    """Cubics that follow each other, (S, 4, 2) px; ``closed`` when the last ends where the first begins."""
-
-    controls: np.ndarray
-    closed: bool
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -182,7 +174,7 @@ def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: G
             found = _along(chains, track, points, bool(lines.closed[arc]))
             if found is not None:
                 exact[arc] = found
-    return _replaced(curves, exact) if exact else curves
+    return replaced(curves, exact) if exact else curves
 
 
 def _along(chains, track, xy, closed):
@@ -204,59 +196,9 @@ def _along(chains, track, xy, closed):
         made = one.controls if total > 0 else one.controls[::-1, ::-1]
         return np.roll(made, -int(place[0]) if total > 0 else 0, 0)
     begin, end = (float(place[0]), float(place[0]) + total) if total > 0 else (float(place[0]) + total, float(place[0]))
-    made = _between(one.controls, begin, end)
+    made = between(one.controls, begin, end)
     if total < 0:
         made = made[::-1, ::-1].copy()
     # both ends meet their nodes bit for bit
     made[0, 0], made[-1, 3] = xy[0], xy[-1]
     return made
-
-
-def _between(controls, begin, end):
-    """Cubics of a chain from one place to another; places beyond its end go round."""
-    count = len(controls)
-    first, last = int(np.floor(begin + 1e-9)), int(np.ceil(end - 1e-9)) - 1
-    made = controls[np.arange(first, max(last, first) + 1) % count].copy()
-    t0, t1 = begin - first, end - max(last, first)
-    if len(made) == 1:
-        made[0] = part_of_cubic(made[0], max(t0, 0.0), min(t1, 1.0))
-    else:
-        made[0], made[-1] = part_of_cubic(made[0], max(t0, 0.0), 1.0), part_of_cubic(made[-1], 0.0, min(t1, 1.0))
-    return made
-
-
-def part_of_cubic(cubic, t0: float, t1: float) -> np.ndarray:
-    """(4, 2) the part of a cubic between two parameters, backwards when t1 is the lower one (de Casteljau, by
-    blossoms)."""
-
-    def blossom(a, b, c):
-        p = cubic
-        for t in (a, b, c):
-            p = p[:-1] * (1 - t) + p[1:] * t
-        return p[0]
-    return np.stack([blossom(t0, t0, t0), blossom(t0, t0, t1), blossom(t0, t1, t1), blossom(t1, t1, t1)])
-
-
-def _replaced(curves, exact):
-    parts = [np.diff(curves.starts)]
-    count = parts[0].copy()
-    for arc, controls in exact.items():
-        count[arc] = len(controls)
-    starts = ragged.lengths_to_starts(count)
-    controls, straight, miss = np.empty((starts[-1], 4, 2)), np.zeros(starts[-1], bool), np.zeros(starts[-1])
-    other = np.ones(len(count), bool)
-    other[list(exact)] = False
-    rest = np.flatnonzero(other)
-    source, _ = ragged.take(curves.starts, rest)
-    target, _ = ragged.take(starts, rest)
-    controls[target], straight[target], miss[target] = (
-        curves.controls[source],
-        curves.straight[source],
-        curves.miss_px[source],
-    )
-    for arc, made in exact.items():
-        line = is_straight(made)
-        made = made.copy()
-        made[line] = line_controls(made[line, 0], made[line, 3])
-        controls[starts[arc]:starts[arc + 1]], straight[starts[arc]:starts[arc + 1]] = made, line
-    return CurveSet(controls, straight, miss, starts)

@@ -6,9 +6,8 @@ import shapely
 from shapely.geometry import LineString, MultiPolygon, Polygon
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.curveset import flatten, line_controls, segment_areas
+from sketchloom.core.curves.curveset import flatten, is_straight, line_controls, segment_areas
 from sketchloom.core.curves.outline import Outline
-from sketchloom.core.shapes.placed import is_straight
 from sketchloom.core.shapes.refit import refitted
 
 FLAT_PX = 0.01

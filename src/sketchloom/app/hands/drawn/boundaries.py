@@ -1,10 +1,18 @@
 """Stretches of boundaries chosen and reshaped, and figures that are nearly regular made so."""
 
+from contextlib import suppress
+
 import numpy as np
 
 from sketchloom.app.hands.drawn.table import REACH_MM, Hand, Table
-from sketchloom.app.tools.drawing import StretchTool
+from sketchloom.app.tools.stretch import StretchTool
 from sketchloom.core.base.errors import AppError
+
+_AGAIN_MM = 0.6
+"""A stretch that was changed is found again on the next map so near to its course: less than two strokes lie apart."""
+
+_COURSES = 40
+"""Courses of one stretch that are remembered."""
 
 
 class Boundaries(Hand):
@@ -13,9 +21,11 @@ class Boundaries(Hand):
     def __init__(self, table: Table, parent):
         super().__init__(table, parent)
         self._stretch, self._after = None, ""
+        self._courses: list = []
         curves, regular = table.panel.curves, table.panel.regular
         curves.choose_wanted.connect(self._choose)
         curves.act_wanted.connect(self._reshape)
+        curves.node_wanted.connect(self._act_on_node)
         regular.look_wanted.connect(
             lambda: table.later(
                 self.tr("Looking for what is nearly regular"),
@@ -31,13 +41,35 @@ class Boundaries(Hand):
         self._panel.curves.choose.setChecked(self._table.is_held(StretchTool))
 
     def forget(self) -> None:
-        """The map is another."""
+        """The map is another: the stretch chosen is looked for on it."""
         self._panel.regular.forget()
-        self._stretch = None
-        self._panel.curves.show_stretch(False, self._after or self.tr("Both neighbours of a boundary follow it."))
+        has_one, self._stretch = self._stretch is not None, None
+        if has_one and self.desk is not None:
+            # of the courses it had so far, as undo leads back to them
+            for course in reversed(self._courses):
+                with suppress(AppError):
+                    self._stretch = self.desk.stretch(self._table.px(course), _AGAIN_MM / self.desk.work.mm_per_px)
+                if self._stretch is not None:
+                    break
+        self._show(self._after)
         self._after = ""
-        if isinstance(self._table.tool, StretchTool):
-            self._table.tool.show_stretch(None)
+
+    def _show(self, said=""):
+        """The stretch chosen, on the bench and in the panel."""
+        if self._stretch is None:
+            self._panel.curves.show_stretch(False, said or self.tr("Both neighbours of a boundary follow it."))
+        else:
+            length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
+            words = (
+                self.tr("A whole ring, {0} round, at most {1} from the picture.")
+                if self._stretch.closed
+                else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
+            )
+            self._panel.curves.show_stretch(
+                True, said or words.format(self._table.mm_text(length), self._off_picture(self._stretch.points))
+            )
+        if isinstance(self._bench.tool, StretchTool):
+            self._bench.tool.show_stretch(self._stretch)
 
     def _choose(self, on):
         if on:
@@ -50,7 +82,11 @@ class Boundaries(Hand):
         tool.brushed.connect(self._choose_stretch)
         tool.pulled.connect(self._pull)
         tool.preview_of = lambda at, by: self.desk.course("pull", self._stretch, at=at, by=by)
+        tool.changed.connect(self._set_nodes)
+        tool.node_chosen.connect(lambda: self._show_node(tool))
         self._table.take_up(tool)
+        if self._stretch is not None:
+            self._show()
 
     def _choose_stretch(self, points):
         reach = REACH_MM / self.desk.work.mm_per_px
@@ -62,23 +98,41 @@ class Boundaries(Hand):
             )
         except AppError:
             self._stretch = None
-        if self._stretch is None:
-            self._panel.curves.show_stretch(False, self.tr("No boundary runs along there. Brush nearer to it."))
+        self._courses = [] if self._stretch is None else [self._stretch.points / self.desk.size]
+        self._show(self.tr("No boundary runs along there. Brush nearer to it.") if self._stretch is None else "")
+
+    def _show_node(self, tool):
+        """The node chosen on the bench, in the panel."""
+        chain, node = tool.chain, tool.node
+        if chain is None or node is None:
+            self._panel.curves.show_node(chain is not None, None)
         else:
-            length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
-            words = (
-                self.tr("A whole ring, {0} round, at most {1} from the picture.")
-                if self._stretch.closed
-                else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
-            )
-            self._panel.curves.show_stretch(
-                True,
-                words.format(
-                    self._table.mm_text(length), self._off_picture(self._stretch.points)
-                ),
-            )
-        if isinstance(self._bench.tool, StretchTool):
-            self._bench.tool.show_stretch(None if self._stretch is None else self._stretch.points)
+            self._panel.curves.show_node(True, "end" if chain.is_fixed(node) else
+                                         "corner" if node in chain.corners else "smooth")
+
+    def _act_on_node(self, what):
+        tool = self._bench.tool
+        if isinstance(tool, StretchTool):
+            {"add": tool.add, "remove": tool.remove, "turn": tool.turn}[what]()
+
+    def _set_nodes(self, chain):
+        if self.desk is None or self._stretch is None:
+            return
+        try:
+            edits = self.desk.with_nodes(self._stretch, chain)
+        except AppError as error:
+            self._show(self.tr("That cannot be done here: {0}.").format(error))
+            return
+        path = self.desk.course_of(edits[-1])
+        self._say_moved(path)
+        self._panel.curves.set_curves(edits, self.tr("nodes of a boundary"))
+
+    def _say_moved(self, path):
+        """What is to be said when the new course is there, and where the stretch is looked for then."""
+        self._courses = [*self._courses[-_COURSES:], path / self.desk.size]
+        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(
+            self._table.mm_text(self.desk.deviation_px(self._stretch.points, path), 2), self._off_picture(path)
+        )
 
     def _reshape(self, what, **more):
         if self.desk is None or self._stretch is None:
@@ -90,10 +144,7 @@ class Boundaries(Hand):
             self._panel.curves.show_stretch(True, self.tr("That cannot be done here: {0}.").format(error))
             return
         what = "circle" if what == "arc" and stretch.closed else what
-        off = self._table.mm_text(self.desk.deviation_px(stretch.points, path), 2)
-        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(
-            off, self._off_picture(path)
-        )
+        self._say_moved(path)
         self._panel.curves.change_curves(
             [self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary")
         )

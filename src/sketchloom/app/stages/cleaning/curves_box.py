@@ -9,6 +9,7 @@ from sketchloom.app.parts.widgets import button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.units import format_length
+from sketchloom.core.curves.courses import course_points
 
 _NUMBER = Qt.ItemDataRole.UserRole
 
@@ -18,6 +19,7 @@ class CurvesBox(Box):
 
     choose_wanted = Signal(bool)
     act_wanted = Signal(str)
+    node_wanted = Signal(str)
 
     def __init__(self):
         super().__init__()
@@ -54,11 +56,23 @@ class CurvesBox(Box):
             one.clicked.connect(lambda _=False, w=what: self.act_wanted.emit(w))
             one.setEnabled(False)
             self._acts.append(one)
+        self._nodes = {}
+        for what, text, tip in (
+            ("add", self.tr("Add a node"), self.tr("After the chosen node; two clicks on the line put one there")),
+            ("remove", self.tr("Take the node away"), self.tr("The course stays as near as it can (Delete)")),
+            ("turn", self.tr("Corner"), ""),
+        ):
+            one = self._nodes[what] = button(text, "", tip)
+            one.clicked.connect(lambda _=False, w=what: self.node_wanted.emit(w))
         self.kept = KeptList(
             self, "curves", self.tr("Changed boundaries, the latest first"), self.tr("changed boundary")
         )
-        self.add(self.choose, self.said, rows_of(*self._acts, self._radius), self.kept)
+        self._node_said = label("", "quiet")
+        self.add(self.choose, self.said, rows_of(*self._acts, self._radius), self._node_said,
+                 rows_of(*self._nodes.values()), self.kept)
+        self.show_node(False, None)
         self._words = {
+            "nodes": self.tr("nodes set"),
             "smooth": self.tr("smoothed"),
             "simple": self.tr("fewer nodes"),
             "straight": self.tr("straight"),
@@ -78,6 +92,25 @@ class CurvesBox(Box):
         for one in self._acts:
             one.setEnabled(has_one)
 
+    def show_node(self, has_stretch: bool, kind: str | None) -> None:
+        """What the chosen node is: smooth, a corner, an end; None when none is chosen."""
+        is_corner = kind == "corner"
+        self._node_said.setText({
+            None: self.tr("Click a node on the line to change it."),
+            "smooth": self.tr("A smooth node: its two handles keep one line."),
+            "corner": self.tr("A corner: each handle goes its own way."),
+            "end": self.tr("An end of the stretch stays where it is; its handle can be moved."),
+        }[kind])
+        self._node_said.setVisible(has_stretch)
+        for what, one in self._nodes.items():
+            one.setVisible(has_stretch)
+            one.setEnabled(has_stretch and (what == "add" or kind is not None)
+                           and not (what == "remove" and kind == "end"))
+        self._nodes["turn"].setText(self.tr("Make it smooth") if is_corner else self.tr("Make it a corner"))
+        self._nodes["turn"].setToolTip(
+            self.tr("Both handles come to lie in one line") if is_corner else
+            self.tr("Its handles can then be moved each for itself"))
+
     def show_work(self, work) -> None:
         super().show_work(work)
         self._radius.show_value(self.radius_mm, work.recipe.unit)
@@ -85,14 +118,17 @@ class CurvesBox(Box):
 
         def row(n, edit):
             text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
-            return drawn_icon([edit.path]), text if n >= len(found) or found[n] else self.tr("{0} · not found").format(
-                text
-            )
+            text = text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)
+            return drawn_icon([course_points(edit)]), text
 
         self.kept.show_rows(row)
 
     def change_curves(self, edits, what: str) -> None:
-        self.emit(what, curves=(*self.recipe.curves, *edits))
+        self.set_curves((*self.recipe.curves, *edits), what)
+
+    def set_curves(self, edits, what: str) -> None:
+        """All edits of boundaries, as they are from now on."""
+        self.emit(what, curves=tuple(edits))
 
 
 class RegularBox(Box):
