@@ -74,8 +74,8 @@ def keep_stroke(cover, rng) -> BackgroundStep:
     return BackgroundStep("stroke", True, _shaky(way, mask.shape, rng), width=_WIDTH)
 
 
-def drop_stroke(cover, rng) -> BackgroundStep:
-    """Once around the object, well clear of it, as far as the picture goes."""
+def drop_stroke(cover, rng, round_: float = 0.92) -> BackgroundStep:
+    """Around the object, well clear of it, as far as the picture goes; so much of the way round."""
     mask, _ = _small(cover > 0.5)
     reach = 2 * round(0.05 * max(mask.shape)) + 1
     grown = cv2.dilate(mask.astype(np.uint8), cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (reach, reach)))
@@ -83,7 +83,7 @@ def drop_stroke(cover, rng) -> BackgroundStep:
                              cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (41, 41)))[60:-60, 60:-60]
     lines, _ = cv2.findContours(grown, cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
     line = max(lines, key=len)[:, 0][::4]
-    return BackgroundStep("stroke", False, _shaky(line[:int(0.92 * len(line))], mask.shape, rng), width=_WIDTH)
+    return BackgroundStep("stroke", False, _shaky(line[:int(round_ * len(line))], mask.shape, rng), width=_WIDTH)
 
 
 def correction(cover, kept, rng) -> BackgroundStep | None:

@@ -14,7 +14,7 @@ import cv2
 import numpy as np
 
 from bench.objects.hand import correction, drop_stroke, keep_stroke
-from bench.objects.pictures import COUNT, Cutout, cutout
+from bench.objects.pictures import COUNT, KINDS, UNSEEN, Cutout, cutout
 from bench.table import Row
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import Background
@@ -102,8 +102,9 @@ def _picture(one, rgb, alpha, steps, path):
 
 
 def numbers(third: str):
-    """Every third picture of a kind is set aside: never looked at while choosing."""
-    return [n for n in range(COUNT) if third == "all" or ((n // 5 + n) % 3 == 2) == (third == "aside")]
+    """The last quarter of the pictures, and one kind as a whole, are set aside: never looked at while choosing."""
+    return [n for n in range(COUNT)
+            if third == "all" or (n >= 0.75 * COUNT or KINDS[n % len(KINDS)] == UNSEEN) == (third == "aside")]
 
 
 def _one(args):
@@ -111,7 +112,7 @@ def _one(args):
 
 
 def found(third="aside", words=(), folder=None) -> list[Found]:
-    with ProcessPoolExecutor(max(1, (os.cpu_count() or 2) - 1)) as pool:
+    with ProcessPoolExecutor(os.cpu_count() or 1) as pool:
         return [f for f in pool.map(_one, [(n, folder) for n in numbers(third)]) if not words
                 or any(w in f.name for w in words)]
 

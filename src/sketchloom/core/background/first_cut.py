@@ -15,7 +15,7 @@ _PULL, _ROUNDS = 0.08, 3
 """What colour says beside neighbours, and rounds in which both sides are learned anew (chosen, with ``_NEAR`` and
 ``_NEW``, on two thirds of the pictures of the bench of objects)."""
 _LOOSE = 1e-5
-_EDGES, _MOST_ODDS = 0.5, 3.0
+_EDGES, _MOST_ODDS = 0.35, 3.0
 """What edges alone say, a walk without colours, multiplies the odds by this power of its own, by so much at most."""
 _SURE = 0.7
 """Pixels at least so likely of a side are learned from."""
@@ -45,9 +45,10 @@ def first_cut(rgb, said, steps) -> np.ndarray:
     every = features(lab, _NEAR)
     dropped = np.flatnonzero(seeds.ravel() == DROP)
     drop = Side.of(every, dropped, rng)
-    new = max(_NEW * drop.spread(every, dropped, rng, 0.9), _NEW_LAB) if is_ringed else np.inf
-    if is_ringed:
-        seeds = _without_missed(seeds, every, drop, new, max(2 * step.width for step in steps) * max(said.shape))
+    new = max(_NEW * drop.spread(every, dropped, rng, 0.9), _NEW_LAB)
+    seeds = _without_missed(seeds, every, drop, new, max(2 * step.width for step in steps) * max(said.shape))
+    if not is_ringed:
+        new = np.inf  # what lies elsewhere may be anything
     keep = Side.of(every, np.flatnonzero(seeds.ravel() == KEEP), rng)
     free = np.flatnonzero(seeds.ravel() == 0)
     prior = (seeds == KEEP).astype(float)

@@ -11,6 +11,8 @@ _CONTRAST = 8.0
 """CIELAB distance that a part stands out by, at least."""
 _STRONG, _WEAK = 0.5, 0.3
 """What stands out by half of what the place does is of the part; hanging together with it, a third is enough."""
+_OTHER = 0.7
+"""A colour so far off the line between the part's and its ground's, in shares of their distance, is another thing's."""
 _TURNS = 64
 
 
@@ -38,7 +40,9 @@ def thin_part(lab, at) -> np.ndarray | None:
         axis = own - ground
         contrast = float(np.hypot(np.hypot(*axis[:2]), axis[2]))
         if contrast >= _CONTRAST and ((around - ground) @ axis > _STRONG * contrast**2).mean() < _CROSSED:
-            return _followed(lab @ (axis / contrast**2), column, row, radius)
+            along = (lab - ground) @ (axis / contrast**2)
+            beside = np.linalg.norm(lab - ground - along[..., None] * axis, axis=-1)
+            return _followed(np.where(beside < _OTHER * contrast, along, 0.0), column, row, radius)
     return None
 
 
