@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 
 import shapes
 from sketchloom.core.base.errors import AppError
+from sketchloom.core.curves import node_chain
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import face_outline
@@ -59,7 +60,7 @@ gesture = st.one_of(
     st.tuples(st.just("split"), place, place),
     st.tuples(st.just("paint"), place, place, st.booleans()),
     st.tuples(st.just("cover"), place),
-    st.tuples(st.sampled_from(["smooth", "straight", "arc"]), place),
+    st.tuples(st.sampled_from(["smooth", "straight", "arc", "node"]), place),
     st.tuples(st.just("rim"), st.floats(0.2, 4.0)),
 )
 
@@ -102,8 +103,16 @@ def done(recipe, act):
     stretch = shapes_.ring(at[0], 30.0)
     if stretch is None:
         return recipe
-    part = stretch.points[:max(len(stretch.points) // 3, 8)]
-    part = type(stretch)(part, False)
+    part = shapes_.stretch(stretch.points[:max(len(stretch.points) // 3, 8)], 3.0)
+    if part is None:
+        return recipe
+    if what == "node":
+        middle = part.chain.count // 2
+        try:
+            moved = node_chain.with_node_at(part.chain, middle, part.chain.node(middle) + (2.0, -3.0))
+            return replace(recipe, curves=shapes_.with_nodes(part, moved))
+        except AppError:  # an end, or another boundary is in the way
+            return recipe
     return replace(
         recipe, curves=(*recipe.curves, shapes_.curve_edit(what, part.points, shapes_.reshaped(what, part), False))
     )

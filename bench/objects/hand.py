@@ -8,11 +8,15 @@ from scipy.sparse import csr_array
 from scipy.sparse.csgraph import dijkstra
 from skimage.morphology import skeletonize
 
+from sketchloom.core.background.snapping import EdgePaths
 from sketchloom.core.background.steps import BackgroundStep
 
 _WORK_PX = 400
 JITTER = 0.004
 """Standard deviation, share of the long side, by which a hand misses."""
+_AIMED = 0.0028
+"""The same of a click that aims at an edge."""
+_LEAST_PART = 8
 _WIDTH = 0.012
 _LEAST_BLOB = 3e-4
 """What is wrong on less of the picture than this is not seen at a glance."""
@@ -84,6 +88,33 @@ def drop_stroke(cover, rng, round_: float = 0.92) -> BackgroundStep:
     lines, _ = cv2.findContours(grown, cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
     line = max(lines, key=len)[:, 0][::4]
     return BackgroundStep("stroke", False, _shaky(line[:int(round_ * len(line))], mask.shape, rng), width=_WIDTH)
+
+
+def edge_line(picture, cover, count: int, rng):
+    """Shares of the sides along a line that follows the edge between so many clicks round the object, where its outline
+    turns most."""
+    lines, _ = cv2.findContours((cover > 0.5).astype(np.uint8), cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
+    line = max(lines, key=len)[:, 0].astype(float)
+    at = [0, len(line) // 2]
+    while len(at) < count:
+        far, worst = -1.0, None
+        for a, b in zip(at, [*at[1:], at[0] + len(line)], strict=True):
+            if b - a < _LEAST_PART:
+                continue
+            index = np.arange(a, b) % len(line)
+            chord = line[b % len(line)] - line[a % len(line)]
+            away = np.abs((line[index] - line[a % len(line)]) @ np.array([-chord[1], chord[0]]))
+            away /= max(float(np.hypot(*chord)), 1.0)
+            if away.max() > far:
+                far, worst = float(away.max()), int(index[away.argmax()])
+        if worst is None:
+            break
+        at = sorted([*at, worst])
+    clicks = line[at] + 0.5 + rng.normal(0, _AIMED * max(cover.shape), (len(at), 2))
+    clicks = np.clip(clicks / cover.shape[::-1], 0, 1).tolist()
+    paths = EdgePaths(picture)
+    parts = [paths.between(tuple(a), tuple(b))[:-1] for a, b in zip(clicks, [*clicks[1:], clicks[0]], strict=True)]
+    return tuple(p for part in parts for p in part)
 
 
 def correction(cover, kept, rng) -> BackgroundStep | None:

@@ -13,12 +13,15 @@ from pathlib import Path
 import cv2
 import numpy as np
 
-from bench.objects.hand import correction, drop_stroke, keep_stroke
+from bench.objects.hand import correction, drop_stroke, edge_line, keep_stroke
 from bench.objects.pictures import COUNT, KINDS, UNSEEN, Cutout, cutout
 from bench.table import Row
 from sketchloom.core.background.mask import freed
-from sketchloom.core.background.steps import Background
+from sketchloom.core.background.steps import MAX_POINTS, Background, BackgroundStep
 
+CLICKS = 30
+"""Clicks along an edge, of objects whose outline is no longer than so many can follow."""
+_COMPACT = ("icon", "fish")
 THIRDS = ("tune", "aside", "all")
 _CORRECTIONS = 6
 _WORSE = 0.002
@@ -86,6 +89,14 @@ def measured(number: int, folder: Path | None = None) -> Found:
     return Found(one.name, tuple(overlaps), worse, *fringe(one, cut.rgb, alpha), slowest)
 
 
+def along_edge(number: int) -> float:
+    """Overlap of an object cut out by a line along its edge."""
+    one = cutout(number)
+    line = edge_line(one.picture, one.cover, CLICKS, np.random.default_rng(number))
+    cut = freed(one.picture, Background((BackgroundStep("edge", True, line[:MAX_POINTS]),)))
+    return overlap(cut.alpha > 127, one.cover)
+
+
 def _picture(one, rgb, alpha, steps, path):
     """The picture with its strokes beside the cut on magenta."""
     soft = alpha[..., None] / 255.0
@@ -118,8 +129,11 @@ def found(third="aside", words=(), folder=None) -> list[Found]:
 
 
 def rows() -> list[Row]:
-    """Of the third set aside."""
+    """Of the pictures set aside."""
     all_of = found()
+    compact = [n for n in numbers("aside") if KINDS[n % len(KINDS)] in _COMPACT]
+    with ProcessPoolExecutor(os.cpu_count() or 1) as pool:
+        edges = np.array(list(pool.map(along_edge, compact)))
     two = np.array([f.overlap[2] for f in all_of])
     return [
         Row("objects by strokes: missing of overlap after two corrections", 100 * (1 - float(np.median(two))), 3.0, "%",
@@ -127,6 +141,8 @@ def rows() -> list[Row]:
         Row("objects by strokes: corrections that made it worse", float(sum(f.worse for f in all_of)), 0.0, ""),
         Row("objects by strokes: old background along the edge", float(np.median([abs(f.left_px) for f in all_of])),
             0.1, "px"),
+        Row(f"objects along their edge: missing of overlap with {CLICKS} clicks", 100 * (1 - float(np.median(edges))),
+            2.0, "%", f"median of {len(edges)}; worst {100 * (1 - edges.min()):.1f}"),
     ]
 
 

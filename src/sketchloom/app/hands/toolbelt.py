@@ -70,7 +70,7 @@ class ToolBelt(QObject):
                 box.take_stroke,
             )
         elif kind == background_box.SNAP:
-            self._take_up(SnapTool(work.whole), lambda points: box.take_area(points, True))
+            self._take_up(SnapTool(work.whole), lambda points: box.take_area(points, True, "edge"))
         elif kind == background_box.COLOUR:
             small = work.whole.reduced(_CLICKED_PX)
             self._take_up(ClickTool(self.tr("Click a colour of the background. Esc ends.")),

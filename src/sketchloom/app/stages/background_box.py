@@ -30,8 +30,24 @@ class BackgroundBox(Box):
                 "color-picker",
                 self.tr("Click a colour of the background; what is alike and hangs together goes"),
             ),
-            (KEEP, self.tr("Keep…"), "brush", self.tr("Paint roughly over what is to be kept; the rest is found")),
-            (DROP, self.tr("Drop…"), "eraser", self.tr("Paint roughly over what is to go; the rest is found")),
+            (
+                KEEP,
+                self.tr("Keep…"),
+                "brush",
+                self.tr(
+                    "Paint roughly over what is to be kept; the rest is found. Later strokes mend only where they run; "
+                    "a click on a thin part follows it"
+                ),
+            ),
+            (
+                DROP,
+                self.tr("Drop…"),
+                "eraser",
+                self.tr(
+                    "Paint once around what is to be kept, or over what is to go; the rest is found. Later strokes "
+                    "mend only where they run"
+                ),
+            ),
             (
                 SNAP,
                 self.tr("Follow edge…"),
@@ -83,6 +99,7 @@ class BackgroundBox(Box):
         words = {("colour", False): self.tr("Colour left out"), ("colour", True): self.tr("Colour kept"),
                  ("stroke", False): self.tr("Drop stroke"), ("stroke", True): self.tr("Keep stroke"),
                  ("area", False): self.tr("Not this part"), ("area", True): self.tr("Only this part"),
+                 ("edge", False): self.tr("Not within this edge"), ("edge", True): self.tr("Only within this edge"),
                  ("paper", False): self.tr("Paper left out"), ("paper", True): self.tr("Paper kept")}
         self._list.blockSignals(True)
         grown = len(background.steps) > self._list.count()
@@ -160,9 +177,9 @@ class BackgroundBox(Box):
             self.tr("keep stroke") if keep else self.tr("drop stroke"),
         )
 
-    def take_area(self, points, keep: bool) -> None:
+    def take_area(self, points, keep: bool, kind: str = "area") -> None:
         self.add_step(
-            BackgroundStep("area", keep, self.work.as_came(points)),
+            BackgroundStep(kind, keep, self.work.as_came(points)),
             self.tr("part kept") if keep else self.tr("part left out"),
         )
 

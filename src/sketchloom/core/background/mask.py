@@ -5,6 +5,7 @@ from dataclasses import replace
 import cv2
 import numpy as np
 
+from sketchloom.core.background.sharpening import along_edge
 from sketchloom.core.background.steps import Background
 from sketchloom.core.background.strokes import kept_by_strokes
 from sketchloom.core.base.colour import srgb_to_lab
@@ -44,7 +45,7 @@ def _unmixed(picture, keep, background):
     edge_of = _edged(keep, 0.0, 0.0) if own is None else np.minimum(_edged(keep, 0.0, 0.0), own)
     nearest, away = [], []
     for side in (keep, ~keep):
-        clear = cv2.erode(side.astype(np.uint8), np.ones((5, 5), np.uint8), borderValue=1)
+        clear = _clear(side)
         if not clear.any():
             return picture.rgb, _moved(edge_of, background)
         far, label = cv2.distanceTransformWithLabels(1 - clear, cv2.DIST_L2, 5, labelType=cv2.DIST_LABEL_PIXEL)
@@ -75,6 +76,16 @@ def _unmixed(picture, keep, background):
     return rgb, _moved(alpha, background)
 
 
+def _clear(side):
+    """(H, W) uint8: pixels of a side that hold none of the other; of thin parts, which have none, the middle."""
+    clear = cv2.erode(side.astype(np.uint8), np.ones((5, 5), np.uint8), borderValue=1)
+    away = cv2.distanceTransform(1 - clear, cv2.DIST_L2, 5) if clear.any() else np.full(side.shape, np.inf)
+    depth = cv2.distanceTransform(side.astype(np.uint8), cv2.DIST_L2, 5)
+    ridge = side & (depth >= cv2.dilate(depth, np.ones((3, 3), np.uint8)))
+    clear[ridge & (away > _EDGE_PX)] = 1
+    return clear
+
+
 def _moved(alpha, background):
     """Cover with its edge set out or in and calmed, as asked."""
     if background.move_px == 0 and background.smooth_px == 0:
@@ -97,8 +108,9 @@ def _kept(picture, background):
         if step.kind == "colour":
             near = near_colour(picture, *step.points[0], step.tolerance, step.everywhere)
             keep = keep | near if step.keep else keep & ~near
-        elif step.kind == "area":
-            inside = polygon_mask(step.points, keep.shape)
+        elif step.kind in ("area", "edge"):
+            inside = (polygon_mask(step.points, keep.shape) if step.kind == "area"
+                      else along_edge(picture, step.points))
             if step.keep and not areas_before:
                 keep = keep & inside
                 areas_before = True

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from sketchloom.core.base import checks, setting
 from sketchloom.core.base.setting import check_all
 
-KINDS = ("colour", "stroke", "area", "paper")
+KINDS = ("colour", "stroke", "area", "edge", "paper")
 MAX_POINTS = 4000
 """More points than any hand draws; a guard against hostile files."""
 MAX_TOLERANCE = 100.0
@@ -20,8 +20,8 @@ class BackgroundStep:
     ``points``, hanging together with it or, with ``everywhere``, all of it, is dropped, or with
     ``keep`` kept. ``stroke``: what the stroke through ``points``, ``width`` (share of the longer
     side) wide, crosses is certainly kept or dropped; all strokes together tell the rest. ``area``:
-    inside of the polygon ``points``; the first one kept drops everything outside. ``paper``: what
-    is as light as the paper around it.
+    inside of the polygon ``points``; the first one kept drops everything outside. ``edge``: the same of a line led
+    along an edge; where exactly the edge runs is found beside it. ``paper``: what is as light as the paper around it.
     """
 
     kind: str = setting.choice(setting.REQUIRED, KINDS)
@@ -33,7 +33,7 @@ class BackgroundStep:
 
     def __post_init__(self):
         check_all(self, "background.")
-        least = {"colour": 1, "stroke": 1, "area": 3, "paper": 0}[self.kind]
+        least = {"colour": 1, "stroke": 1, "area": 3, "edge": 3, "paper": 0}[self.kind]
         checks.places("background.points", self.points, least, MAX_POINTS)
 
 

@@ -8,13 +8,12 @@ import numpy as np
 from sketchloom.core.background.corrections import corrected
 from sketchloom.core.background.finer import MOST_PX, finer
 from sketchloom.core.background.first_cut import first_cut
+from sketchloom.core.background.sharpening import sharpened
 from sketchloom.core.background.walks import DROP, KEEP
 
 _WORK_PX = 420
 """Long side of the picture that the first cut is found in; it is taken to full size from there, twice as large each
 time."""
-_BAND = 2.5
-"""Half width, work px, of the band along the edge that is decided again in full size."""
 _SPECK = 2e-4
 """Share of the picture under which a part or an opening is a speck."""
 _KEPT_CUTS = 16
@@ -53,7 +52,7 @@ def kept_by_strokes(picture, steps, before) -> np.ndarray:
     first = next((n + 1 for n, kind in enumerate(kinds) if kind != kinds[0]), len(steps))
     cuts = picture.__dict__.setdefault("_cuts", {})
     was = blake2b(np.packbits(before).tobytes(), digest_size=16).digest()
-    kept = None
+    kept = before
     for count in range(first, len(steps) + 1):
         key = (was, tuple(steps[:count]))
         if key in cuts:
@@ -87,7 +86,7 @@ def _first(picture, steps, before):
             break
         side = longest if longest < 2.6 * side else 2 * side
     kept = _without_specks(share >= 0.5, stroke_mask(steps, share.shape))
-    return _sharpened(picture, kept, scale) if kept.shape != shape else kept
+    return sharpened(picture, kept, scale) if kept.shape != shape else kept
 
 
 def _without_specks(kept, said):
@@ -113,31 +112,3 @@ def _said(steps, before, size):
             border[[0, -1], :] = border[:, [0, -1]] = 1
             said[(border > 0) & (said == 0)] = missing
     return said
-
-
-def _sharpened(picture, kept, scale):
-    """The mask at full size; near its edge each pixel goes to the side whose colour around it is nearer."""
-    size = (picture.width, picture.height)
-    full = cv2.resize(kept.astype(np.float32), size, interpolation=cv2.INTER_LINEAR) >= 0.5
-    reach = max(2, round(_BAND / scale))
-    kernel = cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (2 * reach + 1,) * 2)
-    sure_in = cv2.erode(full.astype(np.uint8), kernel, borderValue=1)
-    sure_out = cv2.erode((~full).astype(np.uint8), kernel, borderValue=1)
-    band = (sure_in == 0) & (sure_out == 0)
-    y, x = np.nonzero(band)
-    if len(y) == 0:
-        return full
-    rgb = picture.rgb.astype(np.float32)
-    box = (6 * reach + 1,) * 2
-    away = []
-    for sure in (sure_in, sure_out):
-        weight = cv2.boxFilter(sure.astype(np.float32), cv2.CV_32F, box)[y, x]
-        mean = cv2.boxFilter(rgb * sure[..., None], cv2.CV_32F, box)[y, x] / np.maximum(weight, 1e-6)[:, None]
-        away.append(np.where(weight > 1e-4, np.sqrt(((rgb[y, x] - mean) ** 2).sum(1)), np.inf))
-    # where both sides look alike the cut stays as it was found
-    sure = np.abs(away[0] - away[1]) > 0.25 * (away[0] + away[1])
-    out = full.copy()
-    out[y[sure], x[sure]] = away[0][sure] < away[1][sure]
-    calm = cv2.medianBlur(out.astype(np.uint8), 9) > 0
-    out[band] = calm[band]
-    return out

@@ -503,6 +503,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>beide Enden liegen an einer Stelle; mach einen Kreis daraus</translation>
     </message>
     <message>
+        <source>the ends of the stretch stay; choose a longer one to move them</source>
+        <translation>die Enden der Strecke bleiben; wählen Sie eine längere, um sie zu bewegen</translation>
+    </message>
+    <message>
+        <source>the stretch ends there</source>
+        <translation>die Strecke endet dort</translation>
+    </message>
+    <message>
+        <source>there is a node already</source>
+        <translation>dort ist schon ein Knoten</translation>
+    </message>
+    <message>
         <source>there is no node to take out</source>
         <translation>es gibt keinen Knoten, der herausgenommen werden könnte</translation>
     </message>
@@ -2510,6 +2522,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>pen lines are not laid</source>
         <translation>Stiftlinien werden nicht gelegt</translation>
     </message>
+    <message>
+        <source>cubics end to end, a place more than three for each</source>
+        <translation>kubische Bögen Ende an Ende, je drei Stellen und eine mehr</translation>
+    </message>
+    <message>
+        <source>a rising number for each node</source>
+        <translation>eine steigende Zahl je Knoten</translation>
+    </message>
+    <message>
+        <source>numbers of nodes</source>
+        <translation>Nummern von Knoten</translation>
+    </message>
 </context>
 <context>
     <name>AreaTool</name>
@@ -2533,16 +2557,16 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Behalten …</translation>
     </message>
     <message>
-        <source>Paint roughly over what is to be kept; the rest is found</source>
-        <translation>Male grob über das, was bleiben soll; den Rest findet das Programm</translation>
-    </message>
-    <message>
         <source>Drop…</source>
         <translation>Weglassen …</translation>
     </message>
     <message>
-        <source>Paint roughly over what is to go; the rest is found</source>
-        <translation>Male grob über das, was weg soll; den Rest findet das Programm</translation>
+        <source>Paint roughly over what is to be kept; the rest is found. Later strokes mend only where they run; a click on a thin part follows it</source>
+        <translation>Grob über das malen, was bleiben soll; der Rest wird gefunden. Spätere Striche bessern nur, wo sie laufen; ein Klick auf einen dünnen Teil folgt ihm</translation>
+    </message>
+    <message>
+        <source>Paint once around what is to be kept, or over what is to go; the rest is found. Later strokes mend only where they run</source>
+        <translation>Einmal um das herum malen, was bleiben soll, oder über das, was weg soll; der Rest wird gefunden. Spätere Striche bessern nur, wo sie laufen</translation>
     </message>
     <message>
         <source>Follow edge…</source>
@@ -2651,6 +2675,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Only this part</source>
         <translation>Nur dieser Teil</translation>
+    </message>
+    <message>
+        <source>Not within this edge</source>
+        <translation>Nicht innerhalb dieser Kante</translation>
+    </message>
+    <message>
+        <source>Only within this edge</source>
+        <translation>Nur innerhalb dieser Kante</translation>
     </message>
     <message>
         <source>Paper left out</source>
@@ -2799,6 +2831,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>That cannot be done here: {0}.</source>
         <translation>Das geht hier nicht: {0}.</translation>
+    </message>
+    <message>
+        <source>nodes of a boundary</source>
+        <translation>Knoten einer Grenze</translation>
     </message>
     <message>
         <source>Changed; now at most {0} from where it was and {1} from the picture.</source>
@@ -3568,12 +3604,36 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Mit dem Radius daneben</translation>
     </message>
     <message>
+        <source>Add a node</source>
+        <translation>Knoten einfügen</translation>
+    </message>
+    <message>
+        <source>After the chosen node; two clicks on the line put one there</source>
+        <translation>Nach dem gewählten Knoten; zwei Klicks auf die Linie setzen einen dorthin</translation>
+    </message>
+    <message>
+        <source>Take the node away</source>
+        <translation>Knoten entfernen</translation>
+    </message>
+    <message>
+        <source>The course stays as near as it can (Delete)</source>
+        <translation>Der Verlauf bleibt so nah wie möglich (Entf)</translation>
+    </message>
+    <message>
+        <source>Corner</source>
+        <translation>Ecke</translation>
+    </message>
+    <message>
         <source>Changed boundaries, the latest first</source>
         <translation>Geänderte Ränder, der letzte zuerst</translation>
     </message>
     <message>
         <source>changed boundary</source>
         <translation>Rand geändert</translation>
+    </message>
+    <message>
+        <source>nodes set</source>
+        <translation>Knoten gesetzt</translation>
     </message>
     <message>
         <source>smoothed</source>
@@ -3622,6 +3682,38 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>symmetric</source>
         <translation>symmetrisch</translation>
+    </message>
+    <message>
+        <source>Click a node on the line to change it.</source>
+        <translation>Klicken Sie auf einen Knoten der Linie, um ihn zu ändern.</translation>
+    </message>
+    <message>
+        <source>A smooth node: its two handles keep one line.</source>
+        <translation>Ein glatter Knoten: seine zwei Griffe bleiben in einer Linie.</translation>
+    </message>
+    <message>
+        <source>A corner: each handle goes its own way.</source>
+        <translation>Eine Ecke: jeder Griff geht seinen eigenen Weg.</translation>
+    </message>
+    <message>
+        <source>An end of the stretch stays where it is; its handle can be moved.</source>
+        <translation>Ein Ende der Strecke bleibt, wo es ist; sein Griff lässt sich bewegen.</translation>
+    </message>
+    <message>
+        <source>Make it smooth</source>
+        <translation>Glätten</translation>
+    </message>
+    <message>
+        <source>Make it a corner</source>
+        <translation>Zur Ecke machen</translation>
+    </message>
+    <message>
+        <source>Both handles come to lie in one line</source>
+        <translation>Beide Griffe kommen in eine Linie</translation>
+    </message>
+    <message>
+        <source>Its handles can then be moved each for itself</source>
+        <translation>Seine Griffe lassen sich dann einzeln bewegen</translation>
     </message>
     <message>
         <source>Boundary {0}, {1}</source>
@@ -7820,8 +7912,8 @@ seinesgleichen</translation>
 <context>
     <name>StretchTool</name>
     <message>
-        <source>Brush along a boundary to choose a stretch; drag a chosen stretch to pull it. Esc ends.</source>
-        <translation>Fahre einen Rand entlang, um ein Stück zu wählen; ziehe an einem gewählten Stück, um es zu ziehen. Esc beendet.</translation>
+        <source>Brush along a boundary to choose a stretch; drag it to pull it, or its nodes and handles. Two clicks on it add a node, Delete takes one away. Esc ends.</source>
+        <translation>An einer Grenze entlangstreichen wählt eine Strecke; ziehen Sie an ihr oder an ihren Knoten und Griffen. Zwei Klicks auf sie fügen einen Knoten ein, Entf entfernt einen. Esc beendet.</translation>
     </message>
 </context>
 <context>
