@@ -9,19 +9,26 @@ from pathlib import Path
 
 import cv2
 import numpy as np
+import shapely
+import svgelements
 from PIL import Image
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog
 
 from bench.journeys import walk
 from bench.journeys.proposals import written
+from bench.objects.hand import correction, drop_stroke, keep_stroke
+from bench.objects.pictures import cutout
+from bench.objects.run import overlap
 from bench.proposals.conditions import rendered
 from bench.proposals.scenes import blob
 from sketchloom.app.window import CLEAN, LAYERS, RELEASE
 
-MOST = {"flower": 14, "page": 22, "creature": 30, "emblem": 25}
+MOST = {"flower": 14, "page": 22, "creature": 30, "emblem": 25, "cut_out": 25}
 """Gestures that each may take."""
 _PX = 900
+_OBJECT, _BLEED_MM = 64, 3.0
+"""A picture of the bench of objects that neither it nor any choice uses; a bleed of common practice (no source)."""
 SVG = "{http://www.w3.org/2000/svg}"
 
 
@@ -187,11 +194,51 @@ def emblem(person):
     return f"{len(work.recipe.shapes)} shapes on {len(paths)} sheet"
 
 
+def _area_mm2(path):
+    """The area of a compound path of the reader, whose unit is the px of 96 an inch."""
+    total = 0.0
+    for part in path.as_subpaths():
+        x, y = np.asarray(svgelements.Path(part).npoint(np.linspace(0, 1, 4000))).T * 25.4 / 96
+        total += 0.5 * float((x * np.roll(y, -1) - y * np.roll(x, -1)).sum())
+    return abs(total)
+
+
+def cut_out(person):
+    """An object out of a photograph by two strokes, what came out wrong mended, and a contour that leaves a bleed."""
+    one, rng = cutout(_OBJECT), np.random.default_rng(_OBJECT)
+    _opened(person, one.picture.rgb, "object")
+    step, tries = keep_stroke(one.cover, rng), [drop_stroke(one.cover, rng)]
+    while step is not None:
+        person.click("Keep…" if step.keep else "Drop…")
+        person.drag(*step.points[::max(1, len(step.points) // 40)]) if len(step.points) > 1 else person.point(
+            *step.points[0])
+        work = person.settled()
+        kept = work.picture.alpha > 127
+        step = tries.pop() if tries else correction(one.cover, kept, rng)
+    found = overlap(kept, one.cover)
+    assert found > 0.97, found
+    person.stage("Clean")
+    person.fold("Backing and rim")
+    rims = person.window.panels[CLEAN].rims
+    person.type(rims._distance, f"{_BLEED_MM:g} mm")
+    person.click("Add it", rims)
+    work = person.settled()
+    _, paths, _ = written(person)
+    # the contour against the drawn object grown by a geometry library
+    outline, _ = cv2.findContours((one.cover > 0.5).astype(np.uint8), cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
+    truth = shapely.Polygon(max(outline, key=len)[:, 0] + 0.5).buffer(_BLEED_MM / work.mm_per_px)
+    contour = max(_area_mm2(p) for p in paths)
+    off = contour / (truth.area * work.mm_per_px**2) - 1
+    assert abs(off) < 0.02, off
+    return f"overlap {found:.3f}, {len(paths)} sheets, contour's area off by {100 * off:.2f} %"
+
+
 JOURNEYS = (
     ("mark", "flower, petals in three colours by turns, outline the base, fine rim", flower),
     ("mark", "page of six drawings, each in its colours", page),
     ("mark", "creature by half, four versions with ornaments in one file", creature),
     ("mark", "emblem of 460 px redrawn by bows, a spine and bars", emblem),
+    ("mark", "object cut out of a photograph, contour with bleed", cut_out),
 )
 
 
