@@ -12,6 +12,7 @@ from sketchloom.core.base.errors import GeometryError, SettingError
 from sketchloom.core.curves import reshapes
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.curves.curveset import evaluate, sampled
+from sketchloom.core.curves.outline import face_outline
 from sketchloom.desk.shapes import ShapeDesk
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
@@ -222,3 +223,34 @@ def test_one_node_less_changes_least_and_ends_where_there_is_none():
 def test_a_hidden_edit_kind_is_no_kind_of_a_recipe():
     with pytest.raises(SettingError):
         CurveEdit(((0.0, 0.0), (1.0, 1.0)), ((0.0, 0.0), (1.0, 1.0)), "one less")
+
+
+@pytest.mark.parametrize("lean", [0.0, 1.0])
+def test_a_true_arc_goes_through_where_another_boundary_ends_and_draws_it_along(lean):
+    """A bar that meets a wavy disc, straight or at a slant."""
+    def wavy(x, y):
+        return np.hypot(x - 120, y - 130) < 70 + 8 * np.sin(5 * np.arctan2(y - 130, x - 120))
+
+    def bar(x, y):
+        return (np.abs(x - 120 - lean * (60 - y)) < 8) & (y < 130) & (y > 18)
+    rgb = np.full((SIDE, SIDE, 3), 255.0)
+    for inside, colour in ((bar, (60, 120, 200)), (wavy, (240, 190, 60))):
+        cover = cover_of(inside, SIDE)[..., None]
+        rgb = rgb * (1 - cover) + np.array(colour) * cover
+    pipeline, source = Pipeline(), picture(np.rint(rgb).astype(np.uint8))
+    recipe = Recipe(colours=3, size_mm=float(SIDE))
+    desk = ShapeDesk(pipeline.evaluate(source, recipe))
+    angle = np.linspace(-2.6, -0.5, 60)
+    radius = 70 + 8 * np.sin(5 * angle)
+    stretch = desk.stretch(np.stack([120 + radius * np.cos(angle), 130 + radius * np.sin(angle)], -1), 6.0)
+    path = desk.reshaped("arc", stretch)
+    assert desk.deviation_px(stretch.points, path) > 5
+    edit = desk.curve_edit("arc", stretch.points, path, False)
+    done = pipeline.evaluate(source, replace(recipe, curves=(edit,)))
+    assert done.traced.curves_found.all() and done.traced.planar.euler_excess() == 0
+    centre, radius = reshapes.fitted_circle(path)
+    face = done.traced.planar.faces[130, 120]
+    outline = face_outline(done.traced.planar, done.traced.curves, int(face))
+    points = sampled(outline.controls, 1.0)
+    near = np.abs(np.arctan2(*(points - centre).T[::-1]) + np.pi / 2) < 0.4
+    assert np.abs(np.hypot(*(points[near] - centre).T) - radius).max() < 0.3
