@@ -3,6 +3,7 @@
 import numpy as np
 
 from sketchloom.core.base import ragged
+from sketchloom.core.curves.chains import replaced
 from sketchloom.core.curves.curveset import CurveSet, evaluate, line_controls, segment_areas
 from sketchloom.core.planar.cracks import STEP
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -144,26 +145,14 @@ def _with(planar, curves, made):
     """Curves with some arcs' put in, and the ends of all arcs at each node in one place."""
     if not made:
         return curves
-    count = np.diff(curves.starts)
-    for arc, controls in made.items():
-        count[arc] = len(controls)
-    starts = ragged.lengths_to_starts(count)
-    controls, straight, miss = np.empty((starts[-1], 4, 2)), np.zeros(starts[-1], bool), np.zeros(starts[-1])
+    whole = replaced(curves, made)
+    controls, straight, miss, starts = whole.controls, whole.straight, whole.miss_px, whole.starts
+    count = np.diff(starts)
     node_at = {}
     for arc, part in made.items():
-        controls[starts[arc]:starts[arc + 1]] = part
-        straight[starts[arc]:starts[arc + 1]] = np.abs(part - line_controls(part[:, 0], part[:, 3])).max((1, 2)) < 1e-6
         miss[starts[arc]:starts[arc + 1]] = curves.miss_px[curves.starts[arc]:curves.starts[arc + 1]].max(initial=0.0)
         if not planar.closed[arc]:
             node_at[int(planar.start_node[arc])], node_at[int(planar.end_node[arc])] = part[0, 0], part[-1, 3]
-    rest = np.setdiff1d(np.arange(len(count)), np.array(list(made), np.intp))
-    source, _ = ragged.take(curves.starts, rest)
-    target, _ = ragged.take(starts, rest)
-    controls[target], straight[target], miss[target] = (
-        curves.controls[source],
-        curves.straight[source],
-        curves.miss_px[source],
-    )
     for arc in range(len(count)):
         if count[arc] and not planar.closed[arc]:
             for node, at, near in ((planar.start_node[arc], (starts[arc], 0), (starts[arc], 1)),
