@@ -4,11 +4,13 @@ chosen."""
 import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
+from PySide6.QtGui import QPainter, QPixmap
 from PySide6.QtTest import QTest
 
 import shapes
 from app.test_drawing import SIZE, in_clean, s, saved, settled
 from app.test_source_tools import at, drag, recipe
+from sketchloom.app.bench import paint
 from sketchloom.app.tools.stretch import StretchTool
 from sketchloom.core.curves.node_chain import AFTER
 
@@ -128,3 +130,16 @@ def test_a_stretch_stays_chosen_after_other_actions_too(driver, panel):
     work = settled(driver)
     assert [e.what for e in recipe(driver).curves] == ["smooth", "simple"] and work.traced.curves_found.all()
     assert work.picture.width == SIZE
+
+
+def test_a_long_hint_is_read_whole_on_a_narrow_bench(driver, panel):
+    """It once ran under the panel."""
+    bench = driver.window.bench
+    text, pixmap = tool(driver).hint, QPixmap(bench.size())
+    for most in (240, 420, 2000):
+        painter = QPainter(pixmap)
+        box = paint.hint(painter, text, 30, 400, most)
+        rows = box.height() / painter.fontMetrics().height()
+        painter.end()
+        assert box.width() <= most and box.bottom() == 400
+        assert (rows < 2) == (most == 2000)

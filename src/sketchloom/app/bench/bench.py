@@ -421,10 +421,9 @@ class Bench(QWidget):
         font = painter.font()
         font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
-        height = painter.fontMetrics().height() + 8
         text = self.tool.hint if self.tool is not None else self._hover_text
         if text:
-            bench_paint.chip(painter, text, RULER + 10, self.height() - height - 10)
+            bench_paint.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
         if self._busy_text:
             bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
         elif self._shown is not None and self._shown.coarse:

@@ -1,7 +1,7 @@
 """Paints the bench's parts: source, cut, curtain, rulers, marks."""
 
 import numpy as np
-from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 
 from sketchloom.app import theme
@@ -232,13 +232,23 @@ def chip(painter: QPainter, text: str, x: float, y: float, anchor_right: bool = 
     """A small label on a solid ground."""
     metrics = painter.fontMetrics()
     width, height = metrics.horizontalAdvance(text) + 16, metrics.height() + 8
-    box = QRectF(x - width if anchor_right else x, y, width, height)
+    return _chip(painter, text, QRectF(x - width if anchor_right else x, y, width, height))
+
+
+def hint(painter: QPainter, text: str, x: float, bottom: float, most: float) -> QRectF:
+    """The same above a line, in as many rows as keep it within a width."""
+    flags = int(Qt.TextFlag.TextWordWrap)
+    size = painter.fontMetrics().boundingRect(QRect(0, 0, max(int(most) - 16, 60), 10_000), flags, text)
+    return _chip(painter, text, QRectF(x, bottom - size.height() - 8, size.width() + 16, size.height() + 8))
+
+
+def _chip(painter, text, box):
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
     painter.setPen(QPen(QColor(theme.LINE), 1))
     painter.setBrush(QColor(theme.LINEN_LIGHT))
     painter.drawRoundedRect(box, 4, 4)
     painter.setPen(QColor(theme.INK))
-    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
+    painter.drawText(box.adjusted(8, 4, -6, -4), int(Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap), text)
     return box
 
 
