@@ -96,6 +96,30 @@ def test_a_correction_only_adds_or_only_takes_away_and_only_what_hangs_on_it(kee
     assert np.array_equal(kept(*FIRST), before)
 
 
+@settings(max_examples=40, deadline=None, derandomize=True)
+@given(st.lists(st.tuples(st.booleans(), st.lists(st.tuples(st.floats(0, 1), st.floats(0, 1)), min_size=1, max_size=3),
+                          st.sampled_from([0.0005, 0.01, 0.4])), min_size=1, max_size=4),
+       st.sampled_from(["flat", "noise", "tiny", "long"]))
+def test_any_strokes_on_anything_make_a_cut(strokes, kind):
+    """Strokes finer than a pixel, over each other, over everything; pictures of one colour, of noise, of few pixels."""
+    rng = np.random.default_rng(6)
+    size = {"flat": (90, 120), "noise": (90, 120), "tiny": (3, 5), "long": (20, 600)}[kind]
+    pixels = np.full((*size, 3), 130) if kind == "flat" else rng.integers(0, 256, (*size, 3))
+    steps = tuple(BackgroundStep("stroke", keep, tuple(points), width=width) for keep, points, width in strokes)
+    mask = kept_by_strokes(shapes.picture(pixels.astype(np.uint8)), steps, np.ones(size, bool))
+    assert mask.shape == size and mask.dtype == bool
+
+
+def test_a_stroke_finer_than_the_copy_it_is_looked_at_in_still_counts():
+    rng = np.random.default_rng(7)
+    picture = shapes.picture(rng.integers(100, 130, (300, 2400, 3), dtype=np.uint8))
+    first = (BackgroundStep("stroke", True, ((0.45, 0.5), (0.5, 0.5))), BackgroundStep("stroke", False, ((0.1, 0.1),)))
+    fine = BackgroundStep("stroke", False, ((0.02, 0.9), (0.98, 0.1)), width=0.0005)
+    mask = kept_by_strokes(picture, (*first, fine), np.ones((300, 2400), bool))
+    crossed = stroke_mask((fine,), mask.shape) > 0
+    assert not mask[crossed].any()
+
+
 def test_a_click_follows_a_thin_part_to_its_end_and_no_further():
     picture = photograph()[1]
     lab = srgb_to_lab(picture.rgb.astype(float)).astype(np.float32)

@@ -11,12 +11,12 @@ from sketchloom.core.background.walks import DROP, KEEP, walked
 
 _ROOM, _LEAST_ROOM = 0.6, 0.1
 """How far around a stroke things may change: a share of its extent, and of the picture's long side at least."""
-_WORK_PX = 420
-_NEAR = 25.0
-_PULL = 0.08
+_WORK_PX, _NEAR, _PULL = 420, 25.0, 0.08
+"""As of the first cut."""
 _CLICK = 0.01
 """A stroke no longer than this share of the picture is a click."""
-_FEW = 50
+_FEW, _TOUCHED = 50, 0.2
+"""Samples that are enough, and the share of a pixel of the copy over which a stroke has touched it."""
 
 
 def corrected(picture, kept, strokes, draw) -> np.ndarray:
@@ -72,8 +72,8 @@ def _grown(rgb, own, crossed, against, stroke, shape, window):
 
     def small(mask):
         return cv2.resize(mask.astype(np.float32), size, interpolation=cv2.INTER_AREA)
-    share = _share(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), small(own) > 0.5, small(crossed) > 0.2,
-                   small(against) > 0.2)
+    share = _share(cv2.resize(rgb, size, interpolation=cv2.INTER_AREA), small(own) > 0.5, small(crossed) > _TOUCHED,
+                   small(against) > _TOUCHED)
     while share.shape != own.shape:
         scale = min(2 * scale, 1.0)
         size = (round(own.shape[1] * scale), round(own.shape[0] * scale)) if scale < 1 else own.shape[::-1]
@@ -88,16 +88,14 @@ def _share(rgb, own, crossed, against):
     rim = np.zeros(own.shape, bool)
     rim[[0, -1], :] = rim[:, [0, -1]] = True
     seeds[(rim & ~own) | against] = DROP
-    seeds[crossed] = KEEP
+    seeds[crossed] = KEEP  # where a stroke is finer than a pixel of the copy, nothing
     lab = lab_of(rgb)
     every = features(lab, _NEAR)
     keep = Side.of(every, np.flatnonzero(crossed.ravel()), rng)
     sure = np.flatnonzero(seeds.ravel() == DROP)
     rest = np.flatnonzero(~own.ravel() & ~crossed.ravel())
-    if len(sure) < _FEW or len(rest) == 0:
-        sure = rest if len(rest) else np.flatnonzero(seeds.ravel() != KEEP)
-    # what was on the stroke's side already is no way from one place to another
-    seeds[own & ~crossed] = np.where(seeds[own & ~crossed] == 0, DROP, seeds[own & ~crossed])
+    sure = sure if len(sure) >= _FEW else rest
+    seeds[own & ~crossed] = DROP  # what was on the stroke's side already is no way from one place to another
     free = np.flatnonzero(seeds.ravel() == 0)
     prior = (seeds == KEEP).astype(float)
     share = prior

@@ -13,6 +13,7 @@ _OPEN = 0.04
 """Shares between this and one less it are open."""
 _REACH_PX = 3
 """Pixels of the smaller copy around what is open, and around the edge, that are decided anew."""
+_FEW = 50
 _PULL = 0.25
 MOST_PX = 1700
 """Long side of the largest copy; beyond it the edge is set by its own pixels."""
@@ -41,10 +42,9 @@ def finer(rgb, share) -> np.ndarray:
     # samples from beside what is open: far off is another matter
     wide = cv2.dilate(open_.astype(np.uint8), cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (31, 31))).ravel() > 0
     sides = []
-    for kind, sure in ((KEEP, start > 0.9), (DROP, start < 0.1)):
+    for sure, likely in ((start > 0.9, start > 0.5), (start < 0.1, start <= 0.5)):
         index = np.flatnonzero(sure.ravel() & wide)
-        sides.append(Side.of(every, index if len(index) > 50 else np.flatnonzero(start.ravel() > 0.5)
-                             if kind == KEEP else np.flatnonzero(start.ravel() <= 0.5), rng))
+        sides.append(Side.of(every, index if len(index) > _FEW else np.flatnonzero(likely), rng))
     prior = start.astype(float)
     prior.ravel()[free] = likeness(*(side.away(every[free]) for side in sides))
     prior.ravel()[free] = 0.5 * prior.ravel()[free] + 0.5 * start.ravel()[free]

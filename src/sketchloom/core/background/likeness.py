@@ -9,6 +9,8 @@ _SAMPLES = 2000
 """Pixels that stand for a side."""
 _NEAREST, _SLACK = 3, 0.5
 """The distance to a side is that to its third nearest sample, at most so much too long."""
+_FAR = 1000.0
+"""Farther than any two colours at any two places."""
 _HELD = 1500
 """Pixels of the background that its own spread is measured on."""
 
@@ -33,8 +35,10 @@ class Side:
         return Side(cKDTree(every[chosen]))
 
     def away(self, wanted) -> np.ndarray:
-        """(K,) how far features are from the side."""
+        """(K,) how far features are from the side; from one without samples, very far."""
         k = min(_NEAREST, self.tree.n)
+        if k == 0:
+            return np.full(len(wanted), _FAR)
         found = self.tree.query(wanted, k=k, eps=_SLACK)[0]
         return found if k == 1 else found[:, -1]
 
