@@ -171,18 +171,14 @@ class StretchTool(Tool):
             self.turn(grip[0])
         elif grip is None and self._share_at(frame, at) is not None:
             self._pull = None
-            place, _ = node_chain.nearest_place(self.chain, self._px(frame, at))
-            self._add(place)
+            self._add(node_chain.nearest_place(self.chain, self._px(frame, at)))
 
     # -- by key and button ------------------------------------------------------------------
 
     def add(self) -> None:
         """A node more in the middle of what follows the chosen node, or of the longest part."""
-        if self.chain is None:
-            return
-        sizes = np.hypot(*(self.chain.controls[:, 3] - self.chain.controls[:, 0]).T)
-        part = int(sizes.argmax()) if self.node is None or self.node >= len(sizes) else self.node
-        self._add(part + 0.5)
+        if self.chain is not None:
+            self._add(node_chain.middle_after(self.chain, self.node))
 
     def _add(self, place):
         try:

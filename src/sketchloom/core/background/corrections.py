@@ -4,15 +4,13 @@ import cv2
 import numpy as np
 
 from sketchloom.core.background.finer import finer
-from sketchloom.core.background.first_cut import lab_of
+from sketchloom.core.background.first_cut import NEAR, PULL, WORK_PX, lab_of
 from sketchloom.core.background.likeness import Side, features, likeness
 from sketchloom.core.background.thin_parts import thin_part
 from sketchloom.core.background.walks import DROP, KEEP, walked
 
 _ROOM, _LEAST_ROOM = 0.6, 0.1
 """How far around a stroke things may change: a share of its extent, and of the picture's long side at least."""
-_WORK_PX, _NEAR, _PULL = 420, 25.0, 0.08
-"""As of the first cut."""
 _CLICK = 0.01
 """A stroke no longer than this share of the picture is a click."""
 _FEW, _TOUCHED = 50, 0.2
@@ -67,7 +65,7 @@ def _grown(rgb, own, crossed, against, stroke, shape, window):
         thin = thin_part(lab_of(rgb), at)
         if thin is not None:
             return thin & ~against
-    scale = min(1.0, _WORK_PX / max(own.shape))
+    scale = min(1.0, WORK_PX / max(own.shape))
     size = (max(8, round(own.shape[1] * scale)), max(8, round(own.shape[0] * scale)))
 
     def small(mask):
@@ -90,7 +88,7 @@ def _share(rgb, own, crossed, against):
     seeds[(rim & ~own) | against] = DROP
     seeds[crossed] = KEEP  # where a stroke is finer than a pixel of the copy, nothing
     lab = lab_of(rgb)
-    every = features(lab, _NEAR)
+    every = features(lab, NEAR)
     keep = Side.of(every, np.flatnonzero(crossed.ravel()), rng)
     sure = np.flatnonzero(seeds.ravel() == DROP)
     rest = np.flatnonzero(~own.ravel() & ~crossed.ravel())
@@ -101,7 +99,7 @@ def _share(rgb, own, crossed, against):
     share = prior
     for _ in range(2):
         prior.ravel()[free] = likeness(keep.away(every[free]), Side.of(every, sure, rng).away(every[free]))
-        share = walked(lab, seeds, prior, _PULL, share)
+        share = walked(lab, seeds, prior, PULL, share)
         far = np.flatnonzero((share.ravel() < 0.3) & ~own.ravel())
         sure = far if len(far) >= _FEW else sure
     return np.where(own, 1.0, share)

@@ -6,15 +6,17 @@ import numpy as np
 from sketchloom.core.background.likeness import Side, features, likeness
 from sketchloom.core.background.walks import DROP, KEEP, walked
 
-_NEAR = 25.0
+WORK_PX = 420
+"""Long side of the copy that a cut is begun in."""
+NEAR = 25.0
 """A colour as far off as the picture is long counts as so much CIELAB distance more."""
 _NEW, _NEW_LAB = 3.5, 10.0
 """Within a ring, a colour so many times as far from the background as nine tenths of the background itself are, and so
 far at least, is the object's, whether a stroke crossed it or not."""
-_PULL, _ROUNDS = 0.08, 3
+PULL, _ROUNDS = 0.08, 3
 """What colour says beside neighbours, and rounds in which both sides are learned anew."""
 _LOOSE = 1e-5
-"""As ``_PULL``, of a walk that knows no colours."""
+"""As ``PULL``, of a walk that knows no colours."""
 _EDGES, _MOST_ODDS = 0.8, 3.0
 """What edges alone say, that walk, multiplies the odds by this power of its own, by so much at most. All these were
 chosen on 36 of the 60 pictures of the bench of objects and on the boat among the demo pictures at five sizes."""
@@ -43,7 +45,7 @@ def first_cut(rgb, said, steps) -> np.ndarray:
     rng = np.random.default_rng(1)  # the same strokes give the same cut
     seeds, is_ringed = _ringed(said, steps)
     lab = lab_of(rgb)
-    every = features(lab, _NEAR)
+    every = features(lab, NEAR)
     dropped = np.flatnonzero(seeds.ravel() == DROP)
     drop = Side.of(every, dropped, rng)
     new = max(_NEW * drop.spread(every, dropped, rng, 0.9), _NEW_LAB)
@@ -59,7 +61,7 @@ def first_cut(rgb, said, steps) -> np.ndarray:
     for round_ in range(_ROUNDS):
         alike = likeness(np.minimum(keep.away(every[free]), new), drop.away(every[free]))
         prior.ravel()[free] = alike / np.maximum(alike + (1 - alike) * beside, 1e-9)
-        share = walked(lab, seeds, prior, _PULL, share)
+        share = walked(lab, seeds, prior, PULL, share)
         if round_ + 1 < _ROUNDS:
             keep = Side.of(every, np.flatnonzero(share.ravel() > _SURE), rng)
             drop = Side.of(every, np.flatnonzero(share.ravel() < 1 - _SURE), rng)

@@ -9,8 +9,8 @@ from sketchloom.core.picture.places import polygon_mask
 _BAND = 2.5
 """Half width, px of the copy, of the band along the edge that is decided again in full size."""
 _LINE = 0.006
-"""How far beside a line that follows an edge the edge may be, a share of the picture's long side: a hand is off by less
-when it clicks."""
+"""How far beside a line that follows an edge the edge may be, a share of the picture's long side: twice what
+a hand misses by in the bench of objects."""
 
 
 def along_edge(picture, points) -> np.ndarray:

@@ -7,13 +7,10 @@ import numpy as np
 
 from sketchloom.core.background.corrections import corrected
 from sketchloom.core.background.finer import MOST_PX, finer
-from sketchloom.core.background.first_cut import first_cut
+from sketchloom.core.background.first_cut import WORK_PX, first_cut
 from sketchloom.core.background.sharpening import sharpened
 from sketchloom.core.background.walks import DROP, KEEP
 
-_WORK_PX = 420
-"""Long side of the picture that the first cut is found in; it is taken to full size from there, twice as large each
-time."""
 _SPECK = 2e-4
 """Share of the picture under which a part or an opening is a speck."""
 _KEPT_CUTS = 16
@@ -67,10 +64,10 @@ def kept_by_strokes(picture, steps, before) -> np.ndarray:
 
 
 def _first(picture, steps, before):
-    """The first cut in full size."""
+    """The first cut, taken to full size by copies twice as large each time."""
     shape = picture.rgb.shape[:2]
     longest = min(max(shape), MOST_PX)
-    side, share = min(_WORK_PX, longest), None
+    side, share = min(WORK_PX, longest), None
     while True:
         scale = side / max(shape)
         size = shape[::-1] if scale >= 1 else tuple(max(8, round(n * scale)) for n in shape[::-1])

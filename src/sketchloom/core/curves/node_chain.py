@@ -12,7 +12,8 @@ from sketchloom.core.curves.curveset import evaluate
 BEFORE, AFTER = -1, 1
 """The handle that comes before a node, and the one after it."""
 _SMOOTH = np.cos(np.radians(8.0))
-"""Handles that turn by less run through a node without a corner (fitted arcs turn by up to 6 degrees at joints)."""
+"""Handles that turn by less run through a node without a corner (a traced circle has none; common practice, no source).
+"""
 _LEAST_PX = 1e-6
 _ROUNDS, _SAMPLES = 6, 24
 """Rounds in which parameters and handles of a joined cubic are fitted in turn, and places on each old one."""
@@ -198,10 +199,16 @@ def made_smooth(chain: NodeChain, number: int) -> NodeChain:
     return _with_points(chain, points, corners=chain.corners - {number})
 
 
-def nearest_place(chain: NodeChain, at) -> tuple[float, float]:
-    """The place on a chain nearest to a point, a segment's number plus the parameter on it, and how far off, px."""
+def nearest_place(chain: NodeChain, at) -> float:
+    """The place on a chain nearest to a point, a segment's number plus the parameter on it."""
     t = np.linspace(0, 1, 65)
     xy = evaluate(chain.controls[:, None], t[None])
     away = np.hypot(*np.moveaxis(xy - np.asarray(at, float), -1, 0))
     segment, step = np.unravel_index(int(away.argmin()), away.shape)
-    return float(segment + t[step]), float(away.min())
+    return float(segment + t[step])
+
+
+def middle_after(chain: NodeChain, number: int | None) -> float:
+    """The place in the middle of what follows a node; without one, or at the end, of the longest part."""
+    sizes = np.hypot(*(chain.controls[:, 3] - chain.controls[:, 0]).T)
+    return 0.5 + (int(sizes.argmax()) if number is None or number >= len(sizes) else number)

@@ -9,9 +9,9 @@ from sketchloom.app.tools.stretch import StretchTool
 from sketchloom.core.base.errors import AppError
 
 _AGAIN_MM = 0.6
-"""A stretch that was changed is found again on the next map so near to its course: less than two strokes lie apart."""
+"""A stretch that was changed is found again on the next map so near to its course."""
 
-_COURSES = 40
+_COURSES = 10
 """Courses of one stretch that are remembered."""
 
 
