@@ -21,7 +21,7 @@ from sketchloom.core.picture.decode import MAX_FILE_BYTES
 from sketchloom.files.writing import write_whole
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
-SCHEMA = (1, 6)
+SCHEMA = (1, 7)
 """Of the project file; a higher major is refused, a higher minor opened."""
 SUFFIX = ".sloom"
 _SETTINGS, _SOURCE, _PREVIEW = "project.json", "source", "preview.png"
