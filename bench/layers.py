@@ -13,7 +13,8 @@ from bench.table import Row
 from sketchloom.core.curves.curveset import segment_areas
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.lean import lean_faces
-from sketchloom.core.layers.order import Faces, Weights, best_order
+from sketchloom.core.layers.order import best_order
+from sketchloom.core.layers.order_costs import Faces, Weights
 from sketchloom.core.layers.section import SectionCutter
 from sketchloom.core.layers.ways import FITTED, LEAN
 from sketchloom.core.planar.planar_map import build_map

@@ -94,7 +94,7 @@ class _Hand:
             Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier, Qt.ScrollPhase.NoScrollPhase, False))
 
     def open(self):
-        self.window.open_demo(self.rng.choice(DEMOS).key)
+        self.window.opening.open_demo(self.rng.choice(DEMOS).key)
 
     def write(self):
         self.window.session.write(self.folder, self.rng.choice(("layer", "piece", "design")), True, True)
@@ -131,7 +131,7 @@ def _run(seconds, rng, folder):
     window = hand.window
     window.resize(1280, 800)
     window.show()
-    window.open_demo(DEMOS[0].key)
+    window.opening.open_demo(DEMOS[0].key)
 
     def tick():
         now = time.perf_counter()

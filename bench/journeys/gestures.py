@@ -22,7 +22,7 @@ from bench.objects.pictures import cutout
 from bench.objects.run import overlap
 from bench.proposals.conditions import rendered
 from bench.proposals.scenes import blob
-from sketchloom.app.window import CLEAN, LAYERS, RELEASE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 
 MOST = {"flower": 14, "page": 22, "creature": 30, "emblem": 25, "cut_out": 25}
 """Gestures that each may take."""

@@ -124,7 +124,7 @@ def layer_pictures(person):
     """Dropped on the window, put in order, named one after another."""
     paths = _layer_pictures(Path(tempfile.mkdtemp()))
     person.gestures = 1  # the drop
-    person.window.open_paths(paths)
+    person.window.opening.open_paths(paths)
     person.click("Layers of one work…")
     person.until(lambda: person.window.findChild(LayerOrderDialog) is not None, "the order")
     dialog = person.window.findChild(LayerOrderDialog)

@@ -10,7 +10,7 @@ from sketchloom.app import theme
 from sketchloom.app.bench.view import View, ruler_step
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNTOUCHED
-from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.app.stages.numbers import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import DEMOS, demo
 from sketchloom.files.opening import open_project

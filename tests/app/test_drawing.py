@@ -15,7 +15,7 @@ from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.parts.notice import Notice
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.window import CLEAN, LAYERS, TRACE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons
 from sketchloom.desk import lines
 

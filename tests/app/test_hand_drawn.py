@@ -6,7 +6,7 @@ from PIL import Image
 
 from app.driver import pause
 from app.test_source_tools import click, drag, recipe
-from sketchloom.app.window import CLEAN
+from sketchloom.app.stages.numbers import CLEAN
 from sketchloom.core.shapes import polygons
 from sketchloom.recipe.document import Recipe
 

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QAbstractButton
 
 from app.driver import pause, wait
 from app.test_source_tools import click, cut_the_boat_out, recipe
-from sketchloom.app.window import SOURCE, TRACE
+from sketchloom.app.stages.numbers import SOURCE, TRACE
 from sketchloom.files.demo_works import demo
 
 
@@ -86,9 +86,9 @@ def test_a_boat_cut_out_of_a_photo_is_read_in_tones_without_its_ground(driver, s
 
 
 def test_five_layer_pictures_keep_their_frame_and_order(driver):
-    driver.window.open_demo("layers")
+    driver.window.opening.open_demo("layers")
     driver.open(demo("lighthouse").picture_path)  # something else in between
-    driver.window.open_paths(demo("layers").paths)
+    driver.window.opening.open_paths(demo("layers").paths)
     before = driver.session.document
     driver.click("Layers of one work")
     driver.click("Open as one work")  # their names are numbered

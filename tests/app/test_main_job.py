@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QApplication, QFileDialog
 
 from app.driver import Driver, wait
 from sketchloom.app.parts.fields import LengthEdit
-from sketchloom.app.window import LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.app.stages.numbers import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.files import project as projects
 from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import demo
@@ -50,9 +50,9 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     panel._list.setFocus()
     driver.click("Make base")
     assert driver.settled().plans[0].key == moved
-    assert "more than the proposed one" in panel._order_note.text()
+    assert "more than the proposed one" in panel.order_note.note.text()
     driver.click("Use the proposed order")
-    assert "of whole sheets, none cuts less" in (driver.settled(), panel._order_note.text())[1]
+    assert "of whole sheets, none cuts less" in (driver.settled(), panel.order_note.note.text())[1]
 
     target = tmp_path / "badge.svg"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(target), ""))
@@ -147,7 +147,7 @@ def test_killed_and_recovered(monkeypatch):
     assert [found.project.recipe for found in recovery.left_behind()] == [wanted]
 
     again = Driver()
-    again.window.offer_recovery()
+    again.window.opening.offer_recovery()
     again.click("Go on with it")
     wait(lambda: again.session.document is not None)
     assert again.session.document.recipe == wanted and not again.session.document.is_saved

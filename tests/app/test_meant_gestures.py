@@ -9,8 +9,8 @@ from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app.stages.numbers import CLEAN, LAYERS
 from sketchloom.app.tools.tool import WaitTool
-from sketchloom.app.window import CLEAN, LAYERS
 from sketchloom.desk.regions import RegionDesk
 
 SIZE = 320

@@ -10,7 +10,7 @@ from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.materials_table import MaterialsTable
 from sketchloom.app.parts.scanner import ScannerDialog
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.window import STAGES
+from sketchloom.core.preflight.findings import STAGES
 
 
 def nameless(top):

@@ -11,7 +11,7 @@ from PySide6.QtTest import QTest
 from app.driver import wait
 from bench.proposals.conditions import by_hand, picture_of, rendered
 from bench.proposals.scenes import cells, flat, outlined
-from sketchloom.app.window import LAYERS, TRACE
+from sketchloom.app.stages.numbers import LAYERS, TRACE
 from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.files.opening import open_file
 from sketchloom.recipe.parts import Settled

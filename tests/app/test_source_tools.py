@@ -12,7 +12,7 @@ from app.driver import pause, wait
 from core.test_documents import RED, SQUARE, pdf
 from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.scanner import ScannerDialog
-from sketchloom.app.window import SOURCE, TRACE
+from sketchloom.app.stages.numbers import SOURCE, TRACE
 from sketchloom.files.opening import in_name_order
 
 SIZE = 240
@@ -235,7 +235,7 @@ def test_several_files_are_asked_about(driver, tmp_path):
     paths = [tmp_path / "b.png", tmp_path / "a.png"]
 
     def opened(before_opening=lambda dialog: None):
-        driver.window.open_paths(paths)
+        driver.window.opening.open_paths(paths)
         before = driver.session.document
         driver.click("Layers of one work")
         dialog = driver.window.findChild(LayerOrderDialog)

@@ -14,7 +14,7 @@ import svgs
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.window import CLEAN, LAYERS, RELEASE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.files import user_data
 

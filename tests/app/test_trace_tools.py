@@ -14,7 +14,7 @@ from PySide6.QtWidgets import QLineEdit, QListWidget
 import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import click, drag, recipe
-from sketchloom.app.window import LAYERS, TRACE
+from sketchloom.app.stages.numbers import LAYERS, TRACE
 from sketchloom.desk import figures
 from sketchloom.files import user_data
 

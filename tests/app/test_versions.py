@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QFileDialog
 
 from app.driver import wait
 from app.test_source_tools import recipe
-from sketchloom.app.window import RELEASE
+from sketchloom.app.stages.numbers import RELEASE
 
 SVG = "{http://www.w3.org/2000/svg}"
 

@@ -15,7 +15,7 @@ from shapes import picture
 from sketchloom.core.base.raster import filled
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import outline_of
-from sketchloom.core.layers import order
+from sketchloom.core.layers import order, order_costs
 from sketchloom.core.layers.added import BACKING, Rim
 from sketchloom.core.layers.layering import sheet_faces
 from sketchloom.core.layers.lean import lean_faces
@@ -101,8 +101,8 @@ def test_from_above_every_way_shows_the_same_faces(seed):
 def test_pieces_of_every_set_of_colours_are_those_of_a_graph_library():
     planar, depth, _ = random_map(5, 5, 24)
     inner = planar.left >= 0
-    faces = order.Faces(depth, planar.left[inner], planar.right[inner])
-    found = order.subset_pieces(faces, 5)
+    faces = order_costs.Faces(depth, planar.left[inner], planar.right[inner])
+    found = order_costs.subset_pieces(faces, 5)
     for subset in range(32):
         there = [f for f in range(planar.face_count) if depth[f] >= 0 and subset >> depth[f] & 1]
         graph = nx.Graph()
@@ -126,9 +126,9 @@ def test_a_weighted_order_is_the_best_of_all(seed, weights):
     boundary = boundary + boundary.T
     np.fill_diagonal(boundary, 0)
     inner = planar.left >= 0
-    faces = order.Faces(depth, planar.left[inner], planar.right[inner])
+    faces = order_costs.Faces(depth, planar.left[inner], planar.right[inner])
     cut, piece, film = weights
-    pieces = order.subset_pieces(faces, n)
+    pieces = order_costs.subset_pieces(faces, n)
 
     def cost(way):
         inside, total = 0, cut * order.stacked_length(boundary, way)
@@ -136,7 +136,7 @@ def test_a_weighted_order_is_the_best_of_all(seed, weights):
             inside |= 1 << c
             total += piece * pieces[inside] + film * sum(area[k] for k in range(n) if inside >> k & 1)
         return total
-    found = order.best_order(boundary, area, order.Weights(*weights), faces)
+    found = order.best_order(boundary, area, order_costs.Weights(*weights), faces)
     assert found.exact
     assert cost(found.order) <= min(cost(p) for p in itertools.permutations(range(n))) * (1 + 1e-5) + 1e-3
 

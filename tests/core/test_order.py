@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from sketchloom.core.layers import order, order_bounds, order_showing
+from sketchloom.core.layers import order, order_bounds, order_costs, order_showing
 
 
 def matrix(values, n):
@@ -76,7 +76,7 @@ def test_contradicting_rules_give_way_to_earlier_ones():
 @given(st.integers(1, 5), st.lists(st.integers(0, 20), min_size=15, max_size=15), st.integers(1, 6))
 def test_the_few_best_orders_are_those_of_all(n, values, most):
     boundary = matrix(np.array(values, float), n)
-    cost = order.subset_costs(boundary, np.ones(n), order.Weights(film=0.0))
+    cost = order_costs.subset_costs(boundary, np.ones(n), order_costs.Weights(film=0.0))
     found = order_bounds.few_best(cost, n, most)
     every = sorted({round(order.stacked_length(boundary, p), 3) for p in itertools.permutations(range(n))})
     assert [round(c, 3) for _, c in found] == pytest.approx(every[:most], abs=0.01)
@@ -119,11 +119,12 @@ def test_mislaying_and_sheets_laid_for_little_are_weighed_exactly(n, values, are
     shown = order_showing.slivers(boundary, lab)
     def cost(p):
         return order.stacked_length(boundary, p) + order_showing.cost_of_order(p, shown, area, *weights)
-    found = order.best_order(boundary, area, order.Weights(1.0, 0.0, 0.0, *weights), lab=lab)
+    found = order.best_order(boundary, area, order_costs.Weights(1.0, 0.0, 0.0, *weights), lab=lab)
     every = {p: cost(p) for p in itertools.permutations(range(n))}
     assert cost(found.order) == pytest.approx(min(every.values()), abs=1e-3)
-    lowest = order.lowest_costs(shown, area, *weights)
-    best = order_bounds.few_best(order.subset_costs(boundary, area, order.Weights()), n, 1, lowest_cost=lowest)
+    lowest = order_costs.lowest_costs(shown, area, *weights)
+    cost_of = order_costs.subset_costs(boundary, area, order_costs.Weights())
+    best = order_bounds.few_best(cost_of, n, 1, lowest_cost=lowest)
     assert best[0][1] == pytest.approx(min(every.values()), abs=1e-2)
 
 
@@ -132,7 +133,7 @@ def test_a_minor_colour_is_no_base_whose_edge_shows_all_around():
     #                    dark light purple ground
     boundary = np.array([[0, 60, 6, 100], [60, 0, 6, 0], [6, 6, 0, 6], [100, 0, 6, 0]], float)
     area, lab = [600.0, 300.0, 4.0], np.array([[10, 0, 0], [90, 0, 0], [40, 50, -50], [100, 0, 0]], float)
-    lowest = order.best_order(boundary, area, order.Weights(1.0, 0.0, 0.0, 0.5, 1.0), lab=lab).order[0]
+    lowest = order.best_order(boundary, area, order_costs.Weights(1.0, 0.0, 0.0, 0.5, 1.0), lab=lab).order[0]
     assert lowest == 0
     shown = order_showing.slivers(boundary, lab)
     assert order_showing.cost_of_order((2, 0, 1), shown, area, 1.0, 0.0) >= 100  # purple along all of the outer edge

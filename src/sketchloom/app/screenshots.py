@@ -12,7 +12,8 @@ from PySide6.QtWidgets import QApplication
 from sketchloom.app import start
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.window import CLEAN, LAYERS, RELEASE, SOURCE, TRACE, Window
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.app.window import Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.shapes.text import fonts
 from sketchloom.files.demo_works import demo, put_demo_projects

@@ -51,7 +51,7 @@ def run(files, demo: bool = False) -> int:
     windows = [Window() for _ in files] or [Window()]
     for window in windows:
         window.show()
-    windows[0].offer_recovery()
+    windows[0].opening.offer_recovery()
     for window, path in zip(windows, files, strict=False):
         window.session.open_path(Path(path).resolve() if Path(path).exists() else path)
     if demo:

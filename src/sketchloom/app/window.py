@@ -2,10 +2,8 @@
 
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
     QApplication,
-    QFileDialog,
     QHBoxLayout,
     QMainWindow,
     QMenu,
@@ -24,17 +22,17 @@ from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
+from sketchloom.app.hands.opening import Opening
 from sketchloom.app.hands.stacking import Stacking
+from sketchloom.app.hands.telling import Telling
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
 from sketchloom.app.mishaps import MISHAPS
-from sketchloom.app.offered import may_hold_something, offered_by
+from sketchloom.app.offered import may_hold_something
 from sketchloom.app.parts.findings_line import FindingsLine
 from sketchloom.app.parts.help import HelpDialog
-from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.notice import Notices
-from sketchloom.app.parts.rail import ATTENTION, BLOCKED, FINE, UNKNOWN, UNTOUCHED, Rail
-from sketchloom.app.parts.scanner import ScannerDialog, scan_bytes
+from sketchloom.app.parts.rail import Rail
 from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.stack_view import StackView
 from sketchloom.app.parts.variants_strip import VariantsStrip
@@ -43,20 +41,18 @@ from sketchloom.app.room import LEAST_BENCH, Divided
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.app.stages.release import ReleasePanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
 from sketchloom.app.work.session import Session
-from sketchloom.core.preflight.findings import STAGES, STOP, WARN
-from sketchloom.files import recovery, user_data
-from sketchloom.files.demo_works import DEMOS, demo, put_demo_projects
-from sketchloom.files.opening import READABLE, in_name_order
+from sketchloom.core.preflight.findings import STAGES
+from sketchloom.files import user_data
+from sketchloom.files.demo_works import DEMOS
 
-SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(5)
 _GROUNDS = ("middle", "dark", "light")
 _REMEMBER_MS = 1500
-_others: set = set()  # windows opened from another one live as long as they are shown
 _PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, ReleasePanel)
 
 
@@ -76,7 +72,7 @@ class Window(QMainWindow):
         room.take(self)
         self.session = Session(self)
         self.stage = SOURCE
-        self._visited = {SOURCE}
+        self.visited = {SOURCE}
         self._shown_in: set[int] = set()
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
@@ -84,7 +80,7 @@ class Window(QMainWindow):
         self._build()
         self._connect()
         MISHAPS.recipes[self] = lambda: self.session.document and self.session.document.recipe
-        MISHAPS.happened.connect(self._show_mishap)
+        MISHAPS.happened.connect(self.telling.show_mishap)
         self.show_stage(SOURCE)
         self._show_nothing()
 
@@ -93,9 +89,10 @@ class Window(QMainWindow):
     def _build(self):
         self.actions_by_name = action_table.build(self, self._handlers())
         self._recent_menu, self._demo_menu = QMenu(self.tr("Open recent"), self), QMenu(self.tr("Open a demo"), self)
-        self._recent_menu.aboutToShow.connect(self._fill_recent)
+        self._recent_menu.aboutToShow.connect(lambda: self.opening.fill_recent(self._recent_menu))
         for one in DEMOS:
-            self._demo_menu.addAction(told(one.title)).triggered.connect(lambda _=False, k=one.key: self.open_demo(k))
+            self._demo_menu.addAction(told(one.title)).triggered.connect(
+                lambda _=False, k=one.key: self.opening.open_demo(k))
         action_table.fill_menus(self.menuBar(), self.actions_by_name,
                                 {"recent": self._recent_menu, "demo": self._demo_menu})
         # outer parts before inner ones, in reading order: what goes from one parent to another is styled all anew
@@ -142,14 +139,14 @@ class Window(QMainWindow):
 
     def _handlers(self):
         return {
-            "open": self.ask_open,
-            "paste": self.paste,
+            "open": lambda: self.opening.ask_open(),
+            "paste": lambda: self.opening.paste(),
             "save": lambda: self.keeping.save(),
             "save_as": lambda: self.keeping.ask_save_as(),
             "write": self._write_from_keys,
             "close": self.close,
-            "undo": lambda: self._with_document("undo"),
-            "redo": lambda: self._with_document("redo"),
+            "undo": self.undo,
+            "redo": self.redo,
             "zoom_in": lambda: self.bench.zoom(1.25),
             "zoom_out": lambda: self.bench.zoom(0.8),
             "fit": lambda: self.bench.fit(),
@@ -159,7 +156,7 @@ class Window(QMainWindow):
             "ground": self._next_ground,
             "units": self._switch_units,
             "again": lambda: self.session.evaluate(),
-            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(5)},
+            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(len(STAGES))},
             "variants": self._show_variants,
             "findings": lambda: self.findings.toggle(),
             "panel": lambda: self.splitter.fold(),
@@ -170,33 +167,34 @@ class Window(QMainWindow):
         session, bench = self.session, self.bench
         source, trace, clean, layers, release = self.panels
         self.rail.chosen.connect(self.show_stage)
+        self.telling = Telling(self)
+        self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
         session.opened.connect(self._show_opened)
         session.changed.connect(self._show_document)
         session.shown.connect(self._show_work)
         session.busy.connect(self._show_busy)
-        session.trouble.connect(self._show_trouble)
-        session.set_aside.connect(self._show_set_aside)
-        session.stopped.connect(self._show_stopped)
+        session.trouble.connect(self.telling.show_trouble)
+        session.stopped.connect(self.telling.show_stopped)
         for panel in (source, trace, clean, layers, release):
             panel.change.connect(session.change)
         for panel in self.panels[:RELEASE]:
             panel.uncut.stage_wanted.connect(self.show_stage)
-        source.open_wanted.connect(self.ask_open)
-        source.paste_wanted.connect(self.paste)
-        source.scan_wanted.connect(self.show_scanner)
+        source.open_wanted.connect(self.opening.ask_open)
+        source.paste_wanted.connect(self.opening.paste)
+        source.scan_wanted.connect(self.opening.show_scanner)
         source.mend_wanted.connect(session.mend)
-        self.keeping = Keeping(self, session, release, self._say)
+        self.keeping = Keeping(self, session, release, self.notices.say)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean, self.notices)
         self.joining = Joining(bench, session, self.cleaning, self.notices)
         self.together = Together(bench, session, clean.together, self.cleaning)
-        self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self._say)
+        self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self.notices.say)
         self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
-        trace.presets.trouble.connect(lambda why: self._show_trouble("presets", why))
+        trace.presets.trouble.connect(lambda why: self.telling.show_trouble("presets", why))
         self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
         trace.pick_wanted.connect(bench.set_picking)
         trace.show_small.connect(self._show_small)
@@ -206,99 +204,19 @@ class Window(QMainWindow):
         bench.cancelled.connect(session.cancel)
         bench.viewed.connect(self._show_zoom)
         self.findings.go_to.connect(self.go_to)
-        self.notices.troubled.connect(self._stand_beside)
-        session.written.connect(self._stand_beside)
+        self.notices.troubled.connect(self.telling.stand_beside)
+        session.written.connect(self.telling.stand_beside)
         self.findings.mend.connect(session.mend)
-        self.findings.mend_all.connect(self._mend_all)
+        self.findings.mend_all.connect(self.telling.mend_all)
         self.findings.see.connect(lambda _: self._show_dropped())
         welcome = self.welcome
-        welcome.open_wanted.connect(self.ask_open)
-        welcome.paste_wanted.connect(self.paste)
+        welcome.open_wanted.connect(self.opening.ask_open)
+        welcome.paste_wanted.connect(self.opening.paste)
         welcome.file_wanted.connect(session.open_path)
-        welcome.demo_wanted.connect(self.open_demo)
+        welcome.demo_wanted.connect(self.opening.open_demo)
         manners.of(QApplication.instance()).source_held.connect(self._hold_source)
 
-    # -- opening ---------------------------------------------------------------------------
-
-    def ask_open(self) -> None:
-        names = " ".join(f"*{s}" for s in READABLE)
-        paths, _ = QFileDialog.getOpenFileNames(self, self.tr("Open pictures or a project"), self.keeping.last_folder(),
-                                                self.tr("Pictures and projects ({0})").format(names))
-        self.open_paths(paths)
-
-    def open_paths(self, paths) -> None:
-        """Open files: one at once; of several pictures ask what they are to each other."""
-        paths = [str(p) for p in paths]
-        if len(paths) == 1:
-            self.session.open_path(paths[0])
-        elif paths:
-            self._say("several", "ask", self.tr("{0} files. What are they to each other?").format(len(paths)), (
-                (self.tr("Layers of one work…"), lambda: self._ask_order(paths)),
-                (self.tr("Works of their own"), lambda: self._open_apart(paths))))
-
-    def _ask_order(self, paths):
-        dialog = LayerOrderDialog(self, in_name_order(paths))
-        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        dialog.chosen.connect(self.session.open_as_layers)
-        dialog.show()
-
-    def _open_apart(self, paths):
-        """The first here, each other in a window of its own."""
-        self.session.open_path(paths[0])
-        for path in paths[1:]:
-            window = Window()
-            window.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-            _others.add(window)
-            window.destroyed.connect(lambda _=None, w=window: _others.discard(w))
-            window.show()
-            window.session.open_path(path)
-
-    def show_scanner(self) -> None:
-        """Scan the open picture with the scanner that is not there."""
-        document = self.session.document
-        dialog = ScannerDialog(self, document.picture.name)
-        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        dialog.scan_wanted.connect(lambda scan: self.session.open_made(
-            self.tr("Scanning"), lambda: scan_bytes(document.picture, scan)))
-        dialog.show()
-
-    def open_demo(self, key: str) -> None:
-        """Open the user's own copy of a demo project."""
-        try:
-            self.session.open_path(put_demo_projects(user_data.data_folder() / "demo")[demo(key).key])
-        except (OSError, ValueError) as error:
-            self._show_trouble("open", self.tr("The demo could not be copied: {0}").format(error))
-
-    def paste(self) -> None:
-        """Open what the clipboard holds: a picture, or a file."""
-        self._open_offered(QGuiApplication.clipboard().mimeData())
-
-    def _open_offered(self, mime):
-        """Open what a clipboard or a drop holds, or say why not."""
-        found = offered_by(mime)
-        if found.paths:
-            self.open_paths(found.paths)
-        elif found.data:
-            self.session.open_bytes(found.data, found.name)
-        else:
-            self._show_trouble("open", found.trouble)
-
-    def offer_recovery(self) -> None:
-        """Offer works that were left unsaved."""
-        for found in recovery.left_behind()[:3]:
-            self._offer(found, self.tr("“{0}” was left unsaved the last time.").format(
-                found.path.stem if found.path else found.project.source_name))
-
-    def _offer(self, found, text):
-        topic = str(found.folder)
-        self._say(topic, "ask", text, (
-            (self.tr("Go on with it"), lambda: self.session.open_recovered(found)),
-            (self.tr("Discard"), lambda: recovery.discard(found.folder))))
-
-    def _show_set_aside(self, name, folder):
-        found = recovery.read_copy(folder) if folder else None
-        if found is not None:
-            self._offer(found, self.tr("Unsaved “{0}” was set aside and is kept.").format(name))
+    # -- what is dropped, kept and written ------------------------------------------------------------
 
     def dragEnterEvent(self, event):
         if may_hold_something(event.mimeData()):
@@ -312,10 +230,8 @@ class Window(QMainWindow):
 
     def dropEvent(self, event):
         self.drop_hint.hide()
-        self._open_offered(event.mimeData())
+        self.opening.open_offered(event.mimeData())
         event.acceptProposedAction()
-
-    # -- keeping and writing -----------------------------------------------------------------
 
     def _write_from_keys(self):
         if self.session.document is not None:
@@ -328,7 +244,7 @@ class Window(QMainWindow):
         if self._remember.isActive():
             self._remember_settings()
         if MISHAPS.recipes.pop(self, None) is not None:
-            MISHAPS.happened.disconnect(self._show_mishap)
+            MISHAPS.happened.disconnect(self.telling.show_mishap)
         self.bench.close_lanes()
         self.session.close()
         event.accept()
@@ -340,7 +256,7 @@ class Window(QMainWindow):
         if number != self.stage:
             self.bench.put_down()
         self.stage = number
-        self._visited.add(number)
+        self.visited.add(number)
         self.rail.choose(number)
         self._fill_panel()
         self.settings.setCurrentIndex(number)
@@ -362,7 +278,7 @@ class Window(QMainWindow):
             self.bench.lasso = None
         self._ask_beside()
         self.bench.update()
-        self._show_states()
+        self.telling.show_states()
 
     def _show_nothing(self):
         self.middle.setCurrentWidget(self.welcome)
@@ -386,8 +302,8 @@ class Window(QMainWindow):
         self.notices.drop("open")
         self.notices.drop("evaluate")
         # what works on a result waits for one; Clean for the exact one, whose regions it works on
-        self._let(SOURCE)
-        self._show_unknown()
+        self.let(SOURCE)
+        self.telling.show_unknown()
         self.bench.setFocus()
 
     def _show_document(self):
@@ -398,7 +314,7 @@ class Window(QMainWindow):
         for panel in self.panels:
             panel.show_document(document)
             panel.placed.recipe = document.recipe
-        self._stand_beside()
+        self.telling.stand_beside()
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
         self._enable()
 
@@ -416,12 +332,12 @@ class Window(QMainWindow):
         self._shown_in = set()
         self._fill_panel()
         if shown.coarse:
-            self._let(SOURCE, TRACE, LAYERS, RELEASE, also=True)
-            self._show_unknown()
+            self.let(SOURCE, TRACE, LAYERS, RELEASE, also=True)
+            self.telling.show_unknown()
             return
-        self._let(*range(len(self.panels)))
+        self.let(*range(len(self.panels)))
         self.findings.show_findings(shown.work.findings)
-        self._show_states()
+        self.telling.show_states()
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
         self._ask_beside()
@@ -442,92 +358,18 @@ class Window(QMainWindow):
             if self.stage != RELEASE and not latest.coarse:
                 self.panels[self.stage].uncut.show_work(latest.work)
 
-    def _let(self, *stages, also=False):
+    def let(self, *stages, also=False):
         """Panels that can be used now; ``also``: beside those that could be."""
         for number, panel in enumerate(self.panels):
             panel.setEnabled(number in stages or (also and panel.isEnabled()))
-
-    def _show_unknown(self, why=None):
-        """A preview is shown, or nothing of the last change: what is to be looked at is not known."""
-        self.findings.show_unknown(
-            why or self.tr("What there is to look at is known once the exact result is there."))
-        self._show_states()
-
-    def _show_states(self):
-        latest = self.session.latest
-        work = latest.work if latest is not None else None
-        for number, stage in enumerate(STAGES):
-            found = [f for f in (work.findings if work else ()) if f.rule.stage == stage]
-            count = len({f.code for f in found if f.severity == WARN})  # kinds, as the list has a row for each
-            self.rail.buttons[number].set_state(self._state_of(number, latest, found, count), count)
-
-    def _state_of(self, number, latest, found, count):
-        """How a stage stands, with what was found in it."""
-        if self.session.document is not None and (latest is None or latest.coarse):
-            return UNKNOWN
-        if latest is None or number not in self._visited:
-            return UNTOUCHED
-        if any(f.severity == STOP for f in found) or (number == RELEASE and not latest.work.layers):
-            return BLOCKED
-        return ATTENTION if count else FINE
 
     def _show_busy(self, text):
         self.bench.set_busy(text)
         self.welcome.show_busy(text)
 
-    def _show_trouble(self, topic, text):
-        if topic == "write":
-            self.show_stage(RELEASE)
-            self.panels[RELEASE].show_trouble(text)
-            self._stand_beside()
-        else:
-            if topic == "evaluate":
-                self._let(SOURCE, TRACE, also=True)
-                self._show_unknown(self.tr("The last change could not be worked out; what there is to look at is not "
-                                           "known."))
-            self._say(topic, "trouble", text)
-
-    def _stand_beside(self, *_):
-        """Whether something that failed is said elsewhere: then there is not nothing to look at."""
-        self.findings.stand_beside(self.notices.is_troubled or self.panels[RELEASE].is_troubled)
-
-    def _show_mishap(self, log):
-        """Something inside the program failed; what is open is kept and can be gone on with."""
-        if self.session.document is not None:
-            self.session.document.write_recovery()
-        text = self.tr("Something went wrong inside the program. Your work is kept, with an unsaved copy for the next "
-                       "start; go on, or undo the last step.")
-        if log:
-            text += " " + self.tr("What happened is written in {0}.").format(log)
-        self._say("mishap", "trouble", text)
-
-    def _show_stopped(self):
-        latest = self.session.latest
-        self._let(SOURCE, TRACE, also=True)
-        if latest is None:
-            text = self.tr("Stopped. Nothing is traced yet.")
-        elif latest.coarse:
-            text = self.tr("Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.")
-        else:
-            text = self.tr("Stopped. The bench shows the result before this change.")
-        is_there = latest is not None and not latest.coarse
-        if is_there:
-            self._show_unknown(self.tr("Stopped: what there is to look at after the last change is not known."))
-        self._say("stopped", "ask", text, (
-            (self.tr("Trace again") if is_there else self.tr("Trace it now"), self.session.evaluate),))
-
-    def _say(self, topic, kind, text, actions=()):
-        self.notices.say(topic, kind, text, actions)
-
     def _show_stack(self, on):
         if self.session.document is not None:
             self.middle.setCurrentWidget(self.stack_view if on else self.bench)
-
-    def _mend_all(self, code):
-        """Mend every finding of a kind, show it, and offer the way back."""
-        if self.session.mend_all(code):
-            self._say("mended", "ask", self.tr("All of this kind are mended as shown on the bench. Keep it so?"), (
-                (self.tr("Keep"), lambda: None), (self.tr("Take back"), lambda: self._with_document("undo"))))
 
     def _show_dropped(self):
         """Open the list of what was dropped because it is small."""
@@ -595,9 +437,15 @@ class Window(QMainWindow):
 
     # -- small handlers ------------------------------------------------------------------------
 
-    def _with_document(self, verb):
+    def undo(self) -> None:
+        """Take the last step back."""
         if self.session.document is not None:
-            getattr(self.session.document, verb)()
+            self.session.document.undo()
+
+    def redo(self) -> None:
+        """Do again what was taken back."""
+        if self.session.document is not None:
+            self.session.document.redo()
 
     def _set_on_bench(self, name, on):
         setattr(self.bench, name, on)
@@ -610,14 +458,6 @@ class Window(QMainWindow):
     def _switch_units(self):
         if self.session.document is not None:
             self.panels[SOURCE].switch_unit()
-
-    def _fill_recent(self):
-        self._recent_menu.clear()
-        for path in user_data.recent_files():
-            self._recent_menu.addAction(f"{path.name}   {path.parent}").triggered.connect(
-                lambda _=False, p=path: self.session.open_path(p))
-        if self._recent_menu.isEmpty():
-            self._recent_menu.addAction(self.tr("Nothing yet")).setEnabled(False)
 
     def show_help(self) -> None:
         HelpDialog(self).show()

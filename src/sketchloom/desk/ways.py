@@ -6,7 +6,7 @@ import numpy as np
 
 from sketchloom.core.base.colour import from_hex, srgb_to_lab
 from sketchloom.core.edits.decisions import COLOUR
-from sketchloom.core.layers import gathering, order_bounds
+from sketchloom.core.layers import gathering, order_bounds, order_costs
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import colour_boundaries, sheet_faces, stack_cost
 from sketchloom.core.layers.order_showing import slivers
@@ -111,19 +111,19 @@ def orders_offered(work: Work) -> tuple[OrderOffer, ...]:
     boundary = colour_boundaries(planar, work.traced.arc_length_px, depth, count)
     area = np.bincount(depth[depth >= 0], planar.face_area_px[depth >= 0], count)
     inner = planar.left >= 0
-    faces = depth_order.Faces(depth, planar.left[inner], planar.right[inner])
+    faces = order_costs.Faces(depth, planar.left[inner], planar.right[inner])
     above = depth_order.consistent(rule_pairs(work.recipe, keys), count)
     tie = 1e-7 * boundary.sum() / max(float(area.sum()), 1.0)
     below = hex_below(work.recipe, work.segmentation.entries, work.segmentation.ground_label)
     lab = srgb_to_lab(np.array([from_hex(h) for h in (*(plan.hex for plan in plans), below)]))
     found: dict[tuple[int, ...], str] = {}
-    if depth_order.is_exact(count, depth_order.Weights(piece=1.0), faces):
-        parts = depth_order.subset_parts(boundary, area, faces)
+    if depth_order.is_exact(count, order_costs.Weights(piece=1.0), faces):
+        parts = order_costs.subset_parts(boundary, area, faces)
         shown = slivers(boundary, lab)
         def best(shares, most, apart=1e-6):
             weights = weights_px(shares, work.mm_per_px)
-            lowest = depth_order.lowest_costs(shown, area, weights.mislaid, weights.little)
-            cost = depth_order.weighed(parts, weights, tie, count, above)
+            lowest = order_costs.lowest_costs(shown, area, weights.mislaid, weights.little)
+            cost = order_costs.weighed(parts, weights, tie, count, above)
             return [order for order, _ in order_bounds.few_best(cost, count, most, apart, lowest)]
         for why, shares in _WANTED:
             found.setdefault(best(shares, 1)[0], why)

@@ -10,7 +10,7 @@ from sketchloom.core.layers.layering import colour_boundaries, enclosed_ground
 from sketchloom.core.layers.width import space_widths
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.describe import RegionIndex
-from sketchloom.core.preflight import rules
+from sketchloom.core.preflight import drawn_rules, rules
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.laying_rules import check_ground, check_openings, check_shining
 from sketchloom.core.preflight.material_rules import check_materials
@@ -43,11 +43,11 @@ def findings_of(cache, work: Work):
                                     recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact,
                                     recipe.tool)
     if len(work.edited.found):
-        found += rules.check_edits(
+        found += drawn_rules.check_edits(
             recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size
         )
     found += _drawn(work, size)
-    found += tuple(rules.check_beyond(
+    found += tuple(drawn_rules.check_beyond(
         ((s.name, np.concatenate([moved(work.move, ring) for ring in s.rings]) * size)
          for s in recipe.shapes if s.on), size, work.mm_per_px))
     if judged:
@@ -131,7 +131,7 @@ def _drawn(work, size):
         return ()
     splits = () if cut is None else tuple(s for s in work.recipe.splits if s.on)
     middles = [part[len(part) // 2] for part in (*(c.stretch for c in work.recipe.curves), *(s.points for s in splits))]
-    return rules.check_drawn(work.traced.curves_found, np.ones(0, bool) if cut is None else cut.splits_done,
+    return drawn_rules.check_drawn(work.traced.curves_found, np.ones(0, bool) if cut is None else cut.splits_done,
                              moved(work.move, middles) * size)
 
 

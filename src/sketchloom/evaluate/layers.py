@@ -10,7 +10,7 @@ from sketchloom.core.base.words import word
 from sketchloom.core.edits import region_edits
 from sketchloom.core.edits.decisions import OWN_SHEET
 from sketchloom.core.edits.region_edits import Edited
-from sketchloom.core.layers import layering
+from sketchloom.core.layers import layering, order_costs
 from sketchloom.core.layers import order as depth_order
 from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.naming import sheet_name, told_apart
@@ -144,7 +144,7 @@ class LayerStage:
         """The order of least cost."""
         weights = weights_px(order_shares(self.recipe, way), self.mm_per_px)
         inner = planar.left >= 0
-        faces = depth_order.Faces(seen, planar.left[inner], planar.right[inner]) if weights.piece else None
+        faces = order_costs.Faces(seen, planar.left[inner], planar.right[inner]) if weights.piece else None
         hexes = (*(self.recipe.edit_of(key).hex or key for key, _ in groups),
                  hex_below(self.recipe, entries, ground_label))
         key = (

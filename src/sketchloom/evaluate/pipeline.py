@@ -1,29 +1,21 @@
 """Evaluates a recipe on a picture, stage by stage, and keeps what a change does not touch."""
 
 import time
-from dataclasses import dataclass, fields, replace
-from hashlib import blake2b
-
-import numpy as np
+from dataclasses import replace
 
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import NOTHING
-from sketchloom.core.base import parallel
 from sketchloom.core.base.errors import PictureError
 from sketchloom.core.base.progress import QUIET, Part, watched
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
-from sketchloom.core.judge import faults as fault_finding
-from sketchloom.core.judge import fitness
-from sketchloom.core.judge.paper import page_of
-from sketchloom.core.judge.reading import proposed_reading, reading_of_page
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.placing import placing
 from sketchloom.core.picture.preparing.preparation import prepared, prepared_size
-from sketchloom.core.segment import palette as palettes
-from sketchloom.evaluate import curves
+from sketchloom.evaluate import curves, judging
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.checking import findings_of
+from sketchloom.evaluate.keys import Keys
 from sketchloom.evaluate.labelling import entries_of
 from sketchloom.evaluate.layers import LayerStage
 from sketchloom.evaluate.segmenting import segmented
@@ -110,41 +102,6 @@ class Pipeline:
         return self.cache.keep(key, make)
 
 
-@dataclass(frozen=True, slots=True)
-class Keys:
-    """Keys of a picture as it came, prepared, and freed of its background."""
-
-    came: tuple
-    whole: tuple
-    freed: tuple
-
-    @staticmethod
-    def of(picture: Picture, recipe: Recipe) -> "Keys":
-        came = identity(picture)
-        steps = recipe.preparation
-        whole = came if steps.is_plain else ("prepared", came, steps)
-        background = as_prepared(recipe, picture).background
-        return Keys(came, whole, whole if background == NOTHING else ("freed", whole, background))
-
-
-def identity(picture: Picture) -> tuple:
-    """What tells pictures apart: their pixels, and all that came with them (two files of the same pixels may say
-    different resolutions). Worked out once."""
-    cached = picture.__dict__.get("_identity")
-    if cached is None:
-        state = blake2b(digest_size=16)
-        said_too = []
-        for f in fields(picture):
-            value = getattr(picture, f.name)
-            if isinstance(value, np.ndarray):
-                state.update(np.ascontiguousarray(value).data)
-                said_too.append(value.shape)
-            else:
-                said_too.append(value)
-        cached = picture.__dict__["_identity"] = ("picture", state.hexdigest(), *said_too)
-    return cached
-
-
 class _Run:
     """One evaluation: stages in order, timed."""
 
@@ -166,7 +123,8 @@ class _Run:
                 self.keys.whole, lambda: prepared(self.original, recipe.preparation, progress=Part(at, 0.0, 0.2)))
             picture = whole if local.background == NOTHING else self.cache.keep(
                 self.keys.freed, lambda: freed(whole, local.background))
-            judged = self._judged(whole, picture, Part(at, 0.25, 1.0))
+            judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
+                                    progress=Part(at, 0.25, 1.0))
         mm_per_px = mm_per_pixel(recipe, picture)
         move = placing(self.original.width, self.original.height, recipe.preparation)
         steps = Steps(self.cache, local)
@@ -227,60 +185,6 @@ class _Run:
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
         return work
-
-    def _judged(self, whole, picture, progress):
-        """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs."""
-        source, keep, recipe = self.keys.freed, self.cache.keep, self.recipe
-        progress.step(0, 10, said("Judging the picture"))
-        picture.local_range  # noqa: B018
-        noise = keep(("noise", source), lambda: palettes.noise_of(picture))
-        progress.step(1, 10, said("Judging the picture"))
-
-        def tree_of(part):
-            return keep(("tree", source), lambda: palettes.find_colours(picture, progress=part))
-        wants_colours = recipe.reading in ("auto", "colour")
-        fit, tree, faults = parallel.in_threads(
-            lambda work: work(),
-            (
-                lambda: keep(("fitness", source), lambda: fitness.measure(picture)),
-                lambda: tree_of(Part(progress, 0.15, 0.9)) if wants_colours else self.cache.get(("tree", source)),
-                lambda: (
-                    fault_finding.NONE
-                    if self.rough
-                    else keep(
-                        ("faults", self.keys.whole),
-                        lambda: fault_finding.find_faults(whole, progress=Part(progress, 0.15, 0.9)),
-                    )
-                ),
-            ),
-        )
-        reading, now = recipe.reading, None
-        if reading == "auto":
-            reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
-        elif self.asked.reading == "auto" and source != self.keys.came and not self.rough:
-            now = keep(("reading now", source), lambda: _reading_now(picture, fit, tree))
-        return _Judged(fit, tree, noise, faults, reading, now)
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class _Judged:
-    fit: fitness.Fitness
-    tree: palettes.ColourTree | None
-    noise: float
-    faults: fault_finding.Faults
-    reading: str
-    reading_now: str | None
-
-    def blur_px(self, two_tones: bool) -> float:
-        """The picture's blur; compression widens the edges between colours as well, which is none."""
-        return self.fit.blur_px if two_tones or not self.faults.blocks else 0.0
-
-
-def _reading_now(picture, fit, tree):
-    """The reading that would be proposed, None where that takes colours which nothing else asks for."""
-    page = page_of(picture)
-    return reading_of_page(page) if page is not None else None if tree is None else proposed_reading(picture, fit, tree)
-
 
 class _Stage:
     """Times a stage, and reports its steps as parts of the whole."""

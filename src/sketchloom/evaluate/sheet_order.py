@@ -3,7 +3,7 @@
 import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
-from sketchloom.core.layers import order as depth_order
+from sketchloom.core.layers import order_costs
 from sketchloom.core.layers.naming import sheet_name
 from sketchloom.core.layers.ways import PROPOSED, WINDOWED
 from sketchloom.recipe.document import Recipe
@@ -36,11 +36,11 @@ def hex_below(recipe: Recipe, entries, ground_label: int | None) -> str:
     return recipe.laid_on or (entries[ground_label].hex if has_colour else "#ffffff")
 
 
-def weights_px(shares, mm_per_px: float) -> depth_order.Weights:
+def weights_px(shares, mm_per_px: float) -> order_costs.Weights:
     """What an order is to save, of ``order_shares``, in px."""
     cutting, pieces, film, mislaid, little = shares
     per_px2 = FILM_MM_PER_CM2 * mm_per_px / 100
-    return depth_order.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * per_px2, mislaid, little * per_px2)
+    return order_costs.Weights(cutting, pieces * PIECE_MM / mm_per_px, film * per_px2, mislaid, little * per_px2)
 
 
 def rule_pairs(recipe: Recipe, keys) -> tuple[tuple[int, int], ...]:

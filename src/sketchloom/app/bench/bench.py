@@ -7,16 +7,12 @@ from PySide6.QtWidgets import QPushButton, QWidget
 from sketchloom.app import theme
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
+from sketchloom.app.bench.pointed import Pointed
 from sketchloom.app.bench.tiles import Content, Tiles
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
 from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.app.work.jobs import close_all
-from sketchloom.app.work.paths import SheetPath
-from sketchloom.core.base.units import format_length
-from sketchloom.core.curves.outline import face_outline
-from sketchloom.core.planar.describe import RegionIndex
-from sketchloom.desk import figures
 from sketchloom.desk.regions import changed_boxes
 
 _WHEEL_STEP = 1.2
@@ -42,7 +38,6 @@ class Bench(QWidget):
         self._source: SourceImage | None = None
         self._size_mm = (1.0, 1.0)
         self._shown = None
-        self._index: RegionIndex | None = None
         self._view = View()
         self._fitted = True
         self.curtain = 0.5
@@ -65,9 +60,7 @@ class Bench(QWidget):
         self._peek = self._widths = None
         self.target = None
         self._pointer: QPointF | None = None
-        self._hover_face = -1
-        self._hover_path: SheetPath | None = None
-        self._hover_text = ""
+        self._pointed = Pointed(self)
         self._drag = None
         self.tiles, self._pinned_tiles = Tiles("drawing", self), Tiles("drawing pinned", self)
         for tiles in (self.tiles, self._pinned_tiles):
@@ -88,10 +81,10 @@ class Bench(QWidget):
         self.set_tool(None)
         self._source = self._original = image
         self._picture = picture
-        self._shown = self._index = self._seen = self._hover_path = self._pinned = None
+        self._shown = self._seen = self._pinned = None
         self.tiles.show(None)
         self._pinned_tiles.show(None)
-        self._hover_face, self._hover_text = -1, ""
+        self._pointed.forget()
         self.marks, self.target, self._peek, self._widths, self._numbers = (), None, None, None, ()
         self._fitted = True
         self.update()
@@ -107,8 +100,8 @@ class Bench(QWidget):
             self._seen = None
         self._keep_cut(shown)
         self._shown, self._size_mm = shown, shown.work.size_mm
-        self._index = shown.index
-        self._hover_face, self._hover_path, self._peek = -1, None, None
+        self._pointed.forget()
+        self._peek = None
         if resized and self._fitted:
             self.fit()
         self._describe(self._pointer)
@@ -337,7 +330,7 @@ class Bench(QWidget):
             tool.done.connect(self.put_down)
             tool.repaint.connect(self.update)
         self._seen = None
-        self._hover_face, self._hover_path, self._hover_text = -1, None, ""
+        self._pointed.forget()
         self.setCursor(Qt.CursorShape.ArrowCursor if tool is None else tool.cursor)
         self.tool_changed.emit(tool)
         self.update()
@@ -389,8 +382,8 @@ class Bench(QWidget):
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.translate(self._view.x, self._view.y)
         painter.scale(self._view.scale, self._view.scale)
-        if self._hover_path is not None:
-            path = self._hover_path.seen(self._box_mm(), 1 / self._view.scale)
+        if self._pointed.path is not None:
+            path = self._pointed.path.seen(self._box_mm(), 1 / self._view.scale)
             for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.5)):
                 pen = QPen(QColor(colour), width)
                 pen.setCosmetic(True)
@@ -421,7 +414,7 @@ class Bench(QWidget):
         font = painter.font()
         font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
-        text = self.tool.hint if self.tool is not None else self._hover_text
+        text = self.tool.hint if self.tool is not None else self._pointed.text
         if text:
             bench_paint.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
         if self._busy_text:
@@ -554,6 +547,13 @@ class Bench(QWidget):
         return (self.curtain_on and self._shown is not None and not self.source_only and self.tool is None
                 and abs(at.x() - self._curtain_x()) <= _GRAB and at.y() > RULER)
 
+    def _describe(self, at):
+        """Find what is under the pointer and say what it is."""
+        place = None
+        if at is not None and not self.picking:
+            place = self._view.to_mm(at.x(), at.y())
+        self._pointed.look(self._shown, place, self.unit, _NEAR / self._view.scale)
+
     def _choose_cursor(self, at):
         if self.tool is not None:
             shape = self.tool.cursor
@@ -576,61 +576,6 @@ class Bench(QWidget):
         y = int(my / self._size_mm[1] * self._picture.height)
         inside = 0 <= x < self._picture.width and 0 <= y < self._picture.height and mx >= 0 and my >= 0
         return (x, y) if inside else None
-
-    def _describe(self, at):
-        """Find the region under the pointer and say what it is."""
-        if self._shown is not None and self._shown.work.draws_with_pens:
-            self._describe_stroke(at)
-            return
-        text, face = "", -1
-        if at is not None and self._shown is not None and self._index is not None and not self.picking:
-            work = self._shown.work
-            mx, my = self._view.to_mm(at.x(), at.y())
-            region = self._index.at(mx / work.mm_per_px, my / work.mm_per_px)
-            if region is not None:
-                face = region.face
-                text = self._region_text(work, region)
-        if face != self._hover_face:
-            self._hover_face, self._hover_path = face, None
-            if face >= 0 and not self._shown.work.ground[face]:
-                traced = self._shown.work.traced
-                outline = face_outline(traced.planar, traced.curves, face)
-                self._hover_path = SheetPath(outline, self._shown.work.mm_per_px)
-        if text != self._hover_text:
-            self._hover_text = text
-            self.setAccessibleDescription(text)
-
-    def _describe_stroke(self, at):
-        """Find the pen line under the pointer and say how wide and long it is."""
-        work, text, found = self._shown.work, "", -1
-        if at is not None and self._index is not None and not self.picking:
-            mx, my = self._view.to_mm(at.x(), at.y())
-            found = figures.stroke_at(
-                work, mx / work.mm_per_px, my / work.mm_per_px, _NEAR / (self._view.scale * work.mm_per_px)
-            )
-        if found >= 0:
-            line = figures.stroke_outline(work, found)
-            text = self.tr("stroke · {0} wide · {1} long").format(
-                format_length(line.pen_px * work.mm_per_px, self.unit, 2),
-                format_length(line.length_px() * work.mm_per_px, self.unit),
-            )
-        if found != self._hover_face:
-            self._hover_face = found
-            self._hover_path = SheetPath(line, work.mm_per_px) if found >= 0 else None
-        if text != self._hover_text:
-            self._hover_text = text
-            self.setAccessibleDescription(text)
-
-    def _region_text(self, work, region):
-        if work.ground[region.face]:
-            return self.tr("ground, not cut")
-        size = " × ".join(format_length(v * work.mm_per_px, self.unit)
-                          for v in (region.width_px, region.height_px))
-        depth = int(work.depth[region.face])
-        plan = next((p for p in work.plans if region.label in p.labels), None)
-        if plan is None or depth < 0:
-            return self.tr("region left out · {0}").format(size)
-        return self.tr("region · {0} · layer {1} {2} · {3}").format(plan.hex, depth + 1, plan.name, size)
 
     @property
     def is_sharp(self) -> bool:

@@ -3,16 +3,14 @@
 import numpy as np
 from PySide6.QtCore import QObject
 
+from sketchloom.app.hands.region_words import RegionWords
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.tools.lines import BridgeTool, LineTool
 from sketchloom.app.tools.marking import AreaTool
 from sketchloom.app.tools.regions import BoxTool, RegionTool
-from sketchloom.core.base.colour import colour_name, from_hex
-from sketchloom.core.base.units import format_length
 from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.desk import lines, narrow
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.desk.uncut import BACKGROUND, DROPPED, GROUND, LEFT_OUT, OFF, OPENED, REASONS
 
 _AT_ONCE = 200
 """Regions that are painted in their new look before the sheets are cut anew."""
@@ -29,6 +27,7 @@ class Cleaning(QObject):
         self._is_seen = self._was_back = self._is_new = False
         self._painting = None
         """While depth is painted: the box that says what a click paints, and whether the frame too."""
+        self._words = RegionWords(bench, panel.regions)
         self.tool = RegionTool(self._is_so, self._may, lambda: bench.source_image)
         self.tool.hint = self.tr("Point at a region.")
         self.tool.acted.connect(self._act)
@@ -183,46 +182,8 @@ class Cleaning(QObject):
             else self.desk.others(only)[self.desk.work.traced.planar.faces])
 
     def _say(self, face):
-        self.tool.hint = self.tr("Point at a region.") if face < 0 or self.desk is None else self._words(face)
-
-    def _words(self, face):
-        desk = self.desk
-        work, unit = desk.work, self._bench.unit
-        x0, y0, x1, y1 = desk.index.box(face)
-        size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
-        what = self.tr("outside") if desk.outside[face] else colour_name(from_hex(desk.hex_of(face)))
-        if desk.uncut[face] >= 0:
-            what = self.tr("{0}, not cut: {1}").format(what, self._reason(REASONS[desk.uncut[face]]))
-        action, hex_colour = self._panel.regions.wanted()
-        if desk.is_locked(face):
-            does = self.tr("its layer is locked in Layers")
-        elif not self._may(face, face):
-            does = (self.tr("left alone; tick “The outside too” to change it") if desk.outside[face]
-                    else self.tr("the frame is not painted; tick “The frame too” to paint it"))
-        elif action == COLOUR and desk.is_so(face, action, hex_colour):
-            does = self.tr("it has that colour")
-        elif desk.is_so(face, action, hex_colour):
-            does = self.tr("a click brings it back")
-        else:
-            does = {
-                "drop": self.tr("a click fills it") if work.edited.was_ground[face] else self.tr("a click drops it"),
-                "window": self.tr("a click opens it"),
-                "keep": self.tr("a click keeps it"),
-                "below": self.tr("a click takes it from a sheet below"),
-                "above": self.tr("a click puts it on top"),
-                "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000"))),
-            }[action]
-        return self.tr("{0} · {1} · {2}").format(what, size, does)
-
-    def _reason(self, reason):
-        return {
-            BACKGROUND: self.tr("background, in Source"),
-            GROUND: self.tr("ground, in Trace"),
-            OFF: self.tr("everything is off"),
-            DROPPED: self.tr("dropped"),
-            OPENED: self.tr("opened"),
-            LEFT_OUT: self.tr("its layer is left out, in Layers"),
-        }[reason]
+        self.tool.hint = (self.tr("Point at a region.") if face < 0 or self.desk is None
+                          else self._words.of(self.desk, face, self._may(face, face)))
 
     def _show(self, face):
         """Bring a region into view and mark it."""
@@ -315,7 +276,7 @@ class Cleaning(QObject):
     def _drop_colour(self, hex_colour, x_px, y_px):
         region = None if self.desk is None else self.desk.index.at(x_px, y_px)
         if region is not None and not self._may(region.face, region.face):
-            self._notices.say("regions", "ask", self._words(region.face))  # why nothing changed
+            self._notices.say("regions", "ask", self._words.of(self.desk, region.face, False))  # why nothing changed
         elif region is not None:
             self._session.change(self.desk.decided(self._session.document.recipe, (region.face,), COLOUR, hex_colour),
                                  self.tr("coloured region"))

@@ -7,7 +7,7 @@ from PySide6.QtGui import QKeySequence, QShortcut
 
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.uncut_note import UncutNote
-from sketchloom.app.parts.widgets import UNKNOWN, Choice, Figures, Panel, button, label
+from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, label
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.layering.chosen_box import ChosenBox
 from sketchloom.app.stages.layering.details_box import DetailsBox
@@ -16,12 +16,12 @@ from sketchloom.app.stages.layering.laying_box import LayingBox
 from sketchloom.app.stages.layering.line_art_box import LineArtBox
 from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
+from sketchloom.app.stages.layering.order_note import OrderNote
 from sketchloom.app.stages.layering.sheet_list import SheetList
 from sketchloom.app.stages.layering.ways_table import WaysTable
 from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.layers.ways import PROPOSED, UNDER
-from sketchloom.evaluate.sheet_order import order_shares
 from sketchloom.recipe.sections import MAX_OVERLAP_MM
 
 
@@ -48,11 +48,10 @@ class LayersPanel(Panel):
         self._build_ways()
         self._build_list()
         self._build_boxes()
-        self._order = button(self.tr("Use the proposed order"), "arrow-bar-to-down")
-        self._order.clicked.connect(self._take_proposed_order)
-        self._order_note = label("", "quiet")
+        self.order_note = OrderNote()
+        self.order_note.change.connect(self.change)
         self._figures = Figures()
-        self.add(self._order, self._order_note, self._figures)
+        self.add(self.order_note, self._figures)
         self.section(self.tr("Chosen layer"))
         self.chosen = ChosenBox(self._names)
         self.chosen.change.connect(self.change)
@@ -163,7 +162,7 @@ class LayersPanel(Panel):
             self._compared.fade()
         self._list.show_sheets(work, self._recipe or work.recipe)
         self._show_current()
-        self._show_order(work, unit)
+        self.order_note.show_work(work, self._recipe or work.recipe)
         area = sum(x.area_mm2 for x in work.layers)
         narrow = [x.min_feature_mm for x in work.layers if x.min_feature_mm is not None]
         self._figures.show_values(
@@ -210,37 +209,6 @@ class LayersPanel(Panel):
         if overlap is None and way in UNDER and self._work is not None and self._work.laying.overlap_mm > 0:
             overlap = self._work.laying.overlap_mm
         self._emit(self.tr("way of layering"), layering=way, overlap_mm=overlap)
-
-    def _take_proposed_order(self):
-        """Leave the order to the program again; where it is, take what would be proposed now."""
-        if self._recipe.order or self._work is None:
-            self._emit(self.tr("proposed order"), order=())
-        else:
-            self._emit(self.tr("proposed order"), order=self._work.proposed_keys)
-
-    def _show_order(self, work, unit):
-        best = work.proposed_order.length * work.mm_per_px
-        more = work.order_length_mm - best
-        self._order.setEnabled(bool(work.recipe.order) or more > 0.5)
-        if work.rough:
-            self._order_note.setText(UNKNOWN)
-            return
-        if work.laying.way in ("fitted", "based"):
-            text = self.tr("With fitted sheets the order hardly changes the cutting.")
-        elif work.laying.way != "stacked" or any(order_shares(work.recipe, work.laying.way)[1:]):
-            text = self.tr("As a stack, this order cuts {0}; the proposed one {1}.").format(
-                format_length(work.order_length_mm, unit, 0), format_length(best, unit, 0))
-        elif abs(more) > 0.5:
-            text = (self.tr("This order cuts {0} more than the proposed one.") if more > 0 else
-                    self.tr("This order cuts {0} less than the proposed one.")).format(
-                        format_length(abs(more), unit, 0))
-        elif work.proposed_order.exact:
-            text = self.tr("The proposed order: of whole sheets, none cuts less.")
-        else:
-            text = self.tr(
-                "A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at."
-            ).format(100 * work.proposed_order.gap)
-        self._order_note.setText(text)
 
     def _current(self):
         key = self._list.current_key()

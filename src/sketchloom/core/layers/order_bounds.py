@@ -9,9 +9,9 @@ def few_best(cost, count: int, most: int, apart: float = 1e-6, lowest_cost=None)
 
     Parameters
     ----------
-    cost : (2^count,) cost of the sheet that is solid on each set of colours, as of ``order.subset_costs``.
+    cost : (2^count,) cost of the sheet that is solid on each set of colours, as of ``order_costs.subset_costs``.
     apart : costs that differ by a smaller share are one. lowest_cost : (count, 2^count) what more a set costs where a
-    colour lies lowest in it, as of ``order.lowest_costs``.
+    colour lies lowest in it, as of ``order_costs.lowest_costs``.
 
     Notes
     -----

@@ -2759,22 +2759,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>rough preview</source>
         <translation>grobe Vorschau</translation>
     </message>
-    <message>
-        <source>stroke · {0} wide · {1} long</source>
-        <translation>Strich · {0} breit · {1} lang</translation>
-    </message>
-    <message>
-        <source>ground, not cut</source>
-        <translation>Grund, nicht geschnitten</translation>
-    </message>
-    <message>
-        <source>region left out · {0}</source>
-        <translation>Fläche ausgelassen · {0}</translation>
-    </message>
-    <message>
-        <source>region · {0} · layer {1} {2} · {3}</source>
-        <translation>Fläche · {0} · Ebene {1} {2} · {3}</translation>
-    </message>
 </context>
 <context>
     <name>BenchBar</name>
@@ -3207,90 +3191,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>{0} stretches stay under the smallest width: more lines there make nothing wider. They are in the list of narrow places.</source>
         <translation>{0} Stellen bleiben unter der kleinsten Breite: Weitere Linien machen dort nichts breiter. Sie stehen in der Liste der schmalen Stellen.</translation>
-    </message>
-    <message>
-        <source>outside</source>
-        <translation>außen</translation>
-    </message>
-    <message>
-        <source>{0}, not cut: {1}</source>
-        <translation>{0}, nicht geschnitten: {1}</translation>
-    </message>
-    <message>
-        <source>its layer is locked in Layers</source>
-        <translation>ihre Ebene ist unter Ebenen gesperrt</translation>
-    </message>
-    <message>
-        <source>left alone; tick “The outside too” to change it</source>
-        <translation>bleibt unberührt; „Auch das Äußere“ ankreuzen, um es zu ändern</translation>
-    </message>
-    <message>
-        <source>the frame is not painted; tick “The frame too” to paint it</source>
-        <translation>der Rahmen wird nicht bemalt; „Auch den Rahmen“ ankreuzen, um ihn zu bemalen</translation>
-    </message>
-    <message>
-        <source>it has that colour</source>
-        <translation>sie hat diese Farbe</translation>
-    </message>
-    <message>
-        <source>a click brings it back</source>
-        <translation>ein Klick holt sie zurück</translation>
-    </message>
-    <message>
-        <source>a click fills it</source>
-        <translation>ein Klick füllt sie</translation>
-    </message>
-    <message>
-        <source>a click drops it</source>
-        <translation>ein Klick lässt sie weg</translation>
-    </message>
-    <message>
-        <source>a click opens it</source>
-        <translation>ein Klick öffnet sie</translation>
-    </message>
-    <message>
-        <source>a click keeps it</source>
-        <translation>ein Klick behält sie</translation>
-    </message>
-    <message>
-        <source>a click takes it from a sheet below</source>
-        <translation>ein Klick nimmt sie von einem Bogen darunter</translation>
-    </message>
-    <message>
-        <source>a click puts it on top</source>
-        <translation>ein Klick legt sie obenauf</translation>
-    </message>
-    <message>
-        <source>a click makes it {0}</source>
-        <translation>ein Klick macht sie {0}</translation>
-    </message>
-    <message>
-        <source>{0} · {1} · {2}</source>
-        <translation>{0} · {1} · {2}</translation>
-    </message>
-    <message>
-        <source>background, in Source</source>
-        <translation>Hintergrund, in Quelle</translation>
-    </message>
-    <message>
-        <source>ground, in Trace</source>
-        <translation>Grund, in Nachzeichnen</translation>
-    </message>
-    <message>
-        <source>everything is off</source>
-        <translation>alles ist aus</translation>
-    </message>
-    <message>
-        <source>dropped</source>
-        <translation>weggelassen</translation>
-    </message>
-    <message>
-        <source>opened</source>
-        <translation>geöffnet</translation>
-    </message>
-    <message>
-        <source>its layer is left out, in Layers</source>
-        <translation>seine Ebene ist weggelassen, in Ebenen</translation>
     </message>
     <message>
         <source>painted cells</source>
@@ -4640,14 +4540,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Teile und wie sie gelegt werden</translation>
     </message>
     <message>
-        <source>Use the proposed order</source>
-        <translation>Vorgeschlagene Reihenfolge nehmen</translation>
-    </message>
-    <message>
-        <source>proposed order</source>
-        <translation>vorgeschlagene Reihenfolge</translation>
-    </message>
-    <message>
         <source>Chosen layer</source>
         <translation>Gewählte Ebene</translation>
     </message>
@@ -4742,30 +4634,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>none under 8 mm</source>
         <translation>keine unter 8 mm</translation>
-    </message>
-    <message>
-        <source>With fitted sheets the order hardly changes the cutting.</source>
-        <translation>Bei eingepassten Bögen ändert die Reihenfolge den Schnitt kaum.</translation>
-    </message>
-    <message>
-        <source>This order cuts {0} more than the proposed one.</source>
-        <translation>Diese Reihenfolge schneidet {0} mehr als die vorgeschlagene.</translation>
-    </message>
-    <message>
-        <source>This order cuts {0} less than the proposed one.</source>
-        <translation>Diese Reihenfolge schneidet {0} weniger als die vorgeschlagene.</translation>
-    </message>
-    <message>
-        <source>The proposed order: of whole sheets, none cuts less.</source>
-        <translation>Die vorgeschlagene Reihenfolge: mit ganzen Bögen schneidet keine weniger.</translation>
-    </message>
-    <message>
-        <source>As a stack, this order cuts {0}; the proposed one {1}.</source>
-        <translation>Als Stapel schneidet diese Reihenfolge {0}, die vorgeschlagene {1}.</translation>
-    </message>
-    <message>
-        <source>A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.</source>
-        <translation>Eine gute Reihenfolge, höchstens {0:.0f} % über der besten: bei so vielen Farben lassen sich nicht alle ansehen.</translation>
     </message>
     <message>
         <source>order</source>
@@ -5766,6 +5634,57 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Opening</name>
+    <message>
+        <source>Open pictures or a project</source>
+        <translation>Bilder oder ein Projekt öffnen</translation>
+    </message>
+    <message>
+        <source>Pictures and projects ({0})</source>
+        <translation>Bilder und Projekte ({0})</translation>
+    </message>
+    <message>
+        <source>{0} files. What are they to each other?</source>
+        <translation>{0} Dateien. Was sind sie füreinander?</translation>
+    </message>
+    <message>
+        <source>Layers of one work…</source>
+        <translation>Ebenen einer Arbeit …</translation>
+    </message>
+    <message>
+        <source>Works of their own</source>
+        <translation>Eigene Arbeiten</translation>
+    </message>
+    <message>
+        <source>Scanning</source>
+        <translation>Scannen</translation>
+    </message>
+    <message>
+        <source>The demo could not be copied: {0}</source>
+        <translation>Die Demo konnte nicht kopiert werden: {0}</translation>
+    </message>
+    <message>
+        <source>“{0}” was left unsaved the last time.</source>
+        <translation>„{0}“ blieb beim letzten Mal ungespeichert.</translation>
+    </message>
+    <message>
+        <source>Go on with it</source>
+        <translation>Damit weitermachen</translation>
+    </message>
+    <message>
+        <source>Discard</source>
+        <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>Unsaved “{0}” was set aside and is kept.</source>
+        <translation>Das ungespeicherte „{0}“ wurde beiseitegelegt und ist aufgehoben.</translation>
+    </message>
+    <message>
+        <source>Nothing yet</source>
+        <translation>Noch nichts</translation>
+    </message>
+</context>
+<context>
     <name>OrderBox</name>
     <message>
         <source>Less cutting</source>
@@ -5941,6 +5860,41 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>OrderNote</name>
+    <message>
+        <source>Use the proposed order</source>
+        <translation>Vorgeschlagene Reihenfolge nehmen</translation>
+    </message>
+    <message>
+        <source>With fitted sheets the order hardly changes the cutting.</source>
+        <translation>Bei eingepassten Bögen ändert die Reihenfolge den Schnitt kaum.</translation>
+    </message>
+    <message>
+        <source>As a stack, this order cuts {0}; the proposed one {1}.</source>
+        <translation>Als Stapel schneidet diese Reihenfolge {0}, die vorgeschlagene {1}.</translation>
+    </message>
+    <message>
+        <source>This order cuts {0} more than the proposed one.</source>
+        <translation>Diese Reihenfolge schneidet {0} mehr als die vorgeschlagene.</translation>
+    </message>
+    <message>
+        <source>This order cuts {0} less than the proposed one.</source>
+        <translation>Diese Reihenfolge schneidet {0} weniger als die vorgeschlagene.</translation>
+    </message>
+    <message>
+        <source>The proposed order: of whole sheets, none cuts less.</source>
+        <translation>Die vorgeschlagene Reihenfolge: mit ganzen Bögen schneidet keine weniger.</translation>
+    </message>
+    <message>
+        <source>A good order, at most {0:.0f} % above the best: with so many colours not all can be looked at.</source>
+        <translation>Eine gute Reihenfolge, höchstens {0:.0f} % über der besten: bei so vielen Farben lassen sich nicht alle ansehen.</translation>
+    </message>
+    <message>
+        <source>proposed order</source>
+        <translation>vorgeschlagene Reihenfolge</translation>
+    </message>
+</context>
+<context>
     <name>OwnBridgeTool</name>
     <message>
         <source>Click the end of one stroke, then of the other. Esc ends.</source>
@@ -6057,6 +6011,25 @@ seinesgleichen</translation>
     <message>
         <source>Click regions, the first one first. Esc ends.</source>
         <translation>Klicke Flächen an, die erste zuerst. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Pointed</name>
+    <message>
+        <source>stroke · {0} wide · {1} long</source>
+        <translation>Strich · {0} breit · {1} lang</translation>
+    </message>
+    <message>
+        <source>ground, not cut</source>
+        <translation>Grund, nicht geschnitten</translation>
+    </message>
+    <message>
+        <source>region left out · {0}</source>
+        <translation>Fläche ausgelassen · {0}</translation>
+    </message>
+    <message>
+        <source>region · {0} · layer {1} {2} · {3}</source>
+        <translation>Fläche · {0} · Ebene {1} {2} · {3}</translation>
     </message>
 </context>
 <context>
@@ -6311,6 +6284,93 @@ seinesgleichen</translation>
     <message>
         <source>{0} presets read.</source>
         <translation>{0} Vorlagen gelesen.</translation>
+    </message>
+</context>
+<context>
+    <name>RegionWords</name>
+    <message>
+        <source>outside</source>
+        <translation>außen</translation>
+    </message>
+    <message>
+        <source>{0}, not cut: {1}</source>
+        <translation>{0}, nicht geschnitten: {1}</translation>
+    </message>
+    <message>
+        <source>its layer is locked in Layers</source>
+        <translation>ihre Ebene ist unter Ebenen gesperrt</translation>
+    </message>
+    <message>
+        <source>left alone; tick “The outside too” to change it</source>
+        <translation>bleibt unberührt; „Auch das Äußere“ ankreuzen, um es zu ändern</translation>
+    </message>
+    <message>
+        <source>the frame is not painted; tick “The frame too” to paint it</source>
+        <translation>der Rahmen wird nicht bemalt; „Auch den Rahmen“ ankreuzen, um ihn zu bemalen</translation>
+    </message>
+    <message>
+        <source>it has that colour</source>
+        <translation>sie hat diese Farbe</translation>
+    </message>
+    <message>
+        <source>a click brings it back</source>
+        <translation>ein Klick holt sie zurück</translation>
+    </message>
+    <message>
+        <source>a click fills it</source>
+        <translation>ein Klick füllt sie</translation>
+    </message>
+    <message>
+        <source>a click drops it</source>
+        <translation>ein Klick lässt sie weg</translation>
+    </message>
+    <message>
+        <source>a click opens it</source>
+        <translation>ein Klick öffnet sie</translation>
+    </message>
+    <message>
+        <source>a click keeps it</source>
+        <translation>ein Klick behält sie</translation>
+    </message>
+    <message>
+        <source>a click takes it from a sheet below</source>
+        <translation>ein Klick nimmt sie von einem Bogen darunter</translation>
+    </message>
+    <message>
+        <source>a click puts it on top</source>
+        <translation>ein Klick legt sie obenauf</translation>
+    </message>
+    <message>
+        <source>a click makes it {0}</source>
+        <translation>ein Klick macht sie {0}</translation>
+    </message>
+    <message>
+        <source>{0} · {1} · {2}</source>
+        <translation>{0} · {1} · {2}</translation>
+    </message>
+    <message>
+        <source>background, in Source</source>
+        <translation>Hintergrund, in Quelle</translation>
+    </message>
+    <message>
+        <source>ground, in Trace</source>
+        <translation>Grund, in Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>everything is off</source>
+        <translation>alles ist aus</translation>
+    </message>
+    <message>
+        <source>dropped</source>
+        <translation>weggelassen</translation>
+    </message>
+    <message>
+        <source>opened</source>
+        <translation>geöffnet</translation>
+    </message>
+    <message>
+        <source>its layer is left out, in Layers</source>
+        <translation>seine Ebene ist weggelassen, in Ebenen</translation>
     </message>
 </context>
 <context>
@@ -8034,6 +8094,61 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Telling</name>
+    <message>
+        <source>What there is to look at is known once the exact result is there.</source>
+        <translation>Was anzusehen ist, steht fest, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
+        <source>The last change could not be worked out; what there is to look at is not known.</source>
+        <translation>Die letzte Änderung ließ sich nicht ausrechnen; was zu beachten ist, ist nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>Something went wrong inside the program. Your work is kept, with an unsaved copy for the next start; go on, or undo the last step.</source>
+        <translation>Im Programm ist etwas schiefgegangen. Deine Arbeit ist noch da, mit einer ungespeicherten Kopie für den nächsten Start; mach weiter, oder nimm den letzten Schritt zurück.</translation>
+    </message>
+    <message>
+        <source>What happened is written in {0}.</source>
+        <translation>Was geschah, steht in {0}.</translation>
+    </message>
+    <message>
+        <source>Stopped. Nothing is traced yet.</source>
+        <translation>Angehalten. Es ist noch nichts nachgezeichnet.</translation>
+    </message>
+    <message>
+        <source>Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.</source>
+        <translation>Angehalten. Der Tisch zeigt die Vorschau einer kleinen Kopie; sie kann weder beurteilt noch geschrieben werden.</translation>
+    </message>
+    <message>
+        <source>Stopped. The bench shows the result before this change.</source>
+        <translation>Abgebrochen. Die Werkbank zeigt das Ergebnis vor dieser Änderung.</translation>
+    </message>
+    <message>
+        <source>Stopped: what there is to look at after the last change is not known.</source>
+        <translation>Angehalten: was nach der letzten Änderung zu beachten ist, ist nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>Trace again</source>
+        <translation>Noch einmal nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Trace it now</source>
+        <translation>Jetzt nachzeichnen</translation>
+    </message>
+    <message>
+        <source>All of this kind are mended as shown on the bench. Keep it so?</source>
+        <translation>Alle dieser Art sind behoben, wie auf der Werkbank gezeigt. So behalten?</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+</context>
+<context>
     <name>Together</name>
     <message>
         <source>Done; kept in “What was changed”.</source>
@@ -8785,112 +8900,12 @@ seinesgleichen</translation>
         <translation>Ausgabe</translation>
     </message>
     <message>
-        <source>Open pictures or a project</source>
-        <translation>Bilder oder ein Projekt öffnen</translation>
-    </message>
-    <message>
-        <source>Pictures and projects ({0})</source>
-        <translation>Bilder und Projekte ({0})</translation>
-    </message>
-    <message>
-        <source>{0} files. What are they to each other?</source>
-        <translation>{0} Dateien. Was sind sie füreinander?</translation>
-    </message>
-    <message>
-        <source>Layers of one work…</source>
-        <translation>Ebenen einer Arbeit …</translation>
-    </message>
-    <message>
-        <source>Works of their own</source>
-        <translation>Eigene Arbeiten</translation>
-    </message>
-    <message>
-        <source>Scanning</source>
-        <translation>Scannen</translation>
-    </message>
-    <message>
-        <source>The demo could not be copied: {0}</source>
-        <translation>Die Demo konnte nicht kopiert werden: {0}</translation>
-    </message>
-    <message>
-        <source>“{0}” was left unsaved the last time.</source>
-        <translation>„{0}“ blieb beim letzten Mal ungespeichert.</translation>
-    </message>
-    <message>
-        <source>Go on with it</source>
-        <translation>Damit weitermachen</translation>
-    </message>
-    <message>
-        <source>Discard</source>
-        <translation>Verwerfen</translation>
-    </message>
-    <message>
-        <source>Unsaved “{0}” was set aside and is kept.</source>
-        <translation>Das ungespeicherte „{0}“ wurde beiseitegelegt und ist aufgehoben.</translation>
-    </message>
-    <message>
-        <source>What there is to look at is known once the exact result is there.</source>
-        <translation>Was anzusehen ist, steht fest, sobald das genaue Ergebnis da ist.</translation>
-    </message>
-    <message>
-        <source>The last change could not be worked out; what there is to look at is not known.</source>
-        <translation>Die letzte Änderung ließ sich nicht ausrechnen; was zu beachten ist, ist nicht bekannt.</translation>
-    </message>
-    <message>
-        <source>Something went wrong inside the program. Your work is kept, with an unsaved copy for the next start; go on, or undo the last step.</source>
-        <translation>Im Programm ist etwas schiefgegangen. Deine Arbeit ist noch da, mit einer ungespeicherten Kopie für den nächsten Start; mach weiter, oder nimm den letzten Schritt zurück.</translation>
-    </message>
-    <message>
-        <source>What happened is written in {0}.</source>
-        <translation>Was geschah, steht in {0}.</translation>
-    </message>
-    <message>
-        <source>Stopped. Nothing is traced yet.</source>
-        <translation>Angehalten. Es ist noch nichts nachgezeichnet.</translation>
-    </message>
-    <message>
-        <source>Stopped. The bench shows a preview of a small copy; it can be neither judged nor written.</source>
-        <translation>Angehalten. Der Tisch zeigt die Vorschau einer kleinen Kopie; sie kann weder beurteilt noch geschrieben werden.</translation>
-    </message>
-    <message>
-        <source>Stopped. The bench shows the result before this change.</source>
-        <translation>Abgebrochen. Die Werkbank zeigt das Ergebnis vor dieser Änderung.</translation>
-    </message>
-    <message>
-        <source>Stopped: what there is to look at after the last change is not known.</source>
-        <translation>Angehalten: was nach der letzten Änderung zu beachten ist, ist nicht bekannt.</translation>
-    </message>
-    <message>
-        <source>Trace it now</source>
-        <translation>Jetzt nachzeichnen</translation>
-    </message>
-    <message>
-        <source>Trace again</source>
-        <translation>Noch einmal nachzeichnen</translation>
-    </message>
-    <message>
-        <source>All of this kind are mended as shown on the bench. Keep it so?</source>
-        <translation>Alle dieser Art sind behoben, wie auf der Werkbank gezeigt. So behalten?</translation>
-    </message>
-    <message>
-        <source>Keep</source>
-        <translation>Behalten</translation>
-    </message>
-    <message>
-        <source>Take back</source>
-        <translation>Zurücknehmen</translation>
-    </message>
-    <message>
         <source>Undo</source>
         <translation>Rückgängig</translation>
     </message>
     <message>
         <source>Redo</source>
         <translation>Wiederholen</translation>
-    </message>
-    <message>
-        <source>Nothing yet</source>
-        <translation>Noch nichts</translation>
     </message>
 </context>
 <context>

@@ -24,20 +24,10 @@ from sketchloom.app.tools.drawing import FigureTool, ShapeTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
+from sketchloom.core.shapes.placed import reordered
 
 _STEP_MM = 0.25
 """Thicker and thinner, all round; a click more for more."""
-
-
-def _moved(shapes, chosen, by):
-    """Shapes in an order in which the chosen ones lie one place higher (1) or lower (-1)."""
-    shapes = list(enumerate(shapes))
-    for n in sorted(chosen, reverse=by > 0):
-        at = next(k for k, (number, _) in enumerate(shapes) if number == n)
-        to = at + by
-        if 0 <= to < len(shapes) and shapes[to][0] not in chosen:
-            shapes[at], shapes[to] = shapes[to], shapes[at]
-    return tuple(shape for _, shape in shapes)
 
 
 class LayingOn(Hand):
@@ -169,7 +159,7 @@ class LayingOn(Hand):
                 lambda points: self._change_one(
                     lambda shape: desk.along(shape, self._table.px(points), count), self.tr("repeated shape")))
         elif what in (HIGHER, LOWER):
-            box.emit(self.tr("order of shapes"), shapes=_moved(shapes, chosen, 1 if what == HIGHER else -1))
+            box.emit(self.tr("order of shapes"), shapes=reordered(shapes, chosen, 1 if what == HIGHER else -1))
         elif what == COPY:
             box.emit(self.tr("copied shape"), shapes=(*shapes, *(desk.copied(shapes[n]) for n in chosen)))
         else:

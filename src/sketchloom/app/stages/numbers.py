@@ -1,0 +1,5 @@
+"""The stages' places in the rail; the same order as ``findings.STAGES``."""
+
+from sketchloom.core.preflight.findings import STAGES
+
+SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(len(STAGES))

@@ -1,0 +1,73 @@
+"""What a picture is taken for before anything is traced: its fitness, its colours, its faults, its reading."""
+
+from dataclasses import dataclass
+
+from sketchloom.core.base import parallel
+from sketchloom.core.base.progress import Part
+from sketchloom.core.base.said import said
+from sketchloom.core.judge import faults as fault_finding
+from sketchloom.core.judge import fitness
+from sketchloom.core.judge.paper import page_of
+from sketchloom.core.judge.reading import proposed_reading, reading_of_page
+from sketchloom.core.picture.picture import Picture
+from sketchloom.core.segment import palette as palettes
+from sketchloom.evaluate.keys import Keys
+from sketchloom.recipe.document import Recipe
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Judged:
+    """What was found; ``reading_now`` what would be proposed after steps that keep the first reading, if it differs
+    in kind. No tree where no colours are asked for."""
+
+    fit: fitness.Fitness
+    tree: palettes.ColourTree | None
+    noise: float
+    faults: fault_finding.Faults
+    reading: str
+    reading_now: str | None
+
+    def blur_px(self, two_tones: bool) -> float:
+        """The picture's blur; compression widens the edges between colours as well, which is none."""
+        return self.fit.blur_px if two_tones or not self.faults.blocks else 0.0
+
+
+def judged(cache, keys: Keys, recipe: Recipe, asked: Recipe, whole: Picture, picture: Picture, *, rough: bool,
+           progress) -> Judged:
+    """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs."""
+    source, keep = keys.freed, cache.keep
+    progress.step(0, 10, said("Judging the picture"))
+    picture.local_range  # noqa: B018
+    noise = keep(("noise", source), lambda: palettes.noise_of(picture))
+    progress.step(1, 10, said("Judging the picture"))
+
+    def tree_of(part):
+        return keep(("tree", source), lambda: palettes.find_colours(picture, progress=part))
+    wants_colours = recipe.reading in ("auto", "colour")
+    fit, tree, faults = parallel.in_threads(
+        lambda work: work(),
+        (
+            lambda: keep(("fitness", source), lambda: fitness.measure(picture)),
+            lambda: tree_of(Part(progress, 0.15, 0.9)) if wants_colours else cache.get(("tree", source)),
+            lambda: (
+                fault_finding.NONE
+                if rough
+                else keep(
+                    ("faults", keys.whole),
+                    lambda: fault_finding.find_faults(whole, progress=Part(progress, 0.15, 0.9)),
+                )
+            ),
+        ),
+    )
+    reading, now = recipe.reading, None
+    if reading == "auto":
+        reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
+    elif asked.reading == "auto" and source != keys.came and not rough:
+        now = keep(("reading now", source), lambda: _reading_now(picture, fit, tree))
+    return Judged(fit, tree, noise, faults, reading, now)
+
+
+def _reading_now(picture, fit, tree):
+    """The reading that would be proposed, None where that takes colours which nothing else asks for."""
+    page = page_of(picture)
+    return reading_of_page(page) if page is not None else None if tree is None else proposed_reading(picture, fit, tree)
