@@ -5,7 +5,8 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from sketchloom.core.edits.decisions import ABOVE
+from sketchloom.core.edits.decisions import ABOVE, BELOW
+from sketchloom.core.edits.region_edits import own_hex
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.desk.details import as_openings, as_pieces, details_of
@@ -93,3 +94,30 @@ def test_sheets_of_different_ways_are_counted_each_by_its_own(work):
     desk = RegionDesk(made, RegionIndex(made.traced.planar))
     laid = Pipeline().evaluate(work.picture, as_pieces(desk, made.recipe, details_of(desk)[:1]))
     assert (one.opening_px - one.piece_px) * made.mm_per_px == pytest.approx(cost(made) - cost(laid), abs=1.0)
+
+
+def eyes(ground=(242, 182, 50)):
+    """A yellow disc on a red one, on it two green dots that are pieces by themselves, one of them small: 300 px."""
+    y, x = np.mgrid[:300, :300] + 0.5
+    pixels = np.full((300, 300, 3), 255, np.uint8)
+    for at, radius, colour in (((150, 150), 140, (216, 73, 63)), ((150, 150), 110, ground),
+                               ((110, 150), 18, (63, 143, 93)), ((190, 150), 4, (63, 143, 93))):
+        pixels[np.hypot(x - at[0], y - at[1]) < radius] = colour
+    return Picture(frozen_array(pixels))
+
+
+@pytest.mark.parametrize("way", ["stacked", "windowed", "lean", "fitted"])
+def test_a_piece_that_the_order_made_says_what_it_costs_as_an_opening_and_becomes_one(way):
+    recipe = Recipe(layering=way, size_mm=300.0, overlap_mm=0.0, order=("#d8493f", "#f2b632", "#3f8f5d"))
+    made = Pipeline().evaluate(eyes(), recipe)
+    desk = RegionDesk(made, RegionIndex(made.traced.planar))
+    details = [d for d in details_of(desk) if d.hex == "#3f8f5d"]
+    assert len(details) == 2 and all(d.is_piece and not d.better for d in details)
+    one = max(details, key=lambda d: d.piece_mm)
+    opened = Pipeline().evaluate(made.picture, as_openings(desk, made.recipe, [one]))
+    assert [e.action for e in opened.recipe.edits] == [BELOW]
+    assert cost(opened) - cost(made) == pytest.approx(one.opening_mm - one.piece_mm, abs=1.5)
+    again = RegionDesk(opened, RegionIndex(opened.traced.planar))
+    (back,) = [d for d in details_of(again) if d.hex == own_hex(one.hex, BELOW)]
+    assert not back.is_piece
+    assert as_pieces(again, opened.recipe, [back]).edits == made.recipe.edits == ()

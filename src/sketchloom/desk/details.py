@@ -2,10 +2,12 @@
 
 from dataclasses import dataclass
 
-from sketchloom.core.edits.decisions import ABOVE
+from sketchloom.core.edits.decisions import ABOVE, BELOW
 from sketchloom.desk.regions import RegionDesk
-from sketchloom.evaluate.openings import openings
+from sketchloom.evaluate.openings import openings, pieces
 from sketchloom.recipe.document import Recipe
+
+_SAME_MM = 1e-6
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,25 +24,36 @@ class Detail:
     @property
     def better(self) -> bool:
         """Whether the other of both costs less."""
-        return (self.opening_mm > self.piece_mm) != self.is_piece
+        now, other = (self.piece_mm, self.opening_mm) if self.is_piece else (self.opening_mm, self.piece_mm)
+        return other < now - _SAME_MM
 
 
 def details_of(desk: RegionDesk) -> tuple[Detail, ...]:
-    """Openings, those first whose pieces save most, then what was laid on top by hand or by the proposal."""
+    """Openings, those first whose pieces save most, then what was laid on top by hand, then what the order made pieces
+    of, those first whose openings save most."""
     work = desk.work
     made = [_detail(desk, one, False) for one in openings(work)]
     laid = [face for face, n in desk.edit_of_face.items() if work.recipe.edits[n].action == ABOVE]
-    return (*made, *(_detail(desk, one, True) for one in _undone(work, laid)))
+    return (*made, *(_detail(desk, one, True) for one in (*_undone(work, laid), *pieces(work))))
 
 
 def as_pieces(desk: RegionDesk, recipe: Recipe, details) -> Recipe:
-    """The recipe in which details are pieces on top."""
-    return desk.decided(recipe, [detail.face for detail in details], ABOVE)
+    """The recipe in which details are pieces: as they were before they were taken from below, else laid on top."""
+    back, on_top = _parted(desk, details, BELOW)
+    return desk.decided(desk.undecided(recipe, back), on_top, ABOVE)
 
 
 def as_openings(desk: RegionDesk, recipe: Recipe, details) -> Recipe:
-    """The recipe in which details are openings again."""
-    return desk.undecided(recipe, [detail.face for detail in details])
+    """The recipe in which details are openings: as they were before they were laid on top, else to a sheet below."""
+    back, below = _parted(desk, details, ABOVE)
+    return desk.decided(desk.undecided(recipe, back), below, BELOW)
+
+
+def _parted(desk, details, action):
+    """Faces about which that was decided, and the others."""
+    faces = [detail.face for detail in details]
+    decided = {face for face, n in desk.edit_of_face.items() if desk.work.recipe.edits[n].action == action}
+    return [f for f in faces if f in decided], [f for f in faces if f not in decided]
 
 
 def _undone(work, faces):

@@ -12,9 +12,10 @@ class Beside(QObject):
     """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result
     shown."""
 
-    def __init__(self, session, bench, trace, cleaning, layers, strip):
+    def __init__(self, session, bench, trace, cleaning, layers, detailing, strip):
         super().__init__(bench)
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
+        self._detailing = detailing
         session.aside.ladder.connect(lambda work, rungs: self._is_shown(work) and trace.colour.show_ladder(work, rungs))
         session.aside.doubles.connect(
             lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found)
@@ -27,6 +28,8 @@ class Beside(QObject):
         session.aside.orders.connect(
             lambda work, offers: self._is_shown(work) and layers.orders.show_offers(work, offers)
         )
+        session.aside.details.connect(
+            lambda work, details: self._is_shown(work) and detailing.show_details(work, details))
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
@@ -38,13 +41,15 @@ class Beside(QObject):
     def ask(self, in_trace: bool, in_clean: bool, in_layers: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
-        if work is not None and in_clean:
-            self._session.aside.request(work, {aside.GAPS, aside.VARIANTS} if self._strip.isVisible() else {aside.GAPS})
-        elif work is not None and in_layers:
-            self._session.aside.request(work, {aside.WAYS, aside.VARIANTS} if self._strip.isVisible() else {aside.WAYS})
-        elif work is not None and in_trace:
-            wanted = {aside.LADDER, aside.PIECES, aside.DOUBLES}
-            self._session.aside.request(work, wanted | {aside.VARIANTS} if self._strip.isVisible() else wanted)
+        wanted = ({aside.GAPS} if in_clean else {aside.LADDER, aside.PIECES, aside.DOUBLES} if in_trace
+                  else {aside.WAYS} if in_layers else set())
+        if work is None or not wanted:
+            return
+        if in_layers and self._detailing.is_open:
+            wanted.add(aside.DETAILS)
+        if self._strip.isVisible():
+            wanted.add(aside.VARIANTS)
+        self._session.aside.request(work, wanted)
 
     def _is_shown(self, work) -> bool:
         return self._session.work is work

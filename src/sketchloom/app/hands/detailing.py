@@ -2,7 +2,7 @@
 
 from PySide6.QtCore import QObject
 
-from sketchloom.desk.details import as_openings, as_pieces, details_of
+from sketchloom.desk.details import as_openings, as_pieces
 from sketchloom.desk.regions import RegionDesk
 
 
@@ -11,25 +11,27 @@ class Detailing(QObject):
 
     def __init__(self, bench, session, panel):
         super().__init__(bench)
-        self._bench, self._session, self._panel, self._desk, self._is_seen = bench, session, panel, None, False
+        self._bench, self._session, self._panel, self._desk = bench, session, panel, None
         panel.details.pointed.connect(self._point)
         panel.details.wanted.connect(self._change)
-        panel.details_fold.head.toggled.connect(lambda _: self.refresh())
 
-    def turn(self, is_seen: bool) -> None:
-        """The stage is turned to, or left."""
-        self._is_seen = is_seen
-        self.refresh()
+    @property
+    def is_open(self) -> bool:
+        """Whether the box is open, so that what it shows has to be worked out."""
+        return self._panel.details_fold.head.isChecked()
 
     def refresh(self) -> None:
-        """Another result is shown, or the box is opened."""
-        work, shown = self._session.work, self._session.latest
-        if not self._is_seen or not self._panel.details_fold.head.isChecked():
-            return
-        if work is None or shown is None or shown.index is None or work.rough:
-            return
-        self._desk = RegionDesk(work, shown.index)
-        self._panel.details.show_details(details_of(self._desk), work.recipe.unit)
+        """Another result is shown: what is listed is of the one before until it is worked out anew."""
+        if self._desk is not None and self._desk.work is not self._session.work:
+            self._panel.details.setEnabled(False)
+
+    def show_details(self, work, details) -> None:
+        """What was worked out of the result shown."""
+        latest = self._session.latest
+        if latest is not None and latest.work is work and latest.index is not None:
+            self._desk = RegionDesk(work, latest.index)
+            self._panel.details.show_details(details, work.recipe.unit)
+            self._panel.details.setEnabled(True)
 
     def _point(self, detail):
         if detail is None or self._desk is None:

@@ -10,13 +10,17 @@ from sketchloom.app.bench.paint import paint_layers
 from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.paths import SheetPath
 from sketchloom.core.base.errors import AppError, Cancelled
+from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.desk import figures, lines, variants
+from sketchloom.desk.details import details_of
+from sketchloom.desk.regions import RegionDesk
 from sketchloom.desk.ways import orders_offered, ways_compared
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
 
-LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS = "ladder", "doubles", "pieces", "gaps", "variants", "ways"
+LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS, DETAILS = (
+    "ladder", "doubles", "pieces", "gaps", "variants", "ways", "details")
 PICTURE = QSize(148, 92)
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
@@ -42,6 +46,7 @@ class Aside(QObject):
     gaps = Signal(object, object)
     ways = Signal(object, object)
     orders = Signal(object, object)
+    details = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -69,7 +74,9 @@ class Aside(QObject):
             *(((PIECES, self.pieces, lambda: self._pieces_of(work)),) if toned else ()),
             (GAPS, self.gaps, lambda: self._gaps_of(work)),
             *(((WAYS, self.ways, lambda: ways_compared(work)),
-               (WAYS, self.orders, lambda: orders_offered(work))) if sheets else ()),
+               (WAYS, self.orders, lambda: orders_offered(work)),
+               (DETAILS, self.details, lambda: details_of(RegionDesk(work, RegionIndex(work.traced.planar)))))
+              if sheets else ()),
             (DOUBLES, self.doubles, lambda: figures.double_outlines(work)),
         )
 

@@ -76,7 +76,7 @@ def _drawn(view):
     if (np.abs(cast - np.median(cast, axis=(0, 1))) > _CAST).any(2).mean() > 0.05:
         return None, 1.0
     soft = cv2.GaussianBlur(view.rgb.astype(np.float32), (0, 0), 0.8)
-    thrown = soft / _with_shadows(soft, lit)
+    thrown = soft / np.maximum(_with_shadows(soft, lit), 1.0)  # black all over has no light to divide by
     share = np.clip(thrown.mean(2), 0, 1)
     if (share >= _BARE).mean() < _LEAST_BARE:
         return None, 1.0

@@ -23,6 +23,9 @@ with a general image library 0.2 and more where they have colour."""
 _GREY_SHADED = 0.25
 """A picture without colour that is no ink on paper is a photo with so much shading (chosen on grey photographs that
 come with a general image library: 0.3 and 0.56)."""
+_GREY_TONES, _GREY_TONES_SHADED = 4, 0.4
+"""One whose third tone costs little is a photo as well with so many tones and so much shading (chosen on two grey
+photographs of that library: 5 and 7 tones, 0.47 and 0.56; its sheet of text has 3 and 0.17)."""
 _VIEW_PX, _EDGE, _OFF = 700, 30, 10
 """Long side of what is looked at; steps of grey that make an edge; steps of 255 within which a colour is explained."""
 _NEXT = np.ones((3, 3), np.uint8)
@@ -55,7 +58,9 @@ def _is_photo(picture, fitness, tree, colourless, two_tones) -> bool:
     if unexplained_share(picture, tree) > _UNEXPLAINED and shaded > _LEAST_SHADED:
         return True
     if colourless:
-        return not two_tones and shaded > _GREY_SHADED
+        if two_tones:
+            return tree.proposed >= _GREY_TONES and shaded > _GREY_TONES_SHADED
+        return shaded > _GREY_SHADED
     return shaded > _PHOTO_SHADED and flat < _PHOTO_FLAT
 
 

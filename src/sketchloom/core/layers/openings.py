@@ -72,12 +72,12 @@ def openings_of(planar, arc_length, depth, sheets, piece_px: float, also=()) -> 
         pierced += edge > 0
         if sheet.is_fitted:
             piece += edge
-        cost += piece_px * _alone(planar, sheet.solid, (depth[:-1] == sheet.level))
+        cost += piece_px * alone(planar, sheet.solid, depth[:-1] == sheet.level)
     found = [Opening(face, int(pierced[face]), float(cost[face]), float(piece[face])) for face in faces.tolist()]
     return sorted(found, key=lambda one: -one.saved_px)
 
 
-def _alone(planar, solid, seen):
+def alone(planar, solid, seen) -> np.ndarray:
     """(F,) bool: seen faces that are a whole piece of their sheet."""
     piece = connected_pieces(planar, solid)
     return seen & solid & (np.bincount(piece[solid], minlength=int(piece.max(initial=-1)) + 1)[piece] == 1)
