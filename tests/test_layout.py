@@ -88,6 +88,14 @@ def name_of(requirement):
     return re.sub(r"[-_.]+", "-", re.match(r"[\w.-]+", requirement)[0]).lower()
 
 
+@pytest.mark.parametrize("module", ["recipe.document", "files.user_data", "command.main"])
+def test_what_a_start_needs_at_once_is_imported_without_the_large_libraries(module):
+    code = f"import sys, sketchloom.{module}; print({{'scipy', 'cv2', 'shapely', 'PIL'}} & set(sys.modules))"
+    done = subprocess.run([sys.executable, "-c", code], check=True, capture_output=True, text=True,
+                          env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin"})
+    assert done.stdout.strip() == "set()"
+
+
 def test_every_requirement_is_pinned_with_its_hashes_and_none_is_missing():
     project = tomllib.loads((ROOT / "pyproject.toml").read_text())["project"]
     wanted = {"requirements.txt": project["dependencies"],

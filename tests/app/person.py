@@ -145,11 +145,12 @@ class Person:
         self._reach(part)
         self.gestures += 2
         menu = part.menu()
-        action = next(a for a in menu.actions() if a.text().startswith(text))
-        assert action.isEnabled()
-        QTimer.singleShot(
-            50, lambda: QTest.mouseClick(menu, Qt.MouseButton.LeftButton, pos=menu.actionGeometry(action).center())
-        )
+
+        def choose():  # what is in it may be filled as it opens
+            action = next(a for a in menu.actions() if a.text().startswith(text))
+            assert action.isEnabled()
+            QTest.mouseClick(menu, Qt.MouseButton.LeftButton, pos=menu.actionGeometry(action).center())
+        QTimer.singleShot(50, choose)
         QTest.mouseClick(part, Qt.MouseButton.LeftButton)
         pause(100)
 

@@ -3,11 +3,14 @@
 import numpy as np
 import pytest
 from PIL import Image
+from PySide6.QtWidgets import QInputDialog
 
 from app.driver import pause
+from app.person import Person
 from app.test_source_tools import click, drag, recipe
 from sketchloom.app.stages.numbers import CLEAN
 from sketchloom.core.shapes import polygons
+from sketchloom.files import user_data
 from sketchloom.recipe.document import Recipe
 
 SIZE = 300
@@ -114,3 +117,25 @@ def test_ink_painted_on_a_silhouette_is_a_shape(wing):
     after = area(wing)
     assert recipe(wing).lines == () and recipe(wing).shapes[0].hex is None
     assert before - after == pytest.approx(6 * 120 + np.pi * 9, rel=0.05)
+
+
+def test_a_shape_is_kept_as_a_figure_and_laid_on_another_work(wing, tmp_path, monkeypatch):
+    person, box = Person(wing), wing.window.panels[CLEAN].shapes
+    person.click("Star…", box)
+    drag(wing, share(100, 100), share(160, 160))
+    wing.settled()
+    monkeypatch.setattr(QInputDialog, "getText", lambda *_: ("my star", True))
+    person.menu(box.own, "Keep the chosen shape")
+    assert [one.name for one in user_data.figures()] == ["my star"]
+    drawn = recipe(wing).shapes[0]
+    person.menu(box.own, "my star")
+    drag(wing, share(40, 110), share(240, 140))
+    wing.settled()
+    desk = wing.window.drawing.desk
+    first, again = desk.box(drawn), desk.box(recipe(wing).shapes[1])
+    assert recipe(wing).shapes[1].name == "my star" and again[3] - again[1] == pytest.approx(30, abs=0.5)
+    assert (again[2] - again[0]) / (again[3] - again[1]) == pytest.approx(
+        (first[2] - first[0]) / (first[3] - first[1]), rel=1e-6)
+    box._fill_own()
+    next(a for a in box._own_menu.actions() if a.menu()).menu().actions()[0].trigger()
+    assert user_data.figures() == ()

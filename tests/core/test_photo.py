@@ -8,7 +8,11 @@ from skimage import data
 from skimage.filters import threshold_multiotsu
 
 import shapes
+from sketchloom.core.judge.fitness import measure
+from sketchloom.core.judge.reading import proposed_reading
+from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment import photo
+from sketchloom.core.segment.palette import find_colours
 from sketchloom.core.segment.tone import otsu_threshold, tones
 from sketchloom.desk import figures
 from sketchloom.evaluate.pipeline import Pipeline
@@ -134,3 +138,12 @@ def test_the_close_look_shows_what_is_cut_either_way():
     corner = figures.face_preview(kept, (1.0, 1.0))
     assert np.array_equal(corner.source, picture.rgb[-side:, -side:])
     assert corner.count == 0 and np.array_equal(corner.without, corner.kept)
+
+
+@pytest.mark.parametrize("name", ["camera", "clock", "moon", "coins", "coffee", "rocket", "chelsea"])
+def test_a_general_librarys_photographs_are_read_as_photographs(name):
+    """scikit-image's own; three of them grey and of few tones."""
+    pixels = getattr(data, name)()
+    rgb = np.ascontiguousarray(np.stack([pixels] * 3, -1) if pixels.ndim == 2 else pixels[..., :3])
+    picture = Picture(frozen_array(rgb))
+    assert proposed_reading(picture, measure(picture), find_colours(picture)) == "photo"

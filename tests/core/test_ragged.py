@@ -7,6 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.succession import chain_order
 
 lengths = st.lists(st.integers(0, 6), min_size=1, max_size=12)
 
@@ -42,7 +43,7 @@ def test_chains_are_put_in_order(order, cuts):
     successor = np.array(order)
     for c in cuts:
         successor[c] = -1
-    walk, starts, closed = ragged.chain_order(successor)
+    walk, starts, closed = chain_order(successor)
     assert sorted(walk.tolist()) == list(range(14))
     for first, last, loop in zip(starts[:-1], starts[1:], closed, strict=False):
         part = walk[first:last]

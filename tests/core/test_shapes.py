@@ -9,11 +9,11 @@ from hypothesis import strategies as st
 
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.raster import filled, links_crossed
+from sketchloom.core.curves.chains import ring_controls, ring_points
 from sketchloom.core.curves.curveset import face_areas
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.shapes import makers, polygons
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
-from sketchloom.core.shapes.placed import ring_controls, ring_points
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 

@@ -6,6 +6,7 @@ from functools import cached_property
 
 import numpy as np
 
+from sketchloom.core.curves.chains import ring_points
 from sketchloom.core.curves.outline import outline_of
 from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.edits.necks import Cuts, likely_cuts
@@ -26,7 +27,7 @@ from sketchloom.core.shapes.drawn import (
     PlacedShape,
     SplitLine,
 )
-from sketchloom.core.shapes.placed import ring_points, rings_px
+from sketchloom.core.shapes.placed import rings_px
 from sketchloom.core.strokes.ink_lines import InkLines
 from sketchloom.desk import lines
 from sketchloom.desk.boundaries import BoundaryDesk, thinned

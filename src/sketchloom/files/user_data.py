@@ -1,5 +1,5 @@
-"""What the program keeps for the user in their data folder: recent works, presets, materials, the settings used last.
-"""
+"""What the program keeps for the user in their data folder: recent works, presets, materials, figures of their own, the
+settings used last."""
 
 import json
 import logging
@@ -8,6 +8,7 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.plain import encoded
+from sketchloom.core.shapes import own
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
@@ -15,8 +16,8 @@ from sketchloom.recipe import presets as preset_files
 _RECENT = 12
 """Works that are listed as recent."""
 
-_MAX_MATERIALS_BYTES = 1 << 20
-"""A larger table is none of ours."""
+_MAX_TABLE_BYTES, _MAX_FIGURES_BYTES = 1 << 20, 1 << 24
+"""A larger table or collection of figures is none of ours."""
 _log = logging.getLogger(__name__)
 
 
@@ -51,15 +52,8 @@ def keep_presets(kept) -> None:
 
 def materials() -> tuple[Material, ...]:
     """The table of materials: the user's own ``materials.json`` in the data folder, else the shipped one."""
-    try:
-        path = data_folder() / "materials.json"
-        if path.stat().st_size <= _MAX_MATERIALS_BYTES:
-            return from_plain(json.loads(path.read_text()))
-    except FileNotFoundError:
-        pass
-    except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
-        _log.warning("the table of materials cannot be read: %s", error)
-    return shipped()
+    found = _plain_in("materials.json", _MAX_TABLE_BYTES, from_plain)
+    return shipped() if found is None else found
 
 
 def keep_materials(table) -> None:
@@ -67,6 +61,16 @@ def keep_materials(table) -> None:
     write_whole(
         data_folder() / "materials.json", encoded(json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n")
     )
+
+
+def figures() -> tuple[own.OwnFigure, ...]:
+    """Figures that the user kept; an unreadable file is as good as none, and is left as it is."""
+    return _plain_in("figures.json", _MAX_FIGURES_BYTES, own.from_plain) or ()
+
+
+def keep_figures(kept) -> None:
+    """Write the user's figures; raises ExportError."""
+    write_whole(data_folder() / "figures.json", encoded(json.dumps(own.to_plain(kept), ensure_ascii=False) + "\n"))
 
 
 def last_settings() -> tuple:
@@ -81,6 +85,19 @@ def remember_settings(recipe, reading: str) -> None:
         write_whole(data_folder() / "last-settings.json", preset_files.to_bytes(kept))
     except AppError:
         return
+
+
+def _plain_in(name, most_bytes, made_of):
+    """What a file of the data folder holds, None where it is not there or not ours."""
+    try:
+        path = data_folder() / name
+        if path.stat().st_size <= most_bytes:
+            return made_of(json.loads(path.read_text()))
+    except FileNotFoundError:
+        pass
+    except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
+        _log.warning("%s cannot be read: %s", name, error)
+    return None
 
 
 def _presets_in(name):

@@ -9,6 +9,7 @@ from PySide6.QtCore import QObject
 from sketchloom.app.hands.drawn.boundaries import Boundaries
 from sketchloom.app.hands.drawn.bridging import Bridging
 from sketchloom.app.hands.drawn.laying_on import LayingOn
+from sketchloom.app.hands.drawn.own_figures import OwnFigures
 from sketchloom.app.hands.drawn.splitting import Splitting
 from sketchloom.app.hands.drawn.stroking import Stroking
 from sketchloom.app.hands.drawn.table import Table
@@ -44,6 +45,7 @@ class Drawing(QObject):
         self._splitting, self._bridging = Splitting(self._table, self), Bridging(self._table, self)
         self._laying_on, self._stroking = LayingOn(self._table, self), Stroking(self._table, self)
         self._boundaries = Boundaries(self._table, self)
+        self._own_figures = OwnFigures(self._table, self._laying_on, self)
         self._hands = (self._splitting, self._bridging, self._laying_on, self._stroking, self._boundaries)
         bench.tool_changed.connect(self._show_tool)
 

@@ -22,6 +22,12 @@ def ring_controls(points) -> np.ndarray:
     return np.stack([points[0:-1:3], points[1::3], points[2::3], points[3::3]], 1)
 
 
+def ring_points(controls) -> tuple[tuple[float, float], ...]:
+    """The points of cubics that follow each other, as ``ring_controls`` takes them; their ends are joined exactly."""
+    inner = np.asarray(controls)[:, :3].reshape(-1, 2)
+    return tuple((round(float(x), 9), round(float(y), 9)) for x, y in np.concatenate([inner, inner[:1]]))
+
+
 def between(controls, begin, end):
     """Cubics of a chain from one place to another (a segment's number plus the parameter on it); places beyond its
     end go round."""

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.succession import chain_order
 from sketchloom.core.curves import curveset
 from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.planar.planar_map import PlanarMap
@@ -98,7 +99,7 @@ def _rings(planar, arc, forward):
         found = slots[arriving_node, (back - turn) % 4]
         successor = np.where(found >= 0, found, successor)
     successor = np.where(planar.closed[arc], np.arange(len(arc)), successor)
-    order, starts, _ = ragged.chain_order(successor)
+    order, starts, _ = chain_order(successor)
     return order, starts
 
 

@@ -6,7 +6,7 @@ import numpy as np
 from scipy.sparse import csr_array
 from scipy.sparse.csgraph import connected_components
 
-from sketchloom.core.base import ragged
+from sketchloom.core.base.succession import chain_order
 from sketchloom.core.planar.cracks import OUTSIDE, STEP, face_runs, find_cracks
 
 
@@ -116,7 +116,7 @@ def build_map(labels, faces=None, face_label=None, face_area=None) -> PlanarMap:
     leaving[tail] = np.arange(len(tail))
     successor = leaving[head]
     successor[is_node[head]] = -1
-    order, arc_starts, closed = ragged.chain_order(successor)
+    order, arc_starts, closed = chain_order(successor)
 
     first, last = order[arc_starts[:-1]], order[arc_starts[1:] - 1]
     tail_vertex, head_vertex = cracks.tail[first], cracks.head[last]

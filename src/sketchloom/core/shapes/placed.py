@@ -7,12 +7,6 @@ from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.shapes.drawn import PlacedShape
 
 
-def ring_points(controls) -> tuple[tuple[float, float], ...]:
-    """The points of cubics that follow each other, as ``ring_controls`` takes them; their ends are joined exactly."""
-    inner = np.asarray(controls)[:, :3].reshape(-1, 2)
-    return tuple((round(float(x), 9), round(float(y), 9)) for x, y in np.concatenate([inner, inner[:1]]))
-
-
 def rings_px(shape: PlacedShape, move, size) -> list[np.ndarray]:
     """Each ring as (S, 4, 2) cubics in px of the prepared picture of (width, height) ``size``; ``move`` as of
     ``placing``."""

@@ -86,7 +86,8 @@ class LayingOn(Hand):
             )
         return made
 
-    def _lay_on(self, rings, name):
+    def lay_on(self, rings, name: str) -> None:
+        """Rings as a shape in the colour that is chosen, where it is chosen to be."""
         rings = self._where(rings)
         if rings:
             self._panel.shapes.lay_on(
@@ -108,7 +109,7 @@ class LayingOn(Hand):
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
             tool.taken.connect(
-                lambda points: self._lay_on(self.desk.path_shape(self._table.px(points), False), self.tr("path"))
+                lambda points: self.lay_on(self.desk.path_shape(self._table.px(points), False), self.tr("path"))
             )
             self._table.once(tool)
         elif kind in (LINE, BOW):
@@ -117,7 +118,7 @@ class LayingOn(Hand):
             tool = AreaTool(
                 self.tr("Draw round the area, or click its corners; Enter closes it. Esc leaves it."), False)
             tool.taken.connect(
-                lambda points: self._lay_on(self.desk.area_shape(self._table.px(points)), self.tr("area")))
+                lambda points: self.lay_on(self.desk.area_shape(self._table.px(points)), self.tr("area")))
             self._table.once(tool)
         elif kind == REGION:
             tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
@@ -127,7 +128,7 @@ class LayingOn(Hand):
             tool = FigureTool(
                 self.desk.size, lambda a, b: self.desk.figure(kind, a, b, box.corners.value(), box.radius_mm)
             )
-            tool.taken.connect(lambda rings: self._lay_on(rings, names[kind]))
+            tool.taken.connect(lambda rings: self.lay_on(rings, names[kind]))
             self._table.once(tool)
 
     def _take_line_figure(self, is_bow):
@@ -137,9 +138,9 @@ class LayingOn(Hand):
         def lay_on(points):
             places, ends = self._table.px(points), box.round_ends.isChecked()
             if is_bow and len(places) == 3:
-                self._lay_on(self.desk.bow_shape(places, width, ends), self.tr("bow"))
+                self.lay_on(self.desk.bow_shape(places, width, ends), self.tr("bow"))
             else:
-                self._lay_on(self.desk.line_shape(places, width, ends), self.tr("line"))
+                self.lay_on(self.desk.line_shape(places, width, ends), self.tr("line"))
         hint = (
             self.tr("Click one end, the other end, then a place the bow passes through. Esc puts it down.")
             if is_bow else self.tr("Drag a line, or click from point to point; Enter ends it. Esc puts it down.")

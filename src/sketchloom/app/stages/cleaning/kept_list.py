@@ -57,6 +57,7 @@ class KeptList(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(6)
+        self._awaited: int | None = None
         self.list = QListWidget()
         self.list.setAccessibleName(name)
         self.list.setIconSize(QSize(_ICON, _ICON))
@@ -78,6 +79,8 @@ class KeptList(QWidget):
         latest are listed."""
         kept = set(self.chosen())
         parts = getattr(self._box.recipe, self._field)
+        if self._awaited is not None and self._awaited < len(parts):
+            kept, self._awaited = {self._awaited}, None
         self.list.blockSignals(True)
         self.list.clear()
         for number in range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1):
@@ -98,6 +101,10 @@ class KeptList(QWidget):
     def chosen(self) -> list[int]:
         """Numbers of the chosen parts, the latest first."""
         return sorted((item.data(_NUMBER) for item in self.list.selectedItems()), reverse=True)
+
+    def choose_once_there(self, number: int) -> None:
+        """Choose one part alone as soon as it is listed."""
+        self._awaited = number
 
     def choose(self, number: int) -> None:
         """Choose one part alone."""

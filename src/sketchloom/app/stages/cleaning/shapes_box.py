@@ -9,6 +9,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
 from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.shapes.drawn import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
+from sketchloom.files import user_data
 
 PATH, REGION, LINE, AREA, BOW = "path", "region", "line", "area", "bow"
 COPY, ALONG, THICKER, THINNER, HIGHER, LOWER = "copy", "along", "thicker", "thinner", "higher", "lower"
@@ -29,6 +30,9 @@ class ShapesBox(Box):
     align_wanted = Signal(str)
     change_wanted = Signal(str)
     numbers_wanted = Signal(float, float)
+    own_wanted = Signal(object)
+    keep_wanted = Signal()
+    forget_wanted = Signal(str)
 
     def __init__(self):
         super().__init__()
@@ -114,6 +118,29 @@ class ShapesBox(Box):
             one = button(text, "", tip)
             one.clicked.connect(lambda _=False, k=kind: self.figure_wanted.emit(k))
             grid.addWidget(one, n // 2, n % 2)
+        self.own = button(self.tr("My figures"), "", self.tr("Figures you have kept, for this work and later ones"))
+        self._own_menu = QMenu(self.own)
+        self._own_menu.aboutToShow.connect(self._fill_own)
+        self.own.setMenu(self._own_menu)
+        grid.addWidget(self.own, (n + 1) // 2, (n + 1) % 2)
+
+    def _fill_own(self):
+        """Read anew each time: another window may have kept one."""
+        menu, kept = self._own_menu, user_data.figures()
+        menu.clear()
+        for one in reversed(kept):
+            menu.addAction(drawn_icon(one.rings, "#5a544a", True), one.name,
+                           lambda one=one: self.own_wanted.emit(one)).setToolTip(
+                               self.tr("Drag a box; the figure fills it"))
+        if not kept:
+            menu.addAction(self.tr("None kept yet: choose a shape and keep it")).setEnabled(False)
+        menu.addSeparator()
+        menu.addAction(self.tr("Keep the chosen shape as a figure…"), self.keep_wanted.emit).setEnabled(
+            len(self.kept.chosen()) == 1)
+        if kept:
+            gone = menu.addMenu(self.tr("Take one out"))
+            for one in reversed(kept):
+                gone.addAction(one.name, lambda one=one: self.forget_wanted.emit(one.name))
 
     def _build_words(self):
         self.text = QLineEdit()
@@ -269,6 +296,7 @@ class ShapesBox(Box):
 
     def lay_on(self, shape, what: str) -> None:
         """Another shape, which is then the chosen one."""
+        self.kept.choose_once_there(len(self.recipe.shapes))
         self.emit(what, shapes=(*self.recipe.shapes, shape))
 
     def replace_each(self, made: dict, what: str) -> None:
