@@ -290,6 +290,9 @@ def test_a_ring_of_petals_is_painted_by_turns_and_a_motif_as_a_whole(driver, tmp
     order = hexes(driver, petals)
     assert order in (sheets * 2, [sheets[0], *(sheets * 2)[:0:-1]][:6]) and order[0] == sheets[0]
     box.spread.setCurrentIndex(box.spread.findData("motif"))
+    tool = driver.window.cleaning.tool
+    QTest.mouseMove(driver.window.bench, at(driver, *share((160, 160))))
+    wait(lambda: len(tool._along) == 7, 10, "what goes along to be shown")
     click(driver, *share((160, 160)))
     assert hexes(driver, [*petals, (160, 160)]) == [sheets[0]] * 7
     assert hexes(driver, [(30, 160)]) != [None]

@@ -8,6 +8,7 @@ import numpy as np
 from sketchloom.core.base.colour import from_hex
 from sketchloom.core.edits.choosing import RegionSizes, region_picture
 from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, OWN_SHEET, WINDOW, RegionEdit
+from sketchloom.core.edits.enclosing import enclosed_with
 from sketchloom.core.edits.joints import Joints, joints_of
 from sketchloom.core.edits.motifs import among, ring_of
 from sketchloom.core.edits.region_edits import find_regions, inner_place, own_hex, with_edits
@@ -30,6 +31,8 @@ from sketchloom.recipe.document import Recipe
 _WHITE = "#ffffff"
 
 
+_COMPLETED = 1.5
+"""An outline with no more cells than so many times a ring's completes the ring (common practice, no source)."""
 _BESIDE = 8
 """Cells beside the middle of a flower that are asked for their ring."""
 _FEW = 12
@@ -194,7 +197,8 @@ class RegionDesk:
         return (face,) if found is None else tuple(cells[found.members].tolist())
 
     def motif(self, face: int) -> tuple[int, ...]:
-        """A ring of cells and what lies among them: a flower with its middle."""
+        """What a person sees as one thing: a ring of cells and what lies among them (a flower with its middle), else
+        what one outline encloses (a wing)."""
         cells = np.flatnonzero(~self.outlines & ~self.outside)
         if face not in cells:
             return (face,)
@@ -208,7 +212,13 @@ class RegionDesk:
                 members = np.concatenate([ring.members, among(places, areas, ring)])
                 if number in members:
                     found.append(members)
-        return tuple(cells[max(found, key=len)].tolist())
+        ring = cells[max(found, key=len)]
+        is_cell = ~self.outlines & ~self.outside
+        enclosed = enclosed_with(self.work.traced.planar.faces, self.outlines, is_cell, face)
+        # a flower in a panel is the flower; an outline with a few cells more is the whole of it, and what is alike
+        # around one centre by chance, on four wings, is none
+        is_flower = np.isin(ring, enclosed).all() and len(enclosed) > _COMPLETED * len(ring)
+        return tuple((enclosed if (len(enclosed) > 1 and not is_flower) or len(ring) == 1 else ring).tolist())
 
     def in_turns(self, recipe: Recipe, faces, hexes) -> Recipe:
         """The recipe in which faces get some colours by turns."""

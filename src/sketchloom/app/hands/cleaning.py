@@ -70,7 +70,7 @@ class Cleaning(QObject):
     def hold(self) -> None:
         """Take the region tool up, unless there are no regions; where they are still on their way, it waits for them.
         """
-        self._painting = None
+        self._painting = self.tool.goes_along = None
         is_there = self._session.document is not None
         if is_there and (self.desk is None or not self.desk.work.draws_with_pens):
             self._bench.set_tool(self.tool)
@@ -80,7 +80,7 @@ class Cleaning(QObject):
     def give(self, hex_colour: str, box) -> None:
         """Take the region tool up to give cells of line art a sheet's colour, in whatever stage; ``box`` says which
         cells a click means."""
-        self._painting = box
+        self._painting, self.tool.goes_along = box, self._painted_with
         if self.desk is not None and not self.desk.work.draws_with_pens:
             self._panel.regions.bring_colour(hex_colour)
             self._bench.set_tool(self.tool)
@@ -217,6 +217,13 @@ class Cleaning(QObject):
         if self._painting is not None:  # cells of line art go to sheets; their frame only where that is asked for
             return self._painting.frame.isChecked() or not desk.outlines[face]
         return desk.swept_along(first, face, self._panel.regions.wanted()[0])
+
+    def _painted_with(self, face):
+        """The cells that a click paints with one."""
+        if self.desk is None or not self._may(face, face):
+            return ()
+        faces, _ = self._painting.painted(self.desk, face, self._panel.regions.wanted()[1])
+        return faces if len(faces) > 1 else ()
 
     def _act(self, faces, back):
         if self.desk is None or not faces:

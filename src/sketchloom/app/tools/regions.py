@@ -1,6 +1,6 @@
 """Choosing regions on the bench: click, sweep, two clicks for all alike, a box, and keys that step by size."""
 
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QBrush, QColor, QPainter, QPainterPath, QPen
 
 from sketchloom.app import theme
@@ -8,6 +8,7 @@ from sketchloom.app.tools.tool import Frame, Tool
 from sketchloom.app.work.paths import qt_path
 from sketchloom.core.curves.outline import face_outline
 
+_REST_MS = 150
 _LOUPE, _LOUPE_ZOOM, _SMALL = 150.0, 5.0, 18.0
 
 
@@ -42,13 +43,18 @@ class RegionTool(Tool):
         self._paths: dict[int, QPainterPath] = {}
         self._marked: list[int] = []
         self._splits = QPainterPath()
+        self.goes_along = None
+        """Tells what a click on a face takes along, where it may take more; shown once the pointer rests."""
+        self._along: tuple[int, ...] = ()
+        self._rest = QTimer(self, singleShot=True, interval=_REST_MS)
+        self._rest.timeout.connect(self._look_along)
 
     def show_desk(self, desk) -> None:
         """Another result: its regions are other faces, unless only what was decided about them changed."""
         same = self.desk is not None and desk is not None and desk.work.traced is self.desk.work.traced
         self.desk = desk
         if not same:
-            self._paths, self._swept, self.face = {}, [], -1
+            self._paths, self._swept, self._along, self.face = {}, [], (), -1
         self._marked = [] if desk is None else list(desk.edit_over_face)
         self._splits = QPainterPath()
         for line in () if desk is None else desk.split_lines():
@@ -98,9 +104,16 @@ class RegionTool(Tool):
 
     def point(self, face: int) -> None:
         """Mark a region as the one spoken of."""
-        self.face = face
+        self.face, self._along = face, ()
+        if self.goes_along is not None:
+            self._rest.start()
         self.pointed.emit(face)
         self.repaint.emit()
+
+    def _look_along(self):
+        if self.desk is not None and self.goes_along is not None and self.face >= 0 and not self._swept:
+            self._along = tuple(self.goes_along(self.face))
+            self.repaint.emit()
 
     def key(self, key) -> bool:
         if key in (Qt.Key.Key_Comma, Qt.Key.Key_Period):
@@ -131,6 +144,8 @@ class RegionTool(Tool):
         self._stroke(painter, self._splits, theme.MADDER, Qt.PenStyle.DashLine, 1.2)
         for face in self._marked:
             self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.DotLine, 1.4)
+        for face in self._along:
+            painter.fillPath(self.path(face), QBrush(QColor(theme.MADDER), Qt.BrushStyle.Dense6Pattern))
         for face in self._swept:
             painter.fillPath(
                 self.path(face), QBrush(QColor(theme.MOSS if self._back else theme.MADDER), Qt.BrushStyle.BDiagPattern)

@@ -5902,6 +5902,21 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>OwnFigures</name>
+    <message>
+        <source>Keep a figure</source>
+        <translation>Figur behalten</translation>
+    </message>
+    <message>
+        <source>Its name; one of the same name is replaced:</source>
+        <translation>Ihr Name; eine gleichen Namens wird ersetzt:</translation>
+    </message>
+    <message>
+        <source>“{0}” is kept under “My figures”.</source>
+        <translation>„{0}“ liegt jetzt unter „Meine Figuren“.</translation>
+    </message>
+</context>
+<context>
     <name>PageTool</name>
     <message>
         <source>Drag the corners onto the page's corners, then press Enter. Esc leaves it.</source>
@@ -7261,6 +7276,30 @@ seinesgleichen</translation>
     <message>
         <source>Click a region: its outline becomes a shape that can be moved and copied</source>
         <translation>Klicke eine Fläche an: ihr Umriss wird eine Form, die sich verschieben und kopieren lässt</translation>
+    </message>
+    <message>
+        <source>My figures</source>
+        <translation>Meine Figuren</translation>
+    </message>
+    <message>
+        <source>Figures you have kept, for this work and later ones</source>
+        <translation>Figuren, die Sie behalten haben, für diese Arbeit und spätere</translation>
+    </message>
+    <message>
+        <source>Drag a box; the figure fills it</source>
+        <translation>Ein Feld aufziehen; die Figur füllt es</translation>
+    </message>
+    <message>
+        <source>None kept yet: choose a shape and keep it</source>
+        <translation>Noch keine behalten: eine Form wählen und behalten</translation>
+    </message>
+    <message>
+        <source>Keep the chosen shape as a figure…</source>
+        <translation>Die gewählte Form als Figur behalten …</translation>
+    </message>
+    <message>
+        <source>Take one out</source>
+        <translation>Eine herausnehmen</translation>
     </message>
     <message>
         <source>Words</source>
