@@ -1,7 +1,10 @@
 """Random gestures in the real window, by a seed: clicks, drags, keys, wheels and typing wherever they fall."""
 
 import random
+import sys
+import threading
 import time
+import traceback
 from dataclasses import dataclass, field, fields, is_dataclass
 from pathlib import Path
 
@@ -19,6 +22,8 @@ from sketchloom.files.demo_works import DEMOS
 _KEYS = ("Alt+1", "Alt+2", "Alt+3", "Alt+4", "Alt+5", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+L", "+", "-", "F", "1", "C", "R",
          "B", "V", "U", "F5", "Esc", "Return", "Tab", "Shift+Tab", "Del", "Backspace", "Space", "Up", "Down", ".", ",")
 _TYPED = ("0", "12", "3.5mm", "abc", "1e9", "-4", "2in", "0,4", "n" * 70, "")
+_STALL_S, _LOOK_S, _FRAMES, _STALLS = 0.3, 0.03, 5, 40
+"""So long without an event is a stall, told with so many innermost calls of the window's thread; so many are kept."""
 _NOT_CLICKED = ("Open the folder",)
 """What starts another program."""
 
@@ -31,6 +36,7 @@ class Done:
     seconds: float = 0.0
     longest_stall_s: float = 0.0
     longest_at: str = ""
+    stalls: list[str] = field(default_factory=list)
     errors: list[str] = field(default_factory=list)
 
 
@@ -38,7 +44,7 @@ class _Hand:
     """Does one random thing at a time."""
 
     def __init__(self, window, rng):
-        self.window, self.rng = window, rng
+        self.window, self.rng, self.at = window, rng, ""
 
     def _place(self, part):
         return QPoint(self.rng.randrange(max(part.width(), 1)), self.rng.randrange(max(part.height(), 1)))
@@ -63,7 +69,9 @@ class _Hand:
     def click_button(self):
         buttons = [b for b in self._seen(QAbstractButton) if b.text() not in _NOT_CLICKED]
         if buttons:
-            QTest.mouseClick(self.rng.choice(buttons), Qt.MouseButton.LeftButton)
+            button = self.rng.choice(buttons)
+            self.at = button.text() or button.toolTip() or button.accessibleName()
+            QTest.mouseClick(button, Qt.MouseButton.LeftButton)
 
     def key(self):
         at = self.rng.choice((self.window, QApplication.focusWidget() or self.window))
@@ -136,17 +144,18 @@ def _run(seconds, rng, folder):
     def tick():
         now = time.perf_counter()
         if now - last[0] > done.longest_stall_s:
-            done.longest_stall_s, done.longest_at = now - last[0], last[1]
+            done.longest_stall_s, done.longest_at = now - last[0], f"{last[1]} {hand.at}".strip()
         last[0] = now
     timer = QTimer()
     timer.timeout.connect(tick)
     last[0] = time.perf_counter()  # building the window is no stall
     timer.start(5)
+    watch = _watch(last, done)
     names, weights = zip(*_SHARES, strict=True)
     began, seen = time.perf_counter(), None
     while time.perf_counter() - began < seconds:
         what = rng.choices(names, weights)[0]
-        last[1] = f"{what}, gesture {done.count}"
+        last[1], hand.at = f"{what}, gesture {done.count}", ""
         # what waits for an answer of its own is closed by the next gesture
         QTimer.singleShot(400, _close_dialogs)
         try:
@@ -164,6 +173,7 @@ def _run(seconds, rng, folder):
             happened.clear()
     done.seconds = time.perf_counter() - began
     timer.stop()
+    watch.set()
     MISHAPS.happened.disconnect(happened.append)
     if window.session.document is not None:
         window.session.document.drop_recovery()
@@ -172,6 +182,22 @@ def _run(seconds, rng, folder):
     window.deleteLater()
     _turn(20)
     return done
+
+
+def _watch(last, done):
+    """Notes what the window's thread does while it answers nothing; set what is returned to end it."""
+    over, main, told = threading.Event(), threading.main_thread().ident, [0.0]
+
+    def look():
+        while not over.wait(_LOOK_S):
+            began, late = last[0], time.perf_counter() - last[0]
+            if late > _STALL_S and began != told[0] and len(done.stalls) < _STALLS:
+                told[0] = began
+                calls = traceback.extract_stack(sys._current_frames()[main])[-_FRAMES:]
+                done.stalls.append(f"{last[1]}: " + " < ".join(
+                    f"{Path(c.filename).name}:{c.lineno} {c.name}" for c in reversed(calls)))
+    threading.Thread(target=look, daemon=True, name="stalls").start()
+    return over
 
 
 def of_arrays(one, place="recipe"):

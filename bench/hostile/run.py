@@ -103,10 +103,12 @@ def main(words) -> int:
     if "gestures" in wanted:
         from bench.hostile import gestures
 
-        done = gestures.run(wanted["gestures"])
+        done = gestures.run(wanted["gestures"], int(wanted.get("seed", 1)))
         wrong += done.errors
         out.write(f"gestures: {done.count} in {done.seconds:.0f} s, errors {len(done.errors)}, longest stall "
                   f"{done.longest_stall_s:.2f} s ({done.longest_at})\n")
+        for line in done.stalls:
+            out.write(f"  stalled at {line}\n")
     for line in wrong:
         out.write(f"  {line}\n")
     return 1 if wrong else 0

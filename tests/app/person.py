@@ -51,7 +51,7 @@ class Person:
             top = part.mapTo(area.viewport(), QPoint(0, 0)).y()
             if top < 0 or top + part.height() > area.viewport().height():
                 self.gestures += 1
-                area.ensureWidgetVisible(part, 0, 12)
+                area.ensureWidgetVisible(part, 0, 60)  # a notch of a wheel is three lines of 20 px
                 pause(20)
 
     def press(self, part, at=None):
@@ -214,6 +214,9 @@ class Person:
         pause(5)
 
     def key(self, *keys):
+        if not self.window.isActiveWindow():  # a list that was open stays so where there is no window system
+            self.window.activateWindow()
+            pause(50)
         for one in keys:
             self.gestures += 1
             QTest.keySequence(self.window, one)

@@ -34,6 +34,7 @@ from sketchloom.app.mishaps import LOG, MISHAPS
 from sketchloom.app.offered import offered_by
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNKNOWN
+from sketchloom.app.stages.numbers import LAYERS
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
 from sketchloom.files import project as projects
@@ -323,6 +324,24 @@ def test_tab_leaves_a_table_and_enter_takes_what_the_arrows_went_to(lighthouse):
         QTest.keyClick(QApplication.focusWidget(), Qt.Key.Key_Tab)
     focus = QApplication.focusWidget()
     assert focus is not table and not table.isAncestorOf(focus)
+
+
+def test_cut_files_are_asked_for_by_their_key_from_a_field_too(lighthouse):
+    window = lighthouse.window
+    window.show_stage(LAYERS)
+    field = next(f for f in window.panels[LAYERS].findChildren(QLineEdit) if f.isVisible() and f.isEnabled())
+    asked = []
+    window.actions_by_name["write"].triggered.disconnect()
+    window.actions_by_name["write"].triggered.connect(lambda: asked.append(True))
+    field.setFocus()
+    QTest.keyClick(field, Qt.Key.Key_E, Qt.KeyboardModifier.ControlModifier)
+    assert asked == [True]
+    field.setText("1 mm")
+    field.selectAll()
+    field.cut()
+    undone = window.session.document.recipe
+    QTest.keyClick(field, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
+    assert field.text() == "1 mm" and window.session.document.recipe is undone
 
 
 def test_letters_typed_in_a_list_are_no_commands(lighthouse):

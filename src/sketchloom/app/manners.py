@@ -1,6 +1,7 @@
 """How every window and dialog behaves, whoever builds it: the wheel, keys in tables and lists, a key held down."""
 
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
+from PySide6.QtGui import QKeySequence
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QAbstractScrollArea,
@@ -18,6 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from sketchloom.app.actions import TABLE
 from sketchloom.app.parts.beside import say_beside
 
 _TURNED = (QAbstractSlider, QAbstractSpinBox, QComboBox)
@@ -32,7 +34,9 @@ _HELD = Qt.Key.Key_O
 _TAKES = Qt.Key.Key_Return, Qt.Key.Key_Enter
 _OF_ITS_OWN = (QLineEdit, QAbstractSpinBox, *_SOUGHT_IN)
 """Parts that letters are typed in."""
-_WATCHED = (*_TURNED, *_SOUGHT_IN, QMainWindow)
+_EDITING = (QKeySequence.StandardKey.Undo, QKeySequence.StandardKey.Redo, QKeySequence.StandardKey.Paste)
+_ACTIONS = [QKeySequence(key) for _, _, _, keys, _ in TABLE for key in keys]
+_WATCHED = (*_TURNED, *_SOUGHT_IN, QLineEdit, QMainWindow)
 
 
 class Manners(QObject):
@@ -58,6 +62,8 @@ class Manners(QObject):
             return isinstance(watched, _TURNED) and self._wheel(watched, event)
         if kind in _KEYS:
             return self._key(watched, event, kind)
+        if kind == QEvent.Type.ShortcutOverride and isinstance(watched, QLineEdit):
+            return _is_an_actions(event)
         if kind == QEvent.Type.ShortcutOverride and isinstance(watched, _SOUGHT_IN) and _is_letter(event):
             # what is typed in a list belongs to the list, not to an action whose key is that letter
             event.accept()
@@ -110,6 +116,17 @@ class _Style(QProxyStyle):
 
 def _is_letter(event) -> bool:
     return event.modifiers() in _NEITHER and event.text().isprintable() and bool(event.text().strip())
+
+
+def _is_an_actions(event) -> bool:
+    """Whether a key with Ctrl, typed in a field, is the window's: on some desktops fields take Ctrl+E for the end of a
+    line, and cut files would then not be written. The keys of editing stay the field's."""
+    if not event.modifiers() & Qt.KeyboardModifier.ControlModifier or any(event.matches(one) for one in _EDITING):
+        return False
+    if QKeySequence(event.keyCombination()) not in _ACTIONS:
+        return False
+    event.ignore()
+    return True
 
 
 def _taken(part) -> bool:

@@ -246,6 +246,7 @@ class Window(QMainWindow):
             self._remember_settings()
         if MISHAPS.recipes.pop(self, None) is not None:
             MISHAPS.happened.disconnect(self.telling.show_mishap)
+        self.bench.put_down()
         self.bench.close_lanes()
         self.session.close()
         event.accept()
@@ -470,7 +471,7 @@ class Window(QMainWindow):
     def keyPressEvent(self, event):
         if event.key() == Qt.Key.Key_Escape:
             if self.bench.tool is not None:
-                self.bench.put_down()
+                self.cleaning.leave_tool()
             elif self.bench.picking:
                 self.panels[TRACE].stop_picking()
             elif self.session.is_busy:

@@ -16,6 +16,7 @@ from sketchloom.core.edits.together import filled
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import makers, polygons, text
+from sketchloom.core.shapes.chords import width_along
 from sketchloom.core.shapes.drawn import (
     COMMON,
     CUT,
@@ -164,6 +165,19 @@ class ShapeDesk(BoundaryDesk):
     def bow_shape(self, points, width_px: float, has_round_ends: bool = True) -> list[np.ndarray]:
         """Rings around the arc from the first place to the second through the third."""
         return self._rings_of(polygons.around_line(makers.bow(*points), width_px, has_round_ends))
+
+    def drawn_width(self, points) -> float | None:
+        """How wide what is drawn is along a line, px; None where nothing is drawn along most of it."""
+        planar, points = self.work.traced.planar, np.asarray(points, float)
+        x, y = np.clip(np.floor(points).astype(int), 0, (planar.width - 1, planar.height - 1)).T
+        faces = planar.faces[y, x]
+        faces = faces[~self.work.ground[faces]]
+        if not len(faces):
+            return None
+        label = np.bincount(planar.face_label[faces]).argmax()
+        inside = np.zeros(planar.face_count, bool)
+        inside[faces[planar.face_label[faces] == label]] = True
+        return width_along(polygons.area_of_outline(outline_of(planar, self.work.traced.curves, inside)), points)
 
     def area_shape(self, points) -> list[np.ndarray]:
         """Rings of an area drawn round by hand; what a crossing line leaves out stays out."""

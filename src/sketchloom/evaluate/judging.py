@@ -1,12 +1,13 @@
 """What a picture is taken for before anything is traced: its fitness, its colours, its faults, its reading."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sketchloom.core.base import parallel
 from sketchloom.core.base.progress import Part
 from sketchloom.core.base.said import said
 from sketchloom.core.judge import faults as fault_finding
 from sketchloom.core.judge import fitness
+from sketchloom.core.judge.blurred import count_without_blurred
 from sketchloom.core.judge.paper import page_of
 from sketchloom.core.judge.reading import proposed_reading, reading_of_page
 from sketchloom.core.picture.picture import Picture
@@ -59,6 +60,9 @@ def judged(cache, keys: Keys, recipe: Recipe, asked: Recipe, whole: Picture, pic
             ),
         ),
     )
+    if tree is not None and not rough:
+        tree = keep(("colours", source), lambda: replace(
+            tree, proposed=count_without_blurred(picture, tree, fit.edge_width_px)))
     reading, now = recipe.reading, None
     if reading == "auto":
         reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))

@@ -92,7 +92,7 @@ class Pipeline:
         reading = self.cache.get(("reading", keys.freed))
         if recipe.reading == "auto" and reading is not None:
             same = replace(same, reading=reading)
-        tree = self.cache.get(("tree", keys.freed))
+        tree = self.cache.get(("colours", keys.freed))
         if tree is None or recipe.palette is not None:
             return same
         return replace(same, palette=entries_of(tree, recipe.colours, recipe.locked))

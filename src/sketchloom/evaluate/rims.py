@@ -48,16 +48,23 @@ def with_rims(layers, recipe: Recipe, laid: Laid, mm_per_px: float, *, measured:
     """
     below: list[Layer] = []
     above: list[Layer] = []
+    made: dict[str, tuple] = {}  # outlines of those before, by their keys: a line may run within a backing
     for number, rim in enumerate(recipe.rims):
-        inside = _inside(rim, recipe, laid) if rim.on else None
-        if inside is None or not inside.any():
+        if not rim.on:
             continue
-        shape = np.packbits(inside).tobytes()
-        around = keep(("outline", shape),
-                      lambda i=inside: layering.outline_of(laid.traced.planar, laid.traced.curves, i))
+        if rim.of in made and rim.kind != UNDERLAY:
+            shape, around = made[rim.of]
+        else:
+            inside = _inside(rim, recipe, laid)
+            if inside is None or not inside.any():
+                continue
+            shape = np.packbits(inside).tobytes()
+            around = keep(("outline", shape),
+                          lambda i=inside: layering.outline_of(laid.traced.planar, laid.traced.curves, i))
         outline = keep(("rim", shape, rim, rough), lambda o=around, r=rim: rim_outline(o, r, mm_per_px, rough))
         if not len(outline.controls):
             continue
+        made[rim_key(rim, number)] = ((shape, rim), outline)
         name = rim.name or word(_RIM_NAMES[rim.kind], recipe.names_in)
         layer = layering.sheet(LayerPlan(rim_key(rim, number), name, rim.hex, ()), outline, mm_per_px, measured,
                                lambda make, s=shape, r=rim: keep(("rim widths", s, r), make))
@@ -67,11 +74,14 @@ def with_rims(layers, recipe: Recipe, laid: Laid, mm_per_px: float, *, measured:
 
 def rim_outline_of(work: Work, rim: Rim) -> Outline | None:
     """The outline that a rim would have in a work; None for none."""
-    laid = Laid(work.traced, work.plans, work.depth, work.depth, work.laying.way)
-    inside = _inside(rim, work.recipe, laid)
-    if inside is None or not inside.any():
-        return None
-    made = rim_outline(layering.outline_of(work.traced.planar, work.traced.curves, inside), rim, work.mm_per_px)
+    around = next((layer.outline for layer in work.layers if layer.plan.key == rim.of and not layer.plan.labels), None)
+    if around is None:
+        laid = Laid(work.traced, work.plans, work.depth, work.depth, work.laying.way)
+        inside = _inside(rim, work.recipe, laid)
+        if inside is None or not inside.any():
+            return None
+        around = layering.outline_of(work.traced.planar, work.traced.curves, inside)
+    made = rim_outline(around, rim, work.mm_per_px)
     return made if len(made.controls) else None
 
 

@@ -77,6 +77,13 @@ class Cleaning(QObject):
             self._bench.setFocus()
         self._panel.regions.show_held(self._bench.tool is self.tool)
 
+    def leave_tool(self) -> None:
+        """Put down what is held: for the region tool, where another was taken up in this stage, else for none."""
+        takes_back = self._is_seen and self._bench.tool is not self.tool
+        self._bench.put_down()
+        if takes_back:
+            self.hold()
+
     def give(self, hex_colour: str, box) -> None:
         """Take the region tool up to give cells of line art a sheet's colour, in whatever stage; ``box`` says which
         cells a click means."""
@@ -147,6 +154,8 @@ class Cleaning(QObject):
                 box.lay_on(desk.shape(rings, hex_colour, self.tr("line")), self.tr("painted line"))
 
     def _tool_changed(self, tool):
+        if tool is not self.tool:
+            self.tool.rest()
         self._panel.lines.show_choosing(tool is self._bridges)
         self._panel.regions.show_held(tool is self.tool)
 

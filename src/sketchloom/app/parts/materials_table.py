@@ -64,8 +64,7 @@ class MaterialsTable(QDialog):
         )
         self.table.verticalHeader().hide()
         self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
-        self.table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
-        self.table.horizontalHeader().setSectionResizeMode(_NAME, QHeaderView.ResizeMode.Interactive)
+        self.table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.Interactive)
         self.table.setColumnWidth(_NAME, 190)
         self.table.horizontalHeader().setSectionResizeMode(_FAMILY, QHeaderView.ResizeMode.Fixed)
         self.table.setColumnWidth(_FAMILY, 132)
@@ -105,6 +104,8 @@ class MaterialsTable(QDialog):
         self._keys = []
         for material in materials:
             self._put(material)
+        for column in range(_SIZES, _CAUTION):  # once: a header that does it by itself does so for every cell
+            self.table.resizeColumnToContents(column)
         self._said.hide()
 
     def _put(self, material: Material):

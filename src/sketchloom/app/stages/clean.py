@@ -74,24 +74,25 @@ class CleanPanel(Panel):
         self._small_fold = Fold(self.tr("The smallest regions"), self.small)
         self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
         self.uncut = UncutNote()
-        self.add(self._pens, self.regions, self.uncut, self._edits_fold, self._small_fold,
-                 Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow))
+        # what most work asks for comes first, where it is seen without scrolling
         self._folds = [
             Fold(title, box)
             for title, box in (
                 (self.tr("Several regions"), self.together),
+                (self.tr("Shapes and words"), self.shapes),
+                (self.tr("Backing and rim"), self.rims),
+                (self.tr("Mirror one half"), self.mirror),
                 (self.tr("Strokes"), self.strokes),
                 (self.tr("Split lines"), self.splits),
                 (self.tr("Cover an area"), self.covers),
-                (self.tr("Shapes and words"), self.shapes),
-                (self.tr("Mirror one half"), self.mirror),
                 (self.tr("Boundaries by hand"), self.curves),
                 (self.tr("Nearly regular"), self.regular),
-                (self.tr("Backing and rim"), self.rims),
                 (self.tr("Stencil bridges"), self.stencil),
             )
         ]
-        self.add(*self._folds)
+        self.add(self._pens, self.regions, self.uncut, *self._folds[:4], self._edits_fold, self._small_fold,
+                 Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow),
+                 *self._folds[4:])
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)

@@ -1,6 +1,7 @@
 """A box under a heading that opens and closes."""
 
-from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
+from PySide6.QtCore import QEvent, QPoint, QTimer
+from PySide6.QtWidgets import QPushButton, QScrollArea, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import label
@@ -18,6 +19,10 @@ class Fold(QWidget):
         self.head.setObjectName("foldhead")
         self.head.setCheckable(True)
         self.head.toggled.connect(self._turn)
+        self.head.clicked.connect(self._opened)
+        self._kept_at = None
+        """Where the panel was scrolled to for what was opened: it stays in view as it grows, until somebody scrolls."""
+        box.installEventFilter(self)
         column.addWidget(self.head)
         self._why = label("", "quiet")
         self._why.hide()
@@ -31,6 +36,42 @@ class Fold(QWidget):
         self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
         self.box.setVisible(is_open and self._applies)
         self._why.setVisible(is_open and not self._applies)
+
+    def _opened(self, is_open):
+        self._kept_at = None
+        if is_open:
+            QTimer.singleShot(0, self.bring_into_view)
+
+    def eventFilter(self, watched, event):
+        if event.type() == QEvent.Type.Resize and self._kept_at is not None:
+            QTimer.singleShot(0, self._follow)
+        return super().eventFilter(watched, event)
+
+    def bring_into_view(self) -> None:
+        """Scroll so far that what was opened is seen, its head and the one above uppermost where there is not room
+        for all of it."""
+        area = self._area()
+        if area is None or not self.head.isVisible():
+            return
+        area.widget().layout().activate()
+        bar, top = area.verticalScrollBar(), self.mapTo(area.widget(), QPoint(0, 0)).y()
+        lowest = top + max(self.height(), self.sizeHint().height()) - area.viewport().height()
+        if lowest > bar.value():
+            bar.setValue(min(lowest, max(top - self.head.height(), 0)))
+        self._kept_at = bar.value()
+
+    def _follow(self):
+        area = self._area()
+        if area is not None and self.head.isChecked() and area.verticalScrollBar().value() == self._kept_at:
+            self.bring_into_view()
+        else:
+            self._kept_at = None
+
+    def _area(self):
+        area = self.parentWidget()
+        while area is not None and not isinstance(area, QScrollArea):
+            area = area.parentWidget()
+        return area
 
     def explain(self, why: str) -> None:
         """Where the box does not apply: why, and what to change, in its place. Empty where it does."""

@@ -110,6 +110,11 @@ class RegionTool(Tool):
         self.pointed.emit(face)
         self.repaint.emit()
 
+    def rest(self) -> None:
+        """Not held any more: nothing is looked for."""
+        self._rest.stop()
+        self._along = ()
+
     def _look_along(self):
         if self.desk is not None and self.goes_along is not None and self.face >= 0 and not self._swept:
             self._along = tuple(self.goes_along(self.face))

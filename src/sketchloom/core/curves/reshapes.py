@@ -214,9 +214,14 @@ def pulled(points, at: float, by) -> np.ndarray:
     return points + np.square(np.sin(0.5 * np.pi * np.clip(side, 0, 1)))[:, None] * np.asarray(by, float)
 
 
+_MOST_COMPARED = 4000
+"""Places on each line that are compared, or longer lines would hold the window up (0.4 s for a rim of 40 000 px)."""
+
+
 def deviation(points, path) -> float:
     """Greatest distance between a stretch and its new course, either way (Hausdorff)."""
-    a, b = even(points, 0.5), even(path, 0.5)
+    a, b = (even(line, max(0.5, float(np.hypot(*np.diff(line, axis=0).T).sum()) / _MOST_COMPARED))
+            for line in (np.asarray(points, float), np.asarray(path, float)))
     return float(max(cKDTree(a).query(b)[0].max(), cKDTree(b).query(a)[0].max()))
 
 

@@ -4778,6 +4778,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
     </message>
     <message>
+        <source>Nothing is drawn along it; it has the width given.</source>
+        <translation>Dort ist nichts gezeichnet; sie hat die angegebene Breite.</translation>
+    </message>
+    <message>
         <source>bow</source>
         <translation>Bogen</translation>
     </message>
@@ -4786,12 +4790,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Linie</translation>
     </message>
     <message>
-        <source>Click one end, the other end, then a place the bow passes through. Esc puts it down.</source>
-        <translation>Klicken Sie das eine Ende, das andere, dann eine Stelle, durch die der Bogen geht. Esc legt es weg.</translation>
+        <source>Click one end, the other end, then a place the bow passes through; the next may follow. Esc puts it down.</source>
+        <translation>Ein Ende klicken, das andere, dann eine Stelle, durch die der Bogen geht; der nächste kann folgen. Esc legt ab.</translation>
     </message>
     <message>
-        <source>Drag a line, or click from point to point; Enter ends it. Esc puts it down.</source>
-        <translation>Ziehen Sie eine Linie, oder klicken Sie von Punkt zu Punkt; Eingabe beendet sie. Esc legt es weg.</translation>
+        <source>Drag a line, or click from point to point, Enter ends it; the next may follow. Esc puts it down.</source>
+        <translation>Eine Linie ziehen oder von Punkt zu Punkt klicken, Enter beendet sie; die nächste kann folgen. Esc legt ab.</translation>
     </message>
     <message>
         <source>Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down.</source>
@@ -6976,6 +6980,10 @@ seinesgleichen</translation>
         <translation>Auch um Löcher</translation>
     </message>
     <message>
+        <source>A sheet that was added is no region to cut out of; its groove is a line of its own</source>
+        <translation>Aus einer hinzugefügten Ebene lässt sich nichts ausschneiden; ihre Nut ist eine eigene Linie</translation>
+    </message>
+    <message>
         <source>Colour of the sheet</source>
         <translation>Farbe des Bogens</translation>
     </message>
@@ -7202,6 +7210,14 @@ seinesgleichen</translation>
         <translation>Breite von Linien und Bögen</translation>
     </message>
     <message>
+        <source>As wide as drawn</source>
+        <translation>So breit wie gezeichnet</translation>
+    </message>
+    <message>
+        <source>A line or bow gets the width of what is drawn there, measured along it; else the width given here</source>
+        <translation>Eine Linie oder ein Bogen bekommt die Breite dessen, was dort gezeichnet ist, entlang gemessen; sonst die hier angegebene</translation>
+    </message>
+    <message>
         <source>Round ends</source>
         <translation>Runde Enden</translation>
     </message>
@@ -7250,16 +7266,8 @@ seinesgleichen</translation>
         <translation>Linie…</translation>
     </message>
     <message>
-        <source>Draw it by hand, or click from point to point; it gets the width below</source>
-        <translation>Von Hand zeichnen, oder von Punkt zu Punkt klicken; sie bekommt die Breite darunter</translation>
-    </message>
-    <message>
         <source>Bow…</source>
         <translation>Bogen…</translation>
-    </message>
-    <message>
-        <source>Click both ends, then a place it passes through: an even bar, spine or stripe</source>
-        <translation>Beide Enden klicken, dann eine Stelle, durch die er geht: ein gleichmäßiger Balken, Grat oder Streifen</translation>
     </message>
     <message>
         <source>Area…</source>
@@ -7310,6 +7318,10 @@ seinesgleichen</translation>
         <translation>Wörter zum Auflegen</translation>
     </message>
     <message>
+        <source>Enter, then a click where their middle is to be</source>
+        <translation>Enter, dann ein Klick, wo ihre Mitte sein soll</translation>
+    </message>
+    <message>
         <source>Font</source>
         <translation>Schrift</translation>
     </message>
@@ -7354,10 +7366,6 @@ seinesgleichen</translation>
         <translation>Wie viele um eine Stelle oder entlang einer Linie</translation>
     </message>
     <message>
-        <source>Copies, around or along</source>
-        <translation>Kopien, herum oder entlang</translation>
-    </message>
-    <message>
         <source>Size of the chosen, per cent of what it is</source>
         <translation>Größe der Gewählten, in Prozent dessen, was sie ist</translation>
     </message>
@@ -7378,16 +7386,8 @@ seinesgleichen</translation>
         <translation>Mehr</translation>
     </message>
     <message>
-        <source>Repeat around a place…</source>
-        <translation>Um eine Stelle wiederholen …</translation>
-    </message>
-    <message>
         <source>Turn over</source>
         <translation>Umdrehen</translation>
-    </message>
-    <message>
-        <source>Repeat along a line…</source>
-        <translation>Entlang einer Linie wiederholen…</translation>
     </message>
     <message>
         <source>Copy</source>
@@ -7472,6 +7472,34 @@ seinesgleichen</translation>
     <message>
         <source>Size</source>
         <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Draw it by hand, or click from point to point; it gets the width below. Esc ends.</source>
+        <translation>Von Hand zeichnen oder von Punkt zu Punkt klicken; sie bekommt die Breite unten. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Click both ends, then a place it passes through: an even bar, spine or stripe. Esc ends.</source>
+        <translation>Beide Enden klicken, dann eine Stelle, durch die er geht: ein gleichmäßiger Balken, Rücken oder Streifen. Esc beendet.</translation>
+    </message>
+    <message>
+        <source>Copies</source>
+        <translation>Kopien</translation>
+    </message>
+    <message>
+        <source>Around a place…</source>
+        <translation>Um eine Stelle …</translation>
+    </message>
+    <message>
+        <source>Repeats the chosen shape around the place clicked</source>
+        <translation>Wiederholt die gewählte Form um die geklickte Stelle</translation>
+    </message>
+    <message>
+        <source>Along a line…</source>
+        <translation>Entlang einer Linie …</translation>
+    </message>
+    <message>
+        <source>Repeats the chosen shape along the line drawn</source>
+        <translation>Wiederholt die gewählte Form entlang der gezeichneten Linie</translation>
     </message>
     <message>
         <source>Cut out of all sheets</source>
@@ -7836,8 +7864,8 @@ seinesgleichen</translation>
         <translation>Klicke eine Stelle, um die Form dort zu teilen. Esc beendet.</translation>
     </message>
     <message>
-        <source>Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down.</source>
-        <translation>Ziehe durch die Form, oder klicke von Punkt zu Punkt; Enter beendet die Linie. Esc legt sie weg.</translation>
+        <source>Drag through the shape, or click from point to point, Enter ends the line; the next may follow. Esc puts it down.</source>
+        <translation>Durch die Form ziehen oder von Punkt zu Punkt klicken, Enter beendet die Linie; die nächste kann folgen. Esc legt ab.</translation>
     </message>
     <message>
         <source>Looking for the line</source>

@@ -24,6 +24,7 @@ from sketchloom.app.tools.drawing import FigureTool, ShapeTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
+from sketchloom.core.shapes import makers
 from sketchloom.core.shapes.placed import reordered
 
 _STEP_MM = 0.25
@@ -48,6 +49,8 @@ class LayingOn(Hand):
         table.panel.rims.groove_wanted.connect(self._lay_groove)
         shapes.numbers_wanted.connect(self._by_numbers)
         shapes.kept.chosen_changed.connect(self.renew)
+        shapes.pen_changed.connect(self._renew_line)
+        self._line = (None, False)
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
@@ -133,19 +136,30 @@ class LayingOn(Hand):
 
     def _take_line_figure(self, is_bow):
         box, desk = self._panel.shapes, self.desk
-        width = box.line_mm / desk.work.mm_per_px
 
         def lay_on(points):
-            places, ends = self._table.px(points), box.round_ends.isChecked()
-            if is_bow and len(places) == 3:
-                self.lay_on(self.desk.bow_shape(places, width, ends), self.tr("bow"))
-            else:
-                self.lay_on(self.desk.line_shape(places, width, ends), self.tr("line"))
+            places = self._table.px(points)
+            course = makers.bow(*places) if is_bow and len(places) == 3 else places
+            width = self.desk.drawn_width(course) if box.as_drawn.isChecked() else None
+            if width is None and box.as_drawn.isChecked():
+                self._table.say("shapes", "ask", self.tr("Nothing is drawn along it; it has the width given."))
+            make = self.desk.line_shape if course is places else self.desk.bow_shape
+            rings = make(places, width or box.line_mm / self.desk.work.mm_per_px, box.round_ends.isChecked())
+            self.lay_on(rings, self.tr("line") if course is places else self.tr("bow"))
         hint = (
-            self.tr("Click one end, the other end, then a place the bow passes through. Esc puts it down.")
-            if is_bow else self.tr("Drag a line, or click from point to point; Enter ends it. Esc puts it down.")
+            self.tr("Click one end, the other end, then a place the bow passes through; the next may follow. Esc puts "
+                    "it down.") if is_bow else
+            self.tr("Drag a line, or click from point to point, Enter ends it; the next may follow. Esc puts it down.")
         )
-        self._table.take_line(hint, lay_on, 3 if is_bow else None, width / desk.size[0], box.hex())
+        self._table.take_line(hint, lay_on, 3 if is_bow else None, box.line_mm / desk.work.size_mm[0], box.hex(),
+                              stays=True)
+        self._line = (self._bench.tool, is_bow)
+
+    def _renew_line(self):
+        """A line that is held is shown as it is chosen now."""
+        tool, is_bow = self._line
+        if tool is not None and tool is self._bench.tool and self.desk is not None:
+            self._take_line_figure(is_bow)
 
     def _change_chosen(self, what):
         """What is done to each chosen shape, or to its place among the others."""

@@ -24,8 +24,9 @@ class Splitting(Hand):
         self._cuts.taken.connect(lambda n: splits.split(table.desk.split_at(n)))
         splits.draw_wanted.connect(
             lambda: table.take_line(
-                self.tr("Drag through the shape, or click from point to point; Enter ends the line. Esc puts it down."),
-                lambda points: splits.split(table.desk.split(table.px(points))),
+                self.tr("Drag through the shape, or click from point to point, Enter ends the line; the next may "
+                        "follow. Esc puts it down."),
+                lambda points: splits.split(table.desk.split(table.px(points))), stays=True,
             )
         )
         splits.likely_wanted.connect(self._show_likely)

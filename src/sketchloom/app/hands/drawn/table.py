@@ -43,15 +43,17 @@ class Table:
         tool.done.connect(self.hold)
         self.take_up(tool)
 
-    def take_line(self, hint, use, most=None, width_share=_HAIR, hex_colour=None) -> None:
-        """Let a line be drawn once, of at most so many places; it is shown in a width, a share of the picture's."""
+    def take_line(self, hint, use, most=None, width_share=_HAIR, hex_colour=None, stays=False) -> None:
+        """Let a line be drawn once, of at most so many places, or one after the other; it is shown in a width, a share
+        of the picture's."""
         if self.desk is None:
             return
         tool = LineTool(hex_colour or "#a43a32", width_share, hint, most)
 
         def taken(points):
             use(points)
-            self.hold()
+            if not stays:
+                self.hold()
         tool.taken.connect(taken)
         self.take_up(tool)
 

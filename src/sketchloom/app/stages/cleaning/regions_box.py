@@ -50,7 +50,9 @@ class Colours(QListWidget):
         return data
 
     def show_colours(self, hexes) -> None:
-        chosen = self.chosen()
+        chosen, hexes = self.chosen(), list(hexes)
+        if hexes == [self.item(row).data(Qt.ItemDataRole.UserRole) for row in range(self.count())]:
+            return
         self.blockSignals(True)
         self.clear()
         for one in hexes:
@@ -147,7 +149,7 @@ class RegionsBox(Box):
             ),
             self.tr("A click"),
         )
-        self._way.chosen.connect(self._take_way)
+        self._way.chosen.connect(self._take_way_up)
 
     def _build_colours(self):
         self._note = label("", "quiet")
@@ -180,6 +182,7 @@ class RegionsBox(Box):
         colour = QColorDialog.getColor(parent=self, title=self.tr("A colour for regions"))
         if colour.isValid():
             self.bring_colour(colour.name())
+            self._take_way_up(COLOUR)
 
     def bring_colour(self, hex_colour: str) -> None:
         """Another colour to give, which is then the chosen one."""
@@ -196,6 +199,12 @@ class RegionsBox(Box):
         self.colours.show_colours(dict.fromkeys([*hexes, *self._brought]))
         if self.action == COLOUR and self.colours.chosen() is None:
             self._take_way(DROP)  # the colour that was chosen is none of this work's
+
+    def _take_way_up(self, key):
+        """Who says what a click does to a region clicks regions next."""
+        self._take_way(key)
+        if not self._hold.isChecked():
+            self.hold_wanted.emit(True)
 
     def _take_way(self, key):
         self.action = key

@@ -49,7 +49,6 @@ class RimsBox(Box):
         self._width = LengthEdit(self.tr("Width of the line"), 0.05, MAX_DISTANCE_MM)
         self._width.committed.connect(lambda mm: self._set(width_mm=mm))
         self._groove = QCheckBox(self.tr("A groove: cut out of what lies there"))
-        self._groove.setToolTip(self.tr("Instead of a sheet of its own; it is kept under “Shapes and words”"))
         self._of_line = (label(self.tr("Line width")), self._width)
         self._corners = Choice(
             (
@@ -103,6 +102,11 @@ class RimsBox(Box):
         self._islands.setText(self.tr("Around holes too") if self._new.kind == INNER else self.tr("Holes stay open"))
         for part in (*self._of_line, self._groove):
             part.setVisible(self._new.kind == INNER)
+        added = self._new.of is not None and not self._new.of.startswith("#")
+        self._groove.setEnabled(not added)
+        self._groove.setToolTip(
+            self.tr("A sheet that was added is no region to cut out of; its groove is a line of its own") if added else
+            self.tr("Instead of a sheet of its own; it is kept under “Shapes and words”"))
         self._width.show_value(self._new.width_mm or LINE_MM, "mm" if self.recipe is None else self.recipe.unit)
         self._colour.setIcon(swatch(self._new.hex, 16))
         self._distance.show_value(self._new.distance_mm, "mm" if self.recipe is None else self.recipe.unit)
@@ -113,7 +117,7 @@ class RimsBox(Box):
             self._set(hex=colour.name())
 
     def _add_one(self):
-        if self._new.kind == INNER and self._groove.isChecked():
+        if self._new.kind == INNER and self._groove.isChecked() and self._groove.isEnabled():
             self.groove_wanted.emit(self._new)
             return
         recipe = replace(self.recipe, rims=(*self.recipe.rims, self._new))
@@ -137,6 +141,9 @@ class RimsBox(Box):
         for plan in work.plans:
             if not plan.left_out:
                 self._of.addItem(swatch(plan.hex, 16), plan.name, plan.key)
+        for layer in work.layers:
+            if not layer.plan.labels:
+                self._of.addItem(swatch(layer.plan.hex, 16), layer.plan.name, layer.plan.key)
         self._of.setCurrentIndex(max(self._of.findData(kept), 0))
         self._new = replace(self._new, of=self._of.currentData())
         chosen = self._material.currentIndex()

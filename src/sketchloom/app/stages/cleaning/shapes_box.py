@@ -30,6 +30,7 @@ class ShapesBox(Box):
     align_wanted = Signal(str)
     change_wanted = Signal(str)
     numbers_wanted = Signal(float, float)
+    pen_changed = Signal()
     own_wanted = Signal(object)
     keep_wanted = Signal()
     forget_wanted = Signal(str)
@@ -47,6 +48,7 @@ class ShapesBox(Box):
             self._figures,
             (label(self.tr("Corners")), self.corners, label(self.tr("Radius")), self._radius),
             (label(self.tr("Line width")), self._line, self.round_ends),
+            self.as_drawn,
             self.text,
             self.fonts,
             (label(self.tr("Size")), self._size),
@@ -79,7 +81,10 @@ class ShapesBox(Box):
         self.corners.setAccessibleName(self.tr("Points of the star, corners of the polygon"))
         self.line_mm = 2.0
         self._line = LengthEdit(self.tr("Width of lines and bows"), 0.05, 200.0)
-        self._line.committed.connect(lambda mm: setattr(self, "line_mm", mm))
+        self._line.committed.connect(self._take_width)
+        self.as_drawn = QCheckBox(self.tr("As wide as drawn"))
+        self.as_drawn.setToolTip(self.tr("A line or bow gets the width of what is drawn there, measured along it; else "
+                                         "the width given here"))
         self.round_ends = QCheckBox(self.tr("Round ends"))
         self.round_ends.setChecked(True)
         self._figures = QWidget()
@@ -100,12 +105,12 @@ class ShapesBox(Box):
                 (
                     LINE,
                     self.tr("Line…"),
-                    self.tr("Draw it by hand, or click from point to point; it gets the width below"),
+                    self.tr("Draw it by hand, or click from point to point; it gets the width below. Esc ends."),
                 ),
                 (
                     BOW,
                     self.tr("Bow…"),
-                    self.tr("Click both ends, then a place it passes through: an even bar, spine or stripe"),
+                    self.tr("Click both ends, then a place it passes through: an even bar, spine or stripe. Esc ends."),
                 ),
                 (AREA, self.tr("Area…"), self.tr("Draw round it by hand; the inside is filled, or cut out")),
                 (
@@ -147,6 +152,8 @@ class ShapesBox(Box):
         self.text.setAccessibleName(self.tr("Words"))
         self.text.setPlaceholderText(self.tr("Words to lay on"))
         self.text.setMaxLength(200)
+        self.text.setToolTip(self.tr("Enter, then a click where their middle is to be"))
+        self.text.returnPressed.connect(lambda: self.text.text().strip() and self.word_wanted.emit(False))
         self.fonts = QComboBox()
         self.fonts.setAccessibleName(self.tr("Font"))
         self.fonts.setMaxVisibleItems(16)
@@ -184,8 +191,15 @@ class ShapesBox(Box):
         row.setSpacing(6)
         row.addWidget(self.move, 0, 0)
         row.addWidget(self.more, 0, 1)
-        row.addWidget(label(self.tr("Copies, around or along"), "quiet"), 1, 0)
+        row.addWidget(label(self.tr("Copies"), "quiet"), 1, 0)
         row.addWidget(self.copies, 1, 1)
+        around = button(self.tr("Around a place…"), "", self.tr("Repeats the chosen shape around the place clicked"))
+        around.clicked.connect(self.around_wanted)
+        along = button(self.tr("Along a line…"), "", self.tr("Repeats the chosen shape along the line drawn"))
+        along.clicked.connect(lambda: self.change_wanted.emit(ALONG))
+        row.addWidget(around, 2, 0)
+        row.addWidget(along, 2, 1)
+        self._repeats = (around, along, self.copies)
         self.percent, self.turn = QSpinBox(), QSpinBox()
         for field, least, most, start, unit, name in (
             (self.percent, 1, 2000, 100, " %", self.tr("Size of the chosen, per cent of what it is")),
@@ -198,17 +212,14 @@ class ShapesBox(Box):
         self._by_number = button(self.tr("Scale and turn"), "", self.tr("All that are chosen, about their middle"))
         self._by_number.clicked.connect(
             lambda: self.numbers_wanted.emit(self.percent.value() / 100, float(self.turn.value())))
-        row.addWidget(self.percent, 2, 0)
-        row.addWidget(self.turn, 2, 1)
-        row.addWidget(self._by_number, 3, 0, 1, 2)
+        row.addWidget(self.percent, 3, 0)
+        row.addWidget(self.turn, 3, 1)
+        row.addWidget(self._by_number, 4, 0, 1, 2)
 
     def _build_more(self):
         self.more = button(self.tr("More"))
         menu = QMenu(self.more)
-        self._one = [menu.addAction(self.tr("Repeat around a place…"), self.around_wanted.emit),
-                     menu.addAction(self.tr("Turn over"), self.turn_over_wanted.emit)]
-        self._one.append(
-            menu.addAction(self.tr("Repeat along a line…"), lambda: self.change_wanted.emit(ALONG)))
+        self._one = [menu.addAction(self.tr("Turn over"), self.turn_over_wanted.emit)]
         menu.addSeparator()
         self._any = [menu.addAction(text, lambda w=what: self.change_wanted.emit(w)) for what, text in (
             (COPY, self.tr("Copy")), (THICKER, self.tr("Thicker")), (THINNER, self.tr("Thinner")),
@@ -248,11 +259,16 @@ class ShapesBox(Box):
             self._other.append(hex_colour)
         self._fill_colours(hex_colour)
 
+    def _take_width(self, mm):
+        self.line_mm = mm
+        self.pen_changed.emit()
+
     def _take_colour(self, _):
         if self._colour.currentData() == "other":
             self._fill_colours(self._last)
             self.other_colour_wanted.emit()
         self._last = self._colour.currentData()
+        self.pen_changed.emit()
 
     def _fill_colours(self, chosen):
         hexes = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
@@ -288,8 +304,8 @@ class ShapesBox(Box):
         count = len(self.kept.chosen())
         self.move.setEnabled(count == 1)
         self.more.setEnabled(count >= 1)
-        for action in self._one:
-            action.setEnabled(count == 1)
+        for part in (*self._one, *self._repeats):
+            part.setEnabled(count == 1)
         self._by_number.setEnabled(count >= 1)
         for action in self._many:
             action.setEnabled(count >= 2)

@@ -67,6 +67,7 @@ class LineArtBox(Box):
             self.spread.addItem(text, key)
         self.spread.setToolTip(self.tr("Cells alike around one centre, as petals are; by turns the sheets follow the "
                                        "chosen one, upwards and round again"))
+        self.spread.activated.connect(lambda _: self.paint.isChecked() or self.paint.click())
         self.frame = QCheckBox(self.tr("The frame too"))
         self.frame.setToolTip(self.tr("The ink stays the frame on top while this is off, wherever a sweep goes"))
         self._said = label(
