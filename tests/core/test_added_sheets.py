@@ -114,3 +114,15 @@ def test_a_dark_shirt_shines_through_light_film_until_white_lies_under_it(work):
     for plan in made.plans:
         paper = paper.with_material(plan.key, next(m for m in shipped() if m.family == "paper"))
     assert not asked(replace(paper, laid_on="#141414"))[1]
+
+
+def test_a_line_runs_within_a_backing_and_goes_with_it(work):
+    """A backing 4 mm larger, a line 1.5 mm within its edge: both are offsets of what is cut."""
+    plate, line = Rim(4.0), Rim(1.5, "inner", of="backing 1", width_mm=0.4)
+    made = Pipeline().evaluate(work.original, replace(RECIPE, rims=(plate, line)))
+    areas = {x.plan.name: area_of_outline(x.outline) for x in made.layers}
+    within = areas["backing"].buffer(-1.5 / made.mm_per_px, 48)
+    assert areas["inner line"].boundary.hausdorff_distance(within.boundary) * made.mm_per_px < 0.45
+    assert areas["backing"].contains(areas["inner line"])
+    gone = Pipeline().evaluate(work.original, replace(RECIPE, rims=(replace(plate, on=False), line)))
+    assert not {"backing", "inner line"} & {x.plan.name for x in gone.layers}

@@ -38,7 +38,8 @@ def count_without_blurred(picture: Picture, tree: ColourTree, edge_px: float) ->
         if view.alpha is not None:
             mine &= view.alpha >= 128
         deep = cv2.distanceTransform(np.pad(mine, 1).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)
-        if deep.max() > max(limit, 1.5):
+        ridge = deep[(deep >= cv2.dilate(deep, np.ones((3, 3)))) & (deep > 0)]
+        if len(ridge) and (np.median(ridge) > limit or ridge.max() > 2 * limit):
             break
         count -= 1
     return count
