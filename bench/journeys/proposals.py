@@ -20,7 +20,7 @@ from bench.proposals.scenes import blob, cells, outlined
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.layer_order import LayerOrderDialog
 
-MOST = {"logo": 6, "figure": 3, "line art": 14, "layers": 15, "emblem": 12, "page": 10}
+MOST = {"logo": 6, "figure": 3, "line_art": 14, "layer_pictures": 15, "emblem": 12, "page": 10}
 """Gestures that each may take."""
 _PX = 900
 
@@ -223,4 +223,4 @@ JOURNEYS = (
 def main(words) -> None:
     """Do all journeys, or those whose names hold one of some words."""
     walk.prepare()
-    walk.run(0, JOURNEYS, words)
+    walk.run(0, JOURNEYS, words, MOST)

@@ -21,8 +21,9 @@ def prepare() -> None:
         sys.path.insert(0, str(ROOT / part))
 
 
-def run(stage: int, journeys, wanted=()) -> None:
-    """Each journey starts from its demo project in a window of the size that must be comfortable."""
+def run(stage: int, journeys, wanted=(), most=None) -> None:
+    """Each journey starts from its demo project in a window of the size that must be comfortable. ``most``: gestures
+    that each may take, by the name of its function."""
     from app.driver import Driver
     from app.person import Person
     from sketchloom.files.demo_works import demo, put_demo_projects
@@ -44,7 +45,9 @@ def run(stage: int, journeys, wanted=()) -> None:
                 said = f"FAILED: {type(error).__name__}: {str(error)[:300]}"
                 if wanted:
                     raise
-            print(f"{name}: {person.gestures} gestures, {person.seconds:.0f} s; {said}", flush=True)
+            limit = (most or {}).get(journey.__name__)
+            allowed = "" if limit is None else f" of {limit}{' TOO MANY' if person.gestures > limit else ''}"
+            print(f"{name}: {person.gestures} gestures{allowed}, {person.seconds:.0f} s; {said}", flush=True)
             if "JOURNEY_PICTURES" in os.environ:
                 driver.window.grab().save(
                     str(Path(os.environ["JOURNEY_PICTURES"]) / f"{'_'.join(name.split()[:3])}.png")

@@ -1,5 +1,5 @@
-"""What the program keeps for the user in their data folder: recent works, presets, materials, figures of their own, the
-settings used last."""
+"""What the program keeps for the user in their data folder: recent works, presets, materials, machines, figures of
+their own, the settings used last."""
 
 import json
 import logging
@@ -9,6 +9,7 @@ from pathlib import Path
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.plain import encoded
 from sketchloom.core.shapes import own
+from sketchloom.core.sheets import machine
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
@@ -58,9 +59,17 @@ def materials() -> tuple[Material, ...]:
 
 def keep_materials(table) -> None:
     """Write the user's table of materials; raises ExportError."""
-    write_whole(
-        data_folder() / "materials.json", encoded(json.dumps(to_plain(table), indent=1, ensure_ascii=False) + "\n")
-    )
+    _keep_plain("materials.json", to_plain(table))
+
+
+def machines() -> tuple[machine.Machine, ...]:
+    """The table of machines: the user's own ``machines.json`` in the data folder, else the shipped one."""
+    return _plain_in("machines.json", _MAX_TABLE_BYTES, machine.from_plain) or machine.shipped()
+
+
+def keep_machines(table) -> None:
+    """Write the user's table of machines; raises ExportError."""
+    _keep_plain("machines.json", machine.to_plain(table))
 
 
 def figures() -> tuple[own.OwnFigure, ...]:
@@ -70,7 +79,7 @@ def figures() -> tuple[own.OwnFigure, ...]:
 
 def keep_figures(kept) -> None:
     """Write the user's figures; raises ExportError."""
-    write_whole(data_folder() / "figures.json", encoded(json.dumps(own.to_plain(kept), ensure_ascii=False) + "\n"))
+    _keep_plain("figures.json", own.to_plain(kept), indent=None)
 
 
 def last_settings() -> tuple:
@@ -98,6 +107,10 @@ def _plain_in(name, most_bytes, made_of):
     except (OSError, ValueError, RecursionError) as error:  # a setting that is off is a ValueError too
         _log.warning("%s cannot be read: %s", name, error)
     return None
+
+
+def _keep_plain(name, data, indent=1):
+    write_whole(data_folder() / name, encoded(json.dumps(data, indent=indent, ensure_ascii=False) + "\n"))
 
 
 def _presets_in(name):

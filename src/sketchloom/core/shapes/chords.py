@@ -6,13 +6,15 @@ import shapely
 _SAMPLES = 60
 _REACH = 3.0
 """Chords reach so many times the area's widest inner circle to either side: beyond it they end elsewhere."""
+_STOUT = 0.5
+"""What is wider than this share of the line's length is no line (common practice, no source)."""
 _AWAY = 1.0
 """A chord that lies farther from the line than so many widths is of something beside it."""
 
 
 def width_along(area, points) -> float | None:
     """Width of an area (shapely) across a line (N, 2), the median of its chords at right angles; None where most of
-    the line lies beside the area.
+    the line lies beside the area, or where that is too wide for a line.
 
     A tenth of the line at either end is left out: what is drawn may be narrower there.
     """
@@ -37,4 +39,7 @@ def width_along(area, points) -> float | None:
     order = np.lexsort([apart, owner])
     first = order[np.diff(owner[order], prepend=-1) > 0]
     near = first[apart[first] <= _AWAY * length[first]]
-    return float(np.median(length[near])) if len(near) > _SAMPLES / 2 else None
+    if len(near) <= _SAMPLES / 2:
+        return None
+    width = float(np.median(length[near]))
+    return width if width < _STOUT * away[-1] else None

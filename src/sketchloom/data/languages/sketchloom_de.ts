@@ -2534,6 +2534,54 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>numbers of nodes</source>
         <translation>Nummern von Knoten</translation>
     </message>
+    <message>
+        <source>margins that leave something to cut</source>
+        <translation>Ränder, die etwas zum Schneiden lassen</translation>
+    </message>
+    <message>
+        <source>carriers of different keys</source>
+        <translation>Träger mit verschiedenen Schlüsseln</translation>
+    </message>
+    <message>
+        <source>machines of different keys</source>
+        <translation>Maschinen mit verschiedenen Schlüsseln</translation>
+    </message>
+    <message>
+        <source>Blade cutter with carriers</source>
+        <translation>Messerschneider mit Trägern</translation>
+    </message>
+    <message>
+        <source>Keep fingers and hair away from the moving head and store blades covered.</source>
+        <translation>Finger und Haare vom fahrenden Kopf fernhalten, Messer abgedeckt aufbewahren.</translation>
+    </message>
+    <message>
+        <source>Roll-fed cutter</source>
+        <translation>Rollenschneider</translation>
+    </message>
+    <message>
+        <source>The roll moves back and forth by itself; keep hands, hair and sleeves away.</source>
+        <translation>Die Rolle fährt von selbst vor und zurück; Hände, Haare und Ärmel fernhalten.</translation>
+    </message>
+    <message>
+        <source>Laser bed</source>
+        <translation>Lasertisch</translation>
+    </message>
+    <message>
+        <source>Laser: never chlorinated film such as PVC; extraction on, and never leave it alone.</source>
+        <translation>Laser: nie chlorhaltige Folie wie PVC; Absaugung an, und nie allein lassen.</translation>
+    </message>
+    <message>
+        <source>Router bed</source>
+        <translation>Frästisch</translation>
+    </message>
+    <message>
+        <source>Router: clamp the stuff, guard eyes, ears and lungs, and mind fire from dull tools.</source>
+        <translation>Fräse: Werkstück einspannen, Augen, Ohren und Lunge schützen, bei stumpfen Werkzeugen droht Feuer.</translation>
+    </message>
+    <message>
+        <source>Pen plotter</source>
+        <translation>Stiftplotter</translation>
+    </message>
 </context>
 <context>
     <name>AreaTool</name>

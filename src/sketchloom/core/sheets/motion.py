@@ -1,0 +1,133 @@
+"""How long a machine takes along paths: it speeds up and slows down evenly, looks ahead over all of a stroke, and turns
+corners within a tolerance.
+
+References
+----------
+Uniformly accelerated motion, and v² / r = a on a circle (textbook). Speed at a corner of the angle θ between two
+segments from the arc inscribed within a tolerance δ: v² = a δ sin(θ/2) / (1 - sin(θ/2)).
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core.base import ragged
+from sketchloom.core.curves.curveset import flatten
+
+_FLAT_SHARE, _FLAT_MM = 0.5, 0.005
+"""Curves are taken for chords within this share of the corner tolerance: then no joint of chords is slower than the
+curve's own radius (v² = a r δ / t for a tolerance t of the chords); and within so much, for their length."""
+
+
+@dataclass(frozen=True, slots=True)
+class Dynamics:
+    """``speed`` along a path, mm/s; ``acceleration``, mm/s²; ``corner`` tolerance, mm, 0 to stop at every corner."""
+
+    speed: float
+    acceleration: float
+    corner: float
+
+    def along(self, length) -> np.ndarray:
+        """Seconds of straight moves of lengths, mm, from rest to rest."""
+        length = np.asarray(length, float)
+        to_speed = self.speed**2 / self.acceleration
+        return np.where(length >= to_speed, length / self.speed + self.speed / self.acceleration,
+                        2 * np.sqrt(length / self.acceleration))
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Paced:
+    """Strokes with the speed at each place: ``xy`` (N, 2) mm, ``starts`` (K + 1,) of the strokes, ``speed`` (N,) mm/s,
+    and ``seconds`` (K,) each takes."""
+
+    xy: np.ndarray
+    starts: np.ndarray
+    speed: np.ndarray
+    seconds: np.ndarray
+
+
+def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
+    """The fastest pace along strokes, each from rest to rest.
+
+    Parameters
+    ----------
+    controls : (S, 4, 2) cubics in mm, those of a stroke end to end. straight : (S,) bool. starts : (K + 1,) offsets of
+    the strokes.
+    """
+    xy, starts, curve = _chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
+                                max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
+    count = len(xy)
+    if not count:
+        return Paced(xy, starts, np.empty(0), np.zeros(len(starts) - 1))
+    step = np.diff(xy, axis=0)
+    length = np.hypot(*step.T)
+    within = np.ones(count - 1, bool)
+    within[starts[1:-1] - 1] = False  # from one stroke to the next
+    turn = np.zeros(count)
+    cross = step[:-1, 0] * step[1:, 1] - step[:-1, 1] * step[1:, 0]
+    turn[1:-1] = np.abs(np.arctan2(cross, (step[:-1] * step[1:]).sum(1)))
+    bend = _bends(turn, curve)
+    length = length * np.where(bend > 0, bend / 2 / np.sin(np.maximum(bend, 1e-12) / 2), 1.0)  # of the arc over a chord
+    cap = np.minimum(np.where(bend > 0, dynamics.acceleration * length / np.maximum(bend, 1e-12), np.inf),
+                     dynamics.speed**2)
+    most = np.minimum(_at_corners(turn, dynamics), np.minimum(np.append(cap, np.inf), np.insert(cap, 0, np.inf)))
+    most[starts[:-1]] = most[starts[1:] - 1] = 0.0
+    square = _reachable(most, np.concatenate([[0.0], np.cumsum(np.where(within, length, 0.0))]), dynamics.acceleration)
+    seconds = np.where(within, _seconds(length, square, cap, dynamics.acceleration), 0.0)
+    owner = ragged.owner(starts)[:-1]
+    return Paced(xy, starts, np.sqrt(square), np.bincount(owner, seconds, len(starts) - 1))
+
+
+def _chords(controls, straight, starts, tolerance):
+    """Points of all strokes end to end, their offsets, and (N - 1,) the curve each chord is of, -1 for a straight line
+    or none."""
+    if not len(controls):
+        return np.empty((0, 2)), np.zeros(len(starts), np.intp), np.empty(0, np.intp)
+    flat, offsets = flatten(controls, straight, tolerance)
+    points = np.diff(offsets)  # of each segment, its end left to the next
+    last = np.asarray(starts[1:]) - 1
+    more = np.zeros(len(controls), np.intp)
+    more[last] = 1  # the end of a stroke
+    where = ragged.lengths_to_starts(points + more)
+    xy = np.empty((where[-1], 2))
+    own = np.arange(len(flat)) - np.repeat(offsets[:-1], points) + np.repeat(where[:-1], points)
+    xy[own] = flat
+    xy[where[last + 1] - 1] = controls[last, 3]
+    curve = np.where(np.repeat(straight, points + more), -1, np.repeat(np.arange(len(controls)), points + more))
+    curve[where[last + 1] - 1] = -1
+    return xy, where[np.asarray(starts)], curve[:-1]
+
+
+def _bends(turn, curve):
+    """(N - 1,) how far each chord of a curve turns: as much as where the curve goes on at its ends, 0 for others."""
+    inner = (curve[1:] == curve[:-1]) & (curve[1:] >= 0)
+    bend, joints = np.zeros(len(curve)), np.zeros(len(curve))
+    for at in (slice(1, None), slice(None, -1)):
+        bend[at] += np.where(inner, turn[1:-1], 0.0)
+        joints[at] += inner
+    return np.minimum(bend / np.maximum(joints, 1), np.pi / 2)
+
+
+def _at_corners(turn, dynamics):
+    half = np.cos(turn / 2)  # the sine of half the angle between the segments
+    return np.where(turn < 1e-9, np.inf,
+                    dynamics.acceleration * dynamics.corner * half / np.maximum(1 - half, 1e-12))
+
+
+def _reachable(most, place, acceleration):
+    """The largest squared speeds that are nowhere over a limit and change by no more than the acceleration allows."""
+    rise = 2 * acceleration * place
+    ahead = np.minimum.accumulate(most - rise) + rise
+    back = np.minimum.accumulate((most + rise)[::-1])[::-1] - rise
+    return np.maximum(np.minimum(ahead, back), 0.0)
+
+
+def _seconds(length, square, cap, acceleration):
+    """Time of each chord between the speeds at its ends, as fast in between as its limit allows."""
+    start, end = np.sqrt(square[:-1]), np.sqrt(square[1:])
+    peak = np.minimum((square[:-1] + square[1:]) / 2 + acceleration * length, np.maximum(cap, np.maximum(
+        square[:-1], square[1:])))
+    top = np.sqrt(peak)
+    changing = (2 * peak - square[:-1] - square[1:]) / (2 * acceleration)
+    even = np.maximum(length - changing, 0.0)
+    return (2 * top - start - end) / acceleration + np.divide(even, top, out=np.zeros_like(top), where=top > 0)
