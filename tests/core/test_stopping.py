@@ -1,6 +1,7 @@
 """Work deep inside says that it can be stopped, also in threads."""
 
 import threading
+import time
 
 import numpy as np
 import pytest
@@ -73,3 +74,24 @@ def _near(line):
     height, width = line.shape
     return np.any([framed[1 + dy:1 + dy + height, 1 + dx:1 + dx + width]
                    for dy in (-1, 0, 1) for dx in (-1, 0, 1)], axis=0)
+
+
+def test_one_long_call_of_a_library_is_watched_while_it_runs():
+    steps = []
+
+    class Watch:
+        def step(self, done, total, label):
+            steps.append(label)
+    with watched(Watch()):
+        assert parallel.beside(lambda: time.sleep(0.7) or 5) == 5
+    assert len(steps) >= 2 and parallel.beside(lambda: 6) == 6
+
+
+def test_a_stop_does_not_wait_for_one_long_call():
+    class Stops:
+        def step(self, done, total, label):
+            raise Cancelled
+    begun = threading.Event()
+    with watched(Stops()), pytest.raises(Cancelled):
+        parallel.beside(lambda: begun.set() or time.sleep(0.5))
+    assert begun.is_set()

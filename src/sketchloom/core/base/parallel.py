@@ -5,13 +5,15 @@ are the same bytes everywhere.
 """
 
 import os
-from concurrent.futures import ThreadPoolExecutor
+from concurrent.futures import ThreadPoolExecutor, wait
 from contextvars import copy_context
 
 import numpy as np
 
-from sketchloom.core.base.progress import breathe
+from sketchloom.core.base.progress import breathe, is_watched
 
+_BREATH_S = 0.2
+"""Less than the half second in which whoever stops the work expects it to end."""
 THREADS = min(4, os.cpu_count() or 1)
 """Threads at most; each holds a part of the map beside the others."""
 
@@ -31,6 +33,21 @@ def in_threads(work, parts) -> list:
     with ThreadPoolExecutor(THREADS) as pool:
         futures = [pool.submit(copy_context().run, begun, part) for part in parts]
         return [future.result() for future in futures]
+
+
+def beside(work):
+    """What ``work()`` gives, one call of a library that can neither report nor stop: it runs in a thread while this one
+    breathes. Stopped meanwhile, its result is dropped once it is there."""
+    if not is_watched():
+        return work()
+    pool = ThreadPoolExecutor(1)
+    try:
+        future = pool.submit(work)
+        while not wait((future,), _BREATH_S).done:
+            breathe()
+        return future.result()
+    finally:
+        pool.shutdown(wait=False)
 
 
 def even_cuts(starts, size: int) -> np.ndarray:

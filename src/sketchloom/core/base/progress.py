@@ -60,6 +60,11 @@ def watched(progress: Progress) -> Iterator[Progress]:
         _WATCHED.reset(token)
 
 
+def is_watched() -> bool:
+    """Whether anybody watches, so that it is worth while to breathe."""
+    return _WATCHED.get() is not None
+
+
 def breathe() -> None:
     """A moment at which the work may be stopped, in kernels too deep to be handed a ``Progress``: says the last step
     again. Raises ``Cancelled`` when the caller wants the work ended; does nothing where nobody watches."""

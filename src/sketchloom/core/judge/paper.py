@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.picture.preparing.light import paper_light
 from sketchloom.core.segment.light_parts import parts_on_ink
@@ -75,8 +76,10 @@ def _drawn(view):
     cast = lit / lit.mean(2, keepdims=True)
     if (np.abs(cast - np.median(cast, axis=(0, 1))) > _CAST).any(2).mean() > 0.05:
         return None, 1.0
+    breathe()
     soft = cv2.GaussianBlur(view.rgb.astype(np.float32), (0, 0), 0.8)
     thrown = soft / np.maximum(_with_shadows(soft, lit), 1.0)  # black all over has no light to divide by
+    breathe()
     share = np.clip(thrown.mean(2), 0, 1)
     if (share >= _BARE).mean() < _LEAST_BARE:
         return None, 1.0
@@ -104,9 +107,11 @@ def _with_shadows(soft, lit):
     reach = max(3, round(2 * _STROKE * min(soft.shape[:2])) | 1)
     closed = cv2.morphologyEx(soft, cv2.MORPH_CLOSE, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (reach, reach)),
                               borderType=cv2.BORDER_REPLICATE)
+    breathe()
     shaded = closed.mean(2) > _SHADE * lit.mean(2)
     filled = np.where(shaded[..., None], closed, lit)
     smooth = cv2.GaussianBlur(filled, (0, 0), reach / 3, borderType=cv2.BORDER_REPLICATE)
+    breathe()
     level = np.log(cv2.GaussianBlur(filled.mean(2), (0, 0), 2.0))
     steep = np.hypot(cv2.Sobel(level, cv2.CV_32F, 1, 0), cv2.Sobel(level, cv2.CV_32F, 0, 1)) / 8 > _SHARP
     return lit if steep.mean() > _FEW else smooth

@@ -3,7 +3,7 @@
 import numpy as np
 import shapely
 
-from sketchloom.core.base import ragged
+from sketchloom.core.base import parallel, ragged
 from sketchloom.core.curves.chains import part_of_cubic
 from sketchloom.core.curves.curveset import CurveSet, flatten, line_controls, segment_areas
 from sketchloom.core.curves.outline import Outline, outline_of
@@ -38,8 +38,10 @@ def overlapped(planar: PlanarMap, curves: CurveSet, inside, covered, overlap_px:
     if overlap_px <= 0 or not len(exact.controls) or not _meet(planar, inside, covered):
         return exact
     together = outline_of(planar, curves, np.asarray(inside) | covered)
-    grown = area_of_outline(exact, _FLAT_PX).buffer(overlap_px, quad_segs=_QUADRANT)
-    area = areas_of(grown.intersection(area_of_outline(together, _FLAT_PX)))
+    own = area_of_outline(exact, _FLAT_PX)
+    grown = parallel.beside(lambda: own.buffer(overlap_px, quad_segs=_QUADRANT))
+    within = area_of_outline(together, _FLAT_PX)
+    area = areas_of(parallel.beside(lambda: grown.intersection(within)))
     chords, holes = [], []
     for piece in area.geoms:
         if piece.area < _LEAST_PX2:

@@ -168,6 +168,7 @@ def bled_modes(rgb, flat, colours, share, noise) -> np.ndarray:
         return bled  # shading: its steps are no edges
     owner = _owners(rgb, flat, colours)
     for k in range(1, len(colours)):
+        breathe()
         mine = (owner == k).astype(np.uint8)
         # a drawn area has an inside; what runs along an edge has none
         if share[k] > _SMALL_SHARE or cv2.erode(mine, _INSIDE, borderValue=0).sum() > 0.1 * mine.sum():

@@ -5,7 +5,8 @@ import numpy as np
 import shapely
 from shapely.geometry import LineString, MultiPolygon, Polygon
 
-from sketchloom.core.base import ragged
+from sketchloom.core.base import parallel, ragged
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import flatten, is_straight, line_controls, segment_areas
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.shapes.refit import refitted
@@ -16,6 +17,8 @@ _FIT_PX = 0.03
 """How near curves keep to a polygon that comes of set operations."""
 _LEAST_AREA_PX = 0.5
 """Smaller pieces and holes are rounding."""
+_AT_ONCE = 64
+"""Rings between two moments at which the work may be stopped."""
 _QUADRANT = 48
 """Chords of a quarter turn of a round corner: areas within a ten-thousandth."""
 
@@ -43,9 +46,14 @@ def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
     xy, starts = flatten(outline.controls, outline.straight, flat_px)
     starts = starts[outline.starts]
     real = np.flatnonzero(np.diff(starts) >= 3)
-    rings = [_valid(Polygon(xy[a:b])) for a, b in zip(starts[real].tolist(), starts[real + 1].tolist(), strict=True)]
+    rings = []
+    for a, b in zip(starts[real].tolist(), starts[real + 1].tolist(), strict=True):
+        if len(rings) % _AT_ONCE == 0:
+            breathe()
+        rings.append(_valid(Polygon(xy[a:b])))
     hole, size = outline.hole[real], np.abs(outline.area_px[real])
     own = _holes_of(rings, hole, size)
+    breathe()
     return areas_of(shapely.union_all([
         rings[n].difference(shapely.union_all([rings[h] for h in own[n]])) if n in own else rings[n]
         for n in np.flatnonzero(~hole).tolist()
@@ -70,7 +78,7 @@ def _holes_of(rings, hole, size):
 
 
 def _valid(polygon):
-    return polygon if polygon.is_valid else shapely.make_valid(polygon)
+    return polygon if polygon.is_valid else parallel.beside(lambda: shapely.make_valid(polygon))
 
 
 def grown(area: MultiPolygon, distance: float, is_round: bool = True, keep_islands: bool = True) -> MultiPolygon:
