@@ -9,7 +9,7 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication, QImage
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog
 
-from app.driver import Driver, wait
+from app.driver import Driver, pause, wait
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.files import project as projects
@@ -228,3 +228,15 @@ def test_a_file_that_cannot_be_written_is_said_in_the_stage(lighthouse, tmp_path
     result = lighthouse.window.panels[RELEASE]._result
     wait(lambda: "does not exist" in result.text())
     assert result.objectName() == "trouble" and result.isVisible()
+
+
+def test_the_figures_of_all_ways_are_read_whole(lighthouse):
+    panel = lighthouse.window.panels[3]
+    lighthouse.window.show_stage(3)
+    table = panel._compared
+    wait(lambda: all(table.item(3, column).text() != "…" for column in range(5)), 20, "the figures of the ways")
+    pause(20)
+    for row in range(table.rowCount()):
+        for column in range(5):
+            item = table.item(row, column)
+            assert table.columnWidth(column) >= table.fontMetrics().horizontalAdvance(item.text()) + 6, item.text()

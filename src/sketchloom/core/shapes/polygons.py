@@ -46,7 +46,7 @@ def area_of_outline(outline: Outline, flat_px: float = FLAT_PX) -> MultiPolygon:
     xy, starts = flatten(outline.controls, outline.straight, flat_px)
     starts = starts[outline.starts]
     real = np.flatnonzero(np.diff(starts) >= 3)
-    rings = []
+    rings: list[Polygon] = []
     for a, b in zip(starts[real].tolist(), starts[real + 1].tolist(), strict=True):
         if len(rings) % _AT_ONCE == 0:
             breathe()

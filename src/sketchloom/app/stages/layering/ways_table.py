@@ -10,7 +10,7 @@ from sketchloom.app import theme
 from sketchloom.core.base.units import MM_PER_IN
 
 _ROW = 24
-_LEFT = 4
+_LEFT, _AROUND = 4, 10
 
 
 class WaysTable(QTableWidget):
@@ -47,12 +47,19 @@ class WaysTable(QTableWidget):
         self.clear_figures()
 
     def resizeEvent(self, event):
-        """Every column as wide as its name, and an equal share of the rest."""
         super().resizeEvent(event)
-        head = self.horizontalHeader()
-        names = [head.fontMetrics().horizontalAdvance(name) for name in self._names.values()]
-        left = (self.viewport().width() - sum(names)) / len(names)
-        ends = [round(sum(names[:n]) + left * n) for n in range(len(names) + 1)]
+        self._share_width()
+
+    def _share_width(self):
+        """Every column as wide as its name and its figures, and an equal share of the rest."""
+        head, figures = self.horizontalHeader(), self.fontMetrics()
+        needed = [
+            max(head.fontMetrics().horizontalAdvance(name),
+                *(figures.horizontalAdvance(item.text()) + theme.px(_AROUND)
+                  for row in range(self.rowCount()) if (item := self.item(row, column)) is not None), 0)
+            for column, name in enumerate(self._names.values())]
+        left = (self.viewport().width() - sum(needed)) / len(needed)
+        ends = [round(sum(needed[:n]) + left * n) for n in range(len(needed) + 1)]
         for column, (start, end) in enumerate(pairwise(ends)):
             head.resizeSection(column, end - start)
 
@@ -123,6 +130,7 @@ class WaysTable(QTableWidget):
         for row, (_, tip, text) in enumerate(self._label(unit == "mm")):
             for one in ways:
                 self._put(row, tuple(self._names).index(one.way), text(one), tip)
+        self._share_width()
         self.mark(taken)
 
     def mark(self, way: str) -> None:
