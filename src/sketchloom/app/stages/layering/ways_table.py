@@ -10,7 +10,7 @@ from sketchloom.app import theme
 from sketchloom.core.base.units import MM_PER_IN
 
 _ROW = 24
-_LEFT, _AROUND = 4, 10
+_LEFT = 4
 
 
 class WaysTable(QTableWidget):
@@ -38,7 +38,9 @@ class WaysTable(QTableWidget):
         corner = self.findChild(QAbstractButton)
         corner.setAccessibleName(self.tr("Figures of each way"))
         corner.setEnabled(False)
-        self.setStyleSheet(f"QHeaderView::section {{ padding: 3px 0px; font-size: {theme.text_px(11)}px; }}"
+        self.setStyleSheet(f"QTableWidget {{ font-size: {theme.text_px(12)}px; }}"
+                           f"QTableWidget::item {{ padding: 0px 2px; }}"
+                           f"QHeaderView::section {{ padding: 3px 0px; font-size: {theme.text_px(11)}px; }}"
                            f"QHeaderView::section:vertical {{ padding-left: {theme.px(_LEFT)}px; }}")
         self.cellClicked.connect(lambda _, column: self.taken.emit(tuple(names)[column]))
         self.horizontalHeader().sectionClicked.connect(lambda column: self.taken.emit(tuple(names)[column]))
@@ -52,12 +54,9 @@ class WaysTable(QTableWidget):
 
     def _share_width(self):
         """Every column as wide as its name and its figures, and an equal share of the rest."""
-        head, figures = self.horizontalHeader(), self.fontMetrics()
-        needed = [
-            max(head.fontMetrics().horizontalAdvance(name),
-                *(figures.horizontalAdvance(item.text()) + theme.px(_AROUND)
-                  for row in range(self.rowCount()) if (item := self.item(row, column)) is not None), 0)
-            for column, name in enumerate(self._names.values())]
+        head = self.horizontalHeader()
+        needed = [max(head.fontMetrics().horizontalAdvance(name), self.sizeHintForColumn(column))
+                  for column, name in enumerate(self._names.values())]
         left = (self.viewport().width() - sum(needed)) / len(needed)
         ends = [round(sum(needed[:n]) + left * n) for n in range(len(needed) + 1)]
         for column, (start, end) in enumerate(pairwise(ends)):
