@@ -1,11 +1,12 @@
 """Any sequence of gestures of cleaning keeps the map valid, and going back gives back the bytes."""
 
+from contextlib import suppress
 from dataclasses import replace
 
 import numpy as np
 import pytest
 import shapely
-from hypothesis import Phase, given, settings
+from hypothesis import Phase, assume, given, settings
 from hypothesis import strategies as st
 
 import shapes
@@ -14,9 +15,10 @@ from sketchloom.core.curves import node_chain
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import face_outline
-from sketchloom.core.edits.decisions import COLOUR, DROP, WINDOW
+from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.core.shapes.placed import reordered
 from sketchloom.desk import lines
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.desk.shapes import ShapeDesk
@@ -142,6 +144,54 @@ def test_any_gestures_leave_a_valid_map_and_undo_gives_back_the_bytes(gestures):
     for recipe, before in list(zip(recipes, made, strict=False))[::-1]:
         assert bytes_of(PIPELINE.evaluate(POND, recipe)) == before
     assert bytes_of(Pipeline().evaluate(POND, recipes[-1])) == made[-1]
+
+
+def after(gestures):
+    """The recipe and the desks after some gestures."""
+    recipe = RECIPE
+    for act in gestures:
+        with suppress(AppError):
+            recipe = done(recipe, act)
+    return recipe, *desks(recipe)
+
+
+def desks(recipe):
+    work = PIPELINE.evaluate(POND, recipe)
+    return RegionDesk(work, RegionIndex(work.traced.planar)), ShapeDesk(work)
+
+
+def face_at(desk, at):
+    faces = desk.work.traced.planar.faces
+    return int(faces[int(at[1] * faces.shape[0]), int(at[0] * faces.shape[1])])
+
+
+@given(st.lists(gesture, max_size=2), place, st.sampled_from([DROP, WINDOW, COLOUR, KEEP, BELOW, ABOVE]))
+@settings(max_examples=25, phases=(Phase.explicit, Phase.generate))
+def test_a_decision_made_twice_is_one_and_taking_it_back_leads_back(gestures, at, action):
+    recipe, desk, _ = after(gestures)
+    hex_colour = "#2f6f7e" if action == COLOUR else None
+    assume(not desk.is_so(face_at(desk, at), action, hex_colour))  # a click takes back what is so
+    before, once = bytes_of(desk.work), desk.decided(recipe, [face_at(desk, at)], action, hex_colour)
+    decided, _ = desks(once)
+    face = face_at(decided, at)
+    twice = decided.decided(once, [face], action, hex_colour)
+    assert bytes_of(PIPELINE.evaluate(POND, twice)) == bytes_of(decided.work)
+    assert bytes_of(PIPELINE.evaluate(POND, decided.taken_back(once, [face]))) == before
+
+
+@given(place, place, st.sampled_from(["circle", "star", "rectangle"]), st.floats(0.3, 3), st.floats(-3, 3), place)
+@settings(max_examples=40)
+def test_what_is_done_to_a_shape_and_its_opposite_lead_back(one, other, kind, scale, turn, to):
+    _, _, desk = after(())
+    shape = desk.shape(desk.figure(kind, np.array(one) * SIZE, np.array(other) * SIZE), "#e3ae4a", kind)
+    moved = desk.moved_shape(shape, np.array(to) * SIZE, scale, turn)
+    back = desk.moved_shape(moved, desk.middle(shape), 1 / scale, -turn)
+    for made in (desk.mirrored(desk.mirrored(shape)), desk.mirrored(desk.mirrored(shape, False), False), back):
+        # about its middle: the box of a turned star has another one
+        was, now = (np.concatenate(desk.rings(one)).reshape(-1, 2) for one in (shape, made))
+        assert now - now.mean(0) == pytest.approx(was - was.mean(0), abs=2e-4)  # shares are kept with seven digits
+    others = ("a", "b", shape, "c")
+    assert reordered(reordered(others, [2], -1), [1], 1) == others
 
 
 def check_faces(work):

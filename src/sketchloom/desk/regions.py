@@ -262,8 +262,11 @@ class RegionDesk:
         faces = [face for face in dict.fromkeys(faces) if not self.is_locked(face)]
         rest, made = self._without(recipe, faces), []
         for face in faces:
-            number, edit = self.edit_of_face.get(face), self._edit(face, action, hex_colour)
+            number = self.edit_of_face.get(face)
             before = None if number is None else self.work.recipe.edits[number]
+            # a region on a sheet of its own has that sheet's colour: asked for again it would get another sheet
+            again = before is not None and before.action == action and action in OWN_SHEET
+            edit = before if again else self._edit(face, action, hex_colour)
             made += [edit] if before in (None, edit) else [before, edit]
         return replace(recipe, edits=(*rest, *made))
 
