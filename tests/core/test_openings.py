@@ -112,6 +112,9 @@ def test_a_piece_that_the_order_made_says_what_it_costs_as_an_opening_and_become
     made = Pipeline().evaluate(eyes(), recipe)
     desk = RegionDesk(made, RegionIndex(made.traced.planar))
     details = [d for d in details_of(desk) if d.hex == "#3f8f5d"]
+    if way == "fitted":  # each lies in its own gap, on no other sheet
+        assert not details
+        return
     assert len(details) == 2 and all(d.is_piece and not d.better for d in details)
     one = max(details, key=lambda d: d.piece_mm)
     opened = Pipeline().evaluate(made.picture, as_openings(desk, made.recipe, [one]))
@@ -120,4 +123,6 @@ def test_a_piece_that_the_order_made_says_what_it_costs_as_an_opening_and_become
     again = RegionDesk(opened, RegionIndex(opened.traced.planar))
     (back,) = [d for d in details_of(again) if d.hex == own_hex(one.hex, BELOW)]
     assert not back.is_piece
+    (other,) = [d for d in details_of(again) if d.hex == one.hex]
+    assert other.sheets == one.sheets  # the sheet below that is there now is not pierced
     assert as_pieces(again, opened.recipe, [back]).edits == made.recipe.edits == ()

@@ -18,8 +18,8 @@ from sketchloom.recipe.document import Recipe
 
 @dataclass(frozen=True, slots=True, eq=False)
 class Judged:
-    """What was found; ``reading_now`` what would be proposed after steps that keep the first reading, if it differs
-    in kind. No tree where no colours are asked for."""
+    """What was found; ``reading_now`` what would be proposed now where the reading proposed before the steps stays,
+    else None. No tree where no colours are asked for."""
 
     fit: fitness.Fitness
     tree: palettes.ColourTree | None

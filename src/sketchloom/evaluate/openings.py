@@ -65,7 +65,8 @@ def pieces(work: Work) -> list[Opening]:
     """Seen faces that are a piece by themselves on lower sheets, with what each costs as a piece and as an opening down
     to a sheet below all others; the one whose opening saves most first.
 
-    Beyond so many, the smallest are tried. A sheet below that is there for the colour already is used.
+    One that lies on no other sheet could be no opening. Of very many the smallest are tried. A
+    sheet below that is there for the colour already is used.
     """
     if work.draws_with_pens:
         return []
@@ -73,7 +74,8 @@ def pieces(work: Work) -> list[Opening]:
     ways = _ways(work)
     solid = solid_faces(work.recipe, work.traced, depth, work.plans, work.layers, work.laying.way)
     single = np.zeros(planar.face_count, bool)
-    for faces, (at, _) in zip(_of_picture(work, solid), ways, strict=True):
+    own = _of_picture(work, solid)
+    for faces, (at, _) in zip(own, ways, strict=True):
         single |= alone(planar, faces, depth == at)
     lies_on = _lies_on_lower(planar, depth)
     has_own_sheet = np.zeros(planar.face_count, bool)
@@ -98,8 +100,10 @@ def pieces(work: Work) -> list[Opening]:
         lowered[face] = there or 0
         on_top = float(edge[face]) + piece_px
         more = _cost(planar, length, lowered, shifted, piece_px) - now
-        pierced = sum(bool(faces[face]) for faces in solid) - 1
-        made.append(Opening(face, pierced, on_top + more, on_top))
+        pierced = sum(bool(faces[face]) and at not in (depth[face], there)
+                      for faces, (at, _) in zip(own, ways, strict=True))
+        if pierced > 0:
+            made.append(Opening(face, pierced, on_top + more, on_top))
     return sorted(made, key=lambda one: one.saved_px)
 
 

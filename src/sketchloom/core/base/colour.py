@@ -6,6 +6,9 @@ from sketchloom.core.base import checks
 
 WHITE_XYZ = np.array([0.95047, 1.0, 1.08883])
 """White of D65 for the 2 degree observer (IEC 61966-2-1)."""
+_ENDS, _OFF = 0.1, 8.0
+"""A mixture's colour lies so far from either end of the line between two others, and no farther off it (CIELAB).
+"""
 _RGB_TO_XYZ = np.array([
     [0.4124564, 0.3575761, 0.1804375],
     [0.2126729, 0.7151522, 0.0721750],
@@ -74,6 +77,23 @@ def ciede2000(lab1, lab2) -> np.ndarray:
     rt = -np.sin(np.radians(60 * np.exp(-(((hm - 275) / 25) ** 2)))) * rc
     light, chroma, hue = dl / sl, dc / sc, dh / sh
     return np.sqrt(np.maximum(light * light + chroma * chroma + hue * hue + rt * chroma * hue, 0))
+
+
+def lies_between(lab, one, two) -> np.ndarray:
+    """(...) bool: whether a CIELAB colour (..., 3) is a mixture of two others, as a soft edge between them has it."""
+    return (share_of_way(lab, one, two) > _ENDS) & (share_of_way(lab, two, one) > _ENDS) & (
+        _off_line(lab, one, two) <= _OFF)
+
+
+def share_of_way(lab, one, two) -> np.ndarray:
+    """(...) how far a colour lies along the line from one to another, 0 to 1 between them."""
+    line = np.asarray(two) - one
+    return ((np.asarray(lab) - one) * line).sum(-1) / np.maximum((line * line).sum(-1), 1e-9)
+
+
+def _off_line(lab, one, two):
+    return np.linalg.norm(np.asarray(lab) - one - share_of_way(lab, one, two)[..., None] * (np.asarray(two) - one),
+                          axis=-1)
 
 
 def to_hex(rgb8) -> str:

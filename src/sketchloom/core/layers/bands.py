@@ -2,10 +2,10 @@
 
 import numpy as np
 
+from sketchloom.core.base.colour import lies_between, share_of_way
+
 _PART, _EACH = 0.9, 0.25
 """A band borders two colours along the first share of its edge, and each along the second."""
-_ENDS, _OFF = 0.1, 8.0
-"""Its colour lies so far from either end of the line between theirs, and no farther off it (CIELAB)."""
 
 
 def bands_of(boundary, area, lab, most_px: float) -> list[tuple[int, int, int, float]]:
@@ -29,11 +29,9 @@ def bands_of(boundary, area, lab, most_px: float) -> list[tuple[int, int, int, f
         if total <= 0 or lengths[one] + lengths[two] < _PART * total or lengths[two] < _EACH * total:
             continue
         width = 2 * own / total
-        line = lab[two] - lab[one]
-        t = float((lab[colour] - lab[one]) @ line / max(line @ line, 1e-9))
-        off = float(np.linalg.norm(lab[colour] - lab[one] - t * line))
-        if width > most_px or not _ENDS < t < 1 - _ENDS or off > _OFF:
+        if width > most_px or not lies_between(lab[colour], lab[one], lab[two]):
             continue
+        t = float(share_of_way(lab[colour], lab[one], lab[two]))
         core = one if len(area) == two or (t < 0.5 and one != len(area)) else two
         found.append((colour, core, two if core == one else one, float(width)))
     return found
