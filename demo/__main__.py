@@ -9,7 +9,7 @@ from PIL import Image
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 from PySide6.QtGui import QGuiApplication
 
-from demo import pictures, sources
+from demo import evening, pictures, sources
 from sketchloom.files.demo_works import DEMOS
 from sketchloom.files.opening import open_project
 
@@ -17,7 +17,8 @@ FOLDER = Path(__file__).resolve().parents[1] / "src" / "sketchloom" / "data" / "
 NAMES = {"lighthouse-badge.png": pictures.lighthouse, "kingfisher-sketch.png": pictures.kingfisher,
          "lantern-panel.png": pictures.lantern_panel, "paper-boat.jpg": pictures.paper_boat,
          "kingfisher-by-phone.jpg": sources.phone_kingfisher, "small-mark.png": sources.small_logo,
-         "portrait.jpg": sources.portrait, "boats-in-pen.png": sources.pen_sketch}
+         "portrait.jpg": sources.portrait, "boats-in-pen.png": sources.pen_sketch,
+         "lantern-banner.png": evening.banner, "six-badges.png": evening.six_badges}
 THUMBNAIL_PX = 220
 
 

@@ -14,6 +14,8 @@ from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.core.segment.parts import Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
+from sketchloom.core.sheets import machine
+from sketchloom.core.sheets.choices import Offcut, SeamByHand, SpotByHand
 from sketchloom.core.sheets.material import shipped
 from sketchloom.evaluate.cache import Cache, held_bytes
 from sketchloom.evaluate.pipeline import Pipeline
@@ -65,6 +67,11 @@ OTHER = {
     "rims": (Rim(3.0),),
     "laid_on": "#1e3557",
     "materials": shipped()[:1],
+    "machine": machine.shipped()[1],
+    "carrier": "A4",
+    "seams": (SeamByHand("#c83c28", 0, ((0.5, 0.0), (0.5, 1.0))),),
+    "spots": (SpotByHand("0/#c83c28/0/1of1/1", 0),),
+    "offcuts": (Offcut(100.0, 80.0),),
     "size_mm": 55.0,
 }
 """Another value for the settings whose kind does not tell one."""
@@ -113,7 +120,7 @@ def test_a_changed_setting_gives_what_a_fresh_trace_gives(picture, reading):
 
 def test_every_setting_but_those_of_structures_is_described():
     undescribed = set(SECTION_OF) - set(SETTINGS)
-    assert undescribed == {"preparation", "background", "settled"}
+    assert undescribed == {"preparation", "background", "settled", "machine"}
     for setting in (*SETTINGS.values(), *settings_of(Preparation)):
         assert setting.about or setting.kind == "parts", setting.name
 

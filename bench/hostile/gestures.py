@@ -19,8 +19,9 @@ from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
 from sketchloom.files.demo_works import DEMOS
 
-_KEYS = ("Alt+1", "Alt+2", "Alt+3", "Alt+4", "Alt+5", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+L", "+", "-", "F", "1", "C", "R",
-         "B", "V", "U", "F5", "Esc", "Return", "Tab", "Shift+Tab", "Del", "Backspace", "Space", "Up", "Down", ".", ",")
+_KEYS = ("Alt+1", "Alt+2", "Alt+3", "Alt+4", "Alt+5", "Alt+6", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+L", "+", "-", "F", "1",
+         "C", "R", "B", "V", "U", "F5", "Esc", "Return", "Tab", "Shift+Tab", "Del", "Backspace", "Space", "Up", "Down",
+         ".", ",", "T", "N", "PgUp", "PgDown")
 _TYPED = ("0", "12", "3.5mm", "abc", "1e9", "-4", "2in", "0,4", "n" * 70, "")
 _STALL_S, _LOOK_S, _FRAMES, _STALLS = 0.3, 0.03, 5, 40
 """So long without an event is a stall, told with so many innermost calls of the window's thread; so many are kept."""

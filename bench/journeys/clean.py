@@ -203,7 +203,7 @@ def true_arc(person):
     person.fold("Boundaries by hand")
     person.click("Choose a stretch", box)
     person.drag(
-        *mm(person, (93, 69), (97, 64.5), (103, 61), (112, 60), (120, 61.5), (128, 66), (135, 73), (140, 79), (142, 83))
+        *mm(person, (97, 80), (100, 73), (105, 68.5), (112, 66.5), (118, 67.5), (123, 71), (127, 77), (128, 82))
     )  # the sun
     said = box.said.text()
     person.click("True arc", box)

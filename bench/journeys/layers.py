@@ -8,6 +8,7 @@ import numpy as np
 
 from bench.journeys import walk
 from bench.journeys.clean import hex_at, inner, mm
+from sketchloom.app.stages.numbers import RELEASE
 
 LAYERS = 3
 
@@ -152,7 +153,7 @@ def elsewhere(person):
     from PIL import Image
     folder = Path(tempfile.mkdtemp())
     person.stage("Release")
-    box = person.window.panels[4]
+    box = person.window.panels[RELEASE]
     person.click("Per layer", box)
     person.press(box._marks)
     person.press(box._plan)

@@ -80,7 +80,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
     assert len(driver.window.bench.marks) == len(work.segmentation.dropped)
 
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(tmp_path))
-    driver.key("Alt+5")
+    driver.key("Alt+6")
     driver.click("Per layer")
     driver.window.panels[RELEASE]._report.setChecked(True)
     driver.click("Write SVG")

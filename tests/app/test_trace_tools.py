@@ -381,7 +381,7 @@ def test_variants_are_shown_taken_and_pinned(driver, trace, smaller):
     assert recipe(driver).silhouette and work.layers[0].outline.holes == 0
     driver.key("Alt+4")
     assert strip.isVisible()
-    driver.key("Alt+5")
+    driver.key("Alt+6")
     assert not strip.isVisible()
 
 

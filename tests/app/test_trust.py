@@ -34,7 +34,7 @@ from sketchloom.app.mishaps import LOG, MISHAPS
 from sketchloom.app.offered import offered_by
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNKNOWN
-from sketchloom.app.stages.numbers import LAYERS
+from sketchloom.app.stages.numbers import LAYERS, RELEASE
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
 from sketchloom.files import project as projects
@@ -191,22 +191,22 @@ def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse, tmp_path):
 
 def test_after_a_cancelled_trace_release_says_what_is_there_and_offers_to_go_on(stopped, tmp_path):
     window = stopped.window
-    window.show_stage(4)
+    window.show_stage(RELEASE)
     assert not stopped.button("Write SVG").isEnabled()
-    assert window.rail.buttons[4].state == UNKNOWN
+    assert window.rail.buttons[RELEASE].state == UNKNOWN
     assert "neither judged nor written" in window.notices.text_of("stopped")
     stopped.session.write(tmp_path / "x.svg", "one", False)
-    said = [part.text() for part in window.panels[4].findChildren(QLabel) if part.isVisible()]
+    said = [part.text() for part in window.panels[RELEASE].findChildren(QLabel) if part.isVisible()]
     assert any("Tracing was stopped" in t for t in said)
     stopped.click("Trace it now")
     stopped.settled()
-    assert stopped.button("Write SVG").isEnabled() and window.rail.buttons[4].state != UNKNOWN
+    assert stopped.button("Write SVG").isEnabled() and window.rail.buttons[RELEASE].state != UNKNOWN
 
 
 def test_what_works_on_regions_waits_for_them(stopped):
     """Seen: "Clear lost ones" in Clean before there were regions, an error nobody saw."""
     window = stopped.window
-    assert [panel.isEnabled() for panel in window.panels] == [True, True, False, True, True]
+    assert [panel.isEnabled() for panel in window.panels] == [True, True, False, True, True, True]
     window.show_stage(2)
     pause(20)
     assert not any(b.isEnabled() for b in window.panels[2].findChildren(QPushButton))

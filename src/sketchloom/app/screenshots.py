@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QApplication
 from sketchloom.app import start
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.window import Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.shapes.text import fonts
@@ -69,6 +69,7 @@ class _Camera:
         window.findings.toggle()
         self._stage(RELEASE, "release-and-findings")
         window.findings.toggle()
+        self._show_planned()
         window.show_stage(CLEAN)
         self._decide()
         self._keep("clean")
@@ -78,7 +79,6 @@ class _Camera:
         self._show_drawn()
         self._open("kingfisher")
         window.bench.move_curtain(0.5)
-        self._show_gaps()
         self._stage(TRACE, "trace-tone")
         self._open("panel")
         self._show_stencil()
@@ -204,17 +204,20 @@ class _Camera:
         window.session.document.undo()
         self._until(lambda: window.session.work is not None)
 
-    def _show_gaps(self):
-        panel = self.window.panels[CLEAN]
-        self.window.show_stage(CLEAN)
-        self._until(lambda: panel.lines.gaps is not None)
-        panel.edits.parentWidget().head.setChecked(False)
-        panel.lines.parentWidget().head.setChecked(True)
-        panel.lines.gaps_wanted.emit(True)
+    def _show_planned(self):
+        """The badge as large as a board takes, its second sheet with a part of the sky chosen."""
+        window = self.window
+        self._set(size_mm=480.0)
+        window.show_stage(SHEETS)
+        self._until(lambda: window.planning.plan_of(window.session.work) is not None)
+        self._until(lambda: not window.planning.planner.lane.busy)
+        sheet = next(n for n, one in enumerate(window.planning.plan.sheets) if one.group.name == "night sky")
+        window.planning.show_sheet(sheet)
+        window.sheet_view.choose(0)
         self._pause()
-        panel.ensureWidgetVisible(panel.lines.parentWidget())
-        self._keep("clean-gaps")
-        panel.lines.gaps_wanted.emit(False)
+        self._keep("sheets")
+        window.session.document.undo()
+        self._until(lambda: window.session.work is not None)
 
     def _open(self, key):
         self.window.session.open_path(self.projects[key])

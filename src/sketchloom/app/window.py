@@ -16,6 +16,7 @@ from sketchloom.app import actions as action_table
 from sketchloom.app import manners, room, theme
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
+from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.cleaning import Cleaning
 from sketchloom.app.hands.detailing import Detailing
@@ -23,6 +24,7 @@ from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
 from sketchloom.app.hands.opening import Opening
+from sketchloom.app.hands.planning import Planning
 from sketchloom.app.hands.stacking import Stacking
 from sketchloom.app.hands.telling import Telling
 from sketchloom.app.hands.together import Together
@@ -34,6 +36,7 @@ from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.notice import Notices
 from sketchloom.app.parts.rail import Rail
 from sketchloom.app.parts.section_strip import SectionStrip
+from sketchloom.app.parts.sheets_strip import SheetsStrip
 from sketchloom.app.parts.stack_view import StackView
 from sketchloom.app.parts.variants_strip import VariantsStrip
 from sketchloom.app.parts.welcome import DropHint, Welcome
@@ -41,8 +44,9 @@ from sketchloom.app.room import LEAST_BENCH, Divided
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
 from sketchloom.app.stages.layers import LayersPanel
-from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SOURCE, TRACE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.stages.release import ReleasePanel
+from sketchloom.app.stages.sheets import SheetsPanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
@@ -53,7 +57,7 @@ from sketchloom.files.demo_works import DEMOS
 
 _GROUNDS = ("middle", "dark", "light")
 _REMEMBER_MS = 1500
-_PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, ReleasePanel)
+_PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, SheetsPanel, ReleasePanel)
 
 
 def _tight(layout):
@@ -102,7 +106,7 @@ class Window(QMainWindow):
         whole.addLayout(upper, 1)
         self.rail = Rail((
             (self.tr("Source"), "photo"), (self.tr("Trace"), "vector"), (self.tr("Clean"), "brush"),
-            (self.tr("Layers"), "stack-2"), (self.tr("Release"), "file-export")))
+            (self.tr("Layers"), "stack-2"), (self.tr("Sheets"), "sheet"), (self.tr("Release"), "file-export")))
         upper.addWidget(self.rail)
         self.splitter = Divided()
         upper.addWidget(self.splitter, 1)
@@ -122,11 +126,11 @@ class Window(QMainWindow):
         self.middle = QStackedWidget()
         self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
-        self.welcome, self.bench, self.stack_view = Welcome(DEMOS), Bench(), StackView()
-        for view in (self.welcome, self.bench, self.stack_view):
+        self.welcome, self.bench, self.stack_view, self.sheet_view = Welcome(DEMOS), Bench(), StackView(), SheetView()
+        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view):
             self.middle.addWidget(view)
-        self.section, self.variants = SectionStrip(), VariantsStrip()
-        for strip in (self.section, self.variants):
+        self.section, self.variants, self.sheets = SectionStrip(), VariantsStrip(), SheetsStrip()
+        for strip in (self.section, self.variants, self.sheets):
             strip.hide()
             strip.setMinimumWidth(theme.px(LEAST_BENCH))
             centre.addWidget(strip)
@@ -147,10 +151,10 @@ class Window(QMainWindow):
             "close": self.close,
             "undo": self.undo,
             "redo": self.redo,
-            "zoom_in": lambda: self.bench.zoom(1.25),
-            "zoom_out": lambda: self.bench.zoom(0.8),
-            "fit": lambda: self.bench.fit(),
-            "true_size": lambda: self.bench.true_size(),
+            "zoom_in": lambda: self._seen().zoom(1.25),
+            "zoom_out": lambda: self._seen().zoom(0.8),
+            "fit": lambda: self._seen().fit(),
+            "true_size": lambda: self._seen().true_size(),
             "curtain": lambda on: self._set_on_bench("curtain_on", on),
             "grid": lambda on: self._set_on_bench("grid", on),
             "ground": self._next_ground,
@@ -165,7 +169,7 @@ class Window(QMainWindow):
 
     def _connect(self):
         session, bench = self.session, self.bench
-        source, trace, clean, layers, release = self.panels
+        source, trace, clean, layers, sheets, release = self.panels
         self.rail.chosen.connect(self.show_stage)
         self.telling = Telling(self)
         self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
@@ -175,9 +179,9 @@ class Window(QMainWindow):
         session.busy.connect(self._show_busy)
         session.trouble.connect(self.telling.show_trouble)
         session.stopped.connect(self.telling.show_stopped)
-        for panel in (source, trace, clean, layers, release):
+        for panel in self.panels:
             panel.change.connect(session.change)
-        for panel in self.panels[:RELEASE]:
+        for panel in self.panels[:SHEETS]:
             panel.uncut.stage_wanted.connect(self.show_stage)
         source.open_wanted.connect(self.opening.ask_open)
         source.paste_wanted.connect(self.opening.paste)
@@ -191,6 +195,9 @@ class Window(QMainWindow):
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self.notices.say)
         self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
+        self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
+        self.planning.told.connect(self._show_findings)
+        self.sheet_view.viewed.connect(self._show_zoom)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
@@ -248,6 +255,7 @@ class Window(QMainWindow):
             MISHAPS.happened.disconnect(self.telling.show_mishap)
         self.bench.put_down()
         self.bench.close_lanes()
+        self.planning.planner.lane.close()
         self.session.close()
         event.accept()
 
@@ -269,7 +277,11 @@ class Window(QMainWindow):
         self.bench.show_peek(None)
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
+        if self.session.document is not None and (number == SHEETS or self.middle.currentWidget() is self.sheet_view):
+            self.middle.setCurrentWidget(self._seen())
         self.stacking.turn(number == LAYERS)
+        self.sheets.setVisible(number == SHEETS and self.session.document is not None)
+        self.planning.turn(number == SHEETS)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number in (TRACE, CLEAN, LAYERS) and self.actions_by_name["variants"].isChecked())
@@ -278,7 +290,9 @@ class Window(QMainWindow):
         if number != TRACE:
             self.bench.lasso = None
         self._ask_beside()
+        self._enable()
         self.bench.update()
+        self._show_zoom()
         self.telling.show_states()
 
     def _show_nothing(self):
@@ -300,6 +314,10 @@ class Window(QMainWindow):
         if was_hidden:
             self.splitter.recall()
         self.bench.set_picture(document.picture, image)
+        self.planning.forget()
+        if self.stage == SHEETS:
+            self.middle.setCurrentWidget(self._seen())
+            self.sheets.show()
         self.notices.drop("open")
         self.notices.drop("evaluate")
         # what works on a result waits for one; Clean for the exact one, whose regions it works on
@@ -326,6 +344,7 @@ class Window(QMainWindow):
         self.drawing.refresh()
         self.stacking.refresh()
         self.detailing.refresh()
+        self.planning.refresh()
         if not shown.work.measured and not shown.coarse:
             if self.stage == CLEAN:
                 self.panels[CLEAN].show_work(shown.work)
@@ -333,16 +352,29 @@ class Window(QMainWindow):
         self._shown_in = set()
         self._fill_panel()
         if shown.coarse:
-            self.let(SOURCE, TRACE, LAYERS, RELEASE, also=True)
+            self.let(SOURCE, TRACE, LAYERS, SHEETS, RELEASE, also=True)
             self.telling.show_unknown()
             return
         self.let(*range(len(self.panels)))
-        self.findings.show_findings(shown.work.findings)
-        self.telling.show_states()
+        self._show_findings()
         self._show_small(self.panels[TRACE].shows_small())
         self._enable()
         self._ask_beside()
         self._remember.start()
+
+    def found(self) -> tuple:
+        """What may go wrong, as far as it is known: with the work, and with the plan of its sheets."""
+        latest = self.session.latest
+        return () if latest is None else (*latest.work.findings, *self.planning.findings(latest.work))
+
+    def _show_findings(self):
+        if self.session.work is not None:
+            self.findings.show_findings(self.found())
+            self.telling.show_states()
+
+    def _seen(self):
+        """What is zoomed."""
+        return self.sheet_view if self.stage == SHEETS else self.bench
 
     def _remember_settings(self):
         work = self.session.work
@@ -356,7 +388,7 @@ class Window(QMainWindow):
             self._shown_in.add(self.stage)
             self.panels[self.stage].show_work(latest.work)
             self.panels[self.stage].placed.show_work(latest.work)
-            if self.stage != RELEASE and not latest.coarse:
+            if self.stage < SHEETS and not latest.coarse:
                 self.panels[self.stage].uncut.show_work(latest.work)
 
     def let(self, *stages, also=False):
@@ -370,7 +402,7 @@ class Window(QMainWindow):
 
     def _show_stack(self, on):
         if self.session.document is not None:
-            self.middle.setCurrentWidget(self.stack_view if on else self.bench)
+            self.middle.setCurrentWidget(self.stack_view if on else self._seen())
 
     def _show_dropped(self):
         """Open the list of what was dropped because it is small."""
@@ -390,7 +422,7 @@ class Window(QMainWindow):
     def _show_zoom(self):
         screen = self.bench.screen()
         true_scale = max(screen.physicalDotsPerInch() if screen else 96.0, 30.0) / 25.4
-        self.bar.show_zoom(self.bench.view.scale / true_scale)
+        self.bar.show_zoom(self._seen().view.scale / true_scale)
 
     def go_to(self, finding) -> None:
         """Bring a finding's place and stage into view."""
@@ -422,9 +454,10 @@ class Window(QMainWindow):
     def _enable(self):
         document = self.session.document
         on = document is not None
-        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "curtain", "grid", "ground",
-                     "units", "again", "variants"):
+        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "ground", "units", "again"):
             self.actions_by_name[name].setEnabled(on)
+        for name in ("curtain", "grid", "variants"):  # of the bench alone
+            self.actions_by_name[name].setEnabled(on and self.stage != SHEETS)
         for name in ("undo", "redo"):
             what = getattr(document, f"{name}_text")() if on else None
             action = self.actions_by_name[name]
@@ -453,8 +486,10 @@ class Window(QMainWindow):
         self.bench.update()
 
     def _next_ground(self):
-        self.bench.ground = _GROUNDS[(_GROUNDS.index(self.bench.ground) + 1) % len(_GROUNDS)]
-        self.bench.update()
+        ground = _GROUNDS[(_GROUNDS.index(self.bench.ground) + 1) % len(_GROUNDS)]
+        for view in (self.bench, self.sheet_view):
+            view.ground = ground
+            view.update()
 
     def _switch_units(self):
         if self.session.document is not None:

@@ -5,7 +5,7 @@ from dataclasses import replace
 
 import numpy as np
 
-from sketchloom.command import setting_words
+from sketchloom.command import plan_words, setting_words
 from sketchloom.core.base.colour import from_hex
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.said import said
@@ -42,7 +42,7 @@ def of_all(recipe: Recipe, options) -> Recipe:
     if rims:
         changes["rims"] = (*recipe.rims, *rims)
     _check_values(options)
-    return setting_words.applied(recipe, changes)
+    return plan_words.asked(setting_words.applied(recipe, changes), options)
 
 
 def _check_together(recipe, options, changes):

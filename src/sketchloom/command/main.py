@@ -13,6 +13,7 @@ _ABOUT = """Pictures in, clean layered cut files out.
   loom [FILE ...]               open pictures or projects in the window
   loom demo                     start with the demo projects
   loom trace INPUT ... --out OUT.svg
+  loom sheets WORK ... --out-dir DIR
   loom screenshots              redraw docs/screenshots from the demo projects
   loom test, loom bench         from a checkout only
 """
@@ -25,6 +26,10 @@ def main(words=None) -> int:
         from sketchloom.command import trace
 
         return trace.run(words[1:])
+    if words[:1] == ["sheets"]:
+        from sketchloom.command import sheets
+
+        return sheets.run(words[1:])
     if words[:1] in (["-h"], ["--help"]):
         sys.stdout.write(_ABOUT)
         return DONE

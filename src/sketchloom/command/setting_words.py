@@ -23,9 +23,11 @@ def settings_with_words() -> Iterator[tuple[Setting, Word]]:
 
 
 def add_to(groups) -> None:
-    """Add the words to groups of a parser, by the name of each; none has a default, so that it is seen what was said.
-    """
+    """Add the words to those groups of a parser that are there, by the name of each; none has a default, so that it is
+    seen what was said."""
     for setting, word in settings_with_words():
+        if word.group not in groups:
+            continue
         about = str(word.about or setting.about).replace("%", "%%")
         group = groups[word.group]
         if setting.kind == SWITCH or word.sets is not None:
@@ -37,10 +39,12 @@ def add_to(groups) -> None:
             group.add_argument(word.flag, metavar=word.metavar, help=about)
 
 
-def asked(options: argparse.Namespace) -> dict:
-    """The settings that words were given for, by name; raises SettingError that names the word that is off."""
+def asked(options: argparse.Namespace, group: str | None = None) -> dict:
+    """The settings that words were given for, by name, of one group of words or all; raises SettingError that names the
+    word that is off."""
     return {setting.name: value_of(setting, word, getattr(options, word.name))
-            for setting, word in settings_with_words() if getattr(options, word.name) is not None}
+            for setting, word in settings_with_words()
+            if (group is None or word.group == group) and getattr(options, word.name) is not None}
 
 
 def applied(recipe: Recipe, values: dict) -> Recipe:

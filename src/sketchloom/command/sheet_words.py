@@ -4,9 +4,10 @@ What they mean is in ``asked_sheets``, which loads more. Words of single setting
 (``setting_words``).
 """
 
+from sketchloom.command import plan_words
 from sketchloom.core.layers.ways import RULES
 from sketchloom.core.sheets.material import shipped
-from sketchloom.recipe.sections import ADDED, SHEETS, STUFF
+from sketchloom.recipe.sections import ADDED, PLANNED, SHEETS, STUFF
 
 
 def groups_of(parser) -> dict:
@@ -21,6 +22,11 @@ def groups_of(parser) -> dict:
             "Blades, presses, lasers and routers hurt: the machine's manual, local rules and trained people "
             "decide what is cut with what.",
         ),
+        PLANNED: parser.add_argument_group(
+            "what goes into the machine",
+            "With --machine the layers are divided, placed on carriers, and routed; the report tells the sheets, and "
+            "--out-dir has a file for each.",
+        ),
         "": parser,
     }
 
@@ -32,6 +38,7 @@ def add_to(groups) -> None:
     _add_layers(groups[SHEETS])
     _add_added(groups[ADDED])
     _add_stuff(groups[STUFF])
+    plan_words.add_to(groups[PLANNED])
 
 
 def _pairs(group, word, metavar, words=None):

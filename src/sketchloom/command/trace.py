@@ -8,7 +8,7 @@ from importlib import import_module
 from pathlib import Path
 from threading import Thread
 
-from sketchloom.command import sheet_words, trace_words
+from sketchloom.command import plan_words, sheet_words, trace_words
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
 from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.base.said import said
@@ -102,6 +102,7 @@ def _trace_one(paths, recipe, options, care):
     recipe = _with_found_steps(picture, recipe, options)
     timings = {"decode": time.perf_counter() - began}
     work = _evaluated(picture, recipe, options, paths[0], timings)
+    plan = None if options.same_sheets else plan_words.best_plan([work], options)
     if options.silhouette and work.reading not in ("tone", "line") and not options.quiet:
         sys.stderr.write(f"{paths[0]}: --silhouette changes nothing, as it is read as {work.reading}; add --mode tone, "
                          "or --backing 0 for a filled silhouette below all colours.\n")
@@ -110,7 +111,7 @@ def _trace_one(paths, recipe, options, care):
     from sketchloom.files import release
 
     with release.folder_made(options.out_dir) if options.out_dir else nullcontext():
-        _write(work, paths[0], options, timings, care)
+        _write(work, paths[0], options, timings, care, plan)
     return work
 
 
@@ -130,11 +131,17 @@ def _evaluated(picture, recipe, options, path, timings):
         timings |= {name: sum(look.timings_s[name] for look in looks) for name in looks[0].timings_s}
     work = pipeline.evaluate(picture, recipe, progress=line)
     require_traceable(work, path)
+    if options.fit_into is not None:
+        from sketchloom.desk import sizes
+
+        factor, _ = sizes.into(work, plan_words.place_of(options))
+        timings |= {name: seconds + timings.get(name, 0.0) for name, seconds in work.timings_s.items()}
+        work = pipeline.evaluate(picture, sizes.resized(work, factor), progress=line)
     timings |= {name: seconds + timings.get(name, 0.0) for name, seconds in work.timings_s.items()}
     return work
 
 
-def _write(work, path, options, timings, care):
+def _write(work, path, options, timings, care, plan=None):
     from sketchloom.files import release, report
 
     writing, stem = time.perf_counter(), Path(path).stem
@@ -143,7 +150,11 @@ def _write(work, path, options, timings, care):
     target = options.out or options.out_dir
     if how == release.ONE and not options.out:
         target = Path(options.out_dir) / f"{release.safe_stem(stem)}.svg"
-    files = release.outgoing(work, target, how, stem=stem)
+    if plan is not None and options.out_dir and how == release.ONE:
+        release.refuse_empty(work, target)
+        files = release.outgoing_sheets(plan, options.out_dir, stem)
+    else:
+        files = release.outgoing(work, target, how, stem=stem)
     if options.plan:
         files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:
@@ -153,12 +164,12 @@ def _write(work, path, options, timings, care):
         """The report, made last: it says how long the others took."""
         timings["write"] = time.perf_counter() - writing
         timings["total"] = time.perf_counter() - _START
-        return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare))
+        return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare, plan=plan))
     if options.report:
         files.append((Path(options.report), told))
     written = release.write(files, care)
     if not options.quiet:
-        _summary(work, written)
+        _summary(work, written, plan)
 
 
 def _read(paths, recipe):
@@ -209,11 +220,13 @@ def _corners(texts, picture):
     return tuple((x / picture.width, y / picture.height) for x, y in corners)
 
 
-def _summary(work, written):
+def _summary(work, written, plan):
     width, height = work.size_mm
     names = ", ".join(str(p) for p in written)
     sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
-    for finding in work.findings:
+    if plan is not None:
+        sys.stderr.write(plan_words.said_of(plan))
+    for finding in (*work.findings, *(() if plan is None else plan.findings)):
         where = f" [{finding.layer}]" if finding.layer else ""
         place = (
             ""

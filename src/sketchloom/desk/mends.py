@@ -26,7 +26,9 @@ _MANY = 200
 """Narrow places that are thickened in one go: a person looks at the result, not at each."""
 _WIDER = 1.05
 """A place is thickened to this much over the limit, so that what is measured anew is not a hair under it."""
-_mends: dict[str, Callable[[Finding, Work], Recipe]] = {}
+_OF_THE_PLAN = "sheets."
+"""Codes of what is found of a plan of sheets."""
+_mends: dict[str, Callable[[Finding | None, Work], Recipe]] = {}
 
 
 def mend_of(*codes: str):
@@ -64,9 +66,24 @@ def mended_all(code: str, work: Work) -> Recipe | None:
             for one in narrow.narrow_places(work, _MANY)
             if one.width_mm < recipe.thin_mm
         ]
+    if code.startswith(_OF_THE_PLAN) and code in _mends:  # the work does not hold them, and one mend does for all
+        recipe = _mends[code](None, work)
     for finding in todo:
         recipe = mended(finding, replace(work, recipe=recipe)) or recipe
     return None if recipe == work.recipe else recipe
+
+
+# -- the sheets that go into the machine ------------------------------------------------------
+
+
+@mend_of("sheets.too_near", "sheets.over_edge")
+def _placed_again(_, work):
+    return replace(work.recipe, spots=())
+
+
+@mend_of("sheets.mirror")
+def _mirrored_as_asked(_, work):
+    return replace(work.recipe, mirroring="auto")
 
 
 # -- the picture -------------------------------------------------------------------------------

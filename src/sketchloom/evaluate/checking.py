@@ -41,7 +41,7 @@ def findings_of(cache, work: Work):
             return found  # a page on a table: its layers are those of the table, and are judged once it is flattened
         found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,
                                     recipe.smallest_mm, recipe.thin_mm, work.mm_per_px, work.proposed_order.exact,
-                                    recipe.tool)
+                                    recipe.tool, recipe.machine is not None)
     if len(work.edited.found):
         found += drawn_rules.check_edits(
             recipe.edits, work.edited.found, moved(work.move, [(e.x, e.y) for e in recipe.edits]) * size

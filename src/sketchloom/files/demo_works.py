@@ -5,6 +5,7 @@ from importlib.resources import files
 from pathlib import Path
 
 from sketchloom.core.base.said import said
+from sketchloom.core.sheets import machine as machines
 from sketchloom.files import project as projects
 from sketchloom.files.opening import open_as_layers
 from sketchloom.files.project import Project
@@ -122,6 +123,20 @@ DEMOS = (
         said("A photo-like face for layered paper"),
         ("portrait.jpg",),
         Recipe(reading="photo", tones=5, size_mm=160.0, smallest_mm=4.0, ground="keep"),
+    ),
+    Demo(
+        "banner",
+        said("Lantern banner"),
+        said("Wider than any carrier: its base is divided where it is seen least"),
+        ("lantern-banner.png",),
+        Recipe(size_mm=640.0, smallest_mm=2.0, machine=machines.shipped()[0]),
+    ),
+    Demo(
+        "badges",
+        said("Six badges"),
+        said("Six of one evening in five colours, cut from shared sheets"),
+        ("six-badges.png",),
+        Recipe(size_mm=400.0, smallest_mm=1.5, machine=machines.shipped()[0], carrier="A4", pieces="apart"),
     ),
     Demo("pen", said("Boats in pen"), said("Thin open lines for a pen"), ("boats-in-pen.png",), Recipe(size_mm=160.0)),
 )

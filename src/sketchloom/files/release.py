@@ -5,6 +5,7 @@ import re
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import replace
+from functools import partial
 from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError
@@ -30,6 +31,8 @@ from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.layers.width import NO_WIDTHS
 from sketchloom.evaluate.work import Work
+from sketchloom.evaluate.work_plan import WorkPlan
+from sketchloom.files.sheet_files import sheet_drawings
 from sketchloom.files.writing import write_together
 
 MAX_PIECE_FILES = 2000
@@ -177,7 +180,7 @@ def plan_drawing(work: Work, title: str, words=None) -> Drawing:
 
 # -- files -------------------------------------------------------------------------------------
 
-ONE, LAYERS, PIECES, DESIGNS, VERSIONS = ("one", "layer", "piece", "design", "versions")
+ONE, LAYERS, PIECES, DESIGNS, VERSIONS, SHEETS = ("one", "layer", "piece", "design", "versions", "sheet")
 SPLITS = {LAYERS: layer_drawings, PIECES: piece_drawings, DESIGNS: design_drawings}
 """How a work is parted into files of a folder, by the name of each way."""
 Outgoing = list[tuple[Path, Callable[[], bytes]]]
@@ -201,14 +204,14 @@ def outgoing(work: Work, target, how: str = ONE, kind: Format | None = None, ste
         refuse_target(Path(target))
         kind = kind or format_of(target)
         return [(Path(target), lambda: kind.write(whole_drawing(work)))]
-    return _in_folder(SPLITS[how](work, safe_stem(stem)), target, kind)
+    return in_folder(SPLITS[how](work, safe_stem(stem)), target, kind)
 
 
 def outgoing_shared(works, folder, stem: str, kind: Format | None = None) -> Outgoing:
     """One file for each sheet that several finished works are cut from together; raises as ``outgoing``."""
     for work in works:
         refuse_empty(work, folder)
-    return _in_folder(shared_drawings(works, safe_stem(stem)), folder, kind)
+    return in_folder(shared_drawings(works, safe_stem(stem)), folder, kind)
 
 
 def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgoing:
@@ -220,14 +223,24 @@ def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgo
     return [(Path(target), lambda: kind.write(versions_drawing(works, names, Path(target).stem)))]
 
 
+def outgoing_sheets(plan: WorkPlan, folder, stem: str, kind: Format | None = None) -> Outgoing:
+    """One file for each sheet of a plan that goes into the machine; raises as ``outgoing``, and where a part fits
+    nowhere: a work without one of its parts helps nobody."""
+    if plan.left_over:
+        raise ExportError(folder, said("not written: {name} fits no carrier. Let it be divided, make the work smaller, "
+                                       "or choose another machine.", name=plan.left_over[0].part.name))
+    return in_folder(sheet_drawings(plan, safe_stem(stem)), folder, kind)
+
+
 def outgoing_plan(work: Work, path, words=None) -> Outgoing:
     """The laying plan, as SVG."""
     refuse_empty(work, path)
     return [(Path(path), lambda: formats()[SVG].write(plan_drawing(work, Path(path).stem, words)))]
 
 
-def _in_folder(drawings, folder, kind):
-    folder, kind = Path(folder), kind or formats()[SVG]
+def in_folder(drawings, folder, kind: Format | None = None) -> Outgoing:
+    """Drawings by their file stems as files of a folder that exists; raises as ``outgoing``."""
+    folder, chosen = Path(folder), kind or formats()[SVG]
     if len(drawings) > MAX_PIECE_FILES:
         raise ExportError(
             folder,
@@ -240,7 +253,7 @@ def _in_folder(drawings, folder, kind):
         )
     if not folder.is_dir():
         raise ExportError(folder, said("is not a folder.") if folder.exists() else said("this folder does not exist."))
-    return [(folder / f"{stem}{kind.suffix}", lambda d=drawing: kind.write(d)) for stem, drawing in drawings.items()]
+    return [(folder / f"{stem}{chosen.suffix}", partial(chosen.write, drawing)) for stem, drawing in drawings.items()]
 
 
 def write(files: Outgoing, care: Care = PLAIN, *, progress=QUIET) -> list[Path]:

@@ -9,6 +9,8 @@ from sketchloom.core.layers.ways import PROPOSED, RULES
 from sketchloom.desk import figures
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
 from sketchloom.evaluate.work import Work
+from sketchloom.evaluate.work_plan import WorkPlan
+from sketchloom.files.sheet_files import plan_told, sheets_told
 
 _SOURCE_CODES = "source."
 
@@ -21,8 +23,10 @@ def peak_mb() -> float:
     return 0.0
 
 
-def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool = False) -> dict:
-    """Plain data of a report; see docs/formats.md for its keys. ``compared``: with what other choices would cost."""
+def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool = False,
+              plan: WorkPlan | None = None) -> dict:
+    """Plain data of a report; see docs/formats.md for its keys. ``compared``: with what other choices would cost.
+    ``plan``: with the sheets that go into the machine."""
     return {
         "source": _source(work, source_file),
         "palette": [
@@ -53,7 +57,8 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         "strokes": [
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
         ],
-        "findings": [_finding(f, work.mm_per_px) for f in work.findings],
+        **({} if plan is None else {"sheets": sheets_told(plan), "plan": plan_told(plan)}),
+        "findings": [_finding(f, work.mm_per_px) for f in (*work.findings, *(() if plan is None else plan.findings))],
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,

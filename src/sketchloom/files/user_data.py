@@ -10,6 +10,7 @@ from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.plain import encoded
 from sketchloom.core.shapes import own
 from sketchloom.core.sheets import machine
+from sketchloom.core.sheets import prices as price_table
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
@@ -70,6 +71,16 @@ def machines() -> tuple[machine.Machine, ...]:
 def keep_machines(table) -> None:
     """Write the user's table of machines; raises ExportError."""
     _keep_plain("machines.json", machine.to_plain(table))
+
+
+def prices() -> price_table.Prices:
+    """The user's table of prices, empty where there is none."""
+    return _plain_in("prices.json", _MAX_TABLE_BYTES, price_table.from_plain) or price_table.Prices()
+
+
+def keep_prices(table) -> None:
+    """Write the user's table of prices; raises ExportError."""
+    _keep_plain("prices.json", price_table.to_plain(table))
 
 
 def figures() -> tuple[own.OwnFigure, ...]:

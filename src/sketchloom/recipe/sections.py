@@ -15,6 +15,8 @@ from sketchloom.core.layers.ways import PROPOSED, WAYS
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
 from sketchloom.core.segment.parts import Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
+from sketchloom.core.sheets import choices as sheet_choices
+from sketchloom.core.sheets.machine import Machine
 from sketchloom.core.sheets.material import BLADE, MAX_MATERIALS, TOOLS, Material
 from sketchloom.recipe.parts import LayerEdit, PaletteEntry, Settled
 
@@ -52,8 +54,12 @@ TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 MAX_RULES = 200
 """Rules of order; a guard against hostile files."""
-SHEETS, ADDED, STUFF = "sheets", "added", "stuff"
+SHEETS, ADDED, STUFF, PLANNED = "sheets", "added", "stuff", "planned"
 """Groups of the command's help."""
+PLANNING = "sheets"
+"""The panel of the settings of planning."""
+MAX_GAP_MM, MAX_COPIES = 100.0, 500
+"""Between parts on a sheet, and of one work."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -357,9 +363,68 @@ class Sheets:
     weeding_every_mm: float = setting.length(
         0.0, 0.0, 500.0, said("Helper cuts every"), said("helper cuts through the waste in the frame, so far apart"),
         least_if_any=MIN_HELPER_MM, word=Word("--weeding-every", "20mm", group=ADDED))
+    machine: Machine | None = None
+    carrier: str = setting.text(
+        sheet_choices.AUTO, about=said("key of the carrier, or its size; auto: the smallest that does"), most=100,
+        late=True)
+    copies: int = setting.whole(
+        1, 1, MAX_COPIES, said("Copies"), said("how many of the work are cut"), late=True,
+        word=Word("--copies", "N", group=PLANNED))
+    divide: str = setting.choice(
+        sheet_choices.AUTO, sheet_choices.SEAMS, said("Divide"),
+        said("what becomes of a layer larger than any carrier"), late=True,
+        names=(said("Where it is seen least"), said("Along a straight line"), said("Not at all")),
+        word=Word("--divide", group=PLANNED, about=said("layers larger than any carrier: along the seam that is seen "
+                                                        "least, along a straight one, or not at all")), place=PLANNING)
+    joint: str = setting.choice(
+        sheet_choices.BUTT, sheet_choices.JOINTS, said("Joint"), said("how the parts of a divided layer meet"),
+        late=True, names=(said("Edge to edge"), said("One under the other"), said("Tongues that hold")),
+        word=Word("--joint", group=PLANNED), place=PLANNING)
+    joint_mm: float = setting.length(
+        3.0, 0.5, 50.0, said("Overlap or tongue"),
+        said("how far one part reaches under the other, or a tongue's width"),
+        late=True, word=Word("--joint-width", "3mm", group=PLANNED), place=PLANNING)
+    pieces: str = setting.choice(
+        sheet_choices.AUTO, sheet_choices.PIECES, said("Pieces of a layer"),
+        said("whether the pieces of a layer keep their places on the sheet"), late=True,
+        names=(said("As its material is laid"), said("Keep their places"), said("Each for itself")),
+        word=Word("--pieces", group=PLANNED), place=PLANNING)
+    turns: str = setting.choice(
+        sheet_choices.AUTO, sheet_choices.TURNS, said("May be turned"),
+        said("by how much parts may be turned to save material"), late=True,
+        names=(said("As its material bears"), said("Freely"), said("By 180°"), said("By 90°"), said("Not at all")),
+        word=Word("--turn", group=PLANNED, about=said("how far parts may be turned on a sheet")), place=PLANNING)
+    parts_gap_mm: float = setting.length(
+        3.0, 0.0, MAX_GAP_MM, said("Between parts"), said("least room between two parts on a sheet"), late=True,
+        word=Word("--gap", "3mm", group=PLANNED), place=PLANNING)
+    mirroring: str = setting.choice(
+        sheet_choices.AUTO, sheet_choices.MIRRORS, said("Mirrored"),
+        said("whether parts are cut mirrored, as film for a hot press is"), late=True,
+        names=(said("As its material asks"), said("All of it"), said("None of it")),
+        word=Word("--mirror", group=PLANNED), place=PLANNING)
+    test_cut: str = setting.choice(
+        sheet_choices.NONE, sheet_choices.TESTS, said("Test cut"),
+        said("what is cut first in a free corner of every material, to try the settings"), late=True,
+        names=(said("None"), said("A star of half an inch"), said("The narrowest detail")),
+        word=Word("--test-cut", sets=sheet_choices.STAR, group=PLANNED,
+                  about=said("a star of half an inch in a free corner of every material")), place=PLANNING)
+    tab: bool = setting.switch(
+        False, said("Tab to peel by"), said("a cut across a corner of every weeding frame, to take hold of the waste"),
+        late=True, word=Word("--tab", group=PLANNED), place=PLANNING)
+    most_minutes: int | None = setting.whole(
+        None, 1, 100_000, said("Time allowed"), said("minutes that cutting, weeding and laying may take"), late=True,
+        word=Word("--most-minutes", "N", group=PLANNED))
+    seams: tuple[sheet_choices.SeamByHand, ...] = setting.parts(
+        (), 0, sheet_choices.MAX_SEAMS, late=True, about=said("seams put by hand"), by_hand=True)
+    spots: tuple[sheet_choices.SpotByHand, ...] = setting.parts(
+        (), 0, sheet_choices.MAX_SPOTS, late=True, about=said("where parts were put by hand"), by_hand=True)
+    offcuts: tuple[sheet_choices.Offcut, ...] = setting.parts(
+        (), 0, sheet_choices.MAX_OFFCUTS, late=True, about=said("rests of material that are used up first"))
 
     def __post_init__(self):
         check_all(self)
+        if self.machine is not None and not isinstance(self.machine, Machine):
+            raise SettingError("machine", said("a machine"), type(self.machine).__name__)
 
 
 @dataclass(frozen=True, slots=True)

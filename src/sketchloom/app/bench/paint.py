@@ -113,14 +113,13 @@ def tint_of(gone) -> QImage:
     size = max(gone.shape)
     step = max(1, size // 1400)
     gone = gone[::step, ::step]
-    gone = gone.astype(np.uint16) * (255 if gone.dtype == bool else 1)
-    y, x = np.mgrid[:gone.shape[0], :gone.shape[1]]
-    strong = np.where((x + y) * step // max(4, size // 120) % 2 == 0, 150, 95)
-    cover = (gone * strong // 255).astype(np.uint16)
-    colour = QColor(theme.MADDER)
-    veil = np.dstack([(cover * c // 255).astype(np.uint8) for c in (colour.red(), colour.green(), colour.blue())]
-                     + [cover.astype(np.uint8)])
-    veil = np.ascontiguousarray(veil)
+    y, x = np.ogrid[:gone.shape[0], :gone.shape[1]]
+    bands = (np.arange(sum(gone.shape)) * step // max(4, size // 120) % 2).astype(np.uint8)
+    strong = np.array([150, 95], np.uint8)[bands][x + y]
+    cover = strong * gone if gone.dtype == bool else (gone.astype(np.uint16) * strong // 255).astype(np.uint8)
+    colour, share = QColor(theme.MADDER), np.arange(256)
+    shades = np.stack([share * c // 255 for c in (colour.red(), colour.green(), colour.blue())] + [share], -1)
+    veil = shades.astype(np.uint8).view(np.uint32)[:, 0][cover]  # one look-up a pixel: it follows the pointer
     return QImage(
         veil.data, veil.shape[1], veil.shape[0], 4 * veil.shape[1], QImage.Format.Format_RGBA8888_Premultiplied
     ).copy()

@@ -12,7 +12,7 @@ KEYS = (
     ("Ctrl+S", said("Save the project")),
     ("Ctrl+E", said("Write the cut files")),
     ("Ctrl+Z, Ctrl+Shift+Z", said("Undo, redo, as often as you like")),
-    ("Alt+1 … Alt+5", said("Stages: Source, Trace, Clean, Layers, Release")),
+    ("Alt+1 … Alt+6", said("Stages: Source, Trace, Clean, Layers, Sheets, Release")),
     (said("Wheel, + and −"), said("Zoom to the pointer")),
     (said("Drag, arrow keys, two fingers"), said("Pan")),
     ("F", said("Fit the work to the bench")),
@@ -27,6 +27,8 @@ KEYS = (
     ("Ctrl+L", said("Fold or unfold the findings")),
     (said("Enter, Backspace"), said("Take what a tool on the bench drew; one point back")),
     (said(". and ,"), said("In Clean: the next larger, the next smaller region; Enter acts on it")),
+    (said("T, Delete"), said("In Sheets: turn the chosen part; let it be placed again")),
+    (said("N, Page up, Page down"), said("In Sheets: the next part; the sheet before, the next sheet")),
     ("Esc", said("Put the tool down; cancel what runs")),
     ("F1", said("This sheet")),
 )
@@ -58,7 +60,10 @@ out, merge two, give one another cut colour. <i>Stacked</i> is easy to lay, <i>f
 column takes that way. <i>Pull apart</i> shows the sheets above each other,
 <i>Section</i> the stack from the side along a line you drag. Say what a sheet is cut from, and what its material
 forbids is told.</p>
-<p><b>5. Release.</b> Write one SVG with all layers, or one file a layer. Both are in true
+<p><b>5. Sheets.</b> Say which machine cuts, and how large the work is to be: by a side, by the place it goes, by its
+smallest detail. What is larger than any carrier is divided where it is seen least; film for a hot press is mirrored.
+Drag a part to another place or another sheet, move a seam, read off time, film and cost.</p>
+<p><b>6. Release.</b> Write one SVG with all layers, one file a layer, or one file a sheet. All are in true
 millimetres.</p>
 <p>Drag the <b>curtain</b> across the bench to compare the source with the cut. Point at a region and the bench says
 what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.</p>

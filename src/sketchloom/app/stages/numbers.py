@@ -2,4 +2,4 @@
 
 from sketchloom.core.preflight.findings import STAGES
 
-SOURCE, TRACE, CLEAN, LAYERS, RELEASE = range(len(STAGES))
+SOURCE, TRACE, CLEAN, LAYERS, SHEETS, RELEASE = range(len(STAGES))

@@ -57,6 +57,11 @@ class ReleasePanel(Panel):
                     self.tr("The work and all alternatives kept of it in one SVG, side by side, each an object of its "
                             "own; they are kept in the strip of variants (V)"),
                 ),
+                (
+                    "sheet",
+                    self.tr("Per sheet"),
+                    self.tr("One SVG for each sheet that goes into the machine, as planned under Sheets"),
+                ),
             ),
             self.tr("Files"),
             3,

@@ -1,5 +1,6 @@
 """An open work and all that happens to it: opening, evaluating, saving, writing, recovering."""
 
+import itertools
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
@@ -15,15 +16,18 @@ from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane, close_all
 from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.base.progress import Part
+from sketchloom.core.base.progress import Part, watched
 from sketchloom.core.formats.atomic import Care
 from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
+from sketchloom.evaluate.planning import plans_of
 from sketchloom.files import opening, recovery, release, report, user_data
 
 BUSY_AFTER_MS = 500
 _PREVIEW_PX = 512
+_PLANS = 12
+"""Plans of sheets that are looked at for a file when none was seen."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -63,6 +67,7 @@ class Session(QObject):
         self.origin: Path | None = None  # the file that was opened
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
+        self.plan_of: Callable = lambda work: None  # the plan of sheets that is seen of a work, if any
         self.cache = Cache()
         self.opening, self.writing = Lane("opening"), Lane("writing", newest_wins=False)
         self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside
@@ -259,13 +264,15 @@ class Session(QObject):
         if work is None:
             self.trouble.emit("write", self._why_not())
             return
-        name, target = self.document.name, Path(target)
+        name, target, plan = self.document.name, Path(target), self.plan_of(work)
         words = {key: told(pattern) for key, pattern in release.PLAN_WORDS.items()}
 
         def run(progress):
             if replace:
                 (target if kind != release.ONE else target.parent).mkdir(exist_ok=True)  # one that was asked for anew
-            files = release.outgoing(work, target, kind, stem=name)
+            its = plan or (self._planned(work, progress) if kind == release.SHEETS else None)
+            files = (release.outgoing(work, target, kind, stem=name) if kind != release.SHEETS else
+                     release.outgoing_sheets(its, target, name))
             beside = (lambda end: target.with_name(target.stem + end)) if kind == release.ONE else (
                 lambda end: target / f"{release.safe_stem(name)}{end}")
             if with_report:
@@ -274,7 +281,7 @@ class Session(QObject):
                     (
                         path,
                         lambda: report.to_bytes(
-                            report.report_of(work, work.picture.name, work.timings_s, compared=True)
+                            report.report_of(work, work.picture.name, work.timings_s, compared=True, plan=its)
                         ),
                     )
                 )
@@ -285,6 +292,12 @@ class Session(QObject):
                 return _InTheWay(tuple(there), target, lambda at: self.write(at, kind, with_report, with_plan, True))
             return self._written(files, progress)
         self._write(self.tr("Writing"), run)
+
+    def _planned(self, work, progress):
+        """A plan of the sheets, where nobody has looked at one."""
+        with watched(progress):
+            *_, plan = itertools.islice(plans_of((work,), prices=user_data.prices(), cache=self.cache), _PLANS)
+        return plan
 
     def _why_not(self):
         if self.evaluator.lane.busy:

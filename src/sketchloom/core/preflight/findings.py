@@ -11,7 +11,8 @@ from typing import Any
 from sketchloom.core.base.said import Said
 
 NOTE, WARN, STOP = SEVERITIES = ("note", "warn", "stop")
-SOURCE, TRACE, CLEAN, LAYERS, RELEASE = STAGES = ("source", "trace", "clean", "layers", "release")
+SOURCE, TRACE, CLEAN, LAYERS, SHEETS, RELEASE = STAGES = (
+    "source", "trace", "clean", "layers", "sheets", "release")
 
 
 @dataclass(frozen=True, slots=True)

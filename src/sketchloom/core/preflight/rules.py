@@ -111,13 +111,15 @@ SPREAD = rule(
          "them fits. Lay them nearer to each other, or write a file for each design."))
 
 
-def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order, tool=BLADE):
+def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm, mm_per_px, exact_order, tool=BLADE,
+                 is_planned=False):
     """Findings of a design: small details, thin places, oversize layers.
 
     Parameters
     ----------
     layers : finished layers. ``dropped`` (K, 3) as of ``merge_small``. ``entries`` the
-        palette, ``faces_of_label`` how many faces each entry has. tool : what cuts.
+        palette, ``faces_of_label`` how many faces each entry has. tool : what cuts. is_planned : whether it is known
+        which machine cuts.
     """
     found = []
     if len(dropped):
@@ -132,7 +134,9 @@ def check_layers(layers, dropped, entries, faces_of_label, smallest_mm, thin_mm,
     if not exact_order:
         found.append(ORDER_ESTIMATED.found())
     # weeding and carriers are for blades
-    checks = (_thin, _points, _small_pieces, _oversize) if tool == BLADE else (_thin_of_hard, _small_of_hard)
+    checks: tuple = (_thin, _points, _small_pieces) if tool == BLADE else (_thin_of_hard, _small_of_hard)
+    if tool == BLADE and not is_planned:  # a plan knows its carriers
+        checks += (_oversize,)
     for layer in layers:
         for check in (*checks, _short_strokes):
             found += check(layer, thin_mm, mm_per_px)

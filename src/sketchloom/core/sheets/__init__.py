@@ -1,1 +1,2 @@
-"""Materials that sheets are cut from, and what goes wrong with them."""
+"""From layers to what is put into a machine: materials, machines, division, placing, routes, time and cost. All in
+mm."""

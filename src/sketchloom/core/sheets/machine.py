@@ -56,7 +56,7 @@ class Machine:
     """A machine of a kind. ``speed`` while cutting and ``travel`` between cuts, mm/s; ``acceleration``, mm/s²;
     ``corner_mm`` tolerance at corners; ``lift_s`` to lift the tool and lower it again; ``offset_mm`` of a dragged
     blade's tip behind its axis; ``overcut_mm`` past the beginning of a closed cut; ``force`` in the machine's own
-    ``force_unit``."""
+    ``force_unit``; ``change_s`` to change its tool, ``load_s`` to load a sheet; ``tools`` it takes, in words."""
 
     key: str = setting.text(setting.REQUIRED, most=100)
     name: str = setting.text(setting.REQUIRED, most=300)
@@ -70,6 +70,9 @@ class Machine:
     offset_mm: float = setting.length(0.0, 0.0, 10.0)
     overcut_mm: float = setting.length(0.0, 0.0, 50.0)
     passes: int = setting.whole(1, 1, 100)
+    change_s: float = setting.number(60.0, 0.0, 3600.0)
+    load_s: float = setting.number(60.0, 0.0, 3600.0)
+    tools: str = setting.text("", most=300)
     force: float = setting.number(0.0, 0.0, 100_000.0)
     force_unit: str = setting.text("", most=40)
     caution: str = setting.text("", most=500)
@@ -125,28 +128,29 @@ def _inch(wide, high):
 
 _MAT_MARGIN_MM, _ROLL_EDGE_MM = 6.0, 10.0
 _SHIPPED = (
-    Machine("blade-cutter", str(said("Blade cutter with carriers")), BLADE,
+    Machine("blade", str(said("Blade cutter with carriers")), BLADE,
             (_inch(12, 12), _inch(12, 24),
-             Carrier("a4", "A4", 210.0, 297.0, _MAT_MARGIN_MM, _MAT_MARGIN_MM),
-             Carrier("a3", "A3", 297.0, 420.0, _MAT_MARGIN_MM, _MAT_MARGIN_MM)),
+             Carrier("A4", "A4", 210.0, 297.0, _MAT_MARGIN_MM, _MAT_MARGIN_MM),
+             Carrier("A3", "A3", 297.0, 420.0, _MAT_MARGIN_MM, _MAT_MARGIN_MM)),
             speed=100.0, travel=200.0, acceleration=1500.0, corner_mm=0.05, lift_s=0.12, offset_mm=0.25,
-            overcut_mm=0.5, force=10.0,
+            overcut_mm=0.5, force=10.0, tools=str(said("drag blades; a pen")),
             caution=str(said("Keep fingers and hair away from the moving head and store blades covered."))),
-    Machine("roll-cutter", str(said("Roll-fed cutter")), BLADE,
+    Machine("roll", str(said("Roll-fed cutter")), BLADE,
             tuple(Carrier(f"roll-{wide}", f"{wide} mm", float(wide), 0.0, _ROLL_EDGE_MM, 0.0)
                   for wide in (375, 610, 760, 1220)),
             speed=400.0, travel=600.0, acceleration=4000.0, corner_mm=0.05, lift_s=0.06, offset_mm=0.25,
-            overcut_mm=0.3, force=90.0, force_unit="g",
+            overcut_mm=0.3, force=90.0, force_unit="g", tools=str(said("drag blades; a pen")),
             caution=str(said("The roll moves back and forth by itself; keep hands, hair and sleeves away."))),
-    Machine("laser-bed", str(said("Laser bed")), LASER,
+    Machine("laser", str(said("Laser bed")), LASER,
             (Carrier("bed", "600 × 400 mm", 600.0, 400.0, 5.0, 5.0),),
             speed=20.0, travel=300.0, acceleration=3000.0, corner_mm=0.02, lift_s=0.0,
             caution=str(said("Laser: never chlorinated film such as PVC; extraction on, and never leave it alone."))),
-    Machine("router-bed", str(said("Router bed")), ROUTER,
+    Machine("router", str(said("Router bed")), ROUTER,
             (Carrier("bed", "600 × 900 mm", 600.0, 900.0, 10.0, 10.0),),
-            speed=25.0, travel=80.0, acceleration=500.0, corner_mm=0.02, lift_s=1.5, passes=2,
+            speed=25.0, travel=80.0, acceleration=500.0, corner_mm=0.02, lift_s=1.5, passes=2, change_s=180.0,
+            load_s=300.0, tools=str(said("end mills, V cutters")),
             caution=str(said("Router: clamp the stuff, guard eyes, ears and lungs, and mind fire from dull tools."))),
-    Machine("pen-plotter", str(said("Pen plotter")), PEN,
-            (Carrier("a3", "A3", 297.0, 420.0, 5.0, 5.0), Carrier("a4", "A4", 210.0, 297.0, 5.0, 5.0)),
+    Machine("pen", str(said("Pen plotter")), PEN,
+            (Carrier("A3", "A3", 297.0, 420.0, 5.0, 5.0), Carrier("A4", "A4", 210.0, 297.0, 5.0, 5.0)),
             speed=150.0, travel=250.0, acceleration=2000.0, corner_mm=0.1, lift_s=0.15),
 )

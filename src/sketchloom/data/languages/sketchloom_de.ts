@@ -92,6 +92,10 @@
         <translation>Ebenen</translation>
     </message>
     <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
         <source>Release</source>
         <translation>Ausgabe</translation>
     </message>
@@ -136,8 +140,8 @@
         <translation>Zurücknehmen, wiederholen, so oft du willst</translation>
     </message>
     <message>
-        <source>Stages: Source, Trace, Clean, Layers, Release</source>
-        <translation>Schritte: Quelle, Nachzeichnen, Säubern, Ebenen, Ausgabe</translation>
+        <source>Stages: Source, Trace, Clean, Layers, Sheets, Release</source>
+        <translation>Schritte: Quelle, Nachzeichnen, Säubern, Ebenen, Bogen, Ausgabe</translation>
     </message>
     <message>
         <source>Wheel, + and −</source>
@@ -208,6 +212,22 @@
         <translation>In Säubern: die nächstgrößere, die nächstkleinere Fläche; Eingabe wirkt auf sie</translation>
     </message>
     <message>
+        <source>T, Delete</source>
+        <translation>T, Entf</translation>
+    </message>
+    <message>
+        <source>In Sheets: turn the chosen part; let it be placed again</source>
+        <translation>In Bogen: das gewählte Teil drehen; es wieder platzieren lassen</translation>
+    </message>
+    <message>
+        <source>N, Page up, Page down</source>
+        <translation>N, Bild auf, Bild ab</translation>
+    </message>
+    <message>
+        <source>In Sheets: the next part; the sheet before, the next sheet</source>
+        <translation>In Bogen: das nächste Teil; der Bogen davor, der nächste</translation>
+    </message>
+    <message>
         <source>Put the tool down; cancel what runs</source>
         <translation>Das Werkzeug weglegen; abbrechen, was läuft</translation>
     </message>
@@ -243,7 +263,10 @@ out, merge two, give one another cut colour. &lt;i&gt;Stacked&lt;/i&gt; is easy 
 column takes that way. &lt;i&gt;Pull apart&lt;/i&gt; shows the sheets above each other,
 &lt;i&gt;Section&lt;/i&gt; the stack from the side along a line you drag. Say what a sheet is cut from, and what its material
 forbids is told.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;5. Release.&lt;/b&gt; Write one SVG with all layers, or one file a layer. Both are in true
+&lt;p&gt;&lt;b&gt;5. Sheets.&lt;/b&gt; Say which machine cuts, and how large the work is to be: by a side, by the place it goes, by its
+smallest detail. What is larger than any carrier is divided where it is seen least; film for a hot press is mirrored.
+Drag a part to another place or another sheet, move a seam, read off time, film and cost.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;6. Release.&lt;/b&gt; Write one SVG with all layers, one file a layer, or one file a sheet. All are in true
 millimetres.&lt;/p&gt;
 &lt;p&gt;Drag the &lt;b&gt;curtain&lt;/b&gt; across the bench to compare the source with the cut. Point at a region and the bench says
 what it is. The line at the bottom lists what may go wrong, goes to the place, and mends what it can.&lt;/p&gt;
@@ -279,7 +302,12 @@ Ziehe Bogen, lass einen weg, vereine zwei, gib einem eine andere Schnittfarbe. &
 wenigsten: die Tabelle hat die Zahlen aller vier, ein Klick in eine Spalte nimmt diese Weise. &lt;i&gt;Auseinanderziehen&lt;/i&gt;
 zeigt die Bogen übereinander, &lt;i&gt;Seitenschnitt&lt;/i&gt; den Stapel von der Seite an einer Linie, die du ziehst. Sag, woraus
 ein Bogen geschnitten wird, und es wird gesagt, was sein Material verbietet.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;5. Ausgabe.&lt;/b&gt; Schreibe ein SVG mit allen Ebenen oder eine Datei je Ebene. Beides in wahren Millimetern.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;5. Bogen.&lt;/b&gt; Sag, welche Maschine schneidet und wie groß die Arbeit werden soll: nach einer Seite, nach dem
+Platz, wohin sie kommt, nach dem kleinsten Detail. Was größer ist als jeder Träger, wird geteilt, wo man es am
+wenigsten sieht; Folie für die Heißpresse wird gespiegelt. Zieh ein Teil an einen anderen Platz oder auf einen anderen
+Bogen, verschieb eine Naht, lies Zeit, Folie und Kosten ab.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;6. Ausgabe.&lt;/b&gt; Schreib ein SVG mit allen Ebenen, eine Datei je Ebene oder eine je Bogen. Alle sind in wahren
+Millimetern.&lt;/p&gt;
 &lt;p&gt;Ziehe den &lt;b&gt;Vorhang&lt;/b&gt; über die Werkbank, um die Quelle mit dem Schnitt zu vergleichen. Zeige auf eine Fläche, und
 die Werkbank sagt, was sie ist. Die Zeile unten sagt, was schiefgehen kann, geht zur Stelle und hilft, wo sie kann.&lt;/p&gt;
 &lt;p&gt;Alles lässt sich zurücknehmen, und jede Änderung bleibt erhalten: endet das Programm ohne Speichern, bietet der
@@ -1687,6 +1715,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Ein Gesicht wie ein Foto, für Papier in Schichten</translation>
     </message>
     <message>
+        <source>Lantern banner</source>
+        <translation>Laternenbanner</translation>
+    </message>
+    <message>
+        <source>Wider than any carrier: its base is divided where it is seen least</source>
+        <translation>Breiter als jeder Träger: Die unterste Ebene wird geteilt, wo man es am wenigsten sieht</translation>
+    </message>
+    <message>
+        <source>Six badges</source>
+        <translation>Sechs Abzeichen</translation>
+    </message>
+    <message>
+        <source>Six of one evening in five colours, cut from shared sheets</source>
+        <translation>Sechs eines Abends in fünf Farben, aus gemeinsamen Bogen geschnitten</translation>
+    </message>
+    <message>
         <source>Boats in pen</source>
         <translation>Boote mit dem Stift</translation>
     </message>
@@ -1777,6 +1821,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Up is up on this page; true size.</source>
         <translation>Oben ist auf dieser Seite oben; wahre Größe.</translation>
+    </message>
+    <message>
+        <source>not written: {name} fits no carrier. Let it be divided, make the work smaller, or choose another machine.</source>
+        <translation>nicht geschrieben: {name} passt auf keinen Träger. Lass sie teilen, mach die Arbeit kleiner oder wähle eine andere Maschine.</translation>
     </message>
     <message>
         <source>not written: there would be {count} files, and {most} are the most. Write a file per layer, or one file.</source>
@@ -2455,6 +2503,202 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Hilfsschnitte durch den Abfall im Rahmen, so weit auseinander</translation>
     </message>
     <message>
+        <source>key of the carrier, or its size; auto: the smallest that does</source>
+        <translation>Schlüssel des Trägers oder seine Größe; auto: der kleinste, der genügt</translation>
+    </message>
+    <message>
+        <source>Copies</source>
+        <translation>Exemplare</translation>
+    </message>
+    <message>
+        <source>how many of the work are cut</source>
+        <translation>wie viele von der Arbeit geschnitten werden</translation>
+    </message>
+    <message>
+        <source>Divide</source>
+        <translation>Teilen</translation>
+    </message>
+    <message>
+        <source>what becomes of a layer larger than any carrier</source>
+        <translation>was aus einer Ebene wird, die größer ist als jeder Träger</translation>
+    </message>
+    <message>
+        <source>Where it is seen least</source>
+        <translation>Wo es am wenigsten zu sehen ist</translation>
+    </message>
+    <message>
+        <source>Along a straight line</source>
+        <translation>Entlang einer Geraden</translation>
+    </message>
+    <message>
+        <source>Not at all</source>
+        <translation>Gar nicht</translation>
+    </message>
+    <message>
+        <source>layers larger than any carrier: along the seam that is seen least, along a straight one, or not at all</source>
+        <translation>Ebenen, größer als jeder Träger: entlang der Naht, die am wenigsten zu sehen ist, entlang einer geraden, oder gar nicht</translation>
+    </message>
+    <message>
+        <source>Joint</source>
+        <translation>Stoß</translation>
+    </message>
+    <message>
+        <source>how the parts of a divided layer meet</source>
+        <translation>wie die Teile einer geteilten Ebene aneinanderstoßen</translation>
+    </message>
+    <message>
+        <source>Edge to edge</source>
+        <translation>Kante an Kante</translation>
+    </message>
+    <message>
+        <source>One under the other</source>
+        <translation>Eins unter dem anderen</translation>
+    </message>
+    <message>
+        <source>Tongues that hold</source>
+        <translation>Zungen, die halten</translation>
+    </message>
+    <message>
+        <source>Overlap or tongue</source>
+        <translation>Überlappung oder Zunge</translation>
+    </message>
+    <message>
+        <source>how far one part reaches under the other, or a tongue's width</source>
+        <translation>wie weit ein Teil unter den anderen reicht, oder die Breite einer Zunge</translation>
+    </message>
+    <message>
+        <source>Pieces of a layer</source>
+        <translation>Stücke einer Ebene</translation>
+    </message>
+    <message>
+        <source>whether the pieces of a layer keep their places on the sheet</source>
+        <translation>ob die Stücke einer Ebene auf dem Bogen ihre Plätze behalten</translation>
+    </message>
+    <message>
+        <source>As its material is laid</source>
+        <translation>Wie ihr Material gelegt wird</translation>
+    </message>
+    <message>
+        <source>Keep their places</source>
+        <translation>Behalten ihre Plätze</translation>
+    </message>
+    <message>
+        <source>Each for itself</source>
+        <translation>Jedes für sich</translation>
+    </message>
+    <message>
+        <source>May be turned</source>
+        <translation>Darf gedreht werden</translation>
+    </message>
+    <message>
+        <source>by how much parts may be turned to save material</source>
+        <translation>wie weit Teile gedreht werden dürfen, um Material zu sparen</translation>
+    </message>
+    <message>
+        <source>As its material bears</source>
+        <translation>Wie ihr Material es verträgt</translation>
+    </message>
+    <message>
+        <source>Freely</source>
+        <translation>Frei</translation>
+    </message>
+    <message>
+        <source>By 180°</source>
+        <translation>Um 180°</translation>
+    </message>
+    <message>
+        <source>By 90°</source>
+        <translation>Um 90°</translation>
+    </message>
+    <message>
+        <source>how far parts may be turned on a sheet</source>
+        <translation>wie weit Teile auf einem Bogen gedreht werden dürfen</translation>
+    </message>
+    <message>
+        <source>Between parts</source>
+        <translation>Zwischen Teilen</translation>
+    </message>
+    <message>
+        <source>least room between two parts on a sheet</source>
+        <translation>kleinster Abstand zweier Teile auf einem Bogen</translation>
+    </message>
+    <message>
+        <source>Mirrored</source>
+        <translation>Gespiegelt</translation>
+    </message>
+    <message>
+        <source>whether parts are cut mirrored, as film for a hot press is</source>
+        <translation>ob Teile gespiegelt geschnitten werden, wie Folie für die Heißpresse</translation>
+    </message>
+    <message>
+        <source>As its material asks</source>
+        <translation>Wie das Material es verlangt</translation>
+    </message>
+    <message>
+        <source>All of it</source>
+        <translation>Alles</translation>
+    </message>
+    <message>
+        <source>None of it</source>
+        <translation>Nichts davon</translation>
+    </message>
+    <message>
+        <source>Test cut</source>
+        <translation>Probeschnitt</translation>
+    </message>
+    <message>
+        <source>what is cut first in a free corner of every material, to try the settings</source>
+        <translation>was zuerst in einer freien Ecke jedes Materials geschnitten wird, um die Einstellung zu prüfen</translation>
+    </message>
+    <message>
+        <source>None</source>
+        <translation>Keiner</translation>
+    </message>
+    <message>
+        <source>A star of half an inch</source>
+        <translation>Ein Stern von einem halben Zoll</translation>
+    </message>
+    <message>
+        <source>The narrowest detail</source>
+        <translation>Die schmalste Stelle</translation>
+    </message>
+    <message>
+        <source>a star of half an inch in a free corner of every material</source>
+        <translation>ein Stern von einem halben Zoll in einer freien Ecke jedes Materials</translation>
+    </message>
+    <message>
+        <source>Tab to peel by</source>
+        <translation>Lasche zum Abziehen</translation>
+    </message>
+    <message>
+        <source>a cut across a corner of every weeding frame, to take hold of the waste</source>
+        <translation>ein Schnitt über eine Ecke jedes Entgitterrahmens, um den Abfall zu fassen</translation>
+    </message>
+    <message>
+        <source>Time allowed</source>
+        <translation>Erlaubte Zeit</translation>
+    </message>
+    <message>
+        <source>minutes that cutting, weeding and laying may take</source>
+        <translation>Minuten, die Schneiden, Entgittern und Legen dauern dürfen</translation>
+    </message>
+    <message>
+        <source>seams put by hand</source>
+        <translation>von Hand gelegte Nähte</translation>
+    </message>
+    <message>
+        <source>where parts were put by hand</source>
+        <translation>wohin Teile von Hand gelegt wurden</translation>
+    </message>
+    <message>
+        <source>rests of material that are used up first</source>
+        <translation>Materialreste, die zuerst verbraucht werden</translation>
+    </message>
+    <message>
+        <source>a machine</source>
+        <translation>eine Maschine</translation>
+    </message>
+    <message>
         <source>Marks on every sheet, to lay them by</source>
         <translation>Marken zum Legen auf jedem Bogen</translation>
     </message>
@@ -2551,6 +2795,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Messerschneider mit Trägern</translation>
     </message>
     <message>
+        <source>drag blades; a pen</source>
+        <translation>Schleppmesser; ein Stift</translation>
+    </message>
+    <message>
         <source>Keep fingers and hair away from the moving head and store blades covered.</source>
         <translation>Finger und Haare vom fahrenden Kopf fernhalten, Messer abgedeckt aufbewahren.</translation>
     </message>
@@ -2575,12 +2823,224 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Frästisch</translation>
     </message>
     <message>
+        <source>end mills, V cutters</source>
+        <translation>Schaftfräser, V-Fräser</translation>
+    </message>
+    <message>
         <source>Router: clamp the stuff, guard eyes, ears and lungs, and mind fire from dull tools.</source>
         <translation>Fräse: Werkstück einspannen, Augen, Ohren und Lunge schützen, bei stumpfen Werkzeugen droht Feuer.</translation>
     </message>
     <message>
         <source>Pen plotter</source>
         <translation>Stiftplotter</translation>
+    </message>
+    <message>
+        <source>one of {keys}</source>
+        <translation>eins von {keys}</translation>
+    </message>
+    <message>
+        <source>given together with --machine</source>
+        <translation>zusammen mit --machine</translation>
+    </message>
+    <message>
+        <source>one of {keys}, or a size such as 300x400mm</source>
+        <translation>eins von {keys} oder eine Größe wie 300x400mm</translation>
+    </message>
+    <message>
+        <source>given together with --fit-into</source>
+        <translation>zusammen mit --fit-into</translation>
+    </message>
+    <message>
+        <source>given without --width and --height</source>
+        <translation>ohne --width und --height</translation>
+    </message>
+    <message>
+        <source>a size such as 120x300mm, and a material after a comma</source>
+        <translation>eine Größe wie 120x300mm und nach einem Komma ein Material</translation>
+    </message>
+    <message>
+        <source>a size</source>
+        <translation>eine Größe</translation>
+    </message>
+    <message>
+        <source>a size such as 19.5x26.5in, and --margin a length</source>
+        <translation>eine Größe wie 19.5x26.5in, und für --margin eine Länge</translation>
+    </message>
+    <message>
+        <source>a margin that leaves something of the place</source>
+        <translation>ein Rand, der vom Platz etwas übrig lässt</translation>
+    </message>
+    <message>
+        <source>is larger than a table of prices can be.</source>
+        <translation>ist größer, als eine Preistabelle sein kann.</translation>
+    </message>
+    <message>
+        <source>cannot be read.</source>
+        <translation>kann nicht gelesen werden.</translation>
+    </message>
+    <message>
+        <source>Name a file of prices that is there.</source>
+        <translation>Nenne eine Preisdatei, die es gibt.</translation>
+    </message>
+    <message>
+        <source>is not a table of prices: it holds no JSON.</source>
+        <translation>ist keine Preistabelle: Sie enthält kein JSON.</translation>
+    </message>
+    <message>
+        <source>docs/formats.md says what it holds.</source>
+        <translation>docs/formats.md sagt, was darin steht.</translation>
+    </message>
+    <message>
+        <source>a layer fits no carrier and is not divided</source>
+        <translation>eine Ebene passt auf keinen Träger und wird nicht geteilt</translation>
+    </message>
+    <message>
+        <source>{name} is {wide:.0f} × {high:.0f} mm and fits no carrier of this machine. Let it be divided, make the work smaller, or choose another machine.</source>
+        <translation>{name} ist {wide:.0f} × {high:.0f} mm groß und passt auf keinen Träger dieser Maschine. Lass sie teilen, mach die Arbeit kleiner oder wähle eine andere Maschine.</translation>
+    </message>
+    <message>
+        <source>there are more parts than one plan takes</source>
+        <translation>es gibt mehr Teile, als ein Plan fasst</translation>
+    </message>
+    <message>
+        <source>There are more than {most} parts, and no more are planned at once. Make fewer copies, let the pieces keep their places, or plan in several goes.</source>
+        <translation>Es gibt mehr als {most} Teile, und mehr werden nicht auf einmal geplant. Mach weniger Exemplare, lass die Stücke ihre Plätze behalten oder plane in mehreren Gängen.</translation>
+    </message>
+    <message>
+        <source>a layer is divided where the seam is seen</source>
+        <translation>eine Ebene wird geteilt, wo die Naht zu sehen ist</translation>
+    </message>
+    <message>
+        <source>{name} is divided into {parts} parts; {seen:.0f} mm of the seam are seen. Move it, or make the work smaller.</source>
+        <translation>{name} wird in {parts} Teile geteilt; {seen:.0f} mm der Naht sind zu sehen. Verschieb sie oder mach die Arbeit kleiner.</translation>
+    </message>
+    <message>
+        <source>the joint of a divided layer found no room</source>
+        <translation>der Stoß einer geteilten Ebene fand keinen Platz</translation>
+    </message>
+    <message>
+        <source>{name}: the seam is too short, or the parts too large, for the joint that was asked for; they meet edge to edge. Make it narrower, or move the seam.</source>
+        <translation>{name}: Die Naht ist zu kurz oder die Teile sind zu groß für den gewünschten Stoß; sie stoßen Kante an Kante. Mach ihn schmaler oder verschieb die Naht.</translation>
+    </message>
+    <message>
+        <source>a divided part is narrower than its material bears</source>
+        <translation>ein geteiltes Teil ist schmaler, als sein Material verträgt</translation>
+    </message>
+    <message>
+        <source>{name}: beside the seam a part is narrower than the {bears:g} mm that are wanted. Move the seam.</source>
+        <translation>{name}: Neben der Naht ist ein Teil schmaler als die {bears:g} mm, die nötig sind. Verschieb die Naht.</translation>
+    </message>
+    <message>
+        <source>two parts lie nearer than the gap, or on each other</source>
+        <translation>zwei Teile liegen näher als der Abstand oder aufeinander</translation>
+    </message>
+    <message>
+        <source>On sheet {sheet} a part lies nearer to another than {gap:g} mm. Move it, or let it be placed.</source>
+        <translation>Auf Bogen {sheet} liegt ein Teil näher als {gap:g} mm an einem anderen. Verschieb es oder lass es platzieren.</translation>
+    </message>
+    <message>
+        <source>On sheet {sheet} {count} parts lie nearer to each other than {gap:g} mm. Move them, or let them be placed.</source>
+        <translation>Auf Bogen {sheet} liegen {count} Teile näher als {gap:g} mm beieinander. Verschieb sie oder lass sie platzieren.</translation>
+    </message>
+    <message>
+        <source>Let them be placed</source>
+        <translation>Platzieren lassen</translation>
+    </message>
+    <message>
+        <source>a part hangs over what can be cut</source>
+        <translation>ein Teil ragt über das hinaus, was geschnitten werden kann</translation>
+    </message>
+    <message>
+        <source>On sheet {sheet} a part hangs over the edge of what can be cut. Move it, or let it be placed.</source>
+        <translation>Auf Bogen {sheet} ragt ein Teil über den Rand des Schneidbaren. Verschieb es oder lass es platzieren.</translation>
+    </message>
+    <message>
+        <source>On sheet {sheet} {count} parts hang over the edge of what can be cut. Move them, or let them be placed.</source>
+        <translation>Auf Bogen {sheet} ragen {count} Teile über den Rand des Schneidbaren. Verschieb sie oder lass sie platzieren.</translation>
+    </message>
+    <message>
+        <source>heat film is not mirrored, or what is no heat film is</source>
+        <translation>Pressfolie ist nicht gespiegelt, oder anderes ist es</translation>
+    </message>
+    <message>
+        <source>{name} is {family}, which the press bonds face down: it has to be cut mirrored.</source>
+        <translation>{name} ist {family}; die Presse verbindet sie mit der Sichtseite nach unten: Sie muss gespiegelt geschnitten werden.</translation>
+    </message>
+    <message>
+        <source>{name} is cut mirrored, though it is no film for the press: laid as it is cut it would be the wrong way round.</source>
+        <translation>{name} wird gespiegelt geschnitten, obwohl es keine Pressfolie ist: So gelegt läge es verkehrt herum.</translation>
+    </message>
+    <message>
+        <source>Mirror as the material asks</source>
+        <translation>Spiegeln, wie das Material es verlangt</translation>
+    </message>
+    <message>
+        <source>a sheet is nearly empty</source>
+        <translation>ein Bogen ist fast leer</translation>
+    </message>
+    <message>
+        <source>Sheet {sheet}, {name}, is {share:.0%} used. Something else of this colour could be cut from it.</source>
+        <translation>Bogen {sheet}, {name}, ist zu {share:.0%} genutzt. Anderes von dieser Farbe ließe sich noch daraus schneiden.</translation>
+    </message>
+    <message>
+        <source>the smallest detail is under what the machine's blade turns in</source>
+        <translation>das kleinste Detail ist enger, als das Messer der Maschine wendet</translation>
+    </message>
+    <message>
+        <source>{name} has a detail of {width:.2f} mm; a blade that trails by {offset:g} mm wants {least:g} mm at least.</source>
+        <translation>{name} hat ein Detail von {width:.2f} mm; ein Messer, das {offset:g} mm nachläuft, braucht mindestens {least:g} mm.</translation>
+    </message>
+    <message>
+        <source>the work takes longer than is allowed</source>
+        <translation>die Arbeit dauert länger als erlaubt</translation>
+    </message>
+    <message>
+        <source>Cutting, weeding and laying take {minutes:.0f} minutes; {most} are allowed.</source>
+        <translation>Schneiden, Entgittern und Legen dauern {minutes:.0f} Minuten; erlaubt sind {most}.</translation>
+    </message>
+    <message>
+        <source>the machine must not cut this material</source>
+        <translation>die Maschine darf dieses Material nicht schneiden</translation>
+    </message>
+    <message>
+        <source>{name} is not cut by a {tool}. Choose another machine or material; the machine's manual decides.</source>
+        <translation>{name} wird nicht geschnitten von: {tool}. Wähle eine andere Maschine oder ein anderes Material; das Handbuch der Maschine entscheidet.</translation>
+    </message>
+    <message>
+        <source>a layer has no material yet</source>
+        <translation>eine Ebene hat noch kein Material</translation>
+    </message>
+    <message>
+        <source>{name} has no material yet: what it is cut from, how it is turned and whether it is mirrored is not known.</source>
+        <translation>{name} hat noch kein Material: Woraus sie geschnitten, wie sie gedreht und ob sie gespiegelt wird, ist nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>{count} layers have no material yet, {name} first: what they are cut from, how they are turned and whether they are mirrored is not known.</source>
+        <translation>{count} Ebenen haben noch kein Material, zuerst {name}: Woraus sie geschnitten, wie sie gedreht und ob sie gespiegelt werden, ist nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>a size between {least} and {most} mm</source>
+        <translation>eine Größe zwischen {least} und {most} mm</translation>
+    </message>
+    <message>
+        <source>board 19.5 × 26.5 in</source>
+        <translation>Tafel 19,5 × 26,5 in</translation>
+    </message>
+    <message>
+        <source>shirt, front</source>
+        <translation>Hemd, vorn</translation>
+    </message>
+    <message>
+        <source>shirt, chest</source>
+        <translation>Hemd, Brust</translation>
+    </message>
+    <message>
+        <source>mug, one side</source>
+        <translation>Becher, eine Seite</translation>
+    </message>
+    <message>
+        <source>A4 card</source>
+        <translation>Karte A4</translation>
     </message>
 </context>
 <context>
@@ -3441,6 +3901,113 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Choose a colour and click regions, or drag it onto one</source>
         <translation>Wähle eine Farbe und klicke Flächen an, oder ziehe sie auf eine</translation>
+    </message>
+</context>
+<context>
+    <name>CostBox</name>
+    <message>
+        <source>a sheet</source>
+        <translation>ein Bogen</translation>
+    </message>
+    <message>
+        <source>a metre</source>
+        <translation>ein Meter</translation>
+    </message>
+    <message>
+        <source>a square metre</source>
+        <translation>ein Quadratmeter</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Travel</source>
+        <translation>Leerwege</translation>
+    </message>
+    <message>
+        <source>{0}, {1} in the order of the file</source>
+        <translation>{0}; {1} in der Folge der Datei</translation>
+    </message>
+    <message>
+        <source>Machine, with loading</source>
+        <translation>Maschine, mit Einlegen</translation>
+    </message>
+    <message>
+        <source>Weeding</source>
+        <translation>Entgittern</translation>
+    </message>
+    <message>
+        <source>Laying</source>
+        <translation>Legen</translation>
+    </message>
+    <message>
+        <source>All of it</source>
+        <translation>Alles</translation>
+    </message>
+    <message>
+        <source>{0} to {1}</source>
+        <translation>{0} bis {1}</translation>
+    </message>
+    <message>
+        <source>{0} sheets, {1} m²</source>
+        <translation>{0} Bogen, {1} m²</translation>
+    </message>
+    <message>
+        <source>Rates were measured here.</source>
+        <translation>Die Sätze wurden hier gemessen.</translation>
+    </message>
+    <message>
+        <source>Rates are from memory until they are measured.</source>
+        <translation>Die Sätze sind aus dem Gedächtnis, bis sie gemessen sind.</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>Hands</source>
+        <translation>Hände</translation>
+    </message>
+    <message>
+        <source>Margin</source>
+        <translation>Aufschlag</translation>
+    </message>
+    <message>
+        <source>Together</source>
+        <translation>Zusammen</translation>
+    </message>
+    <message>
+        <source>Material not said</source>
+        <translation>Material nicht gesagt</translation>
+    </message>
+    <message>
+        <source>An hour of the machine</source>
+        <translation>Eine Stunde Maschine</translation>
+    </message>
+    <message>
+        <source>An hour of hands</source>
+        <translation>Eine Stunde Handarbeit</translation>
+    </message>
+    <message>
+        <source>Margin, %</source>
+        <translation>Aufschlag, %</translation>
+    </message>
+    <message>
+        <source>Currency</source>
+        <translation>Währung</translation>
+    </message>
+    <message>
+        <source>Price of {0} for</source>
+        <translation>Preis von {0} für</translation>
+    </message>
+    <message>
+        <source>A price is a number, such as 12.50.</source>
+        <translation>Ein Preis ist eine Zahl wie 12,50.</translation>
     </message>
 </context>
 <context>
@@ -4772,6 +5339,29 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>LayingList</name>
+    <message>
+        <source>The order of laying</source>
+        <translation>Die Folge des Legens</translation>
+    </message>
+    <message>
+        <source>from sheet {0}</source>
+        <translation>von Bogen {0}</translation>
+    </message>
+    <message>
+        <source>{0} parts, the first to the left or above</source>
+        <translation>{0} Teile, das erste links oder oben</translation>
+    </message>
+    <message>
+        <source>press, as the film's sheet says; hot: mind your skin</source>
+        <translation>pressen, wie das Blatt der Folie sagt; heiß: Vorsicht, Haut</translation>
+    </message>
+    <message>
+        <source>then a spacer of {0} mm</source>
+        <translation>dann ein Abstandhalter von {0} mm</translation>
+    </message>
+</context>
+<context>
     <name>LayingOn</name>
     <message>
         <source>turned over shape</source>
@@ -5350,6 +5940,266 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>halfway</source>
         <translation>halbhoch</translation>
+    </message>
+</context>
+<context>
+    <name>MachineBox</name>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>Carrier</source>
+        <translation>Träger</translation>
+    </message>
+    <message>
+        <source>Size of the carrier</source>
+        <translation>Größe des Trägers</translation>
+    </message>
+    <message>
+        <source>300 × 400 mm</source>
+        <translation>300 × 400 mm</translation>
+    </message>
+    <message>
+        <source>Machines…</source>
+        <translation>Maschinen…</translation>
+    </message>
+    <message>
+        <source>What your machines can cut, how fast they move, and their carriers</source>
+        <translation>Was deine Maschinen schneiden, wie schnell sie fahren, und ihre Träger</translation>
+    </message>
+    <message>
+        <source>The smallest carrier that does</source>
+        <translation>Der kleinste Träger, der genügt</translation>
+    </message>
+    <message>
+        <source>cuts {0} across</source>
+        <translation>schneidet {0} breit</translation>
+    </message>
+    <message>
+        <source>cuts {0} × {1}</source>
+        <translation>schneidet {0} × {1}</translation>
+    </message>
+    <message>
+        <source>A size of my own</source>
+        <translation>Eine eigene Größe</translation>
+    </message>
+    <message>
+        <source>The machine's manual comes first.</source>
+        <translation>Das Handbuch der Maschine geht vor.</translation>
+    </message>
+    <message>
+        <source>machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>carrier</source>
+        <translation>Träger</translation>
+    </message>
+    <message>
+        <source>Type a size such as 300 × 400 mm or 12 × 20 in.</source>
+        <translation>Gib eine Größe ein wie 300 × 400 mm oder 12 × 20 in.</translation>
+    </message>
+</context>
+<context>
+    <name>MachinesTable</name>
+    <message>
+        <source>Machines</source>
+        <translation>Maschinen</translation>
+    </message>
+    <message>
+        <source>Sizes in mm, speeds in mm/s, accelerations in mm/s². Speeds and times are from memory to begin with: the machine's manual comes first. Works keep the machine they were planned for.</source>
+        <translation>Größen in mm, Geschwindigkeiten in mm/s, Beschleunigungen in mm/s². Geschwindigkeiten und Zeiten sind zunächst aus dem Gedächtnis: Das Handbuch der Maschine geht vor. Arbeiten behalten die Maschine, für die sie geplant wurden.</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>Cuts at</source>
+        <translation>Schneidet mit</translation>
+    </message>
+    <message>
+        <source>Travels at</source>
+        <translation>Fährt mit</translation>
+    </message>
+    <message>
+        <source>Speeds up
+by</source>
+        <translation>Beschleu-
+nigt mit</translation>
+    </message>
+    <message>
+        <source>Corner
+tolerance</source>
+        <translation>Eck-
+toleranz</translation>
+    </message>
+    <message>
+        <source>Lift and
+lower, s</source>
+        <translation>Heben,
+Senken, s</translation>
+    </message>
+    <message>
+        <source>Loading, s</source>
+        <translation>Einlegen, s</translation>
+    </message>
+    <message>
+        <source>Blade
+offset</source>
+        <translation>Messer-
+versatz</translation>
+    </message>
+    <message>
+        <source>Overcut</source>
+        <translation>Überschnitt</translation>
+    </message>
+    <message>
+        <source>Passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>Force</source>
+        <translation>Kraft</translation>
+    </message>
+    <message>
+        <source>Tools it takes</source>
+        <translation>Werkzeuge</translation>
+    </message>
+    <message>
+        <source>Caution</source>
+        <translation>Vorsicht</translation>
+    </message>
+    <message>
+        <source>Carriers of the chosen machine</source>
+        <translation>Träger der gewählten Maschine</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Height, 0 for
+a roll</source>
+        <translation>Höhe, 0 für
+eine Rolle</translation>
+    </message>
+    <message>
+        <source>Not cut at
+the sides</source>
+        <translation>Nicht geschnit-
+ten: Seiten</translation>
+    </message>
+    <message>
+        <source>Not cut at
+the ends</source>
+        <translation>Nicht geschnit-
+ten: Enden</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>The table is used from now on</source>
+        <translation>Die Tabelle gilt von jetzt an</translation>
+    </message>
+    <message>
+        <source>Add a machine</source>
+        <translation>Maschine dazu</translation>
+    </message>
+    <message>
+        <source>A copy of the chosen one, or of the first</source>
+        <translation>Eine Kopie des gewählten oder des ersten</translation>
+    </message>
+    <message>
+        <source>Take it out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen machine</source>
+        <translation>Die gewählte Maschine</translation>
+    </message>
+    <message>
+        <source>Add a carrier</source>
+        <translation>Träger dazu</translation>
+    </message>
+    <message>
+        <source>To the chosen machine</source>
+        <translation>Zur gewählten Maschine</translation>
+    </message>
+    <message>
+        <source>Take the carrier out</source>
+        <translation>Träger herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen carrier</source>
+        <translation>Den gewählten Träger</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>The plain kinds that come with the program</source>
+        <translation>Die schlichten Arten, die mit dem Programm kommen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Changes that were not kept are left</source>
+        <translation>Änderungen, die nicht behalten wurden, verfallen</translation>
+    </message>
+    <message>
+        <source>Kind of {0}</source>
+        <translation>Art von {0}</translation>
+    </message>
+    <message>
+        <source>blade</source>
+        <translation>Klinge</translation>
+    </message>
+    <message>
+        <source>laser</source>
+        <translation>Laser</translation>
+    </message>
+    <message>
+        <source>router</source>
+        <translation>Fräse</translation>
+    </message>
+    <message>
+        <source>pen</source>
+        <translation>Stift</translation>
+    </message>
+    <message>
+        <source>sizes are numbers, in mm.</source>
+        <translation>Größen sind Zahlen, in mm.</translation>
+    </message>
+    <message>
+        <source>Carrier {0}: {1}</source>
+        <translation>Träger {0}: {1}</translation>
+    </message>
+    <message>
+        <source>{0}, another</source>
+        <translation>{0}, noch eines</translation>
+    </message>
+    <message>
+        <source>300 × 400 mm</source>
+        <translation>300 × 400 mm</translation>
+    </message>
+    <message>
+        <source>Row {0}: {1}</source>
+        <translation>Zeile {0}: {1}</translation>
+    </message>
+    <message>
+        <source>these are numbers.</source>
+        <translation>das sind Zahlen.</translation>
     </message>
 </context>
 <context>
@@ -5976,6 +6826,81 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>PartBox</name>
+    <message>
+        <source>Turn by 90°</source>
+        <translation>Um 90° drehen</translation>
+    </message>
+    <message>
+        <source>On the spot (T)</source>
+        <translation>Auf der Stelle (T)</translation>
+    </message>
+    <message>
+        <source>Let it be placed</source>
+        <translation>Platzieren lassen</translation>
+    </message>
+    <message>
+        <source>Where the program finds best (Delete)</source>
+        <translation>Wo das Programm es am besten findet (Entf)</translation>
+    </message>
+    <message>
+        <source>Sheet it lies on</source>
+        <translation>Bogen, auf dem es liegt</translation>
+    </message>
+    <message>
+        <source>Let all be placed</source>
+        <translation>Alles platzieren lassen</translation>
+    </message>
+    <message>
+        <source>Nothing stays where it was put by hand</source>
+        <translation>Nichts bleibt, wo es von Hand hingelegt wurde</translation>
+    </message>
+    <message>
+        <source>Click a part on the sheet to choose it.</source>
+        <translation>Klick ein Teil auf dem Bogen an, um es zu wählen.</translation>
+    </message>
+    <message>
+        <source>Test cut</source>
+        <translation>Probeschnitt</translation>
+    </message>
+    <message>
+        <source>Size</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>From left and top</source>
+        <translation>Von links und oben</translation>
+    </message>
+    <message>
+        <source>Turned</source>
+        <translation>Gedreht</translation>
+    </message>
+    <message>
+        <source>{0}°</source>
+        <translation>{0}°</translation>
+    </message>
+    <message>
+        <source>Put here</source>
+        <translation>Hier liegt es</translation>
+    </message>
+    <message>
+        <source>by hand</source>
+        <translation>von Hand</translation>
+    </message>
+    <message>
+        <source>by the program</source>
+        <translation>durch das Programm</translation>
+    </message>
+    <message>
+        <source>on sheet {0}</source>
+        <translation>auf Bogen {0}</translation>
+    </message>
+    <message>
+        <source>on another sheet</source>
+        <translation>auf einem weiteren Bogen</translation>
+    </message>
+</context>
+<context>
     <name>PatchBox</name>
     <message>
         <source>Draw round a part…</source>
@@ -6078,6 +7003,57 @@ seinesgleichen</translation>
     <message>
         <source>Click regions, the first one first. Esc ends.</source>
         <translation>Klicke Flächen an, die erste zuerst. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Planning</name>
+    <message>
+        <source>all placed</source>
+        <translation>alles platziert</translation>
+    </message>
+    <message>
+        <source>Sheets are planned once the exact result is there.</source>
+        <translation>Bogen werden geplant, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
+        <source>Nothing is left to cut.</source>
+        <translation>Nichts ist übrig, was zu schneiden wäre.</translation>
+    </message>
+    <message>
+        <source>Planning …</source>
+        <translation>Plane …</translation>
+    </message>
+    <message>
+        <source>seam moved</source>
+        <translation>Naht verschoben</translation>
+    </message>
+    <message>
+        <source>best seam</source>
+        <translation>beste Naht</translation>
+    </message>
+    <message>
+        <source>part put elsewhere</source>
+        <translation>Teil anderswohin gelegt</translation>
+    </message>
+    <message>
+        <source>Its material, or the setting below, bears no turn.</source>
+        <translation>Sein Material oder die Einstellung unten verträgt keine Drehung.</translation>
+    </message>
+    <message>
+        <source>part turned</source>
+        <translation>Teil gedreht</translation>
+    </message>
+    <message>
+        <source>part placed</source>
+        <translation>Teil platziert</translation>
+    </message>
+    <message>
+        <source>Sheet {0} is of another colour or material.</source>
+        <translation>Bogen {0} ist von anderer Farbe oder anderem Material.</translation>
+    </message>
+    <message>
+        <source>part on another sheet</source>
+        <translation>Teil auf anderem Bogen</translation>
     </message>
 </context>
 <context>
@@ -6757,6 +7733,14 @@ seinesgleichen</translation>
         <translation>Das Werk und alle davon behaltenen Alternativen in einem SVG, nebeneinander, jede ein Objekt für sich; sie werden im Streifen der Varianten (V) behalten</translation>
     </message>
     <message>
+        <source>Per sheet</source>
+        <translation>Je Bogen</translation>
+    </message>
+    <message>
+        <source>One SVG for each sheet that goes into the machine, as planned under Sheets</source>
+        <translation>Ein SVG für jeden Bogen, der in die Maschine kommt, wie unter Bogen geplant</translation>
+    </message>
+    <message>
         <source>Files</source>
         <translation>Dateien</translation>
     </message>
@@ -7148,6 +8132,37 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>SeamBox</name>
+    <message>
+        <source>Move the seam</source>
+        <translation>Die Naht verschieben</translation>
+    </message>
+    <message>
+        <source>The best seam again</source>
+        <translation>Wieder die beste Naht</translation>
+    </message>
+    <message>
+        <source>Where it is seen least</source>
+        <translation>Wo es am wenigsten zu sehen ist</translation>
+    </message>
+    <message>
+        <source>It parts nothing there.</source>
+        <translation>Dort teilt sie nichts.</translation>
+    </message>
+    <message>
+        <source> and </source>
+        <translation> und </translation>
+    </message>
+    <message>
+        <source>{0}; {1} of the seam are seen, {2} where it is now</source>
+        <translation>{0}; {1} der Naht sind zu sehen, {2} wo sie jetzt ist</translation>
+    </message>
+    <message>
+        <source>One of them fits no carrier.</source>
+        <translation>Einer davon passt auf keinen Träger.</translation>
+    </message>
+</context>
+<context>
     <name>SectionStrip</name>
     <message>
         <source>Thickness of a sheet</source>
@@ -7531,7 +8546,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Copies</source>
-        <translation>Kopien</translation>
+        <translation>Exemplare</translation>
     </message>
     <message>
         <source>Around a place…</source>
@@ -7603,6 +8618,250 @@ seinesgleichen</translation>
     <message>
         <source> · {0}</source>
         <translation> · {0}</translation>
+    </message>
+</context>
+<context>
+    <name>SheetView</name>
+    <message>
+        <source>The sheet on its carrier</source>
+        <translation>Der Bogen auf seinem Träger</translation>
+    </message>
+    <message>
+        <source>Nothing is planned yet.</source>
+        <translation>Noch ist nichts geplant.</translation>
+    </message>
+    <message>
+        <source>mirrored, as the film is cut from behind</source>
+        <translation>gespiegelt, denn die Folie wird von hinten geschnitten</translation>
+    </message>
+    <message>
+        <source>▲ this edge goes in first</source>
+        <translation>▲ diese Kante geht zuerst hinein</translation>
+    </message>
+    <message>
+        <source>{0} of {1}</source>
+        <translation>{0} von {1}</translation>
+    </message>
+    <message>
+        <source>Drag a part to another place, or onto another sheet in the strip. Page up and Page down: the sheets.</source>
+        <translation>Zieh ein Teil an einen anderen Platz oder auf einen anderen Bogen im Streifen. Bild auf und Bild ab: die Bogen.</translation>
+    </message>
+    <message>
+        <source>Test cut</source>
+        <translation>Probeschnitt</translation>
+    </message>
+    <message>
+        <source>{0}: {1} × {2}, {3} from the left, {4} from the top</source>
+        <translation>{0}: {1} × {2}, {3} von links, {4} von oben</translation>
+    </message>
+    <message>
+        <source>hangs over the edge</source>
+        <translation>ragt über den Rand</translation>
+    </message>
+    <message>
+        <source>nearer than {0} to another</source>
+        <translation>näher als {0} an einem anderen</translation>
+    </message>
+    <message>
+        <source>put here by hand</source>
+        <translation>von Hand hierher gelegt</translation>
+    </message>
+</context>
+<context>
+    <name>SheetsPanel</name>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Copies</source>
+        <translation>Exemplare</translation>
+    </message>
+    <message>
+        <source>copies</source>
+        <translation>Exemplare</translation>
+    </message>
+    <message>
+        <source>Show the route of the tool</source>
+        <translation>Den Weg des Werkzeugs zeigen</translation>
+    </message>
+    <message>
+        <source>This sheet</source>
+        <translation>Dieses Blatt</translation>
+    </message>
+    <message>
+        <source>Size</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Time and cost</source>
+        <translation>Zeit und Kosten</translation>
+    </message>
+    <message>
+        <source>The order of laying</source>
+        <translation>Die Folge des Legens</translation>
+    </message>
+    <message>
+        <source>How parts are placed</source>
+        <translation>Wie Teile platziert werden</translation>
+    </message>
+    <message>
+        <source>Carrier</source>
+        <translation>Träger</translation>
+    </message>
+    <message>
+        <source>Used</source>
+        <translation>Genutzt</translation>
+    </message>
+    <message>
+        <source>{0} %</source>
+        <translation>{0} %</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Travel</source>
+        <translation>Leerwege</translation>
+    </message>
+    <message>
+        <source>{0}, {1} in the order of the file</source>
+        <translation>{0}; {1} in der Folge der Datei</translation>
+    </message>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>{0} s</source>
+        <translation>{0} s</translation>
+    </message>
+</context>
+<context>
+    <name>SheetsStrip</name>
+    <message>
+        <source>Good enough</source>
+        <translation>Gut genug</translation>
+    </message>
+    <message>
+        <source>Stop looking for a better plan; the best so far stays</source>
+        <translation>Nicht weiter suchen; der bisher beste Plan bleibt</translation>
+    </message>
+    <message>
+        <source>{0}, {1} % used</source>
+        <translation>{0}, {1} % genutzt</translation>
+    </message>
+    <message>
+        <source>1 part</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} parts</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>cut {0}, {1}</source>
+        <translation>Schnitt {0}, {1}</translation>
+    </message>
+    <message>
+        <source>1 sheet</source>
+        <translation>1 Bogen</translation>
+    </message>
+    <message>
+        <source>{0} sheets</source>
+        <translation>{0} Bogen</translation>
+    </message>
+    <message>
+        <source>cutting {0}</source>
+        <translation>Schneiden {0}</translation>
+    </message>
+    <message>
+        <source>{0} to {1} with weeding and laying</source>
+        <translation>{0} bis {1} mit Entgittern und Legen</translation>
+    </message>
+    <message>
+        <source>{0} % unused</source>
+        <translation>{0} % ungenutzt</translation>
+    </message>
+    <message>
+        <source>costs {0}</source>
+        <translation>kostet {0}</translation>
+    </message>
+    <message>
+        <source>1 part fits nowhere</source>
+        <translation>1 Teil passt nirgends</translation>
+    </message>
+    <message>
+        <source>{0} parts fit nowhere</source>
+        <translation>{0} Teile passen nirgends</translation>
+    </message>
+    <message>
+        <source>Looking for a better plan …</source>
+        <translation>Suche einen besseren Plan …</translation>
+    </message>
+</context>
+<context>
+    <name>SizeBox</name>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>size</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>The place it goes</source>
+        <translation>Der Platz, wohin es kommt</translation>
+    </message>
+    <message>
+        <source>As large as a place takes …</source>
+        <translation>So groß, wie ein Platz es fasst …</translation>
+    </message>
+    <message>
+        <source>As small as its details bear</source>
+        <translation>So klein, wie die Details es vertragen</translation>
+    </message>
+    <message>
+        <source>The least size at which the narrowest place of every layer survives its material</source>
+        <translation>Die kleinste Größe, bei der die schmalste Stelle jeder Ebene ihr Material übersteht</translation>
+    </message>
+    <message>
+        <source>How each layer fits a carrier at this size</source>
+        <translation>Wie jede Ebene in dieser Größe auf einen Träger passt</translation>
+    </message>
+    <message>
+        <source>fits, turned</source>
+        <translation>passt, gedreht</translation>
+    </message>
+    <message>
+        <source>fits</source>
+        <translation>passt</translation>
+    </message>
+    <message>
+        <source>divided into {0} parts</source>
+        <translation>in {0} Teile geteilt</translation>
+    </message>
+    <message>
+        <source>fits no carrier</source>
+        <translation>passt auf keinen Träger</translation>
+    </message>
+    <message>
+        <source>size that fits</source>
+        <translation>passende Größe</translation>
+    </message>
+    <message>
+        <source>least size</source>
+        <translation>kleinste Größe</translation>
+    </message>
+    <message>
+        <source>All layers together: {0} × {1}.</source>
+        <translation>Alle Ebenen zusammen: {0} × {1}.</translation>
     </message>
 </context>
 <context>
@@ -9013,6 +10272,10 @@ seinesgleichen</translation>
     <message>
         <source>Release</source>
         <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
     </message>
     <message>
         <source>Undo</source>

@@ -1,0 +1,1 @@
+"""What goes into the machine, measured."""

@@ -1,0 +1,99 @@
+"""Sheets stage: what goes into the machine."""
+
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QCheckBox, QSpinBox
+
+from sketchloom.app import theme
+from sketchloom.app.parts.sheets_strip import minutes_text
+from sketchloom.app.parts.widgets import Figures, Panel, label
+from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.planning.cost_box import CostBox
+from sketchloom.app.stages.planning.laying_list import LayingList
+from sketchloom.app.stages.planning.machine_box import MachineBox
+from sketchloom.app.stages.planning.part_box import PartBox
+from sketchloom.app.stages.planning.size_box import SizeBox
+from sketchloom.core.base.units import format_length
+from sketchloom.recipe.sections import MAX_COPIES
+
+
+class SheetsPanel(Panel):
+    """Machine, what is chosen, size, how parts are placed, times and cost, the order of laying."""
+
+    change = Signal(object, str, str)
+    route_wanted = Signal(bool)
+
+    def __init__(self):
+        super().__init__("")
+        self.column.itemAt(0).widget().setText(self.tr("Sheets"))
+        self.machine, self.part, self.size, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
+        self.laying = LayingList()
+        self.copies = QSpinBox()
+        self.copies.setRange(1, MAX_COPIES)
+        self.copies.setAccessibleName(self.tr("Copies"))
+        self.copies.setMinimumHeight(theme.px(28))
+        self.copies.setKeyboardTracking(False)
+        self.copies.valueChanged.connect(lambda n: self.machine.emit(self.tr("copies"), "copies", copies=n))
+        self._sheet = Figures()
+        self.route = QCheckBox(self.tr("Show the route of the tool"))
+        self.route.setChecked(True)
+        self.route.toggled.connect(self.route_wanted)
+        for box in (self.machine, self.size):
+            box.change.connect(self.change)
+        self.add(self.machine, (label(self.tr("Copies")), self.copies))
+        self.section(self.tr("This sheet"))
+        self.add(self._sheet, self.route, self.part)
+        self.folds = {
+            "size": Fold(self.tr("Size"), self.size),
+            "cost": Fold(self.tr("Time and cost"), self.cost),
+            "laying": Fold(self.tr("The order of laying"), self.laying),
+        }
+        self.add(*self.folds.values())
+        self.section(self.tr("How parts are placed"))
+        self.column.addStretch(1)
+        self._work = None
+
+    def show_document(self, document) -> None:
+        for box in (self.machine, self.size, self.cost):
+            box.recipe = document.recipe
+        self._show_copies(document.recipe)
+
+    def show_work(self, work) -> None:
+        self._work = work
+        for box in (self.machine, self.size, self.cost):
+            box.show_work(work)
+        self._show_copies(work.recipe)
+
+    def _show_copies(self, recipe):
+        self.copies.blockSignals(True)
+        if not self.copies.hasFocus() or self.copies.value() != recipe.copies:
+            self.copies.setValue(recipe.copies)
+        self.copies.blockSignals(False)
+
+    def show_plan(self, plan, number: int, n: int) -> None:
+        """A plan, the sheet of it that is seen and the part that is chosen; None while none is known."""
+        unit = self._work.recipe.unit if self._work is not None else "mm"
+        by_hand = bool(self._work is not None and self._work.recipe.spots)
+        self.cost.show_plan(plan, unit)
+        self.laying.show_plan(self._work, plan)
+        self.show_part(plan, number, n)
+        if plan is None or not plan.sheets:
+            self._sheet.show_values(((self.tr("Carrier"), "…"),))
+            self.part.show_part(None, 0, -1, unit, by_hand)
+            return
+        sheet, timed = plan.sheets[number], plan.timed[number]
+        size = " × ".join(format_length(v, unit) for v in (sheet.carrier.width_mm, sheet.length_mm))
+        self._sheet.show_values((
+            (self.tr("Carrier"), f"{sheet.carrier.name}, {size}"),
+            (self.tr("Used"), self.tr("{0} %").format(round(100 * sheet.used_share))),
+            (self.tr("Cutting"), format_length(timed.run.cut_mm, unit, 0)),
+            (self.tr("Travel"), self.tr("{0}, {1} in the order of the file").format(
+                format_length(timed.route.travel_mm, unit, 0), format_length(timed.route.naive_mm, unit, 0))),
+            (self.tr("Machine"), minutes_text(timed.machine_s) if timed.machine_s >= 100 else
+             self.tr("{0} s").format(round(timed.machine_s))),
+        ))
+
+    def show_part(self, plan, number: int, n: int) -> None:
+        """The part that is chosen."""
+        unit = self._work.recipe.unit if self._work is not None else "mm"
+        by_hand = bool(self._work is not None and self._work.recipe.spots)
+        self.part.show_part(plan if plan is not None and plan.sheets else None, number, n, unit, by_hand)

@@ -1,0 +1,1 @@
+"""Parts placed on carriers by their true shapes."""

@@ -1,0 +1,152 @@
+"""Parts on carriers: true shapes, never nearer than the gap, the same for the same seed, pieces in windows of
+others."""
+
+import itertools
+
+import numpy as np
+import pytest
+import shapely
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from shapely import Point, Polygon, box
+
+from sketchloom.core.shapes.polygons import areas_of, straight_outline
+from sketchloom.core.sheets import choices, plan
+from sketchloom.core.sheets.machine import Carrier, shipped
+from sketchloom.core.sheets.part import Part, area_moved, moved
+from sketchloom.core.sheets.placing.nofit import NoFits, body_of, grown_body
+from sketchloom.core.sheets.placing.search import Bin
+from sketchloom.core.sheets.placing.sheets import plans
+from sketchloom.core.sheets.placing.strip import shortest_strip
+
+BLADE, ROLL = shipped()[:2]
+
+
+def blob(rng, size):
+    turn = np.linspace(0, 2 * np.pi, 24, endpoint=False)
+    radius = size * (1 + 0.45 * np.cos(rng.integers(2, 5) * turn + rng.uniform(0, 6)))
+    return areas_of(Polygon(np.column_stack([radius * np.cos(turn), radius * np.sin(turn)])).buffer(0))
+
+
+def ready(area, key, turns=choices.QUARTER, mirrored=False):
+    part = Part(key, key, "#204060", None, straight_outline(areas_of(area)))
+    return plan.Ready(part, choices.DEGREES[turns], mirrored)
+
+
+def group_of(areas, **more):
+    return plan.Group(None, "blue", "#204060", tuple(ready(a, f"k{n}", **more) for n, a in enumerate(areas)))
+
+
+@settings(max_examples=40, deadline=None)
+@given(st.integers(0, 10_000))
+def test_a_no_fit_raster_says_what_a_geometry_library_says(seed):
+    """For shapes with windows, at places of the raster (shapely is the oracle)."""
+    rng = np.random.default_rng(seed)
+    one = areas_of(blob(rng, 20).difference(Point(rng.uniform(-4, 4), 0).buffer(rng.uniform(4, 12))))
+    two = blob(rng, rng.uniform(2, 8))
+    bodies = [body_of(shape, 0.0, (0.0, 90.0), simpler_mm=0.0) for shape in (one, two)]
+    nofits = NoFits(bodies, 1.0)
+    for turn_one, turn_two in itertools.product((0, 1), (0, 1)):
+        depth, left, top = nofits.between(0, turn_one, 1, turn_two)
+        a, b = bodies[0].forms[turn_one].area, bodies[1].forms[turn_two].area
+        for y, x in rng.integers((0, 0), depth.shape, (12, 2)).tolist():
+            common = a.intersection(shapely.transform(b, lambda xy, by=(left + x, top + y): xy + by)).area
+            if depth[y, x] == 0:
+                assert common < 1e-3
+            elif depth[y, x] > 1.5:
+                assert common > 0
+        back = nofits.between(1, turn_two, 0, turn_one)
+        assert np.array_equal(back[0], depth[::-1, ::-1])
+
+
+@settings(max_examples=8, deadline=None)
+@given(st.integers(0, 10_000), st.sampled_from([0.5, 2.0, 5.0]), st.sampled_from(list(choices.DEGREES)), st.booleans(),
+       st.sampled_from([BLADE.carriers[0], ROLL.carriers[0]]))
+def test_parts_never_lie_nearer_than_the_gap_nor_over_the_edge(seed, gap, turns, mirrored, carrier):
+    rng = np.random.default_rng(seed)
+    group = group_of([blob(rng, rng.uniform(10, 50)) for _ in range(int(rng.integers(2, 8)))],
+                     turns=turns, mirrored=mirrored)
+    for sheets, left_over in itertools.islice(plan.placings(group, [carrier], gap, {}), 4):
+        assert not left_over and sum(len(s.placed) for s in sheets) == len(group.ready)
+        for sheet in sheets:
+            areas = [p.area for p in sheet.placed]
+            for one, two in itertools.combinations(areas, 2):
+                assert one.distance(two) >= gap - 1e-6
+            left, top, right, bottom = sheet.usable
+            bounds = np.array([a.bounds for a in areas])
+            assert (bounds[:, :2].min(0) >= (left - 1e-6, top - 1e-6)).all()
+            assert (bounds[:, 2:].max(0) <= (right + 1e-6, bottom + 1e-6)).all()
+            assert sheet.trouble(gap) == (set(), set())
+
+
+def test_the_same_seed_gives_the_same_plans():
+    rng = np.random.default_rng(3)
+    group = group_of([blob(rng, 30) for _ in range(9)])
+    one, two = ([[(p.turn, p.dx, p.dy) for s in sheets for p in s.placed]
+                 for sheets, _ in itertools.islice(plan.placings(group, [BLADE.carriers[0]], 2.0, {}), 3)]
+                for _ in range(2))
+    assert one == two
+
+
+def test_a_piece_goes_into_the_window_of_another():
+    ring = areas_of(box(0, 0, 190, 190).difference(box(20, 20, 170, 170)))
+    bodies = [body_of(shape, 2.0) for shape in (ring, areas_of(Point(0, 0).buffer(60)))]
+    *_, last = plans(bodies, [], Bin(200.0, 200.0))
+    assert len(last.bins) == 1 and len(last.spots) == 2
+
+
+def test_offcuts_are_used_up_first_and_what_fits_nowhere_is_told():
+    small, large = areas_of(box(0, 0, 40, 40)), areas_of(box(0, 0, 900, 900))
+    offcut = Carrier("rest", "rest", 60.0, 60.0)
+    ((sheets, left_over),) = plan.placings(group_of([small, large]), [BLADE.carriers[0]], 1.0, {}, (offcut,))
+    assert [s.carrier.key for s in sheets] == ["rest"] and sheets[0].is_offcut
+    assert [r.part.key for r in left_over] == ["k1"]
+
+
+def test_what_was_put_somewhere_by_hand_stays_there_and_others_keep_off():
+    group = group_of([areas_of(box(0, 0, 80, 60)) for _ in range(4)])
+    spot = plan.Spot(1, 90.0, 100.0, 50.0)
+    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {group.ready[2].part.path: spot})
+    (mine,) = [(s, p) for s in sheets for p in s.placed if p.part.key == "k2"]
+    assert mine[1].by_hand and mine[1].box == pytest.approx((100.0, 50.0, 160.0, 130.0))
+    assert all(s.trouble(2.0) == (set(), set()) for s in sheets)
+
+
+def test_parts_put_onto_each_other_by_hand_are_in_trouble_and_so_is_what_hangs_over():
+    group = group_of([areas_of(box(0, 0, 80, 60)) for _ in range(3)])
+    spots = {r.part.path: plan.Spot(0, 0.0, *at) for r, at in zip(group.ready, [(20, 20), (60, 40), (270, 200)],
+                                                                 strict=True)}
+    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, spots)
+    assert sheets[0].trouble(2.0) == ({0, 1}, {2})
+
+
+def test_strips_get_shorter_and_hold_everything():
+    rng = np.random.default_rng(5)
+    bodies = [body_of(blob(rng, 12), 0.0, (0.0, 180.0)) for _ in range(8)]
+    lengths = []
+    for search, at in itertools.islice(shortest_strip(bodies, 70.0, 1.0), 150):
+        assert not search.overlaps(at).any()
+        lengths.append(search.length(at))
+    assert all(b <= a + 1e-9 for a, b in itertools.pairwise(lengths)) and lengths[-1] < lengths[0]
+    with pytest.raises(ValueError, match="higher"):
+        next(shortest_strip(bodies, 10.0, 1.0))
+
+
+@settings(max_examples=20, deadline=None)
+@given(st.sampled_from([0.0, 90.0, 180.0, 270.0, 45.0]), st.booleans(), st.integers(0, 99))
+def test_an_outline_and_its_area_move_alike_and_keep_their_inside(turn, mirrored, seed):
+    area = areas_of(blob(np.random.default_rng(seed), 20).difference(Point(2, 1).buffer(5)))
+    outline = straight_outline(area)
+    there = moved(outline, turn, mirrored, 7.0, -3.0)
+    one, two = Part("k", "n", "#000000", None, there).area, area_moved(area, turn, mirrored, 7.0, -3.0)
+    assert one.symmetric_difference(two).area < 1e-6 * area.area
+    from sketchloom.core.curves.curveset import segment_areas
+
+    signs = np.add.reduceat(segment_areas(there.controls), there.starts[:-1])
+    assert (np.sign(signs) == np.where(there.hole, -1, 1)).all()
+
+
+def test_a_grown_body_keeps_its_place():
+    body = body_of(areas_of(box(0, 0, 10, 4)), 0.0)
+    more = grown_body(body, 2.0)
+    assert more.middle == body.middle and more.forms[0].box == pytest.approx((-7.0, -4.0, 7.0, 4.0), abs=0.01)
