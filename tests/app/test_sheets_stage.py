@@ -1,7 +1,9 @@
 """The stage Sheets in the real window: planned, moved by hand, sized, priced; what is said is what is there."""
 
 import json
+from dataclasses import replace
 
+import numpy as np
 import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
@@ -10,7 +12,9 @@ from app.driver import Driver, pause, wait
 from app.person import Person
 from sketchloom.app.parts.machines_table import MachinesTable
 from sketchloom.app.stages.numbers import RELEASE, SHEETS
+from sketchloom.core.sheets.machine import shipped as shipped_machines
 from sketchloom.core.sheets.material import shipped
+from sketchloom.desk.seams import SeamDesk
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import demo
 
@@ -115,11 +119,11 @@ def test_a_part_goes_to_another_sheet_of_its_colour_alone(badge):
     before = badge.recipe
     view.choose(0)
     card = strip.cards[3]
-    view.sent.emit(0, card.mapToGlobal(card.rect().center()))
+    view.sent.emit(card.mapToGlobal(card.rect().center()))
     assert badge.recipe == before and "another colour" in badge.window.notices.text_of("sent")
     # onto one of its own colour it goes
     card = strip.cards[1]
-    view.sent.emit(0, card.mapToGlobal(card.rect().center()))
+    view.sent.emit(card.mapToGlobal(card.rect().center()))
     plan = planned(badge)
     assert sorted(len(s.placed) for s in plan.sheets if s.group.key == plan.sheets[0].group.key) == [2]
     assert all(s.trouble(3.0) == (set(), set()) for s in plan.sheets)
@@ -270,3 +274,84 @@ def test_sheets_are_written_from_release_as_they_were_planned(badge, tmp_path):
     told = json.loads(next(out.glob("*.json")).read_text())
     part = told["sheets"][0]["parts"][0]
     assert (part["x_mm"], part["y_mm"]) == pytest.approx(plan.sheets[0].placed[0].box[:2], abs=0.01)
+
+
+def test_a_seam_is_dragged_on_the_sheet_and_stays_where_it_fits_alone(badge):
+    badge.driver.session.change(badge.recipe.with_width(480.0), "size")
+    plan = planned(badge)
+    view = badge.window.sheet_view
+    number, placed = next((n, p) for n, p in enumerate(plan.sheets[0].placed) if p.part.count > 1)
+    view.choose(number)
+    (handle,) = view._handles
+    key = (0, placed.part.key, placed.part.piece)
+    best = plan.divided[key]
+    drag(view, handle.knob, tuple(9.0 * v for v in handle.across))
+    wait(lambda: badge.recipe.seams, 10, "the seam to be taken")
+    moved = planned(badge).divided[key]
+    assert moved.seams[0] - best.seams[0] == pytest.approx(
+        np.broadcast_to(np.array(badge.window.planning._seam.across(0)) * 9.0, best.seams[0].shape), abs=1.0)
+    kept = badge.recipe.seams
+    view.choose(number)
+    (handle,) = view._handles
+    drag(view, handle.knob, tuple(150.0 * v for v in handle.across))
+    why = badge.window.notices.text_of("seam")
+    assert badge.recipe.seams == kept and ("fits no carrier" in why or "parts nothing" in why)
+    badge.key("Ctrl+Z")
+    assert not badge.recipe.seams
+
+
+def test_crossing_seams_are_moved_each_for_itself(badge):
+    badge.driver.session.change(replace(badge.recipe.with_width(600.0), machine=next(m for m in shipped_machines() if m.key == "blade"),
+                                        carrier="12x12in"), "size")
+    plan = planned(badge)
+    key, made = next((k, m) for k, m in plan.divided.items() if len(set(m.columns)) > 1)
+    desk = SeamDesk(badge.driver.work, key[1], made)
+    number = next(n for n, c in enumerate(made.columns) if c >= 0)
+    by = next(by for by in (2.0, -2.0, 1.0, -1.0, 0.5, -0.5)
+              if (told := desk.moved(number, by)) is not None and told.fits)
+    badge.driver.session.change(replace(badge.recipe, seams=desk.kept(number, by)), "seam")
+    again = planned(badge).divided[key]
+    assert len(again.parts) == len(made.parts)
+    for n, (now, before) in enumerate(zip(again.seams, made.seams, strict=True)):
+        assert now - before == pytest.approx(np.broadcast_to((0.0, by if n == number else 0.0), now.shape), abs=0.01)
+
+
+def test_several_parts_are_moved_sent_and_let_go_together(badge):
+    badge.window.panels[SHEETS].copies.setValue(3)
+    plan = planned(badge)
+    view, its = badge.window.sheet_view, plan.sheets[0].placed
+    assert len(its) == 3
+    view.choose(0)
+    at = view.place_of(*middle(its[1])).toPoint()
+    QTest.mouseClick(view, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.ShiftModifier, pos=at)
+    assert view.all_chosen == (1, 0) and "2 parts are chosen" in badge.window.panels[SHEETS].part._name.text()
+    drag(view, middle(its[1]), (0.0, 25.0))
+    moved = planned(badge).sheets[0].placed
+    by = {p.part.path: np.subtract(p.box[:2], q.box[:2]) for q in its for p in moved if p.part.path == q.part.path}
+    both = [by[its[n].part.path] for n in (0, 1)]
+    assert both[0] == pytest.approx(both[1], abs=0.01) and both[0][1] == pytest.approx(25.0, abs=3.0)
+    assert len(badge.recipe.spots) == 2
+    badge.choose(badge.window.panels[SHEETS].part._sheets, "on another")
+    sheets = planned(badge).sheets
+    assert sorted(len(s.placed) for s in sheets if s.group.key == sheets[0].group.key) == [1, 2]
+    QTest.mouseClick(view, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.ShiftModifier, pos=at)
+    badge.key("Ctrl+Z")
+    badge.key("Ctrl+Z")
+    assert badge.recipe.spots == ()
+
+
+def test_rests_are_named_in_the_window_and_used_up_first(badge):
+    box = badge.window.panels[SHEETS].offcuts
+    badge.window.panels[SHEETS].folds["rests"].head.setChecked(True)
+    pause(20)
+    badge.driver.type_into(box._size, "a rest")
+    badge.press(box._put)
+    assert badge.recipe.offcuts == ()
+    badge.driver.type_into(box._size, "250 × 250 mm")
+    badge.press(box._put)
+    planned(badge)
+    assert [(o.wide, o.high, o.material) for o in badge.recipe.offcuts] == [(250.0, 250.0, None)]
+    assert any(s.is_offcut for s in badge.window.planning.plan.sheets) and box.list.count() == 1
+    box.list.setCurrentRow(0)
+    badge.press(box._drop)
+    assert not any(s.is_offcut for s in planned(badge).sheets) and badge.recipe.offcuts == ()

@@ -180,3 +180,46 @@ def test_joints_reach_under_or_hold(joint):
         assert common < 1e-3 and one.union(two).area == pytest.approx(400 * 300, rel=1e-6)
         # a tongue's head is wider than its neck: moved apart they would meet
         assert shapely.transform(two, lambda xy: xy + (4.0, 0.0)).intersection(one).area > 1.0
+
+
+def cross(seed, columns, rows):
+    rng = np.random.default_rng(seed)
+    return part_of(shapely.union_all([box(0, 0, 100 * columns - 20, 100 * rows - 20),
+                                      *[blob(rng, *rng.uniform(20, 150, 2), 30) for _ in range(4)]]), exact=True)
+
+
+@pytest.mark.parametrize(("columns", "rows"), [(2, 1), (1, 3), (2, 2), (3, 2)])
+def test_marks_cross_each_seam_where_an_upper_sheet_hides_them(columns, rows):
+    """Half of each in either part, both halves from one place of the seam, on solid material, under the cover."""
+    part = cross(3, columns, rows)
+    rooms = division.rooms_of([("a", 100.0, 100.0)], 0.0, False)
+    cover = part.area.buffer(-3.0)
+    made = division.divided(part, cover, rooms)
+    halves = [(n, m) for n, p in enumerate(made.parts) for m in p.matches]
+    assert len(made.parts) >= columns * rows and halves
+    for n, half in halves:
+        assert made.parts[n].area.buffer(0.01).covers(shapely.LineString(half))
+        assert cover.covers(shapely.Point(half[0])) and shapely.LineString(half).length == pytest.approx(2.0)
+        twins = [k for k, other in halves if k != n and np.array_equal(other[0], half[0])]
+        assert len(twins) == 1
+    uprights = [s for s, c in zip(made.seams, made.columns, strict=True) if c < 0]
+    for number, seam in enumerate(uprights):
+        here = [m[0] for _, m in halves if shapely.LineString(seam).distance(shapely.Point(m[0])) < 1e-6]
+        assert len(here) >= 2 * (number % 4 + 1)
+    assert not any(p.matches for p in division.divided(part, NOTHING, rooms).parts)  # nothing hides them
+    assert any(p.matches for p in division.divided(part, NOTHING, rooms, matching="on").parts)
+    assert not any(p.matches for p in division.divided(part, cover, rooms, matching="off").parts)
+
+
+@pytest.mark.parametrize(("columns", "rows"), [(2, 2), (3, 2)])
+def test_crossing_seams_put_by_hand_are_taken_in_their_order(columns, rows):
+    part = cross(5, columns, rows)
+    rooms = division.rooms_of([("a", 100.0, 100.0)], 0.0, False)
+    made = division.divided(part, NOTHING, rooms, "straight")
+    again = division.divided(part, NOTHING, rooms, "straight", fixed=made.seams)
+    assert again.columns == made.columns and set(made.columns) == {-1, *range(columns)}
+    assert [p.size for p in again.parts] == [pytest.approx(p.size) for p in made.parts]
+    shifted = [s + ((1.5, 0.0) if c < 0 else (0.0, 1.5)) for s, c in zip(made.seams, made.columns, strict=True)]
+    moved = division.divided(part, NOTHING, rooms, "straight", fixed=shifted)
+    assert [s.tolist() for s in moved.seams] == [pytest.approx(s) for s in shifted]
+    assert shapely.union_all([p.area for p in moved.parts]).area == pytest.approx(part.area.area, rel=1e-6)

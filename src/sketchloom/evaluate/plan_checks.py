@@ -50,9 +50,7 @@ def _of_parts(works, plan):
             wide, high = ready.part.size
             yield rules.TOO_LARGE.found(plan=plans.get(key), name=ready.part.name, wide=wide, high=high)
     for key, made in plan.divided.items():
-        if len(made.parts) < 2 or key not in plans:
-            continue
-        work, layer = works[key[0]], plans[key]
+        work, layer = works[key[0]], plans[key[:2]]
         if made.seen > _ROUND_MM:
             seam = made.seams[0]
             at = seam[len(seam) // 2] / work.mm_per_px

@@ -88,7 +88,7 @@ def plans_of(works, prices: Prices | None = None, cache: Cache | None = None) ->
     recipe = works[0].recipe
     machine, gap = machine_of(works[0]), recipe.parts_gap_mm
     prices = prices or Prices()
-    found: dict[tuple[int, str], Divided] = {}
+    found: dict[tuple[int, str, int], Divided] = {}
     every = (one for number, work in enumerate(works) for one in _ready(cache, work, machine, number, found))
     ready = list(itertools.islice(every, MOST_READY + 1))
     too_many = tuple(ready[MOST_READY:])
@@ -182,8 +182,8 @@ def _ready(cache, work, machine, number, found):
         parts: list[Part] = []
         for one in its:
             made = _divided(cache, work, machine, layer, one, upper[n], family)
-            if len(made.parts) > 1 or (number, layer.plan.key) not in found:
-                found[number, layer.plan.key] = made
+            if len(made.parts) > 1:
+                found[number, layer.plan.key, one.piece] = made
             parts += made.parts
         for copy in range(1, recipe.copies + 1):
             for part in parts:
@@ -209,26 +209,28 @@ def _is_apart(recipe, layer, family):
 def _divided(cache, work, machine, layer, part, above, family):
     recipe = work.recipe
     its = rooms(recipe, machine, family)
-    seams = sorted((s for s in recipe.seams if s.key == layer.plan.key), key=lambda s: s.number)
+    seams = sorted((s for s in recipe.seams if s.key == layer.plan.key and s.piece == part.piece),
+                   key=lambda s: s.number)
     fixed = tuple(np.array(work.as_shown(s.points)) * work.size_mm for s in seams)
     key = ("divided", id(layer.outline), part.piece, tuple(id(one.outline) for one in work.layers), work.mm_per_px,
-           tuple(its), recipe.divide, recipe.joint, recipe.joint_mm, tuple(s.points for s in seams), part.work,
-           part.material, part.name, part.hex)
+           tuple(its), recipe.divide, recipe.joint, recipe.joint_mm, recipe.matching, tuple(s.points for s in seams),
+           part.work, part.material, part.name, part.hex)
     held = tuple(one.outline for one in work.layers)
     return cache.keep(key, lambda: (held, divided(part, above, its, recipe.divide, recipe.joint, recipe.joint_mm,
-                                                  fixed)))[1]
+                                                  fixed, recipe.matching)))[1]
 
 
 def _made_ready(work, part, family):
     """A part with what is cut beside it."""
     recipe = work.recipe
-    frame, helpers = None, []
+    frame, helpers = None, list(part.matches)
     outline = part.outline
     if recipe.marks and part.count == 1 and not part.piece and outline.pen_px is None:
         rings = mark_rings(frame_mm(work.layers, *work.size_mm, work.mm_per_px, True, recipe.weeding_mm))
         part = replace(part, outline=_with_rings(outline, rings))
     if recipe.weeding_mm > 0 and outline.pen_px is None:
-        frame, *helpers = weeding_cuts(part.outline, 1.0, recipe.weeding_mm, recipe.weeding_every_mm) or [None]
+        frame, *through = weeding_cuts(part.outline, 1.0, recipe.weeding_mm, recipe.weeding_every_mm) or [None]
+        helpers += through
         if frame is not None and recipe.tab:
             helpers.append(aids.tab_of(frame))
     return Ready(part, turns_of(recipe, family), is_mirrored(recipe, family), frame, tuple(helpers))

@@ -12,13 +12,13 @@ from sketchloom.core.sheets.tally import Tally
 @dataclass(frozen=True, eq=False)
 class WorkPlan:
     """A plan of one or several works: its ``machine``, ``sheets`` in the order in which they are laid, base first, how
-    each is cut (``timed``), what fits on no carrier (``left_over``), how layers were divided (by work and key), what it
-    takes (``tally``), and what may go wrong."""
+    each is cut (``timed``), what fits on no carrier (``left_over``), how layers were divided (by work, key and piece),
+    what it takes (``tally``), and what may go wrong."""
 
     machine: Machine
     sheets: tuple[Sheet, ...]
     timed: tuple[Timed, ...]
     left_over: tuple[Ready, ...]
-    divided: dict[tuple[int, str], Divided]
+    divided: dict[tuple[int, str, int], Divided]
     tally: Tally
     findings: tuple[Finding, ...]

@@ -384,6 +384,11 @@ class Sheets:
         3.0, 0.5, 50.0, said("Overlap or tongue"),
         said("how far one part reaches under the other, or a tongue's width"),
         late=True, word=Word("--joint-width", "3mm", group=PLANNED), place=PLANNING)
+    matching: str = setting.choice(
+        sheet_choices.AUTO, sheet_choices.MATCHES, said("Matching marks"),
+        said("short cuts across a seam, by which its parts are laid together"), late=True,
+        names=(said("Where an upper sheet hides them"), said("Also where they are seen"), said("None")),
+        word=Word("--matching", group=PLANNED), place=PLANNING)
     pieces: str = setting.choice(
         sheet_choices.AUTO, sheet_choices.PIECES, said("Pieces of a layer"),
         said("whether the pieces of a layer keep their places on the sheet"), late=True,

@@ -2,7 +2,6 @@
 
 from dataclasses import replace
 
-import numpy as np
 from PySide6.QtCore import QPoint, QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 from PySide6.QtWidgets import QWidget
@@ -10,6 +9,7 @@ from PySide6.QtWidgets import QWidget
 from sketchloom.app import theme
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
 from sketchloom.app.work.paths import qt_path
@@ -18,21 +18,22 @@ from sketchloom.core.base.units import MM_PER_IN, format_length
 _WHEEL_STEP = 1.2
 _SNAP_PX, _DRAG_PX = 8.0, 4
 _NUDGE_MM = 1.0
-_NUMBERED = 60
-"""Cuts that are numbered along the route at most: more would be a smear."""
 
 
 class SheetView(QWidget):
-    """Shows one sheet of a plan. ``chosen``: the number of a part on it, -1 for none; ``put``: a part of it and where
-    its box comes to lie; ``turned``, ``freed``: the chosen part is to be turned, or placed by the program again;
-    ``sent``: a part dropped at a place of the screen; ``stepped``: another sheet is wanted."""
+    """Shows one sheet of a plan. ``chosen``: the number of a part on it, -1 for none (the others of several chosen are
+    in ``also``); ``put``: parts of it and by how much they are moved; ``turned``, ``freed``: the chosen parts are to be
+    turned, or placed by the program again; ``sent``: parts dropped at a place of the screen; ``stepped``: another sheet
+    is wanted; ``seam_held``, ``seam_put``: a seam and by how much it is moved across itself, mm."""
 
     chosen = Signal(int)
-    put = Signal(int, float, float)
-    turned = Signal(int)
-    freed = Signal(int)
-    sent = Signal(int, QPoint)
+    put = Signal(float, float)
+    turned = Signal()
+    freed = Signal()
+    sent = Signal(QPoint)
     stepped = Signal(int)
+    seam_held = Signal(int, float)
+    seam_put = Signal(int, float)
     viewed = Signal()
 
     def __init__(self, parent=None):
@@ -46,7 +47,9 @@ class SheetView(QWidget):
         self._sheet = self._timed = None
         self._gap, self._trouble = 0.0, (frozenset(), frozenset())
         self._paths: list[QPainterPath] = []
-        self.number = -1
+        self.number, self.also = -1, frozenset()
+        self._handles: tuple[Handle, ...] = ()
+        self._held, self._by, self._seam_text = None, 0.0, ""
         self._view, self._fitted = View(), True
         self._pointer: QPointF | None = None
         self._drag = None
@@ -62,8 +65,9 @@ class SheetView(QWidget):
         self._paths = [] if sheet is None else [qt_path(p.outline, 1.0) for p in sheet.placed]
         near, over = (set(), set()) if sheet is None else sheet.trouble(gap_mm)
         self._trouble = frozenset(near), frozenset(over)
-        if sheet is None or self.number >= len(sheet.placed):
-            self.number = -1
+        count = 0 if sheet is None else len(sheet.placed)
+        if self.number >= count or any(n >= count for n in self.also):
+            self.number, self.also = -1, frozenset()
         self._drag = None
         if sheet is not None and (self._fitted or size != (sheet.carrier, round(sheet.length_mm))):
             self.fit()
@@ -71,10 +75,34 @@ class SheetView(QWidget):
 
     def choose(self, number: int) -> None:
         """Mark a part of the sheet, -1 for none."""
-        if number != self.number:
-            self.number = number
+        if number != self.number or self.also:
+            self.number, self.also = number, frozenset()
             self.update()
             self.chosen.emit(number)
+
+    @property
+    def all_chosen(self) -> tuple[int, ...]:
+        """Numbers of all parts that are chosen, the one that was chosen last first."""
+        return (self.number, *sorted(self.also)) if self.number >= 0 else ()
+
+    def _add(self, number: int) -> None:
+        """One more, or, where it was chosen, one less."""
+        its = set(self.all_chosen)
+        its ^= {number}
+        self.number = number if number in its else min(its, default=-1)
+        self.also = frozenset(its - {self.number})
+        self.chosen.emit(self.number)
+        self.update()
+
+    def show_handles(self, handles) -> None:
+        """Seams along the chosen part, that can be moved."""
+        self._handles = tuple(handles)
+        self.update()
+
+    def say_seam(self, text: str) -> None:
+        """What is said of the seam where it is held."""
+        self._seam_text = text
+        self.update()
 
     def explain(self, why: str) -> None:
         """What is said where there is no sheet."""
@@ -135,21 +163,23 @@ class SheetView(QWidget):
         painter.save()
         painter.setClipRect(QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER))
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        self._paint_carrier(painter)
+        paint_carrier(painter, self._sheet, self._view, self.unit, self.tr("▲ this edge goes in first"))
         painter.translate(self._view.x, self._view.y)
         painter.scale(self._view.scale, self._view.scale)
         for n in range(len(self._paths)):
-            if n != self.number:
+            if n not in self.all_chosen:
                 self._paint_part(painter, n)
-        if self.number >= 0:
-            self._paint_part(painter, self.number)
+        for n in self.all_chosen:
+            self._paint_part(painter, n)
         painter.resetTransform()
         painter.restore()
         painter.save()
         painter.setClipRect(QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER))
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         if self.with_route and self._timed is not None and self._drag is None:
-            self._paint_route(painter)
+            paint_route(painter, self._timed.route, self._view)
+        for handle in self._handles:
+            paint_handle(painter, handle, self._view, self._by if handle.number == self._held else 0.0)
         painter.restore()
         painter.setFont(font)
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
@@ -161,37 +191,10 @@ class SheetView(QWidget):
             said = self.tr("mirrored, as the film is cut from behind")
             bench_paint.chip(painter, said, self.width() - 12, RULER + 10, True)
 
-    def _paint_carrier(self, painter):
-        carrier, view = self._sheet.carrier, self._view
-        whole = QRectF(view.x, view.y, carrier.width_mm * view.scale, self._sheet.length_mm * view.scale)
-        painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
-        painter.setBrush(QColor("#dcd8ce"))
-        painter.drawRoundedRect(whole, 4, 4)
-        left, top, right, bottom = self._sheet.usable
-        usable = QRectF(*view.to_screen(left, top), (right - left) * view.scale, (bottom - top) * view.scale)
-        painter.fillRect(usable, QColor("#f6f3ea"))
-        step = (MM_PER_IN if self.unit == "in" else 10.0) * view.scale
-        if step >= 6:
-            painter.setPen(QPen(QColor(120, 112, 96, 60), 1))
-            x = usable.left() + step
-            while x < usable.right() - 1:
-                painter.drawLine(QPointF(round(x) + 0.5, usable.top()), QPointF(round(x) + 0.5, usable.bottom()))
-                x += step
-            y = usable.top() + step
-            while y < usable.bottom() - 1:
-                painter.drawLine(QPointF(usable.left(), round(y) + 0.5), QPointF(usable.right(), round(y) + 0.5))
-                y += step
-        painter.setPen(QPen(QColor(theme.EDGE), 1, Qt.PenStyle.DashLine))
-        painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.drawRect(usable)
-        painter.setPen(QColor("#ffffff"))
-        said = self.tr("▲ this edge goes in first")
-        wide = painter.fontMetrics().horizontalAdvance(said)
-        painter.drawText(QPointF(whole.center().x() - wide / 2, max(whole.top() - 7, RULER + 14)), said)
-
     def _paint_part(self, painter, n):
         placed, path = self._sheet.placed[n], self._paths[n]
-        held = n == self.number and self._drag == "part"
+        is_chosen = n in self.all_chosen
+        held = is_chosen and self._drag == "part"
         if held:
             painter.save()
             painter.translate(*self._moved)
@@ -200,13 +203,13 @@ class SheetView(QWidget):
         pen_width = placed.outline.pen_px
         if pen_width is None:
             painter.fillPath(path, colour)
-        if n == self.number:
+        if is_chosen:
             edge = QPen(QColor(theme.MADDER if bad else theme.WOAD), 2.6)
         elif bad:
             edge = QPen(QColor(theme.MADDER), 2.6)
         else:
             edge = QPen(QColor("#2b2620"), 0.8)
-        if pen_width is not None and n != self.number and not bad:
+        if pen_width is not None and not is_chosen and not bad:
             edge = QPen(colour, max(pen_width, 0.05))
         else:
             edge.setCosmetic(True)
@@ -217,59 +220,43 @@ class SheetView(QWidget):
         if placed.ready.frame is not None:
             lines.append(placed.ready.frame)
         if lines:
-            pen = QPen(QColor(theme.INK_SOFT), 1, Qt.PenStyle.DotLine)
-            pen.setCosmetic(True)
-            painter.setPen(pen)
-            for line in lines:
-                painter.drawPolyline([QPointF(x, y) for x, y in placed.line(line).tolist()])
+            # light below dark: seen on film of any colour
+            for pen in (QPen(QColor("#ffffff"), 2), QPen(QColor(theme.INK_SOFT), 1, Qt.PenStyle.DotLine)):
+                pen.setCosmetic(True)
+                painter.setPen(pen)
+                for line in lines:
+                    painter.drawPolyline([QPointF(x, y) for x, y in placed.line(line).tolist()])
         if placed.part.count > 1:
-            self._paint_count(painter, placed)
+            self._paint_count(painter, placed, self._moved if held else (0.0, 0.0))
         if held:
             painter.restore()
 
-    def _paint_count(self, painter, placed):
+    def _paint_count(self, painter, placed, moved):
         """Which part of a divided layer it is, in its middle."""
         left, top, right, bottom = placed.box
         x, y = self._view.to_screen((left + right) / 2, (top + bottom) / 2)
-        dx, dy = (v * self._view.scale for v in self._moved) if self._drag == "part" else (0.0, 0.0)
+        dx, dy = (v * self._view.scale for v in moved)
         painter.save()
         painter.resetTransform()
         text = self.tr("{0} of {1}").format(placed.part.number, placed.part.count)
         bench_paint.chip(painter, text, x + dx - painter.fontMetrics().horizontalAdvance(text) / 2 - 8, y + dy - 12)
         painter.restore()
 
-    def _paint_route(self, painter):
-        """Travel between cuts, from woad at the beginning to madder at the end, and the numbers of the first cuts."""
-        route = self._timed.route
-        count = len(route.order)
-        if not count:
-            return
-        stops = np.concatenate([[route.home], np.stack([route.places, route.ends], 1).reshape(-1, 2)])
-        first, last = QColor(theme.WOAD), QColor(theme.MADDER)
-        for n in range(count):
-            share = n / max(count - 1, 1)
-            colour = QColor(*(round(a + share * (b - a)) for a, b in zip(first.getRgb()[:3], last.getRgb()[:3],
-                                                                          strict=True)))
-            painter.setPen(QPen(colour, 1.4, Qt.PenStyle.DashLine))
-            painter.drawLine(self.place_of(*stops[2 * n]), self.place_of(*stops[2 * n + 1]))
-            if count <= _NUMBERED:
-                at = self.place_of(*stops[2 * n + 1])
-                painter.setPen(QPen(QColor("#ffffff"), 1))
-                painter.setBrush(colour)
-                painter.drawEllipse(at, 8, 8)
-                font = painter.font()
-                font.setPixelSize(10)
-                painter.setFont(font)
-                painter.drawText(QRectF(at.x() - 10, at.y() - 8, 20, 16), theme.CENTRE, str(n + 1))
-
     def _text(self):
         """What is under the pointer, or what can be done."""
+        if self._drag == "seam":
+            return self._seam_text
+        if self._pointer is not None and self._handle_at(self._pointer) is not None:
+            return self.tr("Drag the seam: what both parts then are is said while it moves.")
         n = self._part_at(self._pointer) if self._pointer is not None else -1
+        if self.also and n < 0:
+            return self.tr("{0} parts chosen. Drag one and all go with it, or onto another sheet in the strip.").format(
+                len(self.all_chosen))
         if n < 0:
             n = self.number
         if n < 0:
-            return self.tr("Drag a part to another place, or onto another sheet in the strip. Page up and Page down: "
-                           "the sheets.")
+            return self.tr("Drag a part to another place, or onto another sheet in the strip; Shift and a click "
+                           "chooses several. Page up and Page down: the sheets.")
         placed = self._sheet.placed[n]
         left, top, right, bottom = placed.box
         name = self.tr("Test cut") if placed.ready.test else placed.part.name
@@ -296,14 +283,38 @@ class SheetView(QWidget):
                  and p.box[0] <= place.x() <= p.box[2] and p.box[1] <= place.y() <= p.box[3]]
         return boxes[0] if boxes else -1
 
+    def _handle_at(self, at) -> Handle | None:
+        """The seam whose knob is at a place of the view."""
+        for handle in self._handles:
+            if (self.place_of(*handle.knob) - at).manhattanLength() <= 1.6 * KNOB_PX:
+                return handle
+        return None
+
+    def _across(self, at) -> float:
+        """By how much the seam is moved that is held, in whole tenths of a millimetre."""
+        handle = next(h for h in self._handles if h.number == self._held)
+        by = (at.x() - self._from.x()) * handle.across[0] + (at.y() - self._from.y()) * handle.across[1]
+        return round(by / self._view.scale, 1)
+
     def mousePressEvent(self, event):
         if event.button() not in (Qt.MouseButton.LeftButton, Qt.MouseButton.MiddleButton):
             return
         at = event.position()
-        n = self._part_at(at) if event.button() == Qt.MouseButton.LeftButton else -1
-        if n >= 0 or event.button() == Qt.MouseButton.LeftButton:
-            self.choose(n)
+        is_left = event.button() == Qt.MouseButton.LeftButton
         self._from, self._moved = at, (0.0, 0.0)
+        handle = self._handle_at(at) if is_left else None
+        if handle is not None:
+            self._drag, self._held, self._by = "seam", handle.number, 0.0
+            self.seam_held.emit(handle.number, 0.0)
+            return
+        n = self._part_at(at) if is_left else -1
+        if is_left and event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
+            if n >= 0:
+                self._add(n)
+            self._drag = None
+            return
+        if is_left and n not in self.all_chosen:
+            self.choose(n)
         self._drag = "waiting" if n >= 0 else "pan"
 
     def mouseMoveEvent(self, event):
@@ -316,6 +327,9 @@ class SheetView(QWidget):
             self._moved = self._snapped((at.x() - self._from.x()) / self._view.scale,
                                         (at.y() - self._from.y()) / self._view.scale)
             self._check_held()
+        elif self._drag == "seam":
+            self._by = self._across(at)
+            self.seam_held.emit(self._held, self._by)
         elif self._drag == "pan":
             self._view, self._fitted = self._view.moved(at.x() - self._from.x(), at.y() - self._from.y()), False
             self._from = at
@@ -327,17 +341,20 @@ class SheetView(QWidget):
         if drag == "part" and self.number >= 0:
             at = event.position()
             if not self.rect().contains(at.toPoint()):
-                self.sent.emit(self.number, self.mapToGlobal(at.toPoint()))
+                self.sent.emit(self.mapToGlobal(at.toPoint()))
             else:
-                left, top, *_ = self._sheet.placed[self.number].box
-                self.put.emit(self.number, left + self._moved[0], top + self._moved[1])
+                self.put.emit(*self._moved)
+        elif drag == "seam":
+            number, by, self._held, self._by = self._held, self._by, None, 0.0
+            if by:
+                self.seam_put.emit(number, by)
         self.update()
 
     def _snapped(self, dx, dy):
         """A move that ends at an edge of what can be cut, or in line with another part, where that is near."""
         reach = _SNAP_PX / self._view.scale
         box = self._sheet.placed[self.number].box
-        lines = [self._sheet.usable, *(p.box for n, p in enumerate(self._sheet.placed) if n != self.number)]
+        lines = [self._sheet.usable, *(p.box for n, p in enumerate(self._sheet.placed) if n not in self.all_chosen)]
         made = []
         for axis, by in ((0, dx), (1, dy)):
             best = by
@@ -354,8 +371,9 @@ class SheetView(QWidget):
     def _check_held(self):
         """What lies badly with the part where it is held."""
         placed = list(self._sheet.placed)
-        one = placed[self.number]
-        placed[self.number] = replace(one, dx=one.dx + self._moved[0], dy=one.dy + self._moved[1])
+        for n in self.all_chosen:
+            one = placed[n]
+            placed[n] = replace(one, dx=one.dx + self._moved[0], dy=one.dy + self._moved[1])
         near, over = replace(self._sheet, placed=tuple(placed)).trouble(self._gap)
         self._trouble = frozenset(near), frozenset(over)
 
@@ -379,15 +397,14 @@ class SheetView(QWidget):
             self.stepped.emit(-1 if key == Qt.Key.Key_PageUp else 1)
         elif step is not None and self.number >= 0:
             far = _NUDGE_MM * (10 if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else 1)
-            left, top, *_ = self._sheet.placed[self.number].box
-            self.put.emit(self.number, left + step[0] * far, top + step[1] * far)
+            self.put.emit(step[0] * far, step[1] * far)
         elif step is not None:
             self._view, self._fitted = self._view.moved(-40 * step[0], -40 * step[1]), False
             self.update()
         elif key == Qt.Key.Key_T and self.number >= 0:
-            self.turned.emit(self.number)
+            self.turned.emit()
         elif key in (Qt.Key.Key_Delete, Qt.Key.Key_Backspace) and self.number >= 0:
-            self.freed.emit(self.number)
+            self.freed.emit()
         elif key == Qt.Key.Key_N and self._sheet is not None and self._sheet.placed:
             self.choose((self.number + 1) % len(self._sheet.placed))
         elif key == Qt.Key.Key_Escape and self.number >= 0:

@@ -4,6 +4,7 @@ from dataclasses import replace
 
 from PySide6.QtCore import QObject, Signal
 
+from sketchloom.app.bench.sheet_paint import Handle
 from sketchloom.app.work.planner import Planner
 from sketchloom.core.sheets.choices import SpotByHand
 from sketchloom.desk.seams import SeamDesk
@@ -28,6 +29,8 @@ class Planning(QObject):
         strip.chosen.connect(self.show_sheet)
         strip.stop_wanted.connect(self.planner.stop)
         view.chosen.connect(self._show_part)
+        view.seam_held.connect(self._hold_seam)
+        view.seam_put.connect(self._put_seam)
         panel.part.seam.moved.connect(self._move_seam)
         panel.part.seam.back.connect(self._seam_back)
         view.put.connect(self._put)
@@ -35,9 +38,9 @@ class Planning(QObject):
         view.freed.connect(self._free)
         view.sent.connect(self._send_to)
         view.stepped.connect(lambda by: self.show_sheet(self._number + by))
-        panel.part.turn_wanted.connect(lambda: self._turn(view.number))
-        panel.part.free_wanted.connect(lambda: self._free(view.number))
-        panel.part.send_wanted.connect(lambda to: self._send(view.number, to))
+        panel.part.turn_wanted.connect(self._turn)
+        panel.part.free_wanted.connect(self._free)
+        panel.part.send_wanted.connect(self._send)
         panel.part.all_wanted.connect(lambda: self._change(self.tr("all placed"), spots=()))
         panel.route_wanted.connect(self._show_route)
         panel.cost.priced.connect(self._again)
@@ -128,19 +131,33 @@ class Planning(QObject):
         self._show_part(self._view.number)
 
     def _show_part(self, n):
-        """What is chosen, and the seam of its layer where that is divided."""
-        self._panel.show_part(self.plan, self._number, n)
+        """What is chosen, and the seams along it where its layer is divided."""
+        several = len(self._view.all_chosen)
+        self._panel.show_part(self.plan, self._number, n, several)
         placed = self._placed(n)
-        made = None if placed is None else self.plan.divided.get((0, placed.part.key))
-        # seams put by hand are of a layer as a whole, of the work that is open
-        if (placed is None or placed.part.count < 2 or placed.part.work or placed.part.piece or made is None
-                or not made.seams):
+        # seams put by hand are of the work that is open
+        made = None if placed is None or placed.part.work else self.plan.divided.get(
+            (0, placed.part.key, placed.part.piece))
+        if made is None or not made.seams or several > 1:
             self._seam = None
-        elif self._seam is None or self._seam.work is not self._work or self._seam.key != placed.part.key:
+        elif self._seam is None or not self._seam.is_of(self._work, made):
             self._seam = SeamDesk(self._work, placed.part.key, made)
-        at = 0 if placed is None else min(max(placed.part.number - 1, 0), len(made.seams) - 1 if made else 0)
-        its = self._seam if self._seam is not None and self._seam.can_move else None
-        self._panel.part.seam.show_seam(its, max(at, 0), self._unit())
+        beside = {} if self._seam is None else self._seam.beside(placed.part)
+        self._view.show_handles(
+            Handle(number, tuple(placed.line(line) for line in lines), placed.way(self._seam.across(number)))
+            for number, lines in beside.items())
+        self._panel.part.seam.show_seams(self._seam if beside else None, tuple(beside), self._unit())
+
+    def _hold_seam(self, number, by):
+        self._panel.part.seam.hold(number, by)
+        self._view.say_seam(self._panel.part.seam.said)
+
+    def _put_seam(self, number, by):
+        if self._panel.part.seam.can_take(number, by):
+            self._move_seam(number, by)
+        else:
+            self._say("seam", "ask", self._panel.part.seam.said)
+            self._panel.part.seam.hold(number, 0.0)
 
     def _move_seam(self, number, by):
         if self._seam is not None:
@@ -189,56 +206,51 @@ class Planning(QObject):
         if made != recipe:
             self._session.change(made, what)
 
-    def _set_spot(self, placed, what, sheet=None, left=None, top=None, turn=None):
-        box = placed.box
-        spot = SpotByHand(placed.part.path, self.plan.sheets[self._number].number if sheet is None else sheet,
-                          placed.turn if turn is None else turn, round(float(box[0] if left is None else left), 3),
-                          round(float(box[1] if top is None else top), 3))
-        rest = tuple(s for s in self._session.document.recipe.spots if s.part != placed.part.path)
-        self._change(what, spots=(*rest, spot))
+    def _chosen(self):
+        """The chosen parts of the work, each as it lies."""
+        found = [self._placed(n) for n in self._view.all_chosen]
+        return [placed for placed in found if placed is not None]
 
-    def _put(self, n, left, top):
-        placed = self._placed(n)
-        if placed is not None:
-            self._set_spot(placed, self.tr("part put elsewhere"), left=left, top=top)
+    def _set_spots(self, what, spots):
+        """Parts put by hand: pairs of the part as it lies, and where it comes to lie (sheet, left, top, turn)."""
+        made = [SpotByHand(placed.part.path, self._here().number if sheet is None else sheet, turn,
+                           round(float(left), 3), round(float(top), 3)) for placed, (sheet, left, top, turn) in spots]
+        if made:
+            rest = tuple(s for s in self._session.document.recipe.spots if s.part not in {m.part for m in made})
+            self._change(what, spots=(*rest, *made))
 
-    def _turn(self, n):
-        placed = self._placed(n)
-        if placed is None:
-            return
-        turns = placed.ready.turns
-        later = [t for t in turns if t > placed.turn + 1e-6] or [turns[0]]
-        if len(turns) < 2:
+    def _here(self):
+        return self.plan.sheets[self._number]
+
+    def _put(self, dx, dy):
+        self._set_spots(self.tr("part put elsewhere"), [
+            (placed, (None, placed.box[0] + dx, placed.box[1] + dy, placed.turn)) for placed in self._chosen()])
+
+    def _turn(self):
+        its = self._chosen()
+        free = [placed for placed in its if len(placed.ready.turns) > 1]
+        if its and not free:
             self._say("turned", "ask", self.tr("Its material, or the setting below, bears no turn."))
-            return
-        quarter = (placed.turn + 90.0) % 360
-        turn = quarter if quarter in turns else later[0]
-        left, top, right, bottom = placed.box
-        wide, high = right - left, bottom - top
-        if (turn - placed.turn) % 180:
-            wide, high = high, wide
-        self._set_spot(placed, self.tr("part turned"), turn=turn, left=(left + right - wide) / 2,
-                       top=(top + bottom - high) / 2)
+        self._set_spots(self.tr("part turned"), [(placed, _turned(placed)) for placed in free])
 
-    def _free(self, n):
-        placed = self._placed(n)
-        if placed is not None:
-            rest = tuple(s for s in self._session.document.recipe.spots if s.part != placed.part.path)
+    def _free(self):
+        paths = {placed.part.path for placed in self._chosen()}
+        if paths:
+            rest = tuple(s for s in self._session.document.recipe.spots if s.part not in paths)
             self._change(self.tr("part placed"), spots=rest)
 
-    def _send_to(self, n, place):
+    def _send_to(self, place):
         number = self._strip.sheet_at(place)
         if number is not None:
-            self._send(n, number)
+            self._send(number)
         else:
             self._view.update()
 
-    def _send(self, n, number):
-        """A part onto another sheet of its colour and material, or, with -1, onto one more."""
-        placed = self._placed(n)
-        if placed is None or number == self._number:
+    def _send(self, number):
+        """The chosen parts onto another sheet of their colour and material, or, with -1, onto one more."""
+        its, here = self._chosen(), self._here() if self.plan is not None and self.plan.sheets else None
+        if not its or number == self._number:
             return
-        here = self.plan.sheets[self._number]
         if number < 0:
             to = 1 + max(s.number for s in self.plan.sheets if s.group.key == here.group.key)
         elif self.plan.sheets[number].group.key != here.group.key:
@@ -246,16 +258,19 @@ class Planning(QObject):
             return
         else:
             to = self.plan.sheets[number].number
-        left, top = self._free_place(placed, number, here)
-        self._set_spot(placed, self.tr("part on another sheet"), sheet=to, left=left, top=top)
+        places = self._free_places(its, number, here)
+        self._set_spots(self.tr("part on another sheet"),
+                        [(placed, (to, *place, placed.turn)) for placed, place in zip(its, places, strict=True)])
 
-    def _free_place(self, placed, number, here):
-        """Where a part finds room on a sheet, else at its corner."""
+    def _free_places(self, its, number, here):
+        """Where parts find room on a sheet one after the other, else at its corner; on a sheet of their own as they lie
+        to each other."""
         if number < 0:
-            return here.usable[0], here.usable[1]
-        from sketchloom.desk.spots import free_place
+            left, top = (min(p.box[k] for p in its) for k in (0, 1))
+            return [(here.usable[0] + p.box[0] - left, here.usable[1] + p.box[1] - top) for p in its]
+        from sketchloom.desk.spots import free_places
 
-        return free_place(self.plan.sheets[number], placed, self._gap())
+        return free_places(self.plan.sheets[number], its, self._gap())
 
     # -- the table of machines -----------------------------------------------------------------
 
@@ -271,3 +286,16 @@ class Planning(QObject):
     def _renew_machines(self):
         if self._session.latest is not None:
             self._panel.machine.show_work(self._session.latest.work)
+
+
+def _turned(placed):
+    """Where a part comes to lie by its next turn, a quarter where it bears that, about its middle."""
+    turns = placed.ready.turns
+    quarter = (placed.turn + 90.0) % 360
+    later = [t for t in turns if t > placed.turn + 1e-6] or [turns[0]]
+    turn = quarter if quarter in turns else later[0]
+    left, top, right, bottom = placed.box
+    wide, high = right - left, bottom - top
+    if (turn - placed.turn) % 180:
+        wide, high = high, wide
+    return None, (left + right - wide) / 2, (top + bottom - high) / 2, turn

@@ -10,6 +10,7 @@ from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.planning.cost_box import CostBox
 from sketchloom.app.stages.planning.laying_list import LayingList
 from sketchloom.app.stages.planning.machine_box import MachineBox
+from sketchloom.app.stages.planning.offcuts_box import OffcutsBox
 from sketchloom.app.stages.planning.part_box import PartBox
 from sketchloom.app.stages.planning.size_box import SizeBox
 from sketchloom.core.base.units import format_length
@@ -26,7 +27,8 @@ class SheetsPanel(Panel):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Sheets"))
         self.machine, self.part, self.size, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
-        self.laying = LayingList()
+        self.offcuts, self.laying = OffcutsBox(), LayingList()
+        self._boxes = (self.machine, self.size, self.cost, self.offcuts)
         self.copies = QSpinBox()
         self.copies.setRange(1, MAX_COPIES)
         self.copies.setAccessibleName(self.tr("Copies"))
@@ -37,7 +39,7 @@ class SheetsPanel(Panel):
         self.route = QCheckBox(self.tr("Show the route of the tool"))
         self.route.setChecked(True)
         self.route.toggled.connect(self.route_wanted)
-        for box in (self.machine, self.size):
+        for box in (self.machine, self.size, self.offcuts):
             box.change.connect(self.change)
         self.add(self.machine, (label(self.tr("Copies")), self.copies))
         self.section(self.tr("This sheet"))
@@ -45,6 +47,7 @@ class SheetsPanel(Panel):
         self.folds = {
             "size": Fold(self.tr("Size"), self.size),
             "cost": Fold(self.tr("Time and cost"), self.cost),
+            "rests": Fold(self.tr("Rests to use up"), self.offcuts),
             "laying": Fold(self.tr("The order of laying"), self.laying),
         }
         self.add(*self.folds.values())
@@ -53,13 +56,13 @@ class SheetsPanel(Panel):
         self._work = None
 
     def show_document(self, document) -> None:
-        for box in (self.machine, self.size, self.cost):
+        for box in self._boxes:
             box.recipe = document.recipe
         self._show_copies(document.recipe)
 
     def show_work(self, work) -> None:
         self._work = work
-        for box in (self.machine, self.size, self.cost):
+        for box in self._boxes:
             box.show_work(work)
         self._show_copies(work.recipe)
 
@@ -92,8 +95,9 @@ class SheetsPanel(Panel):
              self.tr("{0} s").format(round(timed.machine_s))),
         ))
 
-    def show_part(self, plan, number: int, n: int) -> None:
-        """The part that is chosen."""
+    def show_part(self, plan, number: int, n: int, several: int = 1) -> None:
+        """The part that is chosen, the last one of several."""
         unit = self._work.recipe.unit if self._work is not None else "mm"
         by_hand = bool(self._work is not None and self._work.recipe.spots)
-        self.part.show_part(plan if plan is not None and plan.sheets else None, number, n, unit, by_hand)
+        self.part.show_part(plan if plan is not None and plan.sheets else None, number, n, unit, by_hand,
+                            several)

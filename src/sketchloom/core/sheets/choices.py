@@ -18,6 +18,7 @@ DEGREES = {NONE: (0.0,), HALF: (0.0, 180.0), QUARTER: (0.0, 90.0, 180.0, 270.0),
 """Degrees that each choice allows, those that are tried first before the others."""
 ON = "on"
 MIRRORS = (AUTO, ON, OFF)
+MATCHES = (AUTO, ON, OFF)
 TOGETHER, APART = "together", "apart"
 PIECES = (AUTO, TOGETHER, APART)
 STAR, DETAIL = "star", "detail"
@@ -36,11 +37,13 @@ _FAR_MM = 1e6
 @dataclass(frozen=True, slots=True)
 class SeamByHand:
     """A seam put by hand: of which layer (its key), its ``number`` among the layer's seams, and its ``points`` from
-    above downwards, or from the left to the right where it is level; shares of the sides of the picture as it came."""
+    above downwards, or from the left to the right where it is level; shares of the sides of the picture as it came.
+    ``piece``: of which of the layer's pieces where those are free of each other, else 0."""
 
     key: str = setting.text(setting.REQUIRED)
     number: int = setting.whole(setting.REQUIRED, 0, MAX_SEAMS)
     points: tuple[tuple[float, float], ...] = ()
+    piece: int = setting.whole(0, 0, 1_000_000)
 
     def __post_init__(self):
         check_all(self, "seams.")

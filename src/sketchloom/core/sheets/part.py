@@ -21,7 +21,8 @@ class Part:
 
     ``key`` and ``name`` of its layer, ``hex`` its colour, ``material`` the key of what it is cut from, None where that
     was not said. ``outline``: its rings with lengths in mm and areas in mm². ``number`` of ``count`` parts that the
-    layer was divided into; ``seams``: polylines (K, 2) mm along which. ``piece``: its number where pieces of a layer
+    layer was divided into; ``seams``: polylines (K, 2) mm along which, ``matches``: its halves of the marks across
+    them. ``piece``: its number where pieces of a layer
     are free of each other, else 0. ``work``: the number of the work it is of, from 0; ``copy`` of it, from 1.
     """
 
@@ -33,6 +34,7 @@ class Part:
     number: int = 1
     count: int = 1
     seams: tuple[np.ndarray, ...] = ()
+    matches: tuple[np.ndarray, ...] = ()
     piece: int = 0
     work: int = 0
     copy: int = 1

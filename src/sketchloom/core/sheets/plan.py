@@ -76,6 +76,12 @@ class Placed:
         flip = np.array([-1.0 if self.ready.mirrored else 1.0, 1.0])
         return (np.asarray(points, float) * flip) @ turn_of(self.turn).T + (self.dx, self.dy)
 
+    def way(self, direction) -> tuple[float, float]:
+        """A direction of the work's coordinates on the sheet."""
+        to, origin = self.line([direction, (0.0, 0.0)])
+        dx, dy = to - origin
+        return float(dx), float(dy)
+
     @cached_property
     def box(self) -> tuple[float, float, float, float]:
         left, top, right, bottom = self.area.bounds

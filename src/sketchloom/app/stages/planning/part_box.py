@@ -40,8 +40,8 @@ class PartBox(QWidget):
         for part in (self._name, self._chosen, self._all):
             column.addWidget(part)
 
-    def show_part(self, plan, number: int, n: int, unit: str, any_by_hand: bool) -> None:
-        """The part ``n`` of a sheet of a plan, -1 for none."""
+    def show_part(self, plan, number: int, n: int, unit: str, any_by_hand: bool, several: int = 1) -> None:
+        """The part ``n`` of a sheet of a plan, -1 for none; the last one where ``several`` are chosen."""
         self._all.setVisible(any_by_hand)
         parts = plan.sheets[number].placed if plan is not None else ()
         placed = parts[n] if 0 <= n < len(parts) else None
@@ -49,7 +49,9 @@ class PartBox(QWidget):
         if placed is None:
             self._name.setText(self.tr("Click a part on the sheet to choose it."))
             return
-        self._name.setText(placed.part.name if not placed.ready.test else self.tr("Test cut"))
+        name = placed.part.name if not placed.ready.test else self.tr("Test cut")
+        self._name.setText(name if several < 2 else
+                           self.tr("{0} parts are chosen, the last: {1}").format(several, name))
         left, top, right, bottom = placed.box
         self._figures.show_values((
             (self.tr("Size"), " × ".join(format_length(v, unit) for v in (right - left, bottom - top))),

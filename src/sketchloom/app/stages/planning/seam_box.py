@@ -31,21 +31,36 @@ class SeamBox(QWidget):
         self._rest = QTimer(self, singleShot=True, interval=_REST_MS)
         self._rest.timeout.connect(self._take)
 
-    def show_seam(self, desk, number: int, unit: str) -> None:
-        """The seams of a layer and the one that is moved; None where nothing is divided."""
+    def show_seams(self, desk, numbers: tuple[int, ...], unit: str) -> None:
+        """The seams of a layer, the ``numbers`` of those along the chosen part; None where nothing is divided."""
         self.setVisible(desk is not None)
+        self._desk, self._unit = desk, unit
         if desk is not None:
-            self._desk, self._number, self._unit = desk, number, unit
+            self._number = self._number if self._number in numbers else numbers[0]
             self.slider.show_value(0, format_length(0.0, unit))
-            self._back.setEnabled(any(s.key == desk.key for s in desk.work.recipe.seams))
+            self._back.setEnabled(desk.is_by_hand)
             self._say(0.0)
+
+    def hold(self, number: int, by: float) -> None:
+        """A seam is held on the sheet, moved by so much."""
+        self._number = number
+        self._say(by)
+
+    def can_take(self, number: int, by: float) -> bool:
+        """Whether all parts would fit a carrier with a seam moved so."""
+        made = None if self._desk is None else self._desk.moved(number, by)
+        return made is not None and made.fits
+
+    @property
+    def said(self) -> str:
+        return self._said.text()
 
     def _try(self, by):
         self._say(float(by))
         self._rest.start()
 
     def _say(self, by):
-        self.slider.show_value(int(by), format_length(by, self._unit))
+        self.slider.show_value(round(by), format_length(by, self._unit))
         made = self._desk.moved(self._number, by)
         if made is None:
             self._said.setText(self.tr("It parts nothing there."))
@@ -57,6 +72,5 @@ class SeamBox(QWidget):
 
     def _take(self):
         by = float(self.slider.slider.value())
-        made = None if self._desk is None else self._desk.moved(self._number, by)
-        if by and made is not None and made.fits:
+        if by and self.can_take(self._number, by):
             self.moved.emit(self._number, by)

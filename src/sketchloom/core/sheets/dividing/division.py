@@ -8,9 +8,10 @@ import numpy as np
 import shapely
 
 from sketchloom.core.base.progress import breathe
-from sketchloom.core.sheets.choices import AUTO, BUTT, OFF, OVERLAP, STRAIGHT
+from sketchloom.core.sheets.choices import AUTO, BUTT, KEYED, OFF, OVERLAP, STRAIGHT
 from sketchloom.core.sheets.dividing import keys
 from sketchloom.core.sheets.dividing.field import COVER_MM, Field, corners_of, field_of
+from sketchloom.core.sheets.dividing.matches import marked
 from sketchloom.core.sheets.dividing.parting import SeamError, parted
 from sketchloom.core.sheets.dividing.seam import Seam, cheapest, on_raster, seam_of, straight
 from sketchloom.core.sheets.part import Part
@@ -43,7 +44,8 @@ class Room:
 @dataclass(frozen=True, slots=True, eq=False)
 class Divided:
     """A layer in parts. ``seams`` polylines mm, ``cost`` of all of them and the length that is ``seen``, mm; what the
-    best straight seams would cost and show stands beside. ``unjoined``: the joint that was asked for found no room."""
+    best straight seams would cost and show stands beside. ``columns``: for every seam that of the columns which it
+    parts, -1 for those between columns. ``unjoined``: the joint that was asked for found no room."""
 
     parts: tuple[Part, ...]
     seams: tuple[np.ndarray, ...] = ()
@@ -51,6 +53,7 @@ class Divided:
     seen: float = 0.0
     straight_cost: float = 0.0
     straight_seen: float = 0.0
+    columns: tuple[int, ...] = ()
     unjoined: bool = False
 
 
@@ -73,13 +76,14 @@ def fitting(size, rooms) -> Room | None:
 
 
 def divided(part: Part, above, rooms, how: str = AUTO, joint: str = BUTT, joint_mm: float = 3.0,
-            fixed=()) -> Divided:
+            fixed=(), matching: str = AUTO) -> Divided:
     """A part of a layer divided where no room takes it.
 
     Parameters
     ----------
     above : area that upper sheets cover, mm. how : of ``choices.SEAMS``. joint : of ``choices.JOINTS``; ``joint_mm``
     the overlap, or the width of tongues. fixed : seams (K, 2) mm set by hand, in place of those found, in their order.
+    matching : of ``choices.MATCHES``; tongues need no marks.
 
     References
     ----------
@@ -98,6 +102,8 @@ def divided(part: Part, above, rooms, how: str = AUTO, joint: str = BUTT, joint_
     if best is None:
         return Divided((part,))
     made, room = best
+    if matching != OFF and joint != KEYED:
+        made = replace(made, parts=marked(made.parts, made.seams, made.columns, field, matching))
     if joint != BUTT:
         made = _joined(part, made, room, field, joint, joint_mm)
     count = len(made.parts)
@@ -176,13 +182,15 @@ class _Sums:
     """Seams of one layout so far, with what they cost and show, and what straight ones would."""
 
     lines: list
+    columns: list
     cost: float = 0.0
     seen: float = 0.0
     straight_cost: float = 0.0
     straight_seen: float = 0.0
 
-    def add(self, found, plain, lines) -> None:
+    def add(self, found, plain, lines, column) -> None:
         self.lines += lines
+        self.columns += [column] * len(lines)
         self.cost += sum(s.cost for s in found)
         self.seen += sum(s.seen for s in found)
         self.straight_cost += sum(s.cost for s in plain)
@@ -192,39 +200,49 @@ class _Sums:
 def _along(part, field, room, columns, rows, how, fixed):
     """The parts of one layout, by upright seams through all of it, then by level ones through each column; None where
     they do not fit or the seams part nothing cleanly."""
-    sums, pieces = _Sums([]), [part]
+    sums, pieces, by_hand = _Sums([], []), [part], list(fixed)
     try:
         if columns > 1:
-            pieces = _in_columns(part, field, room, columns, how, fixed, sums)
+            pieces = _in_columns(part, field, room, columns, how, by_hand, sums)
         if rows > 1:
-            by_hand = fixed if columns == 1 else ()
-            pieces = [p for piece in pieces for p in _in_rows(
-                piece, field if columns == 1 else _only(field, piece), room, how, by_hand, sums)]
+            pieces = [p for n, piece in enumerate(pieces) for p in _in_rows(
+                piece, field if columns == 1 else _only(field, piece), room, how, by_hand, sums, n)]
     except SeamError:
         return None
     pieces = [p for p in pieces if len(p.outline.controls)]
     if not all(room.takes(p.size) for p in pieces):
         return None
-    return Divided(tuple(pieces), tuple(sums.lines), sums.cost, sums.seen, sums.straight_cost, sums.straight_seen), room
+    return Divided(tuple(pieces), tuple(sums.lines), sums.cost, sums.seen, sums.straight_cost, sums.straight_seen,
+                   tuple(sums.columns)), room
 
 
-def _in_columns(part, field, room, count, how, fixed, sums):
+def _in_columns(part, field, room, count, how, by_hand, sums):
     left, _, right, _ = part.box
-    found, plain = _seams(field, left, right, room.wide, count, how, list(fixed))
+    found, plain = _seams(field, left, right, room.wide, count, how, _taken(by_hand, count - 1))
     lines = [s.points for s in found]
-    sums.add(found, plain, lines)
-    return _cut([part], lines, False)
+    sums.add(found, plain, lines, -1)
+    return cut_along([part], lines, False)
 
 
-def _in_rows(piece, field, room, how, fixed, sums):
+def _in_rows(piece, field, room, how, by_hand, sums, column):
     count = _parts_of(piece.size[1], room.high)
     if count == 1:
         return [piece]
     found, plain = _seams(field.turned(), piece.box[1], piece.box[3], room.high, count, how,
-                          [np.asarray(f)[:, ::-1] for f in fixed])
+                          [np.asarray(f)[:, ::-1] for f in _taken(by_hand, count - 1)])
     lines = [s.points[:, ::-1] for s in found]
-    sums.add(found, plain, lines)
-    return _cut([piece], lines, True)
+    sums.add(found, plain, lines, column)
+    return cut_along([piece], lines, True)
+
+
+def _taken(by_hand, count):
+    """The next seams put by hand, out of their list; none where there are not so many."""
+    if len(by_hand) < count:
+        by_hand.clear()
+        return []
+    taken = by_hand[:count]
+    del by_hand[:count]
+    return taken
 
 
 def _only(field, piece):
@@ -241,8 +259,8 @@ def _seams(field, low, high, most, count, how, fixed):
     ones."""
     find = straight if how == STRAIGHT else cheapest
     bands = [(max(low, high - (count - k) * most), min(high, low + k * most)) for k in range(1, count)]
-    if len(fixed) >= count - 1:
-        own = [seam_of(field, np.asarray(points, float)) for points in fixed[:count - 1]]
+    if fixed:
+        own = [seam_of(field, np.asarray(points, float)) for points in fixed]
         return own, [straight(field, *band) for band in bands]
     if count == 2:
         return [find(field, *bands[0])], [straight(field, *bands[0])]
@@ -278,7 +296,7 @@ def _several(field, low, high, most, bands, find) -> list[Seam]:
     return [find(field, *band) for band in min(good, key=lambda value: value[0])[1]]
 
 
-def _cut(pieces, seams, level):
+def cut_along(pieces, seams, level):
     """Pieces cut along seams one after the other, what lies left of (or above) the first one first."""
     made = []
     for piece in pieces:
