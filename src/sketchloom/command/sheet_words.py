@@ -7,7 +7,7 @@ What they mean is in ``asked_sheets``, which loads more. Words of single setting
 from sketchloom.command import plan_words
 from sketchloom.core.layers.ways import RULES
 from sketchloom.core.sheets.material import shipped
-from sketchloom.recipe.sections import ADDED, PLANNED, SHEETS, STUFF
+from sketchloom.recipe.sections import ADDED, HANDED, PLANNED, SHEETS, STUFF
 
 
 def groups_of(parser) -> dict:
@@ -27,6 +27,8 @@ def groups_of(parser) -> dict:
             "With --machine the layers are divided, placed on carriers, and routed; the report tells the sheets, and "
             "--out-dir has a file for each.",
         ),
+        HANDED: parser.add_argument_group(
+            "how files are handed over", "The format is said by --format, or by the output's suffix."),
         "": parser,
     }
 

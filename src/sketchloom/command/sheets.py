@@ -7,9 +7,10 @@ from pathlib import Path
 
 from sketchloom.command import plan_words, setting_words
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.command.trace_words import FORMATS
 from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.formats.atomic import Care
-from sketchloom.recipe.sections import PLANNED
+from sketchloom.recipe.sections import HANDED, PLANNED
 
 
 class _Parser(argparse.ArgumentParser):
@@ -25,11 +26,13 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("inputs", nargs="+", metavar="WORK", help="projects or pictures; the first says what is not said")
     p.add_argument("--out-dir", metavar="DIR", required=True, help="folder for the sheets, made if it is not there")
     p.add_argument("--report", metavar="REPORT.json")
+    p.add_argument("--format", choices=FORMATS, default="svg", help="of the files; default: svg")
+    p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--replace", action="store_true", help="files that are in --out-dir already may be replaced")
     p.add_argument("--quiet", action="store_true")
     group = p.add_argument_group("what goes into the machine")
     plan_words.add_to(group)
-    setting_words.add_to({PLANNED: group})
+    setting_words.add_to({PLANNED: group, HANDED: p.add_argument_group("how files are handed over")})
     p.set_defaults(width=None, height=None)
     return p
 
@@ -61,7 +64,8 @@ def _planned(options):
     for path in options.inputs:
         opened = opening.open_file(Path(path))
         recipe = opened.project.recipe
-        recipe = setting_words.applied(plan_words.asked(recipe, options), setting_words.asked(options, PLANNED))
+        recipe = setting_words.applied(plan_words.asked(recipe, options),
+                                       setting_words.asked(options, PLANNED) | setting_words.asked(options, HANDED))
         work = pipeline.evaluate(opened.picture, recipe)
         require_traceable(work, path)
         if options.fit_into is not None:
@@ -74,7 +78,9 @@ def _planned(options):
         release.refuse_empty(work, path)
     plan = plan_words.best_plan(works, options, pipeline.cache)
     with release.folder_made(options.out_dir):
-        files = release.outgoing_sheets(plan, options.out_dir, Path(options.inputs[0]).stem)
+        release.refuse_stops(options.out_dir, plan.findings, options.anyway)
+        files = release.outgoing_sheets(plan, options.out_dir, Path(options.inputs[0]).stem,
+                                        release.format_asked(None, options.format), works[0].recipe)
         if options.report:
             told = {"sheets": sheets_told(plan), "plan": plan_told(plan), "findings": [
                 {"code": f.code, "severity": f.severity, "layer": f.layer, "message": str(f.message)}

@@ -56,12 +56,14 @@ def _care(options) -> Care:
 
 def _refuse_names(options, care):
     """Raise ExportError for outputs that could destroy something, before anything is read."""
-    from sketchloom.files.release import safe_stem
+    from sketchloom.files.release import format_asked, safe_stem
 
+    format_asked(options.out, options.format)
     named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe) if p]
     if options.out_dir and not (options.as_layers or options.same_sheets):
         # the first of several files that an input gives stands for all
-        named += [Path(options.out_dir) / f"{safe_stem(Path(p).stem)}.svg" for p in options.inputs]
+        suffix = format_asked(options.out, options.format).suffix
+        named += [Path(options.out_dir) / f"{safe_stem(Path(p).stem)}{suffix}" for p in options.inputs]
     splits = options.per_layer or options.per_piece or options.per_design or options.same_sheets
     refuse_clashes(named, replace(care, replace=care.replace or bool(splits)))
 
@@ -81,7 +83,8 @@ def _write_shared(works, options, care) -> int:
 
     try:
         with release.folder_made(options.out_dir):
-            written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem), care)
+            written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem,
+                                                            release.format_asked(None, options.format)), care)
     except ExportError as error:
         return _told(options.inputs[0], error)
     if not options.quiet:
@@ -148,13 +151,15 @@ def _write(work, path, options, timings, care, plan=None):
     how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
                                         (release.LAYERS, options.per_layer)) if wanted), release.ONE)
     target = options.out or options.out_dir
+    kind = release.format_asked(options.out, options.format)
     if how == release.ONE and not options.out:
-        target = Path(options.out_dir) / f"{release.safe_stem(stem)}.svg"
+        target = Path(options.out_dir) / f"{release.safe_stem(stem)}{kind.suffix}"
+    release.refuse_stops(target, (*work.findings, *(() if plan is None else plan.findings)), options.anyway)
     if plan is not None and options.out_dir and how == release.ONE:
         release.refuse_empty(work, target)
-        files = release.outgoing_sheets(plan, options.out_dir, stem)
+        files = release.outgoing_sheets(plan, options.out_dir, stem, kind, work.recipe)
     else:
-        files = release.outgoing(work, target, how, stem=stem)
+        files = release.outgoing(work, target, how, kind, stem)
     if options.plan:
         files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:

@@ -13,6 +13,7 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.units import parse_length_mm
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
+FORMATS = ("svg", "dxf", "hpgl", "gcode", "pdf", "png", "webp")
 _MAX_RECIPE_BYTES = 8 * 2**20
 """A larger recipe is none of ours; a guard against hostile files."""
 
@@ -29,6 +30,8 @@ def parser() -> argparse.ArgumentParser:
                 allow_abbrev=False)
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
+    p.add_argument("--format", choices=FORMATS, help="default: by the suffix of --out, svg in --out-dir")
+    p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
                                                 "if it is not there")
     p.add_argument("--replace", action="store_true", help="files that are in --out-dir already may be replaced")

@@ -8,7 +8,7 @@ from dataclasses import replace
 from functools import partial
 from pathlib import Path
 
-from sketchloom.core.base.errors import ExportError
+from sketchloom.core.base.errors import ClashError, ExportError
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import (
@@ -22,6 +22,7 @@ from sketchloom.core.drawing.drawing import (
     strand_of_rings,
 )
 from sketchloom.core.formats.atomic import PLAIN, Care, refuse_target
+from sketchloom.core.formats.handing import AS_IT_IS
 from sketchloom.core.formats.registry import Format, format_of, formats
 from sketchloom.core.formats.svg import layer_id
 from sketchloom.core.layers.designs import designs_of, shared_sheets, together_again
@@ -30,10 +31,15 @@ from sketchloom.core.layers.layering import Layer, LayerPlan
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.layers.width import NO_WIDTHS
+from sketchloom.core.preflight.findings import STOP
+from sketchloom.core.sheets.part import in_mm
+from sketchloom.core.tooling.kerf import kept_whole
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
+from sketchloom.files.handing_over import handing_of
 from sketchloom.files.sheet_files import sheet_drawings
 from sketchloom.files.writing import write_together
+from sketchloom.recipe.document import Recipe
 
 MAX_PIECE_FILES = 2000
 """Files that one release writes at most."""
@@ -47,9 +53,11 @@ SVG = "svg"
 # -- drawings ----------------------------------------------------------------------------------
 
 
-def _group(layer, number: int, mm: float, marks=(), helpers=()) -> Group:
+def _group(layer, number: int, mm: float, marks=(), helpers=(), kerf_mm: float = 0.0) -> Group:
     """A layer as one compound path, with its marks; helper cuts are lines beside it."""
     pen = layer.outline.pen_px
+    if kerf_mm > 0 and pen is None:
+        layer, mm = replace(layer, outline=kept_whole(in_mm(layer.outline, mm), kerf_mm)), 1.0
     look = Look(layer.plan.hex) if pen is None else Look(None, layer.plan.hex, max(pen * mm, _LEAST_PEN_MM), True)
     cut = (strand_of(layer.outline, mm), strand_of_rings(marks)) if marks else (strand_of(layer.outline, mm),)
     shapes = [Shape(cut, look)]
@@ -72,7 +80,8 @@ def _own_marks(work, frame, marks, number):
 def whole_drawing(work: Work) -> Drawing:
     """All layers in one drawing."""
     frame, marks = _frame(work)
-    groups = (_group(layer, n, work.mm_per_px, _own_marks(work, frame, marks, n), work.weeding.get(n, ()))
+    groups = (_group(layer, n, work.mm_per_px, _own_marks(work, frame, marks, n), work.weeding.get(n, ()),
+                     work.recipe.kerf_mm)
               for n, layer in enumerate(work.layers, 1))
     return Drawing(Path(work.picture.name).stem, frame, tuple(groups))
 
@@ -104,8 +113,8 @@ def layer_drawings(work: Work, stem: str) -> dict[str, Drawing]:
             made |= _pieces_of_layer(work, stem, number, layer, frame)
         else:
             group = _group(
-                layer, number, work.mm_per_px, _own_marks(work, frame, marks, number), work.weeding.get(number, ())
-            )
+                layer, number, work.mm_per_px, _own_marks(work, frame, marks, number), work.weeding.get(number, ()),
+                work.recipe.kerf_mm)
             made[f"{stem}-{_base(number, layer.plan.name)}"] = Drawing(layer.plan.name, frame, (group,))
     return made
 
@@ -123,7 +132,8 @@ def piece_drawings(work: Work, stem: str) -> dict[str, Drawing]:
 def _pieces_of_layer(work, stem, number, layer, frame):
     base = f"{stem}-{_base(number, layer.plan.name)}"
     return {f"{base}-{count:03d}": Drawing(f"{layer.plan.name}, piece {count}", frame,
-                                           (_group(replace(layer, outline=outline), number, work.mm_per_px),))
+                                           (_group(replace(layer, outline=outline), number, work.mm_per_px,
+                                                   kerf_mm=work.recipe.kerf_mm),))
             for count, outline in enumerate(pieces_of(layer.outline), 1)}
 
 
@@ -135,7 +145,8 @@ def design_drawings(work: Work, stem: str) -> dict[str, Drawing]:
         made[f"{stem}-design-01"] = whole_drawing(work)
     for number, design in enumerate(found, 1):
         left, top, right, bottom = (v * work.mm_per_px for v in design.box)
-        groups = tuple(_group(layer, n, work.mm_per_px) for n, layer in enumerate(design.layers, 1))
+        groups = tuple(_group(layer, n, work.mm_per_px, kerf_mm=work.recipe.kerf_mm)
+                       for n, layer in enumerate(design.layers, 1))
         made[f"{stem}-design-{number:02d}"] = Drawing(
             f"{stem}, design {number}", (left, top, right - left, bottom - top), groups
         )
@@ -203,15 +214,16 @@ def outgoing(work: Work, target, how: str = ONE, kind: Format | None = None, ste
     if how == ONE:
         refuse_target(Path(target))
         kind = kind or format_of(target)
-        return [(Path(target), lambda: kind.write(whole_drawing(work)))]
-    return in_folder(SPLITS[how](work, safe_stem(stem)), target, kind)
+        handing = handing_of(work.recipe)
+        return [(Path(target), lambda: kind.write(whole_drawing(work), handing))]
+    return in_folder(SPLITS[how](work, safe_stem(stem)), target, kind, handing_of(work.recipe))
 
 
 def outgoing_shared(works, folder, stem: str, kind: Format | None = None) -> Outgoing:
     """One file for each sheet that several finished works are cut from together; raises as ``outgoing``."""
     for work in works:
         refuse_empty(work, folder)
-    return in_folder(shared_drawings(works, safe_stem(stem)), folder, kind)
+    return in_folder(shared_drawings(works, safe_stem(stem)), folder, kind, handing_of(works[0].recipe))
 
 
 def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgoing:
@@ -219,17 +231,21 @@ def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgo
     for work in works:
         refuse_empty(work, target)
     refuse_target(Path(target))
-    kind = kind or format_of(target)
-    return [(Path(target), lambda: kind.write(versions_drawing(works, names, Path(target).stem)))]
+    kind, handing = kind or format_of(target), handing_of(works[0].recipe)
+    return [(Path(target), lambda: kind.write(versions_drawing(works, names, Path(target).stem), handing))]
 
 
-def outgoing_sheets(plan: WorkPlan, folder, stem: str, kind: Format | None = None) -> Outgoing:
-    """One file for each sheet of a plan that goes into the machine; raises as ``outgoing``, and where a part fits
-    nowhere: a work without one of its parts helps nobody."""
+def outgoing_sheets(plan: WorkPlan, folder, stem: str, kind: Format | None = None, recipe: Recipe | None = None
+                    ) -> Outgoing:
+    """One file for each sheet of a plan that goes into the machine, as a recipe hands it over; raises as ``outgoing``,
+    and where a part fits nowhere: a work without one of its parts helps nobody."""
     if plan.left_over:
         raise ExportError(folder, said("not written: {name} fits no carrier. Let it be divided, make the work smaller, "
                                        "or choose another machine.", name=plan.left_over[0].part.name))
-    return in_folder(sheet_drawings(plan, safe_stem(stem)), folder, kind)
+    recipe = recipe or Recipe()
+    drawings = sheet_drawings(plan, safe_stem(stem), recipe.kerf_mm)
+    handings = [handing_of(recipe, plan.machine, sheet.group.material) for sheet in plan.sheets]
+    return in_folder(drawings, folder, kind, handings)
 
 
 def outgoing_plan(work: Work, path, words=None) -> Outgoing:
@@ -238,8 +254,9 @@ def outgoing_plan(work: Work, path, words=None) -> Outgoing:
     return [(Path(path), lambda: formats()[SVG].write(plan_drawing(work, Path(path).stem, words)))]
 
 
-def in_folder(drawings, folder, kind: Format | None = None) -> Outgoing:
-    """Drawings by their file stems as files of a folder that exists; raises as ``outgoing``."""
+def in_folder(drawings, folder, kind: Format | None = None, how=AS_IT_IS) -> Outgoing:
+    """Drawings by their file stems as files of a folder that exists, handed over alike or each in its own way; raises
+    as ``outgoing``."""
     folder, chosen = Path(folder), kind or formats()[SVG]
     if len(drawings) > MAX_PIECE_FILES:
         raise ExportError(
@@ -253,7 +270,9 @@ def in_folder(drawings, folder, kind: Format | None = None) -> Outgoing:
         )
     if not folder.is_dir():
         raise ExportError(folder, said("is not a folder.") if folder.exists() else said("this folder does not exist."))
-    return [(folder / f"{stem}{chosen.suffix}", partial(chosen.write, drawing)) for stem, drawing in drawings.items()]
+    hows = how if isinstance(how, list) else [how] * len(drawings)
+    return [(folder / f"{stem}{chosen.suffix}", partial(chosen.write, drawing, its))
+            for (stem, drawing), its in zip(drawings.items(), hows, strict=True)]
 
 
 def write(files: Outgoing, care: Care = PLAIN, *, progress=QUIET) -> list[Path]:
@@ -287,6 +306,30 @@ def folder_made(folder) -> Iterator[None]:
 def there_already(files: Outgoing) -> list[Path]:
     """Files that would be replaced."""
     return [path for path, _ in files if path.exists()]
+
+
+def format_asked(target, key: str | None) -> Format:
+    """The format by its key, else by a file's suffix, SVG where neither is said.
+
+    Raises
+    ------
+    ExportError : the suffix is none of ours. ClashError : it is that of another format than the key.
+    """
+    if target is None:
+        return formats()[key or SVG]
+    by_suffix = format_of(target) if key is None or Path(target).suffix else formats()[key]
+    if key is not None and by_suffix.key != key:
+        raise ClashError(target, said("not written: it is to be {format}, and its suffix says {suffix}.", format=key,
+                                      suffix=by_suffix.suffix))
+    return by_suffix
+
+
+def refuse_stops(target, findings, anyway: bool) -> None:
+    """Raise where a finding says stop, unless it is to be written all the same."""
+    stops = [] if anyway else [one for one in findings if one.severity == STOP and one.code != "layer.empty"]
+    if stops:
+        raise ExportError(target, said("not written: {why}", why=stops[0].message), said(
+            "Mend it, or ask for it all the same with --anyway."))
 
 
 def refuse_empty(work: Work, target) -> None:

@@ -1,8 +1,14 @@
 """A plan of sheets as files and as a part of the report."""
 
-from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of, strand_of_lines
+from dataclasses import replace
+
+import numpy as np
+
+from sketchloom.core.curves.outline import Outline
+from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, Strokes, strand_of, strand_of_lines
 from sketchloom.core.formats.svg import layer_id
-from sketchloom.core.sheets.plan import Sheet
+from sketchloom.core.sheets.plan import Sheet, Timed, timed
+from sketchloom.core.tooling.kerf import kept_whole
 from sketchloom.evaluate.work_plan import WorkPlan
 
 _HELPER_MM, _LEAST_PEN_MM = 0.1, 0.01
@@ -18,7 +24,25 @@ def part_name(part) -> str:
     return text + (f", copy {part.copy}" if part.copy > 1 else "")
 
 
-def sheet_drawing(sheet: Sheet, title: str) -> Drawing:
+def with_kerf(sheet: Sheet, kerf_mm: float) -> Sheet:
+    """A sheet whose cuts are moved by half the kerf into the waste."""
+    if kerf_mm <= 0:
+        return sheet
+    kept: dict[int, Outline] = {}
+    def its(part):
+        if id(part.outline) not in kept:
+            kept[id(part.outline)] = kept_whole(part.outline, kerf_mm)
+        return replace(part, outline=kept[id(part.outline)])
+    return replace(sheet, placed=tuple(replace(p, ready=replace(p.ready, part=its(p.part))) for p in sheet.placed))
+
+
+def strokes_planned(timed: Timed) -> Strokes:
+    """What the machine does, in the order of the route, all with one tool."""
+    run = timed.run
+    return Strokes(run.controls, run.straight, run.starts, np.ones(len(run.starts) - 1, np.intp))
+
+
+def sheet_drawing(sheet: Sheet, title: str, strokes: Strokes | None = None) -> Drawing:
     """A sheet as it goes into the machine, on its carrier: a group for each part, with its helper cuts."""
     groups = []
     for number, placed in enumerate(sheet.placed, 1):
@@ -31,15 +55,19 @@ def sheet_drawing(sheet: Sheet, title: str) -> Drawing:
         if lines:
             shapes.append(Shape((strand_of_lines(lines),), Look(None, colour, _HELPER_MM)))
         groups.append(Group(tuple(shapes), part_name(placed.part), number))
-    return Drawing(title, (0.0, 0.0, sheet.carrier.width_mm, sheet.length_mm), tuple(groups))
+    return Drawing(title, (0.0, 0.0, sheet.carrier.width_mm, sheet.length_mm), tuple(groups), strokes)
 
 
-def sheet_drawings(plan: WorkPlan, stem: str) -> dict[str, Drawing]:
+def sheet_drawings(plan: WorkPlan, stem: str, kerf_mm: float = 0.0) -> dict[str, Drawing]:
     """File stem to drawing, one for each sheet, in the order of laying."""
-    return {
-        f"{stem}-sheet-{layer_id(number, sheet.group.name)[len('layer-'):]}": sheet_drawing(
-            sheet, f"{stem}, sheet {number} of {len(plan.sheets)}, {sheet.group.name}, {sheet.carrier.name}")
-        for number, sheet in enumerate(plan.sheets, 1)}
+    made = {}
+    for number, (sheet, known) in enumerate(zip(plan.sheets, plan.timed, strict=True), 1):
+        cut = with_kerf(sheet, kerf_mm)
+        how = known if cut is sheet else timed(cut, plan.machine, thorough=False)
+        made[f"{stem}-sheet-{layer_id(number, sheet.group.name)[len('layer-'):]}"] = sheet_drawing(
+            cut, f"{stem}, sheet {number} of {len(plan.sheets)}, {sheet.group.name}, {sheet.carrier.name}",
+            strokes_planned(how))
+    return made
 
 
 def sheets_told(plan: WorkPlan) -> list[dict]:

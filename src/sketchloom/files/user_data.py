@@ -8,6 +8,8 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.plain import encoded
+from sketchloom.core.formats import dialects as dialect_table
+from sketchloom.core.formats.dialects import Dialect
 from sketchloom.core.shapes import own
 from sketchloom.core.sheets import machine
 from sketchloom.core.sheets import prices as price_table
@@ -71,6 +73,12 @@ def machines() -> tuple[machine.Machine, ...]:
 def keep_machines(table) -> None:
     """Write the user's table of machines; raises ExportError."""
     _keep_plain("machines.json", machine.to_plain(table))
+
+
+def dialects() -> tuple[Dialect, ...]:
+    """Dialects of machine code: the user's own ``dialects.json`` in the data folder before those that are shipped."""
+    own = _plain_in("dialects.json", _MAX_TABLE_BYTES, dialect_table.from_plain) or ()
+    return (*own, *(one for one in dialect_table.SHIPPED if one.key not in {o.key for o in own}))
 
 
 def prices() -> price_table.Prices:

@@ -10,6 +10,7 @@ from sketchloom.core.base.setting import Word, check_all
 from sketchloom.core.base.words import ENGLISH, languages
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.edits.decisions import PaintedLine, RegionEdit
+from sketchloom.core.formats import handing
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.ways import PROPOSED, WAYS
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
@@ -54,10 +55,10 @@ TRUEST, SMOOTHEST = -2, 3
 """Steps of smoothness, from true to the pixels to clean sweeps."""
 MAX_RULES = 200
 """Rules of order; a guard against hostile files."""
-SHEETS, ADDED, STUFF, PLANNED = "sheets", "added", "stuff", "planned"
+SHEETS, ADDED, STUFF, PLANNED, HANDED = "sheets", "added", "stuff", "planned", "handed"
 """Groups of the command's help."""
-PLANNING = "sheets"
-"""The panel of the settings of planning."""
+PLANNING, RELEASING = "sheets", "release"
+"""The panels of the settings of planning and of handing over."""
 MAX_GAP_MM, MAX_COPIES = 100.0, 500
 """Between parts on a sheet, and of one work."""
 
@@ -442,6 +443,39 @@ class Release:
              "number in the fourth corner"),
         word=Word("--marks", group=ADDED, about=said(
             "three holes beside the work on every sheet, to lay them by, and its number in the fourth corner")))
+    svg_reader: str = setting.choice(
+        handing.MM, handing.READERS, said("An SVG's lengths"), said("what the reader of an SVG takes for an inch"),
+        late=True, names=(said("In millimetres"), said("Bare numbers, 96 an inch"), said("Bare numbers, 90 an inch"),
+                          said("Bare numbers, 72 an inch")),
+        word=Word("--svg-reader", group=HANDED, about=said(
+            "the reader of an SVG takes millimetres, or bare numbers of which so many are an inch")), place=RELEASING)
+    dxf_version: str = setting.choice(
+        handing.R2000, handing.VERSIONS, said("DXF version"), said("the version of a DXF"), late=True,
+        names=(said("R2000"), said("R12, for old readers")), word=Word("--dxf", group=HANDED), place=RELEASING)
+    dxf_curves: str = setting.choice(
+        handing.SPLINES, handing.CURVES, said("Curves in a DXF"),
+        said("what a DXF keeps of curves; R12 has no splines"), late=True,
+        names=(said("Splines"), said("Arcs"), said("Straight lines")),
+        word=Word("--curves", group=HANDED), place=RELEASING)
+    stray_mm: float = setting.length(
+        0.005, 0.001, 0.5, said("Arcs and lines within"),
+        said("how far arcs and lines may stray from curves"), late=True,
+        word=Word("--within", "0.005mm", group=HANDED), place=RELEASING)
+    picture_dpi: int = setting.whole(
+        300, 20, 2400, said("Dots an inch of a picture"), said("resolution of a PNG or WebP"), late=True,
+        word=Word("--dpi", "DPI", group=HANDED), place=RELEASING)
+    pdf_paper: str = setting.choice(
+        handing.WHOLE, handing.PAPERS, said("Paper of a PDF"), said("the paper that a PDF is parted over"), late=True,
+        names=(said("A4, to glue"), said("Letter, to glue"), said("As large as the work")),
+        word=Word("--tile", group=HANDED, about=said("a PDF parted over paper, with marks and an overlap to glue")),
+        place=RELEASING)
+    kerf_mm: float = setting.length(
+        0.0, 0.0, 10.0, said("Kerf"), said("width that a beam or a cutter takes away; cuts move by half of it into the "
+                                           "waste"), late=True,
+        word=Word("--kerf", "0.15mm", group=HANDED), place=RELEASING)
+    dialect: str = setting.text(
+        "", said("Dialect of machine code"), said("key of the dialect of machine code; empty: the machine's own"),
+        late=True, most=100, word=Word("--dialect", "KEY", group=HANDED))
 
     def __post_init__(self):
         check_all(self)

@@ -272,7 +272,7 @@ class Session(QObject):
                 (target if kind != release.ONE else target.parent).mkdir(exist_ok=True)  # one that was asked for anew
             its = plan or (self._planned(work, progress) if kind == release.SHEETS else None)
             files = (release.outgoing(work, target, kind, stem=name) if kind != release.SHEETS else
-                     release.outgoing_sheets(its, target, name))
+                     release.outgoing_sheets(its, target, name, recipe=work.recipe))
             beside = (lambda end: target.with_name(target.stem + end)) if kind == release.ONE else (
                 lambda end: target / f"{release.safe_stem(name)}{end}")
             if with_report:

@@ -65,12 +65,25 @@ class Group:
 
 
 @dataclass(frozen=True, slots=True, eq=False)
+class Strokes:
+    """What a tool does, stroke by stroke in its order: ``controls`` (S, 4, 2) mm, ``straight`` (S,), ``starts``
+    (N + 1,) offsets of the strokes, and the number of the ``tool`` (N,) each is made with, from 1."""
+
+    controls: np.ndarray
+    straight: np.ndarray
+    starts: np.ndarray
+    tool: np.ndarray
+
+
+@dataclass(frozen=True, slots=True, eq=False)
 class Drawing:
-    """Groups, the lowest first, in a frame: left, top, width, height, mm. x runs to the right and y down."""
+    """Groups, the lowest first, in a frame: left, top, width, height, mm. x runs to the right and y down. ``strokes``:
+    the same as a machine makes it, where that was planned."""
 
     title: str
     frame: tuple[float, float, float, float]
     groups: tuple[Group, ...]
+    strokes: Strokes | None = None
 
     @property
     def layers(self) -> tuple[Group, ...]:
@@ -111,6 +124,16 @@ def moved(group: Group, dx: float, dy: float, version: tuple[int, str]) -> Group
         replace(shape, strands=tuple(replace(s, controls=s.controls + by / s.mm) for s in shape.strands))
         for shape in group.shapes)
     return replace(group, shapes=shapes, version=version)
+
+
+def scaled(drawing: Drawing, scale: float) -> Drawing:
+    """A drawing with all its lengths multiplied; without its strokes, which are mm of a machine."""
+    groups = tuple(replace(group, shapes=tuple(Shape(
+        tuple(replace(s, mm=s.mm * scale) for s in shape.strands),
+        replace(shape.look, width_mm=shape.look.width_mm * scale)) for shape in group.shapes))
+        for group in drawing.groups)
+    left, top, width, height = drawing.frame
+    return Drawing(drawing.title, (left * scale, top * scale, width * scale, height * scale), groups)
 
 
 def strand_of(outline, mm: float) -> Strand:

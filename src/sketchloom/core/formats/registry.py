@@ -12,7 +12,6 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.said import said
-from sketchloom.core.drawing.drawing import Drawing
 
 AREAS, LINES, LAYERS, COLOURS = HOLDS = ("areas", "lines", "layers", "colours")
 
@@ -20,13 +19,13 @@ AREAS, LINES, LAYERS, COLOURS = HOLDS = ("areas", "lines", "layers", "colours")
 @dataclass(frozen=True, slots=True)
 class Format:
     """A file format. ``key`` names it in scripts; ``suffix`` of its files; ``label`` for people; ``holds`` what of a
-    drawing it keeps; ``write`` gives the bytes of a drawing, the same for the same drawing."""
+    drawing it keeps; ``write`` gives the bytes of a drawing, the same for the same drawing and the same ``Handing``."""
 
     key: str
     suffix: str
     label: str
     holds: frozenset[str]
-    write: Callable[[Drawing], bytes]
+    write: Callable[..., bytes]
 
 
 @lru_cache(maxsize=1)

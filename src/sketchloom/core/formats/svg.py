@@ -8,7 +8,9 @@ from xml.sax.saxutils import escape
 import numpy as np
 
 from sketchloom.core.base.said import said
-from sketchloom.core.drawing.drawing import Drawing, Strand
+from sketchloom.core.base.units import MM_PER_IN
+from sketchloom.core.drawing.drawing import Drawing, Strand, scaled
+from sketchloom.core.formats.handing import AS_IT_IS, MM, Handing
 from sketchloom.core.formats.registry import AREAS, COLOURS, LAYERS, LINES, Format
 
 _UM = 1000.0
@@ -16,12 +18,16 @@ _UM = 1000.0
 _FRACTIONS = [f".{k:03d}".rstrip("0").rstrip(".") for k in range(1000)]
 
 
-def write(drawing: Drawing) -> bytes:
-    """The SVG of a drawing: a group a layer, with its title; shapes that are in no layer stand by themselves."""
+def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
+    """The SVG of a drawing: a group a layer, with its title; shapes that are in no layer stand by themselves. For a
+    reader that takes no mm its lengths are bare numbers, so many to the inch."""
+    unit = "mm" if how.reader == MM else ""
+    if how.reader != MM:
+        drawing = scaled(drawing, float(how.reader) / MM_PER_IN)
     left, top, width, height = (_number(v) for v in drawing.frame)
     lines = [
         '<?xml version="1.0" encoding="UTF-8"?>',
-        f'<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="{width}mm" height="{height}mm" '
+        f'<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="{width}{unit}" height="{height}{unit}" '
         f'viewBox="{left} {top} {width} {height}">',
         f"<title>{_text(drawing.title)}</title>",
     ]

@@ -1,6 +1,6 @@
 """Machines: what they can cut at once, how fast they move, and what they take."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sketchloom.core.base import plain, setting
 from sketchloom.core.base.errors import SettingError
@@ -11,8 +11,10 @@ from sketchloom.core.sheets.material import BLADE, LASER, ROUTER
 from sketchloom.core.sheets.motion import Dynamics
 
 PEN = "pen"
+UPRIGHT, FEED = AXES = ("upright", "feed")
+CORNER, MIDDLE = ORIGINS = ("corner", "middle")
 KINDS = (BLADE, LASER, ROUTER, PEN)
-MAX_MACHINES, MAX_CARRIERS = 100, 40
+MAX_MACHINES, MAX_CARRIERS, MAX_STUFFS = 100, 40, 200
 """More than any workshop has; a guard against hostile files."""
 MAX_SIDE_MM = 100_000.0
 _INCH_MARGIN_MM = 0.25 * MM_PER_IN
@@ -52,11 +54,28 @@ class Carrier:
 
 
 @dataclass(frozen=True, slots=True)
+class Stuff:
+    """How a machine cuts one ``material`` (its key): what differs from how it cuts others, 0 for what does not."""
+
+    material: str = setting.text(setting.REQUIRED, most=300)
+    speed: float = setting.number(0.0, 0.0, 10_000.0)
+    force: float = setting.number(0.0, 0.0, 100_000.0)
+    power: float = setting.number(0.0, 0.0, 100.0)
+    passes: int = setting.whole(0, 0, 100)
+
+    def __post_init__(self):
+        check_all(self, "machines.stuffs.")
+
+
+@dataclass(frozen=True, slots=True)
 class Machine:
     """A machine of a kind. ``speed`` while cutting and ``travel`` between cuts, mm/s; ``acceleration``, mm/s²;
     ``corner_mm`` tolerance at corners; ``lift_s`` to lift the tool and lower it again; ``offset_mm`` of a dragged
     blade's tip behind its axis; ``overcut_mm`` past the beginning of a closed cut; ``force`` in the machine's own
-    ``force_unit``; ``change_s`` to change its tool, ``load_s`` to load a sheet; ``tools`` it takes, in words."""
+    ``force_unit``; ``power`` of a laser, %; ``change_s`` to change its tool, ``load_s`` to load a sheet; ``tools`` it
+    takes, in words. ``axes``: its x runs across and y up from the lower left, or x along the feed from the edge that
+    goes in first; ``origin`` in that corner or in the middle. ``depth_mm`` a tool goes down a pass and ``safe_mm``
+    above the stuff, where a file says so; ``dialect`` of its machine code. ``stuffs``: settings for materials."""
 
     key: str = setting.text(setting.REQUIRED, most=100)
     name: str = setting.text(setting.REQUIRED, most=300)
@@ -75,6 +94,13 @@ class Machine:
     tools: str = setting.text("", most=300)
     force: float = setting.number(0.0, 0.0, 100_000.0)
     force_unit: str = setting.text("", most=40)
+    power: float = setting.number(0.0, 0.0, 100.0)
+    axes: str = setting.choice(UPRIGHT, AXES)
+    origin: str = setting.choice(CORNER, ORIGINS)
+    depth_mm: float = setting.length(1.0, 0.0, 500.0)
+    safe_mm: float = setting.length(2.0, 0.0, 500.0)
+    dialect: str = setting.text("", most=100)
+    stuffs: tuple[Stuff, ...] = setting.parts((), 0, MAX_STUFFS)
     caution: str = setting.text("", most=500)
 
     def __post_init__(self):
@@ -85,6 +111,14 @@ class Machine:
         keys = [one.key for one in self.carriers]
         if len(set(keys)) < len(keys):
             raise SettingError("machines.carriers", said("carriers of different keys"), ", ".join(keys))
+
+    def cutting_it(self, material: str | None) -> "Machine":
+        """The machine as it cuts a material (its key)."""
+        one = next((s for s in self.stuffs if s.material == material), None)
+        if one is None:
+            return self
+        return replace(self, **{name: value for name in ("speed", "force", "power", "passes")
+                                if (value := getattr(one, name))})
 
     @property
     def cutting(self) -> Dynamics:
@@ -139,18 +173,18 @@ _SHIPPED = (
             tuple(Carrier(f"roll-{wide}", f"{wide} mm", float(wide), 0.0, _ROLL_EDGE_MM, 0.0)
                   for wide in (375, 610, 760, 1220)),
             speed=400.0, travel=600.0, acceleration=4000.0, corner_mm=0.05, lift_s=0.06, offset_mm=0.25,
-            overcut_mm=0.3, force=90.0, force_unit="g", tools=str(said("drag blades; a pen")),
+            overcut_mm=0.3, force=90.0, force_unit="g", axes=FEED, tools=str(said("drag blades; a pen")),
             caution=str(said("The roll moves back and forth by itself; keep hands, hair and sleeves away."))),
     Machine("laser", str(said("Laser bed")), LASER,
             (Carrier("bed", "600 × 400 mm", 600.0, 400.0, 5.0, 5.0),),
-            speed=20.0, travel=300.0, acceleration=3000.0, corner_mm=0.02, lift_s=0.0,
+            speed=20.0, travel=300.0, acceleration=3000.0, corner_mm=0.02, lift_s=0.0, power=60.0, dialect="laser",
             caution=str(said("Laser: never chlorinated film such as PVC; extraction on, and never leave it alone."))),
     Machine("router", str(said("Router bed")), ROUTER,
             (Carrier("bed", "600 × 900 mm", 600.0, 900.0, 10.0, 10.0),),
             speed=25.0, travel=80.0, acceleration=500.0, corner_mm=0.02, lift_s=1.5, passes=2, change_s=180.0,
-            load_s=300.0, tools=str(said("end mills, V cutters")),
+            load_s=300.0, tools=str(said("end mills, V cutters")), depth_mm=3.0, safe_mm=5.0, dialect="knife",
             caution=str(said("Router: clamp the stuff, guard eyes, ears and lungs, and mind fire from dull tools."))),
     Machine("pen", str(said("Pen plotter")), PEN,
             (Carrier("A3", "A3", 297.0, 420.0, 5.0, 5.0), Carrier("A4", "A4", 210.0, 297.0, 5.0, 5.0)),
-            speed=150.0, travel=250.0, acceleration=2000.0, corner_mm=0.1, lift_s=0.15),
+            speed=150.0, travel=250.0, acceleration=2000.0, corner_mm=0.1, lift_s=0.15, dialect="pen"),
 )

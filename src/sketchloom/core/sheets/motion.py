@@ -54,7 +54,7 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     controls : (S, 4, 2) cubics in mm, those of a stroke end to end. straight : (S,) bool. starts : (K + 1,) offsets of
     the strokes.
     """
-    xy, starts, curve = _chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
+    xy, starts, curve = chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
                                 max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
     count = len(xy)
     if not count:
@@ -78,7 +78,7 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     return Paced(xy, starts, np.sqrt(square), np.bincount(owner, seconds, len(starts) - 1))
 
 
-def _chords(controls, straight, starts, tolerance):
+def chords(controls, straight, starts, tolerance):
     """Points of all strokes end to end, their offsets, and (N - 1,) the curve each chord is of, -1 for a straight line
     or none."""
     if not len(controls):

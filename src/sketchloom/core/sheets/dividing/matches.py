@@ -27,8 +27,8 @@ def marked(parts, seams, columns, field, how: str):
     Parameters
     ----------
     parts : of one layer, without joints, column by column. seams : polylines (K, 2) mm, in their order. columns : as of
-    ``Divided``: a seam of a column goes on through its neighbours, and parts nothing there. field : of the layer. how : of
-    ``choices.MATCHES``: where an upper sheet hides them, or, with ``on``, also where they are seen.
+    ``Divided``: a seam of a column goes on through its neighbours, and parts nothing there. field : of the layer.
+    how : of ``choices.MATCHES``: where an upper sheet hides them, or, with ``on``, also where they are seen.
     """
     found: list[list[np.ndarray]] = [[] for _ in parts]
     areas = [part.area for part in parts]

@@ -1,0 +1,92 @@
+"""Moves of a machine as its file says them, and what can be told of them."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+MOST_MOVES = 4_000_000
+"""A guard against hostile files; more than any machine runs in a day."""
+MOST_MM = 1e6
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Moves:
+    """Moves in their order, on the machine's axes: ``begin`` and ``end`` (N, 2) mm, y up; about ``centre`` (N, 2) by
+    ``sweep`` (N,) radians where they are arcs, 0 for lines; ``down`` (N,) whether the tool cuts; ``speed`` (N,) mm/s,
+    0 where the machine's own holds; ``tool`` (N,); ``word`` (N,) number of the instruction. ``troubles``: what a
+    machine would stumble over, as pairs of the instruction's number and a sentence. ``passes`` (N,) number of the pass
+    by depth, from 0."""
+
+    begin: np.ndarray
+    end: np.ndarray
+    centre: np.ndarray
+    sweep: np.ndarray
+    down: np.ndarray
+    speed: np.ndarray
+    tool: np.ndarray
+    word: np.ndarray
+    depth: np.ndarray
+    troubles: tuple[tuple[int, str], ...] = ()
+
+    @property
+    def count(self) -> int:
+        return len(self.sweep)
+
+    @property
+    def box(self) -> tuple[float, float, float, float]:
+        """Left, bottom, right and top of what is cut, mm; all 0 where nothing is."""
+        cut = self.down
+        if not cut.any():
+            return 0.0, 0.0, 0.0, 0.0
+        xy, _ = chords_of(self.begin[cut], self.end[cut], self.centre[cut], self.sweep[cut], 0.05)
+        return (*xy.min(0).tolist(), *xy.max(0).tolist())
+
+    def strokes(self) -> tuple[np.ndarray, np.ndarray]:
+        """Numbers of the first move of every stroke of the lowered tool, and of the first after it."""
+        edge = np.diff(np.concatenate([[0], self.down.astype(int), [0]]))
+        return np.flatnonzero(edge > 0), np.flatnonzero(edge < 0)
+
+
+class Recorder:
+    """Collects moves while a file is read."""
+
+    def __init__(self):
+        self._rows: list[tuple] = []
+        self.troubles: list[tuple[int, str]] = []
+        self.at = (0.0, 0.0)
+
+    def move(self, x, y, down, speed, tool, word, centre=None, sweep=0.0, depth=0.0) -> None:
+        if (x, y) != self.at or centre is not None:
+            cx, cy = self.at if centre is None else centre
+            self._rows.append((*self.at, x, y, cx, cy, sweep, down, speed, tool, word, depth))
+            self.at = (x, y)
+
+    def dot(self, speed, tool, word, depth=0.0) -> None:
+        """The tool goes down and up again without a move."""
+        self._rows.append((*self.at, *self.at, *self.at, 0.0, True, speed, tool, word, depth))
+
+    @property
+    def count(self) -> int:
+        return len(self._rows)
+
+    def moves(self) -> Moves:
+        rows = np.array(self._rows, float).reshape(-1, 12)
+        return Moves(rows[:, 0:2], rows[:, 2:4], rows[:, 4:6], rows[:, 6], rows[:, 7] > 0, rows[:, 8],
+                     rows[:, 9].astype(int), rows[:, 10].astype(int), rows[:, 11], tuple(self.troubles))
+
+
+def chords_of(begin, end, centre, sweep, within: float) -> tuple[np.ndarray, np.ndarray]:
+    """Points (M, 2) of moves, without each one's last point, and the number of the move of each (M,)."""
+    radius = np.hypot(*(begin - centre).T)
+    with np.errstate(invalid="ignore", divide="ignore"):
+        step = 2 * np.arccos(np.clip(1 - within / np.maximum(radius, 1e-9), -1, 1))
+    count = np.where(sweep == 0, 1, np.ceil(np.abs(sweep) / np.maximum(step, 1e-4))).astype(np.intp)
+    count = np.maximum(count, 1)
+    owner = np.repeat(np.arange(len(count)), count)
+    share = (np.arange(len(owner)) - np.repeat(np.cumsum(count) - count, count)) / count[owner]
+    theta = sweep[owner] * share
+    ray = (begin - centre)[owner]
+    cos, sin = np.cos(theta), np.sin(theta)
+    turned = centre[owner] + np.column_stack([ray[:, 0] * cos - ray[:, 1] * sin, ray[:, 0] * sin + ray[:, 1] * cos])
+    straight = begin[owner] + share[:, None] * (end - begin)[owner]
+    return np.where((sweep[owner] == 0)[:, None], straight, turned), owner

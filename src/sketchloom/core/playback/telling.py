@@ -1,0 +1,136 @@
+"""What can be told of the moves of a file: how long they take, what is cut twice, which cuts stay open."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.spatial import cKDTree
+
+from sketchloom.core.base import ragged
+from sketchloom.core.curves.curveset import line_controls
+from sketchloom.core.playback.moves import Moves, chords_of
+from sketchloom.core.sheets.motion import Dynamics, paced
+
+HAIR_MM = 0.1
+"""Cuts nearer to each other part off a hair of stuff (common practice, no source)."""
+_SAMPLE_MM, _ALONG_MM = 0.25, 3.0
+_ALIKE = np.cos(np.radians(20.0))
+"""Cuts beside each other run one way within so much."""
+_END_MM = 0.05
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Told:
+    """``strokes`` of the lowered tool, how many of them stay ``open``; ``cut_mm`` and ``travel_mm``; ``doubled_mm`` of
+    the cut run on or within a hair of another, ``doubled`` places (D, 2) mm; ``width_mm`` and ``height_mm`` of what is
+    cut; ``tools`` with the length each cuts."""
+
+    strokes: int
+    open: int
+    cut_mm: float
+    travel_mm: float
+    doubled_mm: float
+    doubled: np.ndarray
+    width_mm: float
+    height_mm: float
+    tools: dict[int, float]
+
+
+def lengths_of(moves: Moves) -> np.ndarray:
+    """(N,) length of each move, mm."""
+    radius = np.hypot(*(moves.begin - moves.centre).T)
+    return np.where(moves.sweep == 0, np.hypot(*(moves.end - moves.begin).T), radius * np.abs(moves.sweep))
+
+
+def told_of(moves: Moves, overcut_mm: float = 1.0) -> Told:
+    """What the moves do. A cut that runs on past its beginning by no more than an overcut is no double one."""
+    length = lengths_of(moves)
+    first, past = moves.strokes()
+    left, bottom, right, top = moves.box
+    tools = {int(t): float(length[moves.down & (moves.tool == t)].sum()) for t in np.unique(moves.tool[moves.down])}
+    opened = [n for n, (a, b) in enumerate(zip(first.tolist(), past.tolist(), strict=True))
+              if not _closes(moves, a, b, overcut_mm)]
+    doubled = _doubled(moves, overcut_mm)
+    return Told(len(first), len(opened), float(length[moves.down].sum()), float(length[~moves.down].sum()),
+                len(doubled) * _SAMPLE_MM / 2, doubled, right - left, top - bottom, tools)
+
+
+def _closes(moves, a, b, overcut):
+    """Whether a stroke comes back to its beginning, at its end or an overcut before it."""
+    start = moves.begin[a]
+    length = lengths_of(moves)[a:b]
+    late = np.cumsum(length[::-1])[::-1] <= overcut + length
+    ends = moves.end[a:b][late]
+    return bool(b - a > 1 and len(ends) and np.hypot(*(ends - start).T).min() < _END_MM) or (
+        b - a == 1 and abs(moves.sweep[a]) > 6.28)
+
+
+def _samples(moves):
+    """Places along what is cut, the way each is run, its stroke, and how far along the stroke it lies."""
+    xy, owner = chords_of(moves.begin, moves.end, moves.centre, moves.sweep, 0.01)
+    ends = np.concatenate([xy[1:], moves.end[-1:]])
+    last = np.append(np.diff(owner) > 0, True)
+    ends[last] = moves.end[owner[last]]
+    down = moves.down[owner]
+    edge = np.concatenate([[True], ~moves.down[:-1]]) & moves.down
+    stroke = (np.cumsum(edge) - 1)[owner][down]
+    a, b = xy[down], ends[down]
+    length = np.hypot(*(b - a).T)
+    total = np.cumsum(length) - length
+    count = np.maximum(np.round(length / _SAMPLE_MM), 0).astype(int)
+    chord = np.repeat(np.arange(len(a)), count)
+    share = (np.arange(len(chord)) - np.repeat(np.cumsum(count) - count, count) + 0.5) / np.maximum(count[chord], 1)
+    way = (b - a) / np.maximum(length, 1e-12)[:, None]
+    along = total[chord] + share * length[chord]
+    return a[chord] + share[:, None] * (b - a)[chord], way[chord], stroke[chord], along
+
+
+def _doubled(moves, overcut):
+    """Places that lie on another cut, or within a hair of it."""
+    if not moves.down.any():
+        return np.empty((0, 2))
+    # moves of a depth below another repeat it on purpose: only the first pass is looked at
+    depth = moves.depth
+    top = moves.down & (depth >= depth[moves.down].max() - 1e-9)
+    kept = Moves(*(getattr(moves, name)[top] if name != "down" else np.ones(int(top.sum()), bool)
+                   for name in ("begin", "end", "centre", "sweep", "down", "speed", "tool", "word", "depth")))
+    jump = np.concatenate([[True], np.hypot(*(kept.begin[1:] - kept.end[:-1]).T) > 1e-9])
+    places, way, _, along = _samples(kept)
+    if len(places) < 2:
+        return np.empty((0, 2))
+    pairs = cKDTree(places).query_pairs(HAIR_MM, output_type="ndarray")
+    one, two = pairs.T if len(pairs) else (np.empty(0, int), np.empty(0, int))
+    cumulative = np.cumsum(lengths_of(kept))
+    stroke_of = np.searchsorted(cumulative, along)
+    ring = (np.cumsum(jump) - 1)[np.minimum(stroke_of, len(jump) - 1)]
+    same = ring[one] == ring[two]
+    length = np.bincount(ring, minlength=ring.max() + 1) * _SAMPLE_MM
+    apart = np.abs(along[one] - along[two])
+    near_end = np.minimum(apart, np.abs(length[ring[one]] - apart))
+    alike = np.abs((way[one] * way[two]).sum(1)) > _ALIKE
+    far = ~same | ((apart > _ALONG_MM) & (near_end > overcut + _ALONG_MM))
+    found = np.unique(np.concatenate([one[alike & far], two[alike & far]]))
+    return places[found]
+
+
+def seconds_of(moves: Moves, cutting: Dynamics, travelling: Dynamics, lift_s: float) -> float:
+    """How long a machine takes for the moves: each stroke from rest to rest, lifted and lowered between them."""
+    first, past = moves.strokes()
+    total = lift_s * len(first)
+    if len(first):
+        keep = moves.down
+        xy, owner = chords_of(moves.begin[keep], moves.end[keep], moves.centre[keep], moves.sweep[keep],
+                              max(min(cutting.corner / 2, 0.005), 1e-4))
+        ends = np.concatenate([xy[1:], moves.end[keep][-1:]])
+        number = np.flatnonzero(keep)[owner]
+        stroke = np.searchsorted(first, number, "right") - 1
+        last = np.append(np.diff(stroke) > 0, True)
+        ends[last] = moves.end[number[last]]
+        starts = ragged.lengths_to_starts(np.bincount(stroke, minlength=len(first)))
+        total += float(paced(line_controls(xy, ends), np.ones(len(xy), bool), starts, cutting).seconds.sum())
+    # travel between two strokes goes from rest to rest, straight on
+    begins = np.concatenate([[0], past])
+    for a, b in zip(begins.tolist(), [*first.tolist(), moves.count], strict=True):
+        if b > a:
+            steps = lengths_of(moves)[a:b]
+            total += float(travelling.along(steps).sum())
+    return total
