@@ -17,6 +17,7 @@ from sketchloom.core.sheets.material import shipped
 from sketchloom.desk.seams import SeamDesk
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import demo
+from sketchloom.files.outgoing import Wanted
 
 
 @pytest.fixture
@@ -269,7 +270,7 @@ def test_sheets_are_written_from_release_as_they_were_planned(badge, tmp_path):
     badge.stage("Release")
     out = tmp_path / "sheets"
     out.mkdir()
-    badge.driver.session.write(out, "sheet", True)
+    badge.driver.session.leaving.write(out, Wanted(split="sheet", report=True))
     wait(lambda: len(list(out.glob("*.svg"))) == len(plan.sheets) and list(out.glob("*.json")), 30, "the files")
     told = json.loads(next(out.glob("*.json")).read_text())
     part = told["sheets"][0]["parts"][0]
@@ -301,8 +302,8 @@ def test_a_seam_is_dragged_on_the_sheet_and_stays_where_it_fits_alone(badge):
 
 
 def test_crossing_seams_are_moved_each_for_itself(badge):
-    badge.driver.session.change(replace(badge.recipe.with_width(600.0), machine=next(m for m in shipped_machines() if m.key == "blade"),
-                                        carrier="12x12in"), "size")
+    blade = next(m for m in shipped_machines() if m.key == "blade")
+    badge.driver.session.change(replace(badge.recipe.with_width(600.0), machine=blade, carrier="12x12in"), "size")
     plan = planned(badge)
     key, made = next((k, m) for k, m in plan.divided.items() if len(set(m.columns)) > 1)
     desk = SeamDesk(badge.driver.work, key[1], made)

@@ -17,6 +17,7 @@ from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.layers.laying import laid_pieces
 from sketchloom.files import user_data
+from sketchloom.files.outgoing import Wanted
 
 
 @pytest.fixture()
@@ -280,7 +281,7 @@ def test_pieces_are_numbered_held_and_shown_from_below(lighthouse, layers):
 
 def test_the_laying_plan_is_written_beside_the_files(lighthouse, tmp_path):
     lighthouse.window.show_stage(RELEASE)
-    lighthouse.session.write(tmp_path / "badge.svg", "one", False, True)
+    lighthouse.session.leaving.write(tmp_path / "badge.svg", Wanted(plan=True))
     wait(lambda: (tmp_path / "badge-plan.svg").exists(), 20, "the plan")
     assert (tmp_path / "badge-plan.svg").read_text().count("<path") > 20 and (tmp_path / "badge.svg").exists()
 

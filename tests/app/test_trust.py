@@ -38,6 +38,7 @@ from sketchloom.app.stages.numbers import LAYERS, RELEASE
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
 from sketchloom.files import project as projects
+from sketchloom.files.outgoing import Wanted
 from sketchloom.files.writing import data_folder
 
 PHONE = Path(__file__).parents[2] / "src" / "sketchloom" / "data" / "demo" / "kingfisher-by-phone.jpg"
@@ -89,12 +90,12 @@ def test_a_control_with_the_focus_takes_the_wheel(lighthouse):
 
 def test_files_of_a_folder_are_not_replaced_unasked(lighthouse, tmp_path):
     session, window = lighthouse.session, lighthouse.window
-    session.write(tmp_path, "layer", False)
+    session.leaving.write(tmp_path, Wanted(split="layer"))
     wait(lambda: not session.writing.busy)
     made = sorted(tmp_path.glob("*.svg"))
     assert len(made) > 2
     made[0].write_text("of somebody else")
-    session.write(tmp_path, "layer", True, True)
+    session.leaving.write(tmp_path, Wanted(split="layer", report=True, plan=True))
     wait(lambda: not session.writing.busy)
     assert made[0].read_text() == "of somebody else" and sorted(tmp_path.glob("*.*")) == made
     said = window.notices.text_of("write")
@@ -104,7 +105,7 @@ def test_files_of_a_folder_are_not_replaced_unasked(lighthouse, tmp_path):
     fresh = [f for f in tmp_path.iterdir() if f.is_dir() and f.name not in ("data", "config")]
     assert len(fresh) == 1 and len(list(fresh[0].glob("*.svg"))) == len(made) + 1
     assert made[0].read_text() == "of somebody else"
-    session.write(tmp_path, "layer", False)
+    session.leaving.write(tmp_path, Wanted(split="layer"))
     wait(lambda: not session.writing.busy)
     lighthouse.click("Replace them")
     wait(lambda: not session.writing.busy)
@@ -114,7 +115,7 @@ def test_files_of_a_folder_are_not_replaced_unasked(lighthouse, tmp_path):
 def test_the_report_beside_one_file_is_asked_about_too(lighthouse, tmp_path):
     session = lighthouse.session
     (tmp_path / "sign.json").write_text("mine")
-    session.write(tmp_path / "sign.svg", "one", True)
+    session.leaving.write(tmp_path / "sign.svg", Wanted(report=True))
     wait(lambda: not session.writing.busy)
     assert (tmp_path / "sign.json").read_text() == "mine" and not (tmp_path / "sign.svg").exists()
     assert "sign.json is there already" in lighthouse.window.notices.text_of("write")
@@ -126,7 +127,7 @@ def test_a_cut_file_does_not_go_over_the_drawing_it_was_traced_from(driver, tmp_
                     '<rect width="40" height="40" fill="#fff"/><circle cx="20" cy="20" r="12" fill="#a33"/></svg>')
     before = path.read_bytes()
     driver.open(path)
-    driver.session.write(path, "one", False)
+    driver.session.leaving.write(path, Wanted())
     wait(lambda: not driver.session.writing.busy)
     assert path.read_bytes() == before
 
@@ -180,7 +181,7 @@ def test_nothing_to_look_at_is_not_said_beside_a_failure(lighthouse, tmp_path):
     trouble.emit("save", "The disk is full.")
     window.notices.drop("save")
     assert "something failed" in summary.text()  # the file is still not written
-    lighthouse.session.written.emit((tmp_path / "a.svg",))
+    lighthouse.session.leaving.written.emit((tmp_path / "a.svg",))
     assert summary.text() == "Nothing to look at."
     trouble.emit("evaluate", "This cannot be worked out.")
     assert "not known" in summary.text()
@@ -195,7 +196,7 @@ def test_after_a_cancelled_trace_release_says_what_is_there_and_offers_to_go_on(
     assert not stopped.button("Write SVG").isEnabled()
     assert window.rail.buttons[RELEASE].state == UNKNOWN
     assert "neither judged nor written" in window.notices.text_of("stopped")
-    stopped.session.write(tmp_path / "x.svg", "one", False)
+    stopped.session.leaving.write(tmp_path / "x.svg", Wanted())
     said = [part.text() for part in window.panels[RELEASE].findChildren(QLabel) if part.isVisible()]
     assert any("Tracing was stopped" in t for t in said)
     stopped.click("Trace it now")

@@ -106,7 +106,7 @@ def test_a_dxf_holds_the_shapes_and_passes_the_audit(how):
     assert document.dxfversion == ("AC1009" if how.dxf == "r12" else "AC1015")
     (layer,) = {e.dxf.layer for e in document.modelspace()}
     assert layer == "01_Bl_ljus"
-    assert how.dxf == "r12" or document.layers.get(layer).rgb == (0x20, 0x40, 0xa0)
+    assert np.abs(np.subtract(ezdxf.colors.aci2rgb(document.layers.get(layer).color), (0x20, 0x40, 0xa0))).max() < 70
     kinds = {e.dxftype() for e in document.modelspace()}
     assert kinds <= {"SPLINE", "LWPOLYLINE"} if how.dxf == "r2000" else kinds == {"POLYLINE"}
     paths = [dxf_path.make_path(e) for e in document.modelspace()]
@@ -161,7 +161,7 @@ def test_an_svg_for_readers_that_take_bare_numbers(reader, per_mm):
     data = formats()["svg"].write(drawing, Handing(reader=reader))
     assert (b'width="160mm"' in data) == (reader == "mm")
     read = SVG.parse(io.BytesIO(data), ppi=float(25.4 if reader == "mm" else reader))
-    box = [p for p in read.elements() if isinstance(p, Path)][0].bbox()
+    box = next(p for p in read.elements() if isinstance(p, Path)).bbox()
     left, top, right, bottom = blobs(1).bounds
     assert [v / per_mm for v in box] == pytest.approx([left, top, right, bottom], abs=0.03)
 
@@ -171,8 +171,8 @@ def test_a_pdf_is_as_large_as_the_work_and_looks_like_it():
     data = formats()["pdf"].write(drawing)
     page = pypdfium2.PdfDocument(data)[0]
     assert [v / 72 * 25.4 for v in page.get_size()] == pytest.approx(SIZE, abs=1e-3)
-    seen = np.asarray(page.render(scale=4 * 25.4 / 72).to_pil().convert("L"))
-    wanted = np.asarray(Image.open(io.BytesIO(formats()["png"].write(drawing, Handing(dpi=round(4 * 25.4))))))
+    seen = np.asarray(page.render(scale=100 / 72).to_pil().convert("L"))
+    wanted = np.asarray(Image.open(io.BytesIO(formats()["png"].write(drawing, Handing(dpi=100)))))
     shape = min(seen.shape[0], wanted.shape[0]), min(seen.shape[1], wanted.shape[1])
     inked, solid = seen[:shape[0], :shape[1]] < 128, wanted[:shape[0], :shape[1], 3] > 128
     assert solid.mean() == pytest.approx(blobs(1).area / (SIZE[0] * SIZE[1]), rel=0.02)
@@ -238,7 +238,7 @@ def test_a_dragged_blade_cuts_the_outline(seed, offset):
     moves = gcode_reader.read(formats()["gcode"].write(drawing, Handing(machine=its)))
     tip, down, _, move = tip_path(moves, offset, 1.0)
     lines = shapely.union_all([shapely.LinearRing(r) for r in truth(outline)])
-    first, past = moves.strokes()
+    first, _past = moves.strokes()
     on = down & (move >= first[1])  # but for the stroke that turns the blade at first
     away = shapely.distance(shapely.points(tip[on]), lines)
     corners = np.array([(x, SIZE[1] - y) for x, y in ((140, 5), (155, 5), (140, 20), (155, 20))])

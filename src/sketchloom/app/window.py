@@ -16,6 +16,7 @@ from sketchloom.app import actions as action_table
 from sketchloom.app import manners, room, theme
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
+from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.cleaning import Cleaning
@@ -127,7 +128,8 @@ class Window(QMainWindow):
         self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view, self.sheet_view = Welcome(DEMOS), Bench(), StackView(), SheetView()
-        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view):
+        self.play_view = PlayView()
+        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view):
             self.middle.addWidget(view)
         self.section, self.variants, self.sheets = SectionStrip(), VariantsStrip(), SheetsStrip()
         for strip in (self.section, self.variants, self.sheets):
@@ -197,6 +199,9 @@ class Window(QMainWindow):
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.planning.told.connect(self._show_findings)
+        session.leaving.rehearsed.connect(self._show_looks)
+        self.play_view.closed.connect(self._end_looks)
+        self.play_view.viewed.connect(self._show_zoom)
         self.sheet_view.viewed.connect(self._show_zoom)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, self.variants)
         trace.patch.shown.connect(self._show_patch)
@@ -213,7 +218,7 @@ class Window(QMainWindow):
         bench.viewed.connect(self._show_zoom)
         self.findings.go_to.connect(self.go_to)
         self.notices.troubled.connect(self.telling.stand_beside)
-        session.written.connect(self.telling.stand_beside)
+        session.leaving.written.connect(self.telling.stand_beside)
         self.findings.mend.connect(session.mend)
         self.findings.mend_all.connect(self.telling.mend_all)
         self.findings.see.connect(lambda _: self._show_dropped())
@@ -277,8 +282,10 @@ class Window(QMainWindow):
         self.bench.show_peek(None)
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
-        if self.session.document is not None and (number == SHEETS or self.middle.currentWidget() is self.sheet_view):
-            self.middle.setCurrentWidget(self._seen())
+        if self.session.document is not None and (
+                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view)):
+            self.play_view.forget()
+            self.middle.setCurrentWidget(self.sheet_view if number == SHEETS else self.bench)
         self.stacking.turn(number == LAYERS)
         self.sheets.setVisible(number == SHEETS and self.session.document is not None)
         self.planning.turn(number == SHEETS)
@@ -315,6 +322,7 @@ class Window(QMainWindow):
             self.splitter.recall()
         self.bench.set_picture(document.picture, image)
         self.planning.forget()
+        self.play_view.forget()
         if self.stage == SHEETS:
             self.middle.setCurrentWidget(self._seen())
             self.sheets.show()
@@ -374,6 +382,8 @@ class Window(QMainWindow):
 
     def _seen(self):
         """What is zoomed."""
+        if self.stage == RELEASE and self.middle.currentWidget() is self.play_view:
+            return self.play_view
         return self.sheet_view if self.stage == SHEETS else self.bench
 
     def _remember_settings(self):
@@ -403,6 +413,20 @@ class Window(QMainWindow):
     def _show_stack(self, on):
         if self.session.document is not None:
             self.middle.setCurrentWidget(self.stack_view if on else self._seen())
+
+    def _show_looks(self, looks):
+        """Files that were made to be looked at."""
+        if self.session.document is not None:
+            self.show_stage(RELEASE)
+            self.play_view.show_looks(looks, self.session.document.recipe.unit)
+            self.middle.setCurrentWidget(self.play_view)
+            self._show_zoom()
+
+    def _end_looks(self):
+        if self.middle.currentWidget() is self.play_view:
+            self.play_view.forget()
+            self.middle.setCurrentWidget(self.bench)
+            self._show_zoom()
 
     def _show_dropped(self):
         """Open the list of what was dropped because it is small."""

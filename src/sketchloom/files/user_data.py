@@ -14,6 +14,7 @@ from sketchloom.core.shapes import own
 from sketchloom.core.sheets import machine
 from sketchloom.core.sheets import prices as price_table
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
+from sketchloom.files import recipients as recipient_table
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
 
@@ -79,6 +80,18 @@ def dialects() -> tuple[Dialect, ...]:
     """Dialects of machine code: the user's own ``dialects.json`` in the data folder before those that are shipped."""
     own = _plain_in("dialects.json", _MAX_TABLE_BYTES, dialect_table.from_plain) or ()
     return (*own, *(one for one in dialect_table.SHIPPED if one.key not in {o.key for o in own}))
+
+
+def recipients() -> tuple[recipient_table.Recipient, ...]:
+    """Who gets a work, with what the user chose for each (``recipients.json``)."""
+    own = {r.key: r for r in _plain_in("recipients.json", _MAX_TABLE_BYTES, recipient_table.from_plain) or ()}
+    return tuple(own.get(one.key, one) for one in recipient_table.SHIPPED)
+
+
+def keep_recipient(one: recipient_table.Recipient) -> None:
+    """Keep what was chosen for one who gets works; raises ExportError."""
+    _keep_plain("recipients.json", recipient_table.to_plain(
+        tuple(one if r.key == one.key else r for r in recipients())))
 
 
 def prices() -> price_table.Prices:

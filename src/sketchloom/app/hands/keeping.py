@@ -1,14 +1,18 @@
 """Where a work goes: saving the project, writing cut files, and what is asked before anything is replaced."""
 
+import tempfile
 from pathlib import Path
 
-from PySide6.QtCore import QObject, QSettings
+from PySide6.QtCore import QMimeData, QObject, QSettings
+from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import QFileDialog
 
 from sketchloom.app.parts.widgets import counted
+from sketchloom.app.words import told
+from sketchloom.core.formats.registry import formats
 from sketchloom.files.opening import READABLE
 from sketchloom.files.project import SUFFIX
-from sketchloom.files.release import ONE, VERSIONS, unused_folder
+from sketchloom.files.release import SVG, VERSIONS, handing_of, safe_stem, unused_folder, whole_drawing
 
 
 class Keeping(QObject):
@@ -17,11 +21,16 @@ class Keeping(QObject):
     def __init__(self, window, session, panel, say):
         super().__init__(window)
         self._window, self._session, self._say = window, session, say
+        self._dragged = tempfile.TemporaryDirectory(prefix="sketch-loom-")
         session.saved.connect(lambda path: say("save", "done", self.tr("Saved: {0}").format(path)))
-        session.written.connect(panel.show_written)
-        session.in_the_way.connect(self._ask_replace)
+        session.leaving.written.connect(panel.show_written)
+        session.leaving.in_the_way.connect(self._ask_replace)
+        session.leaving.held_back.connect(self._ask_anyway)
         session.changed_elsewhere.connect(self._ask_over)
         panel.write_wanted.connect(self.ask_write)
+        panel.look_wanted.connect(session.leaving.rehearse)
+        panel.drag.make = self._made_to_drag
+        panel.copy_wanted.connect(self.copy_svg)
         panel.shared_wanted.connect(self.ask_shared)
 
     def save(self) -> None:
@@ -43,22 +52,53 @@ class Keeping(QObject):
         if path:
             self._session.save(path if path.endswith(SUFFIX) else path + SUFFIX)
 
-    def ask_write(self, files: str, with_report: bool, with_plan: bool = False) -> None:
-        name = self._session.document.name
-        if files not in (ONE, VERSIONS):
+    def ask_write(self, wanted) -> None:
+        """Where to, and write what is ``wanted`` there."""
+        name, suffix = self._session.document.name, wanted.suffix
+        if not suffix:
             target = QFileDialog.getExistingDirectory(self._window, self.tr("Folder for the files"), self.last_folder())
         else:
-            target, _ = QFileDialog.getSaveFileName(self._window, self.tr("Write the cut file"),
-                                                    str(Path(self.last_folder()) / f"{name}.svg"),
-                                                    self.tr("Layered SVG (*.svg)"))
-            if target and not target.lower().endswith(".svg"):
-                target += ".svg"
-        if target and files == VERSIONS:
-            QSettings().setValue("folder", str(Path(target).parent))
-            self._session.write_versions(target)
-        elif target:
-            QSettings().setValue("folder", str(Path(target).parent if files == ONE else target))
-            self._session.write(target, files, with_report, with_plan)
+            kind = self.tr("PDF to approve") if wanted.kind is None else told(wanted.kind.label)
+            target, _ = QFileDialog.getSaveFileName(self._window, self.tr("Write the file"),
+                                                    str(Path(self.last_folder()) / f"{name}{suffix}"),
+                                                    f"{kind} (*{suffix})")
+            if target and not target.lower().endswith(suffix):
+                target += suffix
+        if not target:
+            return
+        QSettings().setValue("folder", str(Path(target).parent if suffix else target))
+        if wanted.split == VERSIONS and wanted.kind is not None:
+            self._session.leaving.write_versions(target)
+        else:
+            self._session.leaving.write(target, wanted)
+
+    def copy_svg(self) -> None:
+        """The work as SVG onto the clipboard, as a drawing and as text."""
+        work = self._session.work
+        if work is None or not work.layers:
+            return
+        data = formats()[SVG].write(whole_drawing(work), handing_of(work.recipe))
+        mime = QMimeData()
+        mime.setData("image/svg+xml", data)
+        mime.setText(data.decode())
+        QGuiApplication.clipboard().setMimeData(mime)
+        self._say("copied", "done", self.tr("Copied as SVG."))
+
+    def _made_to_drag(self):
+        """The work as a file in a folder that ends with the window; None where there is none."""
+        work = self._session.work
+        if work is None or not work.layers:
+            return None
+        path = Path(self._dragged.name) / f"{safe_stem(self._session.document.name)}.svg"
+        path.write_bytes(formats()[SVG].write(whole_drawing(work), handing_of(work.recipe)))
+        return path
+
+    def _ask_anyway(self, stops, again):
+        """Findings say stop: what, and whether it is to be written all the same."""
+        text = counted(len(stops), told(stops[0].message), self.tr("{0} findings say stop. The first: {1}").format(
+            "{0}", told(stops[0].message)))
+        self._say("write", "ask", self.tr("Nothing was written. ") + text,
+                  ((self.tr("Write all the same; the report says it"), again),))
 
     def _ask_over(self, path):
         """The project's file was changed by another window or program: which of the two is to stay, or both."""
@@ -93,7 +133,7 @@ class Keeping(QObject):
             else ""
         )
         if folder:
-            self._session.write_shared(paths, folder)
+            self._session.leaving.write_shared(paths, folder)
 
     def last_folder(self):
         document = self._session.document

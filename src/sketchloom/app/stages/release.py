@@ -4,9 +4,18 @@ from dataclasses import replace
 
 from PySide6.QtCore import Qt, QUrl, Signal
 from PySide6.QtGui import QDesktopServices
-from PySide6.QtWidgets import QCheckBox, QHeaderView, QTableWidget, QTableWidgetItem
+from PySide6.QtWidgets import (
+    QCheckBox,
+    QComboBox,
+    QHeaderView,
+    QTableWidget,
+    QTableWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
 
 from sketchloom.app import theme
+from sketchloom.app.parts.drag_out import DragOut
 from sketchloom.app.parts.widgets import (
     UNKNOWN,
     Choice,
@@ -19,48 +28,135 @@ from sketchloom.app.parts.widgets import (
     plain_tip,
     swatch,
 )
+from sketchloom.app.stages.fold import Fold
+from sketchloom.app.words import named, told
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
+from sketchloom.core.formats.registry import formats
+from sketchloom.files import user_data
+from sketchloom.files.outgoing import Wanted
+from sketchloom.files.recipients import APPROVAL, PACKAGE
+from sketchloom.files.release import SVG, VERSIONS
 
 
 class ReleasePanel(Panel):
     """Writing of files."""
 
-    write_wanted = Signal(str, bool, bool)
+    write_wanted = Signal(object)
+    look_wanted = Signal(object)
     change = Signal(object, str, str)
     shared_wanted = Signal()
+    copy_wanted = Signal()
+    kept = Signal(str)
 
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Release"))
         self._folder = self._recipe = None
+        self._handing = QWidget()  # takes the controls that are made from descriptions
+        self._handing.setLayout(QVBoxLayout())
+        self._handing.layout().setContentsMargins(0, 0, 0, 0)
+        self._build_recipients()
         self._build_files()
         self._build_table()
-        self.add(self._how, self._figures, self._table, self._hidden, self._marks, self._plan, self._report)
+        self.fold = Fold(self.tr("How the files are written"), self._handing)
+        self.add(self._who, self._about, (label(self.tr("Format")), self._form), self._how, self._look, self._figures,
+                 self._table, self._hidden, self._marks, self._plan, self._report)
         self._build_writing()
+        self.add(self.fold, self._keep)
         self._build_cautions()
         self.column.addStretch(1)
+        self._take_recipient("designer", False)
+
+    def place(self, box) -> None:
+        """Controls that are made from descriptions, in their fold."""
+        self.placed = box
+        box.change.connect(self.change)
+        self._handing.layout().addWidget(box)
+
+    def _build_recipients(self):
+        self._who = Choice(tuple((one.key, named(one.name), named(one.about)) for one in user_data.recipients()),
+                           self.tr("Who gets it?"), 3)
+        self._who.chosen.connect(self._take_recipient)
+        self._about = label("", "quiet")
+        self._form = QComboBox()
+        self._form.setAccessibleName(self.tr("Format"))
+        for one in formats().values():
+            self._form.addItem(f"{told(one.label)} ({one.suffix})", one.key)
+        self._form.addItem(self.tr("A page to approve (.pdf)"), APPROVAL)
+        self._form.addItem(self.tr("All of it in one folder"), PACKAGE)
+        self._form.activated.connect(lambda _: self._show_form())
+        self._look = button(self.tr("Look at the files first"), "play",
+                            self.tr("Made, read back and played as the machine would run them; nothing is written"))
+        self._look.clicked.connect(lambda: self.look_wanted.emit(self.wanted))
+        self._keep = button(self.tr("Keep this for the next work"), "device-floppy",
+                            self.tr("Format, files and settings, for whoever is chosen above"))
+        self._keep.clicked.connect(self._keep_recipient)
+
+    def _take_recipient(self, key, by_hand=True):
+        one = next(r for r in user_data.recipients() if r.key == key)
+        self._recipient = one
+        self._who.show_value(key)
+        self._about.setText(named(one.about))
+        self._form.setCurrentIndex(max(self._form.findData(one.format), 0))
+        self._how.show_value(one.split)
+        self._choose(one.split)
+        self._report.setChecked(one.report)
+        self._plan.setChecked(one.plan)
+        self._show_form()
+        if by_hand and self._recipe is not None and one.applied(self._recipe) != self._recipe:
+            self.change.emit(one.applied(self._recipe), self.tr("for {0}").format(named(one.name).lower()), "")
+
+    def _keep_recipient(self):
+        if self._recipe is None:
+            return
+        made = self._recipient.kept(self._recipe, self.wanted.form, self._files, self._report.isChecked(),
+                                    self._plan.isChecked())
+        try:
+            user_data.keep_recipient(made)
+        except AppError as error:
+            self.show_trouble(told(error.message))
+        else:
+            self._recipient = made
+            self._say(self.tr("Kept for: {0}").format(named(made.name)), "done")
+
+    def _show_form(self):
+        """What a form needs of the rest."""
+        wanted = self.wanted
+        is_plain = wanted.kind is not None
+        self._how.setEnabled(is_plain)
+        for part in (self._report, self._plan):
+            part.setEnabled(is_plain and self._files != VERSIONS)
+        suffix = wanted.kind.suffix[1:].upper() if is_plain else {
+            APPROVAL: self.tr("the page to approve"), PACKAGE: self.tr("the folder")}[wanted.form]
+        self._write.setText(self.tr("Write {0}…").format(suffix))
+
+    @property
+    def wanted(self) -> Wanted:
+        """What is to be written."""
+        return Wanted(self._form.currentData() or SVG, self._files, self._report.isChecked(), self._plan.isChecked())
 
     def _build_files(self):
         self._how = Choice(
             (
-                ("one", self.tr("One file"), self.tr("All layers in one SVG, base first")),
-                ("layer", self.tr("Per layer"), self.tr("One SVG a layer, all on the same page so that they line up")),
-                ("piece", self.tr("Per piece"), self.tr("One SVG a piece, each where it goes on the page")),
+                ("one", self.tr("One file"), self.tr("All layers in one file, base first")),
+                ("layer", self.tr("Per layer"), self.tr("A file a layer, all on the same page so that they line up")),
+                ("piece", self.tr("Per piece"), self.tr("A file a piece, each where it goes on the page")),
                 (
                     "design",
                     self.tr("Per design"),
-                    self.tr("One SVG for each of several designs on the page; what is 6 mm apart is another design"),
+                    self.tr("A file for each of several designs on the page; what is 6 mm apart is another design"),
                 ),
                 (
                     "versions",
                     self.tr("Versions"),
-                    self.tr("The work and all alternatives kept of it in one SVG, side by side, each an object of its "
+                    self.tr("The work and all alternatives kept of it in one file, side by side, each an object of its "
                             "own; they are kept in the strip of variants (V)"),
                 ),
                 (
                     "sheet",
                     self.tr("Per sheet"),
-                    self.tr("One SVG for each sheet that goes into the machine, as planned under Sheets"),
+                    self.tr("A file for each sheet that goes into the machine, as planned under Sheets"),
                 ),
             ),
             self.tr("Files"),
@@ -70,7 +166,7 @@ class ReleasePanel(Panel):
         self._files = "one"
         self._how.chosen.connect(self._choose)
         self._report = QCheckBox(self.tr("Also write the report (JSON)"))
-        self._plan = QCheckBox(self.tr("Also write the laying plan (SVG)"))
+        self._plan = QCheckBox(self.tr("Also write the laying plan (SVG, PDF)"))
         self._plan.setToolTip(self.tr("Every piece with its number where it goes, and the order of work, to print"))
         self._marks = QCheckBox(self.tr("Marks on every sheet, to lay them by"))
         self._marks.setToolTip(
@@ -104,7 +200,7 @@ class ReleasePanel(Panel):
         self._hidden = label("", "quiet")
 
     def _build_writing(self):
-        self._write = button(self.tr("Write SVG…"), "", self.tr("Choose where, then write (Ctrl+E)"))
+        self._write = button(self.tr("Write {0}…").format("SVG"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
         self.add(self._write)
@@ -120,7 +216,10 @@ class ReleasePanel(Panel):
             self.tr("With other works or pictures: one file a sheet, with the parts of all of them cut from it"),
         )
         self._shared.clicked.connect(self.shared_wanted)
-        self.add(self._shared)
+        self._copy = button(self.tr("Copy as SVG"), "clipboard", self.tr("To paste it into another program"))
+        self._copy.clicked.connect(self.copy_wanted)
+        self.drag = DragOut(self.tr("Drag it out as a file"))
+        self.add((self._shared, self._copy), self.drag)
         self._open = button(self.tr("Open the folder"), "folder-open")
         self._open.clicked.connect(lambda: QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._folder))))
         self._open.hide()
@@ -150,13 +249,12 @@ class ReleasePanel(Panel):
 
     def _choose(self, key):
         self._files = key
-        for part in (self._report, self._plan):  # they are of one work
-            part.setEnabled(key != "versions")
+        self._show_form()
 
     def ask(self) -> None:
         """Ask for the files to be written as chosen."""
         if self._write.isEnabled():
-            self.write_wanted.emit(self._files, self._report.isChecked(), self._plan.isChecked())
+            self.write_wanted.emit(self.wanted)
 
     def show_document(self, document) -> None:
         self._result.hide()
@@ -166,7 +264,8 @@ class ReleasePanel(Panel):
 
     def show_work(self, work) -> None:
         unit = work.recipe.unit
-        for part in (self._write, self._shared):  # a preview is not what is written
+        self._recipe = work.recipe
+        for part in (self._write, self._shared, self._look, self._copy, self.drag):  # a preview is not what is written
             part.setEnabled(bool(work.layers) and not work.rough)
         self._not_yet.setVisible(work.rough)
         self._figures.show_values(

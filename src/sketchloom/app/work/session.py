@@ -1,6 +1,5 @@
 """An open work and all that happens to it: opening, evaluating, saving, writing, recovering."""
 
-import itertools
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
@@ -14,20 +13,16 @@ from sketchloom.app.words import told
 from sketchloom.app.work.aside import Aside
 from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane, close_all
+from sketchloom.app.work.leaving import Leaving
 from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
-from sketchloom.core.base.progress import Part, watched
-from sketchloom.core.formats.atomic import Care
 from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
-from sketchloom.evaluate.pipeline import Pipeline, require_traceable
-from sketchloom.evaluate.planning import plans_of
-from sketchloom.files import opening, recovery, release, report, user_data
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import opening, recovery, user_data
 
 BUSY_AFTER_MS = 500
 _PREVIEW_PX = 512
-_PLANS = 12
-"""Plans of sheets that are looked at for a file when none was seen."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -35,15 +30,6 @@ class _Ready:
     opened: opening.Opened
     image: SourceImage
     recovered: recovery.Recovered | None
-
-
-@dataclass(frozen=True, slots=True)
-class _InTheWay:
-    """Files that are ``there`` already and were not replaced; ``again(target)`` writes, and replaces them."""
-
-    there: tuple[Path, ...]
-    target: Path
-    again: Callable[[Path], None]
 
 
 class Session(QObject):
@@ -54,8 +40,6 @@ class Session(QObject):
     shown = Signal(object)
     busy = Signal(str)
     trouble = Signal(str, str)
-    written = Signal(object)
-    in_the_way = Signal(object, object, object)
     changed_elsewhere = Signal(object)
     saved = Signal(object)
     set_aside = Signal(str, object)
@@ -73,6 +57,7 @@ class Session(QObject):
         self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside
         self.tooling = Lane("tooling")  # what a tool waits for; it must not be pushed aside by what is looked for
         self.aside = Aside(self.cache, self)
+        self.leaving = Leaving(self)
         self.evaluator = Evaluator(self.cache, self)
         self.evaluator.ready.connect(self._take)
         self.evaluator.failed.connect(self._evaluation_failed)
@@ -253,116 +238,6 @@ class Session(QObject):
         user_data.remember(path)
         self.saved.emit(Path(path))
         return True
-
-    def write(self, target, kind: str, with_report: bool, with_plan: bool = False, replace: bool = False) -> None:
-        """Write the cut files of the exact result.
-
-        Files that are there already are replaced only where that was asked for: by ``replace``, or for the one file
-        whose name the user gave. Else ``in_the_way`` says which, and nothing is written.
-        """
-        work = self.work
-        if work is None:
-            self.trouble.emit("write", self._why_not())
-            return
-        name, target, plan = self.document.name, Path(target), self.plan_of(work)
-        words = {key: told(pattern) for key, pattern in release.PLAN_WORDS.items()}
-
-        def run(progress):
-            if replace:
-                (target if kind != release.ONE else target.parent).mkdir(exist_ok=True)  # one that was asked for anew
-            its = plan or (self._planned(work, progress) if kind == release.SHEETS else None)
-            files = (release.outgoing(work, target, kind, stem=name) if kind != release.SHEETS else
-                     release.outgoing_sheets(its, target, name, recipe=work.recipe))
-            beside = (lambda end: target.with_name(target.stem + end)) if kind == release.ONE else (
-                lambda end: target / f"{release.safe_stem(name)}{end}")
-            if with_report:
-                path = target.with_suffix(".json") if kind == release.ONE else beside("-report.json")
-                files.append(
-                    (
-                        path,
-                        lambda: report.to_bytes(
-                            report.report_of(work, work.picture.name, work.timings_s, compared=True, plan=its)
-                        ),
-                    )
-                )
-            if with_plan:
-                files += release.outgoing_plan(work, beside("-plan.svg"), words)
-            there = [path for path in release.there_already(files) if path != target]
-            if there and not replace:
-                return _InTheWay(tuple(there), target, lambda at: self.write(at, kind, with_report, with_plan, True))
-            return self._written(files, progress)
-        self._write(self.tr("Writing"), run)
-
-    def _planned(self, work, progress):
-        """A plan of the sheets, where nobody has looked at one."""
-        with watched(progress):
-            *_, plan = itertools.islice(plans_of((work,), prices=user_data.prices(), cache=self.cache), _PLANS)
-        return plan
-
-    def _why_not(self):
-        if self.evaluator.lane.busy:
-            return self.tr("The work is still being traced; write again when it is done.")
-        return self.tr("Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.")
-
-    def write_shared(self, paths, folder, replace: bool = False) -> None:
-        """Write sheets with the parts of this work and of others, given as projects or pictures."""
-        work = self.work
-        if work is None:
-            self.trouble.emit("write", self._why_not())
-            return
-        name = self.document.name
-
-        def run(progress):
-            works = [work]
-            for number, path in enumerate(paths):
-                part = Part(progress, number / (len(paths) + 1), (number + 1) / (len(paths) + 1))
-                opened = opening.open_file(path)
-                made = Pipeline().evaluate(opened.picture, opened.project.recipe, progress=part)
-                require_traceable(made, path)
-                works.append(made)
-            last = Part(progress, len(paths) / (len(paths) + 1), 1.0)
-            if replace:
-                Path(folder).mkdir(exist_ok=True)
-            files = release.outgoing_shared(works, folder, name)
-            there = release.there_already(files)
-            if there and not replace:
-                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True))
-            return self._written(files, last)
-        self._write(self.tr("Tracing the other works"), run)
-
-    def write_versions(self, target) -> None:
-        """Write the work and all alternatives that are kept of it into one file, side by side."""
-        work = self.work
-        if work is None:
-            self.trouble.emit("write", self._why_not())
-            return
-        recipe, target, present = self.document.recipe, Path(target), self.document.name
-        pipeline = Pipeline(self.cache)
-
-        def run(progress):
-            works, names, kept = [work], [present], recipe.alternatives
-            for number, one in enumerate(kept):
-                part = Part(progress, number / (len(kept) + 1), (number + 1) / (len(kept) + 1))
-                works.append(pipeline.evaluate(work.original, one.recipe, progress=part))
-                names.append(one.name)
-            return self._written(release.outgoing_versions(works, names, target), progress)
-        self._write(self.tr("Tracing the alternatives"), run)
-
-    def _written(self, files, progress):
-        """What the work was read from stays as it is."""
-        reads = tuple(Path(p) for p in (self.origin, self.document.path) if p is not None)
-        return release.write(files, Care(never=reads), progress=progress)
-
-    def _write(self, text, run):
-        """Files are written all or none, so a job that was stopped has written nothing."""
-        self.writing.run(text, run, self._show_written, lambda why: self.trouble.emit("write", told(why)),
-                         lambda: self.trouble.emit("write", self.tr("Stopped. Nothing was written.")))
-
-    def _show_written(self, done):
-        if isinstance(done, _InTheWay):
-            self.in_the_way.emit(done.there, done.target, done.again)
-        else:
-            self.written.emit(done)
 
     def tried(self, text: str, make, use) -> None:
         """Work out another recipe of the present exact result beside the window: ``make(work, evaluate)``, in which

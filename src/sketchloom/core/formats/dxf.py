@@ -43,10 +43,7 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
         layer = document.layers.add(name)
         colour = None if look is None else look.fill or look.stroke
         if colour is not None:
-            rgb = tuple(round(v) for v in from_hex(colour))
-            layer.color = _nearest_index(rgb)
-            if not is_old:
-                layer.rgb = rgb
+            layer.color = _nearest_index(tuple(round(v) for v in from_hex(colour)))
         for shape in group.shapes:
             if shape.look.is_cut:
                 for strand in shape.strands:
@@ -130,10 +127,10 @@ def _layer_name(group, used):
 
 
 def _nearest_index(rgb):
-    """The index of the old table of colours that is nearest, of the nine that readers agree on."""
-    table = {1: (255, 0, 0), 2: (255, 255, 0), 3: (0, 255, 0), 4: (0, 255, 255), 5: (0, 0, 255), 6: (255, 0, 255),
-             7: (255, 255, 255), 8: (128, 128, 128), 9: (192, 192, 192)}
-    return min(table, key=lambda n: sum((a - b) ** 2 for a, b in zip(table[n], rgb, strict=True)))
+    """The index of the table of colours that is nearest: these versions have no others."""
+    from ezdxf import colors
+
+    return min(range(1, 256), key=lambda n: sum((a - b) ** 2 for a, b in zip(colors.aci2rgb(n), rgb, strict=True)))
 
 
 FORMAT = Format("dxf", ".dxf", said("Drawing exchange"), frozenset((AREAS, LINES, LAYERS, COLOURS)), write)

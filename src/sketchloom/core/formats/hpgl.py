@@ -13,12 +13,16 @@ from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.handing import AS_IT_IS, Handing
 from sketchloom.core.formats.registry import AREAS, LAYERS, LINES, Format
-from sketchloom.core.tooling.blade import axis_path, primed
+from sketchloom.core.sheets.routing.blade import axis_path, primed
 from sketchloom.core.tooling.strokes import on_axes, polylines, strokes_of
 
 UNITS_PER_MM = 40
 _MOST_VS, _MOST_FS = 127, 10_000
 """Velocity in whole cm/s; force as a cutter counts it."""
+_STRAY_MM = 0.008
+"""Of chords of a swing: finer ones would be lost in the units."""
+_FLAT_MM, _SAME_MM = 0.004, 0.006
+"""Chords stray from curves by so much, and places that a line passes so near are left out: a hundredth in all."""
 _A_LINE = 60
 """Coordinates of one instruction: buffers of old machines are short (common practice, no source)."""
 
@@ -27,12 +31,13 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
     """Strokes in their order, a pen for each layer, or one pen for a sheet; a dragged blade's offset is made up for."""
     machine = how.machine
     strokes = strokes_of(drawing, 0.0 if machine is None else machine.overcut_mm)
-    points, starts = polylines(strokes, max(how.within_mm, 0.5 / UNITS_PER_MM / 2))
+    points, starts = polylines(strokes, _FLAT_MM)
     points = on_axes(points, drawing.frame, machine)
     offset = 0.0 if machine is None else machine.offset_mm
     words = ["IN;", "PA;"]
     if offset > 0 and len(points):
-        points, starts = axis_path(points, starts, offset)
+        points, starts = axis_path(points, starts, offset, stray_mm=_STRAY_MM)
+    points, starts = _fewer(points, starts)
     units = np.rint(points * UNITS_PER_MM).astype(int)
     words += [] if machine is None else _pace(machine)
     pen = 0
@@ -45,6 +50,18 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
         words += _line(units[first:last], 1 if machine is None else machine.passes)
     words += ["PU0,0;", "SP0;", ""]
     return "\n".join(words).encode("ascii")
+
+
+def _fewer(points, starts):
+    """Without places that a line between others serves as well: in whole units they would only make it tremble."""
+    import shapely
+
+    if not len(points):
+        return points, starts
+    lines = shapely.linestrings(points, indices=np.repeat(np.arange(len(starts) - 1), np.diff(starts)))
+    kept, owner = shapely.get_coordinates(shapely.simplify(lines, _SAME_MM, preserve_topology=False),
+                                          return_index=True)
+    return kept, np.searchsorted(owner, np.arange(len(starts)))
 
 
 def _pace(machine):

@@ -28,6 +28,7 @@ MOST_S = 20.0
 _MOST_ANSWER = 64 * 2**10
 _HEAD = struct.Struct(">Q")
 _PAGE, _COUNT = "page", "count"
+_HERE = "sketchloom.core.picture.apart"
 _ERRORS = {"PictureError": PictureError, "ImageTooLargeError": ImageTooLargeError}
 
 
@@ -38,14 +39,14 @@ def drawn_apart(data: bytes, name: str, page: int, dpi: int, most_pixels: int) -
     ------
     PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
     """
-    answer, pixels = _asked(_PAGE, data, name, {"page": page, "dpi": dpi, "most_pixels": most_pixels})
+    answer, pixels = asked(_HERE, _PAGE, data, name, {"page": page, "dpi": dpi, "most_pixels": most_pixels})
     try:
         height, width, channels = (int(v) for v in answer["shape"])
         dpi_found, notes_found = answer["dpi"], answer["notes"]
     except (KeyError, ValueError, TypeError):
-        raise _failed(name) from None
+        raise failed(name) from None
     if len(pixels) != height * width * channels or channels not in (3, 4) or height * width > most_pixels:
-        raise _failed(name)
+        raise failed(name)
     field = np.frombuffer(pixels, np.uint8).reshape(height, width, channels)
     alpha = frozen_array(field[..., 3].copy()) if channels == 4 else None
     rgb = frozen_array(field[..., :3].copy() if channels == 4 else field)
@@ -55,14 +56,19 @@ def drawn_apart(data: bytes, name: str, page: int, dpi: int, most_pixels: int) -
 
 def pages_counted_apart(data: bytes, name: str) -> int:
     """How many pages a document has; raises as ``drawn_apart``."""
-    return int(_asked(_COUNT, data, name, {})[0]["count"])
+    return int(asked(_HERE, _COUNT, data, name, {})[0]["count"])
 
 
 # -- on this side ------------------------------------------------------------------------------
 
 
-def _asked(task, data, name, words):
-    """The reader's answer, plain, and the bytes after it."""
+def asked(module: str, task: str, data: bytes, name: str, words: dict):
+    """The answer of a module that serves, plain, and the bytes after it.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
+    """
     head = json.dumps({"task": task, "name": name.encode("utf-8", "replace").decode(), **words}).encode()
     source = str(Path(__file__).resolve().parents[3])
     known = {key: value for key, value in os.environ.items() if key in ("PATH", "LD_LIBRARY_PATH", "SYSTEMROOT")}
@@ -70,7 +76,7 @@ def _asked(task, data, name, words):
                    "PYTHONDONTWRITEBYTECODE": "1"}
     try:
         done = subprocess.run(
-            [sys.executable, "-m", "sketchloom.core.picture.apart"],
+            [sys.executable, "-m", module],
             input=_HEAD.pack(len(head)) + head + data,
             capture_output=True,
             env=environment,
@@ -96,14 +102,15 @@ def _taken_apart(out, name):
         if size > _MOST_ANSWER:
             raise ValueError(size)
         answer = json.loads(out[_HEAD.size:_HEAD.size + size])
-        if not isinstance(answer, dict) or not answer.keys() & {"shape", "count", "error"}:
+        if not isinstance(answer, dict) or not answer.keys() & {"shape", "count", "rows", "error"}:
             raise ValueError(answer)
         return answer, memoryview(out)[_HEAD.size + size:]
     except (struct.error, ValueError, UnicodeDecodeError):
-        raise _failed(name) from None
+        raise failed(name) from None
 
 
-def _failed(name):
+def failed(name) -> PictureError:
+    """A reader gave no answer that can be used."""
     return PictureError(name, said("its reader failed on it, or it takes too much memory to be drawn."),
                         said("Save a plain, simpler copy of it."))
 
@@ -152,13 +159,15 @@ def _limit(most_bytes, most_s):
     resource.setrlimit(resource.RLIMIT_FSIZE, (0, 0))  # it writes no file
 
 
-def _serve():
+def serve(answer) -> None:
+    """Answer what is asked on the standard input, within limits: ``answer`` takes the task, the bytes and the words,
+    and gives plain data and bytes."""
     read, write = sys.stdin.buffer, sys.stdout.buffer
     _limit(MOST_BYTES, MOST_S)
     (size,) = _HEAD.unpack(read.read(_HEAD.size))
     words = json.loads(read.read(size))
     try:
-        plain, rest = _answer(words["task"], read.read(), words)
+        plain, rest = answer(words["task"], read.read(), words)
     except FileError as error:
         kind = type(error).__name__ if type(error).__name__ in _ERRORS else errors.PictureError.__name__
         plain, rest = {"error": kind, "why": _plain(error.why), "hint": _plain(error.hint)}, b""
@@ -173,4 +182,4 @@ def _serve():
 
 
 if __name__ == "__main__":
-    _serve()
+    serve(_answer)

@@ -83,6 +83,7 @@ class GcodeReader:
             self.z = values["Z"] * self.scale if self.absolute else self.z + values["Z"] * self.scale
             if self.cuts and not was and self.motion == 0.0:
                 self._trouble(said("the tool goes into the stuff in rapid"))
+        self.record.lifted(not self.cuts)
         if "X" in values or "Y" in values or (self.motion in (2.0, 3.0) and ("I" in values or "J" in values)):
             self._go(values)
 

@@ -64,10 +64,12 @@ class HpglReader:
         if word in ("PU", "PD", "PA", "PR"):
             if word == "PU":
                 self.down = False
+                self.record.lifted(True)
             elif word == "PD":
                 if not self.down and not numbers:
                     self.record.dot(self.speed, self.pen, self._number)
                 self.down = True
+                self.record.lifted(False)
             else:
                 self.absolute = word == "PA"
             self._go(numbers)

@@ -14,8 +14,8 @@ class Moves:
     """Moves in their order, on the machine's axes: ``begin`` and ``end`` (N, 2) mm, y up; about ``centre`` (N, 2) by
     ``sweep`` (N,) radians where they are arcs, 0 for lines; ``down`` (N,) whether the tool cuts; ``speed`` (N,) mm/s,
     0 where the machine's own holds; ``tool`` (N,); ``word`` (N,) number of the instruction. ``troubles``: what a
-    machine would stumble over, as pairs of the instruction's number and a sentence. ``passes`` (N,) number of the pass
-    by depth, from 0."""
+    machine would stumble over, as pairs of the instruction's number and a sentence. ``depth`` (N,) mm of the tool, 0
+    where none is said; ``lift`` (N,) how often it was lifted before."""
 
     begin: np.ndarray
     end: np.ndarray
@@ -26,6 +26,7 @@ class Moves:
     tool: np.ndarray
     word: np.ndarray
     depth: np.ndarray
+    lift: np.ndarray
     troubles: tuple[tuple[int, str], ...] = ()
 
     @property
@@ -43,8 +44,9 @@ class Moves:
 
     def strokes(self) -> tuple[np.ndarray, np.ndarray]:
         """Numbers of the first move of every stroke of the lowered tool, and of the first after it."""
-        edge = np.diff(np.concatenate([[0], self.down.astype(int), [0]]))
-        return np.flatnonzero(edge > 0), np.flatnonzero(edge < 0)
+        down = np.concatenate([[False], self.down, [False]])
+        again = np.concatenate([[False], np.diff(self.lift) > 0, [False]]) if self.count else np.zeros(1, bool)
+        return (np.flatnonzero(down[1:] & (~down[:-1] | again)), np.flatnonzero(down[:-1] & (~down[1:] | again)))
 
 
 class Recorder:
@@ -54,25 +56,33 @@ class Recorder:
         self._rows: list[tuple] = []
         self.troubles: list[tuple[int, str]] = []
         self.at = (0.0, 0.0)
+        self._lifts, self._was_down = 0, False
+
+    def lifted(self, is_up: bool) -> None:
+        """The tool is up, or down, from now on."""
+        self._lifts += is_up and self._was_down
+        self._was_down = not is_up
 
     def move(self, x, y, down, speed, tool, word, centre=None, sweep=0.0, depth=0.0) -> None:
         if (x, y) != self.at or centre is not None:
             cx, cy = self.at if centre is None else centre
-            self._rows.append((*self.at, x, y, cx, cy, sweep, down, speed, tool, word, depth))
+            self._rows.append((*self.at, x, y, cx, cy, sweep, down, speed, tool, word, depth, self._lifts))
             self.at = (x, y)
 
     def dot(self, speed, tool, word, depth=0.0) -> None:
         """The tool goes down and up again without a move."""
-        self._rows.append((*self.at, *self.at, *self.at, 0.0, True, speed, tool, word, depth))
+        self._rows.append((*self.at, *self.at, *self.at, 0.0, True, speed, tool, word, depth,
+                           self._lifts))
 
     @property
     def count(self) -> int:
         return len(self._rows)
 
     def moves(self) -> Moves:
-        rows = np.array(self._rows, float).reshape(-1, 12)
+        rows = np.array(self._rows, float).reshape(-1, 13)
         return Moves(rows[:, 0:2], rows[:, 2:4], rows[:, 4:6], rows[:, 6], rows[:, 7] > 0, rows[:, 8],
-                     rows[:, 9].astype(int), rows[:, 10].astype(int), rows[:, 11], tuple(self.troubles))
+                     rows[:, 9].astype(int), rows[:, 10].astype(int), rows[:, 11], rows[:, 12].astype(int),
+                     tuple(self.troubles))
 
 
 def chords_of(begin, end, centre, sweep, within: float) -> tuple[np.ndarray, np.ndarray]:

@@ -6,16 +6,15 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.playback.moves import Moves, chords_of
-from sketchloom.core.sheets.motion import Dynamics, paced
+from sketchloom.core.sheets.motion import Dynamics, curves_along, paced_along
 
 HAIR_MM = 0.1
 """Cuts nearer to each other part off a hair of stuff (common practice, no source)."""
 _SAMPLE_MM, _ALONG_MM = 0.25, 3.0
 _ALIKE = np.cos(np.radians(20.0))
 """Cuts beside each other run one way within so much."""
-_END_MM = 0.05
+_END_MM, _FLAT_MM = 0.05, 0.005
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -65,14 +64,12 @@ def _closes(moves, a, b, overcut):
 
 
 def _samples(moves):
-    """Places along what is cut, the way each is run, its stroke, and how far along the stroke it lies."""
+    """Places along what is cut, the way each is run, its move, and how far along all of it each lies."""
     xy, owner = chords_of(moves.begin, moves.end, moves.centre, moves.sweep, 0.01)
     ends = np.concatenate([xy[1:], moves.end[-1:]])
     last = np.append(np.diff(owner) > 0, True)
     ends[last] = moves.end[owner[last]]
     down = moves.down[owner]
-    edge = np.concatenate([[True], ~moves.down[:-1]]) & moves.down
-    stroke = (np.cumsum(edge) - 1)[owner][down]
     a, b = xy[down], ends[down]
     length = np.hypot(*(b - a).T)
     total = np.cumsum(length) - length
@@ -81,7 +78,7 @@ def _samples(moves):
     share = (np.arange(len(chord)) - np.repeat(np.cumsum(count) - count, count) + 0.5) / np.maximum(count[chord], 1)
     way = (b - a) / np.maximum(length, 1e-12)[:, None]
     along = total[chord] + share * length[chord]
-    return a[chord] + share[:, None] * (b - a)[chord], way[chord], stroke[chord], along
+    return a[chord] + share[:, None] * (b - a)[chord], way[chord], owner[down][chord], along
 
 
 def _doubled(moves, overcut):
@@ -92,24 +89,36 @@ def _doubled(moves, overcut):
     depth = moves.depth
     top = moves.down & (depth >= depth[moves.down].max() - 1e-9)
     kept = Moves(*(getattr(moves, name)[top] if name != "down" else np.ones(int(top.sum()), bool)
-                   for name in ("begin", "end", "centre", "sweep", "down", "speed", "tool", "word", "depth")))
+                   for name in ("begin", "end", "centre", "sweep", "down", "speed", "tool", "word", "depth", "lift")))
     jump = np.concatenate([[True], np.hypot(*(kept.begin[1:] - kept.end[:-1]).T) > 1e-9])
-    places, way, _, along = _samples(kept)
+    places, way, move, along = _samples(kept)
     if len(places) < 2:
         return np.empty((0, 2))
     pairs = cKDTree(places).query_pairs(HAIR_MM, output_type="ndarray")
     one, two = pairs.T if len(pairs) else (np.empty(0, int), np.empty(0, int))
-    cumulative = np.cumsum(lengths_of(kept))
-    stroke_of = np.searchsorted(cumulative, along)
-    ring = (np.cumsum(jump) - 1)[np.minimum(stroke_of, len(jump) - 1)]
+    ring, tool = (np.cumsum(jump) - 1)[move], kept.tool[move]
     same = ring[one] == ring[two]
     length = np.bincount(ring, minlength=ring.max() + 1) * _SAMPLE_MM
     apart = np.abs(along[one] - along[two])
     near_end = np.minimum(apart, np.abs(length[ring[one]] - apart))
     alike = np.abs((way[one] * way[two]).sum(1)) > _ALIKE
     far = ~same | ((apart > _ALONG_MM) & (near_end > overcut + _ALONG_MM))
-    found = np.unique(np.concatenate([one[alike & far], two[alike & far]]))
+    bad = alike & far & (tool[one] == tool[two])  # what is cut from two sheets may lie on each other
+    found = np.unique(np.concatenate([one[bad], two[bad]]))
     return places[found]
+
+
+def stroke_points(moves: Moves, within: float) -> tuple[np.ndarray, np.ndarray]:
+    """Points (N, 2) mm of all strokes of the lowered tool end to end, both ends of each included, and their offsets."""
+    first, past = moves.strokes()
+    keep = moves.down
+    chord, owner = chords_of(moves.begin[keep], moves.end[keep], moves.centre[keep], moves.sweep[keep], within)
+    stroke = np.searchsorted(first, np.flatnonzero(keep)[owner], "right") - 1
+    starts = ragged.lengths_to_starts(np.bincount(stroke, minlength=len(first)) + 1)
+    xy = np.empty((starts[-1], 2))
+    xy[np.arange(len(chord)) + stroke] = chord
+    xy[starts[1:] - 1] = moves.end[past - 1]
+    return xy, starts
 
 
 def seconds_of(moves: Moves, cutting: Dynamics, travelling: Dynamics, lift_s: float) -> float:
@@ -117,20 +126,7 @@ def seconds_of(moves: Moves, cutting: Dynamics, travelling: Dynamics, lift_s: fl
     first, past = moves.strokes()
     total = lift_s * len(first)
     if len(first):
-        keep = moves.down
-        xy, owner = chords_of(moves.begin[keep], moves.end[keep], moves.centre[keep], moves.sweep[keep],
-                              max(min(cutting.corner / 2, 0.005), 1e-4))
-        ends = np.concatenate([xy[1:], moves.end[keep][-1:]])
-        number = np.flatnonzero(keep)[owner]
-        stroke = np.searchsorted(first, number, "right") - 1
-        last = np.append(np.diff(stroke) > 0, True)
-        ends[last] = moves.end[number[last]]
-        starts = ragged.lengths_to_starts(np.bincount(stroke, minlength=len(first)))
-        total += float(paced(line_controls(xy, ends), np.ones(len(xy), bool), starts, cutting).seconds.sum())
+        xy, starts = stroke_points(moves, max(min(cutting.corner / 2, _FLAT_MM), 1e-4))
+        total += float(paced_along(xy, starts, curves_along(xy, starts), cutting).seconds.sum())
     # travel between two strokes goes from rest to rest, straight on
-    begins = np.concatenate([[0], past])
-    for a, b in zip(begins.tolist(), [*first.tolist(), moves.count], strict=True):
-        if b > a:
-            steps = lengths_of(moves)[a:b]
-            total += float(travelling.along(steps).sum())
-    return total
+    return total + float(travelling.along(lengths_of(moves)[~moves.down]).sum())

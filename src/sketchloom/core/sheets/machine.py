@@ -112,6 +112,13 @@ class Machine:
         if len(set(keys)) < len(keys):
             raise SettingError("machines.carriers", said("carriers of different keys"), ", ".join(keys))
 
+    def home_on(self, width_mm: float, height_mm: float) -> tuple[float, float]:
+        """Where the tool begins and ends on a sheet of a size, mm from its left and from the edge that goes in first.
+        """
+        if self.origin == MIDDLE:
+            return width_mm / 2, height_mm / 2
+        return (0.0, 0.0) if self.axes == FEED else (0.0, height_mm)
+
     def cutting_it(self, material: str | None) -> "Machine":
         """The machine as it cuts a material (its key)."""
         one = next((s for s in self.stuffs if s.material == material), None)

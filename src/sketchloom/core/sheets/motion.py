@@ -18,6 +18,9 @@ _FLAT_SHARE, _FLAT_MM = 0.5, 0.005
 """Curves are taken for chords within this share of the corner tolerance: then no joint of chords is slower than the
 curve's own radius (v² = a r δ / t for a tolerance t of the chords); and within so much, for their length."""
 
+_SLIGHT = np.radians(40.0)
+"""Chords that turn by less are of a curve, and are also held to what their corner allows."""
+
 
 @dataclass(frozen=True, slots=True)
 class Dynamics:
@@ -54,8 +57,13 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     controls : (S, 4, 2) cubics in mm, those of a stroke end to end. straight : (S,) bool. starts : (K + 1,) offsets of
     the strokes.
     """
-    xy, starts, curve = chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
-                                max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
+    return paced_along(*chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
+                               max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4)), dynamics)
+
+
+def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:
+    """The same along chords: ``xy`` (N, 2) points of strokes end to end, ``starts`` (K + 1,) their offsets, ``curve``
+    (N - 1,) the curve each chord is of, -1 for a straight line or none."""
     count = len(xy)
     if not count:
         return Paced(xy, starts, np.empty(0), np.zeros(len(starts) - 1))
@@ -65,8 +73,8 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     within[starts[1:-1] - 1] = False  # from one stroke to the next
     turn = np.zeros(count)
     cross = step[:-1, 0] * step[1:, 1] - step[:-1, 1] * step[1:, 0]
-    turn[1:-1] = np.abs(np.arctan2(cross, (step[:-1] * step[1:]).sum(1)))
-    bend = _bends(turn, curve)
+    turn[1:-1] = np.arctan2(cross, (step[:-1] * step[1:]).sum(1))
+    bend, turn = np.abs(_bends(turn, curve)), np.abs(turn)
     length = length * np.where(bend > 0, bend / 2 / np.sin(np.maximum(bend, 1e-12) / 2), 1.0)  # of the arc over a chord
     cap = np.minimum(np.where(bend > 0, dynamics.acceleration * length / np.maximum(bend, 1e-12), np.inf),
                      dynamics.speed**2)
@@ -105,7 +113,21 @@ def _bends(turn, curve):
     for at in (slice(1, None), slice(None, -1)):
         bend[at] += np.where(inner, turn[1:-1], 0.0)
         joints[at] += inner
-    return np.minimum(bend / np.maximum(joints, 1), np.pi / 2)
+    return np.clip(bend / np.maximum(joints, 1), -np.pi / 2, np.pi / 2)
+
+
+def curves_along(xy, starts) -> np.ndarray:
+    """(N - 1,) the curve each chord is of, where only points are known: chords that follow each other with a slight
+    turn are one curve."""
+    if len(xy) < 2:
+        return np.empty(0, np.intp)
+    step = np.diff(xy, axis=0)
+    cross = step[:-1, 0] * step[1:, 1] - step[:-1, 1] * step[1:, 0]
+    turn = np.abs(np.arctan2(cross, (step[:-1] * step[1:]).sum(1)))
+    begins = np.ones(len(step), bool)
+    begins[1:] = turn > _SLIGHT
+    begins[np.asarray(starts)[1:-1]] = True
+    return np.cumsum(begins) - 1
 
 
 def _at_corners(turn, dynamics):

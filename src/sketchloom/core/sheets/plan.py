@@ -178,10 +178,11 @@ class Timed:
 
 def timed(sheet: Sheet, machine: Machine, thorough: bool = True) -> Timed:
     """How a machine cuts a sheet, and how long it takes."""
-    route = route_of(sheet.cuts, (0.0, 0.0), thorough=thorough)
+    machine = machine.cutting_it(sheet.group.material)
+    route = route_of(sheet.cuts, machine.home_on(sheet.carrier.width_mm, sheet.length_mm), thorough=thorough)
     run = run_of(sheet.cuts, route, machine.overcut_mm)
     return Timed(route, run, *seconds_of(run, route, machine.cutting, machine.travelling, machine.lift_s,
-                                         machine.passes))
+                                         machine.passes, machine.offset_mm))
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,10 +6,13 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import segment_lengths
-from sketchloom.core.sheets.motion import Dynamics, paced
+from sketchloom.core.sheets.motion import Dynamics, chords, curves_along, paced, paced_along
+from sketchloom.core.sheets.routing.blade import PRIME, axis_path
 from sketchloom.core.sheets.routing.cuts import Cuts
 from sketchloom.core.sheets.routing.route import Route
 
+_FLAT_MM = 0.005
+"""A blade's path is made of chords within this much."""
 _TIMES = 6
 """Corrections until an overcut is as long as wanted: each is nearer by far."""
 
@@ -84,13 +87,28 @@ def split(cubic, t):
     return np.array([cubic[0], a[0], b[0], p]), np.array([p, b[1], a[2], cubic[3]])
 
 
-def seconds_of(run: Run, route: Route, cutting: Dynamics, travelling: Dynamics, lift_s: float, passes: int
-               ) -> tuple[float, float, float]:
-    """Seconds of cutting, of travel between cuts, and of lifting and lowering the tool; a further pass goes over the
-    same cut again before the next one."""
+def seconds_of(run: Run, route: Route, cutting: Dynamics, travelling: Dynamics, lift_s: float, passes: int,
+               offset_mm: float = 0.0) -> tuple[float, float, float]:
+    """Seconds of cutting, of travel between cuts and back home, and of lifting and lowering the tool; a further pass
+    goes over the same cut again before the next one. With a dragged blade it is its axis that has to move."""
     if not len(route.order):
         return 0.0, 0.0, 0.0
-    cut = float(paced(run.controls, run.straight, run.starts, cutting).seconds.sum()) * passes
-    steps = route.places - np.concatenate([[route.home], route.ends[:-1]])
-    travel = float(travelling.along(np.hypot(*steps.T)).sum())
-    return cut, travel, lift_s * len(route.order) * passes
+    if offset_mm > 0:
+        xy, starts, _ = chords(run.controls, run.straight, run.starts, _FLAT_MM)
+        xy, starts = axis_path(xy, starts, offset_mm)
+        seconds = paced_along(xy, starts, curves_along(xy, starts), cutting).seconds
+        begins, ends = xy[starts[:-1]], xy[starts[1:] - 1]
+    else:
+        seconds = paced(run.controls, run.straight, run.starts, cutting).seconds
+        begins, ends = run.controls[run.starts[:-1], 0], run.controls[run.starts[1:] - 1, 3]
+    home = np.array([route.home])
+    steps = [np.concatenate([begins, home]) - np.concatenate([home, ends])]
+    if passes > 1:
+        steps.append(np.repeat(begins - ends, passes - 1, 0))
+    travel = float(travelling.along(np.hypot(*np.concatenate(steps).T)).sum())
+    cut, lifts = float(seconds.sum()) * passes, len(route.order) * passes
+    if offset_mm > 0:  # the blade is turned by a short cut of its own first
+        cut, lifts = cut + float(cutting.along(PRIME * offset_mm)), lifts + 1
+    return cut, travel, lift_s * lifts
+
+

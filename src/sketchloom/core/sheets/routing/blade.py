@@ -1,7 +1,7 @@
 """The path of a dragged blade's axis, so that its tip, which trails behind, runs along the cut.
 
 Along a line the axis runs ahead by the offset. At a corner the tip stays where it is while the axis swings round it;
-before a stroke it swings from the way the blade was left. Where the turn is slight the chord is the swing.
+before a stroke it swings from the way the blade was left. Where the turn is slight one place serves both.
 
 References
 ----------
@@ -12,20 +12,20 @@ the cut.
 import numpy as np
 
 _SLIGHT = np.radians(8.0)
-"""Turns of less need no swing of their own: the tip strays by under a hundredth of the offset."""
-_SWING_STRAY_MM = 0.002
+"""Turns of less need no swing of their own: they are chords of a curve, or stray by under a hundredth of the offset."""
+STRAY_MM = 0.002
 """Chords of a swing stray from its circle by no more: each pulls the tip along by as much."""
-_PRIME = 6.0
+PRIME = 6.0
 """Before the first stroke the blade is drawn so many offsets along x, which turns it from wherever it stood."""
 
 
-def axis_path(points, starts, offset_mm: float, angle: float = 0.0) -> tuple[np.ndarray, np.ndarray]:
+def axis_path(points, starts, offset_mm: float, angle: float = 0.0, stray_mm: float = STRAY_MM) -> tuple[np.ndarray, np.ndarray]:
     """The path of the axis.
 
     Parameters
     ----------
     points : (N, 2) mm of strokes end to end. starts : (K + 1,) their offsets. offset_mm : from the axis to the tip.
-    angle : radians, the way the blade points before the first stroke.
+    angle : radians, the way the blade points before the first stroke. stray_mm : of chords from a swing's circle.
 
     Returns
     -------
@@ -44,12 +44,12 @@ def axis_path(points, starts, offset_mm: float, angle: float = 0.0) -> tuple[np.
     before[begins] = np.concatenate([[angle], way[ends[:-1]]])  # as the stroke before left it
     turn = (way - before + np.pi) % (2 * np.pi) - np.pi
     swing = np.abs(turn) > _SLIGHT
-    per = 2 * np.arccos(1 - min(_SWING_STRAY_MM / offset_mm, 0.1))
-    count = np.where(swing, np.ceil(np.abs(turn) / per).astype(np.intp) + 1, 2)  # the swing's points, both ends
+    per = 2 * np.arccos(1 - min(stray_mm / offset_mm, 0.1))
+    count = np.where(swing, np.ceil(np.abs(turn) / per).astype(np.intp) + 1, 1)  # the swing's points, both ends
     count[ends] = 1
     owner = np.repeat(np.arange(len(points)), count)
     k = np.arange(len(owner)) - np.repeat(np.cumsum(count) - count, count)
-    share = np.where(count[owner] > 1, k / np.maximum(count[owner] - 1, 1), 0.0)
+    share = np.where(count[owner] > 1, k / np.maximum(count[owner] - 1, 1), 0.5)  # a slight turn: half way between
     theta = np.where(np.isin(owner, ends), before[owner], before[owner] + share * turn[owner])
     made = points[owner] + offset_mm * np.column_stack([np.cos(theta), np.sin(theta)])
     offsets = np.concatenate([[0], np.cumsum(count)])[starts]
@@ -58,7 +58,7 @@ def axis_path(points, starts, offset_mm: float, angle: float = 0.0) -> tuple[np.
 
 def primed(points, offset_mm: float) -> np.ndarray:
     """A short cut (2, 2) that turns the blade the way of x before the first stroke, at the corner it starts from."""
-    return np.array([(0.0, 0.0), (_PRIME * offset_mm, 0.0)]) + points
+    return np.array([(0.0, 0.0), (PRIME * offset_mm, 0.0)]) + points
 
 
 def _without_stops(points, starts):

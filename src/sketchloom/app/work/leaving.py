@@ -1,0 +1,221 @@
+"""How a work leaves: files made in a lane beside the window, looked at first or written, all of them or none."""
+
+import dataclasses
+import itertools
+import tempfile
+from collections.abc import Callable
+from dataclasses import dataclass
+from pathlib import Path
+
+from PySide6.QtCore import QObject, Signal
+
+from sketchloom.app.words import told
+from sketchloom.core.base.progress import Part, watched
+from sketchloom.core.formats.atomic import Care
+from sketchloom.desk.rehearsal import looked_at
+from sketchloom.evaluate.pipeline import Pipeline, require_traceable
+from sketchloom.evaluate.planning import plans_of
+from sketchloom.files import opening, papers, release, user_data
+from sketchloom.files.outgoing import Wanted, Words, files_of, stops_of
+from sketchloom.files.recipients import APPROVAL
+from sketchloom.recipe.document import Alternative
+
+_PLANS = 12
+"""Plans of sheets that are looked at for a file when none was seen."""
+_MOST_LOOKS = 60
+"""Files that are looked at before they are written."""
+
+
+@dataclass(frozen=True, slots=True)
+class _InTheWay:
+    """Files that are ``there`` already and were not replaced; ``again(target)`` writes, and replaces them."""
+
+    there: tuple[Path, ...]
+    target: Path
+    again: Callable[[Path], None]
+
+
+@dataclass(frozen=True, slots=True)
+class _HeldBack:
+    """Findings that say stop; ``again()`` writes all the same."""
+
+    stops: tuple
+    again: Callable[[], None]
+
+
+@dataclass(frozen=True, slots=True)
+class _Approved:
+    """Files of a page to approve."""
+
+    files: list[Path]
+
+
+class Leaving(QObject):
+    """Of one session. ``written``: the files; ``in_the_way``, ``held_back``: why nothing was written, and how it is all
+    the same; ``rehearsed``: looks at files that were made and not written."""
+
+    written = Signal(object)
+    in_the_way = Signal(object, object, object)
+    held_back = Signal(object, object)
+    rehearsed = Signal(object)
+
+    def __init__(self, session):
+        super().__init__(session)
+        self._session = session
+
+    def write(self, target, wanted: Wanted, replace: bool = False, anyway: bool = False) -> None:
+        """Write the files of the exact result.
+
+        Files that are there already are replaced only where that was asked for: by ``replace``, or for the one file
+        whose name the user gave. Else ``in_the_way`` says which, and nothing is written. Where a finding says stop,
+        ``held_back`` says why, unless it is to be written ``anyway``.
+        """
+        work = self._session.work
+        if work is None:
+            self._session.trouble.emit("write", self._why_not())
+            return
+        name, target, plan = self._session.document.name, Path(target), self._session.plan_of(work)
+        words, number, before = self._words(), self._revision, self._approved()
+
+        def run(progress):
+            if replace:
+                (target.parent if wanted.suffix else target).mkdir(exist_ok=True)  # one that was asked for anew
+            its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
+            stops = stops_of(work, its)
+            if stops and not anyway:
+                return _HeldBack(tuple(stops), lambda: self.write(target, wanted, replace, True))
+            was = None
+            if wanted.form == APPROVAL and before is not None:
+                was = Pipeline(self._session.cache).evaluate(work.original, before, progress=progress)
+            files = files_of(work, its, target, name, wanted, words, number, was)
+            there = [path for path in release.there_already(files) if path != target]
+            if there and not replace:
+                return _InTheWay(tuple(there), target, lambda at: self.write(at, wanted, True, anyway))
+            done = self._written(files, progress)
+            return _Approved(done) if wanted.form == APPROVAL else done
+        self._write(self.tr("Writing"), run)
+
+    def rehearse(self, wanted: Wanted) -> None:
+        """Make the files without writing them; ``rehearsed`` has a look at each."""
+        work = self._session.work
+        if work is None:
+            self._session.trouble.emit("write", self._why_not())
+            return
+        name, plan = self._session.document.name, self._session.plan_of(work)
+        words, number = self._words(), self._revision
+
+        def run(progress):
+            its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
+            with tempfile.TemporaryDirectory() as folder:  # the folder of files that are only looked at
+                target = Path(folder) / f"{release.safe_stem(name)}{wanted.suffix}" if wanted.suffix else Path(folder)
+                alone = dataclasses.replace(wanted, report=False, plan=False)
+                files = files_of(work, its, target, name, alone, words, number)
+            seconds = [t.machine_s for t in its.timed] if its is not None and wanted.needs_plan else []
+            looks = []
+            for n, (path, make) in enumerate(files[:_MOST_LOOKS]):
+                progress.step(n, len(files), "")
+                planned = seconds[n] if n < len(seconds) and wanted.kind is not None else None
+                machine = work.recipe.machine if its is None else its.machine
+                looks.append(looked_at(path.name, path.suffix, make(), machine, planned))
+            return tuple(looks)
+        self._session.writing.run(self.tr("Making the files to look at"), run, self.rehearsed.emit,
+                         lambda why: self._session.trouble.emit("write", told(why)), lambda: None)
+
+    @staticmethod
+    def _words():
+        return Words(*({key: told(pattern) for key, pattern in some.items()}
+                       for some in (release.PLAN_WORDS, papers.WORDS)))
+
+    @property
+    def _revision(self):
+        """The number of the next revision that is to be approved."""
+        return 1 + sum(one.name.startswith(self.tr("Revision")) for one in self._session.document.recipe.alternatives)
+
+    def _approved(self):
+        """The settings of the last revision, None where there is none."""
+        mine = [one for one in self._session.document.recipe.alternatives if one.name.startswith(self.tr("Revision"))]
+        return mine[-1].recipe if mine else None
+
+    def _keep_revision(self):
+        """The work as it went to be approved is kept among the alternatives."""
+        recipe = self._session.document.recipe
+        one = Alternative(self.tr("Revision {0}").format(self._revision), dataclasses.replace(recipe, alternatives=()))
+        self._session.change(dataclasses.replace(recipe, alternatives=(*recipe.alternatives, one)),
+                             self.tr("revision kept"))
+
+    def _planned(self, work, progress):
+        """A plan of the sheets, where nobody has looked at one."""
+        with watched(progress):
+            *_, plan = itertools.islice(plans_of((work,), prices=user_data.prices(), cache=self._session.cache), _PLANS)
+        return plan
+
+    def _why_not(self):
+        if self._session.evaluator.lane.busy:
+            return self.tr("The work is still being traced; write again when it is done.")
+        return self.tr("Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.")
+
+    def write_shared(self, paths, folder, replace: bool = False) -> None:
+        """Write sheets with the parts of this work and of others, given as projects or pictures."""
+        work = self._session.work
+        if work is None:
+            self._session.trouble.emit("write", self._why_not())
+            return
+        name = self._session.document.name
+
+        def run(progress):
+            works = [work]
+            for number, path in enumerate(paths):
+                part = Part(progress, number / (len(paths) + 1), (number + 1) / (len(paths) + 1))
+                opened = opening.open_file(path)
+                made = Pipeline().evaluate(opened.picture, opened.project.recipe, progress=part)
+                require_traceable(made, path)
+                works.append(made)
+            last = Part(progress, len(paths) / (len(paths) + 1), 1.0)
+            if replace:
+                Path(folder).mkdir(exist_ok=True)
+            files = release.outgoing_shared(works, folder, name)
+            there = release.there_already(files)
+            if there and not replace:
+                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True))
+            return self._written(files, last)
+        self._write(self.tr("Tracing the other works"), run)
+
+    def write_versions(self, target) -> None:
+        """Write the work and all alternatives that are kept of it into one file, side by side."""
+        work = self._session.work
+        if work is None:
+            self._session.trouble.emit("write", self._why_not())
+            return
+        recipe, target, present = self._session.document.recipe, Path(target), self._session.document.name
+        pipeline = Pipeline(self._session.cache)
+
+        def run(progress):
+            works, names, kept = [work], [present], recipe.alternatives
+            for number, one in enumerate(kept):
+                part = Part(progress, number / (len(kept) + 1), (number + 1) / (len(kept) + 1))
+                works.append(pipeline.evaluate(work.original, one.recipe, progress=part))
+                names.append(one.name)
+            return self._written(release.outgoing_versions(works, names, target), progress)
+        self._write(self.tr("Tracing the alternatives"), run)
+
+    def _written(self, files, progress):
+        """What the work was read from stays as it is."""
+        reads = tuple(Path(p) for p in (self._session.origin, self._session.document.path) if p is not None)
+        return release.write(files, Care(never=reads), progress=progress)
+
+    def _write(self, text, run):
+        """Files are written all or none, so a job that was stopped has written nothing."""
+        trouble = self._session.trouble
+        self._session.writing.run(text, run, self._show_written, lambda why: trouble.emit("write", told(why)),
+                                  lambda: trouble.emit("write", self.tr("Stopped. Nothing was written.")))
+
+    def _show_written(self, done):
+        if isinstance(done, _InTheWay):
+            self.in_the_way.emit(done.there, done.target, done.again)
+        elif isinstance(done, _HeldBack):
+            self.held_back.emit(done.stops, done.again)
+        elif isinstance(done, _Approved):
+            self._keep_revision()
+            self.written.emit(done.files)
+        else:
+            self.written.emit(done)

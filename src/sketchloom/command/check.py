@@ -1,0 +1,56 @@
+"""``loom check``: a cut file read back, and what a machine would make of it."""
+
+import argparse
+import json
+import sys
+
+from sketchloom.command.exits import DONE, UNREADABLE, WRONG_WORDS, complain
+from sketchloom.core.base.errors import PictureError
+
+
+class _Parser(argparse.ArgumentParser):
+    def error(self, message):
+        sys.stderr.write(f"loom check: {message}\n")
+        sys.exit(WRONG_WORDS)
+
+
+def parser() -> argparse.ArgumentParser:
+    """The parser of all words."""
+    p = _Parser(prog="loom check", allow_abbrev=False,
+                description="Read cut files back (SVG, DXF, plotter language, machine code) and tell sizes, layers, "
+                            "double cuts and open paths.")
+    p.add_argument("files", nargs="+", metavar="FILE")
+    p.add_argument("--json", action="store_true", help="plain data, a list of what is told of each file")
+    return p
+
+
+def run(words) -> int:
+    """Do what the words ask for; returns the exit code."""
+    options = parser().parse_args(words)
+    from sketchloom.files import cut_files
+
+    code, told = DONE, []
+    for path in options.files:
+        try:
+            one = cut_files.told_plain(cut_files.read(path))
+        except PictureError as error:
+            code = complain(str(error), UNREADABLE)
+            continue
+        told.append({"file": path, **one})
+        if not options.json:
+            sys.stdout.write(_sentences(path, one))
+    if options.json:
+        sys.stdout.write(json.dumps(told, indent=2, ensure_ascii=False) + "\n")
+    return code
+
+
+def _sentences(path, one):
+    lines = [f"{path}: {one['format']}, {one['width_mm']:.2f} × {one['height_mm']:.2f} mm, {one['strokes']} cuts, "
+             f"{one['cut_mm']:.0f} mm to cut, {one['travel_mm']:.0f} mm of travel"]
+    lines += [f"  layer {layer['name']}: {layer['cut_mm']:.0f} mm" for layer in one["layers"]]
+    if one["open"]:
+        lines.append(f"  {one['open']} cuts stay open")
+    if one["doubled_mm"]:
+        lines.append(f"  {one['doubled_mm']:.1f} mm are cut twice, or within a hair of another cut")
+    lines += [f"  line {t['line']}: {t['message']}" for t in one["troubles"][:10]]
+    return "\n".join(lines) + "\n"

@@ -1,0 +1,146 @@
+"""Cut files that are drawings, SVG and DXF, as moves: read in a process of its own, as they come from anywhere."""
+
+import io
+
+import numpy as np
+
+from sketchloom.core.base.errors import PictureError
+from sketchloom.core.base.said import said
+from sketchloom.core.picture.apart import asked, failed, serve
+from sketchloom.core.playback.moves import MOST_MM, MOST_MOVES, Moves
+
+SVG, DXF = "svg", "dxf"
+_STRAY_MM = 0.002
+_MOST_BYTES = 64 * 2**20
+_MOST_LAYERS = 1000
+_PX_MM = 25.4 / 96
+_UNITS_MM = {1: 25.4, 2: 304.8, 4: 1.0, 5: 10.0, 6: 1000.0}
+"""Codes of $INSUNITS: inches, feet, millimetres, centimetres, metres (DXF reference)."""
+
+
+def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...]]:
+    """The cuts of a drawing as moves, y up, one tool a layer, and the layers' names.
+
+    Raises
+    ------
+    PictureError : it is no such drawing, or takes too much.
+    """
+    if len(data) > _MOST_BYTES:
+        raise PictureError(name, said("is larger than {mb} MB.", mb=_MOST_BYTES // 2**20),
+                           said("Check a part of it alone."))
+    answer, rows = asked("sketchloom.core.playback.drawings", kind, data, name, {})
+    try:
+        table = np.frombuffer(rows, np.float64).reshape(int(answer["rows"]), 6)
+        names = tuple(str(n)[:200] for n in answer["names"])
+    except (KeyError, ValueError, TypeError):
+        raise failed(name) from None
+    if not np.isfinite(table).all() or np.abs(table[:, :4]).max(initial=0) > MOST_MM:
+        raise failed(name)
+    count = len(table)
+    return Moves(table[:, 0:2], table[:, 2:4], table[:, 0:2], np.zeros(count), table[:, 4] > 0, np.zeros(count),
+                 table[:, 5].astype(int), np.arange(count), np.zeros(count), np.zeros(count, int)), names
+
+
+# -- in the process of its own -----------------------------------------------------------------
+
+
+def _answer(task, data, words):
+    try:
+        lines, names = (_of_svg if task == SVG else _of_dxf)(data)
+    except (PictureError, MemoryError):
+        raise
+    except Exception:  # whatever a stranger's file does to a library is one answer here
+        raise PictureError(words["name"], said("cannot be read as {kind}.", kind=task.upper()),
+                           said("Save a plain copy of it.")) from None
+    rows, at = [], np.zeros(2)
+    for tool, points in lines:
+        rows += [(*at, *points[0], 0.0, tool)]
+        rows += [(*a, *b, 1.0, tool) for a, b in zip(points[:-1].tolist(), points[1:].tolist(), strict=True)]
+        at = points[-1]
+        if len(rows) > MOST_MOVES // 10:
+            raise PictureError(words["name"], said("has more cuts than are checked."),
+                               said("Check a part of it alone."))
+    table = np.array(rows, np.float64).reshape(-1, 6)
+    return {"rows": len(table), "names": names}, table.tobytes()
+
+
+def _of_svg(data):
+    """Shapes of an SVG as polylines, a tool for each named group, else for each colour."""
+    from defusedxml import ElementTree
+    from svgelements import SVG as Svg
+    from svgelements import Path, Shape
+
+    root = ElementTree.fromstring(data)  # entities and the like are refused before another library sees them
+    for parent in list(root.iter()):
+        for child in list(parent):
+            if str(child.tag).rpartition("}")[2] in ("script", "image", "foreignObject", "style"):
+                parent.remove(child)
+    plain = io.BytesIO(ElementTree.tostring(root))
+    drawing = Svg.parse(plain, reify=True, ppi=96.0)
+    height = float(drawing.height or 0.0) * _PX_MM
+    names, lines = [], []
+    for element in drawing.elements():
+        if not isinstance(element, Shape):
+            continue
+        path = Path(element)
+        values = getattr(element, "values", {})
+        name = str(values.get("id") or values.get("fill") or values.get("stroke") or "")
+        group = values.get("attributes", {}).get("id") if isinstance(values.get("attributes"), dict) else None
+        name = str(group or name)
+        if name not in names:
+            if len(names) >= _MOST_LAYERS:
+                name = names[-1]
+            else:
+                names.append(name)
+        for part in path.as_subpaths():
+            points = _flat(Path(part))
+            if len(points) > 1:
+                lines.append((names.index(name) + 1, points * (_PX_MM, -_PX_MM) + (0.0, height)))
+    return lines, names
+
+
+def _flat(path):
+    """Points of a path of an SVG."""
+    from svgelements import Close, Line, Move
+
+    points = []
+    for segment in path:
+        if isinstance(segment, Move):
+            points.append((segment.end.x, segment.end.y))
+        elif isinstance(segment, (Line, Close)):
+            if segment.end is not None:
+                points.append((segment.end.x, segment.end.y))
+        else:
+            count = int(np.clip(np.sqrt(max(segment.length(error=1e-2), 0.0) / (8 * _STRAY_MM)), 4, 400))
+            points += [(p.x, p.y) for p in (segment.point(k / count) for k in range(1, count + 1))]
+    return np.array(points, float).reshape(-1, 2)
+
+
+def _of_dxf(data):
+    """Entities of a DXF as polylines, a tool a layer."""
+    import ezdxf
+    from ezdxf import path as paths
+    from ezdxf.recover import read
+
+    document, _ = read(io.BytesIO(data))
+    scale = _UNITS_MM.get(int(document.header.get("$INSUNITS", 4)), 1.0)
+    names, lines = [], []
+    for entity in document.modelspace():
+        try:
+            path = paths.make_path(entity)
+        except (TypeError, ezdxf.DXFError):  # a text, a picture: nothing a machine follows
+            continue
+        name = str(entity.dxf.get("layer", "0"))
+        if name not in names:
+            if len(names) >= _MOST_LAYERS:
+                name = names[-1]
+            else:
+                names.append(name)
+        points = np.array([(v.x, v.y) for v in path.flattening(_STRAY_MM / scale)], float) * scale
+        if len(points) > 1:
+            lines.append((names.index(name) + 1, points))
+    return lines, names
+
+
+if __name__ == "__main__":
+    serve(_answer)

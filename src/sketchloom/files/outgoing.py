@@ -1,0 +1,94 @@
+"""What leaves for whoever gets it: cut files in a format, a page to approve, or all of a job."""
+
+from dataclasses import dataclass
+from pathlib import Path
+
+from sketchloom.core.formats.registry import Format, formats
+from sketchloom.core.preflight.findings import STOP, Finding
+from sketchloom.evaluate.work import Work
+from sketchloom.evaluate.work_plan import WorkPlan
+from sketchloom.files import package, papers, release, report
+from sketchloom.files.recipients import APPROVAL, PACKAGE
+
+
+@dataclass(frozen=True, slots=True)
+class Wanted:
+    """``form``: the key of a format, or of ``recipients``; ``split`` of ``release``; whether a ``report`` and a laying
+    ``plan`` go with it."""
+
+    form: str = release.SVG
+    split: str = release.ONE
+    report: bool = False
+    plan: bool = False
+
+    @property
+    def kind(self) -> Format | None:
+        """The format of its cut files; None for papers and packages."""
+        return formats().get(self.form)
+
+    @property
+    def suffix(self) -> str:
+        """Of the one file that it is; empty where it is a folder of them."""
+        if self.form == APPROVAL:
+            return ".pdf"
+        if self.form == PACKAGE or self.split not in (release.ONE, release.VERSIONS):
+            return ""
+        return formats()[self.form].suffix
+
+    @property
+    def needs_plan(self) -> bool:
+        return self.form == PACKAGE or (self.kind is not None and self.split == release.SHEETS)
+
+
+@dataclass(frozen=True, slots=True)
+class Words:
+    """Texts of laying plans and of papers, in the user's language."""
+
+    plan: dict
+    papers: dict
+
+
+ENGLISH = Words(release.PLAN_WORDS, papers.WORDS)
+
+
+def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wanted, words: Words = ENGLISH,
+             revision: int = 1, before: Work | None = None) -> release.Outgoing:
+    """The files, each with what makes its bytes.
+
+    Parameters
+    ----------
+    target : the file, or the folder of several. revision, before : of a page to approve, and the work as it was in the
+    revision before.
+
+    Raises
+    ------
+    ExportError, SettingError : as ``release.outgoing`` and ``package.contents``.
+    """
+    target = Path(target)
+    release.refuse_empty(work, target)
+    if wanted.form == APPROVAL:
+        return [(target, lambda: papers.approval(work, name, revision, before, words.papers))]
+    if wanted.form == PACKAGE:
+        assert plan is not None
+        return package.outgoing_package(work, plan, target, name, words=words.papers)
+    if wanted.split == release.SHEETS:
+        assert plan is not None
+        files = release.outgoing_sheets(plan, target, name, wanted.kind, work.recipe)
+    else:
+        files = release.outgoing(work, target, wanted.split, wanted.kind, name)
+    def beside(end):
+        return target.with_name(target.stem + end) if wanted.suffix else target / f"{release.safe_stem(name)}{end}"
+    if wanted.report:
+        path = target.with_suffix(".json") if wanted.suffix else beside("-report.json")
+        files.append((path, lambda: report.to_bytes(
+            report.report_of(work, work.picture.name, work.timings_s, compared=True, plan=plan))))
+    if wanted.plan:
+        files += release.outgoing_plan(work, beside("-plan.svg"), words.plan)
+        files.append((beside("-laying.pdf"), lambda: papers.laying(work, plan, name, words.papers)))
+    return files
+
+
+def stops_of(work: Work, plan: WorkPlan | None) -> list[Finding]:
+    """What says that a work must not leave as it is."""
+    every = (*work.findings, *(() if plan is None else plan.findings))
+    return [one for one in every if one.severity == STOP]

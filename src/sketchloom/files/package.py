@@ -1,0 +1,91 @@
+"""All of a job in one folder or zip: cut files, order of laying, quote, preview, report and settings; whole or not at
+all."""
+
+import io
+import zipfile
+from collections.abc import Callable
+from pathlib import Path
+
+from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.said import said
+from sketchloom.core.formats.handing import Handing
+from sketchloom.core.formats.registry import formats
+from sketchloom.core.sheets.machine import PEN
+from sketchloom.core.sheets.material import LASER
+from sketchloom.evaluate.work import Work
+from sketchloom.evaluate.work_plan import WorkPlan
+from sketchloom.files import papers, release, report
+from sketchloom.recipe.document import to_json
+
+PATTERN = "{name}-{what}"
+PLACES = ("name", "what", "width", "height", "machine")
+"""What a pattern of names may hold in braces."""
+ZIP = ".zip"
+_PREVIEW_DPI_PX = 1200
+
+
+def contents(work: Work, plan: WorkPlan, name: str, pattern: str = PATTERN, kinds=(), words=None
+             ) -> list[tuple[str, Callable[[], bytes]]]:
+    """Names and what makes the bytes of each.
+
+    Parameters
+    ----------
+    kinds : keys of formats of the cut files; none for what suits the machine, and SVG. words : of ``papers``.
+
+    Raises
+    ------
+    SettingError : the pattern gives two files one name. ExportError : as ``release.outgoing_sheets``.
+    """
+    def named(what):
+        text = pattern
+        for place, value in (("name", name), ("what", what), ("width", f"{work.size_mm[0]:.0f}"),
+                             ("height", f"{work.size_mm[1]:.0f}"), ("machine", plan.machine.key)):
+            text = text.replace("{" + place + "}", value)
+        return release.safe_stem(text)
+    made: list[tuple[str, Callable[[], bytes]]] = []
+    folder = Path()
+    for key in dict.fromkeys((*(kinds or (suited(plan.machine),)), "svg")):
+        kind = formats()[key]
+        for path, make in release.outgoing_sheets(plan, folder, "", kind, work.recipe):
+            made.append((named(path.stem.removeprefix("work-")) + kind.suffix, make))
+    made += [
+        (named("laying") + ".pdf", lambda: papers.laying(work, plan, name, words)),
+        (named("quote") + ".pdf", lambda: papers.quote(plan, name, words)),
+        (named("preview") + ".png", lambda: _preview(work)),
+        (named("report") + ".json", lambda: report.to_bytes(report.report_of(work, work.picture.name, work.timings_s,
+                                                                             plan=plan))),
+        (named("settings") + ".json", lambda: report.to_bytes(to_json(work.recipe))),
+    ]
+    if len({n.lower() for n, _ in made}) < len(made):
+        raise SettingError("--names", said("a pattern with {place}, so that no two files have one name",
+                                           place="{what}"), pattern)
+    return made
+
+
+def suited(machine) -> str:
+    """The format that a kind of machine runs."""
+    return "gcode" if machine.kind in (LASER, PEN) or machine.dialect else "hpgl"
+
+
+def outgoing_package(work: Work, plan: WorkPlan, target, name: str, pattern: str = PATTERN, kinds=(), words=None
+                     ) -> release.Outgoing:
+    """The files of a package, in a folder that exists or as one zip; raises as ``contents``."""
+    target = Path(target)
+    every = contents(work, plan, name, pattern, kinds, words)
+    if target.suffix.lower() == ZIP:
+        return [(target, lambda: _zipped(every))]
+    return [(target / file, make) for file, make in every]
+
+
+def _zipped(every):
+    stream = io.BytesIO()
+    with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as archive:
+        for file, make in every:
+            archive.writestr(zipfile.ZipInfo(file), make(), zipfile.ZIP_DEFLATED)
+    return stream.getvalue()
+
+
+def _preview(work):
+    drawing = release.whole_drawing(work)
+    dpi = max(round(_PREVIEW_DPI_PX / max(drawing.frame[2:]) * 25.4), 1)
+    return formats()["png"].write(drawing, Handing(dpi=dpi))

@@ -1,0 +1,76 @@
+"""Who gets a work: each has a format, a way of parting the work into files, and settings that suit; the user's own
+choices for each are kept."""
+
+from dataclasses import dataclass, replace
+
+from sketchloom.core.base import plain, setting
+from sketchloom.core.base.said import said
+from sketchloom.core.base.setting import check_all
+from sketchloom.recipe.document import SETTINGS, Recipe
+from sketchloom.recipe.sections import RELEASING
+
+APPROVAL, PACKAGE = "approval", "package"
+"""What is written beside the formats: the sheet to be signed, and all of a job in one folder."""
+
+
+@dataclass(frozen=True, slots=True)
+class Recipient:
+    """``format`` and ``split`` (of ``release``) of the files; ``values`` of settings of handing over, as pairs; whether
+    a ``report`` and a laying ``plan`` go with them."""
+
+    key: str = setting.text(setting.REQUIRED, most=60)
+    name: str = setting.text(setting.REQUIRED)
+    about: str = setting.text("", most=300)
+    format: str = setting.text("svg", most=20)
+    split: str = setting.text("one", most=20)
+    values: tuple[tuple[str, str], ...] = ()
+    report: bool = setting.switch(False)
+    plan: bool = setting.switch(False)
+
+    def __post_init__(self):
+        check_all(self, "recipients.")
+
+    def applied(self, recipe: Recipe) -> Recipe:
+        """The recipe with its settings; what is no setting of handing over is left."""
+        changes = {}
+        for name, text in self.values:
+            known = SETTINGS.get(name)
+            if known is not None and known.place == RELEASING:
+                changes[name] = _value(known, text)
+        return replace(recipe, **changes) if changes else recipe
+
+    def kept(self, recipe: Recipe, format_key: str, split: str, report: bool, plan: bool) -> "Recipient":
+        """The same with what is chosen now."""
+        values = tuple((name, str(getattr(recipe, name))) for name, one in SETTINGS.items() if one.place == RELEASING)
+        return replace(self, format=format_key, split=split, values=values, report=report, plan=plan)
+
+
+def _value(known, text):
+    return {"whole": int, "length": float, "number": float}.get(known.kind, str)(text)
+
+
+SHIPPED = (
+    Recipient("cutter", str(said("My cutter")), str(said("A file a sheet in plotter language, in the planned order")),
+              "hpgl", "sheet", plan=True),
+    Recipient("laser", str(said("A laser shop")), str(said(
+        "A drawing a sheet with arcs, in millimetres. Say the kerf if they do not")), "dxf", "sheet",
+        (("dxf_curves", "arcs"), ("dxf_version", "r2000"))),
+    Recipient("printer", str(said("A printer")), str(said("One PDF in true size, its layers to be switched")), "pdf",
+              "one", (("pdf_paper", "whole"),)),
+    Recipient("customer", str(said("The customer")), str(said(
+        "A page to approve: the finished look, sizes, colours and a place to sign")), APPROVAL, "one"),
+    Recipient("designer", str(said("Another designer")), str(said("One layered SVG in millimetres")), "svg", "one",
+              (("svg_reader", "mm"),)),
+    Recipient("all", str(said("All of it, to keep")), str(said(
+        "A folder with cut files, plan, quote, preview, report and the project")), PACKAGE, "sheet", report=True,
+        plan=True),
+)
+
+
+def from_plain(data, where: str = "recipients") -> tuple[Recipient, ...]:
+    """Recipients from plain data of any origin; raises SettingError."""
+    return plain.from_plain(data, tuple[Recipient, ...], where)
+
+
+def to_plain(some) -> list[dict]:
+    return plain.to_plain(tuple(some))
