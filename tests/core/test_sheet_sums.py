@@ -70,7 +70,8 @@ def test_times_and_material_add_up():
     rates = prices.Rates()
     assert made.weed_s == pytest.approx(made.cut_mm / 1000 * rates.weed_s_per_m + 2 * rates.weed_s_per_piece)
     assert made.lay_s == pytest.approx(2 * rates.lay_s_per_piece + rates.lay_s_per_sheet)
-    assert made.load_s == BLADE.load_s and made.lift_s == pytest.approx(3 * BLADE.lift_s)  # that which turns the blade is one
+    assert made.load_s == BLADE.load_s
+    assert made.lift_s == pytest.approx(3 * BLADE.lift_s)  # one is of the cut that turns the blade
     assert made.low_s < made.total_s < made.high_s
     (used,) = made.used
     assert used.sheets == 1 and used.m2 == pytest.approx(0.3048**2)

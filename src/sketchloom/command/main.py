@@ -14,21 +14,25 @@ _ABOUT = """Pictures in, clean layered cut files out.
   loom demo                     start with the demo projects
   loom trace INPUT ... --out OUT.svg
   loom sheets WORK ... --out-dir DIR
+  loom batch FOLDER --recipe R.json --out-dir DIR
+  loom send FILE.plt --to ADDRESS, loom stand-in hpgl
   loom check FILE ...           read cut files back: sizes, layers, double cuts, open paths
   loom screenshots              redraw docs/screenshots from the demo projects
   loom test, loom bench         from a checkout only
 """
 
 
-_COMMANDS = {"trace": "trace", "sheets": "sheets", "check": "check"}
-"""Modules by the words that they do."""
+_COMMANDS = {"trace": "trace", "sheets": "sheets", "check": "check", "batch": "batch", "send": "send",
+             "stand-in": "send:run_stand_in"}
+"""Modules by the words that they do, with the function where it is not ``run``."""
 
 
 def main(words=None) -> int:
     """Run the command; returns the exit code."""
     words = list(sys.argv[1:] if words is None else words)
     if words[:1] and words[0] in _COMMANDS:
-        return import_module(f"sketchloom.command.{_COMMANDS[words[0]]}").run(words[1:])
+        module, _, name = _COMMANDS[words[0]].partition(":")
+        return getattr(import_module(f"sketchloom.command.{module}"), name or "run")(words[1:])
     if words[:1] in (["-h"], ["--help"]):
         sys.stdout.write(_ABOUT)
         return DONE

@@ -1,5 +1,6 @@
 """``loom trace``: pictures into files without a window."""
 
+import json
 import sys
 import time
 from contextlib import nullcontext
@@ -59,7 +60,7 @@ def _refuse_names(options, care):
     from sketchloom.files.release import format_asked, safe_stem
 
     format_asked(options.out, options.format)
-    named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe) if p]
+    named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe, options.approval) if p]
     if options.out_dir and not (options.as_layers or options.same_sheets):
         # the first of several files that an input gives stands for all
         suffix = format_asked(options.out, options.format).suffix
@@ -113,7 +114,9 @@ def _trace_one(paths, recipe, options, care):
         return work
     from sketchloom.files import release
 
-    with release.folder_made(options.out_dir) if options.out_dir else nullcontext():
+    folder = options.package if options.package and not options.package.lower().endswith(".zip") else None
+    with (release.folder_made(options.out_dir) if options.out_dir else nullcontext(),
+          release.folder_made(folder) if folder else nullcontext()):
         _write(work, paths[0], options, timings, care, plan)
     return work
 
@@ -150,16 +153,20 @@ def _write(work, path, options, timings, care, plan=None):
     writing, stem = time.perf_counter(), Path(path).stem
     how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
                                         (release.LAYERS, options.per_layer)) if wanted), release.ONE)
-    target = options.out or options.out_dir
+    target = options.out or options.out_dir or options.package or options.approval
     kind = release.format_asked(options.out, options.format)
-    if how == release.ONE and not options.out:
+    if how == release.ONE and options.out_dir:
         target = Path(options.out_dir) / f"{release.safe_stem(stem)}{kind.suffix}"
     release.refuse_stops(target, (*work.findings, *(() if plan is None else plan.findings)), options.anyway)
     if plan is not None and options.out_dir and how == release.ONE:
         release.refuse_empty(work, target)
         files = release.outgoing_sheets(plan, options.out_dir, stem, kind, work.recipe)
-    else:
+    elif options.out or options.out_dir:
         files = release.outgoing(work, target, how, kind, stem)
+    else:
+        release.refuse_empty(work, target)
+        files = []
+    files += _job_files(work, plan, stem, options)
     if options.plan:
         files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:
@@ -175,6 +182,33 @@ def _write(work, path, options, timings, care, plan=None):
     written = release.write(files, care)
     if not options.quiet:
         _summary(work, written, plan)
+
+
+def _job_files(work, plan, stem, options):
+    """The page to approve and the package, where they are asked for."""
+    from sketchloom.files import package, papers
+
+    files = []
+    if options.approval:
+        before = _work_before(work, options.since) if options.since else None
+        files.append((Path(options.approval), lambda: papers.approval(work, stem, options.revision, before)))
+    if options.package:
+        kinds = (options.format,) if options.format else ()
+        files += package.outgoing_package(work, plan, options.package, stem, options.names, kinds)
+    return files
+
+
+def _work_before(work, path):
+    """The work as it was in a project or by a file of settings."""
+    from sketchloom.core.picture.decode import read_bytes
+    from sketchloom.evaluate.pipeline import Pipeline
+    from sketchloom.files.opening import open_file
+    from sketchloom.recipe.document import from_json
+
+    if Path(path).suffix.lower() == ".json":
+        return Pipeline().evaluate(work.original, from_json(json.loads(read_bytes(path).decode("utf-8"))))
+    opened = open_file(Path(path))
+    return Pipeline().evaluate(opened.picture, opened.project.recipe)
 
 
 def _read(paths, recipe):

@@ -31,6 +31,13 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
     p.add_argument("--format", choices=FORMATS, help="default: by the suffix of --out, svg in --out-dir")
+    p.add_argument("--approval", metavar="PAGE.pdf", help="a page for the customer to approve")
+    p.add_argument("--since", metavar="OLD.sloom|R.json", help="the revision before, whose changes --approval marks")
+    p.add_argument("--revision", type=int, default=1, metavar="N", help="the number of this revision on --approval")
+    p.add_argument("--package", metavar="FOLDER|JOB.zip", help="all of the job: cut files, laying, quote, preview, "
+                                                              "report and settings; with --machine")
+    p.add_argument("--names", metavar="PATTERN", default="{name}-{what}",
+                   help="names of the files of --package, from {name}, {what}, {width}, {height} and {machine}")
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
                                                 "if it is not there")
@@ -92,7 +99,12 @@ def _wrong_places(options, alone, splits, lone_files):
          "--write-recipe."),
         (options.out and (not alone or splits or options.same_sheets),
          "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
-        (bool(options.out) == bool(options.out_dir), "name the file to write with --out, or a folder with --out-dir."),
+        ((bool(options.out) and bool(options.out_dir)) or not (options.out or options.out_dir or options.package
+                                                             or options.approval),
+         "name the file to write with --out, or a folder with --out-dir."),
+        (options.package and options.machine is None, "--package plans the job; name a --machine."),
+        ((options.package or options.approval) and not alone, "--package and --approval take one input."),
+        (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )
 
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from sketchloom.core.playback import drawings, gcode_reader, hpgl_reader
 from sketchloom.core.playback.film import Film, Pace, film_of
 from sketchloom.core.playback.moves import Moves
+from sketchloom.core.playback.swivel import cut_by_tip
 from sketchloom.core.playback.telling import Told, told_of
 from sketchloom.core.sheets.machine import Machine
 
@@ -45,7 +46,8 @@ def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, plan
             return Look(name, len(data))
         pace = pace_of(machine if suffix in _READERS else None)
         overcut = 1.0 if machine is None else machine.overcut_mm + 1.0
-        return Look(name, len(data), film_of(moves, pace), moves, told_of(moves, overcut), planned_s=planned_s)
+        return Look(name, len(data), film_of(moves, pace), moves, told_of(cut_by_tip(moves, pace.offset_mm), overcut),
+                    planned_s=planned_s)
     if suffix == ".pdf":
         return Look(name, len(data), pages=tuple(_pages(data)))
     if suffix in (".png", ".webp"):

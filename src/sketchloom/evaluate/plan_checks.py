@@ -4,8 +4,10 @@ import shapely
 
 from sketchloom.core.preflight import sheet_rules as rules
 from sketchloom.core.preflight.findings import Finding, counted
+from sketchloom.core.preflight.release_rules import check_cuts
 from sketchloom.core.sheets import choices
 from sketchloom.core.sheets.machine import PEN
+from sketchloom.core.sheets.part import in_mm
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 
@@ -29,6 +31,8 @@ def _of_layers(works, plan):
             material = work.recipe.material_of(layer.plan.key)
             if layer.outline.pen_px is not None:
                 continue
+            yield from check_cuts(layer.plan, in_mm(layer.outline, work.mm_per_px), plan.machine.offset_mm,
+                                  work.mm_per_px)
             if material is None:
                 nameless.append(layer.plan)
                 continue

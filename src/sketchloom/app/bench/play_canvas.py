@@ -12,7 +12,7 @@ from sketchloom.app.painted import painted
 from sketchloom.core.base.units import format_length
 
 _WHEEL_STEP = 1.2
-_AHEAD, _TRAVEL, _CUT, _LOOSE = "#c9c2b4", "#8f8779", "#2b2620", "#e3d9bf"
+_AHEAD, _TRAVEL, _CUT, _LOOSE, _BED = "#c9c2b4", "#8f8779", "#2b2620", "#e3d9bf", "#f6f3ea"
 _BLADE_PX = 16.0
 
 
@@ -26,7 +26,7 @@ class PlayCanvas(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName(self.tr("The machine at work"))
         self.unit = "mm"
-        self._film = self._doubled = None
+        self._film = self._doubled = self._boxes = None
         self._pages: list[QPixmap] = []
         self._second = 0.0
         self._view, self._fitted = View(), True
@@ -38,7 +38,7 @@ class PlayCanvas(QWidget):
 
     def show_film(self, film, doubled) -> None:
         """A film, with the places that are cut twice."""
-        self._film, self._doubled, self._pages = film, doubled, []
+        self._film, self._doubled, self._pages, self._boxes = film, doubled, [], None
         self._second = 0.0
         self.fit()
 
@@ -113,10 +113,10 @@ class PlayCanvas(QWidget):
         left, bottom, right, top = self._film.box
         corners = self._to_screen([(left, top), (right, bottom)])
         painter.fillRect(QRectF(QPointF(*corners[0]), QPointF(*corners[1])).adjusted(-10, -10, 10, 10),
-                         QColor("#f6f3ea"))
+                         QColor(_BED))
         painter.setPen(QPen(QColor(_AHEAD), 1))
         for a, b in self._film.strokes.tolist():
-            painter.drawPolyline(self._polygon(self._film.xy[a:b + 1]))
+            painter.drawPolyline(self._polygon(self._film.tip[a:b + 1]))
         origin = QPointF(*self._to_screen([(0.0, 0.0)])[0])
         painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
         painter.drawLine(origin - QPointF(8, 0), origin + QPointF(8, 0))
@@ -139,6 +139,11 @@ class PlayCanvas(QWidget):
                 painter.setPen(Qt.PenStyle.NoPen)
                 painter.setBrush(QColor(_LOOSE))
                 painter.drawPolygon(self._polygon(film.tip[a:b + 1]))
+                painter.setBrush(QColor(_BED))
+                painter.setPen(QPen(QColor(_CUT), 1.6))
+                for k in self._within(n):  # what fell out of it before
+                    c, d = film.strokes[k].tolist()
+                    painter.drawPolygon(self._polygon(film.tip[c:d + 1]))
                 painter.setBrush(Qt.BrushStyle.NoBrush)
                 low = a  # the fill lies over its own edge
             else:
@@ -147,6 +152,15 @@ class PlayCanvas(QWidget):
             painter.drawPolyline(self._polygon(film.tip[low:min(b, reached) + 1]))
         painter.end()
         self._done_to = reached
+
+    def _within(self, n):
+        """Numbers of the closed strokes before one that lie in its box."""
+        if self._boxes is None:
+            self._boxes = np.array([(*self._film.tip[a:b + 1].min(0), *self._film.tip[a:b + 1].max(0))
+                                    for a, b in self._film.strokes.tolist()])
+        own, others = self._boxes[n], self._boxes[:n]
+        inside = (others[:, :2] > own[:2]).all(1) & (others[:, 2:] < own[2:]).all(1) & self._film.closed[:n]
+        return np.flatnonzero(inside).tolist()
 
     def _polygon(self, xy):
         return QPolygonF([QPointF(x, y) for x, y in self._to_screen(xy).tolist()])

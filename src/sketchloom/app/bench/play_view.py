@@ -31,6 +31,7 @@ class PlayView(QWidget):
         self._said = label("", "quiet")
         top = QHBoxLayout()
         top.setContentsMargins(8, 6, 8, 2)
+        top.setSpacing(10)
         top.addWidget(self.files)
         top.addWidget(self._said, 1)
         top.addWidget(shut)

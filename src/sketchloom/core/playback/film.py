@@ -8,10 +8,11 @@ import numpy as np
 from sketchloom.core.base import ragged
 from sketchloom.core.playback.moves import Moves, chords_of
 from sketchloom.core.playback.swivel import tip_path
-from sketchloom.core.playback.telling import lengths_of
+from sketchloom.core.playback.telling import closes, lengths_of
 from sketchloom.core.sheets.motion import Dynamics, curves_along, paced_along
 
 _STRAY_MM = 0.01
+_OVERCUT_MM = 3.0
 _TIGHT = np.radians(100.0)
 _TIGHT_OFFSETS = 2.0
 """A blade that turns by more within so many offsets lifts the corner (common practice, no source)."""
@@ -58,9 +59,10 @@ class Film:
 
     @cached_property
     def box(self) -> tuple[float, float, float, float]:
-        """Left, bottom, right and top, mm, of all of it and the corner where it starts."""
-        low, high = np.minimum(self.xy.min(0), 0.0), np.maximum(self.xy.max(0), 0.0)
-        return (*low.tolist(), *high.tolist())
+        """Left, bottom, right and top, mm, of what is cut; of all of it where nothing is."""
+        long = self.strokes[np.diff(self.strokes, axis=1)[:, 0] > 2]
+        xy = np.concatenate([self.xy[a:b + 1] for a, b in long.tolist()]) if len(long) else self.xy
+        return (*xy.min(0).tolist(), *xy.max(0).tolist())
 
 
 def film_of(moves: Moves, pace: Pace) -> Film:
@@ -77,8 +79,8 @@ def film_of(moves: Moves, pace: Pace) -> Film:
     down = np.concatenate([[False], moves.down[owner]])
     begins, dones = np.searchsorted(owner, first), np.searchsorted(owner, past)
     strokes = np.column_stack([begins, dones]) if len(first) else np.empty((0, 2), int)
-    closed = np.array([_closes(xy[a:b + 1]) for a, b in strokes.tolist()], bool)
     tip, way = _tips(moves, pace.offset_mm, xy, down)
+    closed = np.array([closes(tip[a:b + 1], _OVERCUT_MM) for a, b in strokes.tolist()], bool)
     return Film(xy, t, down, tip, way, strokes, closed, _tight(xy, down, way, pace.offset_mm))
 
 
@@ -102,15 +104,6 @@ def _seconds(moves, a, b, owner, pace):
         total = np.bincount(stroke, rough)
         seconds[at] = rough * (made.seconds / np.maximum(total, 1e-12))[stroke]
     return seconds
-
-
-def _closes(points):
-    """Whether a stroke comes back to where it began, but for an overcut."""
-    if len(points) < 4:
-        return False
-    length = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
-    late = length > max(0.6 * length[-1], length[-1] - 3.0)
-    return bool(np.hypot(*(points[late] - points[0]).T).min(initial=np.inf) < 0.1)
 
 
 def _tips(moves, offset, xy, down):

@@ -10,13 +10,32 @@ import numpy as np
 
 from sketchloom.core.playback.moves import Moves, chords_of
 
+_TURNS = 8.0
+"""A straight cut of no more than so many offsets turns the blade, and is no cut of the work."""
 _STEP_SHARE = 0.15
 """Arcs are taken for pulls this share of the offset long, at most."""
 
 
+def cut_by_tip(moves: Moves, offset_mm: float) -> Moves:
+    """What the tip of a dragged blade cuts, as moves of its own; short cuts that only turn the blade are left out."""
+    if offset_mm <= 0 or not moves.count:
+        return moves
+    tip, down, _, move = tip_path(moves, offset_mm)
+    first, past = moves.strokes()
+    down, number = down[:-1].copy(), move[:-1]
+    lift = moves.lift[number]
+    for a, b in zip(first.tolist(), past.tolist(), strict=True):
+        length = np.hypot(*(moves.end[a:b] - moves.begin[a:b]).T).sum()
+        if b - a == 1 and length <= _TURNS * offset_mm:
+            down &= ~((number >= a) & (number < b))
+    count = len(tip) - 1
+    return Moves(tip[:-1], tip[1:], tip[:-1], np.zeros(count), down, moves.speed[number], moves.tool[number],
+                 moves.word[number], moves.depth[number], lift, moves.troubles)
+
+
 def tip_path(moves: Moves, offset_mm: float, angle: float = 0.0):
-    """Places (M, 2) of the tip, whether it is down (M,), the way the blade points there (M,) radians, and the number of
-    the move (M,). With the tool up the blade keeps its way."""
+    """Places (M, 2) of the tip, whether it cuts from there on (M,), the way the blade points there (M,) radians, and
+    the number of the move (M,). With the tool up the blade keeps its way."""
     xy, owner = chords_of(moves.begin, moves.end, moves.centre, moves.sweep,
                           max(0.05 * _STEP_SHARE * offset_mm, 1e-3))
     if not len(xy):

@@ -1,5 +1,6 @@
 """What can be told of the moves of a file: how long they take, what is cut twice, which cuts stay open."""
 
+import itertools
 from dataclasses import dataclass
 
 import numpy as np
@@ -43,24 +44,27 @@ def lengths_of(moves: Moves) -> np.ndarray:
 def told_of(moves: Moves, overcut_mm: float = 1.0) -> Told:
     """What the moves do. A cut that runs on past its beginning by no more than an overcut is no double one."""
     length = lengths_of(moves)
-    first, past = moves.strokes()
+    first, _ = moves.strokes()
     left, bottom, right, top = moves.box
     tools = {int(t): float(length[moves.down & (moves.tool == t)].sum()) for t in np.unique(moves.tool[moves.down])}
-    opened = [n for n, (a, b) in enumerate(zip(first.tolist(), past.tolist(), strict=True))
-              if not _closes(moves, a, b, overcut_mm)]
+    xy, starts = stroke_points(moves, _FLAT_MM)
+    opened = [n for n, (a, b) in enumerate(itertools.pairwise(starts.tolist())) if not closes(xy[a:b], overcut_mm)]
     doubled = _doubled(moves, overcut_mm)
     return Told(len(first), len(opened), float(length[moves.down].sum()), float(length[~moves.down].sum()),
                 len(doubled) * _SAMPLE_MM / 2, doubled, right - left, top - bottom, tools)
 
 
-def _closes(moves, a, b, overcut):
-    """Whether a stroke comes back to its beginning, at its end or an overcut before it."""
-    start = moves.begin[a]
-    length = lengths_of(moves)[a:b]
-    late = np.cumsum(length[::-1])[::-1] <= overcut + length
-    ends = moves.end[a:b][late]
-    return bool(b - a > 1 and len(ends) and np.hypot(*(ends - start).T).min() < _END_MM) or (
-        b - a == 1 and abs(moves.sweep[a]) > 6.28)
+def closes(points, overcut_mm: float) -> bool:
+    """Whether a stroke of points (N, 2) mm comes back to its beginning, at its end or an overcut before it."""
+    if len(points) < 3:
+        return False
+    step = np.diff(points, axis=0)
+    length = np.hypot(*step.T)
+    left = np.cumsum(length[::-1])[::-1] - length  # from the end of each chord on
+    late = (left <= overcut_mm) & (np.cumsum(length) > min(overcut_mm + _END_MM, 0.6 * length.sum()))
+    a, d, long = points[:-1][late], step[late], np.maximum(length[late], 1e-12)
+    share = np.clip(((points[0] - a) * d).sum(1) / long**2, 0, 1)
+    return bool(np.hypot(*(a + share[:, None] * d - points[0]).T).min(initial=np.inf) < _END_MM)
 
 
 def _samples(moves):
@@ -123,7 +127,7 @@ def stroke_points(moves: Moves, within: float) -> tuple[np.ndarray, np.ndarray]:
 
 def seconds_of(moves: Moves, cutting: Dynamics, travelling: Dynamics, lift_s: float) -> float:
     """How long a machine takes for the moves: each stroke from rest to rest, lifted and lowered between them."""
-    first, past = moves.strokes()
+    first, _ = moves.strokes()
     total = lift_s * len(first)
     if len(first):
         xy, starts = stroke_points(moves, max(min(cutting.corner / 2, _FLAT_MM), 1e-4))

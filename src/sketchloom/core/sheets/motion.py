@@ -57,8 +57,9 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     controls : (S, 4, 2) cubics in mm, those of a stroke end to end. straight : (S,) bool. starts : (K + 1,) offsets of
     the strokes.
     """
-    return paced_along(*chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
-                               max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4)), dynamics)
+    xy, starts, curve = chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
+                               max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
+    return paced_along(xy, starts, curve, dynamics)
 
 
 def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:

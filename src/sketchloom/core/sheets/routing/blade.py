@@ -19,7 +19,7 @@ PRIME = 6.0
 """Before the first stroke the blade is drawn so many offsets along x, which turns it from wherever it stood."""
 
 
-def axis_path(points, starts, offset_mm: float, angle: float = 0.0, stray_mm: float = STRAY_MM) -> tuple[np.ndarray, np.ndarray]:
+def axis_path(points, starts, offset_mm: float, angle: float = 0.0, stray_mm: float = STRAY_MM):
     """The path of the axis.
 
     Parameters
