@@ -62,7 +62,7 @@ SHIPPED = (
     Recipient("designer", str(said("Another designer")), str(said("One layered SVG in millimetres")), "svg", "one",
               (("svg_reader", "mm"),)),
     Recipient("all", str(said("All of it, to keep")), str(said(
-        "A folder with cut files, plan, quote, preview, report and the project")), PACKAGE, "sheet", report=True,
+        "A folder with cut files, laying, quote, preview, report and settings")), PACKAGE, "sheet", report=True,
         plan=True),
 )
 

@@ -82,8 +82,8 @@ class ReleasePanel(Panel):
         self._form = QComboBox()
         self._form.setAccessibleName(self.tr("Format"))
         for one in formats().values():
-            self._form.addItem(f"{told(one.label)} ({one.suffix})", one.key)
-        self._form.addItem(self.tr("A page to approve (.pdf)"), APPROVAL)
+            self._form.addItem(told(one.label), one.key)
+        self._form.addItem(self.tr("A page to approve"), APPROVAL)
         self._form.addItem(self.tr("All of it in one folder"), PACKAGE)
         self._form.activated.connect(lambda _: self._show_form())
         self._look = button(self.tr("Look at the files first"), "play",

@@ -2,7 +2,7 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de" sourcelanguage="en">
 <context>
-    <name />
+    <name></name>
     <message>
         <source>Open…</source>
         <translation>Öffnen …</translation>
@@ -503,11 +503,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{least} bis {most} davon</translation>
     </message>
     <message>
-        <source>a number of 0 or more with mm, cm or in, such as "120 mm"</source>
+        <source>a number of 0 or more with mm, cm or in, such as &quot;120 mm&quot;</source>
         <translation>eine Zahl ab 0 mit mm, cm oder in, wie „120 mm“</translation>
     </message>
     <message>
-        <source>a number above 0 with mm, cm or in, such as "120 mm"</source>
+        <source>a number above 0 with mm, cm or in, such as &quot;120 mm&quot;</source>
         <translation>eine Zahl über 0 mit mm, cm oder in, wie „120 mm“</translation>
     </message>
     <message>
@@ -671,6 +671,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>passt nicht in den Speicher.</translation>
     </message>
     <message>
+        <source>its process ended: {why}</source>
+        <translation>sein Prozess ist zu Ende: {why}</translation>
+    </message>
+    <message>
         <source>the picture is damaged or cut short ({short}).</source>
         <translation>das Bild ist beschädigt oder abgeschnitten ({short}).</translation>
     </message>
@@ -683,7 +687,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>das ist kein Bild, das dieses Programm liest.</translation>
     </message>
     <message>
-        <source>the picture's header is damaged ({short}).</source>
+        <source>the picture&apos;s header is damaged ({short}).</source>
         <translation>der Kopf des Bildes ist beschädigt ({short}).</translation>
     </message>
     <message>
@@ -787,8 +791,20 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>dieses SVG kann nicht gezeichnet werden.</translation>
     </message>
     <message>
+        <source>Check a part of it alone.</source>
+        <translation>Nur einen Teil davon prüfen.</translation>
+    </message>
+    <message>
+        <source>cannot be read as {kind}.</source>
+        <translation>lässt sich nicht als {kind} lesen.</translation>
+    </message>
+    <message>
         <source>Save a plain copy of it.</source>
         <translation>Speichere eine schlichte Kopie davon.</translation>
+    </message>
+    <message>
+        <source>has more cuts than are checked.</source>
+        <translation>hat mehr Schnitte, als geprüft werden.</translation>
     </message>
     <message>
         <source>this SVG shows nothing.</source>
@@ -827,7 +843,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Etwas, worauf die Datei außerhalb ihrer selbst verweist, wurde weggelassen.</translation>
     </message>
     <message>
-        <source>Text is drawn in the program's own font; turn it into outlines to keep its look.</source>
+        <source>Text is drawn in the program&apos;s own font; turn it into outlines to keep its look.</source>
         <translation>Text wird in der Schrift des Programms gezeichnet; wandle ihn in Umrisse um, damit er so aussieht.</translation>
     </message>
     <message>
@@ -939,11 +955,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>das Werkzeug darf dieses Material nicht schneiden</translation>
     </message>
     <message>
-        <source>{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or tool; the machine's manual decides.</source>
+        <source>{name} is not cut by a {tool}: its fumes are poisonous and eat the machine. Choose another material or tool; the machine&apos;s manual decides.</source>
         <translation>{name} wird nicht so geschnitten ({tool}): die Dämpfe sind giftig und zerfressen die Maschine. Wähle ein anderes Material oder Werkzeug; das Handbuch der Maschine entscheidet.</translation>
     </message>
     <message>
-        <source>{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine's manual decides.</source>
+        <source>{name} is not cut by a {tool}: it is not made for it. Choose another material or tool; the machine&apos;s manual decides.</source>
         <translation>{name} wird nicht so geschnitten ({tool}): dafür ist es nicht gemacht. Wähle ein anderes Material oder Werkzeug; das Handbuch der Maschine entscheidet.</translation>
     </message>
     <message>
@@ -1483,7 +1499,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Bügelfolie</translation>
     </message>
     <message>
-        <source>Hot press: mind your skin; the film's sheet says time and heat.</source>
+        <source>Hot press: mind your skin; the film&apos;s sheet says time and heat.</source>
         <translation>Heiße Presse: achte auf deine Haut; das Blatt zur Folie nennt Zeit und Hitze.</translation>
     </message>
     <message>
@@ -1843,6 +1859,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>dieser Ordner konnte nicht angelegt werden.</translation>
     </message>
     <message>
+        <source>not written: it is to be {format}, and its suffix says {suffix}.</source>
+        <translation>nicht geschrieben: es soll {format} sein, und die Endung sagt {suffix}.</translation>
+    </message>
+    <message>
+        <source>not written: {why}</source>
+        <translation>nicht geschrieben: {why}</translation>
+    </message>
+    <message>
+        <source>Mend it, or ask for it all the same with --anyway.</source>
+        <translation>Beheben, oder mit --anyway trotzdem verlangen.</translation>
+    </message>
+    <message>
         <source>not written: nothing is left to cut. Put a layer back in, keep the ground or choose more colours.</source>
         <translation>nicht geschrieben: es ist nichts mehr zu schneiden. Nimm eine Ebene wieder hinein, behalte den Grund oder wähle mehr Farben.</translation>
     </message>
@@ -1915,7 +1943,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Fertige Größe</translation>
     </message>
     <message>
-        <source>of the side that size_side names; without it from the file's resolution, else 120 mm</source>
+        <source>of the side that size_side names; without it from the file&apos;s resolution, else 120 mm</source>
         <translation>der Seite, die size_side nennt; ohne sie nach der Auflösung der Datei, sonst 120 mm</translation>
     </message>
     <message>
@@ -2123,7 +2151,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Grund</translation>
     </message>
     <message>
-        <source>what becomes of the picture's ground</source>
+        <source>what becomes of the picture&apos;s ground</source>
         <translation>was aus dem Grund des Bildes wird</translation>
     </message>
     <message>
@@ -2271,6 +2299,126 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>drei bis fünf Anteile von 0 bis 1, nicht alle 0</translation>
     </message>
     <message>
+        <source>An SVG&apos;s lengths</source>
+        <translation>Längen im SVG</translation>
+    </message>
+    <message>
+        <source>what the reader of an SVG takes for an inch</source>
+        <translation>was das Programm, das ein SVG liest, für einen Zoll nimmt</translation>
+    </message>
+    <message>
+        <source>In millimetres</source>
+        <translation>In Millimetern</translation>
+    </message>
+    <message>
+        <source>Bare numbers, 96 an inch</source>
+        <translation>Bloße Zahlen, 96 je Zoll</translation>
+    </message>
+    <message>
+        <source>Bare numbers, 90 an inch</source>
+        <translation>Bloße Zahlen, 90 je Zoll</translation>
+    </message>
+    <message>
+        <source>Bare numbers, 72 an inch</source>
+        <translation>Bloße Zahlen, 72 je Zoll</translation>
+    </message>
+    <message>
+        <source>the reader of an SVG takes millimetres, or bare numbers of which so many are an inch</source>
+        <translation>wer das SVG liest, nimmt Millimeter oder bloße Zahlen, von denen so viele ein Zoll sind</translation>
+    </message>
+    <message>
+        <source>DXF version</source>
+        <translation>DXF-Version</translation>
+    </message>
+    <message>
+        <source>the version of a DXF</source>
+        <translation>die Version eines DXF</translation>
+    </message>
+    <message>
+        <source>R2000</source>
+        <translation>R2000</translation>
+    </message>
+    <message>
+        <source>R12, for old readers</source>
+        <translation>R12, für alte Programme</translation>
+    </message>
+    <message>
+        <source>Curves in a DXF</source>
+        <translation>Kurven im DXF</translation>
+    </message>
+    <message>
+        <source>what a DXF keeps of curves; R12 has no splines</source>
+        <translation>was ein DXF von Kurven behält; R12 kennt keine Splines</translation>
+    </message>
+    <message>
+        <source>Splines</source>
+        <translation>Splines</translation>
+    </message>
+    <message>
+        <source>Arcs</source>
+        <translation>Kreisbögen</translation>
+    </message>
+    <message>
+        <source>Straight lines</source>
+        <translation>Gerade Linien</translation>
+    </message>
+    <message>
+        <source>Arcs and lines within</source>
+        <translation>Bögen und Linien innerhalb</translation>
+    </message>
+    <message>
+        <source>how far arcs and lines may stray from curves</source>
+        <translation>wie weit Bögen und Linien von Kurven abweichen dürfen</translation>
+    </message>
+    <message>
+        <source>Dots an inch of a picture</source>
+        <translation>Punkte je Zoll eines Bildes</translation>
+    </message>
+    <message>
+        <source>resolution of a PNG or WebP</source>
+        <translation>Auflösung eines PNG oder WebP</translation>
+    </message>
+    <message>
+        <source>Paper of a PDF</source>
+        <translation>Papier eines PDF</translation>
+    </message>
+    <message>
+        <source>the paper that a PDF is parted over</source>
+        <translation>das Papier, auf das ein PDF verteilt wird</translation>
+    </message>
+    <message>
+        <source>A4, to glue</source>
+        <translation>A4, zum Kleben</translation>
+    </message>
+    <message>
+        <source>Letter, to glue</source>
+        <translation>Letter, zum Kleben</translation>
+    </message>
+    <message>
+        <source>As large as the work</source>
+        <translation>So groß wie die Arbeit</translation>
+    </message>
+    <message>
+        <source>a PDF parted over paper, with marks and an overlap to glue</source>
+        <translation>ein PDF auf Papier verteilt, mit Marken und einem Streifen zum Kleben</translation>
+    </message>
+    <message>
+        <source>Kerf</source>
+        <translation>Schnittbreite</translation>
+    </message>
+    <message>
+        <source>width that a beam or a cutter takes away; cuts move by half of it into the waste</source>
+        <translation>Breite, die ein Strahl oder Fräser wegnimmt; Schnitte rücken um die Hälfte davon in den Abfall</translation>
+    </message>
+    <message>
+        <source>Dialect of machine code</source>
+        <translation>Dialekt des Maschinencodes</translation>
+    </message>
+    <message>
+        <source>key of the dialect of machine code; empty: the machine&apos;s own</source>
+        <translation>Schlüssel des Dialekts des Maschinencodes; leer: der der Maschine</translation>
+    </message>
+    <message>
         <source>colour</source>
         <translation>Farbe</translation>
     </message>
@@ -2367,15 +2515,15 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Als Ebene behalten</translation>
     </message>
     <message>
-        <source>the ground's own colour within the drawing is cut as a sheet</source>
+        <source>the ground&apos;s own colour within the drawing is cut as a sheet</source>
         <translation>die Farbe des Grundes wird innerhalb der Zeichnung als Bogen geschnitten</translation>
     </message>
     <message>
-        <source>{name}, the ground's own colour, is cut as a sheet for 1 place within the drawing. Leave it open if what the work is laid on is to show there.</source>
+        <source>{name}, the ground&apos;s own colour, is cut as a sheet for 1 place within the drawing. Leave it open if what the work is laid on is to show there.</source>
         <translation>{name}, die Farbe des Grundes, wird für 1 Stelle innerhalb der Zeichnung als Bogen geschnitten. Lass sie offen, wenn dort zu sehen sein soll, worauf die Arbeit liegt.</translation>
     </message>
     <message>
-        <source>{name}, the ground's own colour, is cut as a sheet for {count} places within the drawing. Leave it open if what the work is laid on is to show there.</source>
+        <source>{name}, the ground&apos;s own colour, is cut as a sheet for {count} places within the drawing. Leave it open if what the work is laid on is to show there.</source>
         <translation>{name}, die Farbe des Grundes, wird für {count} Stellen innerhalb der Zeichnung als Bogen geschnitten. Lass sie offen, wenn dort zu sehen sein soll, worauf die Arbeit liegt.</translation>
     </message>
     <message>
@@ -2563,8 +2711,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Überlappung oder Zunge</translation>
     </message>
     <message>
-        <source>how far one part reaches under the other, or a tongue's width</source>
+        <source>how far one part reaches under the other, or a tongue&apos;s width</source>
         <translation>wie weit ein Teil unter den anderen reicht, oder die Breite einer Zunge</translation>
+    </message>
+    <message>
+        <source>Matching marks</source>
+        <translation>Passmarken der Naht</translation>
+    </message>
+    <message>
+        <source>short cuts across a seam, by which its parts are laid together</source>
+        <translation>kurze Schnitte quer über eine Naht, an denen ihre Teile aneinandergelegt werden</translation>
+    </message>
+    <message>
+        <source>Where an upper sheet hides them</source>
+        <translation>Wo eine obere Ebene sie verdeckt</translation>
+    </message>
+    <message>
+        <source>Also where they are seen</source>
+        <translation>Auch wo man sie sieht</translation>
     </message>
     <message>
         <source>Pieces of a layer</source>
@@ -2703,7 +2867,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Marken zum Legen auf jedem Bogen</translation>
     </message>
     <message>
-        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
+        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet&apos;s number in the fourth corner</source>
         <translation>Drei runde Löcher neben der Arbeit, damit kein Bogen verdreht oder umgedreht gelegt wird, und die Nummer des Bogens in der vierten Ecke</translation>
     </message>
     <message>
@@ -2983,7 +3147,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Bogen {sheet}, {name}, ist zu {share:.0%} genutzt. Anderes von dieser Farbe ließe sich noch daraus schneiden.</translation>
     </message>
     <message>
-        <source>the smallest detail is under what the machine's blade turns in</source>
+        <source>the smallest detail is under what the machine&apos;s blade turns in</source>
         <translation>das kleinste Detail ist enger, als das Messer der Maschine wendet</translation>
     </message>
     <message>
@@ -3003,7 +3167,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>die Maschine darf dieses Material nicht schneiden</translation>
     </message>
     <message>
-        <source>{name} is not cut by a {tool}. Choose another machine or material; the machine's manual decides.</source>
+        <source>{name} is not cut by a {tool}. Choose another machine or material; the machine&apos;s manual decides.</source>
         <translation>{name} wird nicht geschnitten von: {tool}. Wähle eine andere Maschine oder ein anderes Material; das Handbuch der Maschine entscheidet.</translation>
     </message>
     <message>
@@ -3041,6 +3205,390 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>A4 card</source>
         <translation>Karte A4</translation>
+    </message>
+    <message>
+        <source>For approval</source>
+        <translation>Zur Freigabe</translation>
+    </message>
+    <message>
+        <source>Revision {number}</source>
+        <translation>Fassung {number}</translation>
+    </message>
+    <message>
+        <source>Size</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Colours and materials</source>
+        <translation>Farben und Materialien</translation>
+    </message>
+    <message>
+        <source>Every layer</source>
+        <translation>Jede Ebene</translation>
+    </message>
+    <message>
+        <source>material not said</source>
+        <translation>Material nicht genannt</translation>
+    </message>
+    <message>
+        <source>Approved as shown</source>
+        <translation>So freigegeben</translation>
+    </message>
+    <message>
+        <source>Date</source>
+        <translation>Datum</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Nothing has changed since the last revision.</source>
+        <translation>Seit der letzten Fassung hat sich nichts geändert.</translation>
+    </message>
+    <message>
+        <source>Changed since the last revision</source>
+        <translation>Seit der letzten Fassung geändert</translation>
+    </message>
+    <message>
+        <source>size, before {wide:.1f} × {high:.1f} mm</source>
+        <translation>Größe, vorher {wide:.1f} × {high:.1f} mm</translation>
+    </message>
+    <message>
+        <source>without {name}</source>
+        <translation>ohne {name}</translation>
+    </message>
+    <message>
+        <source>new: {name}</source>
+        <translation>neu: {name}</translation>
+    </message>
+    <message>
+        <source>{name} was {hex}</source>
+        <translation>{name} war {hex}</translation>
+    </message>
+    <message>
+        <source>{count} places of the picture, framed in red</source>
+        <translation>{count} Stellen des Bildes, rot umrahmt</translation>
+    </message>
+    <message>
+        <source>Colours on screen and paper differ from those of the material; a sample decides.</source>
+        <translation>Farben auf Bildschirm und Papier weichen von denen des Materials ab; ein Muster entscheidet.</translation>
+    </message>
+    <message>
+        <source>Whoever orders says that they may use this picture.</source>
+        <translation>Wer bestellt, sagt damit, dass er dieses Bild verwenden darf.</translation>
+    </message>
+    <message>
+        <source>Quote</source>
+        <translation>Angebot</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>Machine time</source>
+        <translation>Maschinenzeit</translation>
+    </message>
+    <message>
+        <source>Hand time</source>
+        <translation>Handarbeit</translation>
+    </message>
+    <message>
+        <source>Margin</source>
+        <translation>Aufschlag</translation>
+    </message>
+    <message>
+        <source>Total</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>No prices were given.</source>
+        <translation>Es sind keine Preise genannt.</translation>
+    </message>
+    <message>
+        <source>The order of laying</source>
+        <translation>Reihenfolge des Legens</translation>
+    </message>
+    <message>
+        <source>from sheet {sheets}</source>
+        <translation>von Bogen {sheets}</translation>
+    </message>
+    <message>
+        <source>{count} parts: the first to the left or above, marks across the seam meet</source>
+        <translation>{count} Teile: das erste links oder oben, Marken quer zur Naht treffen sich</translation>
+    </message>
+    <message>
+        <source>{count} pieces</source>
+        <translation>{count} Stücke</translation>
+    </message>
+    <message>
+        <source>press, as the film&apos;s sheet says; hot: mind your skin</source>
+        <translation>pressen, wie es das Blatt der Folie sagt; heiß: Haut schützen</translation>
+    </message>
+    <message>
+        <source>then a spacer of {thick:g} mm</source>
+        <translation>dann ein Abstandhalter von {thick:g} mm</translation>
+    </message>
+    <message>
+        <source>{low:.0f} to {high:.0f} minutes with weeding and laying</source>
+        <translation>{low:.0f} bis {high:.0f} Minuten mit Entgittern und Legen</translation>
+    </message>
+    <message>
+        <source>Sheet {number}: {name}, {carrier}, {wide:.0f} × {high:.0f} mm</source>
+        <translation>Bogen {number}: {name}, {carrier}, {wide:.0f} × {high:.0f} mm</translation>
+    </message>
+    <message>
+        <source>the machine refused it: {why}. {count} of {all} bytes were sent; what they say is cut.</source>
+        <translation>die Maschine hat es verweigert: {why}. {count} von {all} Bytes sind gesendet; was sie sagen, ist geschnitten.</translation>
+    </message>
+    <message>
+        <source>Stop the machine, and look at what was cut.</source>
+        <translation>Die Maschine anhalten und nachsehen, was geschnitten ist.</translation>
+    </message>
+    <message>
+        <source>the machine says nothing any more. {count} of {all} bytes were sent.</source>
+        <translation>die Maschine antwortet nicht mehr. {count} von {all} Bytes sind gesendet.</translation>
+    </message>
+    <message>
+        <source>Is it switched on?</source>
+        <translation>Ist sie eingeschaltet?</translation>
+    </message>
+    <message>
+        <source>the machine cannot be reached: {why}. {count} of {all} bytes were sent.</source>
+        <translation>die Maschine ist nicht zu erreichen: {why}. {count} von {all} Bytes sind gesendet.</translation>
+    </message>
+    <message>
+        <source>Check its address.</source>
+        <translation>Ihre Adresse prüfen.</translation>
+    </message>
+    <message>
+        <source>it closed the line</source>
+        <translation>sie hat die Leitung geschlossen</translation>
+    </message>
+    <message>
+        <source>an instruction it does not know</source>
+        <translation>eine Anweisung, die sie nicht kennt</translation>
+    </message>
+    <message>
+        <source>a wrong number of figures</source>
+        <translation>eine falsche Anzahl von Zahlen</translation>
+    </message>
+    <message>
+        <source>a tool that is missing, or a figure out of range</source>
+        <translation>ein Werkzeug fehlt, oder eine Zahl liegt außerhalb</translation>
+    </message>
+    <message>
+        <source>a place out of range</source>
+        <translation>eine Stelle außerhalb</translation>
+    </message>
+    <message>
+        <source>error {code}</source>
+        <translation>Fehler {code}</translation>
+    </message>
+    <message>
+        <source>is no file for a machine: plotter language (.plt) or machine code (.nc) is sent.</source>
+        <translation>ist keine Datei für eine Maschine: gesendet wird Plottersprache (.plt) oder Maschinencode (.nc).</translation>
+    </message>
+    <message>
+        <source>a pattern with {place}, so that no two files have one name</source>
+        <translation>ein Muster mit {place}, damit keine zwei Dateien einen Namen haben</translation>
+    </message>
+    <message>
+        <source>My cutter</source>
+        <translation>Mein Schneider</translation>
+    </message>
+    <message>
+        <source>A file a sheet in plotter language, in the planned order</source>
+        <translation>Eine Datei je Bogen in Plottersprache, in der geplanten Reihenfolge</translation>
+    </message>
+    <message>
+        <source>A laser shop</source>
+        <translation>Eine Laserwerkstatt</translation>
+    </message>
+    <message>
+        <source>A drawing a sheet with arcs, in millimetres. Say the kerf if they do not</source>
+        <translation>Eine Zeichnung je Bogen mit Kreisbögen, in Millimetern. Die Schnittbreite nennen, wenn sie es nicht tut</translation>
+    </message>
+    <message>
+        <source>A printer</source>
+        <translation>Eine Druckerei</translation>
+    </message>
+    <message>
+        <source>One PDF in true size, its layers to be switched</source>
+        <translation>Ein PDF in wahrer Größe, Ebenen schaltbar</translation>
+    </message>
+    <message>
+        <source>The customer</source>
+        <translation>Der Kunde</translation>
+    </message>
+    <message>
+        <source>A page to approve: the finished look, sizes, colours and a place to sign</source>
+        <translation>Eine Seite zur Freigabe: das fertige Bild, Größen, Farben und Platz für die Unterschrift</translation>
+    </message>
+    <message>
+        <source>Another designer</source>
+        <translation>Ein anderer Gestalter</translation>
+    </message>
+    <message>
+        <source>One layered SVG in millimetres</source>
+        <translation>Ein SVG mit Ebenen in Millimetern</translation>
+    </message>
+    <message>
+        <source>All of it, to keep</source>
+        <translation>Alles, zum Aufheben</translation>
+    </message>
+    <message>
+        <source>A folder with cut files, laying, quote, preview, report and settings</source>
+        <translation>Ein Ordner mit Schnittdateien, Legeplan, Angebot, Vorschau, Bericht und Einstellungen</translation>
+    </message>
+    <message>
+        <source>is no cut file that is read here ({suffixes}).</source>
+        <translation>ist keine Schnittdatei, die hier gelesen wird ({suffixes}).</translation>
+    </message>
+    <message>
+        <source>is larger than {mb} MB.</source>
+        <translation>ist größer als {mb} MB.</translation>
+    </message>
+    <message>
+        <source>cannot be opened.</source>
+        <translation>lässt sich nicht öffnen.</translation>
+    </message>
+    <message>
+        <source>Check its name and that you may read it.</source>
+        <translation>Den Namen prüfen, und ob sie gelesen werden darf.</translation>
+    </message>
+    <message>
+        <source>cuts nothing: {why}</source>
+        <translation>schneidet nichts: {why}</translation>
+    </message>
+    <message>
+        <source>cuts nothing.</source>
+        <translation>schneidet nichts.</translation>
+    </message>
+    <message>
+        <source>cuts lie on each other or nearer than a hair</source>
+        <translation>Schnitte liegen aufeinander oder näher als ein Haar</translation>
+    </message>
+    <message>
+        <source>{name}: two cuts lie nearer to each other than {hair:g} mm: what is between them tears, or is cut twice. Join the regions, or open the gap.</source>
+        <translation>{name}: Zwei Schnitte liegen näher beieinander als {hair:g} mm: Was dazwischen ist, reißt oder wird doppelt geschnitten. Die Bereiche verbinden oder die Lücke öffnen.</translation>
+    </message>
+    <message>
+        <source>{name}: {count} pairs of cuts lie nearer to each other than {hair:g} mm: what is between them tears, or is cut twice. Join the regions, or open the gaps.</source>
+        <translation>{name}: {count} Paare von Schnitten liegen näher beieinander als {hair:g} mm: Was dazwischen ist, reißt oder wird doppelt geschnitten. Die Bereiche verbinden oder die Lücken öffnen.</translation>
+    </message>
+    <message>
+        <source>a layer has more nodes than machines like</source>
+        <translation>eine Ebene hat mehr Knoten, als Maschinen mögen</translation>
+    </message>
+    <message>
+        <source>{name} has a node every {apart:.2f} mm: machines slow down or stop at each. Raise the smoothness, or take a larger picture.</source>
+        <translation>{name} hat alle {apart:.2f} mm einen Knoten: Maschinen werden an jedem langsamer oder halten. Glatter stellen oder ein größeres Bild nehmen.</translation>
+    </message>
+    <message>
+        <source>corners are tighter than the blade&apos;s offset</source>
+        <translation>Ecken sind enger als der Versatz des Messers</translation>
+    </message>
+    <message>
+        <source>{name}: a corner follows another within the blade&apos;s offset of {offset:g} mm; it may lift or tear.</source>
+        <translation>{name}: Eine Ecke folgt einer anderen innerhalb des Messerversatzes von {offset:g} mm; sie kann sich heben oder reißen.</translation>
+    </message>
+    <message>
+        <source>{name}: {count} corners follow another within the blade&apos;s offset of {offset:g} mm; they may lift or tear.</source>
+        <translation>{name}: {count} Ecken folgen einer anderen innerhalb des Messerversatzes von {offset:g} mm; sie können sich heben oder reißen.</translation>
+    </message>
+    <message>
+        <source>at most {most} lines of text</source>
+        <translation>höchstens {most} Zeilen Text</translation>
+    </message>
+    <message>
+        <source>Knife or cutter moved up and down</source>
+        <translation>Messer oder Fräser, gehoben und gesenkt</translation>
+    </message>
+    <message>
+        <source>Laser switched on and off</source>
+        <translation>Laser, an- und ausgeschaltet</translation>
+    </message>
+    <message>
+        <source>Pen lifted by a spindle word</source>
+        <translation>Stift, gehoben durch ein Spindelwort</translation>
+    </message>
+    <message>
+        <source>Without arcs, numbered lines</source>
+        <translation>Ohne Kreisbögen, Zeilen mit Nummern</translation>
+    </message>
+    <message>
+        <source>Drawing exchange</source>
+        <translation>Zeichnungsaustausch</translation>
+    </message>
+    <message>
+        <source>Machine code</source>
+        <translation>Maschinencode</translation>
+    </message>
+    <message>
+        <source>Plotter language</source>
+        <translation>Plottersprache</translation>
+    </message>
+    <message>
+        <source>would be {width} × {height} pixels at {dpi} dpi.</source>
+        <translation>hätte {width} × {height} Pixel bei {dpi} dpi.</translation>
+    </message>
+    <message>
+        <source>Choose a lower resolution.</source>
+        <translation>Eine kleinere Auflösung wählen.</translation>
+    </message>
+    <message>
+        <source>Picture with a transparent ground</source>
+        <translation>Bild mit durchsichtigem Grund</translation>
+    </message>
+    <message>
+        <source>Picture as WebP</source>
+        <translation>Bild als WebP</translation>
+    </message>
+    <message>
+        <source>PDF in true size</source>
+        <translation>PDF in wahrer Größe</translation>
+    </message>
+    <message>
+        <source>{text} is no word</source>
+        <translation>{text} ist kein Wort</translation>
+    </message>
+    <message>
+        <source>the tool goes into the stuff in rapid</source>
+        <translation>das Werkzeug fährt im Eilgang ins Material</translation>
+    </message>
+    <message>
+        <source>{word} is not known</source>
+        <translation>{word} ist nicht bekannt</translation>
+    </message>
+    <message>
+        <source>a place lies beyond any machine</source>
+        <translation>eine Stelle liegt jenseits jeder Maschine</translation>
+    </message>
+    <message>
+        <source>it moves in rapid with the tool down</source>
+        <translation>es fährt im Eilgang mit gesenktem Werkzeug</translation>
+    </message>
+    <message>
+        <source>it is to cut without a feed</source>
+        <translation>es soll ohne Vorschub schneiden</translation>
+    </message>
+    <message>
+        <source>the ends of an arc lie at different distances from its centre</source>
+        <translation>die Enden eines Bogens liegen verschieden weit von seiner Mitte</translation>
+    </message>
+    <message>
+        <source>what follows is no plotter language</source>
+        <translation>was folgt, ist keine Plottersprache</translation>
+    </message>
+    <message>
+        <source>a place needs two numbers</source>
+        <translation>eine Stelle braucht zwei Zahlen</translation>
+    </message>
+    <message>
+        <source>it cuts without a tool</source>
+        <translation>es schneidet ohne Werkzeug</translation>
     </message>
 </context>
 <context>
@@ -3812,7 +4360,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Höher</translation>
     </message>
     <message>
-        <source>Lay the chosen colour's sheet one higher</source>
+        <source>Lay the chosen colour&apos;s sheet one higher</source>
         <translation>Den Bogen der gewählten Farbe eins höher legen</translation>
     </message>
     <message>
@@ -3820,7 +4368,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Tiefer</translation>
     </message>
     <message>
-        <source>Lay the chosen colour's sheet one lower</source>
+        <source>Lay the chosen colour&apos;s sheet one lower</source>
         <translation>Den Bogen der gewählten Farbe eins tiefer legen</translation>
     </message>
     <message>
@@ -4919,12 +5467,28 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Ordner für die Dateien</translation>
     </message>
     <message>
-        <source>Write the cut file</source>
-        <translation>Schnittdatei schreiben</translation>
+        <source>PDF to approve</source>
+        <translation>PDF zur Freigabe</translation>
     </message>
     <message>
-        <source>Layered SVG (*.svg)</source>
-        <translation>SVG mit Ebenen (*.svg)</translation>
+        <source>Write the file</source>
+        <translation>Datei schreiben</translation>
+    </message>
+    <message>
+        <source>Copied as SVG.</source>
+        <translation>Als SVG kopiert.</translation>
+    </message>
+    <message>
+        <source>{0} findings say stop. The first: {1}</source>
+        <translation>{0} Befunde sagen Halt. Der erste: {1}</translation>
+    </message>
+    <message>
+        <source>Nothing was written. </source>
+        <translation>Nichts wurde geschrieben. </translation>
+    </message>
+    <message>
+        <source>Write all the same; the report says it</source>
+        <translation>Trotzdem schreiben; der Bericht sagt es</translation>
     </message>
     <message>
         <source>“{0}” was changed elsewhere since it was opened here. Nothing was saved.</source>
@@ -5353,7 +5917,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{0} Teile, das erste links oder oben</translation>
     </message>
     <message>
-        <source>press, as the film's sheet says; hot: mind your skin</source>
+        <source>press, as the film&apos;s sheet says; hot: mind your skin</source>
         <translation>pressen, wie das Blatt der Folie sagt; heiß: Vorsicht, Haut</translation>
     </message>
     <message>
@@ -5530,6 +6094,49 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>aligned shapes</source>
         <translation>Formen ausgerichtet</translation>
+    </message>
+</context>
+<context>
+    <name>Leaving</name>
+    <message>
+        <source>Writing</source>
+        <translation>Wird geschrieben</translation>
+    </message>
+    <message>
+        <source>Making the files to look at</source>
+        <translation>Dateien zum Ansehen werden gemacht</translation>
+    </message>
+    <message>
+        <source>Revision</source>
+        <translation>Fassung</translation>
+    </message>
+    <message>
+        <source>Revision {0}</source>
+        <translation>Fassung {0}</translation>
+    </message>
+    <message>
+        <source>revision kept</source>
+        <translation>Fassung behalten</translation>
+    </message>
+    <message>
+        <source>The work is still being traced; write again when it is done.</source>
+        <translation>Die Arbeit wird noch nachgezeichnet; danach noch einmal schreiben.</translation>
+    </message>
+    <message>
+        <source>Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.</source>
+        <translation>Das Nachzeichnen wurde angehalten, es gibt also nichts Genaues zu schreiben. Noch einmal nachzeichnen (F5), dann schreiben.</translation>
+    </message>
+    <message>
+        <source>Tracing the other works</source>
+        <translation>Die anderen Arbeiten werden nachgezeichnet</translation>
+    </message>
+    <message>
+        <source>Tracing the alternatives</source>
+        <translation>Die Varianten werden nachgezeichnet</translation>
+    </message>
+    <message>
+        <source>Stopped. Nothing was written.</source>
+        <translation>Angehalten. Nichts wurde geschrieben.</translation>
     </message>
 </context>
 <context>
@@ -5886,7 +6493,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Schatten</translation>
     </message>
     <message>
-        <source>Each sheet's on those below, by the thickness of the sheets and the spacers between</source>
+        <source>Each sheet&apos;s on those below, by the thickness of the sheets and the spacers between</source>
         <translation>Jeder Bogen auf die darunter, nach der Dicke der Bogen und den Abstandhaltern dazwischen</translation>
     </message>
     <message>
@@ -5985,7 +6592,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Eine eigene Größe</translation>
     </message>
     <message>
-        <source>The machine's manual comes first.</source>
+        <source>The machine&apos;s manual comes first.</source>
         <translation>Das Handbuch der Maschine geht vor.</translation>
     </message>
     <message>
@@ -6008,7 +6615,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Maschinen</translation>
     </message>
     <message>
-        <source>Sizes in mm, speeds in mm/s, accelerations in mm/s². Speeds and times are from memory to begin with: the machine's manual comes first. Works keep the machine they were planned for.</source>
+        <source>Sizes in mm, speeds in mm/s, accelerations in mm/s². Speeds and times are from memory to begin with: the machine&apos;s manual comes first. Works keep the machine they were planned for.</source>
         <translation>Größen in mm, Geschwindigkeiten in mm/s, Beschleunigungen in mm/s². Geschwindigkeiten und Zeiten sind zunächst aus dem Gedächtnis: Das Handbuch der Maschine geht vor. Arbeiten behalten die Maschine, für die sie geplant wurden.</translation>
     </message>
     <message>
@@ -6509,6 +7116,69 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>OffcutsBox</name>
+    <message>
+        <source>Rests</source>
+        <translation>Reste</translation>
+    </message>
+    <message>
+        <source>Size of the rest</source>
+        <translation>Größe des Restes</translation>
+    </message>
+    <message>
+        <source>120 × 300 mm</source>
+        <translation>120 × 300 mm</translation>
+    </message>
+    <message>
+        <source>Material of the rest</source>
+        <translation>Material des Restes</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>Into the list of rests</source>
+        <translation>In die Liste der Reste</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen rest</source>
+        <translation>Den gewählten Rest</translation>
+    </message>
+    <message>
+        <source>What is left of other work is used up before a new sheet is taken.</source>
+        <translation>Was von anderen Arbeiten übrig ist, wird verbraucht, bevor ein neuer Bogen genommen wird.</translation>
+    </message>
+    <message>
+        <source>any material</source>
+        <translation>jedes Material</translation>
+    </message>
+    <message>
+        <source>Any material</source>
+        <translation>Jedes Material</translation>
+    </message>
+    <message>
+        <source>Type a size such as 120 × 300 mm or 5 × 12 in.</source>
+        <translation>Eine Größe eingeben wie 120 × 300 mm oder 5 × 12 in.</translation>
+    </message>
+    <message>
+        <source>There are {0} rests already, the most there can be.</source>
+        <translation>Es gibt schon {0} Reste, mehr können es nicht sein.</translation>
+    </message>
+    <message>
+        <source>rest added</source>
+        <translation>Rest hinzugefügt</translation>
+    </message>
+    <message>
+        <source>rest taken out</source>
+        <translation>Rest herausgenommen</translation>
+    </message>
+</context>
+<context>
     <name>Offered</name>
     <message>
         <source>It holds no picture. Copy one first.</source>
@@ -6821,7 +7491,7 @@ seinesgleichen</translation>
 <context>
     <name>PageTool</name>
     <message>
-        <source>Drag the corners onto the page's corners, then press Enter. Esc leaves it.</source>
+        <source>Drag the corners onto the page&apos;s corners, then press Enter. Esc leaves it.</source>
         <translation>Ziehe die Ecken auf die Ecken der Seite, dann drücke Enter. Esc verlässt es.</translation>
     </message>
 </context>
@@ -6862,6 +7532,10 @@ seinesgleichen</translation>
     <message>
         <source>Test cut</source>
         <translation>Probeschnitt</translation>
+    </message>
+    <message>
+        <source>{0} parts are chosen, the last: {1}</source>
+        <translation>{0} Teile sind gewählt, das letzte: {1}</translation>
     </message>
     <message>
         <source>Size</source>
@@ -7054,6 +7728,88 @@ seinesgleichen</translation>
     <message>
         <source>part on another sheet</source>
         <translation>Teil auf anderem Bogen</translation>
+    </message>
+</context>
+<context>
+    <name>PlayCanvas</name>
+    <message>
+        <source>The machine at work</source>
+        <translation>Die Maschine bei der Arbeit</translation>
+    </message>
+    <message>
+        <source>{0}, {1} from its origin</source>
+        <translation>{0}, {1} von ihrem Nullpunkt</translation>
+    </message>
+</context>
+<context>
+    <name>PlayView</name>
+    <message>
+        <source>File that is shown</source>
+        <translation>Datei, die gezeigt wird</translation>
+    </message>
+    <message>
+        <source>Back to the work</source>
+        <translation>Zurück zur Arbeit</translation>
+    </message>
+    <message>
+        <source>Play (Space)</source>
+        <translation>Abspielen (Leertaste)</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Abspielen</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>{0} times</source>
+        <translation>{0}fach</translation>
+    </message>
+    <message>
+        <source>There is nothing to look at.</source>
+        <translation>Es gibt nichts anzusehen.</translation>
+    </message>
+    <message>
+        <source>{0} kB, {1} pages</source>
+        <translation>{0} kB, {1} Seiten</translation>
+    </message>
+    <message>
+        <source>{0} × {1}, {2} cuts, {3} to cut</source>
+        <translation>{0} × {1}, {2} Schnitte, {3} zu schneiden</translation>
+    </message>
+    <message>
+        <source>{0} are cut twice (red)</source>
+        <translation>{0} werden doppelt geschnitten (rot)</translation>
+    </message>
+    <message>
+        <source>{0} cuts stay open</source>
+        <translation>{0} Schnitte bleiben offen</translation>
+    </message>
+    <message>
+        <source>{0} corners may lift (circles)</source>
+        <translation>{0} Ecken können sich heben (Kreise)</translation>
+    </message>
+    <message>
+        <source>line {0}: {1}</source>
+        <translation>Zeile {0}: {1}</translation>
+    </message>
+    <message>
+        <source>{0} of {1}</source>
+        <translation>{0} von {1}</translation>
+    </message>
+    <message>
+        <source>planned {0}</source>
+        <translation>geplant {0}</translation>
+    </message>
+    <message>
+        <source>Pause</source>
+        <translation>Anhalten</translation>
     </message>
 </context>
 <context>
@@ -7599,7 +8355,7 @@ seinesgleichen</translation>
         <translation>Sie liegt auf einem Bogen über allen anderen; unter Ebenen lässt er sich verschieben.</translation>
     </message>
     <message>
-        <source>It gets the colour chosen above, and that colour's sheet.</source>
+        <source>It gets the colour chosen above, and that colour&apos;s sheet.</source>
         <translation>Sie bekommt die oben gewählte Farbe und deren Bogen.</translation>
     </message>
     <message>
@@ -7693,52 +8449,80 @@ seinesgleichen</translation>
         <translation>Ausgabe</translation>
     </message>
     <message>
-        <source>One file</source>
-        <translation>Eine Datei</translation>
+        <source>How the files are written</source>
+        <translation>Wie die Dateien geschrieben werden</translation>
     </message>
     <message>
-        <source>All layers in one SVG, base first</source>
-        <translation>Alle Ebenen in einem SVG, die Basis zuerst</translation>
+        <source>Format</source>
+        <translation>Format</translation>
+    </message>
+    <message>
+        <source>Who gets it?</source>
+        <translation>Wer bekommt es?</translation>
+    </message>
+    <message>
+        <source>All of it in one folder</source>
+        <translation>Alles in einem Ordner</translation>
+    </message>
+    <message>
+        <source>Look at the files first</source>
+        <translation>Die Dateien erst ansehen</translation>
+    </message>
+    <message>
+        <source>Made, read back and played as the machine would run them; nothing is written</source>
+        <translation>Gemacht, zurückgelesen und abgespielt, wie die Maschine sie führe; nichts wird geschrieben</translation>
+    </message>
+    <message>
+        <source>Keep this for the next work</source>
+        <translation>Für die nächste Arbeit behalten</translation>
+    </message>
+    <message>
+        <source>Format, files and settings, for whoever is chosen above</source>
+        <translation>Format, Dateien und Einstellungen, für wen oben gewählt ist</translation>
+    </message>
+    <message>
+        <source>for {0}</source>
+        <translation>für {0}</translation>
+    </message>
+    <message>
+        <source>Kept for: {0}</source>
+        <translation>Behalten für: {0}</translation>
+    </message>
+    <message>
+        <source>the page to approve</source>
+        <translation>die Seite zur Freigabe</translation>
+    </message>
+    <message>
+        <source>the folder</source>
+        <translation>den Ordner</translation>
+    </message>
+    <message>
+        <source>Write {0}…</source>
+        <translation>{0} schreiben …</translation>
+    </message>
+    <message>
+        <source>One file</source>
+        <translation>Eine Datei</translation>
     </message>
     <message>
         <source>Per layer</source>
         <translation>Je Ebene</translation>
     </message>
     <message>
-        <source>One SVG a layer, all on the same page so that they line up</source>
-        <translation>Ein SVG je Ebene, alle auf derselben Seite, damit sie übereinander passen</translation>
-    </message>
-    <message>
         <source>Per piece</source>
         <translation>Je Teil</translation>
-    </message>
-    <message>
-        <source>One SVG a piece, each where it goes on the page</source>
-        <translation>Ein SVG je Teil, jedes dort, wo es auf der Seite hinkommt</translation>
     </message>
     <message>
         <source>Per design</source>
         <translation>Je Entwurf</translation>
     </message>
     <message>
-        <source>One SVG for each of several designs on the page; what is 6 mm apart is another design</source>
-        <translation>Ein SVG für jeden von mehreren Entwürfen auf der Seite; was 6 mm entfernt ist, ist ein anderer Entwurf</translation>
-    </message>
-    <message>
         <source>Versions</source>
         <translation>Fassungen</translation>
     </message>
     <message>
-        <source>The work and all alternatives kept of it in one SVG, side by side, each an object of its own; they are kept in the strip of variants (V)</source>
-        <translation>Das Werk und alle davon behaltenen Alternativen in einem SVG, nebeneinander, jede ein Objekt für sich; sie werden im Streifen der Varianten (V) behalten</translation>
-    </message>
-    <message>
         <source>Per sheet</source>
         <translation>Je Bogen</translation>
-    </message>
-    <message>
-        <source>One SVG for each sheet that goes into the machine, as planned under Sheets</source>
-        <translation>Ein SVG für jeden Bogen, der in die Maschine kommt, wie unter Bogen geplant</translation>
     </message>
     <message>
         <source>Files</source>
@@ -7749,10 +8533,6 @@ seinesgleichen</translation>
         <translation>Auch den Bericht schreiben (JSON)</translation>
     </message>
     <message>
-        <source>Also write the laying plan (SVG)</source>
-        <translation>Auch den Legeplan schreiben (SVG)</translation>
-    </message>
-    <message>
         <source>Every piece with its number where it goes, and the order of work, to print</source>
         <translation>Jedes Teil mit seiner Nummer, wo es hinkommt, und die Reihenfolge der Arbeit, zum Drucken</translation>
     </message>
@@ -7761,7 +8541,7 @@ seinesgleichen</translation>
         <translation>Marken zum Legen auf jedem Bogen</translation>
     </message>
     <message>
-        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet's number in the fourth corner</source>
+        <source>Three round holes beside the work, so that no sheet can be laid turned or turned over, and the sheet&apos;s number in the fourth corner</source>
         <translation>Drei runde Löcher neben der Arbeit, damit kein Bogen verdreht oder umgedreht gelegt wird, und die Nummer des Bogens in der vierten Ecke</translation>
     </message>
     <message>
@@ -7789,8 +8569,36 @@ seinesgleichen</translation>
         <translation>Ebenen, die geschrieben werden</translation>
     </message>
     <message>
-        <source>Write SVG…</source>
-        <translation>SVG schreiben …</translation>
+        <source>All layers in one file, base first</source>
+        <translation>Alle Ebenen in einer Datei, die unterste zuerst</translation>
+    </message>
+    <message>
+        <source>A page to approve</source>
+        <translation>Eine Seite zur Freigabe</translation>
+    </message>
+    <message>
+        <source>A file a layer, all on the same page so that they line up</source>
+        <translation>Eine Datei je Ebene, alle auf derselben Seite, damit sie passen</translation>
+    </message>
+    <message>
+        <source>A file a piece, each where it goes on the page</source>
+        <translation>Eine Datei je Stück, jedes an seinem Platz auf der Seite</translation>
+    </message>
+    <message>
+        <source>A file for each of several designs on the page; what is 6 mm apart is another design</source>
+        <translation>Eine Datei für jeden von mehreren Entwürfen auf der Seite; was 6 mm entfernt ist, ist ein anderer Entwurf</translation>
+    </message>
+    <message>
+        <source>The work and all alternatives kept of it in one file, side by side, each an object of its own; they are kept in the strip of variants (V)</source>
+        <translation>Die Arbeit und alle ihre behaltenen Varianten in einer Datei nebeneinander, jede ein eigenes Objekt; sie liegen im Streifen der Varianten (V)</translation>
+    </message>
+    <message>
+        <source>A file for each sheet that goes into the machine, as planned under Sheets</source>
+        <translation>Eine Datei für jeden Bogen, der in die Maschine kommt, wie unter Bögen geplant</translation>
+    </message>
+    <message>
+        <source>Also write the laying plan (SVG, PDF)</source>
+        <translation>Auch den Legeplan schreiben (SVG, PDF)</translation>
     </message>
     <message>
         <source>Choose where, then write (Ctrl+E)</source>
@@ -7807,6 +8615,18 @@ seinesgleichen</translation>
     <message>
         <source>With other works or pictures: one file a sheet, with the parts of all of them cut from it</source>
         <translation>Mit anderen Arbeiten oder Bildern: eine Datei je Bogen, mit den Teilen aller, die daraus geschnitten werden</translation>
+    </message>
+    <message>
+        <source>Copy as SVG</source>
+        <translation>Als SVG kopieren</translation>
+    </message>
+    <message>
+        <source>To paste it into another program</source>
+        <translation>Um es in ein anderes Programm einzufügen</translation>
+    </message>
+    <message>
+        <source>Drag it out as a file</source>
+        <translation>Als Datei hinausziehen</translation>
     </message>
     <message>
         <source>Open the folder</source>
@@ -7829,7 +8649,7 @@ seinesgleichen</translation>
         <translation>Fräse und Heißpresse: schütze Augen, Ohren und Lunge vor Spänen, Lärm und Staub und die Haut vor Hitze.</translation>
     </message>
     <message>
-        <source>Your machine's manual, local rules and trained people come first.</source>
+        <source>Your machine&apos;s manual, local rules and trained people come first.</source>
         <translation>Das Handbuch deiner Maschine, örtliche Regeln und geschulte Leute gehen vor.</translation>
     </message>
     <message>
@@ -8222,30 +9042,6 @@ seinesgleichen</translation>
         <source>{0} · {1} %</source>
         <translation>{0} · {1} %</translation>
     </message>
-    <message>
-        <source>The work is still being traced; write again when it is done.</source>
-        <translation>Die Arbeit wird noch nachgezeichnet; schreibe noch einmal, wenn sie fertig ist.</translation>
-    </message>
-    <message>
-        <source>Writing</source>
-        <translation>Schreiben</translation>
-    </message>
-    <message>
-        <source>Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.</source>
-        <translation>Das Nachzeichnen wurde angehalten, also gibt es nichts Genaues zu schreiben. Zeichne noch einmal nach (F5) und schreibe dann.</translation>
-    </message>
-    <message>
-        <source>Tracing the other works</source>
-        <translation>Die anderen Arbeiten werden nachgezeichnet</translation>
-    </message>
-    <message>
-        <source>Tracing the alternatives</source>
-        <translation>Die Alternativen werden nachgezeichnet</translation>
-    </message>
-    <message>
-        <source>Stopped. Nothing was written.</source>
-        <translation>Abgebrochen. Nichts wurde geschrieben.</translation>
-    </message>
 </context>
 <context>
     <name>ShapeTool</name>
@@ -8321,7 +9117,7 @@ seinesgleichen</translation>
         <translation>Pfad an Kanten …</translation>
     </message>
     <message>
-        <source>Click from place to place; it follows the picture's edges in between</source>
+        <source>Click from place to place; it follows the picture&apos;s edges in between</source>
         <translation>Klicke von Stelle zu Stelle; dazwischen folgt er den Kanten des Bildes</translation>
     </message>
     <message>
@@ -8643,8 +9439,16 @@ seinesgleichen</translation>
         <translation>{0} von {1}</translation>
     </message>
     <message>
-        <source>Drag a part to another place, or onto another sheet in the strip. Page up and Page down: the sheets.</source>
-        <translation>Zieh ein Teil an einen anderen Platz oder auf einen anderen Bogen im Streifen. Bild auf und Bild ab: die Bogen.</translation>
+        <source>Drag the seam: what both parts then are is said while it moves.</source>
+        <translation>Die Naht ziehen: Wie beide Teile dann sind, wird dabei gesagt.</translation>
+    </message>
+    <message>
+        <source>{0} parts chosen. Drag one and all go with it, or onto another sheet in the strip.</source>
+        <translation>{0} Teile gewählt. Eines ziehen, und alle gehen mit, oder auf einen anderen Bogen im Streifen.</translation>
+    </message>
+    <message>
+        <source>Drag a part to another place, or onto another sheet in the strip; Shift and a click chooses several. Page up and Page down: the sheets.</source>
+        <translation>Ein Teil an eine andere Stelle ziehen oder auf einen anderen Bogen im Streifen; Umschalt und Klick wählt mehrere. Bild auf und Bild ab: die Bögen.</translation>
     </message>
     <message>
         <source>Test cut</source>
@@ -8696,6 +9500,10 @@ seinesgleichen</translation>
     <message>
         <source>Time and cost</source>
         <translation>Zeit und Kosten</translation>
+    </message>
+    <message>
+        <source>Rests to use up</source>
+        <translation>Reste aufbrauchen</translation>
     </message>
     <message>
         <source>The order of laying</source>
@@ -8969,7 +9777,7 @@ seinesgleichen</translation>
         <translation>Hintergrund</translation>
     </message>
     <message>
-        <source>May you use this picture? Drawings by others and customers' logos need their consent; the program does not know.</source>
+        <source>May you use this picture? Drawings by others and customers&apos; logos need their consent; the program does not know.</source>
         <translation>Darfst du dieses Bild verwenden? Zeichnungen anderer und Logos von Kunden brauchen deren Zustimmung; das Programm weiß es nicht.</translation>
     </message>
     <message>
