@@ -20,6 +20,7 @@ TABLES = {
     "cleaning": ("Cleaning", "bench.cleaning", "rows"),
     "drawn": ("What is drawn", "bench.drawn", "drawn_rows"),
     "layers": ("Layers", "bench.layers", "rows"),
+    "release": ("What leaves for machines, paper and screens", "bench.release.run", "rows"),
     "sheets": ("What goes into the machine", "bench.sheets.run", "rows"),
 }
 """Each table by its word: its title, and what gives its rows."""

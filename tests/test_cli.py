@@ -45,6 +45,7 @@ def test_a_process_of_its_own(badge, tmp_path):
         "layering",
         "strokes",
         "findings",
+        "written_anyway",
         "timings_s",
         "peak_memory_mb",
         "version",

@@ -127,6 +127,7 @@ def test_a_region_is_opened_dropped_coloured_or_shown_from_below(owl, traced):
 def test_materials_ground_and_what_is_added(owl, traced):
     report, recipe, svg = traced(
         owl,
+        "--anyway",
         "--material",
         "all",
         "adhesive-film",

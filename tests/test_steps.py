@@ -86,6 +86,8 @@ def other_value(name):
         return not default
     if setting.kind == "choice":
         return next(c for c in setting.choices if c != default)
+    if setting.kind == "text":
+        return default + "x"
     value = setting.least + (setting.most - setting.least) * 0.37
     value = int(value) if setting.kind == "whole" else min(value, 5.0)
     return value if value != default else value + 1

@@ -18,6 +18,7 @@ from sketchloom.app import start
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
 from sketchloom.files.demo_works import DEMOS
+from sketchloom.files.outgoing import Wanted
 
 _KEYS = ("Alt+1", "Alt+2", "Alt+3", "Alt+4", "Alt+5", "Alt+6", "Ctrl+Z", "Ctrl+Shift+Z", "Ctrl+L", "+", "-", "F", "1",
          "C", "R", "B", "V", "U", "F5", "Esc", "Return", "Tab", "Shift+Tab", "Del", "Backspace", "Space", "Up", "Down",
@@ -106,7 +107,8 @@ class _Hand:
         self.window.opening.open_demo(self.rng.choice(DEMOS).key)
 
     def write(self):
-        self.window.session.write(self.folder, self.rng.choice(("layer", "piece", "design")), True, True)
+        split, form = self.rng.choice(("layer", "piece", "design")), self.rng.choice(("svg", "dxf", "hpgl", "gcode"))
+        self.window.session.leaving.write(self.folder, Wanted(form, split, True, True))
 
     def save(self):
         self.window.session.save(self.folder / "a.sloom")

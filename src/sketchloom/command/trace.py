@@ -13,7 +13,7 @@ from sketchloom.command import plan_words, sheet_words, trace_words
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
 from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.base.said import said
-from sketchloom.core.formats.atomic import Care, refuse_clashes
+from sketchloom.core.formats.atomic import Care, refuse_clashes, refuse_target
 from sketchloom.files.writing import sweep
 
 _START = time.perf_counter()
@@ -59,14 +59,16 @@ def _refuse_names(options, care):
     """Raise ExportError for outputs that could destroy something, before anything is read."""
     from sketchloom.files.release import format_asked, safe_stem
 
-    format_asked(options.out, options.format)
     named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe, options.approval) if p]
     if options.out_dir and not (options.as_layers or options.same_sheets):
         # the first of several files that an input gives stands for all
-        suffix = format_asked(options.out, options.format).suffix
+        suffix = format_asked(None, options.format).suffix
         named += [Path(options.out_dir) / f"{safe_stem(Path(p).stem)}{suffix}" for p in options.inputs]
     splits = options.per_layer or options.per_piece or options.per_design or options.same_sheets
     refuse_clashes(named, replace(care, replace=care.replace or bool(splits)))
+    if options.out:
+        refuse_target(Path(options.out))
+    format_asked(options.out, options.format)
 
 
 def _told(path, error) -> int:

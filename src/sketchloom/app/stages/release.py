@@ -76,7 +76,7 @@ class ReleasePanel(Panel):
 
     def _build_recipients(self):
         self._who = Choice(tuple((one.key, named(one.name), named(one.about)) for one in user_data.recipients()),
-                           self.tr("Who gets it?"), 3)
+                           self.tr("Who gets it?"), 2)
         self._who.chosen.connect(self._take_recipient)
         self._about = label("", "quiet")
         self._form = QComboBox()

@@ -1,0 +1,1 @@
+"""What leaves for machines, paper and screens, measured."""

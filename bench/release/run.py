@@ -1,0 +1,205 @@
+"""``./loom bench release``: every format read back, arcs, a dragged blade, times, and a batch, measured."""
+
+import io
+import itertools
+import tempfile
+import time
+from dataclasses import replace
+from pathlib import Path
+
+import ezdxf
+import numpy as np
+import shapely
+from ezdxf import path as dxf_path
+from PIL import Image
+
+from bench.table import Row
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.drawing.drawing import Drawing
+from sketchloom.core.formats.handing import Handing
+from sketchloom.core.formats.registry import formats
+from sketchloom.core.playback import gcode_reader, hpgl_reader
+from sketchloom.core.playback.film import film_of
+from sketchloom.core.playback.moves import chords_of
+from sketchloom.core.playback.swivel import tip_path
+from sketchloom.core.playback.telling import seconds_of
+from sketchloom.core.sheets.machine import shipped
+from sketchloom.core.sheets.part import in_mm
+from sketchloom.core.tooling.biarcs import arcs_of
+from sketchloom.core.tooling.strokes import on_axes
+from sketchloom.desk.rehearsal import pace_of
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.evaluate.planning import plans_of
+from sketchloom.files import batch
+from sketchloom.files.demo_works import demo
+from sketchloom.files.handing_over import handing_of
+from sketchloom.files.opening import open_file
+from sketchloom.files.release import whole_drawing
+from sketchloom.files.sheet_files import sheet_drawings
+
+_KEYS = ("lighthouse", "panel", "kingfisher", "banner")
+_PICTURES = 100
+_FINE = 80
+
+
+def rows() -> list[Row]:
+    works = {key: _work(key) for key in _KEYS}
+    return [*_read_back(works), *_arcs(works), *_machines(works), *_speed(works["panel"]), *_batch()]
+
+
+def _work(key, machine=None):
+    opened = open_file(demo(key).picture_path)
+    return Pipeline().evaluate(opened.picture, replace(opened.project.recipe, machine=machine))
+
+
+def _rings(controls, starts, frame):
+    made = []
+    for a, b in itertools.pairwise(np.asarray(starts).tolist()):
+        points = evaluate(np.repeat(controls[a:b], _FINE, 0), np.tile(np.arange(_FINE) / _FINE, b - a))
+        made.append(on_axes(points, frame, None))
+    return made
+
+
+def _apart(rings, wanted):
+    """The greatest distance of the rings' points from what is wanted, and the other way."""
+    worst = 0.0
+    for some, others in ((rings, wanted), (wanted, rings)):
+        tree = shapely.STRtree([shapely.linestrings(np.vstack([r, r[:1]])) for r in others])
+        points = shapely.points(np.concatenate([r[::3] for r in some]))
+        worst = max(worst, float(tree.query_nearest(points, return_distance=True, all_matches=False)[1].max()))
+    return worst
+
+
+def _area(rings):
+    total = shapely.Polygon()
+    for ring in sorted((shapely.Polygon(r).buffer(0) for r in rings), key=lambda p: -p.area):
+        total = total.symmetric_difference(ring)
+    return total.area
+
+
+def _moves_rings(moves):
+    rings = []
+    for a, b in zip(*moves.strokes(), strict=True):
+        xy, _ = chords_of(moves.begin[a:b], moves.end[a:b], moves.centre[a:b], moves.sweep[a:b], 0.0005)
+        rings.append(xy)
+    return rings
+
+
+def _dxf_rings(data):
+    document = ezdxf.read(io.StringIO(data.decode("utf-8")))
+    assert not document.audit().errors
+    return [np.array([(v.x, v.y) for v in dxf_path.make_path(e).flattening(0.0005)]) for e in document.modelspace()]
+
+
+def _read_back(works):
+    laser = replace(next(m for m in shipped() if m.key == "laser"), overcut_mm=0.0)
+    readers = {"dxf, splines": ("dxf", Handing(), _dxf_rings),
+               "dxf, arcs": ("dxf", Handing(curves="arcs"), _dxf_rings),
+               "machine code": ("gcode", Handing(machine=laser), lambda d: _moves_rings(gcode_reader.read(d))),
+               "plotter language": ("hpgl", Handing(machine=laser), lambda d: _moves_rings(hpgl_reader.read(d)))}
+    for name, (key, how, read) in readers.items():
+        worst, area = 0.0, 0.0
+        for work in works.values():
+            whole = whole_drawing(work)
+            for group in whole.layers:
+                drawing = Drawing(group.name, whole.frame, (group,))
+                strand = group.shapes[0].strands[0]
+                wanted = _rings(strand.controls_mm(), strand.starts, whole.frame)
+                rings = read(formats()[key].write(drawing, how))
+                worst = max(worst, _apart(rings, wanted))
+                area = max(area, abs(_area(rings) / _area(wanted) - 1))
+        most = 0.01 + (0.0125 if key == "hpgl" else 0.0)
+        yield Row(f"{name} read back: farthest from the curves", worst, most, "mm", f"{len(works)} works, each layer")
+        yield Row(f"{name} read back: area of a layer", 100 * area, 0.05, "%", "worst of all layers")
+
+
+def _arcs(works):
+    ratio, off = [], 0.0
+    for work in works.values():
+        for layer in work.layers:
+            o = in_mm(layer.outline, work.mm_per_px)
+            arcs = arcs_of(o.controls, o.straight, o.starts, 0.005)
+            curved = int((~o.straight).sum())
+            ratio.append((len(arcs.sweep) - int(o.straight.sum())) / max(curved, 1))
+            xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0002)
+            tree = shapely.STRtree(shapely.linestrings(np.stack([xy, np.roll(xy, -1, 0)], 1)))
+            places = evaluate(np.repeat(o.controls, 30, 0), np.tile(np.linspace(0, 1, 30), len(o.controls)))
+            off = max(off, float(tree.query_nearest(shapely.points(places), return_distance=True,
+                                                    all_matches=False)[1].max()))
+    return [Row("arcs ÷ cubics, within 0.005 mm, worst layer", max(ratio), 3.0, "", "arcs and lines of curved cubics"),
+            Row("arcs: farthest from the cubics", off, 0.0055, "mm")]
+
+
+def _machines(works):
+    blade, worst, times = shipped()[0], 0.0, []
+    for key in works:
+        for machine in shipped():
+            work = _work(key, machine)
+            if work.draws_with_pens:
+                continue
+            *_, plan = itertools.islice(plans_of((work,)), 2)
+            for (_, drawing), timed in zip(sheet_drawings(plan, "x").items(), plan.timed, strict=True):
+                how = handing_of(work.recipe, plan.machine)
+                for form, reader in (("hpgl", hpgl_reader), ("gcode", gcode_reader)):
+                    moves = reader.read(formats()[form].write(drawing, how))
+                    pace = pace_of(machine)
+                    played = seconds_of(moves, pace.cutting, pace.travelling, pace.lift_s)
+                    times.append(abs(played / timed.machine_s - 1))
+                    if machine.key == blade.key and form == "gcode":
+                        worst = max(worst, _missed(drawing, moves, machine))
+    return [Row("a dragged blade's cut from the outline, outside corners", worst, 0.02, "mm", "tractrix of the axis"),
+            Row("time played ÷ planned, median off", 100 * float(np.median(times)), 2.0, "%", f"{len(times)} files"),
+            Row("the same, worst", 100 * max(times), 5.0, "%")]
+
+
+def _missed(drawing, moves, machine):
+    strokes = drawing.strokes
+    points = evaluate(np.repeat(strokes.controls, 20, 0), np.tile(np.linspace(0, 1, 20), len(strokes.controls)))
+    points = on_axes(points, drawing.frame, machine).reshape(-1, 20, 2)
+    tree = shapely.STRtree(shapely.linestrings(points))
+    tip, down, _, move = tip_path(moves, machine.offset_mm)
+    first, _ = moves.strokes()
+    on = down & (move >= first[1])
+    legs = np.diff(points, axis=1)
+    way = np.arctan2(legs[..., 1], legs[..., 0])
+    turn = np.abs((way[1:, 0] - way[:-1, -1] + np.pi) % (2 * np.pi) - np.pi)
+    corners = points[1:, 0][turn > 0.15]
+    places = shapely.points(tip[on])
+    away = tree.query_nearest(places, return_distance=True, all_matches=False)[1]
+    if len(corners):
+        near = shapely.STRtree(shapely.points(corners))
+        away = away[near.query_nearest(places, return_distance=True, all_matches=False)[1] > 2 * machine.offset_mm]
+    return float(away.max(initial=0.0))
+
+
+def _speed(work):
+    drawing = whole_drawing(work)
+    for key, kind in formats().items():
+        kind.write(drawing, Handing(machine=shipped()[0]))
+        began = time.perf_counter()
+        kind.write(drawing, Handing(machine=shipped()[0]))
+        yield Row(f"panel as {key}", time.perf_counter() - began, 2.0, "s")
+    began = time.perf_counter()
+    film_of(gcode_reader.read(formats()["gcode"].write(drawing, Handing(machine=shipped()[0]))), pace_of(shipped()[0]))
+    yield Row("panel made, read back and ready to play", time.perf_counter() - began, 2.0, "s")
+
+
+def _batch():
+    """On two processes against one after the other, in one run."""
+    with tempfile.TemporaryDirectory() as folder:
+        place = Path(folder) / "in"
+        place.mkdir()
+        picture = Image.open(demo("lighthouse").picture_path).convert("RGB")
+        for n in range(_PICTURES):
+            size = 300 + 4 * n
+            picture.resize((size, size)).save(place / f"{n:03d}.png")
+        seconds = []
+        for count in (1, 2):
+            began = time.perf_counter()
+            with batch.processes(count) as executor:
+                done = list(batch.Batch(Path(folder) / f"out{count}", "{}").run(batch.pictures_in(place), executor,
+                                                                               count))
+            assert not [d.why for d in done if d.why]
+            seconds.append(time.perf_counter() - began)
+        yield Row("batch of 100 pictures, two processes ÷ one", seconds[1] / seconds[0], 0.6, "",
+                  f"{seconds[0]:.0f} and {seconds[1]:.0f} s")
