@@ -40,6 +40,7 @@ CORE = (
     "tooling",
     "formats",
     "playback",
+    "printing",
     "judge",
     "preflight",
     "simulate",

@@ -121,8 +121,11 @@ def _arcs(works):
             arcs = arcs_of(o.controls, o.straight, o.starts, 0.005)
             curved = int((~o.straight).sum())
             ratio.append((len(arcs.sweep) - int(o.straight.sum())) / max(curved, 1))
-            xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0002)
-            tree = shapely.STRtree(shapely.linestrings(np.stack([xy, np.roll(xy, -1, 0)], 1)))
+            lines = []
+            for a, b in itertools.pairwise(arcs.starts.tolist()):
+                xy, _ = chords_of(arcs.begin[a:b], arcs.end[a:b], arcs.centre[a:b], arcs.sweep[a:b], 0.0002)
+                lines.append(shapely.linestrings(np.vstack([xy, arcs.end[b - 1:b]])))
+            tree = shapely.STRtree(lines)
             places = evaluate(np.repeat(o.controls, 30, 0), np.tile(np.linspace(0, 1, 30), len(o.controls)))
             off = max(off, float(tree.query_nearest(shapely.points(places), return_distance=True,
                                                     all_matches=False)[1].max()))

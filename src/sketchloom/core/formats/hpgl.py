@@ -31,13 +31,14 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
     """Strokes in their order, a pen for each layer, or one pen for a sheet; a dragged blade's offset is made up for."""
     machine = how.machine
     strokes = strokes_of(drawing, 0.0 if machine is None else machine.overcut_mm)
-    points, starts = polylines(strokes, _FLAT_MM)
+    points, starts = _fewer(*polylines(strokes, _FLAT_MM))
     points = on_axes(points, drawing.frame, machine)
     offset = 0.0 if machine is None else machine.offset_mm
     words = ["IN;", "PA;"]
     if offset > 0 and len(points):
         points, starts = axis_path(points, starts, offset, stray_mm=_STRAY_MM)
-    points, starts = _fewer(points, starts)
+    if offset > 0:
+        points, starts = _fewer(points, starts)
     units = np.rint(points * UNITS_PER_MM).astype(int)
     words += [] if machine is None else _pace(machine)
     pen = 0
