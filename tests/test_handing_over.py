@@ -13,6 +13,7 @@ import zipfile
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
+import cv2
 import numpy as np
 import pypdfium2
 import pytest
@@ -158,6 +159,56 @@ def test_a_page_to_approve_marks_what_changed(mark, tmp_path):
     assert "Revision 2" in texts[1] and "before 100.0" in texts[1] and "framed in red" in texts[1]
     seen = np.asarray(pypdfium2.PdfDocument((tmp_path / "2.pdf").read_bytes())[0].render(scale=2).to_pil())
     assert (np.abs(seen.astype(int) - (0xb3, 0x26, 0x1e)).max(-1) < 12).sum() > 100
+
+
+def cuts_in(path):
+    """Middles and boxes of the kiss cuts of an SVG, mm."""
+    one = cut_files.read(path)
+    kiss = one.moves.tool == 1
+    down = one.moves.down & kiss
+    edges = np.flatnonzero(np.diff(np.concatenate([[0], down.astype(int), [0]])))
+    return [one.moves.end[a:b] for a, b in zip(edges[::2], edges[1::2], strict=True)]
+
+
+def test_stickers_are_printed_with_a_bleed_and_cut_in_register(mark, tmp_path):
+    """Read back as any printer and cutter would: the page drawn by a PDF library, the cuts by an SVG reader."""
+    out = tmp_path / "s"
+    assert main(["trace", str(mark), "--width", "70mm", "--print-cut", str(out), "--copies", "3", "--bleed", "2mm",
+                 "--quiet"]) == 0
+    page = pypdfium2.PdfDocument((out / "mark-print.pdf").read_bytes())[0]
+    seen = np.asarray(page.render(scale=10 * 25.4 / 72).to_pil().convert("L"))  # ten pixels a mm
+    cuts = cuts_in(out / "mark-cut-01.svg")
+    assert len(cuts) == 3
+    for ring in cuts:
+        image = np.zeros(seen.shape, np.uint8)
+        cv2.fillPoly(image, [np.rint(np.column_stack([ring[:, 0], 297.0 - ring[:, 1]]) * 10).astype(np.int32)], 1)
+        near = cv2.dilate(image, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (33, 33))) > 0
+        assert (seen[near] < 235).mean() > 0.995  # printed up to 1.6 mm past the cut
+        far = cv2.dilate(image, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (49, 49))) > 0
+        edge = far & ~(cv2.dilate(image, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (45, 45))) > 0)
+        assert (seen[edge] < 235).mean() < 0.35
+
+
+def test_a_camera_puts_the_cuts_where_the_page_lies(mark, tmp_path):
+    words = ["trace", str(mark), "--width", "70mm", "--copies", "2", "--quiet"]
+    assert main([*words, "--print-cut", str(tmp_path / "a")]) == 0
+    page = pypdfium2.PdfDocument((tmp_path / "a" / "mark-print.pdf").read_bytes())[0]
+    print_ = np.asarray(page.render(scale=8 * 25.4 / 72).to_pil().convert("RGB"))
+    angle, scale, shift, mm = np.radians(3.0), 1.008, np.array([14.0, 9.0]), 0.2
+    turned = scale * np.array([[np.cos(angle), -np.sin(angle)], [np.sin(angle), np.cos(angle)]])
+    matrix = np.column_stack([turned / (mm * print_.shape[1] / 210.0), shift / mm])
+    bed = cv2.warpAffine(print_, matrix, (1250, 1700), flags=cv2.INTER_AREA, borderValue=(140, 140, 140))
+    Image.fromarray(cv2.GaussianBlur(bed, (0, 0), 0.7)).save(tmp_path / "bed.png")
+    assert main([*words, "--print-cut", str(tmp_path / "b"), "--camera", str(tmp_path / "bed.png"), "--camera-scale",
+                 "0.2mm"]) == 0
+    plain, there = cuts_in(tmp_path / "a" / "mark-cut-01.svg"), cuts_in(tmp_path / "b" / "mark-cut-01.svg")
+    for one, other in zip(plain, there, strict=True):
+        down = np.column_stack([one[:, 0], 297.0 - one[:, 1]]) @ turned.T + shift
+        wanted = np.column_stack([down[:, 0], 297.0 - down[:, 1]])
+        assert np.abs(wanted.mean(0) - other.mean(0)).max() <= 0.1
+        assert np.ptp(other, axis=0) == pytest.approx(np.ptp(wanted, axis=0), abs=0.1)
+    assert main([*words, "--print-cut", str(tmp_path / "c"), "--camera", str(mark), "--camera-scale", "0.2mm"]) == 3
+    assert not (tmp_path / "c").exists()
 
 
 # -- a machine on a line -----------------------------------------------------------------------

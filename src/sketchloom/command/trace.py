@@ -117,6 +117,7 @@ def _trace_one(paths, recipe, options, care):
     from sketchloom.files import release
 
     folder = options.package if options.package and not options.package.lower().endswith(".zip") else None
+    folder = folder or options.print_cut
     with (release.folder_made(options.out_dir) if options.out_dir else nullcontext(),
           release.folder_made(folder) if folder else nullcontext()):
         _write(work, paths[0], options, timings, care, plan)
@@ -155,7 +156,7 @@ def _write(work, path, options, timings, care, plan=None):
     writing, stem = time.perf_counter(), Path(path).stem
     how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
                                         (release.LAYERS, options.per_layer)) if wanted), release.ONE)
-    target = options.out or options.out_dir or options.package or options.approval
+    target = options.out or options.out_dir or options.package or options.approval or options.print_cut
     kind = release.format_asked(options.out, options.format)
     if how == release.ONE and options.out_dir:
         target = Path(options.out_dir) / f"{release.safe_stem(stem)}{kind.suffix}"
@@ -194,6 +195,14 @@ def _job_files(work, plan, stem, options):
     if options.approval:
         before = _work_before(work, options.since) if options.since else None
         files.append((Path(options.approval), lambda: papers.approval(work, stem, options.revision, before)))
+    if options.print_cut:
+        from sketchloom.core.base.units import parse_length_mm
+        from sketchloom.files import print_and_cut, release
+
+        found = None if options.camera is None else print_and_cut.camera_found(
+            options.camera, parse_length_mm(options.camera_scale), work.recipe)
+        kind = release.format_asked(None, options.format)
+        files += print_and_cut.outgoing_print_and_cut(work, options.print_cut, stem, kind, found)
     if options.package:
         kinds = (options.format,) if options.format else ()
         files += package.outgoing_package(work, plan, options.package, stem, options.names, kinds)

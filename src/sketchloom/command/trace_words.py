@@ -36,6 +36,11 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--revision", type=int, default=1, metavar="N", help="the number of this revision on --approval")
     p.add_argument("--package", metavar="FOLDER|JOB.zip", help="all of the job: cut files, laying, quote, preview, "
                                                               "report and settings; with --machine")
+    p.add_argument("--print-cut", metavar="DIR", help="pages of stickers to print, with marks, and their cuts; with "
+                                                      "--copies, --bleed, --border, --print-picture, --tile A4|Letter")
+    p.add_argument("--camera", metavar="PHOTO", help="a picture of the bed with the printed page: the cuts of "
+                                                     "--print-cut go where it lies")
+    p.add_argument("--camera-scale", metavar="0.25mm", help="a pixel of --camera on the bed")
     p.add_argument("--names", metavar="PATTERN", default="{name}-{what}",
                    help="names of the files of --package, from {name}, {what}, {width}, {height} and {machine}")
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
@@ -100,10 +105,13 @@ def _wrong_places(options, alone, splits, lone_files):
         (options.out and (not alone or splits or options.same_sheets),
          "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
         ((bool(options.out) and bool(options.out_dir)) or not (options.out or options.out_dir or options.package
-                                                             or options.approval),
+                                                             or options.approval or options.print_cut),
          "name the file to write with --out, or a folder with --out-dir."),
         (options.package and options.machine is None, "--package plans the job; name a --machine."),
-        ((options.package or options.approval) and not alone, "--package and --approval take one input."),
+        ((options.package or options.approval or options.print_cut) and not alone,
+         "--package, --approval and --print-cut take one input."),
+        (bool(options.camera) != bool(options.camera_scale), "--camera and --camera-scale stand together."),
+        (options.camera and not options.print_cut, "--camera says where the cuts of --print-cut go; name its folder."),
         (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )
 

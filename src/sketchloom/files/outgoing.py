@@ -8,7 +8,8 @@ from sketchloom.core.preflight.findings import STOP, Finding
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import package, papers, release, report
-from sketchloom.files.recipients import APPROVAL, PACKAGE
+from sketchloom.files.print_and_cut import outgoing_print_and_cut
+from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,7 +32,7 @@ class Wanted:
         """Of the one file that it is; empty where it is a folder of them."""
         if self.form == APPROVAL:
             return ".pdf"
-        if self.form == PACKAGE or self.split not in (release.ONE, release.VERSIONS):
+        if self.form in (PACKAGE, STICKERS) or self.split not in (release.ONE, release.VERSIONS):
             return ""
         return formats()[self.form].suffix
 
@@ -68,6 +69,9 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     release.refuse_empty(work, target)
     if wanted.form == APPROVAL:
         return [(target, lambda: papers.approval(work, name, revision, before, words.papers))]
+    if wanted.form == STICKERS:
+        machine = work.recipe.machine
+        return outgoing_print_and_cut(work, target, name, formats()[package.suited(machine)] if machine else None)
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)

@@ -9,8 +9,9 @@ from sketchloom.core.base.setting import check_all
 from sketchloom.recipe.document import SETTINGS, Recipe
 from sketchloom.recipe.sections import RELEASING
 
-APPROVAL, PACKAGE = "approval", "package"
-"""What is written beside the formats: the sheet to be signed, and all of a job in one folder."""
+APPROVAL, PACKAGE, STICKERS = "approval", "package", "stickers"
+"""What is written beside the formats: the sheet to be signed, all of a job in one folder, and pages to print with
+what is cut from them."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,6 +62,8 @@ SHIPPED = (
         "A page to approve: the finished look, sizes, colours and a place to sign")), APPROVAL, "one"),
     Recipient("designer", str(said("Another designer")), str(said("One layered SVG in millimetres")), "svg", "one",
               (("svg_reader", "mm"),)),
+    Recipient("stickers", str(said("Print, then cut")), str(said(
+        "Pages of stickers to print, with marks and a bleed, and the cuts in register")), STICKERS, "one"),
     Recipient("all", str(said("All of it, to keep")), str(said(
         "A folder with cut files, laying, quote, preview, report and settings")), PACKAGE, "sheet", report=True,
         plan=True),

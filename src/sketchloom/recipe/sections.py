@@ -473,6 +473,16 @@ class Release:
         0.0, 0.0, 10.0, said("Kerf"), said("width that a beam or a cutter takes away; cuts move by half of it into the "
                                            "waste"), late=True,
         word=Word("--kerf", "0.15mm", group=HANDED), place=RELEASING)
+    bleed_mm: float = setting.length(
+        2.0, 0.0, 20.0, said("Bleed"), said("how far printed colours run on past the cut"), late=True,
+        word=Word("--bleed", "2mm", group=HANDED), place=RELEASING)
+    border_mm: float = setting.length(
+        0.0, 0.0, 50.0, said("White border of stickers"), said("white between the print and its cut; 0 for none"),
+        late=True, word=Word("--border", "3mm", group=HANDED), place=RELEASING)
+    prints_picture: bool = setting.switch(
+        False, said("Stickers show the picture itself"), said("stickers are printed with the picture, else with the "
+                                                              "flat colours"),
+        late=True, word=Word("--print-picture", group=HANDED), place=RELEASING)
     dialect: str = setting.text(
         "", said("Dialect of machine code"), said("key of the dialect of machine code; empty: the machine's own"),
         late=True, most=100, word=Word("--dialect", "KEY", group=HANDED))

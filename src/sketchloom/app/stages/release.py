@@ -35,7 +35,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.core.formats.registry import formats
 from sketchloom.files import user_data
 from sketchloom.files.outgoing import Wanted
-from sketchloom.files.recipients import APPROVAL, PACKAGE
+from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 from sketchloom.files.release import SVG, VERSIONS
 
 
@@ -85,6 +85,7 @@ class ReleasePanel(Panel):
             self._form.addItem(told(one.label), one.key)
         self._form.addItem(self.tr("A page to approve"), APPROVAL)
         self._form.addItem(self.tr("All of it in one folder"), PACKAGE)
+        self._form.addItem(self.tr("Pages to print, and their cuts"), STICKERS)
         self._form.activated.connect(lambda _: self._show_form())
         self._look = button(self.tr("Look at the files first"), "play",
                             self.tr("Made, read back and played as the machine would run them; nothing is written"))
@@ -128,7 +129,8 @@ class ReleasePanel(Panel):
         for part in (self._report, self._plan):
             part.setEnabled(is_plain and self._files != VERSIONS)
         suffix = wanted.kind.suffix[1:].upper() if is_plain else {
-            APPROVAL: self.tr("the page to approve"), PACKAGE: self.tr("the folder")}[wanted.form]
+            APPROVAL: self.tr("the page to approve"), PACKAGE: self.tr("the folder"),
+            STICKERS: self.tr("pages and cuts")}[wanted.form]
         self._write.setText(self.tr("Write {0}…").format(suffix))
 
     @property

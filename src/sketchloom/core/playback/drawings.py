@@ -65,7 +65,7 @@ def _answer(task, data, words):
 
 
 def _of_svg(data):
-    """Shapes of an SVG as polylines, a tool for each named group, else for each colour."""
+    """Shapes of an SVG as polylines, a tool for each name, else for each colour."""
     from defusedxml import ElementTree
     from svgelements import SVG as Svg
     from svgelements import Path, Shape
@@ -84,9 +84,8 @@ def _of_svg(data):
             continue
         path = Path(element)
         values = getattr(element, "values", {})
-        name = str(values.get("id") or values.get("fill") or values.get("stroke") or "")
-        group = values.get("attributes", {}).get("id") if isinstance(values.get("attributes"), dict) else None
-        name = str(group or name)
+        fill = values.get("fill")
+        name = str(values.get("id") or (fill if fill != "none" else None) or values.get("stroke") or "")
         if name not in names:
             if len(names) >= _MOST_LAYERS:
                 name = names[-1]

@@ -2411,6 +2411,30 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Breite, die ein Strahl oder Fräser wegnimmt; Schnitte rücken um die Hälfte davon in den Abfall</translation>
     </message>
     <message>
+        <source>Bleed</source>
+        <translation>Anschnitt</translation>
+    </message>
+    <message>
+        <source>how far printed colours run on past the cut</source>
+        <translation>wie weit gedruckte Farben über den Schnitt hinaus laufen</translation>
+    </message>
+    <message>
+        <source>White border of stickers</source>
+        <translation>Weißer Rand der Aufkleber</translation>
+    </message>
+    <message>
+        <source>white between the print and its cut; 0 for none</source>
+        <translation>Weiß zwischen Druck und Schnitt; 0 für keines</translation>
+    </message>
+    <message>
+        <source>Stickers show the picture itself</source>
+        <translation>Aufkleber zeigen das Bild selbst</translation>
+    </message>
+    <message>
+        <source>stickers are printed with the picture, else with the flat colours</source>
+        <translation>Aufkleber werden mit dem Bild gedruckt, sonst mit den flachen Farben</translation>
+    </message>
+    <message>
         <source>Dialect of machine code</source>
         <translation>Dialekt des Maschinencodes</translation>
     </message>
@@ -3435,6 +3459,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Ein SVG mit Ebenen in Millimetern</translation>
     </message>
     <message>
+        <source>Print, then cut</source>
+        <translation>Drucken, dann schneiden</translation>
+    </message>
+    <message>
+        <source>Pages of stickers to print, with marks and a bleed, and the cuts in register</source>
+        <translation>Seiten mit Aufklebern zum Drucken, mit Marken und Anschnitt, und die Schnitte passend dazu</translation>
+    </message>
+    <message>
         <source>All of it, to keep</source>
         <translation>Alles, zum Aufheben</translation>
     </message>
@@ -3589,6 +3621,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>it cuts without a tool</source>
         <translation>es schneidet ohne Werkzeug</translation>
+    </message>
+    <message>
+        <source>the four marks of the page were not found.</source>
+        <translation>die vier Marken der Seite wurden nicht gefunden.</translation>
+    </message>
+    <message>
+        <source>Take it straight from above, with all marks, without shadows across them.</source>
+        <translation>Gerade von oben aufnehmen, mit allen Marken, ohne Schatten darauf.</translation>
+    </message>
+    <message>
+        <source>not written: pen lines alone make no sticker.</source>
+        <translation>nicht geschrieben: Stiftlinien allein sind kein Aufkleber.</translation>
+    </message>
+    <message>
+        <source>not written: the sticker is larger than what a page takes beside its marks. Make it smaller, or choose another paper.</source>
+        <translation>nicht geschrieben: Der Aufkleber ist größer, als eine Seite neben ihren Marken fasst. Kleiner machen oder ein anderes Papier wählen.</translation>
     </message>
 </context>
 <context>
@@ -8575,6 +8623,14 @@ seinesgleichen</translation>
     <message>
         <source>A page to approve</source>
         <translation>Eine Seite zur Freigabe</translation>
+    </message>
+    <message>
+        <source>Pages to print, and their cuts</source>
+        <translation>Seiten zum Drucken und ihre Schnitte</translation>
+    </message>
+    <message>
+        <source>pages and cuts</source>
+        <translation>Seiten und Schnitte</translation>
     </message>
     <message>
         <source>A file a layer, all on the same page so that they line up</source>
