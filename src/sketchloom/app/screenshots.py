@@ -10,7 +10,6 @@ from PySide6.QtCore import QEventLoop, QTimer
 from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
-from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.window import Window
@@ -70,6 +69,7 @@ class _Camera:
         self._stage(RELEASE, "release-and-findings")
         window.findings.toggle()
         self._show_planned()
+        self._show_played()
         window.show_stage(CLEAN)
         self._decide()
         self._keep("clean")
@@ -104,11 +104,6 @@ class _Camera:
         window.actions_by_name["variants"].setChecked(True)
         self._until(lambda: len(window.variants.cards) >= 7)
         self._keep("variants")
-        window.show_help()
-        for dialog in window.findChildren(HelpDialog):
-            self._pause()
-            dialog.grab().save(str(self.folder / "help.png"))
-            dialog.close()
         window.session.document.drop_recovery()
         window.close()
 
@@ -218,6 +213,21 @@ class _Camera:
         self._keep("sheets")
         window.session.document.undo()
         self._until(lambda: window.session.work is not None)
+
+    def _show_played(self):
+        """A sheet for the cutter, half way through."""
+        window, panel, view = self.window, self.window.panels[RELEASE], self.window.play_view
+        window.show_stage(RELEASE)
+        panel._take_recipient("cutter")
+        self._until(lambda: window.session.work is not None)
+        panel._look.click()
+        self._until(lambda: view._look is not None)
+        view.files.setCurrentIndex(2)
+        view.files.activated.emit(2)
+        view.go_to(0.6 * view._look.film.seconds)
+        self._keep("release-played")
+        view.closed.emit()
+        panel._take_recipient("designer", False)
 
     def _open(self, key):
         self.window.session.open_path(self.projects[key])

@@ -182,6 +182,9 @@ class PlayCanvas(QWidget):
         if not cuts and reached + 1 < len(film.xy):
             painter.setPen(QPen(QColor(_TRAVEL), 1, Qt.PenStyle.DashLine))
             painter.drawLine(QPointF(*self._to_screen([film.xy[reached]])[0]), at)
+        if cuts:  # what of the next stretch is cut
+            painter.setPen(QPen(QColor(_CUT), 1.6))
+            painter.drawLine(QPointF(*self._to_screen([film.tip[reached]])[0]), at)
         way = float(film.way[min(reached + 1, len(film.way) - 1)])
         along = QPointF(np.cos(way), -np.sin(way)) * _BLADE_PX
         painter.setPen(QPen(QColor("#ffffff"), 5))

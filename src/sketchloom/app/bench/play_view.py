@@ -5,7 +5,7 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSlider, QVBoxLayout, QWid
 
 from sketchloom.app import theme
 from sketchloom.app.bench.play_canvas import PlayCanvas
-from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.words import told
 from sketchloom.core.base.units import MM_PER_IN, format_length
 
@@ -94,7 +94,8 @@ class PlayView(QWidget):
             self.canvas.show_pages(())
             return
         if film is None:
-            self._said.setText(self.tr("{0} kB, {1} pages").format(round(look.size / 1000), len(look.pages)))
+            pages = counted(len(look.pages), self.tr("1 page"), self.tr("{0} pages"))
+            self._said.setText(self.tr("{0} kB, {1}").format(round(look.size / 1000), pages))
             self.canvas.show_pages(look.pages)
             return
         self.canvas.show_film(film, look.told.doubled)

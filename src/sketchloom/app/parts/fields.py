@@ -13,7 +13,16 @@ from sketchloom.app.parts.beside import hush_beside, say_beside
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import SettingError
-from sketchloom.core.base.units import format_length, parse_length_mm
+from sketchloom.core.base.units import MM_PER_IN, format_length, parse_length_mm
+
+
+def _digits(mm, unit):
+    """Digits after the point: one for mm and two for inches, of less than 1 mm as many as it has, up to two more."""
+    least = 1 if unit == "mm" else 2
+    value = mm if unit == "mm" else mm / MM_PER_IN
+    if not 0 < mm < 1:
+        return least
+    return next((n for n in (least, least + 1) if abs(round(value, n) - value) < 1e-6), least + 2)
 
 
 class LengthEdit(QLineEdit):
@@ -32,7 +41,7 @@ class LengthEdit(QLineEdit):
     def show_value(self, mm: float, unit: str) -> None:
         self._mm, self._unit = mm, unit
         if not self.hasFocus() or not self.isModified():
-            self.setText(format_length(mm, unit, 1 if unit == "mm" else 2))
+            self.setText(format_length(mm, unit, _digits(mm, unit)))
             if self.property("wrong") == "true":
                 self._mark(False)
 

@@ -7824,8 +7824,16 @@ seinesgleichen</translation>
         <translation>Es gibt nichts anzusehen.</translation>
     </message>
     <message>
-        <source>{0} kB, {1} pages</source>
-        <translation>{0} kB, {1} Seiten</translation>
+        <source>1 page</source>
+        <translation>1 Seite</translation>
+    </message>
+    <message>
+        <source>{0} pages</source>
+        <translation>{0} Seiten</translation>
+    </message>
+    <message>
+        <source>{0} kB, {1}</source>
+        <translation>{0} kB, {1}</translation>
     </message>
     <message>
         <source>{0} × {1}, {2} cuts, {3} to cut</source>
