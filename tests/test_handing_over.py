@@ -207,6 +207,16 @@ def test_a_camera_puts_the_cuts_where_the_page_lies(mark, tmp_path):
         wanted = np.column_stack([down[:, 0], 297.0 - down[:, 1]])
         assert np.abs(wanted.mean(0) - other.mean(0)).max() <= 0.1
         assert np.ptp(other, axis=0) == pytest.approx(np.ptp(wanted, axis=0), abs=0.1)
+    # by hand, at a slant: the bed of 250 × 340 mm with its corners
+    flat = np.array([(0, 0), (1250, 0), (1250, 1700), (0, 1700)], np.float32) - 0.5
+    slant = np.array([(130, 60), (1330, 110), (1280, 1790), (60, 1690)], np.float32)
+    seen = cv2.warpPerspective(bed, cv2.getPerspectiveTransform(flat, slant), (1450, 1850), borderValue=(60, 60, 60))
+    Image.fromarray(cv2.GaussianBlur(seen, (0, 0), 0.7)).save(tmp_path / "hand.png")
+    corners = [f"{x},{y}" for x, y in slant.tolist()]
+    assert main([*words, "--print-cut", str(tmp_path / "d"), "--camera", str(tmp_path / "hand.png"), "--camera-corners",
+                 *corners, "--camera-bed", "250x340mm"]) == 0
+    for one, other in zip(there, cuts_in(tmp_path / "d" / "mark-cut-01.svg"), strict=True):
+        assert np.abs(one.mean(0) - other.mean(0)).max() <= 0.1
     assert main([*words, "--print-cut", str(tmp_path / "c"), "--camera", str(mark), "--camera-scale", "0.2mm"]) == 3
     assert not (tmp_path / "c").exists()
 

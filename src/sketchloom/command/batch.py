@@ -7,7 +7,7 @@ import time
 from contextlib import contextmanager
 from pathlib import Path
 
-from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
 from sketchloom.command.trace_words import FORMATS
 from sketchloom.core.base.errors import PictureError, SettingError
 
@@ -15,15 +15,9 @@ _LOOK_EVERY_S = 2.0
 _MOST_PROCESSES = 64
 
 
-class _Parser(argparse.ArgumentParser):
-    def error(self, message):
-        sys.stderr.write(f"loom batch: {message}\n")
-        sys.exit(WRONG_WORDS)
-
-
 def parser() -> argparse.ArgumentParser:
     """The parser of all words."""
-    p = _Parser(prog="loom batch", allow_abbrev=False,
+    p = Parser(prog="loom batch", allow_abbrev=False,
                 description="Trace every picture of a folder, or of a list, with one recipe. What is done stays done: "
                             "started again it goes on where it was ended.")
     p.add_argument("place", metavar="FOLDER|LIST.txt")

@@ -4,19 +4,13 @@ import argparse
 import json
 import sys
 
-from sketchloom.command.exits import DONE, UNREADABLE, WRONG_WORDS, complain
+from sketchloom.command.exits import DONE, UNREADABLE, Parser, complain
 from sketchloom.core.base.errors import PictureError
-
-
-class _Parser(argparse.ArgumentParser):
-    def error(self, message):
-        sys.stderr.write(f"loom check: {message}\n")
-        sys.exit(WRONG_WORDS)
 
 
 def parser() -> argparse.ArgumentParser:
     """The parser of all words."""
-    p = _Parser(prog="loom check", allow_abbrev=False,
+    p = Parser(prog="loom check", allow_abbrev=False,
                 description="Read cut files back (SVG, DXF, plotter language, machine code) and tell sizes, layers, "
                             "double cuts and open paths.")
     p.add_argument("files", nargs="+", metavar="FILE")

@@ -1,22 +1,15 @@
 """``loom send``: a cut file to a machine, and ``loom stand-in``: a machine that is not there, to try it on."""
 
-import argparse
 import sys
 from pathlib import Path
 
-from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
 from sketchloom.core.base.errors import ExportError
-
-
-class _Parser(argparse.ArgumentParser):
-    def error(self, message):
-        sys.stderr.write(f"{self.prog}: {message}\n")
-        sys.exit(WRONG_WORDS)
 
 
 def run(words) -> int:
     """Send a file; returns the exit code."""
-    p = _Parser(prog="loom send", allow_abbrev=False, description="Send plotter language (.plt) or machine code (.nc) "
+    p = Parser(prog="loom send", allow_abbrev=False, description="Send plotter language (.plt) or machine code (.nc) "
                 "to a machine and wait for its answers. Stay beside it: the machine's manual comes first.")
     p.add_argument("file", metavar="FILE")
     p.add_argument("--to", required=True, metavar="ADDRESS", help="a device, as /dev/ttyUSB0, or tcp:HOST:PORT")
@@ -42,7 +35,7 @@ def run(words) -> int:
 
 def run_stand_in(words) -> int:
     """Be a machine until it is ended; returns the exit code."""
-    p = _Parser(prog="loom stand-in", allow_abbrev=False,
+    p = Parser(prog="loom stand-in", allow_abbrev=False,
                 description="A machine that is not there: takes what is sent to it, answers as one, and tells what it "
                             "would have done.")
     p.add_argument("language", choices=("hpgl", "gcode"))

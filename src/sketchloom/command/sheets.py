@@ -6,22 +6,16 @@ from dataclasses import replace
 from pathlib import Path
 
 from sketchloom.command import plan_words, setting_words
-from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
 from sketchloom.command.trace_words import FORMATS
 from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.formats.atomic import Care
 from sketchloom.recipe.sections import HANDED, PLANNED
 
 
-class _Parser(argparse.ArgumentParser):
-    def error(self, message):
-        sys.stderr.write(f"loom sheets: {message}\n")
-        sys.exit(WRONG_WORDS)
-
-
 def parser() -> argparse.ArgumentParser:
     """The parser of all words."""
-    p = _Parser(prog="loom sheets", allow_abbrev=False,
+    p = Parser(prog="loom sheets", allow_abbrev=False,
                 description="Plan works on shared sheets: a file for each sheet that goes into the machine.")
     p.add_argument("inputs", nargs="+", metavar="WORK", help="projects or pictures; the first says what is not said")
     p.add_argument("--out-dir", metavar="DIR", required=True, help="folder for the sheets, made if it is not there")

@@ -196,17 +196,29 @@ def _job_files(work, plan, stem, options):
         before = _work_before(work, options.since) if options.since else None
         files.append((Path(options.approval), lambda: papers.approval(work, stem, options.revision, before)))
     if options.print_cut:
-        from sketchloom.core.base.units import parse_length_mm
         from sketchloom.files import print_and_cut, release
 
-        found = None if options.camera is None else print_and_cut.camera_found(
-            options.camera, parse_length_mm(options.camera_scale), work.recipe)
+        found = None if options.camera is None else _page_found(work.recipe, options)
         kind = release.format_asked(None, options.format)
         files += print_and_cut.outgoing_print_and_cut(work, options.print_cut, stem, kind, found)
     if options.package:
         kinds = (options.format,) if options.format else ()
         files += package.outgoing_package(work, plan, options.package, stem, options.names, kinds)
     return files
+
+
+def _page_found(recipe, options):
+    """Where the picture of a camera shows the printed page."""
+    from sketchloom.core.base.units import parse_length_mm
+    from sketchloom.core.sheets.choices import own_carrier
+    from sketchloom.files.print_and_cut import camera_found
+
+    if options.camera_scale:
+        return camera_found(options.camera, recipe, parse_length_mm(options.camera_scale))
+    bed = own_carrier(options.camera_bed)
+    if bed is None:
+        raise SettingError("--camera-bed", said("a size such as 305x305mm"), options.camera_bed)
+    return camera_found(options.camera, recipe, None, bed, _places("--camera-corners", options.camera_corners))
 
 
 def _work_before(work, path):
@@ -261,13 +273,18 @@ def _with_found_steps(picture, recipe, options):
 
 def _corners(texts, picture):
     """Corners of a page, px of the picture, as shares of its sides."""
+    return tuple((x / picture.width, y / picture.height) for x, y in _places("--corners", texts))
+
+
+def _places(flag, texts):
+    """Four places of a picture, px."""
     try:
         corners = [tuple(float(v) for v in text.split(",")) for text in texts]
         if any(len(corner) != 2 for corner in corners):
             raise ValueError
     except ValueError:
-        raise SettingError("--corners", said("four places X,Y in px of the picture"), " ".join(texts)) from None
-    return tuple((x / picture.width, y / picture.height) for x, y in corners)
+        raise SettingError(flag, said("four places X,Y in px of the picture"), " ".join(texts)) from None
+    return corners
 
 
 def _summary(work, written, plan):

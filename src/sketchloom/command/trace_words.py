@@ -2,11 +2,10 @@
 
 import argparse
 import json
-import sys
 from dataclasses import replace
 
 from sketchloom.command import setting_words, sheet_words
-from sketchloom.command.exits import WRONG_WORDS
+from sketchloom.command.exits import Parser
 from sketchloom.core.base.errors import PictureError, SettingError
 from sketchloom.core.base.plain import encoded
 from sketchloom.core.base.said import said
@@ -18,15 +17,9 @@ _MAX_RECIPE_BYTES = 8 * 2**20
 """A larger recipe is none of ours; a guard against hostile files."""
 
 
-class _Parser(argparse.ArgumentParser):
-    def error(self, message):
-        sys.stderr.write(f"loom trace: {message}\n")
-        sys.exit(WRONG_WORDS)
-
-
 def parser() -> argparse.ArgumentParser:
     """The parser of all words."""
-    p = _Parser(prog="loom trace", description="Trace pictures into layered SVG without a window.",
+    p = Parser(prog="loom trace", description="Trace pictures into layered SVG without a window.",
                 allow_abbrev=False)
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
@@ -41,6 +34,9 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--camera", metavar="PHOTO", help="a picture of the bed with the printed page: the cuts of "
                                                      "--print-cut go where it lies")
     p.add_argument("--camera-scale", metavar="0.25mm", help="a pixel of --camera on the bed")
+    p.add_argument("--camera-corners", nargs=4, metavar="X,Y", help="in place of --camera-scale, of a picture taken by "
+                   "hand: the corners of the bed in it, px, from the upper left clockwise; with --camera-bed")
+    p.add_argument("--camera-bed", metavar="WxH", help="the size of the bed that --camera-corners are of, as 305x305mm")
     p.add_argument("--names", metavar="PATTERN", default="{name}-{what}",
                    help="names of the files of --package, from {name}, {what}, {width}, {height} and {machine}")
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
@@ -110,7 +106,10 @@ def _wrong_places(options, alone, splits, lone_files):
         (options.package and options.machine is None, "--package plans the job; name a --machine."),
         ((options.package or options.approval or options.print_cut) and not alone,
          "--package, --approval and --print-cut take one input."),
-        (bool(options.camera) != bool(options.camera_scale), "--camera and --camera-scale stand together."),
+        (bool(options.camera) != bool(options.camera_scale or options.camera_corners),
+         "--camera and --camera-scale, or --camera-corners, stand together."),
+        (bool(options.camera_corners) != bool(options.camera_bed),
+         "--camera-corners and --camera-bed stand together."),
         (options.camera and not options.print_cut, "--camera says where the cuts of --print-cut go; name its folder."),
         (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )

@@ -15,7 +15,7 @@ from sketchloom.core.formats.handing import A4, PAPER_MM
 from sketchloom.core.formats.paper import Paper
 from sketchloom.core.formats.png import drawn
 from sketchloom.core.formats.registry import Format, formats
-from sketchloom.core.printing.camera import Found, page_found
+from sketchloom.core.printing.camera import Found, page_found, straightened
 from sketchloom.core.printing.marks import HOLE_MM, MARK_MM, marks_of
 from sketchloom.core.sheets.part import moved
 from sketchloom.evaluate.stickers import Sticker, pages_of, sticker_of
@@ -23,7 +23,7 @@ from sketchloom.evaluate.work import Work
 from sketchloom.files import release
 from sketchloom.files.handing_over import handing_of
 
-_MOST_DPI = 300
+_MOST_DPI, _FINE_MM = 300, 0.2
 KISS, THROUGH = "kiss cut", "through cut"
 
 
@@ -32,13 +32,18 @@ def page_of(recipe) -> tuple[float, float]:
     return PAPER_MM.get(recipe.pdf_paper, PAPER_MM[A4])
 
 
-def camera_found(path, mm_per_px: float, recipe) -> Found:
-    """Where a printed page lies in a picture of the bed; raises PictureError."""
+def camera_found(path, recipe, mm_per_px: float | None = None, bed_mm=None, corners=None) -> Found:
+    """Where a printed page lies in a picture of the bed: from straight above with ``mm_per_px``, or by hand, with the
+    size ``bed_mm`` of the bed and its ``corners`` (4, 2) px; raises PictureError."""
     from sketchloom.core.picture.decode import decode, read_bytes
 
     picture = decode(read_bytes(path), str(path))
     grey = np.asarray(picture.rgb, float) @ (0.299, 0.587, 0.114)
-    return page_found(grey.astype(np.uint8), mm_per_px, *page_of(recipe), str(path))
+    grey = grey.astype(np.uint8)
+    if mm_per_px is None:
+        mm_per_px = _FINE_MM
+        grey = straightened(grey, corners, bed_mm[0], bed_mm[1], mm_per_px)
+    return page_found(grey, mm_per_px, *page_of(recipe), str(path))
 
 
 def outgoing_print_and_cut(work: Work, folder, name: str, kind: Format | None = None, found: Found | None = None

@@ -63,6 +63,21 @@ def page_found(grey, mm_per_px: float, width_mm: float, height_mm: float, name: 
     return Found(matrix, off, turn, float(np.sqrt(abs(np.linalg.det(matrix[:, :2])))))
 
 
+def straightened(grey, corners, width_mm: float, height_mm: float, mm_per_px: float) -> np.ndarray:
+    """A picture of the bed as from straight above, from one taken by hand.
+
+    Parameters
+    ----------
+    corners : (4, 2) px of the bed's corners in it, from the upper left clockwise. width_mm, height_mm : of the bed.
+    """
+    wide, high = (round(v / mm_per_px) for v in (width_mm, height_mm))
+    # pixel (0, 0) has its middle half a pixel from the corner
+    there = np.array([(-0.5, -0.5), (wide - 0.5, -0.5), (wide - 0.5, high - 0.5), (-0.5, high - 0.5)], np.float32)
+    matrix = cv2.getPerspectiveTransform(np.asarray(corners, np.float32), there)
+    return cv2.warpPerspective(np.asarray(grey, np.uint8), matrix, (wide, high), flags=cv2.INTER_LINEAR,
+                               borderMode=cv2.BORDER_REPLICATE)
+
+
 def _spots(grey, radius_px):
     """Round dark spots of about a mark's size: x, y, how round, whether there is a hole."""
     light = cv2.GaussianBlur(cv2.morphologyEx(grey, cv2.MORPH_CLOSE, cv2.getStructuringElement(

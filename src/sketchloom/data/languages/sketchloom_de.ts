@@ -391,6 +391,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{auto}eine ganze Zahl von {low} bis {high}</translation>
     </message>
     <message>
+        <source>a size such as 305x305mm</source>
+        <translation>eine Größe wie 305x305mm</translation>
+    </message>
+    <message>
         <source>no page with four corners was found in it.</source>
         <translation>darin wurde keine Seite mit vier Ecken gefunden.</translation>
     </message>
