@@ -1,6 +1,7 @@
 """The stage Release in the real window: who gets it, files looked at before they are written, and what holds them."""
 
 import json
+import threading
 from dataclasses import replace
 
 import numpy as np
@@ -9,14 +10,16 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QFileDialog
+from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from app.driver import Driver, pause, wait
 from app.person import Person
 from sketchloom.app.stages.numbers import LAYERS, RELEASE
+from sketchloom.core.playback.machine import Bed, StandIn
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.material import shipped as materials
 from sketchloom.files import cut_files, user_data
+from sketchloom.files.standing_in import Line
 from sketchloom.recipe.parts import LayerEdit
 
 
@@ -74,7 +77,7 @@ def test_files_are_played_as_a_machine_runs_them(badge):
     looks = view._looks
     assert len(looks) == len(badge.driver.work.layers) and all(look.name.endswith(".plt") for look in looks)
     for look in looks:
-        assert look.film.seconds == pytest.approx(look.planned_s, rel=0.03)
+        assert look.film.seconds == pytest.approx(look.planned_s, rel=0.05)
         assert look.told.open == 0 and not look.moves.troubles
     assert f"{looks[0].told.strokes} cuts" in view._said.text()
     before = view.canvas.grab().toImage()
@@ -181,3 +184,28 @@ def test_settings_of_handing_over_are_in_their_fold_and_change_the_files(badge):
     cut = looked_at(badge)._looks
     grown = [a.told.width_mm - b.told.width_mm for a, b in zip(cut, plain, strict=True)]
     assert np.array(grown) == pytest.approx(0.4, abs=0.03)
+
+
+def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypatch):
+    machine = StandIn("hpgl", Bed(305.0, 610.0))
+    line, over = Line(machine), threading.Event()
+    serving = threading.Thread(target=line.serve, args=(over.is_set, 0.02))
+    serving.start()
+    try:
+        badge.click("My cutter", badge.window.panels[RELEASE])
+        view = looked_at(badge)
+        monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: (line.address, True))
+        badge.press(view.send)
+        wait(lambda: badge.window.notices.text_of("send"), 30, "the machine to have taken it")
+    finally:
+        over.set()
+        serving.join()
+        line.close()
+    assert "Sent" in badge.window.notices.text_of("send") and not machine.errors
+    assert np.array_equal(machine.moves().end, view._look.moves.end)
+    monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("/dev/nowhere-at-all", True))
+    badge.press(view.send)
+    wait(lambda: "cannot be reached" in badge.window.notices.text_of("send"), 30, "a sentence")
+    badge.click("A printer", badge.window.panels[RELEASE])
+    badge.window._end_looks()
+    assert looked_at(badge).send.isHidden()

@@ -18,7 +18,8 @@ _READERS = {".plt": hpgl_reader.read, ".nc": gcode_reader.read}
 @dataclass(frozen=True, eq=False)
 class Look:
     """A file by its ``name``: its bytes' ``size``; the ``film`` of what is cut with its ``moves`` and what is ``told``
-    of them, or ``pages`` as PNG; ``planned_s`` seconds that the plan has for it, None where there is none."""
+    of them, or ``pages`` as PNG; ``planned_s`` seconds that the plan has for it, None where there is none; ``sends``:
+    its bytes, where it is what a machine takes."""
 
     name: str
     size: int
@@ -27,6 +28,7 @@ class Look:
     told: Told | None = None
     pages: tuple[bytes, ...] = ()
     planned_s: float | None = None
+    sends: bytes = b""
 
 
 def pace_of(machine: Machine | None) -> Pace:
@@ -47,7 +49,7 @@ def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, plan
         pace = pace_of(machine if suffix in _READERS else None)
         overcut = 1.0 if machine is None else machine.overcut_mm + 1.0
         return Look(name, len(data), film_of(moves, pace), moves, told_of(cut_by_tip(moves, pace.offset_mm), overcut),
-                    planned_s=planned_s)
+                    planned_s=planned_s, sends=data if suffix in _READERS else b"")
     if suffix == ".pdf":
         return Look(name, len(data), pages=tuple(_pages(data)))
     if suffix in (".png", ".webp"):

@@ -15,9 +15,10 @@ _STEP_S = 1.0
 
 
 class PlayView(QWidget):
-    """``closed`` when somebody has seen enough."""
+    """``closed`` when somebody has seen enough; ``send_wanted``: a look whose file goes to a machine."""
 
     closed = Signal()
+    send_wanted = Signal(object)
     viewed = Signal()
 
     def __init__(self, parent=None):
@@ -26,6 +27,10 @@ class PlayView(QWidget):
         self.files = QComboBox()
         self.files.setAccessibleName(self.tr("File that is shown"))
         self.files.activated.connect(self._show)
+        self.send = button(self.tr("Send this file…"), "file-export",
+                           self.tr("To a machine on a line of this computer"))
+        self.send.clicked.connect(lambda: self.send_wanted.emit(self._look))
+        self.send.hide()
         shut = button(self.tr("Back to the work"), "x")
         shut.clicked.connect(self.closed)
         self._said = label("", "quiet")
@@ -34,6 +39,7 @@ class PlayView(QWidget):
         top.setSpacing(10)
         top.addWidget(self.files)
         top.addWidget(self._said, 1)
+        top.addWidget(self.send)
         top.addWidget(shut)
         self.play = button("", "play", self.tr("Play (Space)"))
         self.play.setAccessibleName(self.tr("Play"))
@@ -89,6 +95,7 @@ class PlayView(QWidget):
         self._look = self._looks[number] if number < len(self._looks) else None
         look, film = self._look, None if self._look is None else self._look.film
         self._controls.setVisible(film is not None)
+        self.send.setVisible(look is not None and bool(look.sends))
         if look is None:
             self._said.setText(self.tr("There is nothing to look at."))
             self.canvas.show_pages(())

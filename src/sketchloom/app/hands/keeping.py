@@ -5,7 +5,7 @@ from pathlib import Path
 
 from PySide6.QtCore import QMimeData, QObject, QSettings
 from PySide6.QtGui import QGuiApplication
-from PySide6.QtWidgets import QFileDialog
+from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.words import told
@@ -30,6 +30,8 @@ class Keeping(QObject):
         panel.write_wanted.connect(self.ask_write)
         panel.look_wanted.connect(session.leaving.rehearse)
         panel.drag.make = self._made_to_drag
+        window.play_view.send_wanted.connect(self.ask_send)
+        session.leaving.sent.connect(lambda name: say("send", "done", self.tr("Sent: {0}").format(name)))
         panel.copy_wanted.connect(self.copy_svg)
         panel.shared_wanted.connect(self.ask_shared)
 
@@ -83,6 +85,17 @@ class Keeping(QObject):
         mime.setText(data.decode())
         QGuiApplication.clipboard().setMimeData(mime)
         self._say("copied", "done", self.tr("Copied as SVG."))
+
+    def ask_send(self, look) -> None:
+        """To which machine a file goes; the last one is offered."""
+        text = self.tr("The machine's address: a device such as /dev/ttyUSB0, or tcp:HOST:PORT. Stay beside it while "
+                       "it cuts; its manual comes first.")
+        address, is_sure = QInputDialog.getText(self._window, self.tr("Send {0}").format(look.name), text,
+                                                text=QSettings().value("machine-address", ""))
+        address = address.strip()
+        if is_sure and address:
+            QSettings().setValue("machine-address", address)
+            self._session.leaving.send(look, address)
 
     def _made_to_drag(self):
         """The work as a file in a folder that ends with the window; None where there is none."""

@@ -15,7 +15,7 @@ from sketchloom.core.formats.atomic import Care
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
-from sketchloom.files import opening, papers, release, user_data
+from sketchloom.files import opening, papers, release, sending, user_data
 from sketchloom.files.outgoing import Wanted, Words, files_of, stops_of
 from sketchloom.files.recipients import APPROVAL
 from sketchloom.recipe.document import Alternative
@@ -58,6 +58,7 @@ class Leaving(QObject):
     in_the_way = Signal(object, object, object)
     held_back = Signal(object, object)
     rehearsed = Signal(object)
+    sent = Signal(str)
 
     def __init__(self, session):
         super().__init__(session)
@@ -120,6 +121,23 @@ class Leaving(QObject):
             return tuple(looks)
         self._session.writing.run(self.tr("Making the files to look at"), run, self.rehearsed.emit,
                          lambda why: self._session.trouble.emit("write", told(why)), lambda: None)
+
+    def send(self, look, address: str) -> None:
+        """Send a file that was looked at to a machine; ``sent`` when it took all of it."""
+        sent = [0.0]
+
+        def run(progress):
+            def told_share(share):
+                sent[0] = share
+                progress.step(round(1000 * share), 1000, self.tr("Sending {0}").format(look.name))
+            sending.send(look.sends, sending.kind_of(look.name), address, told_share)
+            return look.name
+        self._session.writing.run(
+            self.tr("Sending {0}").format(look.name), run, self.sent.emit,
+            lambda why: self._session.trouble.emit("send", told(why)),
+            lambda: self._session.trouble.emit("send", self.tr(
+                "Stopped; {0} % were sent, and what they say is cut. Stop the machine, too.").format(
+                    round(100 * sent[0]))))
 
     @staticmethod
     def _words():

@@ -5507,6 +5507,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Gespeichert: {0}</translation>
     </message>
     <message>
+        <source>Sent: {0}</source>
+        <translation>Gesendet: {0}</translation>
+    </message>
+    <message>
         <source>Save the project</source>
         <translation>Projekt speichern</translation>
     </message>
@@ -5529,6 +5533,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Copied as SVG.</source>
         <translation>Als SVG kopiert.</translation>
+    </message>
+    <message>
+        <source>The machine&apos;s address: a device such as /dev/ttyUSB0, or tcp:HOST:PORT. Stay beside it while it cuts; its manual comes first.</source>
+        <translation>Die Adresse der Maschine: ein Gerät wie /dev/ttyUSB0, oder tcp:HOST:PORT. Dabei bleiben, solange sie schneidet; ihre Anleitung geht vor.</translation>
+    </message>
+    <message>
+        <source>Send {0}</source>
+        <translation>{0} senden</translation>
     </message>
     <message>
         <source>{0} findings say stop. The first: {1}</source>
@@ -6157,6 +6169,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Making the files to look at</source>
         <translation>Dateien zum Ansehen werden gemacht</translation>
+    </message>
+    <message>
+        <source>Sending {0}</source>
+        <translation>{0} wird gesendet</translation>
+    </message>
+    <message>
+        <source>Stopped; {0} % were sent, and what they say is cut. Stop the machine, too.</source>
+        <translation>Angehalten; {0} % sind gesendet, und was sie sagen, ist geschnitten. Auch die Maschine anhalten.</translation>
     </message>
     <message>
         <source>Revision</source>
@@ -7798,6 +7818,14 @@ seinesgleichen</translation>
     <message>
         <source>File that is shown</source>
         <translation>Datei, die gezeigt wird</translation>
+    </message>
+    <message>
+        <source>Send this file…</source>
+        <translation>Diese Datei senden …</translation>
+    </message>
+    <message>
+        <source>To a machine on a line of this computer</source>
+        <translation>An eine Maschine an einer Leitung dieses Rechners</translation>
     </message>
     <message>
         <source>Back to the work</source>
