@@ -64,9 +64,11 @@ def test_what_was_chosen_for_somebody_is_kept(badge):
     badge.press(panel._report)
     badge.press(panel._keep)
     assert next(r for r in user_data.recipients() if r.key == "designer").format == "pdf"
+    badge.driver.session.change(replace(badge.recipe, prints_picture=True, kerf_mm=0.3, picture_dpi=99), "other")
     badge.click("A printer", panel)
     badge.click("Another designer", panel)
     assert panel.wanted.form == "pdf" and panel.wanted.report
+    assert (badge.recipe.prints_picture, badge.recipe.kerf_mm, badge.recipe.picture_dpi) == (False, 0.0, 300)
     assert next(r for r in user_data.recipients() if r.key == "laser").format == "dxf"  # others stay
 
 

@@ -47,6 +47,8 @@ class Recipient:
 
 
 def _value(known, text):
+    if known.kind == "switch":
+        return text == "True"
     return {"whole": int, "length": float, "number": float}.get(known.kind, str)(text)
 
 
