@@ -11,6 +11,7 @@ import threading
 import time
 import zipfile
 from concurrent.futures import ThreadPoolExecutor
+from dataclasses import replace
 from pathlib import Path
 
 import cv2
@@ -219,6 +220,16 @@ def test_a_camera_puts_the_cuts_where_the_page_lies(mark, tmp_path):
         assert np.abs(one.mean(0) - other.mean(0)).max() <= 0.1
     assert main([*words, "--print-cut", str(tmp_path / "c"), "--camera", str(mark), "--camera-scale", "0.2mm"]) == 3
     assert not (tmp_path / "c").exists()
+
+
+def test_what_is_wrong_in_a_kept_recipient_is_left(tmp_path):
+    from sketchloom.files.recipients import SHIPPED
+    from sketchloom.recipe.document import Recipe
+
+    bad = replace(SHIPPED[0], values=(("picture_dpi", "many"), ("kerf_mm", "-3"), ("dxf_version", "r99"),
+                                      ("layers", "x"), ("bleed_mm", "4.5"), ("prints_picture", "True")))
+    made = bad.applied(Recipe())
+    assert made == replace(Recipe(), bleed_mm=4.5, prints_picture=True)
 
 
 # -- a machine on a line -----------------------------------------------------------------------

@@ -1,6 +1,7 @@
 """Who gets a work: each has a format, a way of parting the work into files, and settings that suit; the user's own
 choices for each are kept."""
 
+from contextlib import suppress
 from dataclasses import dataclass, replace
 
 from sketchloom.core.base import plain, setting
@@ -32,13 +33,13 @@ class Recipient:
         check_all(self, "recipients.")
 
     def applied(self, recipe: Recipe) -> Recipe:
-        """The recipe with its settings; what is no setting of handing over is left."""
-        changes = {}
+        """The recipe with its settings; what is no setting of handing over, or no value of it, is left."""
         for name, text in self.values:
             known = SETTINGS.get(name)
             if known is not None and known.place == RELEASING:
-                changes[name] = _value(known, text)
-        return replace(recipe, **changes) if changes else recipe
+                with suppress(ValueError):  # a SettingError is one
+                    recipe = replace(recipe, **{name: _value(known, text)})
+        return recipe
 
     def kept(self, recipe: Recipe, format_key: str, split: str, report: bool, plan: bool) -> "Recipient":
         """The same with what is chosen now."""
