@@ -41,7 +41,7 @@ def machine(key):
 
 def test_a_small_badge_on_a_roll_has_only_that_it_lacks_materials(badge):
     _, plan = badge(machine=machine(ROLL))
-    assert codes(plan) == {"sheets.no_stock"}
+    assert {code for code in codes(plan) if code.startswith("sheets.")} == {"sheets.no_stock"}
 
 
 def test_what_fits_no_carrier_is_told_where_nothing_may_be_divided(badge):

@@ -54,15 +54,20 @@ class _Hand:
     def _seen(self, kind, inside=None):
         return [p for p in (inside or self.window).findChildren(kind) if p.isVisible() and p.isEnabled()]
 
+    def _view(self):
+        """What is shown in the middle."""
+        view = self.window.middle.currentWidget()
+        return getattr(view, "canvas", view)
+
     def click_bench(self):
-        bench = self.window.bench
+        bench = self._view()
         button = self.rng.choice((Qt.MouseButton.LeftButton,) * 4 + (Qt.MouseButton.RightButton,))
         keys = self.rng.choice((Qt.KeyboardModifier.NoModifier,) * 3 + (
             Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier))
         (QTest.mouseDClick if self.rng.random() < 0.1 else QTest.mouseClick)(bench, button, keys, self._place(bench))
 
     def drag_bench(self):
-        bench, left = self.window.bench, Qt.MouseButton.LeftButton
+        bench, left = self._view(), Qt.MouseButton.LeftButton
         QTest.mousePress(bench, left, pos=self._place(bench))
         for _ in range(self.rng.randrange(1, 6)):
             QTest.mouseMove(bench, self._place(bench))
@@ -110,6 +115,11 @@ class _Hand:
         split, form = self.rng.choice(("layer", "piece", "design")), self.rng.choice(("svg", "dxf", "hpgl", "gcode"))
         self.window.session.leaving.write(self.folder, Wanted(form, split, True, True))
 
+    def look(self):
+        split, form = self.rng.choice(("one", "sheet")), self.rng.choice(
+            ("svg", "dxf", "hpgl", "gcode", "pdf", "png", "approval", "stickers"))
+        self.window.session.leaving.rehearse(Wanted(form, split))
+
     def save(self):
         self.window.session.save(self.folder / "a.sloom")
 
@@ -117,7 +127,7 @@ class _Hand:
 
 
 _SHARES = (("click_bench", 8), ("drag_bench", 5), ("click_button", 12), ("key", 8), ("type", 4), ("choose", 3),
-           ("wheel", 4), ("open", 0.25), ("write", 0.4), ("save", 0.4))
+           ("wheel", 4), ("open", 0.25), ("write", 0.4), ("look", 0.3), ("save", 0.4))
 
 
 def run(seconds: float, seed: int = 1, folder: Path | None = None) -> Done:

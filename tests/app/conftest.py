@@ -2,8 +2,10 @@ from typing import ClassVar
 
 import pytest
 from PIL import Image
+from PySide6.QtCore import QSettings
 
 from app.driver import Driver
+from sketchloom.app import start
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.evaluate.cache import Cache
 from sketchloom.files.demo_works import demo
@@ -32,6 +34,14 @@ class _Known(Cache):
         self._settled[0] += 1
         if self._settled[0] % 8 == 0:  # measuring all that is held takes its time
             self.others.settle()
+
+
+@pytest.fixture(autouse=True)
+def no_settings_of_others():
+    """Qt keeps where settings lie for as long as a process runs: the panel's width of one test's window would be that
+    of the next one's, and with it the scale of the bench."""
+    start.application()
+    QSettings().clear()
 
 
 @pytest.fixture

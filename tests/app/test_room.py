@@ -76,3 +76,13 @@ def test_a_wide_bar_has_all_its_buttons(lighthouse):
     pause(10)
     hidden = [b for b in bar.findChildren(QToolButton) if not b.isVisible()]
     assert (bar.width() < 400) == bool(hidden)
+
+
+@pytest.mark.parametrize("turn", [1, 2])
+def test_a_window_of_a_test_is_not_that_of_the_one_before(driver, lighthouse, turn):
+    """The second of these has the panel as it comes, though the first left it wider."""
+    window = driver.window
+    usual = window.splitter.sizes()[1]
+    assert usual < 400
+    window.splitter.setSizes([1280 - 600, 600])
+    window.splitter.keep(window)
