@@ -315,6 +315,14 @@ def test_what_a_plotter_stumbles_over_is_told(data, sentence):
     assert any(sentence in str(why) for _, why in hpgl_reader.read(data).troubles)
 
 
+@pytest.mark.parametrize("number", ["9" * 400, "-9" + "9" * 400, "0." + "0" * 400 + "1", "+.5", "-0"])
+def test_numbers_beyond_all_are_numbers(number):
+    for word in ("T", "F", "S", "Z", "X", "I"):
+        gcode_reader.read(f"G21\nG1 F60 {word}{number} Y3\nG2 {word}{number} J2\n".encode())
+    for word in ("SP", "VS", "FS", "PU", "PD"):
+        told_of(hpgl_reader.read(f"IN;PA;PD1,1;{word}{number},{number};PU0,0;".encode()))
+
+
 @settings(max_examples=60, deadline=None)
 @given(st.binary(max_size=400))
 def test_no_bytes_break_the_readers(data):

@@ -11,13 +11,14 @@ import re
 
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
-from sketchloom.core.playback.moves import MOST_MM, MOST_MOVES, Moves, Recorder
+from sketchloom.core.playback.moves import MOST_MM, MOST_MOVES, Moves, Recorder, tool_of
 
 _WORD = re.compile(r"([A-Z])\s*([-+]?(?:\d+\.?\d*|\.\d+))")
 _COMMENT = re.compile(r"\([^)]*\)|;.*")
 _ARC_OFF_MM = 0.01
 """Ends of an arc may differ so far in their distance from its centre: controllers refuse more."""
 _MOST_TROUBLES = 100
+_ARCS = (2.0, 3.0)
 _SILENT_G = frozenset((4.0, 17.0, 40.0, 49.0, 54.0, 64.0, 80.0, 94.0, 61.0))
 _SILENT_M = frozenset((0.0, 1.0, 2.0, 7.0, 8.0, 9.0, 30.0))
 
@@ -71,21 +72,22 @@ class GcodeReader:
                 self._m(value)
             else:
                 values[letter] = value
-        if "F" in values:
-            self.feed_rate = values["F"] * self.scale
-        if "S" in values:
-            self.power = values["S"]
-        if "T" in values:
-            self.tool = int(values["T"])
+        self._set(values)
+        self.record.lifted(not self.cuts)
+        if "X" in values or "Y" in values or (self.motion in _ARCS and ("I" in values or "J" in values)):
+            self._go(values)
+
+    def _set(self, values):
+        """Feed, power, tool and height."""
+        self.feed_rate = values["F"] * self.scale if "F" in values else self.feed_rate
+        self.power = values.get("S", self.power)
+        self.tool = tool_of(values.get("T", self.tool))
         if "Z" in values:
             self.has_z = True
             was = self.cuts
-            self.z = values["Z"] * self.scale if self.absolute else self.z + values["Z"] * self.scale
+            self.z = values["Z"] * self.scale + (0.0 if self.absolute else self.z)
             if self.cuts and not was and self.motion == 0.0:
                 self._trouble(said("the tool goes into the stuff in rapid"))
-        self.record.lifted(not self.cuts)
-        if "X" in values or "Y" in values or (self.motion in (2.0, 3.0) and ("I" in values or "J" in values)):
-            self._go(values)
 
     def _g(self, value):
         if value in (0.0, 1.0, 2.0, 3.0):
@@ -106,36 +108,34 @@ class GcodeReader:
             self._trouble(said("{word} is not known", word=f"M{value:g}"))
 
     def _go(self, values):
-        x0, y0 = self.record.at
-        x, y = ((values[k] * self.scale + (0.0 if self.absolute else old)) if k in values else old
-                for k, old in (("X", x0), ("Y", y0)))
+        """A move to where X and Y say."""
+        x, y = (values[k] * self.scale + (0.0 if self.absolute else old) if k in values else old
+                for k, old in zip("XY", self.record.at, strict=True))
         if max(abs(x), abs(y)) > MOST_MM:
             self._trouble(said("a place lies beyond any machine"))
             return
-        down = self.cuts
-        if down and self.motion == 0.0 and self.has_z:
+        is_rapid = self.motion == 0.0
+        if is_rapid and self.cuts and self.has_z:
             self._trouble(said("it moves in rapid with the tool down"))
-        if self.motion != 0.0 and self.feed_rate <= 0:
+        if not is_rapid and self.feed_rate <= 0:
             self._trouble(said("it is to cut without a feed"))
-        speed = self.feed_rate / 60 if self.motion != 0.0 else 0.0
-        cuts = down and (self.motion != 0.0 or self.has_z)
-        if self.motion in (2.0, 3.0):
-            centre = x0 + values.get("I", 0.0) * self.scale, y0 + values.get("J", 0.0) * self.scale
-            r0, r1 = (math.hypot(px - centre[0], py - centre[1]) for px, py in ((x0, y0), (x, y)))
-            if r0 < 1e-9 or abs(r0 - r1) > max(_ARC_OFF_MM, 1e-3 * r0):
-                self._trouble(said("the ends of an arc lie at different distances from its centre"))
-                self.record.move(x, y, cuts, speed, self.tool, self._line, depth=self.z)
-                return
-            turn = math.atan2(y - centre[1], x - centre[0]) - math.atan2(y0 - centre[1], x0 - centre[0])
-            if self.motion == 2.0:
-                turn = turn - 2 * math.pi if turn >= -1e-12 else turn
-            else:
-                turn = turn + 2 * math.pi if turn <= 1e-12 else turn
-            turn = (turn + (2 * math.pi if turn < -2 * math.pi else 0.0)) if self.motion == 2.0 else (
-                turn - (2 * math.pi if turn > 2 * math.pi else 0.0))
-            self.record.move(x, y, cuts, speed, self.tool, self._line, centre, turn, depth=self.z)
-            return
-        self.record.move(x, y, cuts, speed, self.tool, self._line, depth=self.z)
+        cuts = self.cuts and (not is_rapid or self.has_z)
+        centre, turn = self._arc(values, x, y) if self.motion in _ARCS else (None, 0.0)
+        speed = 0.0 if is_rapid else self.feed_rate / 60
+        self.record.move(x, y, cuts, speed, self.tool, self._line, centre, turn, self.z)
+
+    def _arc(self, values, x, y):
+        """Centre and sweep of an arc to a place; None and 0, a line, where it is none."""
+        x0, y0 = self.record.at
+        centre = x0 + values.get("I", 0.0) * self.scale, y0 + values.get("J", 0.0) * self.scale
+        r0, r1 = (math.hypot(px - centre[0], py - centre[1]) for px, py in ((x0, y0), (x, y)))
+        if r0 < 1e-9 or abs(r0 - r1) > max(_ARC_OFF_MM, 1e-3 * r0):
+            self._trouble(said("the ends of an arc lie at different distances from its centre"))
+            return None, 0.0
+        turn = math.atan2(y - centre[1], x - centre[0]) - math.atan2(y0 - centre[1], x0 - centre[0])
+        way = -1.0 if self.motion == _ARCS[0] else 1.0  # G2 turns clockwise
+        turn = (way * turn) % (2 * math.pi)
+        return centre, way * (turn if turn > 1e-12 else 2 * math.pi)
 
 
 def read(data: bytes) -> Moves:

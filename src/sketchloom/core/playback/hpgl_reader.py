@@ -10,7 +10,7 @@ cm/s; IN and DF begin anew.
 import re
 
 from sketchloom.core.base.said import said
-from sketchloom.core.playback.moves import MOST_MM, MOST_MOVES, Moves, Recorder
+from sketchloom.core.playback.moves import MOST_MM, MOST_MOVES, Moves, Recorder, tool_of
 
 UNIT_MM = 0.025
 _WORD = re.compile(rb"\s*([A-Za-z]{2})([^A-Za-z;]*);?")
@@ -74,7 +74,7 @@ class HpglReader:
                 self.absolute = word == "PA"
             self._go(numbers)
         elif word == "SP":
-            self.pen = int(numbers[0]) if numbers else 0
+            self.pen = tool_of(numbers[0]) if numbers else 0
         elif word == "VS":
             self.speed = 10.0 * numbers[0] if numbers else 0.0
         elif word == "FS":

@@ -7,6 +7,7 @@ import numpy as np
 MOST_MOVES = 4_000_000
 """A guard against hostile files; more than any machine runs in a day."""
 MOST_MM = 1e6
+_MOST_TOOL = 9999.0
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -83,6 +84,11 @@ class Recorder:
         return Moves(rows[:, 0:2], rows[:, 2:4], rows[:, 4:6], rows[:, 6], rows[:, 7] > 0, rows[:, 8],
                      rows[:, 9].astype(int), rows[:, 10].astype(int), rows[:, 11], rows[:, 12].astype(int),
                      tuple(self.troubles))
+
+
+def tool_of(number: float) -> int:
+    """The number of a tool, of whatever stands in a file."""
+    return int(min(max(number, 0.0), _MOST_TOOL))
 
 
 def chords_of(begin, end, centre, sweep, within: float) -> tuple[np.ndarray, np.ndarray]:
