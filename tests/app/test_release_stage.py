@@ -57,6 +57,17 @@ def test_who_gets_it_says_format_files_and_settings(badge):
     assert "approve" in panel._write.text() and not panel._report.isEnabled() and not panel._how.isEnabled()
 
 
+def test_every_way_of_parting_can_be_looked_at_or_says_so(badge):
+    panel = badge.window.panels[RELEASE]
+    badge.click("Versions", panel)
+    assert not panel._look.isEnabled() and panel._write.isEnabled()
+    for name, count in (("Per layer", 6), ("Per design", 1)):
+        badge.click(name, panel)
+        view = looked_at(badge)
+        assert len(view._looks) == count and all(look.film is not None for look in view._looks)
+        badge.window._end_looks()
+
+
 def test_what_was_chosen_for_somebody_is_kept(badge):
     panel = badge.window.panels[RELEASE]
     badge.click("Another designer", panel)

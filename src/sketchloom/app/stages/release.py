@@ -53,6 +53,7 @@ class ReleasePanel(Panel):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Release"))
         self._folder = self._recipe = None
+        self._can_write = False
         self._handing = QWidget()  # takes the controls that are made from descriptions
         self._handing.setLayout(QVBoxLayout())
         self._handing.layout().setContentsMargins(0, 0, 0, 0)
@@ -126,8 +127,10 @@ class ReleasePanel(Panel):
         wanted = self.wanted
         is_plain = wanted.kind is not None
         self._how.setEnabled(is_plain)
+        of_one = self._files != VERSIONS  # versions are traced anew as they are written
+        self._look.setEnabled(self._can_write and (of_one or not is_plain))
         for part in (self._report, self._plan):
-            part.setEnabled(is_plain and self._files != VERSIONS)
+            part.setEnabled(is_plain and of_one)
         suffix = wanted.kind.suffix[1:].upper() if is_plain else {
             APPROVAL: self.tr("the page to approve"), PACKAGE: self.tr("the folder"),
             STICKERS: self.tr("pages and cuts")}[wanted.form]
@@ -267,8 +270,10 @@ class ReleasePanel(Panel):
     def show_work(self, work) -> None:
         unit = work.recipe.unit
         self._recipe = work.recipe
-        for part in (self._write, self._shared, self._look, self._copy, self.drag):  # a preview is not what is written
-            part.setEnabled(bool(work.layers) and not work.rough)
+        self._can_write = bool(work.layers) and not work.rough  # a preview is not what is written
+        for part in (self._write, self._shared, self._copy, self.drag):
+            part.setEnabled(self._can_write)
+        self._show_form()
         self._not_yet.setVisible(work.rough)
         self._figures.show_values(
             (
