@@ -96,6 +96,20 @@ def test_one_work_is_as_large_in_every_format(mark, tmp_path, suffix, rounding):
     assert told.cut_mm == pytest.approx(whole.cut_mm, rel=2e-3) and told.open == 0
 
 
+@pytest.mark.parametrize("form", ["hpgl", "gcode"])
+def test_a_file_for_a_dragged_blade_is_checked_by_what_its_tip_cuts(mark, tmp_path, capsys, form):
+    out = tmp_path / "o"
+    main(["trace", str(mark), "--out-dir", str(out), "--machine", "blade", "--format", form, "--width", "100mm",
+          "--quiet"])
+    files = sorted(map(str, out.iterdir()))
+    assert main(["check", *files]) == 0 and "name its --machine" in capsys.readouterr().out
+    assert main(["check", "--json", "--machine", "blade", *files]) == 0
+    told = json.loads(capsys.readouterr().out)
+    assert [one["open"] for one in told] == [0] * len(files)
+    assert max(one["width_mm"] for one in told) < 101
+    assert main(["check", "--machine", "nowhere", *files]) == 2
+
+
 @pytest.mark.parametrize("data", [b"", b"<svg/>", b"<!DOCTYPE x [<!ENTITY a 'b'>]><svg>&a;</svg>", b"0\nSECTION\n",
                                   b"\x00" * 500, b"<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0L1 1'/></svg"])
 @pytest.mark.parametrize("suffix", [".svg", ".dxf", ".plt", ".nc"])

@@ -7,7 +7,9 @@ from sketchloom.core.base.errors import PictureError
 from sketchloom.core.base.said import said
 from sketchloom.core.playback import drawings, gcode_reader, hpgl_reader
 from sketchloom.core.playback.moves import Moves
+from sketchloom.core.playback.swivel import cut_by_tip
 from sketchloom.core.playback.telling import Told, told_of
+from sketchloom.core.sheets.machine import Machine
 
 READERS = {".plt": "hpgl", ".hpgl": "hpgl", ".nc": "gcode", ".gcode": "gcode", ".ngc": "gcode", ".svg": "svg",
            ".dxf": "dxf"}
@@ -25,8 +27,9 @@ class CutFile:
     told: Told
 
 
-def read(path) -> CutFile:
-    """A cut file from anywhere.
+def read(path, machine: Machine | None = None) -> CutFile:
+    """A cut file from anywhere; what is told is of what ``machine`` makes of it, by the tip of its blade where that is
+    dragged.
 
     Raises
     ------
@@ -42,10 +45,10 @@ def read(path) -> CutFile:
         data = path.read_bytes()
     except OSError:
         raise PictureError(path, said("cannot be opened."), said("Check its name and that you may read it.")) from None
-    return read_bytes(data, kind, str(path))
+    return read_bytes(data, kind, str(path), machine)
 
 
-def read_bytes(data: bytes, kind: str, name: str) -> CutFile:
+def read_bytes(data: bytes, kind: str, name: str, machine: Machine | None = None) -> CutFile:
     """The same of bytes of a kind."""
     layers: tuple[str, ...] = ()
     if kind in (drawings.SVG, drawings.DXF):
@@ -55,7 +58,10 @@ def read_bytes(data: bytes, kind: str, name: str) -> CutFile:
     if not moves.down.any():
         first = next((str(why) for _, why in moves.troubles), "")
         raise PictureError(name, said("cuts nothing: {why}", why=first) if first else said("cuts nothing."))
-    return CutFile(kind, moves, layers, told_of(moves))
+    if machine is None:
+        return CutFile(kind, moves, layers, told_of(moves))
+    cut = cut_by_tip(moves, machine.offset_mm if kind in ("hpgl", "gcode") else 0.0)
+    return CutFile(kind, moves, layers, told_of(cut, machine.overcut_mm + 1.0))
 
 
 def told_plain(one: CutFile) -> dict:
