@@ -9,7 +9,9 @@ import itertools
 
 import numpy as np
 
+from sketchloom.core.base import ragged
 from sketchloom.core.base.said import said
+from sketchloom.core.curves.curveset import segment_areas
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.handing import AS_IT_IS, Handing
 from sketchloom.core.formats.registry import AREAS, LAYERS, LINES, Format
@@ -23,6 +25,8 @@ _STRAY_MM = 0.008
 """Of chords of a swing: finer ones would be lost in the units."""
 _FLAT_MM, _SAME_MM = 0.004, 0.006
 """Chords stray from curves by so much, and places that a line passes so near are left out: a hundredth in all."""
+_BETWEEN = 0.25
+"""A place at least so far from its unit may go to the next one."""
 _A_LINE = 60
 """Coordinates of one instruction: buffers of old machines are short (common practice, no source)."""
 
@@ -39,7 +43,7 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
         points, starts = axis_path(points, starts, offset, stray_mm=_STRAY_MM)
     if offset > 0:
         points, starts = _fewer(points, starts)
-    units = np.rint(points * UNITS_PER_MM).astype(int)
+    units = _in_units(points, starts, _areas(strokes) if offset <= 0 else None)
     words += [] if machine is None else _pace(machine)
     pen = 0
     for number, (first, last) in enumerate(itertools.pairwise(starts.tolist())):
@@ -63,6 +67,48 @@ def _fewer(points, starts):
     kept, owner = shapely.get_coordinates(shapely.simplify(lines, _SAME_MM, preserve_topology=False),
                                           return_index=True)
     return kept, np.searchsorted(owner, np.arange(len(starts)))
+
+
+def _areas(strokes):
+    """(K,) what the curves of each stroke enclose, square units."""
+    if len(strokes.starts) < 2:
+        return np.empty(0)
+    return np.abs(ragged.reduce_pieces(np.add, segment_areas(strokes.controls), strokes.starts)) * UNITS_PER_MM**2
+
+
+def _in_units(points, starts, areas=None) -> np.ndarray:
+    """Places (N, 2) in whole units. Of a closed stroke some of those that lie nearly between two units go the other
+    way, until it has the ``areas`` (K,) of its curves: a small sheet would be off by its outline times what chords and
+    rounding happen to give."""
+    exact = points * UNITS_PER_MM
+    units = np.rint(exact)
+    if areas is None:
+        return units.astype(int)
+    for (a, b), area in zip(itertools.pairwise(starts.tolist()), areas.tolist(), strict=True):
+        if b - a < 6 or np.hypot(*(exact[b - 1] - exact[a])) > 1e-6:
+            continue
+        ring, made = exact[a:b - 1], units[a:b - 1]
+        off = np.sign(_area(ring)) * area - _area(made)
+        rest = ring - made
+        span = np.roll(made, -1, 0) - np.roll(made, 1, 0)
+        gain = np.sign(rest) * np.column_stack([span[:, 1], -span[:, 0]]) / 2  # of a unit further
+        rows, axes = np.nonzero((np.abs(rest) > _BETWEEN) & (gain * np.sign(off) > 0))
+        order = np.argsort(-np.abs(rest[rows, axes]))
+        moved = np.zeros(len(ring) + 1, bool)
+        for row, axis in zip(rows[order].tolist(), axes[order].tolist(), strict=True):
+            step = gain[row, axis]
+            if moved[row - 1] or moved[row] or moved[(row + 1) % len(ring)] or abs(off - step) >= abs(off):
+                continue  # a neighbour's move changes what this one gives
+            made[row, axis] += np.sign(rest[row, axis])
+            moved[row] = True
+            off -= step
+        units[a:b - 1], units[b - 1] = made, made[0]
+    return units.astype(int)
+
+
+def _area(ring):
+    x, y = ring.T
+    return 0.5 * float((x * np.roll(y, -1) - np.roll(x, -1) * y).sum())
 
 
 def _pace(machine):
