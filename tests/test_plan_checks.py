@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+import numpy as np
 import pytest
 
 from sketchloom.core.sheets.material import shipped as materials
@@ -142,3 +143,20 @@ def test_marks_lie_on_every_sheet_in_the_same_place_of_the_work(badge):
                     zip(outline.starts[-4:-1], outline.starts[-3:], strict=True)]
             places.add(tuple(round(float(v), 3) for p in last for v in p))
     assert len(places) == 1
+
+
+def test_the_seam_of_a_single_piece_is_moved_and_no_other(badge):
+    """Pieces laid each for itself are divided each for itself, and so are their seams put by hand."""
+    asked = {"size_mm": 480.0, "pieces": "apart", "divide": "straight", "carrier": "12x12in"}
+    work, plan = badge(machine=machine("blade"), **asked)
+    (_, key, piece), made = next((k, m) for k, m in plan.divided.items() if k[2] and len(m.seams) == 1)
+    desk = SeamDesk(work, key, made)
+    assert desk.piece == piece and not desk.is_by_hand
+    by = next(by for by in (3.0, -3.0, 1.0, -1.0, 0.4, -0.4) if (told := desk.moved(0, by)) is not None and told.fits)
+    kept = desk.kept(0, by)
+    assert [(s.key, s.piece) for s in kept] == [(key, piece)]
+    _, moved = badge(machine=machine("blade"), seams=kept, **asked)
+    for which, before in plan.divided.items():
+        shift = by * np.array(desk.across(0)) if which == (0, key, piece) else np.zeros(2)
+        for now, was in zip(moved.divided[which].seams, before.seams, strict=True):
+            assert now - was == pytest.approx(np.broadcast_to(shift, was.shape), abs=0.01)

@@ -8,7 +8,7 @@ from sketchloom.core.playback.film import Film, Pace, film_of
 from sketchloom.core.playback.moves import Moves
 from sketchloom.core.playback.swivel import cut_by_tip
 from sketchloom.core.playback.telling import Told, told_of
-from sketchloom.core.sheets.machine import Machine
+from sketchloom.core.sheets.machine import Machine, shipped
 
 _PAGE_SCALE = 1.6
 _MOST_PAGES = 60
@@ -33,8 +33,6 @@ class Look:
 
 def pace_of(machine: Machine | None) -> Pace:
     """How a machine plays; a plain one where none is known."""
-    from sketchloom.core.sheets.machine import shipped
-
     its = machine or shipped()[0]
     return Pace(its.cutting, its.travelling, its.lift_s, 0.0 if machine is None else machine.offset_mm)
 

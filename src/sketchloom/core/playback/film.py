@@ -13,6 +13,7 @@ from sketchloom.core.sheets.motion import Dynamics, curves_along, paced_along
 
 _STRAY_MM = 0.01
 _OVERCUT_MM = 3.0
+"""A stroke that ends so little past its beginning closes; longer overcuts are none."""
 _TIGHT = np.radians(100.0)
 _TIGHT_OFFSETS = 2.0
 """A blade that turns by more within so many offsets lifts the corner (common practice, no source)."""
