@@ -46,6 +46,7 @@ def test_a_process_of_its_own(badge, tmp_path):
         "strokes",
         "findings",
         "written_anyway",
+        "preflight",
         "timings_s",
         "peak_memory_mb",
         "version",

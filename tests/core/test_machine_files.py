@@ -296,6 +296,12 @@ def test_what_is_cut_twice_or_stays_open_is_told():
     assert told.doubled_mm == 0 and told.open == 0
     assert told_of(code(square[:-1])).open == 1
     assert told_of(code([(0, 0), (50, 0)], [(0, 0), (50, 0)])).doubled_mm == pytest.approx(50, abs=0.5)
+    # chords shorter than what is looked at: the run past its beginning is no double cut, a second round is
+    t = np.linspace(0, 2 * np.pi * (1 + 1 / 120), 1500)
+    round_one = np.column_stack([40 + 20 * np.cos(t), 40 + 20 * np.sin(t)])
+    assert told_of(code(round_one.tolist())).doubled_mm == 0
+    twice = told_of(code(round_one[:-20].tolist(), round_one[:-20].tolist()))
+    assert twice.doubled_mm == pytest.approx(2 * np.pi * 20, rel=0.02)
 
 
 @pytest.mark.parametrize(("data", "sentence"), [

@@ -199,11 +199,15 @@ class Window(QMainWindow):
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.planning.told.connect(self._show_findings)
+        release.plan_of = self.planning.plan_of
+        session.leaving.found_in_files.connect(release.take_file_findings)
+        release.checks.go_to.connect(self.go_to)
+        release.checks.mend.connect(session.mend)
         session.leaving.rehearsed.connect(self._show_looks)
         self.play_view.closed.connect(self._end_looks)
         self.play_view.viewed.connect(self._show_zoom)
         self.sheet_view.viewed.connect(self._show_zoom)
-        self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, self.variants)
+        self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, release, self.variants)
         trace.patch.shown.connect(self._show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self.telling.show_trouble("presets", why))
@@ -461,7 +465,8 @@ class Window(QMainWindow):
         self.bench.update()
 
     def _ask_beside(self):
-        self.beside.ask(self.stage == TRACE, self.stage == CLEAN, self.stage == LAYERS)
+        self.beside.ask(self.stage == TRACE, self.stage == CLEAN, self.stage == LAYERS,
+                        self.stage == RELEASE)
 
     def _show_variants(self, on):
         self.variants.setVisible(on and self.stage in (TRACE, CLEAN, LAYERS) and self.session.document is not None)

@@ -203,7 +203,7 @@ def _job_files(work, plan, stem, options):
         files += print_and_cut.outgoing_print_and_cut(work, options.print_cut, stem, kind, found)
     if options.package:
         kinds = (options.format,) if options.format else ()
-        files += package.outgoing_package(work, plan, options.package, stem, options.names, kinds)
+        files += package.outgoing_package(work, plan, options.package, stem, kinds)
     return files
 
 

@@ -37,8 +37,6 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--camera-corners", nargs=4, metavar="X,Y", help="in place of --camera-scale, of a picture taken by "
                    "hand: the corners of the bed in it, px, from the upper left clockwise; with --camera-bed")
     p.add_argument("--camera-bed", metavar="WxH", help="the size of the bed that --camera-corners are of, as 305x305mm")
-    p.add_argument("--names", metavar="PATTERN", default="{name}-{what}",
-                   help="names of the files of --package, from {name}, {what}, {width}, {height} and {machine}")
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
                                                 "if it is not there")

@@ -86,6 +86,11 @@ def _mirrored_as_asked(_, work):
     return replace(work.recipe, mirroring="auto")
 
 
+@mend_of("release.rights")
+def _may_use(_, work):
+    return replace(work.recipe, may_use=True)
+
+
 # -- the picture -------------------------------------------------------------------------------
 
 

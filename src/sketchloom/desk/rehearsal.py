@@ -3,11 +3,17 @@
 import io
 from dataclasses import dataclass
 
+from sketchloom.core.drawing.drawing import Drawing, Group, Shape, strand_of_rings
+from sketchloom.core.drawing.drawing import Look as Drawn
+from sketchloom.core.formats import gcode
+from sketchloom.core.formats.dialects import Dialect
+from sketchloom.core.formats.handing import Handing
 from sketchloom.core.playback import drawings, gcode_reader, hpgl_reader
 from sketchloom.core.playback.film import Film, Pace, film_of
 from sketchloom.core.playback.moves import Moves
 from sketchloom.core.playback.swivel import cut_by_tip
 from sketchloom.core.playback.telling import Told, told_of
+from sketchloom.core.shapes.makers import ellipse
 from sketchloom.core.sheets.machine import Machine, shipped
 
 _PAGE_SCALE = 1.6
@@ -19,7 +25,7 @@ _READERS = {".plt": hpgl_reader.read, ".nc": gcode_reader.read}
 class Look:
     """A file by its ``name``: its bytes' ``size``; the ``film`` of what is cut with its ``moves`` and what is ``told``
     of them, or ``pages`` as PNG; ``planned_s`` seconds that the plan has for it, None where there is none; ``sends``:
-    its bytes, where it is what a machine takes."""
+    its bytes, where it is what a machine takes; what it holds ``inside`` beside cuts."""
 
     name: str
     size: int
@@ -29,6 +35,7 @@ class Look:
     pages: tuple[bytes, ...] = ()
     planned_s: float | None = None
     sends: bytes = b""
+    inside: tuple[str, ...] = ()
 
 
 def pace_of(machine: Machine | None) -> Pace:
@@ -40,19 +47,26 @@ def pace_of(machine: Machine | None) -> Pace:
 def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, planned_s: float | None = None) -> Look:
     """A file as it is when its bytes are read; raises PictureError where they cannot be."""
     if suffix in (".plt", ".nc", ".svg", ".dxf"):
-        moves = (_READERS[suffix](data) if suffix in _READERS
-                 else drawings.read_apart(data, name, suffix[1:])[0])
+        moves, _, inside = ((_READERS[suffix](data), (), ()) if suffix in _READERS
+                            else drawings.read_apart(data, name, suffix[1:]))
         if not moves.count:
             return Look(name, len(data))
         pace = pace_of(machine if suffix in _READERS else None)
         overcut = 1.0 if machine is None else machine.overcut_mm + 1.0
         return Look(name, len(data), film_of(moves, pace), moves, told_of(cut_by_tip(moves, pace.offset_mm), overcut),
-                    planned_s=planned_s, sends=data if suffix in _READERS else b"")
+                    planned_s=planned_s, sends=data if suffix in _READERS else b"", inside=inside)
     if suffix == ".pdf":
         return Look(name, len(data), pages=tuple(_pages(data)))
     if suffix in (".png", ".webp"):
         return Look(name, len(data), pages=(_as_png(data),))
     return Look(name, len(data))
+
+
+def sample_of(dialect: Dialect) -> str:
+    """How a disc of 10 mm comes out in a dialect of machine code."""
+    disc = strand_of_rings([ellipse((10.0, 10.0), 5.0, 5.0)])
+    drawing = Drawing("disc", (0.0, 0.0, 20.0, 20.0), (Group((Shape((disc,), Drawn("#000000")),), "disc", 1),))
+    return gcode.write(drawing, Handing(dialect=dialect)).decode()
 
 
 def _pages(data):

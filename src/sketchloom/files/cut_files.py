@@ -18,13 +18,14 @@ MOST_BYTES = 256 * 2**20
 
 @dataclass(frozen=True, slots=True, eq=False)
 class CutFile:
-    """A file as a machine would run it: its ``kind``, its ``moves``, the names of its ``layers`` where it has any, and
-    what can be told of it."""
+    """A file as a machine would run it: its ``kind``, its ``moves``, the names of its ``layers`` where it has any, what
+    can be told of it, and what it holds ``inside`` beside cuts."""
 
     kind: str
     moves: Moves
     layers: tuple[str, ...]
     told: Told
+    inside: tuple[str, ...] = ()
 
 
 def read(path, machine: Machine | None = None) -> CutFile:
@@ -51,17 +52,18 @@ def read(path, machine: Machine | None = None) -> CutFile:
 def read_bytes(data: bytes, kind: str, name: str, machine: Machine | None = None) -> CutFile:
     """The same of bytes of a kind."""
     layers: tuple[str, ...] = ()
+    inside: tuple[str, ...] = ()
     if kind in (drawings.SVG, drawings.DXF):
-        moves, layers = drawings.read_apart(data, name, kind)
+        moves, layers, inside = drawings.read_apart(data, name, kind)
     else:
         moves = (hpgl_reader if kind == "hpgl" else gcode_reader).read(data)
     if not moves.down.any():
         first = next((str(why) for _, why in moves.troubles), "")
         raise PictureError(name, said("cuts nothing: {why}", why=first) if first else said("cuts nothing."))
     if machine is None:
-        return CutFile(kind, moves, layers, told_of(moves))
+        return CutFile(kind, moves, layers, told_of(moves), inside)
     cut = cut_by_tip(moves, machine.offset_mm if kind in ("hpgl", "gcode") else 0.0)
-    return CutFile(kind, moves, layers, told_of(cut, machine.overcut_mm + 1.0))
+    return CutFile(kind, moves, layers, told_of(cut, machine.overcut_mm + 1.0), inside)
 
 
 def told_plain(one: CutFile) -> dict:
@@ -73,6 +75,6 @@ def told_plain(one: CutFile) -> dict:
         "layers": [{"name": names.get(tool, str(tool)), "cut_mm": round(length, 2)}
                    for tool, length in sorted(t.tools.items())],
         "strokes": t.strokes, "open": t.open, "cut_mm": round(t.cut_mm, 2), "travel_mm": round(t.travel_mm, 2),
-        "doubled_mm": round(t.doubled_mm, 2),
+        "doubled_mm": round(t.doubled_mm, 2), "inside": list(one.inside),
         "troubles": [{"line": line, "message": str(why)} for line, why in one.moves.troubles],
     }

@@ -47,10 +47,11 @@ class Demo:
 
     def project(self) -> Project:
         if len(self.file_names) == 1:
-            return Project(self.recipe, self.picture_path.read_bytes(), self.file_name)
+            return Project(replace(self.recipe, may_use=True), self.picture_path.read_bytes(), self.file_name)
         made = open_as_layers(self.paths).project
         own = replace(
             self.recipe,
+            may_use=True,
             reading=made.recipe.reading,
             palette=made.recipe.palette,
             order=made.recipe.order,

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from sketchloom.core.formats.registry import Format, formats
-from sketchloom.core.preflight.findings import STOP, Finding
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import package, papers, release, report
@@ -15,12 +14,13 @@ from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 @dataclass(frozen=True, slots=True)
 class Wanted:
     """``form``: the key of a format, or of ``recipients``; ``split`` of ``release``; whether a ``report`` and a laying
-    ``plan`` go with it."""
+    ``plan`` go with it; keys of checks that are not wanted."""
 
     form: str = release.SVG
     split: str = release.ONE
     report: bool = False
     plan: bool = False
+    unchecked: tuple[str, ...] = ()
 
     @property
     def kind(self) -> Format | None:
@@ -91,8 +91,3 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
         files.append((beside("-laying.pdf"), lambda: papers.laying(work, plan, name, words.papers)))
     return files
 
-
-def stops_of(work: Work, plan: WorkPlan | None) -> list[Finding]:
-    """What says that a work must not leave as it is."""
-    every = (*work.findings, *(() if plan is None else plan.findings))
-    return [one for one in every if one.severity == STOP]

@@ -17,15 +17,11 @@ from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import papers, release, report
 from sketchloom.recipe.document import to_json
 
-PATTERN = "{name}-{what}"
-PLACES = ("name", "what", "width", "height", "machine")
-"""What a pattern of names may hold in braces."""
 ZIP = ".zip"
 _PREVIEW_DPI_PX = 1200
 
 
-def contents(work: Work, plan: WorkPlan, name: str, pattern: str = PATTERN, kinds=(), words=None
-             ) -> list[tuple[str, Callable[[], bytes]]]:
+def contents(work: Work, plan: WorkPlan, name: str, kinds=(), words=None) -> list[tuple[str, Callable[[], bytes]]]:
     """Names and what makes the bytes of each.
 
     Parameters
@@ -37,7 +33,7 @@ def contents(work: Work, plan: WorkPlan, name: str, pattern: str = PATTERN, kind
     SettingError : the pattern gives two files one name. ExportError : as ``release.outgoing_sheets``.
     """
     def named(what):
-        text = pattern
+        text = work.recipe.file_names
         for place, value in (("name", name), ("what", what), ("width", f"{work.size_mm[0]:.0f}"),
                              ("height", f"{work.size_mm[1]:.0f}"), ("machine", plan.machine.key)):
             text = text.replace("{" + place + "}", value)
@@ -58,7 +54,7 @@ def contents(work: Work, plan: WorkPlan, name: str, pattern: str = PATTERN, kind
     ]
     if len({n.lower() for n, _ in made}) < len(made):
         raise SettingError("--names", said("a pattern with {place}, so that no two files have one name",
-                                           place="{what}"), pattern)
+                                           place="{what}"), work.recipe.file_names)
     return made
 
 
@@ -67,11 +63,10 @@ def suited(machine) -> str:
     return "gcode" if machine.kind in (LASER, PEN) or machine.dialect else "hpgl"
 
 
-def outgoing_package(work: Work, plan: WorkPlan, target, name: str, pattern: str = PATTERN, kinds=(), words=None
-                     ) -> release.Outgoing:
+def outgoing_package(work: Work, plan: WorkPlan, target, name: str, kinds=(), words=None) -> release.Outgoing:
     """The files of a package, in a folder that exists or as one zip; raises as ``contents``."""
     target = Path(target)
-    every = contents(work, plan, name, pattern, kinds, words)
+    every = contents(work, plan, name, kinds, words)
     if target.suffix.lower() == ZIP:
         return [(target, lambda: _zipped(every))]
     return [(target / file, make) for file, make in every]

@@ -18,7 +18,8 @@ what is cut from them."""
 @dataclass(frozen=True, slots=True)
 class Recipient:
     """``format`` and ``split`` (of ``release``) of the files; ``values`` of settings of handing over, as pairs; whether
-    a ``report`` and a laying ``plan`` go with them."""
+    a ``report`` and a laying ``plan`` go with them; keys of checks (``core/preflight/checklist``) that it does not want
+    made."""
 
     key: str = setting.text(setting.REQUIRED, most=60)
     name: str = setting.text(setting.REQUIRED)
@@ -28,6 +29,7 @@ class Recipient:
     values: tuple[tuple[str, str], ...] = ()
     report: bool = setting.switch(False)
     plan: bool = setting.switch(False)
+    unchecked: tuple[str, ...] = ("single",)
 
     def __post_init__(self):
         check_all(self, "recipients.")
@@ -41,10 +43,12 @@ class Recipient:
                     recipe = replace(recipe, **{name: _value(known, text)})
         return recipe
 
-    def kept(self, recipe: Recipe, format_key: str, split: str, report: bool, plan: bool) -> "Recipient":
+    def kept(self, recipe: Recipe, format_key: str, split: str, report: bool, plan: bool,
+             unchecked=("single",)) -> "Recipient":
         """The same with what is chosen now."""
         values = tuple((name, str(getattr(recipe, name))) for name, one in SETTINGS.items() if one.place == RELEASING)
-        return replace(self, format=format_key, split=split, values=values, report=report, plan=plan)
+        return replace(self, format=format_key, split=split, values=values, report=report, plan=plan,
+                       unchecked=tuple(unchecked))
 
 
 def _value(known, text):

@@ -5,7 +5,6 @@ import re
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import replace
-from functools import partial
 from pathlib import Path
 
 from sketchloom.core.base.errors import ClashError, ExportError
@@ -37,6 +36,7 @@ from sketchloom.core.tooling.kerf import kept_whole
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files.handing_over import handing_of
+from sketchloom.files.made import Made
 from sketchloom.files.sheet_files import sheet_drawings
 from sketchloom.files.writing import write_together
 from sketchloom.recipe.document import Recipe
@@ -215,7 +215,7 @@ def outgoing(work: Work, target, how: str = ONE, kind: Format | None = None, ste
         refuse_target(Path(target))
         kind = kind or format_of(target)
         handing = handing_of(work.recipe)
-        return [(Path(target), lambda: kind.write(whole_drawing(work), handing))]
+        return [(Path(target), Made(kind, lambda: whole_drawing(work), handing))]
     return in_folder(SPLITS[how](work, safe_stem(stem)), target, kind, handing_of(work.recipe))
 
 
@@ -232,7 +232,7 @@ def outgoing_versions(works, names, target, kind: Format | None = None) -> Outgo
         refuse_empty(work, target)
     refuse_target(Path(target))
     kind, handing = kind or format_of(target), handing_of(works[0].recipe)
-    return [(Path(target), lambda: kind.write(versions_drawing(works, names, Path(target).stem), handing))]
+    return [(Path(target), Made(kind, lambda: versions_drawing(works, names, Path(target).stem), handing))]
 
 
 def outgoing_sheets(plan: WorkPlan, folder, stem: str, kind: Format | None = None, recipe: Recipe | None = None
@@ -271,7 +271,7 @@ def in_folder(drawings, folder, kind: Format | None = None, how=AS_IT_IS) -> Out
     if not folder.is_dir():
         raise ExportError(folder, said("is not a folder.") if folder.exists() else said("this folder does not exist."))
     hows = how if isinstance(how, list) else [how] * len(drawings)
-    return [(folder / f"{stem}{chosen.suffix}", partial(chosen.write, drawing, its))
+    return [(folder / f"{stem}{chosen.suffix}", Made(chosen, drawing, its))
             for (stem, drawing), its in zip(drawings.items(), hows, strict=True)]
 
 

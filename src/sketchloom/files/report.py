@@ -8,6 +8,7 @@ from sketchloom.core.base.plain import encoded
 from sketchloom.core.layers.ways import PROPOSED, RULES
 from sketchloom.core.preflight.findings import STOP
 from sketchloom.desk import figures
+from sketchloom.desk.preflight import checks_of
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
@@ -62,6 +63,8 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         "findings": [_finding(f, work.mm_per_px) for f in (*work.findings, *(() if plan is None else plan.findings))],
         "written_anyway": sorted({f.code for f in (*work.findings, *(() if plan is None else plan.findings))
                                   if f.severity == STOP}),
+        "preflight": [{"check": one.check.key, "state": one.state, "codes": sorted({f.code for f in one.findings})}
+                      for one in checks_of(work, plan)],
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,

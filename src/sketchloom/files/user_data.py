@@ -82,6 +82,11 @@ def dialects() -> tuple[Dialect, ...]:
     return (*own, *(one for one in dialect_table.SHIPPED if one.key not in {o.key for o in own}))
 
 
+def keep_dialects(table) -> None:
+    """Write the user's dialects of machine code; raises ExportError."""
+    _keep_plain("dialects.json", dialect_table.to_plain(table))
+
+
 def recipients() -> tuple[recipient_table.Recipient, ...]:
     """Who gets a work, with what the user chose for each (``recipients.json``)."""
     own = {r.key: r for r in _plain_in("recipients.json", _MAX_TABLE_BYTES, recipient_table.from_plain) or ()}

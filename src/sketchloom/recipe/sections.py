@@ -483,6 +483,13 @@ class Release:
         False, said("Stickers show the picture itself"), said("stickers are printed with the picture, else with the "
                                                               "flat colours"),
         late=True, word=Word("--print-picture", group=HANDED), place=RELEASING)
+    may_use: bool = setting.switch(
+        False, said("The picture may be used"), said("somebody said that the picture may be used"), late=True,
+        word=Word("--may-use", group=HANDED))
+    file_names: str = setting.text(
+        "{name}-{what}", said("Names of a package"), said("names of the files of a package, from {name}, {what}, "
+                                                          "{width}, {height} and {machine}"),
+        late=True, word=Word("--names", "PATTERN", group=HANDED), place=RELEASING)
     dialect: str = setting.text(
         "", said("Dialect of machine code"), said("key of the dialect of machine code; empty: the machine's own"),
         late=True, most=100, word=Word("--dialect", "KEY", group=HANDED))

@@ -12,7 +12,7 @@ class Beside(QObject):
     """Asks for it when the Trace stage is seen, and hands it to the panel and the strip while it is of the result
     shown."""
 
-    def __init__(self, session, bench, trace, cleaning, layers, detailing, strip):
+    def __init__(self, session, bench, trace, cleaning, layers, detailing, release, strip):
         super().__init__(bench)
         self._session, self._bench, self._trace, self._strip = session, bench, trace, strip
         self._detailing = detailing
@@ -30,6 +30,7 @@ class Beside(QObject):
         )
         session.aside.details.connect(
             lambda work, details: self._is_shown(work) and detailing.show_details(work, details))
+        session.aside.before.connect(lambda work, found: self._is_shown(work) and release.take_findings(work, found))
         session.aside.variants_begin.connect(
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
@@ -38,11 +39,11 @@ class Beside(QObject):
         strip.let_go.connect(self._let_go)
         strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
 
-    def ask(self, in_trace: bool, in_clean: bool, in_layers: bool) -> None:
+    def ask(self, in_trace: bool, in_clean: bool, in_layers: bool, in_release: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
         wanted = ({aside.GAPS} if in_clean else {aside.LADDER, aside.PIECES, aside.DOUBLES} if in_trace
-                  else {aside.WAYS} if in_layers else set())
+                  else {aside.WAYS} if in_layers else {aside.BEFORE} if in_release else set())
         if work is None or not wanted:
             return
         if in_layers and self._detailing.is_open:

@@ -25,7 +25,8 @@ class Telling(QObject):
         latest = self._window.session.latest
         work = latest.work if latest is not None else None
         for number, stage in enumerate(STAGES):
-            found = [f for f in (self._window.found() if work else ()) if f.rule.stage == stage]
+            found = [f for f in (self._window.found() if work else ()) if f.rule.stage == stage or (
+                number == RELEASE and f.severity == STOP)]  # nothing leaves with one, whatever stage it is of
             count = len({f.code for f in found if f.severity == WARN})  # kinds, as the list has a row for each
             self._window.rail.buttons[number].set_state(self._state_of(number, latest, found, count), count)
 

@@ -11,7 +11,7 @@ from sketchloom.app.parts.widgets import button, clear, counted, label, plain_ti
 from sketchloom.app.words import told
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
-_ICONS = {
+ICONS = {
     NOTE: ("info-circle", theme.WOAD),
     WARN: ("alert-triangle", theme.WELD),
     STOP: ("alert-octagon", theme.MADDER),
@@ -105,7 +105,7 @@ class FindingsLine(QFrame):
             return
         self._fold.setEnabled(True)
         worst = self._findings[0]
-        name, colour = _ICONS[worst.severity]
+        name, colour = ICONS[worst.severity]
         self._icon.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
         where = f"{worst.layer}: " if worst.layer else ""
         kinds, places = len(_by_kind(self._findings)), len(self._findings)
@@ -143,7 +143,7 @@ class FindingsLine(QFrame):
         row = QHBoxLayout(holder)
         row.setContentsMargins(0, 2, 6, 2)
         mark = QLabel()
-        name, colour = _ICONS[finding.severity]
+        name, colour = ICONS[finding.severity]
         mark.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
         severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
         mark.setAccessibleName(severities[finding.severity])

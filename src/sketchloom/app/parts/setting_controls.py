@@ -2,13 +2,13 @@
 
 from collections.abc import Callable
 
-from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLineEdit, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import label
 from sketchloom.app.words import told
-from sketchloom.core.base.setting import CHOICE, LENGTH, SWITCH, WHOLE, Setting
+from sketchloom.core.base.setting import CHOICE, LENGTH, SWITCH, TEXT, WHOLE, Setting
 from sketchloom.recipe.document import SETTINGS, Recipe
 
 FIELD_PX = 104
@@ -44,6 +44,9 @@ class SettingControl(QWidget):
                 self.part.show_value(value if value is not None else self.setting.least, recipe.unit)
             case "choice":
                 self.part.setCurrentIndex(self.part.findData(value))
+            case "text":
+                if not self.part.hasFocus():  # what is being typed stays
+                    self.part.setText(value)
 
     def _switch(self, row):
         part = QCheckBox(self.name)
@@ -75,12 +78,22 @@ class SettingControl(QWidget):
         row.addWidget(part, 1)
         return part
 
+    def _text(self, row):
+        part = QLineEdit()
+        part.setAccessibleName(self.name)
+        part.setMaxLength(int(self.setting.most))
+        part.editingFinished.connect(lambda: self._commit(part.text(), ""))
+        row.addWidget(label(self.name))
+        row.addWidget(part, 1)
+        return part
+
 
 _MAKERS = {
     SWITCH: SettingControl._switch,
     WHOLE: SettingControl._whole,
     LENGTH: SettingControl._length,
     CHOICE: SettingControl._choice,
+    TEXT: SettingControl._text,
 }
 
 

@@ -29,10 +29,14 @@ from sketchloom.app.parts.widgets import (
     swatch,
 )
 from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.releasing.cautions_box import CautionsBox
+from sketchloom.app.stages.releasing.checks_box import ChecksBox
+from sketchloom.app.stages.releasing.dialect_box import DialectBox
 from sketchloom.app.words import named, told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
 from sketchloom.core.formats.registry import formats
+from sketchloom.desk.preflight import checks_of
 from sketchloom.files import user_data
 from sketchloom.files.outgoing import Wanted
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
@@ -60,12 +64,14 @@ class ReleasePanel(Panel):
         self._build_recipients()
         self._build_files()
         self._build_table()
+        self._build_checks()
         self.fold = Fold(self.tr("How the files are written"), self._handing)
-        self.add(self._who, self._about, (label(self.tr("Format")), self._form), self._how, self._look, self._figures,
-                 self._table, self._hidden, self._marks, self._plan, self._report)
         self._build_writing()
-        self.add(self.fold, self._keep)
-        self._build_cautions()
+        self.add(self._who, self._about, (label(self.tr("Format")), self._form), self._how, self.checks, self._look,
+                 self._write, self._not_yet, self._result, self._open, self._plan, self._report, self._marks,
+                 self._figures, self._table, self._hidden, (self._shared, self._copy), self.drag, self.fold, self._keep)
+        self.section(self.tr("Before you cut"))
+        self.add(CautionsBox())
         self.column.addStretch(1)
         self._take_recipient("designer", False)
 
@@ -74,6 +80,35 @@ class ReleasePanel(Panel):
         self.placed = box
         box.change.connect(self.change)
         self._handing.layout().addWidget(box)
+        self._handing.layout().addWidget(self.dialect)
+
+    def _build_checks(self):
+        self.checks = ChecksBox()
+        self.checks.chosen.connect(self._show_checks)
+        self.dialect = DialectBox()
+        self.dialect.chosen.connect(lambda key: self._recipe is not None and self.change.emit(
+            replace(self._recipe, dialect=key), self.tr("dialect of machine code"), ""))
+        self.plan_of = lambda work: None
+        self._work = self._of_work = self._of_files = None
+
+    def take_findings(self, work, found) -> None:
+        """What is found of a work when it is to leave."""
+        self._of_work = found
+        self._show_checks()
+
+    def take_file_findings(self, work, found) -> None:
+        """What speaks against files that were looked at."""
+        if work is self._work:
+            self._of_files = found
+            self._show_checks()
+
+    def _show_checks(self):
+        """The checks as they stand; they are made beside the window."""
+        if self._work is None or self._of_work is None:
+            self.checks.show_checks(())
+            return
+        self.checks.show_checks(checks_of(self._work, self.plan_of(self._work), self._of_files,
+                                          self.checks.unchecked, self._of_work))
 
     def _build_recipients(self):
         self._who = Choice(tuple((one.key, named(one.name), named(one.about)) for one in user_data.recipients()),
@@ -105,6 +140,8 @@ class ReleasePanel(Panel):
         self._choose(one.split)
         self._report.setChecked(one.report)
         self._plan.setChecked(one.plan)
+        self.checks.take(one.unchecked)
+        self._show_checks()
         self._show_form()
         if by_hand and self._recipe is not None and one.applied(self._recipe) != self._recipe:
             self.change.emit(one.applied(self._recipe), self.tr("for {0}").format(named(one.name).lower()), "")
@@ -113,7 +150,7 @@ class ReleasePanel(Panel):
         if self._recipe is None:
             return
         made = self._recipient.kept(self._recipe, self.wanted.form, self._files, self._report.isChecked(),
-                                    self._plan.isChecked())
+                                    self._plan.isChecked(), sorted(self.checks.unchecked))
         try:
             user_data.keep_recipient(made)
         except AppError as error:
@@ -139,7 +176,8 @@ class ReleasePanel(Panel):
     @property
     def wanted(self) -> Wanted:
         """What is to be written."""
-        return Wanted(self._form.currentData() or SVG, self._files, self._report.isChecked(), self._plan.isChecked())
+        return Wanted(self._form.currentData() or SVG, self._files, self._report.isChecked(), self._plan.isChecked(),
+                      tuple(sorted(self.checks.unchecked)))
 
     def _build_files(self):
         self._how = Choice(
@@ -208,10 +246,8 @@ class ReleasePanel(Panel):
         self._write = button(self.tr("Write {0}…").format("SVG"), "", self.tr("Choose where, then write (Ctrl+E)"))
         self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
-        self.add(self._write)
         self._not_yet = label(self.tr("Files can be written once the exact result is there."), "quiet")
         self._not_yet.hide()
-        self.add(self._not_yet)
         self._result = label("", "done")
         self._result.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._result.hide()
@@ -224,33 +260,9 @@ class ReleasePanel(Panel):
         self._copy = button(self.tr("Copy as SVG"), "clipboard", self.tr("To paste it into another program"))
         self._copy.clicked.connect(self.copy_wanted)
         self.drag = DragOut(self.tr("Drag it out as a file"))
-        self.add((self._shared, self._copy), self.drag)
         self._open = button(self.tr("Open the folder"), "folder-open")
         self._open.clicked.connect(lambda: QDesktopServices.openUrl(QUrl.fromLocalFile(str(self._folder))))
         self._open.hide()
-        self.add(self._result, self._open)
-
-    def _build_cautions(self):
-        self.section(self.tr("Before you cut"))
-        self.add(
-            label(
-                self.tr("Blade: keep fingers and hair away from the moving head and store blades covered."), "caution"
-            ),
-            label(
-                self.tr(
-                    "Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, "
-                    "and never leave a running laser alone: fire."
-                ),
-                "caution",
-            ),
-            label(
-                self.tr(
-                    "Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin from heat."
-                ),
-                "caution",
-            ),
-            label(self.tr("Your machine's manual, local rules and trained people come first."), "quiet"),
-        )
 
     def _choose(self, key):
         self._files = key
@@ -265,11 +277,16 @@ class ReleasePanel(Panel):
         self._result.hide()
         self._open.hide()
         self._recipe = document.recipe
+        self.dialect.show_recipe(document.recipe)
         self._marks.setChecked(document.recipe.marks)
 
     def show_work(self, work) -> None:
         unit = work.recipe.unit
         self._recipe = work.recipe
+        if work is not self._work:
+            self._work = None if work.rough else work
+            self._of_work = self._of_files = None
+        self._show_checks()
         self._can_write = bool(work.layers) and not work.rough  # a preview is not what is written
         for part in (self._write, self._shared, self._copy, self.drag):
             part.setEnabled(self._can_write)

@@ -13,14 +13,15 @@ from sketchloom.core.base.errors import AppError, Cancelled
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.desk import figures, lines, variants
 from sketchloom.desk.details import details_of
+from sketchloom.desk.preflight import findings_of_work
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.desk.ways import orders_offered, ways_compared
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
 
-LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS, DETAILS = (
-    "ladder", "doubles", "pieces", "gaps", "variants", "ways", "details")
+LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS, DETAILS, BEFORE = (
+    "ladder", "doubles", "pieces", "gaps", "variants", "ways", "details", "before")
 PICTURE = QSize(148, 92)
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
@@ -47,6 +48,7 @@ class Aside(QObject):
     ways = Signal(object, object)
     orders = Signal(object, object)
     details = Signal(object, object)
+    before = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -73,6 +75,7 @@ class Aside(QObject):
             *(((LADDER, self.ladder, lambda: figures.ladder(work)),) if colour else ()),
             *(((PIECES, self.pieces, lambda: self._pieces_of(work)),) if toned else ()),
             (GAPS, self.gaps, lambda: self._gaps_of(work)),
+            (BEFORE, self.before, lambda: findings_of_work(work)),
             *(((WAYS, self.ways, lambda: ways_compared(work)),
                (WAYS, self.orders, lambda: orders_offered(work)),
                (DETAILS, self.details, lambda: details_of(RegionDesk(work, RegionIndex(work.traced.planar)))))

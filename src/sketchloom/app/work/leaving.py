@@ -12,11 +12,15 @@ from PySide6.QtCore import QObject, Signal
 from sketchloom.app.words import told
 from sketchloom.core.base.progress import Part, watched
 from sketchloom.core.formats.atomic import Care
+from sketchloom.core.formats.handing import MM
+from sketchloom.core.preflight import checklist
+from sketchloom.desk.preflight import checks_of, findings_of_file
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
 from sketchloom.files import opening, papers, release, sending, user_data
-from sketchloom.files.outgoing import Wanted, Words, files_of, stops_of
+from sketchloom.files.made import Made
+from sketchloom.files.outgoing import Wanted, Words, files_of
 from sketchloom.files.recipients import APPROVAL
 from sketchloom.recipe.document import Alternative
 
@@ -52,12 +56,14 @@ class _Approved:
 
 class Leaving(QObject):
     """Of one session. ``written``: the files; ``in_the_way``, ``held_back``: why nothing was written, and how it is all
-    the same; ``rehearsed``: looks at files that were made and not written."""
+    the same; ``rehearsed``: looks at files that were made and not written;
+    ``found_in_files``: the work, and what speaks against them."""
 
     written = Signal(object)
     in_the_way = Signal(object, object, object)
     held_back = Signal(object, object)
     rehearsed = Signal(object)
+    found_in_files = Signal(object, object)
     sent = Signal(str)
 
     def __init__(self, session):
@@ -82,7 +88,7 @@ class Leaving(QObject):
             if replace:
                 (target.parent if wanted.suffix else target).mkdir(exist_ok=True)  # one that was asked for anew
             its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
-            stops = stops_of(work, its)
+            stops = checklist.stops(checks_of(work, its, off=wanted.unchecked))
             if stops and not anyway:
                 return _HeldBack(tuple(stops), lambda: self.write(target, wanted, replace, True))
             was = None
@@ -112,14 +118,21 @@ class Leaving(QObject):
                 alone = dataclasses.replace(wanted, report=False, plan=False)
                 files = files_of(work, its, target, name, alone, words, number)
             seconds = [t.machine_s for t in its.timed] if its is not None and wanted.needs_plan else []
-            looks = []
+            looks, found = [], []
             for n, (path, make) in enumerate(files[:_MOST_LOOKS]):
                 progress.step(n, len(files), "")
                 planned = seconds[n] if n < len(seconds) and wanted.kind is not None else None
                 machine = work.recipe.machine if its is None else its.machine
                 looks.append(looked_at(path.name, path.suffix, make(), machine, planned))
-            return tuple(looks)
-        self._session.writing.run(self.tr("Making the files to look at"), run, self.rehearsed.emit,
+                if isinstance(make, Made):
+                    found += findings_of_file(looks[-1], make.drawing(), path.suffix,
+                                              path.suffix != ".svg" or work.recipe.svg_reader == MM)
+            return work, tuple(looks), tuple(found)
+
+        def show(done):
+            self.rehearsed.emit(done[1])
+            self.found_in_files.emit(done[0], done[2])
+        self._session.writing.run(self.tr("Making the files to look at"), run, show,
                          lambda why: self._session.trouble.emit("write", told(why)), lambda: None)
 
     def send(self, look, address: str) -> None:

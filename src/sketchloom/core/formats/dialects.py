@@ -56,6 +56,10 @@ def from_plain(data, where: str = "dialects") -> tuple[Dialect, ...]:
     return plain.from_plain(data, tuple[Dialect, ...], where)
 
 
+def to_plain(some) -> list[dict]:
+    return plain.to_plain(tuple(some))
+
+
 _BEGIN = ("G21", "G90", "G17", "G94")
 SHIPPED = (
     Dialect("knife", str(said("Knife or cutter moved up and down")), _BEGIN + ("G0 Z{safe}",),

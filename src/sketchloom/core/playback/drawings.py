@@ -14,12 +14,13 @@ _STRAY_MM = 0.002
 _MOST_BYTES = 64 * 2**20
 _MOST_LAYERS = 1000
 _PX_MM = 25.4 / 96
+_NO_CUTS = {"image", "text", "foreignObject"}
 _UNITS_MM = {1: 25.4, 2: 304.8, 4: 1.0, 5: 10.0, 6: 1000.0}
 """Codes of $INSUNITS: inches, feet, millimetres, centimetres, metres (DXF reference)."""
 
 
-def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...]]:
-    """The cuts of a drawing as moves, y up, one tool a layer, and the layers' names.
+def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...], tuple[str, ...]]:
+    """The cuts of a drawing as moves, y up, one tool a layer, the layers' names, and what it holds beside cuts.
 
     Raises
     ------
@@ -31,14 +32,14 @@ def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...
     answer, rows = asked("sketchloom.core.playback.drawings", kind, data, name, {})
     try:
         table = np.frombuffer(rows, np.float64).reshape(int(answer["rows"]), 6)
-        names = tuple(str(n)[:200] for n in answer["names"])
+        names, inside = (tuple(str(n)[:200] for n in answer[key]) for key in ("names", "inside"))
     except (KeyError, ValueError, TypeError):
         raise failed(name) from None
     if not np.isfinite(table).all() or np.abs(table[:, :4]).max(initial=0) > MOST_MM:
         raise failed(name)
     count = len(table)
     return Moves(table[:, 0:2], table[:, 2:4], table[:, 0:2], np.zeros(count), table[:, 4] > 0, np.zeros(count),
-                 table[:, 5].astype(int), np.arange(count), np.zeros(count), np.zeros(count, int)), names
+                 table[:, 5].astype(int), np.arange(count), np.zeros(count), np.zeros(count, int)), names, inside
 
 
 # -- in the process of its own -----------------------------------------------------------------
@@ -46,7 +47,7 @@ def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...
 
 def _answer(task, data, words):
     try:
-        lines, names = (_of_svg if task == SVG else _of_dxf)(data)
+        lines, names, inside = (_of_svg if task == SVG else _of_dxf)(data)
     except (PictureError, MemoryError):
         raise
     except Exception:  # whatever a stranger's file does to a library is one answer here
@@ -61,7 +62,7 @@ def _answer(task, data, words):
             raise PictureError(words["name"], said("has more cuts than are checked."),
                                said("Check a part of it alone."))
     table = np.array(rows, np.float64).reshape(-1, 6)
-    return {"rows": len(table), "names": names}, table.tobytes()
+    return {"rows": len(table), "names": names, "inside": inside}, table.tobytes()
 
 
 def _of_svg(data):
@@ -71,9 +72,12 @@ def _of_svg(data):
     from svgelements import Path, Shape
 
     root = ElementTree.fromstring(data)  # entities and the like are refused before another library sees them
+    inside = set()
     for parent in list(root.iter()):
         for child in list(parent):
-            if str(child.tag).rpartition("}")[2] in ("script", "image", "foreignObject", "style"):
+            tag = str(child.tag).rpartition("}")[2]
+            inside |= {tag} & _NO_CUTS
+            if tag in ("script", "image", "foreignObject", "style"):
                 parent.remove(child)
     plain = io.BytesIO(ElementTree.tostring(root))
     drawing = Svg.parse(plain, reify=True, ppi=96.0)
@@ -95,7 +99,7 @@ def _of_svg(data):
             points = _flat(Path(part))
             if len(points) > 1:
                 lines.append((names.index(name) + 1, points * (_PX_MM, -_PX_MM) + (0.0, height)))
-    return lines, names
+    return lines, names, sorted(inside)
 
 
 def _flat(path):
@@ -123,11 +127,12 @@ def _of_dxf(data):
 
     document, _ = read(io.BytesIO(data))
     scale = _UNITS_MM.get(int(document.header.get("$INSUNITS", 4)), 1.0)
-    names, lines = [], []
+    names, lines, inside = [], [], set()
     for entity in document.modelspace():
         try:
             path = paths.make_path(entity)
         except (TypeError, ezdxf.DXFError):  # a text, a picture: nothing a machine follows
+            inside.add(str(entity.dxftype()).lower())
             continue
         name = str(entity.dxf.get("layer", "0"))
         if name not in names:
@@ -138,7 +143,7 @@ def _of_dxf(data):
         points = np.array([(v.x, v.y) for v in path.flattening(_STRAY_MM / scale)], float) * scale
         if len(points) > 1:
             lines.append((names.index(name) + 1, points))
-    return lines, names
+    return lines, names, sorted(inside)
 
 
 if __name__ == "__main__":

@@ -76,12 +76,11 @@ def _samples(moves):
     down = moves.down[owner]
     a, b = xy[down], ends[down]
     length = np.hypot(*(b - a).T)
-    total = np.cumsum(length) - length
-    count = np.maximum(np.round(length / _SAMPLE_MM), 0).astype(int)
-    chord = np.repeat(np.arange(len(a)), count)
-    share = (np.arange(len(chord)) - np.repeat(np.cumsum(count) - count, count) + 0.5) / np.maximum(count[chord], 1)
+    past = np.cumsum(length)
+    along = (np.arange(int(past[-1] / _SAMPLE_MM)) + 0.5) * _SAMPLE_MM  # by the whole length: chords may be shorter
+    chord = np.minimum(np.searchsorted(past, along, "right"), len(a) - 1)
     way = (b - a) / np.maximum(length, 1e-12)[:, None]
-    along = total[chord] + share * length[chord]
+    share = np.clip((along - past[chord] + length[chord]) / np.maximum(length[chord], 1e-12), 0, 1)
     return a[chord] + share[:, None] * (b - a)[chord], way[chord], owner[down][chord], along
 
 

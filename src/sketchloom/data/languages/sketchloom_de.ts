@@ -2439,6 +2439,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Aufkleber werden mit dem Bild gedruckt, sonst mit den flachen Farben</translation>
     </message>
     <message>
+        <source>somebody said that the picture may be used</source>
+        <translation>jemand hat gesagt, dass das Bild verwendet werden darf</translation>
+    </message>
+    <message>
+        <source>Names of a package</source>
+        <translation>Namen eines Pakets</translation>
+    </message>
+    <message>
+        <source>names of the files of a package, from {name}, {what}, {width}, {height} and {machine}</source>
+        <translation>Namen der Dateien eines Pakets, aus {name}, {what}, {width}, {height} und {machine}</translation>
+    </message>
+    <message>
         <source>Dialect of machine code</source>
         <translation>Dialekt des Maschinencodes</translation>
     </message>
@@ -3642,6 +3654,138 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>not written: the sticker is larger than what a page takes beside its marks. Make it smaller, or choose another paper.</source>
         <translation>nicht geschrieben: Der Aufkleber ist größer, als eine Seite neben ihren Marken fasst. Kleiner machen oder ein anderes Papier wählen.</translation>
     </message>
+    <message>
+        <source>Something to cut</source>
+        <translation>Es gibt etwas zu schneiden</translation>
+    </message>
+    <message>
+        <source>The machine may cut the material</source>
+        <translation>Die Maschine darf das Material schneiden</translation>
+    </message>
+    <message>
+        <source>Every sheet bonds to what it lies on</source>
+        <translation>Jede Lage haftet auf dem, worauf sie liegt</translation>
+    </message>
+    <message>
+        <source>Mirrored as the material asks</source>
+        <translation>Gespiegelt, wie das Material es verlangt</translation>
+    </message>
+    <message>
+        <source>All parts on their sheets</source>
+        <translation>Alle Teile auf ihren Bögen</translation>
+    </message>
+    <message>
+        <source>Layers meet as in the work</source>
+        <translation>Ebenen treffen sich wie im Werk</translation>
+    </message>
+    <message>
+        <source>Every cut closes</source>
+        <translation>Jeder Schnitt schließt sich</translation>
+    </message>
+    <message>
+        <source>No cut twice, none within a hair</source>
+        <translation>Kein Schnitt doppelt, keiner um Haaresbreite</translation>
+    </message>
+    <message>
+        <source>No piece too small to weed</source>
+        <translation>Kein Stück zu klein zum Entgittern</translation>
+    </message>
+    <message>
+        <source>No neck too narrow</source>
+        <translation>Kein Hals zu schmal</translation>
+    </message>
+    <message>
+        <source>No loose islands</source>
+        <translation>Keine losen Inseln</translation>
+    </message>
+    <message>
+        <source>One path for each layer</source>
+        <translation>Ein Pfad für jede Ebene</translation>
+    </message>
+    <message>
+        <source>No more nodes than machines like</source>
+        <translation>Nicht mehr Knoten, als Maschinen mögen</translation>
+    </message>
+    <message>
+        <source>No corner tighter than the blade turns</source>
+        <translation>Keine Ecke enger, als die Klinge dreht</translation>
+    </message>
+    <message>
+        <source>No picture and no text left inside</source>
+        <translation>Kein Bild und kein Text mehr darin</translation>
+    </message>
+    <message>
+        <source>The picture may be used</source>
+        <translation>Das Bild darf verwendet werden</translation>
+    </message>
+    <message>
+        <source>cuts do not close</source>
+        <translation>Schnitte schließen sich nicht</translation>
+    </message>
+    <message>
+        <source>{file}: a cut does not close: what it goes round stays on the sheet.</source>
+        <translation>{file}: Ein Schnitt schließt sich nicht: Was er umgeht, bleibt auf dem Bogen.</translation>
+    </message>
+    <message>
+        <source>{file}: {count} cuts do not close: what they go round stays on the sheet.</source>
+        <translation>{file}: {count} Schnitte schließen sich nicht: Was sie umgehen, bleibt auf dem Bogen.</translation>
+    </message>
+    <message>
+        <source>a file cuts a line twice</source>
+        <translation>eine Datei schneidet eine Linie doppelt</translation>
+    </message>
+    <message>
+        <source>{file}: {length:.0f} mm are cut twice, or within {hair:g} mm of another cut.</source>
+        <translation>{file}: {length:.0f} mm werden doppelt geschnitten oder näher als {hair:g} mm an einem anderen Schnitt.</translation>
+    </message>
+    <message>
+        <source>a layer lies elsewhere in its file than in the work</source>
+        <translation>eine Ebene liegt in ihrer Datei anders als im Werk</translation>
+    </message>
+    <message>
+        <source>{file}: {name} lies {off:.2f} mm from where it belongs; the layers would not meet.</source>
+        <translation>{file}: {name} liegt {off:.2f} mm von dort, wohin es gehört; die Ebenen träfen sich nicht.</translation>
+    </message>
+    <message>
+        <source>a cut file holds pictures or text</source>
+        <translation>eine Schneiddatei enthält Bilder oder Text</translation>
+    </message>
+    <message>
+        <source>{file}: holds pictures or text, which no machine cuts: {inside}.</source>
+        <translation>{file}: enthält Bilder oder Text, die keine Maschine schneidet: {inside}.</translation>
+    </message>
+    <message>
+        <source>pieces lie loose within a hole of their own layer</source>
+        <translation>Stücke liegen lose in einem Loch ihrer eigenen Ebene</translation>
+    </message>
+    <message>
+        <source>{name}: a piece lies loose within a hole and falls out as it is cut. Bridge it, or lay it by hand.</source>
+        <translation>{name}: Ein Stück liegt lose in einem Loch und fällt beim Schneiden heraus. Überbrücke es oder lege es von Hand.</translation>
+    </message>
+    <message>
+        <source>{name}: {count} pieces lie loose within holes and fall out as they are cut. Bridge them, or lay them by hand.</source>
+        <translation>{name}: {count} Stücke liegen lose in Löchern und fallen beim Schneiden heraus. Überbrücke sie oder lege sie von Hand.</translation>
+    </message>
+    <message>
+        <source>a layer is several paths where one is wanted</source>
+        <translation>eine Ebene hat mehrere Pfade, wo einer gewünscht ist</translation>
+    </message>
+    <message>
+        <source>{name} is {count} pieces, and one is wanted. Join them, bridge them, or drop the smaller ones.</source>
+        <translation>{name} hat {count} Stücke, und eines ist gewünscht. Verbinde oder überbrücke sie, oder lass die kleineren weg.</translation>
+    </message>
+    <message>
+        <source>nobody said that the picture may be used</source>
+        <translation>niemand hat gesagt, dass das Bild verwendet werden darf</translation>
+    </message>
+    <message>
+        <source>May you use this picture? What others drew needs their leave, for things you give away, too.</source>
+        <translation>Darfst du dieses Bild verwenden? Was andere gezeichnet haben, braucht deren Erlaubnis, auch für Verschenktes.</translation>
+    </message>
+    <message>
+        <source>I may use it</source>
+        <translation>Ich darf es verwenden</translation>
+    </message>
 </context>
 <context>
     <name>AreaTool</name>
@@ -4002,6 +4146,112 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>…</source>
         <translation>…</translation>
+    </message>
+</context>
+<context>
+    <name>CautionsBox</name>
+    <message>
+        <source>Blade: keep fingers and hair away from the moving head and store blades covered.</source>
+        <translation>Klinge: halte Finger und Haare vom bewegten Kopf fern und bewahre Klingen bedeckt auf.</translation>
+    </message>
+    <message>
+        <source>Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, and never leave a running laser alone: fire.</source>
+        <translation>Laser: schneide nie chlorhaltige Folie wie PVC; ihre Dämpfe sind giftig. Nutze eine Absaugung und lass einen laufenden Laser nie allein: Feuer.</translation>
+    </message>
+    <message>
+        <source>Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin from heat.</source>
+        <translation>Fräse und Heißpresse: schütze Augen, Ohren und Lunge vor Spänen, Lärm und Staub und die Haut vor Hitze.</translation>
+    </message>
+    <message>
+        <source>Your machine&apos;s manual, local rules and trained people come first.</source>
+        <translation>Das Handbuch deiner Maschine, örtliche Regeln und geschulte Leute gehen vor.</translation>
+    </message>
+</context>
+<context>
+    <name>ChecksBox</name>
+    <message>
+        <source>All checks</source>
+        <translation>Alle Prüfungen</translation>
+    </message>
+    <message>
+        <source>Every check, and which of them are wanted</source>
+        <translation>Jede Prüfung, und welche gewünscht sind</translation>
+    </message>
+    <message>
+        <source>Checked once the exact result is there.</source>
+        <translation>Wird geprüft, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
+        <source>All {0} checks pass.</source>
+        <translation>Alle {0} Prüfungen bestanden.</translation>
+    </message>
+    <message>
+        <source>{0} of {1} checks pass.</source>
+        <translation>{0} von {1} Prüfungen bestanden.</translation>
+    </message>
+    <message>
+        <source>1 is not made yet.</source>
+        <translation>1 steht noch aus.</translation>
+    </message>
+    <message>
+        <source>{0} are not made yet.</source>
+        <translation>{0} stehen noch aus.</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Hinweis</translation>
+    </message>
+    <message>
+        <source>warning</source>
+        <translation>Warnung</translation>
+    </message>
+    <message>
+        <source>stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>passed</source>
+        <translation>bestanden</translation>
+    </message>
+    <message>
+        <source>not made yet</source>
+        <translation>steht noch aus</translation>
+    </message>
+    <message>
+        <source>not wanted</source>
+        <translation>nicht gewünscht</translation>
+    </message>
+    <message>
+        <source>Somebody may be hurt: it is always made</source>
+        <translation>Jemand könnte sich verletzen: Sie wird immer gemacht</translation>
+    </message>
+    <message>
+        <source>Whether this is checked for whoever gets it</source>
+        <translation>Ob das für diesen Empfänger geprüft wird</translation>
+    </message>
+    <message>
+        <source>And 1 more.</source>
+        <translation>Und 1 weiterer.</translation>
+    </message>
+    <message>
+        <source>And {0} more.</source>
+        <translation>Und {0} weitere.</translation>
+    </message>
+    <message>
+        <source>Known once the sheets are planned.</source>
+        <translation>Bekannt, sobald die Bögen geplant sind.</translation>
+    </message>
+    <message>
+        <source>Known once the files were looked at.</source>
+        <translation>Bekannt, sobald die Dateien angesehen wurden.</translation>
+    </message>
+    <message>
+        <source>Go there</source>
+        <translation>Dorthin</translation>
+    </message>
+    <message>
+        <source>Go to the next</source>
+        <translation>Zur nächsten</translation>
     </message>
 </context>
 <context>
@@ -4982,6 +5232,132 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Cut through so many sheets as an opening, or once as a piece laid on top (ticked); laying one counts as {0}. What costs less the other way is bold.</source>
         <translation>Als Öffnung durch so viele Bögen geschnitten oder einmal als aufgelegtes Teil (angehakt); eines zu legen zählt wie {0}. Was andersherum weniger kostet, ist fett.</translation>
+    </message>
+</context>
+<context>
+    <name>DialectBox</name>
+    <message>
+        <source>Dialect of machine code</source>
+        <translation>Dialekt des Maschinencodes</translation>
+    </message>
+    <message>
+        <source>The words of G-code that the machine knows; its manual tells them</source>
+        <translation>Die Wörter des G-Codes, die die Maschine kennt; ihr Handbuch nennt sie</translation>
+    </message>
+    <message>
+        <source>Table…</source>
+        <translation>Tabelle …</translation>
+    </message>
+    <message>
+        <source>Dialects, to be changed or added to</source>
+        <translation>Dialekte, zum Ändern oder Ergänzen</translation>
+    </message>
+    <message>
+        <source>Machine code</source>
+        <translation>Maschinencode</translation>
+    </message>
+    <message>
+        <source>The machine&apos;s own</source>
+        <translation>Der der Maschine</translation>
+    </message>
+</context>
+<context>
+    <name>DialectsTable</name>
+    <message>
+        <source>Dialects of machine code</source>
+        <translation>Dialekte des Maschinencodes</translation>
+    </message>
+    <message>
+        <source>What a machine&apos;s manual asks for. In braces stand figures of the machine and the material: {0}.</source>
+        <translation>Was das Handbuch einer Maschine verlangt. In Klammern stehen Zahlen der Maschine und des Materials: {0}.</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>At the beginning</source>
+        <translation>Am Anfang</translation>
+    </message>
+    <message>
+        <source>Tool on</source>
+        <translation>Werkzeug an</translation>
+    </message>
+    <message>
+        <source>Tool off</source>
+        <translation>Werkzeug aus</translation>
+    </message>
+    <message>
+        <source>Another tool</source>
+        <translation>Anderes Werkzeug</translation>
+    </message>
+    <message>
+        <source>At the end</source>
+        <translation>Am Ende</translation>
+    </message>
+    <message>
+        <source>Arcs (G2, G3)</source>
+        <translation>Bögen (G2, G3)</translation>
+    </message>
+    <message>
+        <source>Numbered lines</source>
+        <translation>Nummerierte Zeilen</translation>
+    </message>
+    <message>
+        <source>Decimals</source>
+        <translation>Nachkommastellen</translation>
+    </message>
+    <message>
+        <source>A disc of 10 mm in this dialect</source>
+        <translation>Eine Scheibe von 10 mm in diesem Dialekt</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>A copy of the chosen one</source>
+        <translation>Eine Kopie des gewählten</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen one, where it is your own</source>
+        <translation>Den gewählten, wenn es ein eigener ist</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>The plain kinds that come with the program</source>
+        <translation>Die schlichten Arten, die mit dem Programm kommen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Changes that were not kept are left</source>
+        <translation>Änderungen, die nicht behalten wurden, verfallen</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>The table is used from now on</source>
+        <translation>Die Tabelle gilt von jetzt an</translation>
+    </message>
+    <message>
+        <source>{0}, another</source>
+        <translation>{0}, noch eines</translation>
+    </message>
+    <message>
+        <source>What comes with the program stays; change it, or add another.</source>
+        <translation>Was mit dem Programm kommt, bleibt; ändere es oder füge einen weiteren hinzu.</translation>
     </message>
 </context>
 <context>
@@ -8545,6 +8921,10 @@ seinesgleichen</translation>
         <translation>Format</translation>
     </message>
     <message>
+        <source>dialect of machine code</source>
+        <translation>Dialekt des Maschinencodes</translation>
+    </message>
+    <message>
         <source>Who gets it?</source>
         <translation>Wer bekommt es?</translation>
     </message>
@@ -8731,22 +9111,6 @@ seinesgleichen</translation>
     <message>
         <source>Before you cut</source>
         <translation>Bevor du schneidest</translation>
-    </message>
-    <message>
-        <source>Blade: keep fingers and hair away from the moving head and store blades covered.</source>
-        <translation>Klinge: halte Finger und Haare vom bewegten Kopf fern und bewahre Klingen bedeckt auf.</translation>
-    </message>
-    <message>
-        <source>Laser: never cut chlorinated film such as PVC; its fumes are poisonous. Use extraction, and never leave a running laser alone: fire.</source>
-        <translation>Laser: schneide nie chlorhaltige Folie wie PVC; ihre Dämpfe sind giftig. Nutze eine Absaugung und lass einen laufenden Laser nie allein: Feuer.</translation>
-    </message>
-    <message>
-        <source>Router and hot press: guard eyes, ears and lungs from chips, noise and dust, and skin from heat.</source>
-        <translation>Fräse und Heißpresse: schütze Augen, Ohren und Lunge vor Spänen, Lärm und Staub und die Haut vor Hitze.</translation>
-    </message>
-    <message>
-        <source>Your machine&apos;s manual, local rules and trained people come first.</source>
-        <translation>Das Handbuch deiner Maschine, örtliche Regeln und geschulte Leute gehen vor.</translation>
     </message>
     <message>
         <source>Page</source>
