@@ -14,6 +14,8 @@ from sketchloom.app.parts.machines_table import MachinesTable
 from sketchloom.app.stages.numbers import RELEASE, SHEETS
 from sketchloom.core.sheets.machine import shipped as shipped_machines
 from sketchloom.core.sheets.material import shipped
+from sketchloom.core.sheets.placing import sheets
+from sketchloom.core.sheets.routing import route
 from sketchloom.desk.seams import SeamDesk
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import demo
@@ -24,6 +26,10 @@ from sketchloom.files.outgoing import Wanted
 def badge(tmp_path, monkeypatch):
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
     monkeypatch.setenv("XDG_CONFIG_HOME", str(tmp_path / "config"))
+    # what is looked at here is the window: a short search does (tests/core look at how well it places)
+    monkeypatch.setattr(sheets, "_ROUNDS", 4)
+    monkeypatch.setattr(sheets, "_TRIES", 2)
+    monkeypatch.setattr(route, "_KICKS", ((40, 4), (700, 1)))
     driver = Driver()
     driver.open(demo("lighthouse").picture_path)
     person = Person(driver)

@@ -79,6 +79,21 @@ def test_parts_never_lie_nearer_than_the_gap_nor_over_the_edge(seed, gap, turns,
             assert sheet.trouble(gap) == (set(), set())
 
 
+def test_what_is_kept_of_one_plan_serves_the_next_and_changes_none():
+    group, kept = group_of([shapely.box(0, 0, 60 + 9 * k, 40 + 7 * k).buffer(3) for k in range(5)]), {}
+    def keep(key, make):
+        if key not in kept:
+            kept[key] = make()
+        return kept[key]
+    def last(**more):
+        *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {}, **more)
+        return [(p.part.path, p.turn, p.dx, p.dy) for s in sheets for p in s.placed]
+    plain = last()
+    assert last(keep=keep) == plain
+    count = len(kept)
+    assert count > 0 and last(keep=keep) == plain and len(kept) == count
+
+
 def test_the_same_seed_gives_the_same_plans():
     rng = np.random.default_rng(3)
     group = group_of([blob(rng, 30) for _ in range(9)])

@@ -100,7 +100,7 @@ def plans_of(works, prices: Prices | None = None, cache: Cache | None = None) ->
     runs = []
     for group in groups:
         breathe()
-        run = placings(group, carriers, gap, by_hand, _offcuts(recipe, group))
+        run = placings(group, carriers, gap, by_hand, _offcuts(recipe, group), keep=cache.keep)
         current.append(next(run))
         runs.append(run)
     known: dict[tuple, Timed] = {}

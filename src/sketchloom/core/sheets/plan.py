@@ -9,7 +9,7 @@ import shapely
 
 from sketchloom.core.sheets.machine import Carrier, Machine
 from sketchloom.core.sheets.part import Part, area_moved, moved, turn_of
-from sketchloom.core.sheets.placing.nofit import SAFE_MM, body_of
+from sketchloom.core.sheets.placing.nofit import SAFE_MM, Keep, body_of, nothing_kept
 from sketchloom.core.sheets.placing.search import Bin
 from sketchloom.core.sheets.placing.sheets import plans
 from sketchloom.core.sheets.routing.cuts import Cuts, cuts_of
@@ -196,21 +196,21 @@ class Spot:
     top: float
 
 
-def placings(group: Group, carriers, gap_mm: float, by_hand: dict[str, Spot], offcuts=(), seed: int = 1
-             ) -> Iterator[tuple[tuple[Sheet, ...], tuple[Ready, ...]]]:
+def placings(group: Group, carriers, gap_mm: float, by_hand: dict[str, Spot], offcuts=(), seed: int = 1,
+             keep: Keep = nothing_kept) -> Iterator[tuple[tuple[Sheet, ...], tuple[Ready, ...]]]:
     """Ever better sheets for a group, the first at once, and what fits on none.
 
     Parameters
     ----------
     carriers : those that may be used, the smallest that needs the fewest sheets is. offcuts : carriers there is one of
-    each, used first. by_hand : by ``Part.path``.
+    each, used first. by_hand : by ``Part.path``. keep : as of ``NoFits``.
     """
     if not carriers:
         yield (), group.ready
         return
     best = None
     for carrier in sorted(carriers, key=lambda c: (c.width_mm * (c.height_mm or 1e6), c.key)):
-        run = _on(group, carrier, gap_mm, by_hand, offcuts, seed)
+        run = _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep)
         first = next(run)
         cost = (len(first[1]), len(first[0]))
         if best is None or cost < best[0]:
@@ -222,7 +222,7 @@ def placings(group: Group, carriers, gap_mm: float, by_hand: dict[str, Spot], of
     yield from best[2]
 
 
-def _on(group, carrier, gap_mm, by_hand, offcuts, seed):
+def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
     """On one kind of carrier."""
     is_roll = carrier.height_mm <= 0
     back = _BACK if is_roll else 0.0
@@ -237,7 +237,7 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed):
     found = {n: _fixed(bodies[n], group.ready[n], spot, carrier, gap_mm, is_roll) for n, spot in every.items()}
     fixed = {n: spot for n, spot in found.items() if spot is not None}
     first = own + [more] * max(0, max((s[0] for s in fixed.values()), default=-1) + 1 - len(own))
-    for made in plans(bodies, first, more, fixed, seed):
+    for made in plans(bodies, first, more, fixed, seed, keep):
         sheets: dict[int, list[Placed]] = {}
         for n, spot in sorted(made.spots.items()):
             ready = group.ready[n]

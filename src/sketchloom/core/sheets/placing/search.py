@@ -13,7 +13,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.progress import breathe
-from sketchloom.core.sheets.placing.nofit import Body, NoFits
+from sketchloom.core.sheets.placing.nofit import Body, Keep, NoFits, nothing_kept
 
 _GROW, _FADE = 1.6, 0.95
 """Weights of overlaps that stay, at the deepest, and of those that went (chosen on rectangles cut into polygons)."""
@@ -47,11 +47,12 @@ class Layout:
 
 class Search:
     """Moves bodies within bins. ``step`` mm of the raster of places; ``fixed`` (N,) bool stay where they are;
-    ``slack_px`` as of ``NoFits``."""
+    ``slack_px`` and ``keep`` as of ``NoFits``."""
 
-    def __init__(self, bodies: list[Body], step: float, seed: int = 1, fixed=None, slack_px: float = 0.0):
-        self.bodies, self.step = bodies, step
-        self.nofits = NoFits(bodies, step, slack_px)
+    def __init__(self, bodies: list[Body], step: float, seed: int = 1, fixed=None, slack_px: float = 0.0,
+                 keep: Keep = nothing_kept):
+        self.bodies, self.step, self._keep = bodies, step, keep
+        self.nofits = NoFits(bodies, step, slack_px, keep)
         self.rng = np.random.default_rng(seed)
         self.fixed = np.zeros(len(bodies), bool) if fixed is None else np.asarray(fixed, bool)
         self.weights = np.ones((len(bodies), len(bodies)))
@@ -217,7 +218,8 @@ class Search:
 
     def finer(self, times: int, at: Layout) -> tuple["Search", Layout]:
         """The same search on a raster so many times finer, with a layout on it."""
-        made = Search(self.bodies, self.step / times, int(self.rng.integers(1 << 31)), self.fixed)
+        made = Search(self.bodies, self.step / times, int(self.rng.integers(1 << 31)), self.fixed,
+                      keep=self._keep)
         return made, Layout(at.bin.copy(), at.x * times, at.y * times, at.turn.copy())
 
 

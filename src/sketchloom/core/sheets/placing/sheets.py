@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from sketchloom.core.sheets.placing.first import Spot, first_places
-from sketchloom.core.sheets.placing.nofit import Body, grown_body
+from sketchloom.core.sheets.placing.nofit import Body, Keep, grown_body, nothing_kept
 from sketchloom.core.sheets.placing.search import Bin, Search
 
 _STEPS = 160
@@ -37,13 +37,13 @@ class Plan:
 
 
 def plans(bodies: list[Body], first: list[Bin], more: Bin | None, fixed: dict[int, Spot] | None = None,
-          seed: int = 1) -> Iterator[Plan]:
+          seed: int = 1, keep: Keep = nothing_kept) -> Iterator[Plan]:
     """Ever better plans, the first at once; ends when none better is found. The same seed gives the same plans.
 
     Parameters
     ----------
     first : sheets that are there and are to be used up first, as offcuts. more : any number of these, None for no more.
-    fixed : places that stay, by the number of the body, in ``first``.
+    fixed : places that stay, by the number of the body, in ``first``. keep : as of ``NoFits``.
     """
     fixed = dict(fixed or {})
     sizes = [*first, *([more] if more else [])]
@@ -57,7 +57,7 @@ def plans(bodies: list[Body], first: list[Bin], more: Bin | None, fixed: dict[in
                key=lambda plan: plan.cost(bodies))
     yield best
     if len(bodies) <= MOST_IMPROVED and len(best.spots) > 1:
-        yield from _bettered(bodies, best, step, fixed, seed, len(first))
+        yield from _bettered(bodies, best, step, fixed, seed, len(first), keep)
 
 
 def _at_once(bodies, first, more, fixed, step, turns):
@@ -77,11 +77,11 @@ def _plan(bodies, bins, spots):
     return Plan(tuple(bins), spots, tuple(n for n in range(len(bodies)) if n not in spots))
 
 
-def _bettered(bodies, best, step, fixed, seed, kept):
+def _bettered(bodies, best, step, fixed, seed, kept, keep):
     """Plans with a sheet less, or the last one less used."""
     laid = sorted(best.spots)
     which = [n in fixed for n in laid]
-    search = Search([bodies[n] for n in laid], step, seed, which)
+    search = Search([bodies[n] for n in laid], step, seed, which, keep=keep)
     for _ in range(_TRIES):
         for bins in _smaller(best, bodies, kept):
             at = _on_raster(search, best, laid, bins, step)
