@@ -10,7 +10,8 @@ from sketchloom.core.base.errors import Cancelled, GeometryError
 from sketchloom.core.curves import least_squares, loops, straights, trace_arcs
 from sketchloom.core.curves.corners import find_corners
 from sketchloom.core.curves.curveset import bounds, evaluate, line_controls, segment_areas, segment_lengths
-from sketchloom.core.curves.fit import Spans, fit_spans
+from sketchloom.core.curves.fit import fit_spans
+from sketchloom.core.curves.spans import Spans
 from sketchloom.core.planar.junctions import Polylines
 
 

@@ -17,7 +17,7 @@ from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.picture.preparing.steps import SECOND
-from sketchloom.core.planar import junctions, subpixel
+from sketchloom.core.planar import junctions, stepped, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import guides
@@ -144,6 +144,8 @@ def _mapped(segmentation):
         levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
     metric = subpixel.luma_first(field.shape[-1]) if segmentation.noise > 0 and not segmentation.two_tones else None
     points = subpixel.boundary_points(planar, field, levels, metric)
+    if segmentation.noise <= 0:
+        points = stepped.smoothed(points)
     if segmentation.cut_in is None:
         return planar, junctions.join_polylines(planar, points, junctions.place_nodes(planar, points)), None
     drawn = segmentation.cut_in.guides

@@ -1,7 +1,5 @@
 """Least-squares cubics through runs of points, all open spans of the map at once."""
 
-from dataclasses import dataclass, replace
-
 import numpy as np
 
 from sketchloom.core.base import ragged
@@ -9,7 +7,9 @@ from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import line_controls
+from sketchloom.core.curves.knots import fewest
 from sketchloom.core.curves.least_squares import averaged, fit_runs, misses
+from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
 from sketchloom.core.curves.tangents import local_tangent
 
 _STRAIGHT_SHARE = 0.7
@@ -22,52 +22,6 @@ _TURN_OF_A_CUBIC = np.radians(100.0)
 """A cubic that turns by more follows a curve badly; longer runs are divided before they are fitted."""
 _STRAIGHT_KINK = np.cos(np.radians(0.5))
 """A straight piece that leaves its smooth neighbour by more than half a degree would show as a kink."""
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Spans:
-    """Runs of points between places where curves begin and end.
-
-    ``first``, ``last`` (K,) indices into the points, both belonging to the span.
-    ``leave``, ``arrive`` (K, 2) unit tangents at the ends, each pointing into the span.
-    ``smooth_first``, ``smooth_last`` (K,) bool: the curve runs on there without a corner.
-    ``line`` (K,) bool: known to be straight.
-    """
-
-    first: np.ndarray
-    last: np.ndarray
-    leave: np.ndarray
-    arrive: np.ndarray
-    smooth_first: np.ndarray
-    smooth_last: np.ndarray
-    line: np.ndarray
-
-    def __len__(self):
-        return len(self.first)
-
-    def pick(self, where) -> "Spans":
-        return Spans(*(getattr(self, name)[where] for name in self.__slots__))
-
-    @staticmethod
-    def join(parts) -> "Spans":
-        return Spans(*(np.concatenate([getattr(p, name) for p in parts]) for name in Spans.__slots__))
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class FittedSpans:
-    """``spans`` in ascending order of their first point, their cubics, which are lines, and by
-    how much each misses its points, px."""
-
-    spans: Spans
-    controls: np.ndarray
-    straight: np.ndarray
-    miss: np.ndarray
-
-    def part(self, a, b, offset=0) -> "FittedSpans":
-        """Those from ``a`` to before ``b``, their points counted from the point ``offset``."""
-        spans = self.spans.pick(slice(a, b))
-        spans = replace(spans, first=spans.first - offset, last=spans.last - offset)
-        return FittedSpans(spans, self.controls[a:b], self.straight[a:b], self.miss[a:b])
 
 
 def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
@@ -105,7 +59,8 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
         raise GeometryError(said("A span to fit has fewer than two points."))
     points = np.array(points, float)
     fitted = _divide(points, _presplit(points, spans), tolerance_px, progress)
-    return _merge_back(points, fitted, tolerance_px, progress)
+    fitted = _merge_back(points, fitted, tolerance_px, progress)
+    return fewest(points, fitted, tolerance_px, progress=progress)
 
 
 def _divide(points, spans, tolerance, progress):
@@ -120,18 +75,7 @@ def _divide(points, spans, tolerance, progress):
         done.append((spans.pick(good), controls[good], straight[good], error[good]))
         spans = _split(points, spans.pick(~good), worst[~good])
         level += 1
-    return _ordered(done)
-
-
-def _ordered(parts):
-    spans = Spans.join([p[0] for p in parts]) if parts else None
-    if spans is None:
-        empty = np.empty(0, np.intp)
-        spans = Spans(empty, empty, np.empty((0, 2)), np.empty((0, 2)), *[empty.astype(bool)] * 3)
-        return FittedSpans(spans, np.empty((0, 4, 2)), np.empty(0, bool), np.empty(0))
-    order = np.argsort(spans.first, kind="stable")
-    controls, straight, miss = (np.concatenate([p[k] for p in parts])[order] for k in (1, 2, 3))
-    return FittedSpans(spans.pick(order), controls, straight, miss)
+    return ordered(done)
 
 
 def _fit_level(points, spans, tolerance):
@@ -267,7 +211,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
             continue
         stay = np.ones(len(spans), bool)
         stay[pair[good]] = stay[pair[good] + 1] = False
-        fitted = _ordered([
+        fitted = ordered([
             (spans.pick(stay), fitted.controls[stay], fitted.straight[stay], fitted.miss[stay]),
             (one.pick(good), controls[good], straight[good], error[good]),
         ])

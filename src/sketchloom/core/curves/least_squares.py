@@ -44,8 +44,8 @@ def fit_runs(xy, starts, leave, arrive, tolerance_px: float) -> tuple[np.ndarray
     Schneider 1990, "An algorithm for automatically fitting digitized curves", Graphics Gems.
     """
     lengths = np.diff(starts)
-    place, total = _travelled(xy, starts, lengths)
-    thin, thin_starts = _thinned(starts, lengths)
+    place, total = travelled(xy, starts, lengths)
+    thin, thin_starts = thinned(starts, lengths)
     ends = xy[starts[:-1]], xy[starts[1:] - 1]
     t_thin = place[thin]
     x, y = np.ascontiguousarray(xy[thin, 0]), np.ascontiguousarray(xy[thin, 1])
@@ -73,7 +73,7 @@ def fit_runs(xy, starts, leave, arrive, tolerance_px: float) -> tuple[np.ndarray
     return _handles(x, y, t, starts, leave, arrive, ends, total), t
 
 
-def _travelled(xy, starts, lengths):
+def travelled(xy, starts, lengths) -> tuple[np.ndarray, np.ndarray]:
     """Share of its run's length at which each point lies, and the lengths."""
     step = np.zeros(len(xy))
     dx, dy = np.diff(xy[:, 0]), np.diff(xy[:, 1])
@@ -85,9 +85,9 @@ def _travelled(xy, starts, lengths):
     return way / np.repeat(total, lengths), total
 
 
-def _thinned(starts, lengths):
-    """Indices of at most about THINNED points of each run, its ends among them."""
-    stride = np.maximum((lengths - 1) // THINNED, 1)
+def thinned(starts, lengths, most: int = THINNED) -> tuple[np.ndarray, np.ndarray]:
+    """Indices of at most about so many points of each run, its ends among them, and the offsets of what is left."""
+    stride = np.maximum((lengths - 1) // most, 1)
     if stride.max(initial=1) == 1:
         return np.arange(starts[-1]), starts
     local = np.arange(starts[-1]) - np.repeat(starts[:-1], lengths)

@@ -9,7 +9,8 @@ from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import CurveSet, line_controls
-from sketchloom.core.curves.fit import Spans, fit_spans
+from sketchloom.core.curves.fit import fit_spans
+from sketchloom.core.curves.spans import Spans
 
 _ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""

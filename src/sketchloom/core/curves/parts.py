@@ -5,8 +5,8 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
-from sketchloom.core.curves.fit import Spans
 from sketchloom.core.curves.loops import exact_loops
+from sketchloom.core.curves.spans import Spans
 from sketchloom.core.curves.symmetry import mirrored, symmetric_halves, symmetric_runs
 from sketchloom.core.curves.tangents import end_tangent, local_tangent
 
@@ -147,6 +147,8 @@ class Part:
             return np.concatenate(parts)
         self.owner = self.arcs[join(arc, four, self.round_arc[of])]
         self.segment_first = join(fitted.spans.first, self.starts[four], self.round_ends[0][of])
+        # nodes of what was settled together lie beside the points they were found at
+        self.points[fitted.spans.first], self.points[fitted.spans.last] = fitted.controls[:, 0], fitted.controls[:, 3]
         self.segment_last = join(fitted.spans.last, self.starts[four + 1] - 1, self.round_ends[1][of])
         self.controls = join(fitted.controls, self.loops.controls.reshape(-1, 4, 2), cubics[piece])
         self.straight = np.pad(fitted.straight, (0, len(four) + len(piece)))

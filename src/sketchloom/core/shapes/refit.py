@@ -6,7 +6,8 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import CurveSet, line_controls
-from sketchloom.core.curves.fit import Spans, fit_spans
+from sketchloom.core.curves.fit import fit_spans
+from sketchloom.core.curves.spans import Spans
 
 _CORNER = np.radians(16.0)
 """Chords of a smooth curve turn by less from one to the next at the flatness they are made with."""

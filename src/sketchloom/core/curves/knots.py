@@ -1,0 +1,389 @@
+"""The fewest cubics along smooth runs of points: where they begin and end is found, not grown.
+
+Of candidate places along a run those are chosen between which the fewest cubics stay within the tolerance, by dynamic
+programming over all pairs; then all nodes and handles of a run are settled together (``polish``).
+
+References
+----------
+Plass, Stone 1983, "Curve-fitting with piecewise parametric cubics", SIGGRAPH.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import QUIET
+from sketchloom.core.curves.least_squares import misses, newton, thinned, travelled
+from sketchloom.core.curves.polish import Chains, polished
+from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
+
+_PARTS = 5
+"""Candidates within a span that was found without looking for the fewest."""
+_LEAST_POINTS = 3
+"""Points from a candidate to the next."""
+_SLACKS = (1.35, 0.9, 1.1)
+"""Tolerances, as shares, of cubics between candidates: they begin and end at single points, which scatter, and get
+better once all settle; where that does not bring them within the tolerance, with the next."""
+_SETTLED_MAY_MISS = 1.15
+"""Shares of the tolerance by which a cubic may miss that was settled with all its run: it lies in the middle of its
+points, where one that was grown may lie anywhere within the tolerance."""
+_SOME, _SOME_MAY_MISS = 0.08, 2.2
+"""This share of a cubic's points may be missed by so many tolerances: where a renderer's steps, a corner nearby or an
+extreme push a few aside, it is them and not the outline that leave the curve."""
+_REMOVALS, _REMOVAL_MISSES = 4, 2.5
+"""Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
+many tolerances before all settle."""
+_THINNED = 24
+_MOST_TURN = np.radians(165.0)
+"""A cubic that turns by more follows a curve badly."""
+_MISS_COUNTS = 0.25
+"""Of two choices with one number of cubics the nearer one: a cubic that misses by the tolerance costs so much more."""
+_LONG_LINE_PX = 64.0
+"""A straight piece of this length is meant as one, and stays; a shorter one is what pixels make of a bend here and
+there and may become a part of a curve."""
+_FEW_MAY_MISS = 5.0
+_RIDGE = 1e-3
+_PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 6
+_DAMPING = 0.01
+_LONGEST_HANDLE = 0.8
+"""A handle is no longer than so much of its stretch."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class _Runs:
+    """Spans that run on into each other: ``begin`` (R,) the first span of each, ``end`` (R,) the one after its last."""
+
+    begin: np.ndarray
+    end: np.ndarray
+
+    def some(self, which) -> "_Runs":
+        return _Runs(self.begin[which], self.end[which])
+
+
+def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
+    """The same with fewer cubics wherever fewer stay within the tolerance, else with nearer ones.
+
+    Parameters
+    ----------
+    points : (N, 2) px. fitted : spans in ascending order of their first point.
+
+    Raises
+    ------
+    Cancelled : the caller asked to stop.
+    """
+    held = todo = np.empty(0, np.intp)
+    for number, slack in enumerate(_SLACKS):
+        progress.step(number, len(_SLACKS) + _REMOVALS, "Finding the fewest curves")
+        runs = _runs_of(fitted, held)
+        if number:
+            runs = runs.some(np.isin(fitted.spans.first[runs.begin], todo))
+        if not len(runs.begin):
+            break
+        at, starts = _candidates(fitted.spans, runs)
+        edges = _fitting(points, at, starts, slack * tolerance_px)
+        by = _shortest(starts, *edges[:3], tolerance_px)
+        chains = _chains(points, fitted.spans, runs, at, starts, edges, by)
+        fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
+        if number:
+            # what one tangent does not serve stays as it is, and both its sides are looked at by themselves
+            held = np.union1d(held, missed)
+            todo = fitted.spans.first[_runs_of(fitted, held).begin] if len(missed) else todo
+    for turn in range(_REMOVALS):
+        progress.step(len(_SLACKS) + turn, len(_SLACKS) + _REMOVALS, "Finding the fewest curves")
+        runs = _runs_of(fitted, held)
+        runs, chains = _without_one(points, fitted, runs, tolerance_px)
+        if not len(runs.begin):
+            break
+        before = len(fitted.spans)
+        fitted, _, _ = _bettered(points, fitted, runs, chains, tolerance_px)
+        if len(fitted.spans) == before:
+            break
+    return fitted
+
+
+def _runs_of(fitted, held=()):
+    """Runs of two spans or more without a corner, a long line or a span that is held in them."""
+    spans = fitted.spans
+    length = np.hypot(*(fitted.controls[:, 3] - fitted.controls[:, 0]).T)
+    fixed = fitted.straight & (length >= _LONG_LINE_PX) | np.isin(spans.first, held)
+    joined = (spans.last[:-1] == spans.first[1:]) & spans.smooth_last[:-1] & spans.smooth_first[1:]
+    joined &= ~fixed[:-1] & ~fixed[1:]
+    edges = np.flatnonzero(np.diff(np.concatenate([[False], joined, [False]])))
+    return _Runs(edges[::2], edges[1::2] + 1)
+
+
+def _bettered(points, fitted, runs, chains, tolerance):
+    """Spans with the runs that got better as chains; the first points of the runs that could be fewer but missed, and
+    of the spans that lie under what missed."""
+    spans = fitted.spans
+    controls = polished(points, chains)
+    run = ragged.owner(chains.starts)
+    miss, kept = _missed(points, chains, controls, tolerance)
+    fine = np.logical_and.reduceat(kept, chains.starts[:-1])
+    count, before = np.diff(chains.starts), runs.end - runs.begin
+    worst = np.maximum.reduceat(miss, chains.starts[:-1])
+    ends = np.stack([runs.begin, runs.end], 1).ravel()
+    was = np.maximum.reduceat(np.append(fitted.miss, 0.0), ends)[::2]
+    lines = np.add.reduceat(np.append(fitted.straight, 0).astype(int), ends)[::2]
+    better = fine & ((count < before) | ((count == before) & (worst < was) & (lines == 0)))
+    todo = spans.first[runs.begin[~better & (count < before)]]
+    bad = np.flatnonzero(~kept & ~better[run] & (count < before)[run])
+    under = np.zeros(len(spans) + 1, int)
+    np.add.at(under, np.searchsorted(spans.last, chains.first[bad], side="right"), 1)
+    np.add.at(under, np.searchsorted(spans.first, chains.last[bad], side="left"), -1)
+    missed = spans.first[np.cumsum(under[:-1]) > 0]
+    if not better.any():
+        return fitted, todo, missed
+    stay = np.ones(len(spans), bool)
+    of = ragged.lengths_to_starts(before)
+    inside = np.arange(of[-1]) + np.repeat(runs.begin - of[:-1], before)
+    stay[inside[better[ragged.owner(of)]]] = False
+    take = better[run]
+    yes, no = np.ones(len(run), bool), np.zeros(len(run), bool)
+    is_first = np.arange(len(run)) == chains.starts[run]
+    is_last = np.arange(len(run)) == chains.starts[run + 1] - 1
+    made = Spans(
+        chains.first, chains.last, _direction(controls[:, 1] - controls[:, 0]),
+        _direction(controls[:, 2] - controls[:, 3]),
+        np.where(is_first, spans.smooth_first[runs.begin[run]], yes),
+        np.where(is_last, spans.smooth_last[runs.end[run] - 1], yes), no)
+    return ordered([
+        (spans.pick(stay), fitted.controls[stay], fitted.straight[stay], fitted.miss[stay]),
+        (made.pick(take), controls[take], no[take], miss[take])]), todo, missed
+
+
+def _without_one(points, fitted, runs, tolerance):
+    """Runs with the one of their nodes taken out that is missed the least, where a cubic may do without it."""
+    spans, counts = fitted.spans, runs.end - runs.begin
+    starts = ragged.lengths_to_starts(counts - 1)
+    run = ragged.owner(starts)
+    one = np.arange(starts[-1]) - starts[run] + runs.begin[run]  # pairs of this span and the next
+    first, last = spans.first[one], spans.last[one + 1]
+    controls, miss = _free(points, first, last)
+    miss = np.where(fitted.straight[one] | fitted.straight[one + 1], np.inf, miss)
+    least = np.minimum.reduceat(miss, starts[:-1]) if len(miss) else miss
+    chosen = np.flatnonzero(least <= _REMOVAL_MISSES * tolerance)
+    if not len(chosen):
+        return runs.some(chosen), None
+    hit = np.flatnonzero(miss <= least[run])
+    pair = hit[np.searchsorted(run[hit], chosen)]
+    kept = runs.some(chosen)
+    sizes = kept.end - kept.begin
+    of = ragged.lengths_to_starts(sizes)
+    span = np.arange(of[-1]) + np.repeat(kept.begin - of[:-1], sizes)
+    gone = np.isin(span, one[pair] + 1)
+    joined = np.isin(span, one[pair])
+    ends, body = spans.last[span].copy(), fitted.controls[span].copy()
+    ends[joined], body[joined] = last[pair], controls[pair]
+    return kept, Chains(spans.first[span][~gone], ends[~gone], body[~gone], ragged.lengths_to_starts(sizes - 1),
+                        spans.leave[kept.begin], spans.arrive[kept.end - 1],
+                        spans.smooth_first[kept.begin], spans.smooth_last[kept.end - 1])
+
+
+def _candidates(spans, runs):
+    """Points at which cubics may begin and end, (C,), and the offsets of the runs."""
+    size = spans.last - spans.first
+    parts = np.clip(size // _LEAST_POINTS, 1, _PARTS)
+    counts = runs.end - runs.begin
+    of = ragged.lengths_to_starts(counts)
+    span = np.arange(of[-1]) + np.repeat(runs.begin - of[:-1], counts)
+    cut = ragged.lengths_to_starts(parts[span])
+    owner = ragged.owner(cut)
+    local = np.arange(cut[-1]) - cut[owner]
+    inner = spans.first[span][owner] + np.round(local * size[span][owner] / parts[span][owner]).astype(np.intp)
+    # the last point of each run ends it
+    per_run = np.add.reduceat(parts[span], of[:-1])
+    starts = ragged.lengths_to_starts(per_run + 1)
+    at = np.empty(starts[-1], np.intp)
+    ends = starts[1:] - 1
+    place = np.ones(len(at), bool)
+    place[ends] = False
+    at[place] = inner
+    at[ends] = spans.last[runs.end - 1]
+    return at, starts
+
+
+def _fitting(points, at, starts, tolerance):
+    """Pairs of candidates between which a cubic fits: their numbers (E,), misses (E,) px, handles (E, 2, 2).
+
+    What a cubic cannot follow it does not follow as a part of more either, so only pairs are tried of which both
+    shorter ones fit.
+    """
+    count = len(at)
+    run = ragged.owner(starts)
+    turned = _turning(points, at, run)
+    ends = np.zeros(count, bool)
+    ends[starts[1:] - 1] = True
+    tails = np.flatnonzero(~ends)
+    fits = np.zeros(count, bool)
+    found, reach = [], 1
+    while len(tails):
+        heads = tails + reach
+        controls, miss = _free(points, at[tails], at[heads])
+        good = np.full(len(tails), reach == 1) | (miss <= tolerance)
+        found.append((tails[good], heads[good], miss[good], controls[good, 1:3]))
+        fits[:] = False
+        fits[tails[good]] = True
+        reach += 1
+        tails = np.flatnonzero(fits[:-1] & fits[1:])
+        tails = tails[tails + reach < count]
+        tails = tails[run[tails] == run[tails + reach]]
+        tails = tails[turned[tails + reach] - turned[tails] <= _MOST_TURN]
+    return tuple(np.concatenate([f[k] for f in found]) for k in range(4))
+
+
+def _turning(points, at, run):
+    """How far each run has turned from its begin up to each candidate, rad, by chords between them."""
+    chord = points[at[1:]] - points[at[:-1]]
+    heading = np.arctan2(chord[:, 1], chord[:, 0])
+    turn = np.abs((np.diff(heading) + np.pi) % (2 * np.pi) - np.pi)
+    total = np.zeros(len(at))
+    within = run[2:] == run[:-2]
+    total[1:-1] = np.cumsum(np.where(within, turn, 0.0))
+    total[-1] = total[-2] if len(total) > 1 else 0.0
+    return total
+
+
+def _free(points, first, last):
+    """A cubic for each stretch of points, its handles free: controls (K, 4, 2) and misses (K,) px.
+
+    Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
+    the cubic that somebody drew with handles of unlike lengths.
+    """
+    lengths = last - first + 1
+    whole = ragged.lengths_to_starts(lengths)
+    index = np.arange(whole[-1]) + np.repeat(first - whole[:-1], lengths)
+    thin, starts = thinned(whole, lengths, _THINNED)
+    xy = points[index[thin]]
+    counts = np.diff(starts)
+    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
+    t, total = travelled(xy, starts, counts)
+    ends = points[first], points[last]
+    for _ in range(_PLACE_ROUNDS):
+        controls = _by_places(xy, t, starts, counts, ends)
+        t = newton(controls, counts, x, y, t)
+    damping = np.full(len(counts), _DAMPING)
+    cost, rows, gap = _distances(controls, xy, t, starts, counts)
+    for _ in range(_DISTANCE_ROUNDS):
+        tried = _moved(controls, rows, gap, starts, damping)
+        at = newton(tried, counts, x, y, newton(tried, counts, x, y, t))
+        lower, rows_there, gap_there = _distances(tried, xy, at, starts, counts)
+        better = lower < cost
+        here = np.repeat(better, counts)
+        controls = np.where(better[:, None, None], tried, controls)
+        t, gap = np.where(here, at, t), np.where(here, gap_there, gap)
+        rows, cost = np.where(here[:, None], rows_there, rows), np.where(better, lower, cost)
+        damping *= np.where(better, 0.2, 10.0)
+    miss = np.maximum.reduceat(misses(controls, xy, t, starts), starts[:-1])
+    longest = np.maximum(np.hypot(*(controls[:, 1] - controls[:, 0]).T), np.hypot(*(controls[:, 2] - controls[:, 3]).T))
+    return controls, np.where(longest > _LONGEST_HANDLE * total, np.inf, miss)
+
+
+def _distances(controls, xy, t, starts, counts):
+    """Sums of the squared distances (K,), how handles change them (N, 4), and the distances (N,)."""
+    c = np.repeat(controls, counts, 0)
+    s = 1.0 - t
+    b1, b2 = 3 * s * s * t, 3 * s * t * t
+    slope = ((s * s)[:, None] * (c[:, 1] - c[:, 0]) + (2 * s * t)[:, None] * (c[:, 2] - c[:, 1])
+             + (t * t)[:, None] * (c[:, 3] - c[:, 2]))
+    away = xy - ((s**3)[:, None] * c[:, 0] + b1[:, None] * c[:, 1] + b2[:, None] * c[:, 2] + (t**3)[:, None] * c[:, 3])
+    size = np.maximum(np.hypot(*slope.T), 1e-9)
+    nx, ny = -slope[:, 1] / size, slope[:, 0] / size
+    gap = nx * away[:, 0] + ny * away[:, 1]
+    return (np.add.reduceat((away * away).sum(1), starts[:-1]), np.stack([b1 * nx, b1 * ny, b2 * nx, b2 * ny], 1), gap)
+
+
+def _moved(controls, rows, gap, starts, damping):
+    """Handles a damped step nearer."""
+    square = np.add.reduceat((rows[:, :, None] * rows[:, None, :]).reshape(-1, 16), starts[:-1]).reshape(-1, 4, 4)
+    right = np.add.reduceat(rows * gap[:, None], starts[:-1])
+    four = np.arange(4)
+    square[:, four, four] += damping[:, None] * np.trace(square, axis1=1, axis2=2)[:, None] / 4 + 1e-9
+    made = controls.copy()
+    made[:, 1:3] += np.linalg.solve(square, right[..., None])[..., 0].reshape(-1, 2, 2)
+    return made
+
+
+def _by_places(xy, t, starts, counts, ends):
+    begin, end = ends
+    s = 1.0 - t
+    b1, b2 = 3 * s * s * t, 3 * s * t * t
+    rest = xy - (s**3)[:, None] * np.repeat(begin, counts, 0) - (t**3)[:, None] * np.repeat(end, counts, 0)
+    def sums(v):
+        return np.add.reduceat(v, starts[:-1], axis=0)
+    # a little towards thirds of the chord, so that a few points leave nothing open
+    ridge = _RIDGE * counts
+    c11, c22, c12 = sums(b1 * b1) + ridge, sums(b2 * b2) + ridge, sums(b1 * b2)
+    r1 = sums(b1[:, None] * rest) + ridge[:, None] * (begin + (end - begin) / 3)
+    r2 = sums(b2[:, None] * rest) + ridge[:, None] * (end - (end - begin) / 3)
+    det = (c11 * c22 - c12 * c12)[:, None]
+    return np.stack([begin, (r1 * c22[:, None] - r2 * c12[:, None]) / det,
+                     (r2 * c11[:, None] - r1 * c12[:, None]) / det, end], 1)
+
+
+def _shortest(starts, tails, heads, miss, tolerance):
+    """(C,) number of the pair by which the cheapest way comes to each candidate, -1 at the begin of a run."""
+    count = starts[-1]
+    cost = np.full(count, np.inf)
+    cost[starts[:-1]] = 0.0
+    by = np.full(count, -1)
+    share = np.minimum(miss / tolerance, 3.0)
+    price = 1.0 + _MISS_COUNTS * share * share
+    local = heads - starts[np.searchsorted(starts, heads, side="right") - 1]
+    order = np.lexsort((heads, local))
+    cuts = np.flatnonzero(np.diff(local[order], prepend=-1))
+    for a, b in zip(cuts.tolist(), [*cuts[1:].tolist(), len(order)], strict=True):
+        pair = order[a:b]
+        total = cost[tails[pair]] + price[pair]
+        group = np.flatnonzero(np.diff(heads[pair], prepend=-1))
+        least = np.minimum.reduceat(total, group)
+        cost[heads[pair[group]]] = least
+        owner = np.repeat(np.arange(len(group)), np.diff(np.append(group, len(pair))))
+        hit = np.flatnonzero(total <= least[owner])
+        by[heads[pair[hit]]] = pair[hit]
+    return by
+
+
+def _chains(points, spans, runs, at, starts, edges, by):
+    """The chosen cubics of all runs end to end."""
+    tails, heads, _, handles = edges
+    taken = np.zeros(len(tails), bool)
+    here = starts[1:] - 1
+    while len(here):
+        pair = by[here]
+        on = pair >= 0
+        taken[pair[on]] = True
+        here = tails[pair[on]]
+    pick = np.flatnonzero(taken)
+    pick = pick[np.argsort(tails[pick], kind="stable")]
+    run = np.searchsorted(starts, tails[pick], side="right") - 1
+    first_span, last_span = runs.begin, runs.end - 1
+    controls = np.stack([points[at[tails[pick]]], handles[pick, 0], handles[pick, 1], points[at[heads[pick]]]], 1)
+    return Chains(at[tails[pick]], at[heads[pick]], controls,
+                  np.searchsorted(run, np.arange(len(runs.begin) + 1)),
+                  spans.leave[first_span], spans.arrive[last_span],
+                  spans.smooth_first[first_span], spans.smooth_last[last_span])
+
+
+def _missed(points, chains, controls, tolerance):
+    """By how much each cubic misses its points, px, and whether that is within what they scatter."""
+    lengths = chains.last - chains.first + 1
+    starts = ragged.lengths_to_starts(lengths)
+    xy = points[np.arange(starts[-1]) + np.repeat(chains.first - starts[:-1], lengths)]
+    # the ends are wherever the node has come to
+    t, _ = travelled(xy, starts, lengths)
+    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
+    for _ in range(4):
+        t = newton(controls, lengths, x, y, t)
+    each = misses(controls, xy, t, starts)
+    miss = np.maximum.reduceat(each, starts[:-1])
+    over = np.add.reduceat((each > tolerance).astype(float), starts[:-1])
+    few = lengths <= 4
+    most = np.where(few, _FEW_MAY_MISS, np.where(over <= _SOME * lengths, _SOME_MAY_MISS, _SETTLED_MAY_MISS))
+    return miss, miss <= most * tolerance
+
+
+def _direction(vector):
+    size = np.hypot(*vector.T)[:, None]
+    return np.where(size > 1e-12, vector / np.maximum(size, 1e-12), [1.0, 0.0])

@@ -1,0 +1,190 @@
+"""All nodes and handles of chains of cubics settled together, by least squares of their distances from the points.
+
+Every inner node of a chain keeps one tangent for both sides; its place, its direction and its two handles are free. A
+chain's own ends stay; the direction there is kept where the outline runs on, and is free at a corner.
+
+References
+----------
+Gauss and Newton's rule on orthogonal distances: Wang, Pottmann, Liu 2006, "Fitting B-spline curves to point clouds by
+curvature-based squared distance minimization", ACM TOG (tangent distance). The normal equations are banded.
+"""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.linalg import solveh_banded
+
+from sketchloom.core.base import ragged
+from sketchloom.core.curves.least_squares import newton, thinned, travelled
+
+_ROUNDS = 8
+_THINNED = 40
+"""Points of a cubic that it is settled by."""
+_UNKNOWNS, _BAND = 5, 9
+"""Of a node: its place x, y, its direction, the handle that comes in, the one that goes out."""
+_FIXED = 1e12
+_SLIDE = 0.05
+"""What keeps nodes from sliding along the curve, which its distances do not tell, as a share of the points' weight."""
+_MOST_STEP_PX, _MOST_TURN, _MOST_SHARE = 0.5, 0.15, 0.25
+"""What may change in a round: places, directions (rad), handles by this share of them."""
+_DAMPING = 1e-3
+_LEAST_SHARE, _MOST_OF_LENGTH = 0.04, 1.0
+"""Handles are no shorter than this share of their chord and no longer than the stretch."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Chains:
+    """Cubics that run on into each other, chain by chain.
+
+    ``first``, ``last`` (S,) the points each follows; ``controls`` (S, 4, 2) to begin with; ``starts`` (R + 1,) offsets
+    of the chains; ``leave``, ``arrive`` (R, 2) unit tangents at a chain's ends, pointing into it, kept where
+    ``smooth_first``, ``smooth_last`` (R,) say that the outline runs on there.
+    """
+
+    first: np.ndarray
+    last: np.ndarray
+    controls: np.ndarray
+    starts: np.ndarray
+    leave: np.ndarray
+    arrive: np.ndarray
+    smooth_first: np.ndarray
+    smooth_last: np.ndarray
+
+
+def polished(points, chains: Chains) -> np.ndarray:
+    """Controls (S, 4, 2) of the chains' cubics, settled together on their points (N, 2) px."""
+    nodes = _Nodes(chains)
+    lengths = chains.last - chains.first + 1
+    whole = ragged.lengths_to_starts(lengths)
+    index = np.arange(whole[-1]) + np.repeat(chains.first - whole[:-1], lengths)
+    keep, starts = thinned(whole, lengths, _THINNED)
+    xy, counts = points[index[keep]], np.diff(starts)
+    # a thinned stretch speaks for all its points
+    weight = np.repeat(lengths / counts, counts)
+    t, total = travelled(xy, starts, counts)
+    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
+    controls = nodes.controls()
+    for _ in range(_ROUNDS):
+        for _ in range(2):
+            t = newton(controls, counts, x, y, t)
+        nodes.step(xy, weight, t, starts, total)
+        controls = nodes.controls()
+    return controls
+
+
+class _Nodes:
+    """Places, directions and handles of the nodes of all chains."""
+
+    def __init__(self, chains):
+        count = len(chains.first)
+        run = ragged.owner(chains.starts)
+        # chain r has one node more than it has cubics
+        self.begin = np.arange(count) + run  # the node a cubic begins at; it ends at the next
+        self.end = self.begin + 1
+        total = count + len(chains.starts) - 1
+        c = chains.controls
+        self.xy = np.empty((total, 2))
+        self.xy[self.begin], self.xy[self.end] = c[:, 0], c[:, 3]
+        out, back = c[:, 1] - c[:, 0], c[:, 3] - c[:, 2]
+        way = np.zeros((total, 2))
+        way[self.begin] += out
+        way[self.end] += back
+        heads = self.begin[chains.starts[:-1]]
+        tails = self.end[chains.starts[1:] - 1]
+        way[heads] = np.where(chains.smooth_first[:, None], chains.leave, way[heads])
+        way[tails] = np.where(chains.smooth_last[:, None], -chains.arrive, way[tails])
+        self.angle = np.arctan2(way[:, 1], way[:, 0])
+        self.handle_in, self.handle_out = np.ones(total), np.ones(total)
+        unit = self._unit()
+        chord = np.hypot(*(c[:, 3] - c[:, 0]).T)
+        least = np.maximum(0.1 * chord, 1e-3)
+        self.handle_out[self.begin] = np.maximum((out * unit[self.begin]).sum(1), least)
+        self.handle_in[self.end] = np.maximum((back * unit[self.end]).sum(1), least)
+        fixed = np.zeros((total, _UNKNOWNS), bool)
+        fixed[heads, :2] = fixed[tails, :2] = True
+        fixed[heads, 2], fixed[tails, 2] = chains.smooth_first, chains.smooth_last
+        fixed[heads, 3] = fixed[tails, 4] = True
+        self.fixed = fixed
+
+    def _unit(self):
+        return np.stack([np.cos(self.angle), np.sin(self.angle)], -1)
+
+    def controls(self) -> np.ndarray:
+        unit = self._unit()
+        a, b = self.begin, self.end
+        return np.stack([self.xy[a], self.xy[a] + self.handle_out[a, None] * unit[a],
+                         self.xy[b] - self.handle_in[b, None] * unit[b], self.xy[b]], 1)
+
+    def step(self, xy, weight, t, starts, total) -> None:
+        """One round of Gauss and Newton's rule."""
+        counts = np.diff(starts)
+        a, b = np.repeat(self.begin, counts), np.repeat(self.end, counts)
+        unit = self._unit()
+        across = np.stack([-unit[:, 1], unit[:, 0]], -1)
+        c = np.repeat(self.controls(), counts, 0)
+        s = 1.0 - t
+        b0, b1, b2, b3 = s**3, 3 * s * s * t, 3 * s * t * t, t**3
+        place = (b0[:, None] * c[:, 0] + b1[:, None] * c[:, 1] + b2[:, None] * c[:, 2] + b3[:, None] * c[:, 3])
+        slope = ((s * s)[:, None] * (c[:, 1] - c[:, 0]) + (2 * s * t)[:, None] * (c[:, 2] - c[:, 1])
+                 + (t * t)[:, None] * (c[:, 3] - c[:, 2]))
+        size = np.maximum(np.hypot(*slope.T), 1e-9)
+        nx, ny = -slope[:, 1] / size, slope[:, 0] / size
+        gap = nx * (xy[:, 0] - place[:, 0]) + ny * (xy[:, 1] - place[:, 1])
+        def along(vector, at):
+            return nx * vector[at, 0] + ny * vector[at, 1]
+        rows = np.stack([
+            (b0 + b1) * nx, (b0 + b1) * ny, b1 * self.handle_out[a] * along(across, a), b1 * along(unit, a),
+            (b2 + b3) * nx, (b2 + b3) * ny, -b2 * self.handle_in[b] * along(across, b), -b2 * along(unit, b)])
+        band, right = self._normal_equations(rows, gap, weight, starts, counts)
+        move = solveh_banded(band, right, lower=True, check_finite=False).reshape(-1, _UNKNOWNS)
+        self._apply(np.where(np.isfinite(move), move, 0.0), total)
+
+    def _normal_equations(self, rows, gap, weight, starts, counts):
+        """The lower band (9, 5 n) of the normal matrix, and the right side (5 n,)."""
+        number = len(self.xy)
+        band, right = np.zeros((_BAND, _UNKNOWNS * number)), np.zeros(_UNKNOWNS * number)
+        place = [(self.begin, 0), (self.begin, 1), (self.begin, 2), (self.begin, 4),
+                 (self.end, 0), (self.end, 1), (self.end, 2), (self.end, 3)]
+        at = [_UNKNOWNS * node + k for node, k in place]
+        for i in range(8):
+            heavy = weight * rows[i]
+            np.add.at(right, at[i], np.add.reduceat(heavy * gap, starts[:-1]))
+            for j in range(i, 8):
+                value = np.add.reduceat(heavy * rows[j], starts[:-1])
+                low, high = np.minimum(at[i], at[j]), np.maximum(at[i], at[j])
+                np.add.at(band, (high - low, low), value)
+        self._hold(band, right, counts)
+        return band, right
+
+    def _hold(self, band, right, counts):
+        """Keep what is fixed, and what the distances say little of near where it is."""
+        number = len(self.xy)
+        unit = self._unit()
+        points = np.zeros(number)
+        points[self.begin] += counts
+        points[self.end] += counts
+        diagonal = band[0].reshape(number, _UNKNOWNS)
+        diagonal *= 1.0 + _DAMPING
+        diagonal[:, 2] += 1e-3 * points
+        diagonal[:, 3:] += 1e-4 * points[:, None] + 1e-9
+        hold = _SLIDE * points
+        diagonal[:, 0] += hold * unit[:, 0] ** 2 + 1e-9
+        diagonal[:, 1] += hold * unit[:, 1] ** 2 + 1e-9
+        band[1].reshape(number, _UNKNOWNS)[:, 0] += hold * unit[:, 0] * unit[:, 1]
+        fixed = self.fixed.ravel()
+        band[0][fixed] = _FIXED
+        right[fixed] = 0.0
+
+    def _apply(self, move, total):
+        """Take a step, no farther than is safe."""
+        size = np.hypot(move[:, 0], move[:, 1])
+        move[:, :2] *= np.minimum(1.0, _MOST_STEP_PX / np.maximum(size, 1e-12))[:, None]
+        move[self.fixed] = 0.0
+        self.xy += move[:, :2]
+        self.angle += np.clip(move[:, 2], -_MOST_TURN, _MOST_TURN)
+        for handle, change in ((self.handle_in, move[:, 3]), (self.handle_out, move[:, 4])):
+            handle += np.clip(change, -_MOST_SHARE * handle, _MOST_SHARE * handle)
+        chord = np.hypot(*(self.xy[self.end] - self.xy[self.begin]).T)
+        low, high = _LEAST_SHARE * chord, _MOST_OF_LENGTH * np.maximum(total, chord)
+        self.handle_out[self.begin] = np.clip(self.handle_out[self.begin], low, high)
+        self.handle_in[self.end] = np.clip(self.handle_in[self.end], low, high)
