@@ -14,39 +14,48 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
+from sketchloom.core.curves.curveset import evaluate, line_controls
 from sketchloom.core.curves.least_squares import misses, newton, thinned, travelled
 from sketchloom.core.curves.polish import Chains, polished
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
 
-_PARTS = 5
+_PARTS = 4
 """Candidates within a span that was found without looking for the fewest."""
 _LEAST_POINTS = 3
 """Points from a candidate to the next."""
-_SLACKS = (1.35, 0.9, 1.1)
+_SLACKS = (1.35, 0.8, 0.4, 1.1)
+_HELD_FROM = 2
 """Tolerances, as shares, of cubics between candidates: they begin and end at single points, which scatter, and get
-better once all settle; where that does not bring them within the tolerance, with the next."""
+better once all settle; where that does not bring them within the tolerance, with the next. The last is for what is left
+beside spans that are held: from that round on those stay in whose place no cubics would settle."""
 _SETTLED_MAY_MISS = 1.15
 """Shares of the tolerance by which a cubic may miss that was settled with all its run: it lies in the middle of its
 points, where one that was grown may lie anywhere within the tolerance."""
-_SOME, _SOME_MAY_MISS = 0.08, 2.2
+_SOME, _SOME_MAY_MISS = 0.06, 1.6
 """This share of a cubic's points may be missed by so many tolerances: where a renderer's steps, a corner nearby or an
 extreme push a few aside, it is them and not the outline that leave the curve."""
 _REMOVALS, _REMOVAL_MISSES = 4, 2.5
 """Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
 many tolerances before all settle."""
-_THINNED = 24
+_THINNED = 16
 _MOST_TURN = np.radians(165.0)
 """A cubic that turns by more follows a curve badly."""
 _MISS_COUNTS = 0.25
 """Of two choices with one number of cubics the nearer one: a cubic that misses by the tolerance costs so much more."""
-_LONG_LINE_PX = 64.0
+_LONG_LINE_PX = 80.0
 """A straight piece of this length is meant as one, and stays; a shorter one is what pixels make of a bend here and
 there and may become a part of a curve."""
+_MOST_OF_RUN = 0.45
+"""So does one that is this share of its run."""
 _FEW_MAY_MISS = 5.0
 _RIDGE = 1e-3
+_STRAIGHT_SHARE, _SEEN = 0.9, np.sin(np.radians(0.5))
+"""A line keeps closer than a cubic must; leaving a smooth neighbour by more than half a degree it would show a kink."""
 _PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 6
 _DAMPING = 0.01
-_LONGEST_HANDLE = 0.8
+_ENOUGH, _HOPELESS = 0.5, 30.0
+"""Cubics by places that miss by less or more than these tolerances are not bettered: they will do, or never."""
+_LONGEST_HANDLE, _LONGER, _LONGER_PX = 0.8, 1.02, 0.4
 """A handle is no longer than so much of its stretch."""
 
 
@@ -85,7 +94,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         by = _shortest(starts, *edges[:3], tolerance_px)
         chains = _chains(points, fitted.spans, runs, at, starts, edges, by)
         fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
-        if number:
+        if number >= _HELD_FROM:
             # what one tangent does not serve stays as it is, and both its sides are looked at by themselves
             held = np.union1d(held, missed)
             todo = fitted.spans.first[_runs_of(fitted, held).begin] if len(missed) else todo
@@ -107,6 +116,17 @@ def _runs_of(fitted, held=()):
     spans = fitted.spans
     length = np.hypot(*(fitted.controls[:, 3] - fitted.controls[:, 0]).T)
     fixed = fitted.straight & (length >= _LONG_LINE_PX) | np.isin(spans.first, held)
+    runs = _joined(spans, fixed)
+    # a line that is most of a run is what was drawn
+    size = runs.end - runs.begin
+    of = ragged.lengths_to_starts(size)
+    span = np.arange(of[-1]) + np.repeat(runs.begin - of[:-1], size)
+    whole = np.add.reduceat(length[span], of[:-1]) if len(span) else np.empty(0)
+    fixed[span[fitted.straight[span] & (length[span] >= _MOST_OF_RUN * np.repeat(whole, size))]] = True
+    return _joined(spans, fixed)
+
+
+def _joined(spans, fixed):
     joined = (spans.last[:-1] == spans.first[1:]) & spans.smooth_last[:-1] & spans.smooth_first[1:]
     joined &= ~fixed[:-1] & ~fixed[1:]
     edges = np.flatnonzero(np.diff(np.concatenate([[False], joined, [False]])))
@@ -143,6 +163,9 @@ def _bettered(points, fitted, runs, chains, tolerance):
     yes, no = np.ones(len(run), bool), np.zeros(len(run), bool)
     is_first = np.arange(len(run)) == chains.starts[run]
     is_last = np.arange(len(run)) == chains.starts[run + 1] - 1
+    straight = _straight(points, chains, controls, tolerance, ~is_first | spans.smooth_first[runs.begin[run]],
+                         ~is_last | spans.smooth_last[runs.end[run] - 1])
+    controls[straight] = line_controls(controls[straight, 0], controls[straight, 3])
     made = Spans(
         chains.first, chains.last, _direction(controls[:, 1] - controls[:, 0]),
         _direction(controls[:, 2] - controls[:, 3]),
@@ -150,7 +173,20 @@ def _bettered(points, fitted, runs, chains, tolerance):
         np.where(is_last, spans.smooth_last[runs.end[run] - 1], yes), no)
     return ordered([
         (spans.pick(stay), fitted.controls[stay], fitted.straight[stay], fitted.miss[stay]),
-        (made.pick(take), controls[take], no[take], miss[take])]), todo, missed
+        (made.pick(take), controls[take], straight[take], miss[take])]), todo, missed
+
+
+def _straight(points, chains, controls, tolerance, smooth_first, smooth_last):
+    """Which cubics are lines but for what nobody sees."""
+    chord = controls[:, 3] - controls[:, 0]
+    unit = chord / np.maximum(np.hypot(*chord.T), 1e-12)[:, None]
+    alike = np.ones(len(controls), bool)
+    for handle, smooth in ((controls[:, 1] - controls[:, 0], smooth_first),
+                           (controls[:, 3] - controls[:, 2], smooth_last)):
+        off = np.abs(handle[:, 0] * unit[:, 1] - handle[:, 1] * unit[:, 0])
+        alike &= ~smooth | (off <= _SEEN * np.hypot(*handle.T))
+    _, kept = _missed(points, chains, line_controls(controls[:, 0], controls[:, 3]), _STRAIGHT_SHARE * tolerance)
+    return alike & kept
 
 
 def _without_one(points, fitted, runs, tolerance):
@@ -160,7 +196,7 @@ def _without_one(points, fitted, runs, tolerance):
     run = ragged.owner(starts)
     one = np.arange(starts[-1]) - starts[run] + runs.begin[run]  # pairs of this span and the next
     first, last = spans.first[one], spans.last[one + 1]
-    controls, miss = _free(points, first, last)
+    controls, miss = _free(points, first, last, tolerance)
     miss = np.where(fitted.straight[one] | fitted.straight[one + 1], np.inf, miss)
     least = np.minimum.reduceat(miss, starts[:-1]) if len(miss) else miss
     chosen = np.flatnonzero(least <= _REMOVAL_MISSES * tolerance)
@@ -220,7 +256,7 @@ def _fitting(points, at, starts, tolerance):
     found, reach = [], 1
     while len(tails):
         heads = tails + reach
-        controls, miss = _free(points, at[tails], at[heads])
+        controls, miss = _free(points, at[tails], at[heads], tolerance)
         good = np.full(len(tails), reach == 1) | (miss <= tolerance)
         found.append((tails[good], heads[good], miss[good], controls[good, 1:3]))
         fits[:] = False
@@ -245,7 +281,7 @@ def _turning(points, at, run):
     return total
 
 
-def _free(points, first, last):
+def _free(points, first, last, tolerance):
     """A cubic for each stretch of points, its handles free: controls (K, 4, 2) and misses (K,) px.
 
     Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
@@ -263,11 +299,34 @@ def _free(points, first, last):
     for _ in range(_PLACE_ROUNDS):
         controls = _by_places(xy, t, starts, counts, ends)
         t = newton(controls, counts, x, y, t)
+    miss = np.maximum.reduceat(misses(controls, xy, t, starts), starts[:-1])
+    # what fits does, and what is far off will not
+    open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
+    if len(open_):
+        inside, own = ragged.take(starts, open_)
+        controls[open_], t_there = _by_distances(controls[open_], xy[inside], t[inside], own)
+        miss[open_] = np.maximum.reduceat(misses(controls[open_], xy[inside], t_there, own), own[:-1])
+    return controls, np.where(_strays(controls, total), np.inf, miss)
+
+
+def _strays(controls, total):
+    """Whether a cubic runs farther than its points do, however near it comes to each: in a loop, or beyond them."""
+    along = evaluate(controls[:, None], np.linspace(0, 1, 17)[None])
+    length = np.hypot(*np.moveaxis(np.diff(along, axis=1), -1, 0)).sum(1)
+    handles = np.diff(controls, axis=1)[:, ::2]
+    longest = np.hypot(handles[..., 0], handles[..., 1]).max(1)
+    return (length > _LONGER * total + _LONGER_PX) | (longest > _LONGEST_HANDLE * np.maximum(total, length))
+
+
+def _by_distances(controls, xy, t, starts):
+    """Controls and places of the points after rounds of damped steps, those that come nearer taken."""
+    counts = np.diff(starts)
+    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
     damping = np.full(len(counts), _DAMPING)
     cost, rows, gap = _distances(controls, xy, t, starts, counts)
     for _ in range(_DISTANCE_ROUNDS):
         tried = _moved(controls, rows, gap, starts, damping)
-        at = newton(tried, counts, x, y, newton(tried, counts, x, y, t))
+        at = newton(tried, counts, x, y, t)
         lower, rows_there, gap_there = _distances(tried, xy, at, starts, counts)
         better = lower < cost
         here = np.repeat(better, counts)
@@ -275,9 +334,7 @@ def _free(points, first, last):
         t, gap = np.where(here, at, t), np.where(here, gap_there, gap)
         rows, cost = np.where(here[:, None], rows_there, rows), np.where(better, lower, cost)
         damping *= np.where(better, 0.2, 10.0)
-    miss = np.maximum.reduceat(misses(controls, xy, t, starts), starts[:-1])
-    longest = np.maximum(np.hypot(*(controls[:, 1] - controls[:, 0]).T), np.hypot(*(controls[:, 2] - controls[:, 3]).T))
-    return controls, np.where(longest > _LONGEST_HANDLE * total, np.inf, miss)
+    return controls, t
 
 
 def _distances(controls, xy, t, starts, counts):
@@ -372,7 +429,7 @@ def _missed(points, chains, controls, tolerance):
     starts = ragged.lengths_to_starts(lengths)
     xy = points[np.arange(starts[-1]) + np.repeat(chains.first - starts[:-1], lengths)]
     # the ends are wherever the node has come to
-    t, _ = travelled(xy, starts, lengths)
+    t, total = travelled(xy, starts, lengths)
     x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
     for _ in range(4):
         t = newton(controls, lengths, x, y, t)
@@ -381,7 +438,7 @@ def _missed(points, chains, controls, tolerance):
     over = np.add.reduceat((each > tolerance).astype(float), starts[:-1])
     few = lengths <= 4
     most = np.where(few, _FEW_MAY_MISS, np.where(over <= _SOME * lengths, _SOME_MAY_MISS, _SETTLED_MAY_MISS))
-    return miss, miss <= most * tolerance
+    return miss, (miss <= most * tolerance) & ~_strays(controls, total)
 
 
 def _direction(vector):

@@ -15,6 +15,9 @@ _END = 0.02
 """So near to an end of the course, in cubics, a run of boundary points is taken to reach it."""
 _KINK = np.cos(np.radians(35.0))
 """What follows a course turns along with it unless it leaves it at more than this: then there was a corner."""
+_GIVES_PX, _SEEN_PX, _MOST_OF_HANDLE = 8.0, 0.08, 4 / 9
+"""So much of a fitted cubic gives way to a course where all of it would move by more than is seen; a handle moves its
+cubic by four ninths of its own way at most."""
 _SLIVER_PX = 0.3
 """Shorter parts of a fitted arc beside a course are taken into it."""
 
@@ -155,11 +158,26 @@ def _joined(parts, closed):
         (one, of_one), (two, of_two) = parts[k], parts[nxt]
         one, two = one.copy(), two.copy()
         if of_one is None or (of_two is not None):  # the earlier gives way
+            one = _short_of(one[::-1, ::-1], two[0])[::-1, ::-1].copy() if of_one is None else one
             _give_way(one[-1, ::-1], two[0], of_two is None or of_two[0])
         else:
+            two = _short_of(two, one[-1, ::-1]).copy()
             _give_way(two[0], one[-1, ::-1], of_one[1])
         parts[k], parts[nxt] = (one, of_one), (two, of_two)
     return np.concatenate([made for made, _ in parts])
+
+
+def _short_of(part, to):
+    """A part of which only the end beside a course gives way, where a long cubic would be moved as a whole."""
+    first = part[0].copy()
+    _give_way(first, to, False)
+    if _MOST_OF_HANDLE * np.hypot(*(first[1] - part[0, 1])) <= _SEEN_PX:
+        return part
+    length = np.hypot(*np.diff(evaluate(part[0][None], np.linspace(0, 1, _STEPS + 1)), axis=0).T).sum()
+    if length <= 2 * _GIVES_PX:
+        return part
+    share = _GIVES_PX / length
+    return np.concatenate([between(part[:1], 0.0, share), between(part[:1], share, 1.0), part[1:]])
 
 
 def _give_way(cubic, to, is_corner):
