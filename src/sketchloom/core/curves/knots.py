@@ -37,7 +37,7 @@ extreme push a few aside, it is them and not the outline that leave the curve.""
 _REMOVALS, _REMOVAL_MISSES = 4, 2.5
 """Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
 many tolerances before all settle."""
-_THINNED = 16
+_THINNED, _OF_THINNED = 16, 3
 _MOST_TURN = np.radians(165.0)
 """A cubic that turns by more follows a curve badly."""
 _MISS_COUNTS = 0.25
@@ -299,13 +299,14 @@ def _free(points, first, last, tolerance):
     for _ in range(_PLACE_ROUNDS):
         controls = _by_places(xy, t, starts, counts, ends)
         t = newton(controls, counts, x, y, t)
-    miss = np.maximum.reduceat(misses(controls, xy, t, starts), starts[:-1])
+    miss = np.maximum.reduceat(misses(controls, xy, t, starts, _OF_THINNED), starts[:-1])
     # what fits does, and what is far off will not
     open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
     if len(open_):
         inside, own = ragged.take(starts, open_)
         controls[open_], t_there = _by_distances(controls[open_], xy[inside], t[inside], own)
-        miss[open_] = np.maximum.reduceat(misses(controls[open_], xy[inside], t_there, own), own[:-1])
+        miss[open_] = np.maximum.reduceat(misses(controls[open_], xy[inside], t_there, own, _OF_THINNED),
+                                          own[:-1])
     return controls, np.where(_strays(controls, total), np.inf, miss)
 
 

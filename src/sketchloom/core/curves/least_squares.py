@@ -168,24 +168,24 @@ def newton(controls, counts, x, y, t) -> np.ndarray:
     return np.clip(move, 0.0, 1.0, out=move)
 
 
-def misses(controls, xy, t, starts) -> np.ndarray:
-    """How far each cubic misses each of its points, (N,) px, as ``averaged`` counts it."""
+def misses(controls, xy, t, starts, run: int = _RUN) -> np.ndarray:
+    """How far each cubic misses each of its points, (N,) px, as ``averaged`` counts it over so many of them."""
     (px, py), (dx, dy), _ = _along(controls, np.diff(starts), t)
     gx, gy = xy[:, 0] - px, xy[:, 1] - py
     size = np.sqrt(dx * dx + dy * dy)
     across = (gx * dy - gy * dx) / np.maximum(size, 1e-9)
-    return averaged(across, np.sqrt(gx * gx + gy * gy), starts)
+    return averaged(across, np.sqrt(gx * gx + gy * gy), starts, run)
 
 
-def averaged(across, distance, starts) -> np.ndarray:
-    """The mean of seven signed distances, or a share of a lone one, whichever is more.
+def averaged(across, distance, starts, run: int = _RUN) -> np.ndarray:
+    """The mean of seven signed distances (of ``run``), or a share of a lone one, whichever is more.
 
     Near the ends of a run fewer are averaged, which count for less.
     """
     lengths = np.diff(starts)
     local = np.arange(starts[-1]) - np.repeat(starts[:-1], lengths)
-    reach = np.minimum(np.minimum(local, np.repeat(lengths, lengths) - 1 - local), _RUN // 2)
+    reach = np.minimum(np.minimum(local, np.repeat(lengths, lengths) - 1 - local), run // 2)
     total = np.concatenate([[0.0], np.cumsum(across)])
     at = np.arange(len(local))
-    mean = np.abs(total[at + reach + 1] - total[at - reach]) / _RUN
+    mean = np.abs(total[at + reach + 1] - total[at - reach]) / run
     return np.maximum(mean, distance / _SINGLE_POINT)

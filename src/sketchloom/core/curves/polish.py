@@ -17,7 +17,7 @@ from scipy.linalg import solveh_banded
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.least_squares import newton, thinned, travelled
 
-_ROUNDS = 8
+_ROUNDS = 10
 _THINNED = 40
 """Points of a cubic that it is settled by."""
 _UNKNOWNS, _BAND = 5, 9
@@ -27,7 +27,7 @@ _SLIDE = 0.05
 """What keeps nodes from sliding along the curve, which its distances do not tell, as a share of the points' weight."""
 _MOST_STEP_PX, _MOST_TURN, _MOST_SHARE = 0.5, 0.15, 0.25
 """What may change in a round: places, directions (rad), handles by this share of them."""
-_DAMPING = 1e-3
+_DAMPING = 1e-2
 _LEAST_SHARE, _MOST_OF_LENGTH = 0.04, 1.0
 """Handles are no shorter than this share of their chord and no longer than the stretch."""
 
@@ -63,13 +63,35 @@ def polished(points, chains: Chains) -> np.ndarray:
     weight = np.repeat(lengths / counts, counts)
     t, total = travelled(xy, starts, counts)
     x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    controls = nodes.controls()
+    run = np.repeat(ragged.owner(chains.starts), counts)
+    best = np.full(len(chains.starts) - 1, np.inf)
+    kept, kept_t = nodes.state(), t
     for _ in range(_ROUNDS):
+        controls = nodes.controls()
         for _ in range(2):
             t = newton(controls, counts, x, y, t)
+        cost = np.bincount(run, weight * _squares(controls, counts, xy, t), minlength=len(best))
+        # a chain that came no nearer goes back and takes a shorter step
+        worse = cost > best
+        nodes.take_back(kept, worse)
+        t = np.where(worse[run], kept_t, t)
+        best = np.minimum(best, cost)
+        kept, kept_t = nodes.state(), t
         nodes.step(xy, weight, t, starts, total)
-        controls = nodes.controls()
-    return controls
+    controls = nodes.controls()
+    for _ in range(2):
+        t = newton(controls, counts, x, y, t)
+    nodes.take_back(kept, np.bincount(run, weight * _squares(controls, counts, xy, t), minlength=len(best)) > best)
+    return nodes.controls()
+
+
+def _squares(controls, counts, xy, t):
+    """Squared distances of the points from their places on the cubics."""
+    c = np.repeat(controls, counts, 0)
+    s = 1.0 - t
+    away = (xy - (s**3)[:, None] * c[:, 0] - (3 * s * s * t)[:, None] * c[:, 1] - (3 * s * t * t)[:, None] * c[:, 2]
+            - (t**3)[:, None] * c[:, 3])
+    return (away * away).sum(1)
 
 
 class _Nodes:
@@ -105,6 +127,19 @@ class _Nodes:
         fixed[heads, 2], fixed[tails, 2] = chains.smooth_first, chains.smooth_last
         fixed[heads, 3] = fixed[tails, 4] = True
         self.fixed = fixed
+        self.chain = np.repeat(np.arange(len(chains.starts) - 1), np.diff(chains.starts) + 1)
+        self.damping = np.full(len(chains.starts) - 1, _DAMPING)
+
+    def state(self):
+        """What ``take_back`` goes back to."""
+        return tuple(v.copy() for v in (self.xy, self.angle, self.handle_in, self.handle_out))
+
+    def take_back(self, state, worse) -> None:
+        """Chains that are ``worse`` as they were, with shorter steps from now on; others dare longer ones."""
+        here = worse[self.chain]
+        for mine, was in zip((self.xy, self.angle, self.handle_in, self.handle_out), state, strict=True):
+            mine[here] = was[here]
+        self.damping = np.clip(self.damping * np.where(worse, 30.0, 0.3), 1e-4, 1e3)
 
     def _unit(self):
         return np.stack([np.cos(self.angle), np.sin(self.angle)], -1)
@@ -164,7 +199,7 @@ class _Nodes:
         points[self.begin] += counts
         points[self.end] += counts
         diagonal = band[0].reshape(number, _UNKNOWNS)
-        diagonal *= 1.0 + _DAMPING
+        diagonal *= 1.0 + self.damping[self.chain][:, None]
         diagonal[:, 2] += 1e-3 * points
         diagonal[:, 3:] += 1e-4 * points[:, None] + 1e-9
         hold = _SLIDE * points

@@ -156,7 +156,7 @@ def one_node_less(points) -> np.ndarray:
             made = _drawn(points, controls)
             if len(_cubics(even(made), _LEAST_OFF_PX)) < count:
                 return made
-            found = made if found is None else found  # as few as were asked for, though more may be found along it again
+            found = made if found is None else found  # one less, though along it again more may be found
     if found is not None:
         return found
     raise GeometryError(said("there is no node to take out"))
