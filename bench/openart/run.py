@@ -1,6 +1,6 @@
 """Traces the open drawings in every condition and tells how an author's outlines compare.
 
-    python -m bench.openart.run [CONDITION …] [all | aside] [FILE.json]
+    python -m bench.openart.run [CONDITION …] [all | aside] [few] [FILE.json]
 """
 
 import io
@@ -51,25 +51,26 @@ CONDITIONS = {"clean512": (512, _clean, WHITE), "clean200": (200, _clean, WHITE)
 """Longer side in px, what the picture is made by, the ground."""
 
 
-def score(number: int, name: str) -> Figures:
+def score(number: int, name: str, few: bool = False) -> Figures:
     size, make, ground = CONDITIONS[name]
     drawn = Drawn(folder() / chosen()[number]["file"])
     truth = drawn.truth(size, ground)
     picture = make(drawn.rgba(size))
     begin = time.perf_counter()
-    work = Pipeline().evaluate(picture, Recipe(reading="colour", smallest_mm=0.0))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", smallest_mm=0.0, few_nodes=few))
     return figures(work, truth, ground, np.asarray(picture.rgb), time.perf_counter() - begin)
 
 
 def _job(words):
     try:
-        return (*words, score(*words))
+        return (*words[:2], score(*words))
     except Exception as error:
-        return (*words, f"{type(error).__name__}: {error}")
+        return (*words[:2], f"{type(error).__name__}: {error}")
 
 
-def run(names, aside: bool | None):
-    jobs = [(n, name) for name in names for n, one in enumerate(chosen()) if aside is None or one["aside"] == aside]
+def run(names, aside: bool | None, few: bool = False):
+    every = [n for n, one in enumerate(chosen()) if aside is None or one["aside"] == aside]
+    jobs = [(n, name, few) for name in names for n in every]
     with ProcessPoolExecutor(os.cpu_count()) as pool:
         return list(pool.map(_job, jobs, chunksize=2))
 
@@ -86,9 +87,9 @@ def show(results, worst: int = 6) -> None:
         rows = [(n, r) for n, r in rows if not isinstance(r, str)]
         if not rows:
             continue
-        def of(what):
-            return np.array([getattr(r, what) for _, r in rows], float) 
-        def middle(what):
+        def of(what, rows=rows):
+            return np.array([getattr(r, what) for _, r in rows], float)
+        def middle(what, of=of):
             return float(np.median(of(what)))
         exact = float(np.mean((of("missing") == 0) & (of("extra") == 0)))
         out.write(f"{name:<11}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{middle('segments'):6.2f}"
@@ -103,7 +104,8 @@ def show(results, worst: int = 6) -> None:
 
 def main(words) -> None:
     names = [w for w in words if w in CONDITIONS] or list(CONDITIONS)
-    found = run(names, True if "aside" in words else None if "all" in words else False)
+    found = run(names, True if "aside" in words else None if "all" in words else False,
+                "few" in words)
     show(found)
     for word in words:
         if word.endswith(".json"):

@@ -47,7 +47,7 @@ class Bounds:
         return steps.run("planar", (), (self.key,), lambda _: _mapped(self.segmentation))[0]
 
 
-_FITS = ("smoothness", "exact_shapes", "patches", "preparation")
+_FITS = ("smoothness", "exact_shapes", "few_nodes", "patches", "preparation")
 """What fitting reads."""
 
 
@@ -94,7 +94,8 @@ def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
     def fitted(smoothness):
         tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
         return trace_arcs.fit_arcs(
-            planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, progress=progress
+            planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, few=r.few_nodes,
+            progress=progress
         )
 
     curves = fitted(r.smoothness)

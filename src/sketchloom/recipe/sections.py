@@ -277,6 +277,16 @@ class Outlines:
         ),
         preset=True,
     )
+    few_nodes: bool = setting.switch(
+        False,
+        said("As few nodes as will do"),
+        said(
+            "Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. "
+            "Takes several times as long."
+        ),
+        word=Word("--few-nodes", about=said("the fewest curves that keep to the boundary; takes longer")),
+        preset=True,
+    )
     curves: tuple[CurveEdit, ...] = setting.parts(
         (), 0, MAX_EDITS, about=said("stretches of boundary with another course"), by_hand=True
     )

@@ -85,7 +85,7 @@ class TracePanel(Panel):
         self._ground_note = label("", "quiet")
         self.uncut = UncutNote()
         self.rest.add(self.rest.control("ground"), self._ground_note, self.uncut)
-        self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes")))
+        self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes", "few_nodes")))
         self._boxes += (self.rest,)
         self.add(self.rest)
 

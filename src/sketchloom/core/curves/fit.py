@@ -24,7 +24,7 @@ _STRAIGHT_KINK = np.cos(np.radians(0.5))
 """A straight piece that leaves its smooth neighbour by more than half a degree would show as a kink."""
 
 
-def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> FittedSpans:
+def fit_spans(points, spans: Spans, tolerance_px: float, *, few: bool = False, progress=QUIET) -> FittedSpans:
     """Fit each span with few cubics that stay within the tolerance of the points.
 
     Parameters
@@ -34,6 +34,7 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     tolerance_px : greatest distance allowed, > 0, averaged over a run of seven points;
         single points may lie three and a half times as far away, and those of a run of fewer
         than five points five times.
+    few : whether the fewest cubics are looked for (``knots``), which takes several times as long.
 
     Returns
     -------
@@ -60,7 +61,7 @@ def fit_spans(points, spans: Spans, tolerance_px: float, *, progress=QUIET) -> F
     points = np.array(points, float)
     fitted = _divide(points, _presplit(points, spans), tolerance_px, progress)
     fitted = _merge_back(points, fitted, tolerance_px, progress)
-    return fewest(points, fitted, tolerance_px, progress=progress)
+    return fewest(points, fitted, tolerance_px, progress=progress) if few else fitted
 
 
 def _divide(points, spans, tolerance, progress):

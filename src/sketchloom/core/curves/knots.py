@@ -91,7 +91,8 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
             break
         at, starts = _candidates(fitted.spans, runs)
         edges = _fitting(points, at, starts, slack * tolerance_px)
-        by = _shortest(starts, *edges[:3], tolerance_px)
+        tails, heads, miss, _ = edges
+        by = _shortest(starts, tails, heads, miss, tolerance_px)
         chains = _chains(points, fitted.spans, runs, at, starts, edges, by)
         fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
         if number >= _HELD_FROM:

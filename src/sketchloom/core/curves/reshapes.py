@@ -148,17 +148,12 @@ def one_node_less(points) -> np.ndarray:
     """
     points = even(points)
     count = len(_cubics(points, _LEAST_OFF_PX))
-    off, found = _LEAST_OFF_PX, None
+    off = _LEAST_OFF_PX
     while count > 1 and off < _MOST_OFF_PX:
         off *= _NEXT_OFF
         controls = _cubics(points, off)
         if len(controls) < count:
-            made = _drawn(points, controls)
-            if len(_cubics(even(made), _LEAST_OFF_PX)) < count:
-                return made
-            found = made if found is None else found  # one less, though along it again more may be found
-    if found is not None:
-        return found
+            return _drawn(points, controls)
     raise GeometryError(said("there is no node to take out"))
 
 

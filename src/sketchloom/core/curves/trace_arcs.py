@@ -38,7 +38,7 @@ def fitting_tolerance(lines: Polylines, noisy: bool) -> float:
 
 
 def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_TOLERANCE_PX, *,
-             blur_px: float = 0.0, recognise: bool = True, progress=QUIET) -> CurveSet:
+             blur_px: float = 0.0, recognise: bool = True, few: bool = False, progress=QUIET) -> CurveSet:
     """Fit every arc once, for both faces beside it.
 
     Parameters
@@ -50,6 +50,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     blur_px : standard deviation of the picture's blur, which rounds corners.
     recognise : whether circles, ellipses, symmetric loops, level lines and round corners between
         lines are made exact.
+    few : as of ``fit_spans``.
 
     Returns
     -------
@@ -84,7 +85,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
             [p for p in parts if p.axes is None],
         )
         parts += [run for run in runs if run is not None]
-    _fit_parts(parts, tolerance_px, progress)
+    _fit_parts(parts, tolerance_px, few, progress)
     spliced = _put_together(parts, planar)
     return without_crossings(spliced, tolerance_px, progress=progress).curves(planar.arc_count)
 
@@ -96,13 +97,13 @@ def fit_strokes(lines: Polylines, tolerance_px: float) -> CurveSet:
     """
     part = Part(lines, np.arange(len(lines.closed)))
     part.divide(tolerance_px, 0.0, scatter_of(lines), False)
-    _fit_parts([part], tolerance_px, QUIET)
+    _fit_parts([part], tolerance_px, False, QUIET)
     order = np.lexsort((part.segment_first, part.owner))
     starts = np.searchsorted(part.owner[order], np.arange(len(lines.closed) + 1))
     return CurveSet(part.controls[order], part.straight[order], part.miss[order], starts)
 
 
-def _fit_parts(parts, tolerance_px, progress):
+def _fit_parts(parts, tolerance_px, few, progress):
     """Fit the spans of all parts; small parts in one go, since their time would go into the calls."""
     size = ragged.lengths_to_starts([len(p.points) for p in parts])
     cuts = parallel.even_cuts(size, _PART_POINTS)
@@ -111,7 +112,8 @@ def _fit_parts(parts, tolerance_px, progress):
     def fit(group):
         offset = ragged.lengths_to_starts([len(p.points) for p in group])
         spans = Spans.join([p.spans(o) for p, o in zip(group, offset.tolist(), strict=False)])
-        fitted = fit_spans(np.concatenate([p.points for p in group]), spans, tolerance_px, progress=progress)
+        fitted = fit_spans(np.concatenate([p.points for p in group]), spans, tolerance_px, few=few,
+                           progress=progress)
         ends = np.searchsorted(fitted.spans.first, offset)
         for part, o, a, b in zip(group, offset.tolist(), ends[:-1].tolist(), ends[1:].tolist(), strict=False):
             part.take(fitted.part(a, b, o), tolerance_px)

@@ -2271,6 +2271,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Kreise, waagerechte Linien, runde Ecken und symmetrische Umrisse nicht exakt machen</translation>
     </message>
     <message>
+        <source>As few nodes as will do</source>
+        <translation>So wenige Knoten wie möglich</translation>
+    </message>
+    <message>
+        <source>Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. Takes several times as long.</source>
+        <translation>Wo Kurven beginnen und enden, wird so gefunden, dass möglichst wenige der Grenze folgen, wie jemand sie zeichnen würde. Dauert ein Mehrfaches.</translation>
+    </message>
+    <message>
+        <source>the fewest curves that keep to the boundary; takes longer</source>
+        <translation>möglichst wenige Kurven, die der Grenze folgen; dauert länger</translation>
+    </message>
+    <message>
         <source>stretches of boundary with another course</source>
         <translation>Stücke von Rändern mit anderem Verlauf</translation>
     </message>
