@@ -14,15 +14,13 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
-from sketchloom.core.curves.curveset import evaluate, line_controls
-from sketchloom.core.curves.least_squares import misses, newton, thinned, travelled
+from sketchloom.core.curves.curveset import line_controls
+from sketchloom.core.curves.free_cubics import free_cubics, strays
+from sketchloom.core.curves.knot_search import candidates, fitting, shortest
+from sketchloom.core.curves.least_squares import misses, newton, travelled
 from sketchloom.core.curves.polish import Chains, polished
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
 
-_PARTS = 4
-"""Candidates within a span that was found without looking for the fewest."""
-_LEAST_POINTS = 3
-"""Points from a candidate to the next."""
 _SLACKS = (1.35, 0.8, 0.4, 1.1)
 _HELD_FROM = 2
 """Tolerances, as shares, of cubics between candidates: they begin and end at single points, which scatter, and get
@@ -37,26 +35,14 @@ extreme push a few aside, it is them and not the outline that leave the curve.""
 _REMOVALS, _REMOVAL_MISSES = 4, 2.5
 """Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
 many tolerances before all settle."""
-_THINNED, _OF_THINNED = 16, 3
-_MOST_TURN = np.radians(165.0)
-"""A cubic that turns by more follows a curve badly."""
-_MISS_COUNTS = 0.25
-"""Of two choices with one number of cubics the nearer one: a cubic that misses by the tolerance costs so much more."""
 _LONG_LINE_PX = 80.0
 """A straight piece of this length is meant as one, and stays; a shorter one is what pixels make of a bend here and
 there and may become a part of a curve."""
 _MOST_OF_RUN = 0.45
 """So does one that is this share of its run."""
 _FEW_MAY_MISS = 5.0
-_RIDGE = 1e-3
 _STRAIGHT_SHARE, _SEEN = 0.9, np.sin(np.radians(0.5))
 """A line keeps closer than a cubic must; leaving a smooth neighbour by more than half a degree it would show a kink."""
-_PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 6
-_DAMPING = 0.01
-_ENOUGH, _HOPELESS = 0.5, 30.0
-"""Cubics by places that miss by less or more than these tolerances are not bettered: they will do, or never."""
-_LONGEST_HANDLE, _LONGER, _LONGER_PX = 0.8, 1.02, 0.4
-"""A handle is no longer than so much of its stretch."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -89,10 +75,10 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
             runs = runs.some(np.isin(fitted.spans.first[runs.begin], todo))
         if not len(runs.begin):
             break
-        at, starts = _candidates(fitted.spans, runs)
-        edges = _fitting(points, at, starts, slack * tolerance_px)
+        at, starts = candidates(fitted.spans, runs)
+        edges = fitting(points, at, starts, slack * tolerance_px)
         tails, heads, miss, _ = edges
-        by = _shortest(starts, tails, heads, miss, tolerance_px)
+        by = shortest(starts, tails, heads, miss, tolerance_px)
         chains = _chains(points, fitted.spans, runs, at, starts, edges, by)
         fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
         if number >= _HELD_FROM:
@@ -197,7 +183,7 @@ def _without_one(points, fitted, runs, tolerance):
     run = ragged.owner(starts)
     one = np.arange(starts[-1]) - starts[run] + runs.begin[run]  # pairs of this span and the next
     first, last = spans.first[one], spans.last[one + 1]
-    controls, miss = _free(points, first, last, tolerance)
+    controls, miss = free_cubics(points, first, last, tolerance)
     miss = np.where(fitted.straight[one] | fitted.straight[one + 1], np.inf, miss)
     least = np.minimum.reduceat(miss, starts[:-1]) if len(miss) else miss
     chosen = np.flatnonzero(least <= _REMOVAL_MISSES * tolerance)
@@ -216,192 +202,6 @@ def _without_one(points, fitted, runs, tolerance):
     return kept, Chains(spans.first[span][~gone], ends[~gone], body[~gone], ragged.lengths_to_starts(sizes - 1),
                         spans.leave[kept.begin], spans.arrive[kept.end - 1],
                         spans.smooth_first[kept.begin], spans.smooth_last[kept.end - 1])
-
-
-def _candidates(spans, runs):
-    """Points at which cubics may begin and end, (C,), and the offsets of the runs."""
-    size = spans.last - spans.first
-    parts = np.clip(size // _LEAST_POINTS, 1, _PARTS)
-    counts = runs.end - runs.begin
-    of = ragged.lengths_to_starts(counts)
-    span = np.arange(of[-1]) + np.repeat(runs.begin - of[:-1], counts)
-    cut = ragged.lengths_to_starts(parts[span])
-    owner = ragged.owner(cut)
-    local = np.arange(cut[-1]) - cut[owner]
-    inner = spans.first[span][owner] + np.round(local * size[span][owner] / parts[span][owner]).astype(np.intp)
-    # the last point of each run ends it
-    per_run = np.add.reduceat(parts[span], of[:-1])
-    starts = ragged.lengths_to_starts(per_run + 1)
-    at = np.empty(starts[-1], np.intp)
-    ends = starts[1:] - 1
-    place = np.ones(len(at), bool)
-    place[ends] = False
-    at[place] = inner
-    at[ends] = spans.last[runs.end - 1]
-    return at, starts
-
-
-def _fitting(points, at, starts, tolerance):
-    """Pairs of candidates between which a cubic fits: their numbers (E,), misses (E,) px, handles (E, 2, 2).
-
-    What a cubic cannot follow it does not follow as a part of more either, so only pairs are tried of which both
-    shorter ones fit.
-    """
-    count = len(at)
-    run = ragged.owner(starts)
-    turned = _turning(points, at, run)
-    ends = np.zeros(count, bool)
-    ends[starts[1:] - 1] = True
-    tails = np.flatnonzero(~ends)
-    fits = np.zeros(count, bool)
-    found, reach = [], 1
-    while len(tails):
-        heads = tails + reach
-        controls, miss = _free(points, at[tails], at[heads], tolerance)
-        good = np.full(len(tails), reach == 1) | (miss <= tolerance)
-        found.append((tails[good], heads[good], miss[good], controls[good, 1:3]))
-        fits[:] = False
-        fits[tails[good]] = True
-        reach += 1
-        tails = np.flatnonzero(fits[:-1] & fits[1:])
-        tails = tails[tails + reach < count]
-        tails = tails[run[tails] == run[tails + reach]]
-        tails = tails[turned[tails + reach] - turned[tails] <= _MOST_TURN]
-    return tuple(np.concatenate([f[k] for f in found]) for k in range(4))
-
-
-def _turning(points, at, run):
-    """How far each run has turned from its begin up to each candidate, rad, by chords between them."""
-    chord = points[at[1:]] - points[at[:-1]]
-    heading = np.arctan2(chord[:, 1], chord[:, 0])
-    turn = np.abs((np.diff(heading) + np.pi) % (2 * np.pi) - np.pi)
-    total = np.zeros(len(at))
-    within = run[2:] == run[:-2]
-    total[1:-1] = np.cumsum(np.where(within, turn, 0.0))
-    total[-1] = total[-2] if len(total) > 1 else 0.0
-    return total
-
-
-def _free(points, first, last, tolerance):
-    """A cubic for each stretch of points, its handles free: controls (K, 4, 2) and misses (K,) px.
-
-    Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
-    the cubic that somebody drew with handles of unlike lengths.
-    """
-    lengths = last - first + 1
-    whole = ragged.lengths_to_starts(lengths)
-    index = np.arange(whole[-1]) + np.repeat(first - whole[:-1], lengths)
-    thin, starts = thinned(whole, lengths, _THINNED)
-    xy = points[index[thin]]
-    counts = np.diff(starts)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    t, total = travelled(xy, starts, counts)
-    ends = points[first], points[last]
-    for _ in range(_PLACE_ROUNDS):
-        controls = _by_places(xy, t, starts, counts, ends)
-        t = newton(controls, counts, x, y, t)
-    miss = np.maximum.reduceat(misses(controls, xy, t, starts, _OF_THINNED), starts[:-1])
-    # what fits does, and what is far off will not
-    open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
-    if len(open_):
-        inside, own = ragged.take(starts, open_)
-        controls[open_], t_there = _by_distances(controls[open_], xy[inside], t[inside], own)
-        miss[open_] = np.maximum.reduceat(misses(controls[open_], xy[inside], t_there, own, _OF_THINNED),
-                                          own[:-1])
-    return controls, np.where(_strays(controls, total), np.inf, miss)
-
-
-def _strays(controls, total):
-    """Whether a cubic runs farther than its points do, however near it comes to each: in a loop, or beyond them."""
-    along = evaluate(controls[:, None], np.linspace(0, 1, 17)[None])
-    length = np.hypot(*np.moveaxis(np.diff(along, axis=1), -1, 0)).sum(1)
-    handles = np.diff(controls, axis=1)[:, ::2]
-    longest = np.hypot(handles[..., 0], handles[..., 1]).max(1)
-    return (length > _LONGER * total + _LONGER_PX) | (longest > _LONGEST_HANDLE * np.maximum(total, length))
-
-
-def _by_distances(controls, xy, t, starts):
-    """Controls and places of the points after rounds of damped steps, those that come nearer taken."""
-    counts = np.diff(starts)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    damping = np.full(len(counts), _DAMPING)
-    cost, rows, gap = _distances(controls, xy, t, starts, counts)
-    for _ in range(_DISTANCE_ROUNDS):
-        tried = _moved(controls, rows, gap, starts, damping)
-        at = newton(tried, counts, x, y, t)
-        lower, rows_there, gap_there = _distances(tried, xy, at, starts, counts)
-        better = lower < cost
-        here = np.repeat(better, counts)
-        controls = np.where(better[:, None, None], tried, controls)
-        t, gap = np.where(here, at, t), np.where(here, gap_there, gap)
-        rows, cost = np.where(here[:, None], rows_there, rows), np.where(better, lower, cost)
-        damping *= np.where(better, 0.2, 10.0)
-    return controls, t
-
-
-def _distances(controls, xy, t, starts, counts):
-    """Sums of the squared distances (K,), how handles change them (N, 4), and the distances (N,)."""
-    c = np.repeat(controls, counts, 0)
-    s = 1.0 - t
-    b1, b2 = 3 * s * s * t, 3 * s * t * t
-    slope = ((s * s)[:, None] * (c[:, 1] - c[:, 0]) + (2 * s * t)[:, None] * (c[:, 2] - c[:, 1])
-             + (t * t)[:, None] * (c[:, 3] - c[:, 2]))
-    away = xy - ((s**3)[:, None] * c[:, 0] + b1[:, None] * c[:, 1] + b2[:, None] * c[:, 2] + (t**3)[:, None] * c[:, 3])
-    size = np.maximum(np.hypot(*slope.T), 1e-9)
-    nx, ny = -slope[:, 1] / size, slope[:, 0] / size
-    gap = nx * away[:, 0] + ny * away[:, 1]
-    return (np.add.reduceat((away * away).sum(1), starts[:-1]), np.stack([b1 * nx, b1 * ny, b2 * nx, b2 * ny], 1), gap)
-
-
-def _moved(controls, rows, gap, starts, damping):
-    """Handles a damped step nearer."""
-    square = np.add.reduceat((rows[:, :, None] * rows[:, None, :]).reshape(-1, 16), starts[:-1]).reshape(-1, 4, 4)
-    right = np.add.reduceat(rows * gap[:, None], starts[:-1])
-    four = np.arange(4)
-    square[:, four, four] += damping[:, None] * np.trace(square, axis1=1, axis2=2)[:, None] / 4 + 1e-9
-    made = controls.copy()
-    made[:, 1:3] += np.linalg.solve(square, right[..., None])[..., 0].reshape(-1, 2, 2)
-    return made
-
-
-def _by_places(xy, t, starts, counts, ends):
-    begin, end = ends
-    s = 1.0 - t
-    b1, b2 = 3 * s * s * t, 3 * s * t * t
-    rest = xy - (s**3)[:, None] * np.repeat(begin, counts, 0) - (t**3)[:, None] * np.repeat(end, counts, 0)
-    def sums(v):
-        return np.add.reduceat(v, starts[:-1], axis=0)
-    # a little towards thirds of the chord, so that a few points leave nothing open
-    ridge = _RIDGE * counts
-    c11, c22, c12 = sums(b1 * b1) + ridge, sums(b2 * b2) + ridge, sums(b1 * b2)
-    r1 = sums(b1[:, None] * rest) + ridge[:, None] * (begin + (end - begin) / 3)
-    r2 = sums(b2[:, None] * rest) + ridge[:, None] * (end - (end - begin) / 3)
-    det = (c11 * c22 - c12 * c12)[:, None]
-    return np.stack([begin, (r1 * c22[:, None] - r2 * c12[:, None]) / det,
-                     (r2 * c11[:, None] - r1 * c12[:, None]) / det, end], 1)
-
-
-def _shortest(starts, tails, heads, miss, tolerance):
-    """(C,) number of the pair by which the cheapest way comes to each candidate, -1 at the begin of a run."""
-    count = starts[-1]
-    cost = np.full(count, np.inf)
-    cost[starts[:-1]] = 0.0
-    by = np.full(count, -1)
-    share = np.minimum(miss / tolerance, 3.0)
-    price = 1.0 + _MISS_COUNTS * share * share
-    local = heads - starts[np.searchsorted(starts, heads, side="right") - 1]
-    order = np.lexsort((heads, local))
-    cuts = np.flatnonzero(np.diff(local[order], prepend=-1))
-    for a, b in zip(cuts.tolist(), [*cuts[1:].tolist(), len(order)], strict=True):
-        pair = order[a:b]
-        total = cost[tails[pair]] + price[pair]
-        group = np.flatnonzero(np.diff(heads[pair], prepend=-1))
-        least = np.minimum.reduceat(total, group)
-        cost[heads[pair[group]]] = least
-        owner = np.repeat(np.arange(len(group)), np.diff(np.append(group, len(pair))))
-        hit = np.flatnonzero(total <= least[owner])
-        by[heads[pair[hit]]] = pair[hit]
-    return by
 
 
 def _chains(points, spans, runs, at, starts, edges, by):
@@ -440,7 +240,7 @@ def _missed(points, chains, controls, tolerance):
     over = np.add.reduceat((each > tolerance).astype(float), starts[:-1])
     few = lengths <= 4
     most = np.where(few, _FEW_MAY_MISS, np.where(over <= _SOME * lengths, _SOME_MAY_MISS, _SETTLED_MAY_MISS))
-    return miss, (miss <= most * tolerance) & ~_strays(controls, total)
+    return miss, (miss <= most * tolerance) & ~strays(controls, total)
 
 
 def _direction(vector):

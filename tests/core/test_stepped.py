@@ -1,0 +1,73 @@
+"""Boundaries of pictures whose renderer counted coverage along a few lines a pixel."""
+
+import numpy as np
+import pytest
+
+import shapes
+from sketchloom.core.planar.stepped import smoothed
+from sketchloom.core.planar.subpixel import BoundaryPoints
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
+
+
+def rendered(inside, size, lines):
+    """A picture whose pixels are looked at along so many rows and columns each."""
+    at = (np.arange(size * lines) + 0.5) / lines
+    cover = inside(at[None], at[:, None]).astype(float).reshape(size, lines, size, lines).mean((1, 3))
+    return shapes.picture(np.rint(255 - 225 * np.repeat(cover[..., None], 3, 2)).astype(np.uint8))
+
+
+def points_of(picture):
+    return Pipeline().evaluate(picture, Recipe(reading="colour", smallest_mm=0.0)).traced.lines.xy
+
+
+@pytest.mark.parametrize("lines", [4, 8, 16])
+@pytest.mark.parametrize("slope", [0.004, 0.009, 0.03, -0.017])
+@pytest.mark.parametrize("upright", [False, True])
+def test_a_leaning_edge_lies_where_it_was_drawn(lines, slope, upright):
+    """Its treads are up to an eighth of a pixel off; the points are not, away from its ends."""
+    def edge(x, y):
+        return (x if upright else y) > 101.3 + slope * (y if upright else x)
+    xy = points_of(rendered(edge, 200, lines))
+    xy = xy[:, ::-1] if upright else xy
+    xy = xy[(xy[:, 0] > 30) & (xy[:, 0] < 170) & (np.abs(xy[:, 1] - 101.3) < 8)]
+    away = np.abs(xy[:, 1] - 101.3 - slope * xy[:, 0])
+    assert len(xy) > 100 and away.max() < 0.075 and away.mean() < 0.02
+
+
+@pytest.mark.parametrize("radius", [60.0, 140.0, 320.0])
+def test_a_large_circle_is_round_where_it_is_level_and_upright(radius):
+    size = 2 * int(radius) + 20
+    middle = size / 2 + 0.37
+    xy = points_of(rendered(lambda x, y: np.hypot(x - middle, y - middle) < radius, size, 4))
+    xy = xy[np.hypot(*(xy - middle).T) < radius + 3]
+    away = np.hypot(*(xy - middle).T) - radius
+    assert np.abs(away).max() < 0.16 and np.abs(away).mean() < 0.025  # raw: up to 0.125 in whole treads
+    level = np.abs(xy[:, 0] - middle) < 0.3 * radius
+    assert np.abs(away[level]).mean() < 0.035
+
+
+def test_what_is_no_staircase_stays_as_it_is():
+    rng = np.random.default_rng(2)
+    t = np.arange(80) + 0.5
+    cases = [np.stack([t, 40 + 0.03 * rng.standard_normal(80)], -1),  # grain
+             np.stack([t, np.full(80, 40.25)], -1),  # level
+             np.stack([t, np.where(t < 40, 40.0, 41.0)], -1),  # a step that was drawn
+             np.stack([t, 40 + 0.3 * t], -1)]  # steep
+    for xy in cases:
+        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy)
+        assert np.array_equal(smoothed(points).xy, xy)
+
+
+def test_no_point_moves_by_more_than_its_step():
+    rng = np.random.default_rng(4)
+    for _ in range(30):
+        t = np.arange(120) + 0.5
+        drawn = 40 + np.cumsum(rng.uniform(-0.05, 0.05) + 0.03 * np.sin(t / rng.uniform(5, 30)))
+        xy = np.stack([t, np.floor(drawn * 4) / 4 + 0.125], -1)
+        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy)
+        moved = smoothed(points).xy
+        assert np.abs(moved - xy).max() <= 0.17 and np.array_equal(moved[:, 0], xy[:, 0])
+        # of treads of two pixels and more it comes no farther from what was drawn
+        before, after = np.abs(xy[:, 1] - drawn), np.abs(moved[:, 1] - drawn)
+        assert after.mean() <= before.mean() + 1e-9
