@@ -2,7 +2,8 @@
 
 Words: a table's name for that one alone; ``all`` for quality on every picture instead of the third set aside;
 ``journeys-clean``, ``journeys-layers``, ``journeys-proposals`` and ``journeys-gestures``, with words of a journey's
-name after them, for whole jobs done in the real window. Without words all tables, and no journeys.
+name after them, for whole jobs done in the real window; ``drawings`` for outlines of drawings by many hands, which are
+fetched once (``bench/openart/collection.py``). Without words all tables, and none of these.
 """
 
 import sys
@@ -25,7 +26,8 @@ TABLES = {
 }
 """Each table by its word: its title, and what gives its rows."""
 JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers",
-            "journeys-proposals": "bench.journeys.proposals", "journeys-gestures": "bench.journeys.gestures"}
+            "journeys-proposals": "bench.journeys.proposals", "journeys-gestures": "bench.journeys.gestures",
+            "drawings": "bench.openart.run"}
 QUALITY = "quality"
 
 

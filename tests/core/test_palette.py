@@ -2,6 +2,7 @@
 
 import io
 import itertools
+from types import SimpleNamespace
 
 import numpy as np
 import pytest
@@ -10,7 +11,10 @@ from PIL import Image
 import shapes
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.picture.decode import decode
+from sketchloom.core.segment import thin
 from sketchloom.core.segment.palette import find_colours, noise_level
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 WHITE, NAVY, RED = (255, 255, 255), (30, 53, 87), (181, 72, 60)
 
@@ -64,6 +68,20 @@ def test_a_colour_of_thin_strokes_only_is_found():
     def stroke(x, y):
         return (np.abs(y - 200 - 0.1 * x) < 0.9) & (x > 20) & (x < 220)
     assert matched(found(painted([*DISCS, (stroke, (10, 120, 60))])), [WHITE, NAVY, RED, (10, 120, 60)])
+
+
+def test_thin_posts_of_no_common_colour_on_a_clear_ground_end_nothing():
+    """Strokes of which every pixel is another colour, with nothing else in the picture: no seed is found at all."""
+    rng = np.random.default_rng(0)
+    rgb = rng.integers(0, 256, (60, 80, 3)).astype(np.uint8)
+    busy = np.zeros((60, 80), bool)
+    busy[:, 5::9] = True
+    posts = SimpleNamespace(rgb=rgb, alpha=np.where(busy, 255, 0).astype(np.uint8), field=rgb.astype(np.float32))
+    none = np.empty((0, 3))
+    assert [len(part) for part in thin.thin_colours(posts, busy, none, 0.0)] == [0, 0]
+    assert thin.bled_modes(rgb, busy, none, np.empty(0), 0.0).shape == (0,)
+    picture = shapes.picture(rgb, posts.alpha)
+    assert Pipeline().evaluate(picture, Recipe()).traced.planar.euler_excess() == 0
 
 
 def test_a_gradient_is_not_a_hundred_colours():

@@ -97,6 +97,8 @@ def thin_colours(picture, busy, colours, noise):
         if far.sum() < least:
             break
         seeds, votes = find_seeds(pixels[far].astype(np.uint8), 7.0)
+        if not len(seeds):  # what is left has no colour in common
+            break
         gap = ciede2000(srgb_to_lab(seeds)[:, None], srgb_to_lab(known)[None]).min(1)
         pick = np.argmax(gap * np.sqrt(votes))
         if votes[pick] * thinning < (16 if noise == 0 else _NOISY_SHARE * busy.size):
@@ -184,6 +186,8 @@ def bled_modes(rgb, flat, colours, share, noise) -> np.ndarray:
 
 def _owners(rgb, flat, colours):
     """(H, W) int8 nearest colour of each flat pixel, -1 elsewhere; at most 127 colours."""
+    if not len(colours):
+        return np.full(flat.shape, -1, np.int8)
     values = colours.astype(np.float32)
     owner = _in_strips(rgb, lambda pixels: (pixels @ values.T - 0.5 * (values * values).sum(1)).argmax(1), np.int8)
     owner[~flat] = -1
