@@ -57,11 +57,17 @@ class Aside(QObject):
         self.lane = Lane("aside")
         self._pipeline = Pipeline(cache)
         self._gaps = None
+        self._open: tuple[Work | None, set[str]] = None, set()
+        """What was asked of a work and is not answered yet."""
 
     def request(self, work: Work, wanted) -> None:
         """Ask for something about a work; whatever was asked about an older one is dropped."""
         wanted = frozenset(wanted)
-        self.lane.run("", lambda progress: self._answer(progress, work, wanted), lambda _: None,
+        if wanted == {BEFORE} and self._open[0] is work:  # what was asked before Release was turned to still comes
+            wanted |= self._open[1]
+        left = set(wanted)
+        self._open = work, left
+        self.lane.run("", lambda progress: self._answer(progress, work, wanted, left), lambda _: None,
                       lambda why: _log.info("nothing to show beside the result: %s", why))
 
     def cancel(self) -> None:
@@ -92,7 +98,7 @@ class Aside(QObject):
             self._gaps = work.segmentation.regions, lines.gaps(work)  # of one map only: it is large
         return self._gaps[1]
 
-    def _answer(self, progress, work, wanted):
+    def _answer(self, progress, work, wanted, left):
         progress.pause(_CALM_S)  # a slider that still moves gives a newer work soon
         answers = self._answers(work)
         found = variants.variants_of(work) if VARIANTS in wanted else ()
@@ -102,6 +108,7 @@ class Aside(QObject):
             if name in wanted:
                 signal.emit(work, make())
                 progress.step(0, 1, "")
+        left.difference_update(name for name, *_ in answers)
         for one in found:
             try:
                 made, costs = variants.evaluated(self._pipeline, work, one, progress)
