@@ -66,6 +66,8 @@ class _Camera:
         self._stage(LAYERS, "layers", lambda: window.panels[LAYERS].select("#b5483c"))
         window.panels[LAYERS]._section.click()
         window.findings.toggle()
+        window.show_stage(RELEASE)
+        self._until(lambda: window.panels[RELEASE].is_checked)
         self._stage(RELEASE, "release-and-findings")
         window.findings.toggle()
         self._show_planned()

@@ -91,6 +91,11 @@ class ReleasePanel(Panel):
         self.plan_of = lambda work: None
         self._work = self._of_work = self._of_files = None
 
+    @property
+    def is_checked(self) -> bool:
+        """Whether the checks that need no file are made."""
+        return self._of_work is not None
+
     def take_findings(self, work, found) -> None:
         """What is found of a work when it is to leave."""
         self._of_work = found
@@ -105,7 +110,7 @@ class ReleasePanel(Panel):
     def _show_checks(self):
         """The checks as they stand; they are made beside the window."""
         if self._work is None or self._of_work is None:
-            self.checks.show_checks(())
+            self.checks.show_checks((), self._work is not None)
             return
         self.checks.show_checks(checks_of(self._work, self.plan_of(self._work), self._of_files,
                                           self.checks.unchecked, self._of_work))

@@ -4190,6 +4190,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Jede Prüfung, und welche gewünscht sind</translation>
     </message>
     <message>
+        <source>Being checked …</source>
+        <translation>Wird geprüft …</translation>
+    </message>
+    <message>
         <source>Checked once the exact result is there.</source>
         <translation>Wird geprüft, sobald das genaue Ergebnis da ist.</translation>
     </message>

@@ -51,8 +51,8 @@ class ChecksBox(QWidget):
         """Which checks are not wanted."""
         self.unchecked = frozenset(unchecked)
 
-    def show_checks(self, checked) -> None:
-        """How each check stands; nothing where it is not known."""
+    def show_checks(self, checked, being_made: bool = False) -> None:
+        """How each check stands; nothing where it is not known, or ``being_made``."""
         if checked and checked == self._checked:
             return
         self._checked = tuple(checked)
@@ -61,7 +61,8 @@ class ChecksBox(QWidget):
         self._put_sign(self._sign, worst)
         passed = sum(c.state == PASSED for c in wanted)
         if not self._checked:
-            text = self.tr("Checked once the exact result is there.")
+            text = (self.tr("Being checked …") if being_made
+                    else self.tr("Checked once the exact result is there."))
         elif passed == len(wanted):
             text = self.tr("All {0} checks pass.").format(passed)
         else:
