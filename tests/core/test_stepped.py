@@ -47,6 +47,17 @@ def test_a_large_circle_is_round_where_it_is_level_and_upright(radius):
     assert np.abs(away[level]).mean() < 0.035
 
 
+def test_the_sides_of_a_round_cornered_plate_stay_level():
+    """They are long treads between two that fall away from them, and no extremes of a curve."""
+    def plate(x, y):
+        dx, dy = np.maximum(np.abs(x - 100.1) - 62, 0), np.maximum(np.abs(y - 100.2) - 48, 0)
+        return np.hypot(dx, dy) < 14
+    xy = points_of(rendered(plate, 200, 4))
+    for at, side in ((38.2, 1), (162.2, 1), (24.1, 0), (176.1, 0)):
+        on = (np.abs(xy[:, side] - at) < 1) & (np.abs(xy[:, 1 - side] - 100) < 40)
+        assert on.sum() > 60 and np.ptp(xy[on, side]) < 1e-6 and np.abs(xy[on, side] - at).max() <= 0.126
+
+
 def test_what_is_no_staircase_stays_as_it_is():
     rng = np.random.default_rng(2)
     t = np.arange(80) + 0.5

@@ -23,7 +23,10 @@ _ALONG_PX = 0.02
 _LONE = 0.6
 """The slope at a lone step, as a share of the steepest that would not have made another."""
 _LONGER = 1.3
-"""A tread at the end of a staircase that is so much longer than its slope explains is level farther on."""
+"""A tread at the end of a staircase that is so much longer than its slope explains is level farther on, and stays."""
+_MOST_BULGE = 1.5
+"""So does one between two that fall away from it, where a parabola would rise by more steps than this: it is an edge
+with round corners."""
 _MOST_OFF = 0.55
 """Points move by no more than this share of the step beside them."""
 
@@ -64,10 +67,10 @@ def _smooth(old, new, arc, across):
     place = np.where(gap == 1, 0.5 * (along[last[:-1]] + along[first[1:]]) * heading[1:],
                      along[middle] * heading[1:] + 0.5 - share)
     level_at = 0.5 * (height[1:] + height[:-1])
-    slope = _slopes(linked, place, level_at, step, last - first + 1)
+    slope, flat = _slopes(linked, place, level_at, step, last - first + 1)
     for there, index in _points_of(first, last, linked, middle, gap):
         _lay(new[:, across], along[index] * heading[there], index, there, linked, place, level_at, slope, height, size,
-             last - first + 1)
+             last - first + 1, flat)
 
 
 def _slopes(linked, place, level_at, step, length):
@@ -88,11 +91,14 @@ def _slopes(linked, place, level_at, step, length):
     beside = 0.5 * (length[e - 1] + length[np.minimum(e + 1, len(length) - 1)])
     bend = 0.5 * (np.abs(step[e]) + np.abs(step[e - 1])) / ((half + beside) ** 2 - half**2)
     steep = 2 * bend * half * np.sign(step[e - 1])
+    flat = np.zeros(len(linked) + 1, bool)
+    flat[e[bend * half**2 > _MOST_BULGE * np.maximum(np.abs(step[e]), np.abs(step[e - 1]))]] = True
+    steep[flat[e]] = 0.0
     entering[e], leaving[e] = steep, -steep
     count = both[:-1].astype(int) + both[1:]
     lone = _LONE * step / np.maximum(length[:-1], length[1:])
     beside_it = leaving[:-1] * both[:-1] + entering[1:] * both[1:]
-    return np.where(count > 0, beside_it / np.maximum(count, 1), lone)
+    return np.where(count > 0, beside_it / np.maximum(count, 1), lone), flat
 
 
 def _points_of(first, last, linked, middle, gap):
@@ -108,7 +114,7 @@ def _points_of(first, last, linked, middle, gap):
     yield between, middle[between]
 
 
-def _lay(value, s, index, tread, linked, place, level_at, slope, height, size, length):
+def _lay(value, s, index, tread, linked, place, level_at, slope, height, size, length, flat):
     """Put points ``index`` of treads, at ``s`` along them, on the curve through the crossings at their ends."""
     before, after = tread - 1, np.minimum(tread, len(linked) - 1)
     has_before = (before >= 0) & linked[before]
@@ -119,14 +125,13 @@ def _lay(value, s, index, tread, linked, place, level_at, slope, height, size, l
     inner = ((1 + 2 * t) * (1 - t) ** 2 * level_at[before] + t * (1 - t) ** 2 * span * slope[before]
              + t * t * (3 - 2 * t) * level_at[after] - t * t * (1 - t) * span * slope[after])
     def beyond(k, way):
-        """From one crossing on, with nothing known of the other end."""
-        steep = np.abs(slope[k])
-        reach = size[k] / np.maximum(steep, 1e-9)  # so far on a straight outline would step again
-        level = length[tread] > _LONGER * reach
-        d = np.abs(s - place[k])
-        bent = np.where(d < reach, d * (1 - d / (2 * np.maximum(reach, 1e-9))), reach / 2)
-        return level_at[k] + way * slope[k] * np.where(level, bent, d)
+        """Straight on from one crossing, with nothing known of the other end."""
+        return level_at[k] + way * slope[k] * np.abs(s - place[k])
+    def is_level(k):
+        """Whether a tread is so much longer than its slope explains that it is level farther on."""
+        return length[tread] > _LONGER * size[k] / np.maximum(np.abs(slope[k]), 1e-9)
     made = np.where(has_before & has_after, inner, np.where(has_before, beyond(before, 1.0), beyond(after, -1.0)))
+    stays = flat[tread] | (has_before & ~has_after & is_level(before)) | (has_after & ~has_before & is_level(after))
     room = _MOST_OFF * np.maximum(np.where(has_before, size[before], 0), np.where(has_after, size[after], 0))
     kept = np.clip(made, height[tread] - room, height[tread] + room)
-    value[index] = np.where(has_before | has_after, kept, value[index])
+    value[index] = np.where((has_before | has_after) & ~stays, kept, value[index])
