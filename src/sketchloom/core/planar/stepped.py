@@ -22,6 +22,9 @@ _ALONG_PX = 0.02
 """Points of a tread follow each other by a pixel, within so much."""
 _LONE = 0.6
 """The slope at a lone step, as a share of the steepest that would not have made another."""
+_ALIKE = 3.0
+"""Two treads with a lone step between them are a leaning edge where the longer has no more than so many times the
+length of the shorter; else a level one ends there."""
 _LONGER = 1.3
 """A tread at the end of a staircase that is so much longer than its slope explains is level farther on, and stays."""
 _MOST_BULGE = 1.5
@@ -96,7 +99,8 @@ def _slopes(linked, place, level_at, step, length):
     steep[flat[e]] = 0.0
     entering[e], leaving[e] = steep, -steep
     count = both[:-1].astype(int) + both[1:]
-    lone = _LONE * step / np.maximum(length[:-1], length[1:])
+    longer, shorter = np.maximum(length[:-1], length[1:]), np.minimum(length[:-1], length[1:])
+    lone = np.where(longer <= _ALIKE * shorter, _LONE * step / longer, 0.0)
     beside_it = leaving[:-1] * both[:-1] + entering[1:] * both[1:]
     return np.where(count > 0, beside_it / np.maximum(count, 1), lone), flat
 
@@ -129,7 +133,7 @@ def _lay(value, s, index, tread, linked, place, level_at, slope, height, size, l
         return level_at[k] + way * slope[k] * np.abs(s - place[k])
     def is_level(k):
         """Whether a tread is so much longer than its slope explains that it is level farther on."""
-        return length[tread] > _LONGER * size[k] / np.maximum(np.abs(slope[k]), 1e-9)
+        return (slope[k] == 0) | (length[tread] * np.abs(slope[k]) > _LONGER * size[k])
     made = np.where(has_before & has_after, inner, np.where(has_before, beyond(before, 1.0), beyond(after, -1.0)))
     stays = flat[tread] | (has_before & ~has_after & is_level(before)) | (has_after & ~has_before & is_level(after))
     room = _MOST_OFF * np.maximum(np.where(has_before, size[before], 0), np.where(has_after, size[after], 0))
