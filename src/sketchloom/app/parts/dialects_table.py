@@ -1,4 +1,4 @@
-"""The dialects of machine code, to be changed: their lines, and how a small square comes out in them."""
+"""The dialects of machine code, to be changed: their lines, and how a disc comes out in them."""
 
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import (
@@ -186,9 +186,9 @@ class DialectsTable(QDialog):
             return
         row, self._row = self._row, -1
         del self._dialects[row]
-        item = self.list.takeItem(row)
-        del item
-        self._row = -1
+        self.list.blockSignals(True)
+        self.list.takeItem(row)
+        self.list.blockSignals(False)
         self._turn(max(min(row, len(self._dialects) - 1), 0))
         self.list.setCurrentRow(self._row)
 

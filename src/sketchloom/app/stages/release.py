@@ -98,8 +98,9 @@ class ReleasePanel(Panel):
 
     def take_findings(self, work, found) -> None:
         """What is found of a work when it is to leave."""
-        self._of_work = found
-        self._show_checks()
+        if work is self._work:
+            self._of_work = found
+            self._show_checks()
 
     def take_file_findings(self, work, found) -> None:
         """What speaks against files that were looked at."""
