@@ -1,14 +1,15 @@
-"""One cubic for each of many stretches of points, its handles free, all stretches at once."""
+"""One cubic for each of many stretches of points, its handles free, all stretches at once.
+
+Every stretch is seen at the same number of places, so that all of them are rows of one table: (places, stretches).
+"""
 
 import numpy as np
 
-from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.curves.least_squares import misses, newton, thinned, travelled
+from sketchloom.core.curves.least_squares import SINGLE_POINT, power_form
 
-_THINNED, _OF_THINNED = 16, 3
-"""Points of a stretch that its cubic is found by, and over how many of those a miss is averaged: seven of sixteen would
-average half of the stretch away."""
+_PLACES = 17
+"""Points of a stretch that its cubic is found by, at most."""
 _RIDGE = 1e-3
 _PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 6
 _DAMPING, _LESS, _MORE = 0.01, 0.2, 10.0
@@ -26,27 +27,47 @@ def free_cubics(points, first, last, tolerance):
     Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
     the cubic that somebody drew with handles of unlike lengths.
     """
-    lengths = last - first + 1
-    whole = ragged.lengths_to_starts(lengths)
-    index = np.arange(whole[-1]) + np.repeat(first - whole[:-1], lengths)
-    thin, starts = thinned(whole, lengths, _THINNED)
-    xy = points[index[thin]]
-    counts = np.diff(starts)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    t, total = travelled(xy, starts, counts)
-    ends = points[first], points[last]
+    seen = _Seen.of(points, first, last)
+    controls = np.empty((len(first), 4, 2))
+    controls[:, 0], controls[:, 3] = points[first], points[last]
+    t = seen.share
     for _ in range(_PLACE_ROUNDS):
-        controls = _by_places(xy, t, starts, counts, ends)
-        t = newton(controls, counts, x, y, t)
-    miss = np.maximum.reduceat(misses(controls, xy, t, starts, _OF_THINNED), starts[:-1])
+        _by_places(seen, t, controls)
+        t = _newton(controls, seen, t)
+    miss = _misses(controls, seen, t)
     # what fits does, and what is far off will not
     open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
     if len(open_):
-        inside, own = ragged.take(starts, open_)
-        controls[open_], t_there = _by_distances(controls[open_], xy[inside], t[inside], own)
-        miss[open_] = np.maximum.reduceat(misses(controls[open_], xy[inside], t_there, own, _OF_THINNED),
-                                          own[:-1])
-    return controls, np.where(strays(controls, total), np.inf, miss)
+        some = seen.some(open_)
+        controls[open_], there = _by_distances(controls[open_], some, t[:, open_])
+        miss[open_] = _misses(controls[open_], some, there)
+    return controls, np.where(strays(controls, seen.total), np.inf, miss)
+
+
+class _Seen:
+    """Points of stretches, ``x``, ``y`` (M, K), which of them count, ``counts`` (M, K) 0 or 1, at which ``share`` of
+    their stretch they lie, and how long it is, ``total`` (K,)."""
+
+    __slots__ = ("counts", "share", "total", "x", "y")
+
+    def __init__(self, x, y, counts, share, total):
+        self.x, self.y, self.counts, self.share, self.total = x, y, counts, share, total
+
+    @classmethod
+    def of(cls, points, first, last):
+        size = last - first
+        steps = np.minimum(size, _PLACES - 1)
+        place = np.arange(_PLACES)[:, None]
+        index = first + np.rint(np.minimum(place, steps) * (size / steps)).astype(np.intp)
+        way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
+        begin = way[first]
+        total = np.maximum(way[last] - begin, 1e-12)
+        x, y = points[:, 0][index], points[:, 1][index]
+        return cls(x, y, (place <= steps).astype(float), (way[index] - begin) / total, total)
+
+    def some(self, which):
+        return _Seen(self.x[:, which], self.y[:, which], self.counts[:, which], self.share[:, which],
+                     self.total[which])
 
 
 def strays(controls, total):
@@ -58,43 +79,93 @@ def strays(controls, total):
     return (length > _LONGER * total + _LONGER_PX) | (longest > _LONGEST_HANDLE * np.maximum(total, length))
 
 
-def _by_distances(controls, xy, t, starts):
+def _along(controls, seen, t):
+    """What lies between the points and their places on the cubics, and the cubics' first derivatives, x and y of
+    each (M, K), with the coefficients."""
+    form = power_form(controls)
+    def horner(axis, wanted):
+        c0, c1, c2, c3 = form[axis]
+        place = c3 * t
+        slope = 3.0 * place
+        place += c2
+        place *= t
+        slope += 2.0 * c2
+        slope *= t
+        slope += c1
+        place += c1
+        place *= t
+        place += c0
+        return np.subtract(wanted, place, out=place), slope
+    (gx, dx), (gy, dy) = horner(0, seen.x), horner(1, seen.y)
+    return gx, gy, dx, dy, form
+
+
+def _newton(controls, seen, t):
+    """One step of Newton's rule towards the foot of each point on its cubic."""
+    gx, gy, dx, dy, form = _along(controls, seen, t)
+    c2, c3 = 2.0 * form[:, 2], 6.0 * form[:, 3]
+    fall = dx * dx + dy * dy - gx * (c2[0] + c3[0] * t) - gy * (c2[1] + c3[1] * t)
+    fall[fall <= 1e-9] = np.inf
+    move = gx * dx
+    move += gy * dy
+    move /= fall
+    np.clip(move, -0.1, 0.1, out=move)
+    move += t
+    return np.clip(move, 0.0, 1.0, out=move)
+
+
+def _misses(controls, seen, t):
+    """By how much each cubic misses its points, (K,) px: the mean of three signed distances on end, of all the most,
+    or a share of a lone one."""
+    gx, gy, dx, dy, _ = _along(controls, seen, t)
+    across = (gx * dy - gy * dx) / np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9) * seen.counts
+    alone = np.sqrt((gx * gx + gy * gy).max(0)) / SINGLE_POINT
+    return np.maximum(np.abs(across[:-2] + across[1:-1] + across[2:]).max(0) / 3.0, alone)
+
+
+def _by_distances(controls, seen, t):
     """Controls and places of the points after rounds of damped steps, those that come nearer taken."""
-    counts = np.diff(starts)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    damping = np.full(len(counts), _DAMPING)
-    cost, rows, gap = _distances(controls, xy, t, starts, counts)
-    for _ in range(_DISTANCE_ROUNDS):
-        tried = _moved(controls, rows, gap, starts, damping)
-        at = newton(tried, counts, x, y, t)
-        lower, rows_there, gap_there = _distances(tried, xy, at, starts, counts)
+    damping = np.full(len(controls), _DAMPING)
+    cost, square, right = _distances(controls, seen, t)
+    for left in range(_DISTANCE_ROUNDS, 0, -1):
+        tried = _moved(controls, square, right, damping)
+        at = _newton(tried, seen, t)
+        lower, square_there, right_there = _distances(tried, seen, at)
         better = lower < cost
-        here = np.repeat(better, counts)
-        controls = np.where(better[:, None, None], tried, controls)
-        t, gap = np.where(here, at, t), np.where(here, gap_there, gap)
-        rows, cost = np.where(here[:, None], rows_there, rows), np.where(better, lower, cost)
-        damping *= np.where(better, _LESS, _MORE)
+        here = better[:, None, None]
+        controls = np.where(here, tried, controls)
+        t = np.where(better, at, t)
+        if left > 1:
+            square, right = np.where(here, square_there, square), np.where(here[..., 0], right_there, right)
+            cost = np.where(better, lower, cost)
+            damping *= np.where(better, _LESS, _MORE)
     return controls, t
 
 
-def _distances(controls, xy, t, starts, counts):
-    """Sums of the squared distances (K,), how handles change them (N, 4), and the distances (N,)."""
-    c = np.repeat(controls, counts, 0)
+def _distances(controls, seen, t):
+    """Sums of the squared distances (K,), and the normal equations of the handles: (K, 4, 4), (K, 4)."""
+    gx, gy, dx, dy, _ = _along(controls, seen, t)
+    gx, gy = gx * seen.counts, gy * seen.counts
+    per = 1.0 / np.maximum(dx * dx + dy * dy, 1e-18)
+    gap = gy * dx - gx * dy  # by the slope's length, as the normals are
     s = 1.0 - t
-    b1, b2 = 3 * s * s * t, 3 * s * t * t
-    slope = ((s * s)[:, None] * (c[:, 1] - c[:, 0]) + (2 * s * t)[:, None] * (c[:, 2] - c[:, 1])
-             + (t * t)[:, None] * (c[:, 3] - c[:, 2]))
-    away = xy - ((s**3)[:, None] * c[:, 0] + b1[:, None] * c[:, 1] + b2[:, None] * c[:, 2] + (t**3)[:, None] * c[:, 3])
-    size = np.maximum(np.hypot(*slope.T), 1e-9)
-    nx, ny = -slope[:, 1] / size, slope[:, 0] / size
-    gap = nx * away[:, 0] + ny * away[:, 1]
-    return (np.add.reduceat((away * away).sum(1), starts[:-1]), np.stack([b1 * nx, b1 * ny, b2 * nx, b2 * ny], 1), gap)
+    b1, b2 = 3 * s * s * t * seen.counts, 3 * s * t * t * seen.counts
+    normals = dy * dy * per, -dx * dy * per, dx * dx * per
+    made = np.empty((len(controls), 4, 4))
+    for i, j, weight in ((0, 0, b1 * b1), (0, 2, b1 * b2), (2, 2, b2 * b2)):
+        xx, xy, yy = ((weight * n).sum(0) for n in normals)
+        made[:, i, j] = made[:, j, i] = xx
+        made[:, i, j + 1] = made[:, j + 1, i] = made[:, i + 1, j] = made[:, j, i + 1] = xy
+        made[:, i + 1, j + 1] = made[:, j + 1, i + 1] = yy
+    gap *= per
+    nx, ny = -dy * gap, dx * gap
+    right = np.stack([(b1 * nx).sum(0), (b1 * ny).sum(0), (b2 * nx).sum(0), (b2 * ny).sum(0)], 1)
+    return (gx * gx + gy * gy).sum(0), made, right
 
 
-def _moved(controls, rows, gap, starts, damping):
+def _moved(controls, square, right, damping):
     """Handles a damped step nearer."""
-    square = np.add.reduceat((rows[:, :, None] * rows[:, None, :]).reshape(-1, 16), starts[:-1]).reshape(-1, 4, 4)
-    right = np.add.reduceat(rows * gap[:, None], starts[:-1])
+    square = square.copy()
     four = np.arange(4)
     square[:, four, four] += damping[:, None] * np.trace(square, axis1=1, axis2=2)[:, None] / 4 + 1e-9
     made = controls.copy()
@@ -102,18 +173,20 @@ def _moved(controls, rows, gap, starts, damping):
     return made
 
 
-def _by_places(xy, t, starts, counts, ends):
-    begin, end = ends
+def _by_places(seen, t, controls):
+    """Set the handles by least squares of the points' places."""
+    begin, end = controls[:, 0], controls[:, 3]
     s = 1.0 - t
-    b1, b2 = 3 * s * s * t, 3 * s * t * t
-    rest = xy - (s**3)[:, None] * np.repeat(begin, counts, 0) - (t**3)[:, None] * np.repeat(end, counts, 0)
-    def sums(v):
-        return np.add.reduceat(v, starts[:-1], axis=0)
+    b1, b2 = 3 * s * s * t * seen.counts, 3 * s * t * t * seen.counts
+    b0, b3 = s**3, t**3
     # a little towards thirds of the chord, so that a few points leave nothing open
-    ridge = _RIDGE * counts
-    c11, c22, c12 = sums(b1 * b1) + ridge, sums(b2 * b2) + ridge, sums(b1 * b2)
-    r1 = sums(b1[:, None] * rest) + ridge[:, None] * (begin + (end - begin) / 3)
-    r2 = sums(b2[:, None] * rest) + ridge[:, None] * (end - (end - begin) / 3)
-    det = (c11 * c22 - c12 * c12)[:, None]
-    return np.stack([begin, (r1 * c22[:, None] - r2 * c12[:, None]) / det,
-                     (r2 * c11[:, None] - r1 * c12[:, None]) / det, end], 1)
+    ridge = _RIDGE * seen.counts.sum(0)
+    c11, c22, c12 = (b1 * b1).sum(0) + ridge, (b2 * b2).sum(0) + ridge, (b1 * b2).sum(0)
+    det = c11 * c22 - c12 * c12
+    for axis, wanted in ((0, seen.x), (1, seen.y)):
+        a, d = begin[:, axis], end[:, axis]
+        rest = wanted - b0 * a - b3 * d
+        r1 = (b1 * rest).sum(0) + ridge * (a + (d - a) / 3)
+        r2 = (b2 * rest).sum(0) + ridge * (d - (d - a) / 3)
+        controls[:, 1, axis] = (r1 * c22 - r2 * c12) / det
+        controls[:, 2, axis] = (r2 * c11 - r1 * c12) / det

@@ -1,4 +1,5 @@
-"""Where cubics may begin and end along runs of points, between which places one fits, and the fewest that do."""
+"""Where cubics may begin and end along runs of points, how far one reaches from each such place, and the fewest that
+come to the end."""
 
 import numpy as np
 
@@ -12,8 +13,6 @@ _LEAST_POINTS = 3
 """Points from a candidate to the next."""
 _MOST_TURN = np.radians(165.0)
 """A cubic that turns by more follows a curve badly."""
-_MISS_COUNTS = 0.25
-"""Of two choices with one number of cubics the nearer one: a cubic that misses by the tolerance costs so much more."""
 
 
 def candidates(spans, runs):
@@ -39,33 +38,48 @@ def candidates(spans, runs):
     return at, starts
 
 
-def fitting(points, at, starts, tolerance):
-    """Pairs of candidates between which a cubic fits: their numbers (E,), misses (E,) px, handles (E, 2, 2).
+def reaches(points, at, starts, tolerance):
+    """(C,) the farthest candidate up to which a cubic from each fits; the next at least, itself for the last of a run.
 
-    What a cubic cannot follow it does not follow as a part of more either, so only pairs are tried of which both
-    shorter ones fit.
+    What a cubic follows it follows in parts as well. So how far it reaches never falls along a run: a few candidates
+    are tried by growing strides, those between them only between what was found on their two sides.
     """
     count = len(at)
     run = ragged.owner(starts)
-    turned = _turning(points, at, run)
-    ends = np.zeros(count, bool)
-    ends[starts[1:] - 1] = True
-    tails = np.flatnonzero(~ends)
-    fits = np.zeros(count, bool)
-    found, reach = [], 1
-    while len(tails):
-        heads = tails + reach
-        controls, miss = free_cubics(points, at[tails], at[heads], tolerance)
-        good = np.full(len(tails), reach == 1) | (miss <= tolerance)
-        found.append((tails[good], heads[good], miss[good], controls[good, 1:3]))
-        fits[:] = False
-        fits[tails[good]] = True
-        reach += 1
-        tails = np.flatnonzero(fits[:-1] & fits[1:])
-        tails = tails[tails + reach < count]
-        tails = tails[run[tails] == run[tails + reach]]
-        tails = tails[turned[tails + reach] - turned[tails] <= _MOST_TURN]
-    return tuple(np.concatenate([f[k] for f in found]) for k in range(4))
+    last = starts[run + 1] - 1
+    turned = _turning(points, at, run) + 1e3 * run  # runs are told apart, so one search serves them all
+    low = np.minimum(np.arange(count) + 1, last)
+    high = np.maximum(np.searchsorted(turned, turned + _MOST_TURN, side="right") - 1, low)
+    high = np.minimum(high, last)
+    few = np.flatnonzero((np.arange(count) - starts[run]) % _PARTS == 0)
+    low[few] = _searched(points, at, few, low[few], high[few], tolerance, False)
+    low = np.maximum.accumulate(low)
+    # none reaches farther than the next of the few does
+    after = np.searchsorted(few, np.arange(count))
+    bound = np.where(after < len(few), low[few[np.minimum(after, len(few) - 1)]], count)
+    rest = np.setdiff1d(np.arange(count), few)
+    top = np.maximum(np.minimum(high, bound), low)[rest]
+    low[rest] = _searched(points, at, rest, low[rest], top, tolerance, True)
+    return np.maximum.accumulate(low)
+
+
+def _searched(points, at, tails, low, high, tolerance, halving):
+    """How far each of the candidates ``tails`` reaches, between ``low`` and ``high``: by strides that double until one
+    is too long, then (or at once, if so asked) by halves."""
+    low, high = low.copy(), high.copy()
+    halved = np.full(len(tails), halving)
+    stride = 1
+    todo = np.flatnonzero(low < high)
+    while len(todo):
+        tried = np.where(halved[todo], (low[todo] + high[todo] + 1) // 2, np.minimum(low[todo] + stride, high[todo]))
+        _, miss = free_cubics(points, at[tails[todo]], at[tried], tolerance)
+        good = miss <= tolerance
+        low[todo] = np.where(good, tried, low[todo])
+        high[todo] = np.where(good, high[todo], tried - 1)
+        halved[todo] |= ~good
+        stride *= 2
+        todo = todo[low[todo] < high[todo]]
+    return low
 
 
 def _turning(points, at, run):
@@ -77,27 +91,33 @@ def _turning(points, at, run):
     within = run[2:] == run[:-2]
     total[1:-1] = np.cumsum(np.where(within, turn, 0.0))
     total[-1] = total[-2] if len(total) > 1 else 0.0
-    return total
+    # each run by itself
+    begin = np.flatnonzero(np.diff(run, prepend=-1))
+    return total - total[begin][run]
 
 
-def shortest(starts, tails, heads, miss, tolerance):
-    """(C,) number of the pair by which the cheapest way comes to each candidate, -1 at the begin of a run."""
-    count = starts[-1]
-    cost = np.full(count, np.inf)
-    cost[starts[:-1]] = 0.0
-    by = np.full(count, -1)
-    share = np.minimum(miss / tolerance, 3.0)
-    price = 1.0 + _MISS_COUNTS * share * share
-    local = heads - starts[np.searchsorted(starts, heads, side="right") - 1]
-    order = np.lexsort((heads, local))
-    cuts = np.flatnonzero(np.diff(local[order], prepend=-1))
-    for a, b in zip(cuts.tolist(), [*cuts[1:].tolist(), len(order)], strict=True):
-        pair = order[a:b]
-        total = cost[tails[pair]] + price[pair]
-        group = np.flatnonzero(np.diff(heads[pair], prepend=-1))
-        least = np.minimum.reduceat(total, group)
-        cost[heads[pair[group]]] = least
-        owner = np.repeat(np.arange(len(group)), np.diff(np.append(group, len(pair))))
-        hit = np.flatnonzero(total <= least[owner])
-        by[heads[pair[hit]]] = pair[hit]
-    return by
+def fewest_knots(starts, reach):
+    """Candidates, ascending, that end the fewest cubics of each run, both ends of the run among them, and their runs.
+
+    Going as far as can be from the begin gives the last places at which the knots of such a chain may lie, from the
+    end the first; each is put in the middle between them, or where a cubic from the one before still reaches.
+    """
+    begin, end = starts[:-1], starts[1:] - 1
+    # from the end: the first candidate from which each place is reached
+    back = [end]
+    while (back[-1] > begin).any():
+        back.append(np.where(back[-1] > begin, np.maximum(np.searchsorted(reach, back[-1]), begin), begin))
+    lengths = np.stack([b > begin for b in back]).sum(0)
+    runs = np.arange(len(begin))
+    here, far = begin.copy(), begin.copy()
+    found, of = [begin], [runs]
+    for step in range(1, len(back)):
+        on = lengths >= step
+        first = np.stack(back)[np.maximum(lengths - step, 0), runs]
+        far = np.where(on, reach[far], far)
+        here = np.where(on, np.clip((first + far + 1) // 2, first, reach[here]), here)
+        found.append(here[on])
+        of.append(runs[on])
+    knots, run = np.concatenate(found), np.concatenate(of)
+    order = np.argsort(knots, kind="stable")
+    return knots[order], run[order]

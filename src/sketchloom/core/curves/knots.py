@@ -16,7 +16,7 @@ from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.free_cubics import free_cubics, strays
-from sketchloom.core.curves.knot_search import candidates, fitting, shortest
+from sketchloom.core.curves.knot_search import candidates, fewest_knots, reaches
 from sketchloom.core.curves.least_squares import misses, newton, travelled
 from sketchloom.core.curves.polish import Chains, polished
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
@@ -76,10 +76,8 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         if not len(runs.begin):
             break
         at, starts = candidates(fitted.spans, runs)
-        edges = fitting(points, at, starts, slack * tolerance_px)
-        tails, heads, miss, _ = edges
-        by = shortest(starts, tails, heads, miss, tolerance_px)
-        chains = _chains(points, fitted.spans, runs, at, starts, edges, by)
+        chosen, of = fewest_knots(starts, reaches(points, at, starts, slack * tolerance_px))
+        chains = _chains(points, fitted.spans, runs, at[chosen], of, tolerance_px)
         fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
         if number >= _HELD_FROM:
             # what one tangent does not serve stays as it is, and both its sides are looked at by themselves
@@ -204,25 +202,14 @@ def _without_one(points, fitted, runs, tolerance):
                         spans.smooth_first[kept.begin], spans.smooth_last[kept.end - 1])
 
 
-def _chains(points, spans, runs, at, starts, edges, by):
-    """The chosen cubics of all runs end to end."""
-    tails, heads, _, handles = edges
-    taken = np.zeros(len(tails), bool)
-    here = starts[1:] - 1
-    while len(here):
-        pair = by[here]
-        on = pair >= 0
-        taken[pair[on]] = True
-        here = tails[pair[on]]
-    pick = np.flatnonzero(taken)
-    pick = pick[np.argsort(tails[pick], kind="stable")]
-    run = np.searchsorted(starts, tails[pick], side="right") - 1
-    first_span, last_span = runs.begin, runs.end - 1
-    controls = np.stack([points[at[tails[pick]]], handles[pick, 0], handles[pick, 1], points[at[heads[pick]]]], 1)
-    return Chains(at[tails[pick]], at[heads[pick]], controls,
-                  np.searchsorted(run, np.arange(len(runs.begin) + 1)),
-                  spans.leave[first_span], spans.arrive[last_span],
-                  spans.smooth_first[first_span], spans.smooth_last[last_span])
+def _chains(points, spans, runs, knots, of, tolerance):
+    """Cubics between the knots of each run ``of`` them, end to end."""
+    within = of[1:] == of[:-1]
+    first, last, run = knots[:-1][within], knots[1:][within], of[1:][within]
+    controls, _ = free_cubics(points, first, last, tolerance)
+    return Chains(first, last, controls, np.searchsorted(run, np.arange(len(runs.begin) + 1)),
+                  spans.leave[runs.begin], spans.arrive[runs.end - 1],
+                  spans.smooth_first[runs.begin], spans.smooth_last[runs.end - 1])
 
 
 def _missed(points, chains, controls, tolerance):

@@ -19,7 +19,7 @@ _RUN = 7
 """Points over which a distance is averaged: renderers count coverage in coarse steps and
 scanners add grain, both of which change from point to point; a curve that misses its
 outline misses it for a while."""
-_SINGLE_POINT = 3.5
+SINGLE_POINT = 3.5
 """A single point may lie this many tolerances away."""
 
 
@@ -188,4 +188,4 @@ def averaged(across, distance, starts, run: int = _RUN) -> np.ndarray:
     total = np.concatenate([[0.0], np.cumsum(across)])
     at = np.arange(len(local))
     mean = np.abs(total[at + reach + 1] - total[at - reach]) / run
-    return np.maximum(mean, distance / _SINGLE_POINT)
+    return np.maximum(mean, distance / SINGLE_POINT)
