@@ -1,17 +1,15 @@
-"""One cubic for each of many stretches of points, its handles free, all stretches at once.
-
-Every stretch is seen at the same number of places, so that all of them are rows of one table: (places, stretches).
-"""
+"""One cubic for each of many stretches of points, its handles free, all stretches at once."""
 
 import numpy as np
 
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.curves.least_squares import SINGLE_POINT, power_form
+from sketchloom.core.curves.least_squares import SINGLE_POINT
+from sketchloom.core.curves.placed import Placed, along, nearer
 
 _PLACES = 17
 """Points of a stretch that its cubic is found by, at most."""
 _RIDGE = 1e-3
-_PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 6
+_PLACE_ROUNDS, _DISTANCE_ROUNDS = 2, 2
 _DAMPING, _LESS, _MORE = 0.01, 0.2, 10.0
 """Of Levenberg's and Marquardt's rule: to begin with, and by what it changes where a step came nearer and where not."""
 _ENOUGH, _HOPELESS = 0.5, 30.0
@@ -27,13 +25,13 @@ def free_cubics(points, first, last, tolerance):
     Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
     the cubic that somebody drew with handles of unlike lengths.
     """
-    seen = _Seen.of(points, first, last)
+    seen = Placed.of(points, first, last, _PLACES)
     controls = np.empty((len(first), 4, 2))
     controls[:, 0], controls[:, 3] = points[first], points[last]
     t = seen.share
     for _ in range(_PLACE_ROUNDS):
         _by_places(seen, t, controls)
-        t = _newton(controls, seen, t)
+        t = nearer(controls, seen, t)
     miss = _misses(controls, seen, t)
     # what fits does, and what is far off will not
     open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
@@ -42,32 +40,6 @@ def free_cubics(points, first, last, tolerance):
         controls[open_], there = _by_distances(controls[open_], some, t[:, open_])
         miss[open_] = _misses(controls[open_], some, there)
     return controls, np.where(strays(controls, seen.total), np.inf, miss)
-
-
-class _Seen:
-    """Points of stretches, ``x``, ``y`` (M, K), which of them count, ``counts`` (M, K) 0 or 1, at which ``share`` of
-    their stretch they lie, and how long it is, ``total`` (K,)."""
-
-    __slots__ = ("counts", "share", "total", "x", "y")
-
-    def __init__(self, x, y, counts, share, total):
-        self.x, self.y, self.counts, self.share, self.total = x, y, counts, share, total
-
-    @classmethod
-    def of(cls, points, first, last):
-        size = last - first
-        steps = np.minimum(size, _PLACES - 1)
-        place = np.arange(_PLACES)[:, None]
-        index = first + np.rint(np.minimum(place, steps) * (size / steps)).astype(np.intp)
-        way = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
-        begin = way[first]
-        total = np.maximum(way[last] - begin, 1e-12)
-        x, y = points[:, 0][index], points[:, 1][index]
-        return cls(x, y, (place <= steps).astype(float), (way[index] - begin) / total, total)
-
-    def some(self, which):
-        return _Seen(self.x[:, which], self.y[:, which], self.counts[:, which], self.share[:, which],
-                     self.total[which])
 
 
 def strays(controls, total):
@@ -79,45 +51,10 @@ def strays(controls, total):
     return (length > _LONGER * total + _LONGER_PX) | (longest > _LONGEST_HANDLE * np.maximum(total, length))
 
 
-def _along(controls, seen, t):
-    """What lies between the points and their places on the cubics, and the cubics' first derivatives, x and y of
-    each (M, K), with the coefficients."""
-    form = power_form(controls)
-    def horner(axis, wanted):
-        c0, c1, c2, c3 = form[axis]
-        place = c3 * t
-        slope = 3.0 * place
-        place += c2
-        place *= t
-        slope += 2.0 * c2
-        slope *= t
-        slope += c1
-        place += c1
-        place *= t
-        place += c0
-        return np.subtract(wanted, place, out=place), slope
-    (gx, dx), (gy, dy) = horner(0, seen.x), horner(1, seen.y)
-    return gx, gy, dx, dy, form
-
-
-def _newton(controls, seen, t):
-    """One step of Newton's rule towards the foot of each point on its cubic."""
-    gx, gy, dx, dy, form = _along(controls, seen, t)
-    c2, c3 = 2.0 * form[:, 2], 6.0 * form[:, 3]
-    fall = dx * dx + dy * dy - gx * (c2[0] + c3[0] * t) - gy * (c2[1] + c3[1] * t)
-    fall[fall <= 1e-9] = np.inf
-    move = gx * dx
-    move += gy * dy
-    move /= fall
-    np.clip(move, -0.1, 0.1, out=move)
-    move += t
-    return np.clip(move, 0.0, 1.0, out=move)
-
-
 def _misses(controls, seen, t):
     """By how much each cubic misses its points, (K,) px: the mean of three signed distances on end, of all the most,
     or a share of a lone one."""
-    gx, gy, dx, dy, _ = _along(controls, seen, t)
+    gx, gy, dx, dy, _ = along(controls, seen, t)
     across = (gx * dy - gy * dx) / np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9) * seen.counts
     alone = np.sqrt((gx * gx + gy * gy).max(0)) / SINGLE_POINT
     return np.maximum(np.abs(across[:-2] + across[1:-1] + across[2:]).max(0) / 3.0, alone)
@@ -129,7 +66,7 @@ def _by_distances(controls, seen, t):
     cost, square, right = _distances(controls, seen, t)
     for left in range(_DISTANCE_ROUNDS, 0, -1):
         tried = _moved(controls, square, right, damping)
-        at = _newton(tried, seen, t)
+        at = nearer(tried, seen, t)
         lower, square_there, right_there = _distances(tried, seen, at)
         better = lower < cost
         here = better[:, None, None]
@@ -144,7 +81,7 @@ def _by_distances(controls, seen, t):
 
 def _distances(controls, seen, t):
     """Sums of the squared distances (K,), and the normal equations of the handles: (K, 4, 4), (K, 4)."""
-    gx, gy, dx, dy, _ = _along(controls, seen, t)
+    gx, gy, dx, dy, _ = along(controls, seen, t)
     gx, gy = gx * seen.counts, gy * seen.counts
     per = 1.0 / np.maximum(dx * dx + dy * dy, 1e-18)
     gap = gy * dx - gx * dy  # by the slope's length, as the normals are

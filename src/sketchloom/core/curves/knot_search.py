@@ -9,7 +9,7 @@ from sketchloom.core.curves.free_cubics import free_cubics
 _PARTS = 4
 """Candidates within a span that was found without looking for the fewest (5 gave 2 % fewer cubics than 3 over eight
 open drawings at two sizes, in half as much time again; 4 lies between)."""
-_LEAST_POINTS = 3
+LEAST_POINTS = 3
 """Points from a candidate to the next."""
 _MOST_TURN = np.radians(165.0)
 """A cubic that turns by more follows a curve badly."""
@@ -18,7 +18,7 @@ _MOST_TURN = np.radians(165.0)
 def candidates(spans, runs):
     """Points at which cubics may begin and end, (C,), and the offsets of the runs."""
     size = spans.last - spans.first
-    parts = np.clip(size // _LEAST_POINTS, 1, _PARTS)
+    parts = np.clip(size // LEAST_POINTS, 1, _PARTS)
     counts = runs.end - runs.begin
     of = ragged.lengths_to_starts(counts)
     span = np.arange(of[-1]) + np.repeat(runs.begin - of[:-1], counts)

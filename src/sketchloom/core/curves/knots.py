@@ -8,7 +8,7 @@ References
 Plass, Stone 1983, "Curve-fitting with piecewise parametric cubics", SIGGRAPH.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -16,7 +16,7 @@ from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.free_cubics import free_cubics, strays
-from sketchloom.core.curves.knot_search import candidates, fewest_knots, reaches
+from sketchloom.core.curves.knot_search import LEAST_POINTS, candidates, fewest_knots, reaches
 from sketchloom.core.curves.least_squares import misses, newton, travelled
 from sketchloom.core.curves.polish import Chains, polished
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
@@ -32,7 +32,9 @@ points, where one that was grown may lie anywhere within the tolerance."""
 _SOME, _SOME_MAY_MISS = 0.06, 1.6
 """This share of a cubic's points may be missed by so many tolerances: where a renderer's steps, a corner nearby or an
 extreme push a few aside, it is them and not the outline that leave the curve."""
-_REMOVALS, _REMOVAL_MISSES = 4, 2.5
+_DIVISIONS = 3
+"""Times that cubics which miss once all have settled are divided, and all settle again."""
+_REMOVALS, _REMOVAL_MISSES = 2, 2.5
 """Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
 many tolerances before all settle."""
 _LONG_LINE_PX = 80.0
@@ -78,7 +80,8 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         at, starts = candidates(fitted.spans, runs)
         chosen, of = fewest_knots(starts, reaches(points, at, starts, slack * tolerance_px))
         chains = _chains(points, fitted.spans, runs, at[chosen], of, tolerance_px)
-        fitted, todo, missed = _bettered(points, fitted, runs, chains, tolerance_px)
+        settled = _settled(points, chains, tolerance_px)
+        fitted, todo, missed = _bettered(points, fitted, runs, settled, tolerance_px)
         if number >= _HELD_FROM:
             # what one tangent does not serve stays as it is, and both its sides are looked at by themselves
             held = np.union1d(held, missed)
@@ -90,7 +93,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         if not len(runs.begin):
             break
         before = len(fitted.spans)
-        fitted, _, _ = _bettered(points, fitted, runs, chains, tolerance_px)
+        fitted, _, _ = _bettered(points, fitted, runs, _settled(points, chains, tolerance_px, 0), tolerance_px)
         if len(fitted.spans) == before:
             break
     return fitted
@@ -118,13 +121,62 @@ def _joined(spans, fixed):
     return _Runs(edges[::2], edges[1::2] + 1)
 
 
-def _bettered(points, fitted, runs, chains, tolerance):
+@dataclass(frozen=True, slots=True, eq=False)
+class _Settled:
+    """Cubics of ``chains`` once they have settled, by how much each misses, px, and whether no more than it may."""
+
+    chains: Chains
+    controls: np.ndarray
+    miss: np.ndarray
+    kept: np.ndarray
+
+
+def _settled(points, chains, tolerance, divisions=_DIVISIONS) -> _Settled:
+    """Chains settled; where cubics miss all the same they are divided, and their chains settle again."""
+    done, ends = [], chains
+    of = np.arange(len(chains.starts) - 1)
+    for turn in range(divisions + 1):
+        controls = polished(points, chains)
+        miss, kept = _missed(points, chains, controls, tolerance)
+        split = ~kept & (chains.last - chains.first >= 2 * LEAST_POINTS)
+        again = np.logical_or.reduceat(split, chains.starts[:-1]) & (turn < divisions)
+        run = ragged.owner(chains.starts)
+        ready = ~again[run]
+        done.append((of[run][ready], chains.first[ready], chains.last[ready], controls[ready], miss[ready],
+                     kept[ready]))
+        if not again.any():
+            break
+        chains, of = _divided(points, chains, controls, split, again, tolerance), of[again]
+    run, first, last, controls, miss, kept = (np.concatenate([d[k] for d in done]) for k in range(6))
+    order = np.lexsort((first, run))
+    chains = replace(ends, first=first[order], last=last[order], controls=controls[order],
+                     starts=np.searchsorted(run[order], np.arange(len(ends.starts))))
+    return _Settled(chains, controls[order], miss[order], kept[order])
+
+
+def _divided(points, chains, controls, split, again, tolerance):
+    """Those chains that settle ``again``, with the cubics divided that are to be ``split``."""
+    inside, starts = ragged.take(chains.starts, np.flatnonzero(again))
+    two = split[inside]
+    first = np.repeat(chains.first[inside], 1 + two)
+    last = np.repeat(chains.last[inside], 1 + two)
+    body = np.repeat(controls[inside], 1 + two, axis=0)
+    fresh = np.repeat(two, 1 + two)
+    before = np.cumsum(1 + two)[two] - 2
+    middle = (first[before] + last[before]) // 2
+    last[before] = first[before + 1] = middle
+    body[fresh], _ = free_cubics(points, first[fresh], last[fresh], tolerance)
+    return Chains(first, last, body, np.append(0, np.cumsum(1 + two))[starts], chains.leave[again],
+                  chains.arrive[again], chains.smooth_first[again], chains.smooth_last[again])
+
+
+def _bettered(points, fitted, runs, settled, tolerance):
     """Spans with the runs that got better as chains; the first points of the runs that could be fewer but missed, and
     of the spans that lie under what missed."""
     spans = fitted.spans
-    controls = polished(points, chains)
+    chains, miss, kept = settled.chains, settled.miss, settled.kept
+    controls = settled.controls.copy()
     run = ragged.owner(chains.starts)
-    miss, kept = _missed(points, chains, controls, tolerance)
     fine = np.logical_and.reduceat(kept, chains.starts[:-1])
     count, before = np.diff(chains.starts), runs.end - runs.begin
     worst = np.maximum.reduceat(miss, chains.starts[:-1])

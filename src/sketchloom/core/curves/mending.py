@@ -12,8 +12,10 @@ from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import fit_spans
 from sketchloom.core.curves.spans import Spans
 
-_ROUNDS = (0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
+_ROUNDS = (0.8, 0.6, 0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
+_UNTIL = 0.35
+"""Down to this share only curves are fitted anew; below it points that cross are pulled back as well."""
 _PULLED_BACK = (0.5, 0.2, 0.0)
 """Handles of curves that cross are shortened to these shares, in this order; 0 makes chords, which follow the points.
 """
@@ -52,8 +54,8 @@ class Spliced:
         return CurveSet(self.controls, self.straight, self.miss, np.searchsorted(self.arc, np.arange(arcs + 1)))
 
 
-def without_crossings(spliced: Spliced, tolerance_px: float, *, progress=QUIET) -> Spliced:
-    """Segments of which no two cross.
+def without_crossings(spliced: Spliced, tolerance_px: float, *, few: bool = False, progress=QUIET) -> Spliced:
+    """Segments of which no two cross; ``few`` as of ``fit_spans``.
 
     Notes
     -----
@@ -67,10 +69,10 @@ def without_crossings(spliced: Spliced, tolerance_px: float, *, progress=QUIET) 
         if not crossing.any():
             break
         progress.step(number, len(_ROUNDS), "Parting curves that cross")
-        if number > 0 and spliced.base is not None:
+        if share < _UNTIL and spliced.base is not None:
             spliced, moved = _untangled(spliced, crossing)
             crossing |= moved
-        spliced, fresh = _refitted(spliced, crossing, share * tolerance_px)
+        spliced, fresh = _refitted(spliced, crossing, share * tolerance_px, few)
         # only what has changed, or lies beside it, can cross now
         crossing = _crossing(spliced, _beside(spliced.controls, fresh))
     return spliced
@@ -114,7 +116,7 @@ def _shapes(spliced):
     return np.append(np.flatnonzero(fresh), len(spliced.arc))
 
 
-def _refitted(spliced, which, tolerance):
+def _refitted(spliced, which, tolerance, few):
     """The segments marked fitted again, for tolerance 0 their points joined; and which are new."""
     shape = _shapes(spliced)
     chosen = np.flatnonzero(which[shape[:-1]])
@@ -124,9 +126,13 @@ def _refitted(spliced, which, tolerance):
         leave = _direction(spliced.controls[head, 1] - spliced.controls[head, 0])
         arrive = _direction(spliced.controls[tail, 2] - spliced.controls[tail, 3])
         yes, no = np.ones(len(first), bool), np.zeros(len(first), bool)
-        fitted = fit_spans(spliced.points, Spans(first, last, leave, arrive, yes, yes, no), tolerance)
+        fitted = fit_spans(spliced.points, Spans(first, last, leave, arrive, yes, yes, no), tolerance, few=few)
         controls, straight, miss = fitted.controls, fitted.straight, fitted.miss
         new_first, new_last = fitted.spans.first, fitted.spans.last
+        # nodes of what was settled together lie beside the points they were found at
+        points = spliced.points.copy()
+        points[new_first], points[new_last] = controls[:, 0], controls[:, 3]
+        spliced = replace(spliced, points=points)
     else:
         legs = ragged.lengths_to_starts(last - first)
         new_first = np.arange(legs[-1]) + np.repeat(first - legs[:-1], last - first)

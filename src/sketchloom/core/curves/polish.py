@@ -15,11 +15,13 @@ import numpy as np
 from scipy.linalg import solveh_banded
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.least_squares import newton, thinned, travelled
+from sketchloom.core.curves.placed import Placed, along, nearer
 
 _ROUNDS = 10
-_THINNED = 40
-"""Points of a cubic that it is settled by."""
+_SETTLED = 0.999
+"""Once no chain comes nearer by more, all have settled."""
+_PLACES = 33
+"""Points of a cubic that it is settled by, at most."""
 _UNKNOWNS, _BAND = 5, 9
 """Of a node: its place x, y, its direction, the handle that comes in, the one that goes out."""
 _FIXED = 1e12
@@ -28,7 +30,7 @@ _SLIDE = 0.05
 _MOST_STEP_PX, _MOST_TURN, _MOST_SHARE = 0.5, 0.15, 0.25
 """What may change in a round: places, directions (rad), handles by this share of them."""
 _DAMPING = 1e-2
-_LEAST_SHARE, _MOST_OF_LENGTH = 0.04, 1.0
+_LEAST_SHARE, _MOST_OF_LENGTH = 0.04, 0.79
 """Handles are no shorter than this share of their chord and no longer than the stretch."""
 
 
@@ -54,44 +56,31 @@ class Chains:
 def polished(points, chains: Chains) -> np.ndarray:
     """Controls (S, 4, 2) of the chains' cubics, settled together on their points (N, 2) px."""
     nodes = _Nodes(chains)
-    lengths = chains.last - chains.first + 1
-    whole = ragged.lengths_to_starts(lengths)
-    index = np.arange(whole[-1]) + np.repeat(chains.first - whole[:-1], lengths)
-    keep, starts = thinned(whole, lengths, _THINNED)
-    xy, counts = points[index[keep]], np.diff(starts)
-    # a thinned stretch speaks for all its points
-    weight = np.repeat(lengths / counts, counts)
-    t, total = travelled(xy, starts, counts)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    run = np.repeat(ragged.owner(chains.starts), counts)
+    seen = Placed.of(points, chains.first, chains.last, _PLACES)
+    # what is seen of a stretch speaks for all its points
+    weight = seen.counts * ((chains.last - chains.first + 1) / seen.counts.sum(0))
     best = np.full(len(chains.starts) - 1, np.inf)
+    run, t = ragged.owner(chains.starts), seen.share
     kept, kept_t = nodes.state(), t
-    for _ in range(_ROUNDS):
+    for number in range(_ROUNDS + 1):
         controls = nodes.controls()
         for _ in range(2):
-            t = newton(controls, counts, x, y, t)
-        cost = np.bincount(run, weight * _squares(controls, counts, xy, t), minlength=len(best))
+            t = nearer(controls, seen, t)
+        gx, gy, dx, dy, _ = along(controls, seen, t)
+        cost = np.add.reduceat((weight * (gx * gx + gy * gy)).sum(0), chains.starts[:-1])
         # a chain that came no nearer goes back and takes a shorter step
         worse = cost > best
         nodes.take_back(kept, worse)
-        t = np.where(worse[run], kept_t, t)
+        if number == _ROUNDS or (~worse & (cost > _SETTLED * best)).all():
+            break
+        back = worse[run]
+        if back.any():
+            t = np.where(back, kept_t, t)
+            gx, gy, dx, dy, _ = along(nodes.controls(), seen, t)
         best = np.minimum(best, cost)
         kept, kept_t = nodes.state(), t
-        nodes.step(xy, weight, t, starts, total)
-    controls = nodes.controls()
-    for _ in range(2):
-        t = newton(controls, counts, x, y, t)
-    nodes.take_back(kept, np.bincount(run, weight * _squares(controls, counts, xy, t), minlength=len(best)) > best)
+        nodes.step(seen, weight, t, (gx, gy, dx, dy))
     return nodes.controls()
-
-
-def _squares(controls, counts, xy, t):
-    """Squared distances of the points from their places on the cubics."""
-    c = np.repeat(controls, counts, 0)
-    s = 1.0 - t
-    away = (xy - (s**3)[:, None] * c[:, 0] - (3 * s * s * t)[:, None] * c[:, 1] - (3 * s * t * t)[:, None] * c[:, 2]
-            - (t**3)[:, None] * c[:, 3])
-    return (away * away).sum(1)
 
 
 class _Nodes:
@@ -150,45 +139,42 @@ class _Nodes:
         return np.stack([self.xy[a], self.xy[a] + self.handle_out[a, None] * unit[a],
                          self.xy[b] - self.handle_in[b, None] * unit[b], self.xy[b]], 1)
 
-    def step(self, xy, weight, t, starts, total) -> None:
+    def step(self, seen, weight, t, along) -> None:
         """One round of Gauss and Newton's rule."""
-        counts = np.diff(starts)
-        a, b = np.repeat(self.begin, counts), np.repeat(self.end, counts)
+        gx, gy, dx, dy = along
+        a, b = self.begin, self.end
         unit = self._unit()
         across = np.stack([-unit[:, 1], unit[:, 0]], -1)
-        c = np.repeat(self.controls(), counts, 0)
         s = 1.0 - t
-        b0, b1, b2, b3 = s**3, 3 * s * s * t, 3 * s * t * t, t**3
-        place = (b0[:, None] * c[:, 0] + b1[:, None] * c[:, 1] + b2[:, None] * c[:, 2] + b3[:, None] * c[:, 3])
-        slope = ((s * s)[:, None] * (c[:, 1] - c[:, 0]) + (2 * s * t)[:, None] * (c[:, 2] - c[:, 1])
-                 + (t * t)[:, None] * (c[:, 3] - c[:, 2]))
-        size = np.maximum(np.hypot(*slope.T), 1e-9)
-        nx, ny = -slope[:, 1] / size, slope[:, 0] / size
-        gap = nx * (xy[:, 0] - place[:, 0]) + ny * (xy[:, 1] - place[:, 1])
-        def along(vector, at):
+        b1, b2 = 3 * s * s * t, 3 * s * t * t
+        b0, b3 = s**3 + b1, t**3 + b2  # a handle moves with its node
+        size = np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9)
+        nx, ny = -dy / size, dx / size
+        gap = nx * gx + ny * gy
+        def beside(vector, at):
             return nx * vector[at, 0] + ny * vector[at, 1]
         rows = np.stack([
-            (b0 + b1) * nx, (b0 + b1) * ny, b1 * self.handle_out[a] * along(across, a), b1 * along(unit, a),
-            (b2 + b3) * nx, (b2 + b3) * ny, -b2 * self.handle_in[b] * along(across, b), -b2 * along(unit, b)])
-        band, right = self._normal_equations(rows, gap, weight, starts, counts)
+            b0 * nx, b0 * ny, b1 * self.handle_out[a] * beside(across, a), b1 * beside(unit, a),
+            b3 * nx, b3 * ny, -b2 * self.handle_in[b] * beside(across, b), -b2 * beside(unit, b)])
+        band, right = self._normal_equations(rows, gap, weight)
         move = solveh_banded(band, right, lower=True, check_finite=False).reshape(-1, _UNKNOWNS)
-        self._apply(np.where(np.isfinite(move), move, 0.0), total)
+        self._apply(np.where(np.isfinite(move), move, 0.0), seen.total)
 
-    def _normal_equations(self, rows, gap, weight, starts, counts):
+    def _normal_equations(self, rows, gap, weight):
         """The lower band (9, 5 n) of the normal matrix, and the right side (5 n,)."""
         number = len(self.xy)
         band, right = np.zeros((_BAND, _UNKNOWNS * number)), np.zeros(_UNKNOWNS * number)
         place = [(self.begin, 0), (self.begin, 1), (self.begin, 2), (self.begin, 4),
                  (self.end, 0), (self.end, 1), (self.end, 2), (self.end, 3)]
         at = [_UNKNOWNS * node + k for node, k in place]
+        heavy = rows * weight
+        square, side = np.einsum("ims,jms->ijs", heavy, rows), np.einsum("ims,ms->is", heavy, gap)
         for i in range(8):
-            heavy = weight * rows[i]
-            np.add.at(right, at[i], np.add.reduceat(heavy * gap, starts[:-1]))
+            right[at[i]] += side[i]
             for j in range(i, 8):
-                value = np.add.reduceat(heavy * rows[j], starts[:-1])
                 low, high = np.minimum(at[i], at[j]), np.maximum(at[i], at[j])
-                np.add.at(band, (high - low, low), value)
-        self._hold(band, right, counts)
+                band[high - low, low] += square[i, j]
+        self._hold(band, right, weight.sum(0))
         return band, right
 
     def _hold(self, band, right, counts):

@@ -87,7 +87,7 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
         parts += [run for run in runs if run is not None]
     _fit_parts(parts, tolerance_px, few, progress)
     spliced = _put_together(parts, planar)
-    return without_crossings(spliced, tolerance_px, progress=progress).curves(planar.arc_count)
+    return without_crossings(spliced, tolerance_px, few=few, progress=progress).curves(planar.arc_count)
 
 
 def fit_strokes(lines: Polylines, tolerance_px: float) -> CurveSet:
