@@ -17,8 +17,8 @@ from scipy.linalg import solveh_banded
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.placed import Placed, along, nearer
 
-_ROUNDS = 10
-_SETTLED = 0.999
+_ROUNDS = 6
+_SETTLED = 0.99
 """Once no chain comes nearer by more, all have settled."""
 _PLACES = 33
 """Points of a cubic that it is settled by, at most."""
