@@ -30,7 +30,9 @@ def add_to(groups) -> None:
             continue
         about = str(word.about or setting.about).replace("%", "%%")
         group = groups[word.group]
-        if setting.kind == SWITCH or word.sets is not None:
+        if setting.kind == SWITCH and setting.default and word.sets is None:
+            group.add_argument(word.flag, action=argparse.BooleanOptionalAction, default=None, help=about)
+        elif setting.kind == SWITCH or word.sets is not None:
             group.add_argument(word.flag, action="store_true", default=None, help=about)
         elif setting.kind == CHOICE:
             choices = [c for c in setting.choices if c != word.auto]
@@ -58,6 +60,8 @@ def value_of(setting: Setting, word: Word, given):
     """The value that a word sets; raises SettingError that names it."""
     if given is True:
         return True if word.sets is None else word.sets
+    if given is False:
+        return False
     if word.auto is not None and given == word.auto:
         return None if setting.optional else word.auto
     named = replace(setting, name=word.flag, optional=False)

@@ -278,13 +278,13 @@ class Outlines:
         preset=True,
     )
     few_nodes: bool = setting.switch(
-        False,
+        True,
         said("As few nodes as will do"),
         said(
             "Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. "
-            "Takes several times as long."
+            "Without it curves come sooner, with more nodes."
         ),
-        word=Word("--few-nodes", about=said("the fewest curves that keep to the boundary; takes longer")),
+        word=Word("--few-nodes", about=said("the fewest curves that keep to the boundary (the default), or quicker")),
         preset=True,
     )
     curves: tuple[CurveEdit, ...] = setting.parts(
