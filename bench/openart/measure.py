@@ -65,7 +65,7 @@ def _nodes(work):
     use = np.flatnonzero(inner[arc] & (follower >= 0) & (follower != index))
     if not len(use):
         return 0.0, 0.0
-    c = curves.controls
+    c = curves.controls / places.fineness(work)
     def way(k, ends):
         for a, b in ends:
             d = c[k, b] - c[k, a]
@@ -151,7 +151,7 @@ def _lost(lines, boundary):
 
 def far_share(work, rgb) -> float:
     """Share of the page that is cut in a colour far from the picture's, away from edges."""
-    labels = work.segmentation.labels
+    labels = places.labels_of(work)
     table = np.array([from_hex(e.hex) for e in work.segmentation.entries] or [(255, 255, 255)], float)
     if labels.shape != rgb.shape[:2] or work.reading != "colour":
         return 0.0

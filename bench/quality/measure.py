@@ -77,18 +77,30 @@ def _distance(points, lines):
     return best
 
 
+def fineness(work) -> int:
+    """How many times as fine as its picture a map is."""
+    return 1 if work.thin_lines is None else work.thin_lines.times
+
+
+def labels_of(work) -> np.ndarray:
+    """(H, W) labels at the pixels of the picture."""
+    times = fineness(work)
+    return work.segmentation.labels[times // 2::times, times // 2::times]
+
+
 def map_lines(work, condition):
-    """Polylines of all arcs between different colours, the number of segments, and the corners."""
+    """Polylines of all arcs between different colours, in the picture's pixels, the number of segments, and the
+    corners."""
     planar, curves = work.traced.planar, work.traced.curves
     inner = planar.left != OUTSIDE
     arc_of = np.repeat(np.arange(planar.arc_count), np.diff(curves.starts))
     keep = inner[arc_of]
-    controls = curves.controls[keep]
+    controls = curves.controls[keep] / fineness(work)
     # a long curve in as many chords as keep within a thousandth of a pixel of it
     reach = np.hypot(*np.diff(controls, axis=1).transpose(2, 0, 1)).sum(1)
     dense = [evaluate(one[None], np.linspace(0, 1, int(np.clip(2 * length, 24, 2000)) + 1)).reshape(-1, 2)
              for one, length in zip(controls, reach.tolist(), strict=True)]
-    return dense, int(keep.sum()), _corners(work, inner)
+    return dense, int(keep.sum()), _corners(work, inner) / fineness(work)
 
 
 def _corners(work, inner):
@@ -148,4 +160,4 @@ def colour_score(work, truth: Truth, ground):
 
 
 def tiny_pieces(work) -> int:
-    return int((work.traced.planar.face_area_px < 4).sum())
+    return int((work.traced.planar.face_area_px < 4 * fineness(work) ** 2).sum())

@@ -37,7 +37,7 @@ def score(icon: dict, condition, seed: int, with_chain: bool = False):
     lines, segments, corners = measure.map_lines(work, condition)
     mean, p95 = measure.both_ways(lines, truth.boundary)
     planar = work.traced.planar
-    open_ends = work.traced.curves.controls[work.traced.curves.starts[:-1], 0]
+    open_ends = work.traced.curves.controls[work.traced.curves.starts[:-1], 0] / measure.fineness(work)
     junctions = open_ends[~planar.closed & (planar.node_degree[planar.start_node] > 2)]
     found, invented = measure.corner_score(corners, truth.corners, junctions)
     tone = work.reading == "tone"
@@ -67,7 +67,7 @@ def _wrong(work, truth: Truth) -> float:
     import shapely
 
     entries = [e.hex for e in work.segmentation.entries]
-    labels = work.segmentation.labels
+    labels = measure.labels_of(work)
     height, width = labels.shape
     y, x = np.mgrid[0:height:3, 0:width:3]
     at = shapely.points(x + 0.5, y + 0.5)

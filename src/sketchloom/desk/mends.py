@@ -96,7 +96,7 @@ def _may_use(_, work):
 
 @mend_of("source.small")
 def _smaller(_, work):
-    return _with_width(work, work.picture.width / COMFORTABLE_PX_PER_MM)
+    return _with_width(work, work.whole.width / COMFORTABLE_PX_PER_MM)
 
 
 @mend_of("source.shaded")

@@ -36,7 +36,7 @@ def findings_of(cache, work: Work):
     found: tuple[Finding, ...] = ()
     if judged:
         used = np.bincount(work.edited.label, minlength=len(work.segmentation.entries))
-        found += check_source(work.fitness, work.faults, work.picture, work.mm_per_px, work.reading)
+        found += check_source(work.fitness, work.faults, work.whole, work.came_mm_per_px, work.reading)
         if work.faults.page is not None:
             return found  # a page on a table: its layers are those of the table, and are judged once it is flattened
         found += rules.check_layers(work.layers, work.segmentation.dropped, work.segmentation.own_entries, used,

@@ -33,7 +33,7 @@ _SMOOTHER = 1.6
 class Bounds:
     """What curves are fitted to: the map of a ``segmentation``, its boundary points as polylines, and along which drawn
     curve each crack runs, if any were laid on. ``key`` of the segmentation, ``move`` as of ``placing``, ``blur_px`` of
-    the picture; ``rough``: boundaries stay as they were found.
+    the picture; ``rough``: boundaries stay as they were found; ``times``: the picture was drawn so many times as fine.
     """
 
     segmentation: Segmentation
@@ -41,6 +41,7 @@ class Bounds:
     move: np.ndarray
     blur_px: float
     rough: bool
+    times: int = 1
 
     def mapped(self, steps: Steps):
         """The map, its polylines, and the drawn curves along them."""
@@ -92,7 +93,7 @@ def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
         return trace_arcs.chords(lines)
 
     def fitted(smoothness):
-        tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * _SMOOTHER**smoothness
+        tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * bounds.times * _SMOOTHER**smoothness
         return trace_arcs.fit_arcs(
             planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, few=r.few_nodes,
             progress=progress

@@ -12,6 +12,7 @@ from sketchloom.core.judge.paper import page_of
 from sketchloom.core.judge.reading import proposed_reading, reading_of_page
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment import palette as palettes
+from sketchloom.core.thin_lines.finding import ThinLines, find_thin_lines
 from sketchloom.evaluate.keys import Keys
 from sketchloom.recipe.document import Recipe
 
@@ -69,6 +70,20 @@ def judged(cache, keys: Keys, recipe: Recipe, asked: Recipe, whole: Picture, pic
     elif asked.reading == "auto" and source != keys.came and not rough:
         now = keep(("reading now", source), lambda: _reading_now(picture, fit, tree))
     return Judged(fit, tree, noise, faults, reading, now)
+
+
+def finer(cache, keys: Keys, judged: Judged, picture: Picture, progress) -> tuple[Judged, tuple, ThinLines | None]:
+    """What was judged, the picture's key and its thin lines, if it has any: then it is read from the finer picture in
+    which they are drawn whole, and so are its colours."""
+    tree = judged.tree
+    if tree is None:
+        return judged, keys.freed, None
+    found = cache.keep(("thin lines", keys.freed), lambda: find_thin_lines(picture, tree, progress=progress))
+    if found is None:
+        return judged, keys.freed, None
+    source = ("finer", keys.freed)
+    tree = cache.keep(("tree", source), lambda: palettes.find_colours(found.picture, progress=progress))
+    return replace(judged, tree=tree), source, found
 
 
 def _reading_now(picture, fit, tree):

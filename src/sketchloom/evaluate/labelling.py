@@ -53,7 +53,7 @@ def colour(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     def label(r):
         return _colour_labels(steps, seen, chosen, entries, patches, own, r.grown)
     raw, raw_key = steps.later("colour", ("grown", "patches"), (seen.source, entries), label)
-    detail = Detail.of(steps, seen.mm_per_px)
+    detail = Detail.of(steps, seen.mm_per_px, seen.times)
     (regions, field), key = steps.run("clean", _CLEANS, (raw_key, detail, seen.move.tobytes()),
                                       lambda r: clean(r, seen, detail, raw(), picture.field, entries))
     ground = len(entries) if picture.alpha is not None else ground_label(regions.labels, entries)

@@ -125,6 +125,10 @@ class _Run:
                 self.keys.freed, lambda: freed(whole, local.background))
             judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
                                     progress=Part(at, 0.25, 1.0))
+            source, thin = self.keys.freed, None
+            if recipe.thin_lines and judged.reading == "colour" and not self.rough:
+                judged, source, thin = judging.finer(self.cache, self.keys, judged, picture, at)
+                picture = picture if thin is None else thin.picture
         mm_per_px = mm_per_pixel(recipe, picture)
         move = placing(self.original.width, self.original.height, recipe.preparation)
         steps = Steps(self.cache, local)
@@ -132,17 +136,19 @@ class _Run:
             segmentation, key = segmented(
                 steps,
                 picture,
-                self.keys.freed,
+                source,
                 judged.reading,
                 mm_per_px,
                 judged.tree,
                 judged.noise,
                 move,
                 (self.original.width, self.original.height),
+                times=1 if thin is None else thin.times,
                 progress=at,
             )
         bounds = curves.Bounds(
-            segmentation, key, move, judged.blur_px(segmentation.two_tones), self.rough
+            segmentation, key, move, judged.blur_px(segmentation.two_tones), self.rough,
+            1 if thin is None else thin.times
         )
         with self._stage("planar", said("Drawing the map")):
             bounds.mapped(steps)
@@ -181,6 +187,7 @@ class _Run:
                 laying=done.laying,
                 reading_now=judged.reading_now,
                 proposed_keys=done.proposed_keys,
+                thin_lines=thin,
             )
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018

@@ -61,7 +61,8 @@ class Seen:
     """What a reading reads: a prepared ``picture``, lines painted, by its key ``source``.
 
     ``unpainted`` the same without the lines, from which the program proposes, so that a bridge changes nothing else.
-    ``tree`` of its colours where the reading needs one; ``noise`` of its flat areas; ``move`` as of ``placing``.
+    ``tree`` of its colours where the reading needs one; ``noise`` of its flat areas; ``move`` as of ``placing``;
+    ``times``: how many times as fine it was drawn.
     """
 
     picture: Picture
@@ -73,6 +74,7 @@ class Seen:
     noise: float
     move: np.ndarray
     progress: Progress = QUIET
+    times: int = 1
 
     @property
     def size_px(self) -> np.ndarray:
@@ -93,14 +95,15 @@ class Detail:
     double_to: str
 
     @staticmethod
-    def of(steps: Steps, mm_per_px: float) -> "Detail":
+    def of(steps: Steps, mm_per_px: float, times: int = 1) -> "Detail":
+        """For a picture drawn so many ``times`` as fine, whose crumbs have as many more pixels."""
         r = steps.reads("smallest_mm", "patches", "double_mm", "double_to")
         parts = tuple(
-            (p.points, least_area_px(p.smallest_mm, mm_per_px)) for p in r.patches if p.smallest_mm is not None
+            (p.points, least_area_px(p.smallest_mm, mm_per_px, times)) for p in r.patches if p.smallest_mm is not None
         )
-        return Detail(least_area_px(r.smallest_mm, mm_per_px), parts, r.double_mm / mm_per_px, r.double_to)
+        return Detail(least_area_px(r.smallest_mm, mm_per_px, times), parts, r.double_mm / mm_per_px, r.double_to)
 
 
-def least_area_px(smallest_mm: float, mm_per_px: float) -> float:
+def least_area_px(smallest_mm: float, mm_per_px: float, times: int = 1) -> float:
     """Area of a disc as wide as the smallest detail, in whole px; a hair's difference in size changes nothing."""
-    return max(float(np.floor(np.pi / 4 * (smallest_mm / mm_per_px) ** 2)), CRUMB_PX)
+    return max(float(np.floor(np.pi / 4 * (smallest_mm / mm_per_px) ** 2)), CRUMB_PX * times**2)

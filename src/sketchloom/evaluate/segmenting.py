@@ -29,16 +29,16 @@ are one, two blues of a badge are not)."""
 
 
 def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: float, tree: ColourTree | None,
-              noise: float, move, came_px: tuple[int, int], *, progress=QUIET) -> tuple[Segmentation, tuple]:
+              noise: float, move, came_px: tuple[int, int], *, times: int = 1, progress=QUIET) -> tuple[Segmentation, tuple]:
     """The segmentation of a prepared picture by a reading, and the key by which what follows from it can be kept.
 
     Parameters
     ----------
     steps : of the recipe with its places moved (``as_prepared``). source : key of the picture. tree, noise : of its
         colours; only the colour reading needs the tree. move : as of ``placing``. came_px : width and height of the
-        picture as it came.
+        picture as it came. times : how many times as fine it was drawn.
     """
-    seen = Seen(picture, source, picture, source, mm_per_px, tree, noise, move, progress)
+    seen = Seen(picture, source, picture, source, mm_per_px, tree, noise, move, progress, times)
     if any(line.on for line in steps.reads("lines").lines):
         shown, key = steps.run("painted", ("lines",), (source, move.tobytes()), lambda r: painted(
             picture, tuple(line for line in r.lines if line.on), move, came_px))
@@ -48,7 +48,7 @@ def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: f
         made, entries=_with_brought(steps.reads("edits", "shapes"), made.entries), read_entries=len(made.entries)
     )
     if steps.reads("preparation").preparation.mirror is not None:
-        detail = Detail.of(steps, mm_per_px)
+        detail = Detail.of(steps, mm_per_px, times)
         # ties (which neighbour takes a crumb) may fall out otherwise on the other side
         (regions, field), key = steps.run("mirrored", ("preparation",), (key, made.entries, detail.least_px),
                                           lambda r: _mirrored(r, detail.least_px, made))

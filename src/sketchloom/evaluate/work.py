@@ -19,6 +19,7 @@ from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.segment.palette import ColourTree
+from sketchloom.core.thin_lines.finding import ThinLines
 from sketchloom.evaluate.segmentation import Segmentation
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_came, as_shown
@@ -80,7 +81,8 @@ class Work:
     needs none. ``edited`` faces carry what was decided about single regions; ``move`` as of ``placing``.
     ``measured``: widths were looked for; ``laying``: the way of layering carried out, and why.
     ``reading_now``: what would be proposed for the picture as it is prepared now, None where that was not looked at.
-    ``proposed_keys`` of the layers in the proposed order, base first.
+    ``proposed_keys`` of the layers in the proposed order, base first. ``thin_lines``: found, and ``picture`` the finer
+    one in which they are drawn whole; else None.
     """
 
     original: Picture
@@ -109,6 +111,12 @@ class Work:
     laying: Laying = _WHOLE
     reading_now: str | None = None
     proposed_keys: tuple[str, ...] = ()
+    thin_lines: ThinLines | None = None
+
+    @property
+    def came_mm_per_px(self) -> float:
+        """Scale of the prepared picture's own pixels, which are coarser than the map's where thin lines were found."""
+        return self.size_mm[0] / self.whole.width
 
     @property
     def size_mm(self) -> tuple[float, float]:

@@ -76,11 +76,14 @@ def _source(work, source_file):
             for f in work.findings if f.code.startswith(_SOURCE_CODES)]
     return {
         "file": source_file,
-        "width_px": work.picture.width,
-        "height_px": work.picture.height,
-        "dpi": work.picture.dpi,
+        "width_px": work.whole.width,
+        "height_px": work.whole.height,
+        "dpi": work.whole.dpi,
         "mode": work.reading,
         "fitness": told,
+        **({} if work.thin_lines is None else {"thin_lines": {
+            "width_px": round(work.thin_lines.width_px, 2), "length_px": round(work.thin_lines.length_px),
+            "times": work.thin_lines.times}}),
     }
 
 

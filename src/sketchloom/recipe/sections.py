@@ -287,6 +287,16 @@ class Outlines:
         word=Word("--few-nodes", about=said("the fewest curves that keep to the boundary (the default), or quicker")),
         preset=True,
     )
+    thin_lines: bool = setting.switch(
+        True,
+        said("Thin lines drawn whole"),
+        said(
+            "Lines of less than two pixels between flat colours are found as lines of one colour and an even width, "
+            "where pixels alone would make dashes of them."
+        ),
+        word=Word("--thin-lines", about=said("find lines of less than two pixels as lines (the default), or not")),
+        preset=True,
+    )
     curves: tuple[CurveEdit, ...] = setting.parts(
         (), 0, MAX_EDITS, about=said("stretches of boundary with another course"), by_hand=True
     )

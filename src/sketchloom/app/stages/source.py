@@ -144,7 +144,7 @@ class SourcePanel(Panel):
     def show_work(self, work) -> None:
         unit = work.recipe.unit
         if not work.rough:
-            self._show_picture(work.picture)
+            self._show_picture(work.picture if work.thin_lines is None else work.whole)
             self.background.show_work(work)
             self.background.recipe = self._recipe
         self._work = work
@@ -152,9 +152,9 @@ class SourcePanel(Panel):
         width, height = work.size_mm
         self._width.show_value(width, unit)
         self._height.show_value(height, unit)
-        good = work.picture.width / COMFORTABLE_PX_PER_MM
+        good = work.whole.width / COMFORTABLE_PX_PER_MM
         self._size.show_values((
-            (self.tr("Pixels per mm"), f"{1 / work.mm_per_px:.1f}"),
+            (self.tr("Pixels per mm"), f"{1 / work.came_mm_per_px:.1f}"),
             (self.tr("Good up to a width of"), format_length(good, unit)),
         ), known=not work.rough)
         fit = work.fitness

@@ -82,10 +82,11 @@ class TracePanel(Panel):
     def _build_rest(self):
         self.rest = Box()
         self.rest.change.connect(self.change)
-        self._ground_note = label("", "quiet")
+        self._ground_note, self._thin_note = label("", "quiet"), label("", "quiet")
         self.uncut = UncutNote()
         self.rest.add(self.rest.control("ground"), self._ground_note, self.uncut)
-        self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes", "few_nodes")))
+        self.rest.add(*(self.rest.control(name) for name in ("smoothness", "exact_shapes", "few_nodes")),
+                      self.rest.control("thin_lines"), self._thin_note)
         self._boxes += (self.rest,)
         self.add(self.rest)
 
@@ -128,6 +129,11 @@ class TracePanel(Panel):
             box.show_work(work)
             box.recipe = recipe  # the document may be ahead of what is shown
         self._ground_note.setText(self._what_is_ground(work))
+        thin = work.thin_lines
+        self._thin_note.setText("" if thin is None else self.tr(
+            "Found: lines {0:.1f} pixels wide, {1:.0f} pixels long in all. The picture was drawn {2} times as fine."
+        ).format(thin.width_px, thin.length_px, thin.times))
+        self._thin_note.setVisible(thin is not None)
         self._figures.show_values((
             (self.tr("Regions"), str(work.traced.planar.face_count)),
             (self.tr("Sheets"), str(len(work.layers))),

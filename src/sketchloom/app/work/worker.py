@@ -109,7 +109,9 @@ class Evaluator(QObject):
             ("index", id(work.traced)), lambda: (work.traced, RegionIndex(work.traced.planar)))[1]
         if self.is_current(request.number):
             veil = None
-            if work.picture is not work.whole and work.picture.alpha is not None:
+            # a picture that came with transparent ground is shown so; one that was freed has its ground veiled
+            if work.picture is not work.whole and work.picture.alpha is not None and (
+                    work.thin_lines is None or work.whole.alpha is None):
                 veil = self._exact.keep(
                     ("veil", id(work.picture)), lambda: (work.picture, tint_of(255 - work.picture.alpha))
                 )[1]

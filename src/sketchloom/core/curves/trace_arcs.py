@@ -90,14 +90,14 @@ def fit_arcs(planar: PlanarMap, lines: Polylines, tolerance_px: float = DEFAULT_
     return without_crossings(spliced, tolerance_px, few=few, progress=progress).curves(planar.arc_count)
 
 
-def fit_strokes(lines: Polylines, tolerance_px: float) -> CurveSet:
+def fit_strokes(lines: Polylines, tolerance_px: float, few: bool = False) -> CurveSet:
     """Fit lines that belong to no map, such as the middles of strokes; they may cross.
 
     Parameters and result as of ``fit_arcs``; nothing is made exact.
     """
     part = Part(lines, np.arange(len(lines.closed)))
     part.divide(tolerance_px, 0.0, scatter_of(lines), False)
-    _fit_parts([part], tolerance_px, False, QUIET)
+    _fit_parts([part], tolerance_px, few, QUIET)
     order = np.lexsort((part.segment_first, part.owner))
     starts = np.searchsorted(part.owner[order], np.arange(len(lines.closed) + 1))
     return CurveSet(part.controls[order], part.straight[order], part.miss[order], starts)

@@ -52,7 +52,8 @@ _VOTERS = 400_000
 class ColourTree:
     """All palettes of a picture.
 
-    ``colours`` (K, 3) sRGB seeds and their ``weights`` (pixels that voted); ``merges`` in
+    ``colours`` (K, 3) sRGB seeds and their ``weights`` (pixels that voted), the ``flat`` ones, which areas have, first,
+    then those that only thin strokes have or what is left; ``merges`` in
     order: seed ``merges[i, 0]`` takes in ``merges[i, 1]`` at ``cost[i]``. ``proposed`` is
     the number of colours found; ``noise`` the typical range within flat areas, 0 to 255;
     ``flat_share`` the share of pixels that are flat; ``transparent`` whether there is
@@ -67,6 +68,7 @@ class ColourTree:
     noise: float
     flat_share: float
     transparent: bool
+    flat: int = 0
 
     def palette(self, count: int) -> np.ndarray:
         """(n, 3) the palette of ``count`` colours, or all there are; largest first."""
@@ -176,6 +178,7 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     progress.step(3, 7, label)
     apart = separated(pixels, colours, weights, flat.size, noise)
     progress.step(4, 7, label)
+    areas = len(colours)
     thin, thin_weights = thin_colours(picture, ~flat, colours, noise)
     colours = np.concatenate([colours, thin])
     weights = np.concatenate([weights, thin_weights])
@@ -192,7 +195,7 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     progress.step(6, 7, label)
     merges, cost = _merge_tree(colours, weights, flat.size, apart)
     proposed = _propose(cost, noise, float(flat.mean()))
-    return ColourTree(colours, weights, merges, cost, proposed, noise, float(flat.mean()), transparent)
+    return ColourTree(colours, weights, merges, cost, proposed, noise, float(flat.mean()), transparent, areas)
 
 
 def _merge_tree(colours, weights, pixels, apart):

@@ -28,20 +28,22 @@ def drawn(strokes: Strokes, width_px: float, shape) -> np.ndarray:
     )
 
 
-def cover_along(points, width_px: float, shape) -> np.ndarray:
-    """(H, W) float32 cover of a pen of a width drawn along points, (N, 2) px, that lie close together."""
+def cover_along(points, width_px, shape) -> np.ndarray:
+    """(H, W) float32 cover of a pen of a width, one or (N,), drawn along points, (N, 2) px, that lie close together."""
+    width_px = np.asarray(width_px, float)
     near = np.ones(shape, np.uint8)
     x = np.clip(np.floor(points[:, 0]).astype(int), 0, shape[1] - 1)
     y = np.clip(np.floor(points[:, 1]).astype(int), 0, shape[0] - 1)
     near[y, x] = 0
     away = cv2.distanceTransform(near, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
-    row, col = np.nonzero(away <= 0.5 * width_px + 2.0)
+    row, col = np.nonzero(away <= 0.5 * width_px.max(initial=0.0) + 2.0)
     tree, cover = cKDTree(points), np.zeros(shape, np.float32)
     for begin in range(0, len(row), _TOGETHER):
         breathe()
         here = row[begin:begin + _TOGETHER], col[begin:begin + _TOGETHER]
-        distance, _ = tree.query(np.stack([here[1] + 0.5, here[0] + 0.5], -1), workers=-1)
-        cover[here] = np.clip(0.5 * width_px - distance + 0.5, 0, 1)
+        distance, nearest = tree.query(np.stack([here[1] + 0.5, here[0] + 0.5], -1), workers=-1)
+        wide = width_px if width_px.ndim == 0 else width_px[nearest]
+        cover[here] = np.clip(0.5 * wide - distance + 0.5, 0, 1)
     return cover
 
 

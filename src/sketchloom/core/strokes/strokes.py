@@ -37,7 +37,8 @@ class Strokes:
     length_px: np.ndarray
 
 
-def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = TOLERANCE_PX) -> Strokes:
+def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = TOLERANCE_PX,
+                 few: bool = False) -> Strokes:
     """Follow the strokes of a line drawing.
 
     Parameters
@@ -45,7 +46,7 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     ink : (H, W) bool. cover : (H, W) float32, share of ink of each pixel.
     spur_px : side strokes that stick out less than this are dropped.
     removed : (R, 2) places, px; the branch nearest to each, within a few pixels, is left out.
-    tolerance_px : greatest distance of the curves from the middles found.
+    tolerance_px : greatest distance of the curves from the middles found. few : as of ``fit_spans``.
 
     Notes
     -----
@@ -71,7 +72,7 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     xy = [line for line, _, _ in joined]
     rings = np.array([ring for _, ring, _ in joined])
     curves = fit_strokes(
-        Polylines(np.concatenate(xy), ragged.lengths_to_starts([len(v) for v in xy]), rings), tolerance_px
+        Polylines(np.concatenate(xy), ragged.lengths_to_starts([len(v) for v in xy]), rings), tolerance_px, few
     )
     lengths = ragged.reduce_pieces(np.add, segment_lengths(curves.controls, curves.straight), curves.starts)
     return Strokes(curves.controls, curves.straight, curves.starts, rings, np.array([w for _, _, w in joined]), lengths)

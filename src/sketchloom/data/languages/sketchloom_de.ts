@@ -2275,14 +2275,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>So wenige Knoten wie möglich</translation>
     </message>
     <message>
-        <source>Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. Takes several times as long.</source>
-        <translation>Wo Kurven beginnen und enden, wird so gefunden, dass möglichst wenige der Grenze folgen, wie jemand sie zeichnen würde. Dauert ein Mehrfaches.</translation>
-    </message>
-    <message>
-        <source>the fewest curves that keep to the boundary; takes longer</source>
-        <translation>möglichst wenige Kurven, die der Grenze folgen; dauert länger</translation>
-    </message>
-    <message>
         <source>stretches of boundary with another course</source>
         <translation>Stücke von Rändern mit anderem Verlauf</translation>
     </message>
@@ -2869,6 +2861,26 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>None</source>
         <translation>Keiner</translation>
+    </message>
+    <message>
+        <source>Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. Without it curves come sooner, with more nodes.</source>
+        <translation>Wo Kurven beginnen und enden, wird so gefunden, dass die wenigsten der Grenze folgen, wie jemand sie zeichnen würde. Ohne das kommen Kurven eher, mit mehr Knoten.</translation>
+    </message>
+    <message>
+        <source>the fewest curves that keep to the boundary (the default), or quicker</source>
+        <translation>die wenigsten Kurven, die der Grenze folgen (Vorgabe), oder schneller</translation>
+    </message>
+    <message>
+        <source>Thin lines drawn whole</source>
+        <translation>Dünne Linien ganz zeichnen</translation>
+    </message>
+    <message>
+        <source>Lines of less than two pixels between flat colours are found as lines of one colour and an even width, where pixels alone would make dashes of them.</source>
+        <translation>Linien von weniger als zwei Pixeln zwischen flachen Farben werden als Linien einer Farbe und gleichmäßiger Breite gefunden, wo aus Pixeln allein Striche würden.</translation>
+    </message>
+    <message>
+        <source>find lines of less than two pixels as lines (the default), or not</source>
+        <translation>Linien von weniger als zwei Pixeln als Linien finden (Vorgabe) oder nicht</translation>
     </message>
     <message>
         <source>A star of half an inch</source>
@@ -3797,6 +3809,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>I may use it</source>
         <translation>Ich darf es verwenden</translation>
+    </message>
+    <message>
+        <source>Looking for thin lines</source>
+        <translation>Dünne Linien werden gesucht</translation>
     </message>
 </context>
 <context>
@@ -11150,6 +11166,10 @@ seinesgleichen</translation>
     <message>
         <source>Chosen for this picture: {0}.</source>
         <translation>Für dieses Bild gewählt: {0}.</translation>
+    </message>
+    <message>
+        <source>Found: lines {0:.1f} pixels wide, {1:.0f} pixels long in all. The picture was drawn {2} times as fine.</source>
+        <translation>Gefunden: Linien, {0:.1f} Pixel breit, zusammen {1:.0f} Pixel lang. Das Bild wurde {2}-mal so fein gezeichnet.</translation>
     </message>
     <message>
         <source>Regions</source>
