@@ -33,6 +33,7 @@ CORE = (
     "segment",
     "shapes",
     "strokes",
+    "thin_lines",
     "edits",
     "layers",
     "drawing",

@@ -29,7 +29,8 @@ are one, two blues of a badge are not)."""
 
 
 def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: float, tree: ColourTree | None,
-              noise: float, move, came_px: tuple[int, int], *, times: int = 1, progress=QUIET) -> tuple[Segmentation, tuple]:
+              noise: float, move, came_px: tuple[int, int], *, times: int = 1,
+              progress=QUIET) -> tuple[Segmentation, tuple]:
     """The segmentation of a prepared picture by a reading, and the key by which what follows from it can be kept.
 
     Parameters

@@ -83,18 +83,11 @@ def find_thin_lines(picture: Picture, tree: ColourTree, *, progress=QUIET) -> Th
     rgb, colours = _on_ground(picture, np.rint(tree.colours[:tree.flat]))
     label = said("Looking for thin lines")
     progress.step(0, 3, label)
-    flat = picture.local_range <= flat_limit(tree.noise)
-    inks = _inks(tree, rgb, flat)
-    owner = owners(rgb, flat, colours)
-    cases = [_beside(colours, owner, ink) for ink in inks]
-    amounts = [_amount(rgb, *case, ink) for case, ink in zip(cases, inks, strict=True)]
-    # of lines' colours that explain as much the paler is a blend
-    most = int(np.lexsort((-srgb_to_lab(np.array(inks))[:, 0], [round(told, 2) for told, _, _ in amounts]))[-1])
-    (_, amount, whole), (others, owner), ink = amounts[most], cases[most], inks[most]
-    if amount < _LEAST_RUN * _THINNEST_PX * (picture.width + picture.height) or whole > _MOST_WHOLE:
+    case = _best_case(tree, rgb, colours, picture.local_range <= flat_limit(tree.noise))
+    if case.amount < _LEAST_RUN * _THINNEST_PX * (picture.width + picture.height) or case.whole > _MOST_WHOLE:
         return None
     progress.step(1, 3, label)
-    seen = mixed(rgb, owner, others, ink)
+    seen = mixed(rgb, case.owner, case.others, case.ink)
     lines = _lines(seen, _FIRST_TIMES)
     length, width = lines.length_px.sum() / _FIRST_TIMES, typical_width(lines) / _FIRST_TIMES
     if length < _LEAST_RUN * (picture.width + picture.height) or width > _THIN_PX:
@@ -105,8 +98,9 @@ def find_thin_lines(picture: Picture, tree: ColourTree, *, progress=QUIET) -> Th
     cover = drawn_lines(lines, larger(seen.cover, times), times)
     if _unlike(cover, seen.cover, times) > _MOST_UNLIKE:
         return None
-    return ThinLines(tuple(int(c) for c in ink), width, float(length), times,
-                     redrawn(picture, seen, others, ink, cover, times))
+    red, green, blue = (int(c) for c in case.ink)
+    return ThinLines((red, green, blue), width, float(length), times,
+                     redrawn(picture, seen, case.others, case.ink, cover, times))
 
 
 def _on_ground(picture, colours):
@@ -127,23 +121,40 @@ def _unlike(cover, seen, times) -> float:
     return float(np.abs(coarse - seen)[near].sum() / max(coarse.sum(), 1e-6))
 
 
-def _beside(colours, owner, ink):
-    """Flat colours other than a line's, and the pixels' owners by their numbers, the line's own the last."""
+@dataclass(frozen=True, slots=True, eq=False)
+class _Case:
+    """A colour that lines may have, ``ink``; the flat colours but it, ``others`` (B, 3), and which pixels are of them,
+    ``owner`` (H, W), as of ``Mixed``; which share of the pixels that are not flat it explains, ``told``, how many
+    pixels' worth of it there is, ``amount``, and which share of that is in pixels covered wholly, ``whole``; all three
+    by a sample."""
+
+    ink: np.ndarray
+    others: np.ndarray
+    owner: np.ndarray
+    told: float
+    amount: float
+    whole: float
+
+
+def _best_case(tree, rgb, colours, flat) -> _Case:
+    """The colour that explains most; of those that explain as much the darkest, since a paler one is a blend of it."""
+    owner = owners(rgb, flat, colours)
+    cases = [_case(rgb, colours, owner, ink) for ink in _inks(tree, rgb, flat)]
+    return max(cases, key=lambda c: (round(c.told, 2), -float(srgb_to_lab(c.ink[None])[0, 0])))
+
+
+def _case(rgb, colours, owner, ink) -> _Case:
     other = (colours != ink).any(1)
     table = np.append(np.where(other, np.cumsum(other) - 1, other.sum()), -1).astype(np.int16)
-    return colours[other], table[owner]
-
-
-def _amount(rgb, others, owner, ink) -> tuple[float, float, float]:
-    """Which share of the pixels that are not flat a line's colour explains, how many pixels' worth of it there is, and
-    which share of that is in pixels covered wholly; by a sample."""
+    others, owner = colours[other], table[owner]
     y, x = np.nonzero(owner < 0)
     every = max(1, len(y) // _SAMPLE) | 1
     covered, _, _, _, rest = explained(rgb, owner, others, ink, y[::every], x[::every])
     told = rest < _UNTOLD**2
     covered = covered[told]
     total = float(covered.sum())
-    return float(told.mean()) if len(told) else 0.0, total * every, float((covered > _WHOLE).sum()) / max(total, 1e-6)
+    return _Case(ink, others, owner, float(told.mean()) if len(told) else 0.0, total * every,
+                 float((covered > _WHOLE).sum()) / max(total, 1e-6))
 
 
 def _inks(tree, rgb, flat):

@@ -20,9 +20,8 @@ _TWO_COST = 4.0
 @dataclass(frozen=True, slots=True, eq=False)
 class Mixed:
     """``cover`` (H, W) float32, the share of the line's colour; ``least``, the smallest share that explains the pixel;
-    ``sides`` (H, W, B) float32, that of the flat colours;
-    ``owner`` (H, W) int16, the flat colour of flat pixels, B for the line's own, -1 elsewhere; ``rest`` (H, W) float32, squared steps that no
-    mixture explains."""
+    ``sides`` (H, W, B) float32, that of the flat colours; ``owner`` (H, W) int16, the flat colour of flat pixels, B for
+    the line's own, -1 elsewhere; ``rest`` (H, W) float32, squared steps that no mixture explains."""
 
     cover: np.ndarray
     least: np.ndarray

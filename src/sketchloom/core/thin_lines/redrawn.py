@@ -21,8 +21,8 @@ def redrawn(picture: Picture, mixed, colours, line, cover, times: int) -> Pictur
 
     Parameters
     ----------
-    mixed : of the picture. colours : (B, 3) flat colours, of a transparent picture the last is its ground. line : (3,) the lines' colour. cover : (times H, times W)
-        float32, of the lines, 0 to 1.
+    mixed : of the picture. colours : (B, 3) flat colours, of a transparent picture the last is its ground. line : (3,)
+        the lines' colour. cover : (times H, times W) float32, of the lines, 0 to 1.
     """
     large = enlarged(picture, times)
     cover = np.array(cover)
