@@ -4,6 +4,7 @@ import io
 import itertools
 from types import SimpleNamespace
 
+import cv2
 import numpy as np
 import pytest
 from PIL import Image
@@ -12,7 +13,7 @@ import shapes
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.segment import thin
-from sketchloom.core.segment.palette import find_colours, noise_level
+from sketchloom.core.segment.palette import find_colours, has_rings, noise_level, noise_of
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
 
@@ -125,3 +126,44 @@ def test_a_small_eye_is_kept_through_compression(radius):
     for ink in ((33, 33, 33), (248, 49, 47), (243, 173, 97), (255, 255, 255)):
         assert ciede2000(found, srgb_to_lab(np.array(ink, float))).min() < 11  # tinted by its surroundings
     assert tree.proposed <= 5
+
+
+def busy(size=260, seed=4):
+    """Many small discs in flat colours: hardly a pixel far from an edge."""
+    rng = np.random.default_rng(seed)
+    big = np.full((size * 4, size * 4, 3), 250, np.uint8)
+    for _ in range(90):
+        x, y, r = rng.integers(0, size * 4, 2).tolist() + [int(rng.integers(30, 90))]
+        colour = [(230, 60, 50), (40, 90, 160), (250, 200, 60), (30, 30, 35)][int(rng.integers(4))]
+        cv2.circle(big, (x, y), r, colour, -1)
+    return cv2.resize(big, (size, size), interpolation=cv2.INTER_AREA)
+
+
+@pytest.mark.parametrize("quality", [30, 50, 75])
+def test_compression_is_seen_however_many_edges_there_are(quality):
+    rgb = busy()
+    assert noise_of(shapes.picture(rgb)) == 0.0
+    _, data = cv2.imencode(".jpg", rgb[..., ::-1], [cv2.IMWRITE_JPEG_QUALITY, quality])
+    again = np.ascontiguousarray(cv2.imdecode(data, cv2.IMREAD_COLOR)[..., ::-1])
+    assert noise_of(shapes.picture(again)) > 2
+
+
+def test_slow_shading_has_no_rings():
+    ramp = np.repeat(np.linspace(40, 220, 300)[None], 200, 0)
+    rgb = np.repeat(np.rint(ramp)[..., None], 3, 2).astype(np.uint8)
+    rgb[60:140, 100:200] = (20, 60, 120)
+    assert not has_rings(shapes.picture(rgb).local_range)
+
+
+def test_no_large_colour_is_merged_away_where_there_are_many():
+    """Fifteen colours, a yellow of an eighth of the picture among them, and grain that makes the count go down."""
+    rng = np.random.default_rng(2)
+    rgb = np.full((300, 300, 3), 245, np.int16)
+    for k in range(14):
+        x, y = 20 * (k % 7) * 2, 190 + 50 * (k // 7)
+        rgb[y:y + 40, x:x + 36] = rng.integers(20, 235, 3)
+    rgb[20:130, 30:132] = (250, 240, 120)
+    grainy = (rgb + rng.normal(0, 3.0, rgb.shape)).clip(0, 255).astype(np.uint8)
+    tree = find_colours(shapes.picture(grainy))
+    yellow = srgb_to_lab(np.array([[250.0, 240.0, 120.0]]))
+    assert ciede2000(srgb_to_lab(tree.palette(tree.proposed)), yellow).min() < 6

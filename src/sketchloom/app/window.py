@@ -158,6 +158,7 @@ class Window(QMainWindow):
             "fit": lambda: self._seen().fit(),
             "true_size": lambda: self._seen().true_size(),
             "curtain": lambda on: self._set_on_bench("curtain_on", on),
+            "difference": lambda on: self._set_on_bench("difference_on", on),
             "grid": lambda on: self._set_on_bench("grid", on),
             "ground": self._next_ground,
             "units": self._switch_units,
@@ -485,7 +486,7 @@ class Window(QMainWindow):
         on = document is not None
         for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "ground", "units", "again"):
             self.actions_by_name[name].setEnabled(on)
-        for name in ("curtain", "grid", "variants"):  # of the bench alone
+        for name in ("curtain", "difference", "grid", "variants"):  # of the bench alone
             self.actions_by_name[name].setEnabled(on and self.stage != SHEETS)
         for name in ("undo", "redo"):
             what = getattr(document, f"{name}_text")() if on else None

@@ -8,6 +8,7 @@ from dataclasses import replace
 
 import numpy as np
 
+from sketchloom.core.base.colour import to_hex
 from sketchloom.core.edits.decisions import ABOVE, DROP
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
@@ -20,7 +21,8 @@ from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
-from sketchloom.recipe.sections import MAX_DETAIL_MM, MAX_PLACES
+from sketchloom.recipe.parts import PaletteEntry
+from sketchloom.recipe.sections import MAX_COLOURS, MAX_DETAIL_MM, MAX_PLACES
 
 _MANY = 200
 """Narrow places that are thickened in one go: a person looks at the result, not at each."""
@@ -170,6 +172,14 @@ def _without_unused(_, work):
     used = {int(label) for label in work.traced.planar.face_label}
     kept = tuple(e for i, e in enumerate(work.segmentation.own_entries) if i in used)
     return replace(work.recipe, palette=kept, colours=None) if kept else work.recipe
+
+
+@mend_of("trace.unlike")
+def _cut_too(_, work):
+    entries, found = work.segmentation.own_entries, work.unlike
+    if found is None or not len(found.colours) or len(entries) >= MAX_COLOURS:
+        return work.recipe
+    return replace(work.recipe, palette=(*entries, PaletteEntry((to_hex(found.colours[0]),))), colours=None)
 
 
 @mend_of("trace.small_details")

@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from sketchloom.core.base.colour import colour_name, from_hex, srgb_to_lab
+from sketchloom.core.base.colour import colour_name, from_hex, srgb_to_lab, to_hex
 from sketchloom.core.base.words import word
 from sketchloom.core.edits.region_edits import inner_place
 from sketchloom.core.layers.bands import bands_of
@@ -16,7 +16,8 @@ from sketchloom.core.preflight.laying_rules import check_ground, check_openings,
 from sketchloom.core.preflight.material_rules import check_materials
 from sketchloom.core.preflight.proposal_rules import check_bands, check_enclosed, check_proposals
 from sketchloom.core.preflight.proposal_rules import check_ground as check_own_ground
-from sketchloom.core.preflight.source_rules import check_source
+from sketchloom.core.preflight.source_rules import SHADED_SHARE, check_source
+from sketchloom.core.preflight.unlike_rules import check_unlike
 from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.sheet_order import PIECE_MM, hex_below
 from sketchloom.evaluate.work import Work, solid_faces, stack_height_mm
@@ -51,6 +52,8 @@ def findings_of(cache, work: Work):
         ((s.name, np.concatenate([moved(work.move, ring) for ring in s.rings]) * size)
          for s in recipe.shapes if s.on), size, work.mm_per_px))
     if judged:
+        if work.unlike is not None and work.fitness.shaded_share < SHADED_SHARE:
+            found += tuple(check_unlike(work.unlike, to_hex, work.picture.width / work.whole.width))
         found += tuple(_of_proposals(work))
         found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px, _WORTH_MM))
     if recipe.laid_on is not None and judged:

@@ -15,6 +15,7 @@ from sketchloom.core.picture.preparing.preparation import prepared, prepared_siz
 from sketchloom.evaluate import curves, judging
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.checking import findings_of
+from sketchloom.evaluate.comparing import unlike_of
 from sketchloom.evaluate.keys import Keys
 from sketchloom.evaluate.labelling import entries_of
 from sketchloom.evaluate.layers import LayerStage
@@ -189,6 +190,7 @@ class _Run:
                 proposed_keys=done.proposed_keys,
                 thin_lines=thin,
             )
+            work = replace(work, unlike=unlike_of(self.cache.keep, work))
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
         return work

@@ -9,6 +9,7 @@ from sketchloom.core.curves.curveset import CurveSet
 from sketchloom.core.edits.region_edits import Edited
 from sketchloom.core.judge.faults import Faults
 from sketchloom.core.judge.fitness import Fitness
+from sketchloom.core.judge.unlike import Unlike
 from sketchloom.core.layers.layering import Layer, LayerPlan, sheet_faces
 from sketchloom.core.layers.order import DepthOrder
 from sketchloom.core.layers.proposing import Laying
@@ -82,7 +83,8 @@ class Work:
     ``measured``: widths were looked for; ``laying``: the way of layering carried out, and why.
     ``reading_now``: what would be proposed for the picture as it is prepared now, None where that was not looked at.
     ``proposed_keys`` of the layers in the proposed order, base first. ``thin_lines``: found, and ``picture`` the finer
-    one in which they are drawn whole; else None.
+    one in which they are drawn whole; else None. ``unlike``: where the picture is unlike what is cut, None where that
+    was not looked at.
     """
 
     original: Picture
@@ -112,6 +114,7 @@ class Work:
     reading_now: str | None = None
     proposed_keys: tuple[str, ...] = ()
     thin_lines: ThinLines | None = None
+    unlike: Unlike | None = None
 
     @property
     def came_mm_per_px(self) -> float:

@@ -60,6 +60,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
         ],
         **({} if plan is None else {"sheets": sheets_told(plan), "plan": plan_told(plan)}),
+        "explained_share": None if work.unlike is None else round(work.unlike.explained, 5),
         "findings": [_finding(f, work.mm_per_px) for f in (*work.findings, *(() if plan is None else plan.findings))],
         "written_anyway": sorted({f.code for f in (*work.findings, *(() if plan is None else plan.findings))
                                   if f.severity == STOP}),

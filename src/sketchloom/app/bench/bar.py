@@ -5,7 +5,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QToolButton
 
 from sketchloom.app import theme
 
-_LESS_NEEDED = ("ground", "grid", "true_size", "redo", "variants", "fit", "undo")
+_LESS_NEEDED = ("ground", "grid", "true_size", "redo", "variants", "difference", "fit", "undo")
 """Buttons that go first where there is no room for all; the menus have them."""
 _LEAST_WIDTH = 240
 
@@ -21,7 +21,7 @@ class BenchBar(QFrame):
         row.setContentsMargins(8, 4, 8, 4)
         row.setSpacing(4)
         for name in ("undo", "redo", None, "zoom_out", "zoom", "zoom_in", "fit", "true_size", None,
-                     "curtain", "variants", "grid", "ground"):
+                     "curtain", "difference", "variants", "grid", "ground"):
             if name is None:
                 row.addSpacing(14)
             elif name == "zoom":

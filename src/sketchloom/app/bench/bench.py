@@ -42,6 +42,8 @@ class Bench(QWidget):
         self._fitted = True
         self.curtain = 0.5
         self.curtain_on = True
+        self.difference_on = False
+        self._difference: tuple | None = None
         self.source_only = False
         self.grid = False
         self.ground = "middle"
@@ -394,6 +396,8 @@ class Bench(QWidget):
             draw_line(painter, [frame.place(*p) for p in self.lasso], closed=True)
         if self._widths is not None:
             bench_paint.paint_widths(painter, self._view, *self._widths)
+        if self.difference_on and self._unlike() is not None:
+            painter.drawImage(self._page(), self._hatched(self._unlike()))
         if self._peek is not None:
             painter.drawImage(self._page(), self._peek[0])
             bench_paint.paint_marks(painter, self._view, self._peek[1], None)
@@ -403,6 +407,22 @@ class Bench(QWidget):
         if self.curtain_on and not self.source_only and self._shown is not None and self.tool is None:
             bench_paint.paint_curtain(painter, self.rect(), self._curtain_x(),
                                       self.pinned_title or self.tr("source"), self.tr("cut"))
+
+    def _unlike(self):
+        """Where the picture shown is unlike what is cut; None where that is not known."""
+        return None if self._shown is None else self._shown.work.unlike
+
+    def _hatched(self, unlike):
+        """Its places as a veil, made once."""
+        if self._difference is None or self._difference[0] is not unlike:
+            self._difference = unlike, tint_of(unlike.area)
+        return self._difference[1]
+
+    def _difference_text(self):
+        found = self._unlike()
+        if found is None:
+            return self.tr("this reading is not meant to be like the picture everywhere")
+        return self.tr("hatched: {0:.2%} of the picture, unlike what is cut there").format(1 - found.explained)
 
     def _box_mm(self):
         """What is seen, and a little around it, mm."""
@@ -421,6 +441,8 @@ class Bench(QWidget):
             bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
         elif self._shown is not None and self._shown.coarse:
             bench_paint.chip(painter, self.tr("rough preview"), RULER + 10, RULER + 10)
+        elif self._shown is not None and self.difference_on:
+            bench_paint.chip(painter, self._difference_text(), RULER + 10, RULER + 10)
 
     def _place_stop(self):
         width = self.fontMetrics().horizontalAdvance(self._busy_text) + 40

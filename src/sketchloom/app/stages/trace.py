@@ -139,6 +139,7 @@ class TracePanel(Panel):
             (self.tr("Sheets"), str(len(work.layers))),
             (self.tr("Pieces"), str(sum(x.outline.pieces for x in work.layers))),
             (self.tr("Nodes"), nodes_text(work)),
+            *(() if work.unlike is None else ((self.tr("Picture explained"), f"{work.unlike.explained:.2%}"),)),
             (self.tr("Farthest from the picture"), "…" if work.rough else format_length(
                 work.worst_deviation_mm, work.recipe.unit, 3)),
             (self.tr("Drawing with the pen") if pen else self.tr("Cutting"),

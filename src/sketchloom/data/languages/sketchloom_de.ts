@@ -64,6 +64,10 @@
         <translation>Nächster Grund hinter der Arbeit</translation>
     </message>
     <message>
+        <source>Where the picture is unlike the cut</source>
+        <translation>Wo das Bild anders ist als der Schnitt</translation>
+    </message>
+    <message>
         <source>Variants side by side</source>
         <translation>Varianten nebeneinander</translation>
     </message>
@@ -3814,6 +3818,26 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>Looking for thin lines</source>
         <translation>Dünne Linien werden gesucht</translation>
     </message>
+    <message>
+        <source>the picture is unlike what is cut</source>
+        <translation>das Bild ist anders als das, was geschnitten wird</translation>
+    </message>
+    <message>
+        <source>{share:.1%} of the picture is no colour that is cut there. The largest such place is darker: {hex}.</source>
+        <translation>{share:.1%} des Bildes sind keine Farbe, die dort geschnitten wird. Die größte solche Stelle ist dunkler: {hex}.</translation>
+    </message>
+    <message>
+        <source>{share:.1%} of the picture is no colour that is cut there. The largest such place is lighter: {hex}.</source>
+        <translation>{share:.1%} des Bildes sind keine Farbe, die dort geschnitten wird. Die größte solche Stelle ist heller: {hex}.</translation>
+    </message>
+    <message>
+        <source>{share:.1%} of the picture is no colour that is cut there. The largest such place is {hex}.</source>
+        <translation>{share:.1%} des Bildes sind keine Farbe, die dort geschnitten wird. Die größte solche Stelle ist {hex}.</translation>
+    </message>
+    <message>
+        <source>Cut that colour too</source>
+        <translation>Diese Farbe auch schneiden</translation>
+    </message>
 </context>
 <context>
     <name>AreaTool</name>
@@ -4034,6 +4058,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>cut</source>
         <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>this reading is not meant to be like the picture everywhere</source>
+        <translation>diese Lesart soll dem Bild nicht überall gleichen</translation>
+    </message>
+    <message>
+        <source>hatched: {0:.2%} of the picture, unlike what is cut there</source>
+        <translation>schraffiert: {0:.2%} des Bildes, anders als das, was dort geschnitten wird</translation>
     </message>
     <message>
         <source>rough preview</source>
@@ -11186,6 +11218,10 @@ seinesgleichen</translation>
     <message>
         <source>Nodes</source>
         <translation>Knoten</translation>
+    </message>
+    <message>
+        <source>Picture explained</source>
+        <translation>Bild erklärt</translation>
     </message>
     <message>
         <source>Farthest from the picture</source>
