@@ -13,7 +13,7 @@ from sketchloom.core.planar.cracks import OUTSIDE
 
 _STEP_PX, _OVER_PX, _NEAR_PX = 0.5, 3.0, 2.0
 _CORNER, _SMOOTH = np.radians(28.0), np.radians(8.0)
-_FAR_DE = 12.0
+_FAR_DE, _LEAST_PX = 12.0, 4.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,7 +23,8 @@ class Figures:
     curvature changes along smooth runs, over the truth's; ``near``: share of nodes nearer than 2 px to another on a
     smooth run; ``jump_deg``: the largest change of direction at nodes that are no corners; ``lost``: share of the
     outline that is farther than 2 px from any of ours; ``far``: share of the page over CIEDE2000 12 from the picture;
-    ``tiny``: faces under 4 px²."""
+    ``tiny``: faces under 4 px²; ``pieces``: faces of the map over the areas of the truth, which dashes of one line
+    drive up."""
 
     mean_px: float
     p95_px: float
@@ -38,6 +39,7 @@ class Figures:
     missing: int
     extra: int
     seconds: float
+    pieces: float = 1.0
 
 
 def figures(work, truth, ground, rgb, seconds: float) -> Figures:
@@ -50,7 +52,13 @@ def figures(work, truth, ground, rgb, seconds: float) -> Figures:
         mean, p95, count / max(truth.segments, 1),
         sum(layer.outline.segments for layer in work.layers) / max(truth.segments, 1),
         bumpiness(lines, truth.boundary), near, jump, _lost(lines, truth.boundary), far_share(work, rgb),
-        places.tiny_pieces(work), missing, extra, seconds)
+        places.tiny_pieces(work), missing, extra, seconds, _pieces(work, truth))
+
+
+def _pieces(work, truth):
+    areas = sum(part.area >= _LEAST_PX for region in truth.regions.values() for part in shapely.get_parts(region))
+    ours = int((work.traced.planar.face_area_px >= _LEAST_PX * places.fineness(work) ** 2).sum())
+    return (ours - 1) / max(areas, 1)  # the ground is none of the truth's
 
 
 def _nodes(work):

@@ -1,6 +1,8 @@
 """Traces the open drawings in every condition and tells how an author's outlines compare.
 
-    python -m bench.openart.run [CONDITION …] [all | aside] [few] [FILE.json]
+    python -m bench.openart.run [CONDITION …] [all | aside] [grown] [FILE.json]
+
+``grown``: without looking for the fewest curves.
 """
 
 import io
@@ -51,13 +53,13 @@ CONDITIONS = {"clean512": (512, _clean, WHITE), "clean200": (200, _clean, WHITE)
 """Longer side in px, what the picture is made by, the ground."""
 
 
-def score(number: int, name: str, few: bool = False) -> Figures:
+def score(number: int, name: str, grown: bool = False) -> Figures:
     size, make, ground = CONDITIONS[name]
     drawn = Drawn(folder() / chosen()[number]["file"])
     truth = drawn.truth(size, ground)
     picture = make(drawn.rgba(size))
     begin = time.perf_counter()
-    work = Pipeline().evaluate(picture, Recipe(reading="colour", smallest_mm=0.0, few_nodes=few))
+    work = Pipeline().evaluate(picture, Recipe(reading="colour", smallest_mm=0.0, few_nodes=not grown))
     return figures(work, truth, ground, np.asarray(picture.rgb), time.perf_counter() - begin)
 
 
@@ -68,9 +70,9 @@ def _job(words):
         return (*words[:2], f"{type(error).__name__}: {error}")
 
 
-def run(names, aside: bool | None, few: bool = False):
+def run(names, aside: bool | None, grown: bool = False):
     every = [n for n, one in enumerate(chosen()) if aside is None or one["aside"] == aside]
-    jobs = [(n, name, few) for name in names for n in every]
+    jobs = [(n, name, grown) for name in names for n in every]
     with ProcessPoolExecutor(os.cpu_count()) as pool:
         return list(pool.map(_job, jobs, chunksize=2))
 
@@ -78,7 +80,7 @@ def run(names, aside: bool | None, few: bool = False):
 def show(results, worst: int = 6) -> None:
     out, files = sys.stdout, chosen()
     out.write(f"{'condition':<11}{'mean':>7}{'95 %':>7}{'segm':>6}{'worst':>6}{'stack':>6}{'worst':>6}{'bumps':>7}"
-              f"{'near':>7}{'jump':>6}{'lost':>7}{'worst':>6}{'far':>7}{'tiny':>5}{'exact':>6}{'s':>6}\n")
+              f"{'near':>7}{'jump':>6}{'pieces':>7}{'lost':>7}{'worst':>6}{'far':>7}{'tiny':>5}{'exact':>6}{'s':>6}\n")
     for name in CONDITIONS:
         rows = [(n, r) for n, c, r in results if c == name]
         for n, r in rows:
@@ -94,7 +96,7 @@ def show(results, worst: int = 6) -> None:
         exact = float(np.mean((of("missing") == 0) & (of("extra") == 0)))
         out.write(f"{name:<11}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{middle('segments'):6.2f}"
                   f"{of('segments').max():6.1f}{middle('stacked'):6.2f}{of('stacked').max():6.1f}{middle('bumps'):7.2f}"
-                  f"{of('near').mean():7.3f}{middle('jump_deg'):6.2f}{of('lost').mean():7.4f}{of('lost').max():6.2f}"
+                  f"{of('near').mean():7.3f}{middle('jump_deg'):6.2f}{middle('pieces'):7.2f}{of('lost').mean():7.4f}{of('lost').max():6.2f}"
                   f"{of('far').mean():7.4f}{int(of('tiny').sum()):5d}{exact:6.2f}{middle('seconds'):6.2f}\n")
         for n, r in sorted(rows, key=lambda row: -row[1].segments)[:worst]:
             out.write(f"    {files[n]['file']:<52} mean {r.mean_px:.3f} segm {r.segments:.2f} bumps {r.bumps:.2f} "
@@ -105,7 +107,7 @@ def show(results, worst: int = 6) -> None:
 def main(words) -> None:
     names = [w for w in words if w in CONDITIONS] or list(CONDITIONS)
     found = run(names, True if "aside" in words else None if "all" in words else False,
-                "few" in words)
+                "grown" in words)
     show(found)
     for word in words:
         if word.endswith(".json"):

@@ -34,6 +34,11 @@ _SIDE = 4
 """Points of each side that its line is laid through."""
 _FROM_END = 4
 """Nearer to a junction a third colour pulls points aside, which looks like a corner."""
+_BENT_FROM, _BENT, _BENT_ROUNDS = 3, 8, 3
+"""Sides that bend: from which point on, through how many, and in how many rounds they are followed to their meeting."""
+_BENT_SCATTER, _MOST_BENT_PX, _BENT_TURN = 0.05, 2.0, np.radians(40.0)
+"""Points that scatter more tell no bend; bent sides meet no farther than this from where their lines do, and turn by
+more than this there: in a blunter one their lines are near enough."""
 _ROUNDED_PX = 0.8
 """Blurred by a Gaussian of 1 px, a right-angled corner's outline passes 0.77 px from its point
 (each of two crossed edges is at 0.707 there)."""
@@ -127,14 +132,59 @@ def _meet(xy, at, index, blur, scatter):
     parallel = np.abs(np.linalg.det(system)) < np.sin(TURN_RAD) * 0.6
     system[parallel] = np.eye(2)
     meeting = np.linalg.solve(system, value[..., None])[..., 0]
+    good, retreat = _is_met(xy, at, index, meeting, half, blur, scatter)
+    good &= ~parallel
+    missed = np.flatnonzero(~good & ~parallel) if scatter <= _BENT_SCATTER and blur == 0 else np.empty(0, np.intp)
+    if len(missed):
+        # sides that bend meet elsewhere than their lines
+        bent, bent_half = _bent_meeting(xy, at, index[missed], meeting[missed])
+        met, its = _is_met(xy, at, index[missed], bent, bent_half, blur, scatter)
+        met &= (np.hypot(*(bent - meeting[missed]).T) < _MOST_BENT_PX) & (np.pi - 2 * bent_half > _BENT_TURN)
+        good[missed[met]], meeting[missed[met]], retreat[missed[met]] = True, bent[met], its[met]
+    clear = np.maximum(_CLEAR_PX + 1.5 * blur, retreat + 0.8)
+    return Corners(index[good], meeting[good], clear[good])
+
+
+def _is_met(xy, at, index, meeting, half, blur, scatter):
+    """Whether sides meet as near to the boundary as those of a corner, and how far that stays away, px."""
     # the boundary of a tip ends where the tip is about a pixel wide
     retreat = np.minimum(0.5 / np.tan(np.maximum(half, 0.05)), _FARTHEST_TIP_PX)
     retreat = np.minimum(retreat + _ROUNDED_PX * blur / np.tan(np.maximum(half, 0.2)), _FARTHEST_TIP_PX + 2 * blur)
     slack = min(_SLACK_PX + _SLACK_PER_SCATTER * scatter, _MOST_SLACK_PX)
     allowed = retreat + np.minimum(_CUT_SHARE * retreat, _MOST_CUT_PX) + slack
-    good = ~parallel & (_distance_to_polyline(xy, at, index, meeting) < allowed)
-    clear = np.maximum(_CLEAR_PX + 1.5 * blur, retreat + 0.8)
-    return Corners(index[good], meeting[good], clear[good])
+    return _distance_to_polyline(xy, at, index, meeting) < allowed, retreat
+
+
+def _bent_meeting(xy, at, index, meeting):
+    """Where parabolas through both sides meet, and half the angle between them there."""
+    sides = []
+    for sign in (-1, 1):
+        points = np.stack([xy[at(sign * k)[index]] for k in range(_BENT_FROM, _BENT_FROM + _BENT)])
+        normal, mean = _line(points)
+        along = np.stack([normal[:, 1], -normal[:, 0]], -1)
+        away = points - mean
+        s, y = (away * along).sum(-1), (away * normal).sum(-1)
+        power = np.stack([np.ones_like(s), s, s * s], -1).transpose(1, 0, 2)
+        square = power.transpose(0, 2, 1) @ power + 1e-9 * np.eye(3)
+        sides.append((mean, along, normal, np.linalg.solve(square, power.transpose(0, 2, 1) @ y.T[..., None])[..., 0]))
+    place = meeting
+    for _ in range(_BENT_ROUNDS):
+        normals, values, ways = [], [], []
+        for mean, along, normal, (c0, c1, c2) in ((*side[:3], side[3].T) for side in sides):
+            s = ((place - mean) * along).sum(1)
+            slope = c1 + 2 * c2 * s
+            way = along + slope[:, None] * normal
+            way /= np.hypot(*way.T)[:, None]
+            on = mean + s[:, None] * along + (c0 + c1 * s + c2 * s * s)[:, None] * normal
+            across = np.stack([-way[:, 1], way[:, 0]], -1)
+            normals.append(across)
+            values.append((across * on).sum(1))
+            ways.append(way * np.where(((mean - on) * way).sum(1) < 0, -1.0, 1.0)[:, None])
+        system = np.stack(normals, axis=1)
+        flat = np.abs(np.linalg.det(system)) < np.sin(TURN_RAD) * 0.6
+        system[flat] = np.eye(2)
+        place = np.where(flat[:, None], 1e6, np.linalg.solve(system, np.stack(values, axis=1)[..., None])[..., 0])
+    return place, 0.5 * np.arccos(np.clip((ways[0] * ways[1]).sum(1), -1, 1))
 
 
 def _distance_to_polyline(xy, at, index, place):

@@ -19,13 +19,13 @@ _LONGEST_HANDLE, _LONGER, _LONGER_PX = 0.8, 1.02, 0.4
 """
 
 
-def free_cubics(points, first, last, tolerance):
+def free_cubics(points, first, last, tolerance, trust=None):
     """A cubic for each stretch of points, its handles free: controls (K, 4, 2) and misses (K,) px.
 
     Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
-    the cubic that somebody drew with handles of unlike lengths.
+    the cubic that somebody drew with handles of unlike lengths. Points without ``trust`` (N,) bool do not count.
     """
-    seen = Placed.of(points, first, last, _PLACES)
+    seen = Placed.of(points, first, last, _PLACES, trust)
     controls = np.empty((len(first), 4, 2))
     controls[:, 0], controls[:, 3] = points[first], points[last]
     t = seen.share
@@ -56,7 +56,7 @@ def _misses(controls, seen, t):
     or a share of a lone one."""
     gx, gy, dx, dy, _ = along(controls, seen, t)
     across = (gx * dy - gy * dx) / np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9) * seen.counts
-    alone = np.sqrt((gx * gx + gy * gy).max(0)) / SINGLE_POINT
+    alone = np.sqrt(((gx * gx + gy * gy) * seen.counts).max(0)) / SINGLE_POINT
     return np.maximum(np.abs(across[:-2] + across[1:-1] + across[2:]).max(0) / 3.0, alone)
 
 

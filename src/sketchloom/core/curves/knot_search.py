@@ -38,8 +38,9 @@ def candidates(spans, runs):
     return at, starts
 
 
-def reaches(points, at, starts, tolerance):
+def reaches(points, at, starts, tolerance, trust=None):
     """(C,) the farthest candidate up to which a cubic from each fits; the next at least, itself for the last of a run.
+    ``trust`` as of ``free_cubics``.
 
     What a cubic follows it follows in parts as well. So how far it reaches never falls along a run: a few candidates
     are tried by growing strides, those between them only between what was found on their two sides.
@@ -52,18 +53,18 @@ def reaches(points, at, starts, tolerance):
     high = np.maximum(np.searchsorted(turned, turned + _MOST_TURN, side="right") - 1, low)
     high = np.minimum(high, last)
     few = np.flatnonzero((np.arange(count) - starts[run]) % _PARTS == 0)
-    low[few] = _searched(points, at, few, low[few], high[few], tolerance, False)
+    low[few] = _searched(points, at, few, low[few], high[few], tolerance, False, trust)
     low = np.maximum.accumulate(low)
     # none reaches farther than the next of the few does
     after = np.searchsorted(few, np.arange(count))
     bound = np.where(after < len(few), low[few[np.minimum(after, len(few) - 1)]], count)
     rest = np.setdiff1d(np.arange(count), few)
     top = np.maximum(np.minimum(high, bound), low)[rest]
-    low[rest] = _searched(points, at, rest, low[rest], top, tolerance, True)
+    low[rest] = _searched(points, at, rest, low[rest], top, tolerance, True, trust)
     return np.maximum.accumulate(low)
 
 
-def _searched(points, at, tails, low, high, tolerance, halving):
+def _searched(points, at, tails, low, high, tolerance, halving, trust):
     """How far each of the candidates ``tails`` reaches, between ``low`` and ``high``: by strides that double until one
     is too long, then (or at once, if so asked) by halves."""
     low, high = low.copy(), high.copy()
@@ -72,7 +73,7 @@ def _searched(points, at, tails, low, high, tolerance, halving):
     todo = np.flatnonzero(low < high)
     while len(todo):
         tried = np.where(halved[todo], (low[todo] + high[todo] + 1) // 2, np.minimum(low[todo] + stride, high[todo]))
-        _, miss = free_cubics(points, at[tails[todo]], at[tried], tolerance)
+        _, miss = free_cubics(points, at[tails[todo]], at[tried], tolerance, trust)
         good = miss <= tolerance
         low[todo] = np.where(good, tried, low[todo])
         high[todo] = np.where(good, high[todo], tried - 1)

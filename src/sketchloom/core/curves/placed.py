@@ -15,8 +15,9 @@ class Placed:
         self.x, self.y, self.counts, self.share, self.total = x, y, counts, share, total
 
     @classmethod
-    def of(cls, points, first, last, most: int):
-        """At most so many points of each stretch from one of the ``points`` (N, 2) to another, ends among them."""
+    def of(cls, points, first, last, most: int, trust=None):
+        """At most so many points of each stretch from one of the ``points`` (N, 2) to another, ends among them; those
+        without ``trust`` (N,) do not count."""
         size = last - first
         steps = np.minimum(size, most - 1)
         place = np.arange(most)[:, None]
@@ -25,7 +26,10 @@ class Placed:
         begin = way[first]
         total = np.maximum(way[last] - begin, 1e-12)
         x, y = points[:, 0][index], points[:, 1][index]
-        return cls(x, y, (place <= steps).astype(float), (way[index] - begin) / total, total)
+        counts = place <= steps
+        if trust is not None:
+            counts &= trust[index]
+        return cls(x, y, counts.astype(float), (way[index] - begin) / total, total)
 
     def some(self, which) -> "Placed":
         """Those stretches alone."""

@@ -53,12 +53,13 @@ class Chains:
     smooth_last: np.ndarray
 
 
-def polished(points, chains: Chains) -> np.ndarray:
-    """Controls (S, 4, 2) of the chains' cubics, settled together on their points (N, 2) px."""
+def polished(points, chains: Chains, trust=None) -> np.ndarray:
+    """Controls (S, 4, 2) of the chains' cubics, settled together on their points (N, 2) px, those without ``trust``
+    (N,) bool left out."""
     nodes = _Nodes(chains)
-    seen = Placed.of(points, chains.first, chains.last, _PLACES)
+    seen = Placed.of(points, chains.first, chains.last, _PLACES, trust)
     # what is seen of a stretch speaks for all its points
-    weight = seen.counts * ((chains.last - chains.first + 1) / seen.counts.sum(0))
+    weight = seen.counts * ((chains.last - chains.first + 1) / np.maximum(seen.counts.sum(0), 1))
     best = np.full(len(chains.starts) - 1, np.inf)
     run, t = ragged.owner(chains.starts), seen.share
     kept, kept_t = nodes.state(), t
