@@ -4,6 +4,7 @@ import cv2
 import numpy as np
 import pytest
 
+import shapes
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
@@ -36,3 +37,24 @@ def test_alike_corners_of_a_blurred_picture_are_all_sharp(side, blur_px, colours
     straight = np.concatenate([layer.outline.straight for layer in work.layers])
     assert straight.sum() >= 14  # every side from tip to notch
     assert all(np.hypot(*(joined - p).T).min() < 0.8 + 0.5 * blur_px for p in points)
+
+
+@pytest.mark.parametrize(("r", "apart"), [(14, 16), (18, 16)])
+def test_the_tips_of_a_small_crescent_are_corners_where_its_sides_meet(r, apart):
+    """Both sides bend; lines laid through them meet beside the tip, and it came out round."""
+    size, x, y = 100, 40.3, 50.6
+    def inside(px, py):
+        return (np.hypot(px - x, py - y) < r) & (np.hypot(px - x - apart, py - y) >= r)
+    rgb = np.rint(shapes.colour_of(shapes.cover_of(inside, size), (30, 53, 87), (255, 255, 255))).astype(np.uint8)
+    work = Pipeline().evaluate(Picture(frozen_array(rgb), None, None, "moon", ()),
+                               Recipe(reading="colour", smallest_mm=0.0, exact_shapes=False))
+    curves = work.traced.curves.controls
+    curves = curves[((curves > 1) & (curves < size - 1)).all((1, 2))]
+    high = np.sqrt(r * r - apart * apart / 4)
+    for tip in ((x + apart / 2, y - high), (x + apart / 2, y + high)):
+        begins = int(np.hypot(*(curves[:, 0] - tip).T).argmin())
+        ends = int(np.hypot(*(curves[:, 3] - curves[begins, 0]).T).argmin())
+        into, out = curves[ends, 3] - curves[ends, 2], curves[begins, 1] - curves[begins, 0]
+        assert np.hypot(*(curves[begins, 0] - tip)) < 0.4
+        assert np.degrees(np.abs(np.arctan2(into[0] * out[1] - into[1] * out[0], into @ out))) > 90
+    assert len(curves) <= 4
