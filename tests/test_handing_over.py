@@ -18,6 +18,7 @@ import cv2
 import numpy as np
 import pypdfium2
 import pytest
+import shapely
 from PIL import Image
 
 from sketchloom.command.main import main
@@ -220,7 +221,9 @@ def test_a_camera_puts_the_cuts_where_the_page_lies(mark, tmp_path):
     for one, other in zip(plain, there, strict=True):
         down = np.column_stack([one[:, 0], 297.0 - one[:, 1]]) @ turned.T + shift
         wanted = np.column_stack([down[:, 0], 297.0 - down[:, 1]])
-        assert np.abs(wanted.mean(0) - other.mean(0)).max() <= 0.1
+        # the middles of the areas: points lie closer together on some curves than on others
+        middles = [np.array(shapely.Polygon(ring).centroid.coords[0]) for ring in (wanted, other)]
+        assert np.abs(middles[0] - middles[1]).max() <= 0.1
         assert np.ptp(other, axis=0) == pytest.approx(np.ptp(wanted, axis=0), abs=0.1)
     # by hand, at a slant: the bed of 250 × 340 mm with its corners
     flat = np.array([(0, 0), (1250, 0), (1250, 1700), (0, 1700)], np.float32) - 0.5

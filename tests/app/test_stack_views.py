@@ -5,6 +5,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+import shapely
 from PIL import Image
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
@@ -115,8 +116,9 @@ def test_the_stack_is_pulled_apart_and_a_sheet_dragged_elsewhere(lighthouse, lay
     scale, gap, left = stack._geometry()
     top = len(lighthouse.work.layers) - 1
     keys = [x.plan.key for x in lighthouse.work.layers]
-    controls = lighthouse.work.layers[top].outline.controls
-    x, y = (controls[:, [0, 3]].reshape(-1, 2).mean(0) * lighthouse.work.mm_per_px).tolist()
+    outline = lighthouse.work.layers[top].outline
+    ring = shapely.Polygon(outline.controls[outline.starts[0]:outline.starts[1], 0])
+    x, y = (np.array(ring.representative_point().coords[0]) * lighthouse.work.mm_per_px).tolist()
     place = stack._transform(top, scale, gap, left).map(QPoint(round(x), round(y)))
     grabbed = stack._level_at(place)
     assert grabbed >= 0

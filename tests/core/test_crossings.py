@@ -103,7 +103,7 @@ def test_two_curves_between_close_points_are_parted():
     for arc, wanted in enumerate((upper, lower)):
         part = slice(curves.starts[arc], curves.starts[arc + 1])
         dense = curveset.evaluate(curves.controls[part][:, None], np.linspace(0, 1, 50)[None]).reshape(-1, 2)
-        assert shapely.distance(shapely.LineString(dense), shapely.points(wanted)).max() < 0.2
+        assert shapely.distance(shapely.LineString(dense), shapely.points(wanted)).max() < 0.3  # the tolerance
         assert (curves.controls[part][1:, 0] == curves.controls[part][:-1, 3]).all()
 
 

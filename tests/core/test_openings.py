@@ -42,7 +42,7 @@ def test_an_opening_costs_its_edge_on_every_sheet_and_a_piece_its_edge_and_its_l
     for one, radius in zip(found, (20, 6), strict=True):
         around = 2 * np.pi * radius
         edge = one.piece_px - PIECE_MM / work.mm_per_px
-        assert one.opening_px == pytest.approx(3 * edge) and edge == pytest.approx(around, rel=0.15)  # drawn in pixels
+        assert one.opening_px == pytest.approx(3 * edge) and edge == pytest.approx(around, rel=0.2)  # drawn in pixels
     assert found[0].saved_px > 0 > found[1].saved_px
 
 

@@ -86,7 +86,7 @@ def test_a_pull_keeps_ends_and_their_directions():
 def blob(radius=70.0, size=260):
     """A disc with a bump, in two colours one in the other, so that the outer boundary has two neighbours."""
     def inside(px, py):
-        return np.hypot(px - 128, py - 131) < radius + 4 * np.cos(5 * np.arctan2(py - 131, px - 128))
+        return np.hypot(px - 128, py - 131) < radius + 3.8 * np.cos(5 * np.arctan2(py - 131, px - 128))
     rgb = colour_of(cover_of(inside, size), (200, 60, 50), (255, 255, 255))
     inner = cover_of(disc(128, 131, 25), size)[..., None]
     return picture(np.rint(rgb * (1 - inner) + np.array((30, 53, 87)) * inner).astype(np.uint8))

@@ -85,7 +85,8 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         at, starts = candidates(fitted.spans, runs)
         knots, of = fewest_knots(starts, reaches(points, at, starts, _SLACK * tolerance_px, trust))
         chains = _chains(points, fitted.spans, runs, at[knots], of, tolerance_px, trust)
-        fitted, todo, missed = _bettered(points, fitted, runs, _settled(points, chains, tolerance_px, trust), tolerance_px, trust)
+        settled = _settled(points, chains, tolerance_px, trust)
+        fitted, todo, missed = _bettered(points, fitted, runs, settled, tolerance_px, trust)
         if len(missed):
             held = np.union1d(held, missed)
             todo = fitted.spans.first[_runs_of(fitted, held).begin]
@@ -96,7 +97,8 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         if not len(runs.begin):
             break
         before = len(fitted.spans)
-        fitted, _, _ = _bettered(points, fitted, runs, _settled(points, chains, tolerance_px, trust, 0), tolerance_px, trust)
+        settled = _settled(points, chains, tolerance_px, trust, divisions=0)
+        fitted, _, _ = _bettered(points, fitted, runs, settled, tolerance_px, trust)
         if len(fitted.spans) == before:
             break
     return fitted

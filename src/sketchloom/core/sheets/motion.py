@@ -18,6 +18,8 @@ _FLAT_SHARE, _FLAT_MM = 0.5, 0.005
 """Curves are taken for chords within this share of the corner tolerance: then no joint of chords is slower than the
 curve's own radius (v² = a r δ / t for a tolerance t of the chords); and within so much, for their length."""
 
+_AROUND = 2
+"""Chords on each side that a chord's own bend is taken over."""
 _SLIGHT = np.radians(40.0)
 """Chords that turn by less are of a curve, and are also held to what their corner allows."""
 
@@ -75,7 +77,7 @@ def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:
     turn = np.zeros(count)
     cross = step[:-1, 0] * step[1:, 1] - step[:-1, 1] * step[1:, 0]
     turn[1:-1] = np.arctan2(cross, (step[:-1] * step[1:]).sum(1))
-    bend, turn = np.abs(_bends(turn, curve)), np.abs(turn)
+    bend, turn = np.abs(_bends(turn, length, curve)), np.abs(turn)
     length = length * np.where(bend > 0, bend / 2 / np.sin(np.maximum(bend, 1e-12) / 2), 1.0)  # of the arc over a chord
     cap = np.minimum(np.where(bend > 0, dynamics.acceleration * length / np.maximum(bend, 1e-12), np.inf),
                      dynamics.speed**2)
@@ -107,14 +109,21 @@ def chords(controls, straight, starts, tolerance):
     return xy, where[np.asarray(starts)], curve[:-1]
 
 
-def _bends(turn, curve):
-    """(N - 1,) how far each chord of a curve turns: as much as where the curve goes on at its ends, 0 for others."""
+def _bends(turn, length, curve):
+    """(N - 1,) how far each chord of a curve turns, 0 for others: its share of what the joints around it turn. A file's
+    units push points aside, which to and fro cancels."""
+    joint = np.where((curve[1:] == curve[:-1]) & (curve[1:] >= 0), turn[1:-1], 0.0)
     inner = (curve[1:] == curve[:-1]) & (curve[1:] >= 0)
-    bend, joints = np.zeros(len(curve)), np.zeros(len(curve))
-    for at in (slice(1, None), slice(None, -1)):
-        bend[at] += np.where(inner, turn[1:-1], 0.0)
-        joints[at] += inner
-    return np.clip(bend / np.maximum(joints, 1), -np.pi / 2, np.pi / 2)
+    span = np.where(inner, 0.5 * (length[1:] + length[:-1]), 0.0)  # what a joint turns belongs to half of both chords
+    total, along = (np.concatenate([[0.0], np.cumsum(v)]) for v in (joint, span))
+    index = np.arange(len(curve))
+    first = np.flatnonzero(np.diff(curve, prepend=-2))
+    of = np.searchsorted(first, index, side="right") - 1
+    low = np.maximum(index - _AROUND, first[of])
+    high = np.minimum(index + _AROUND, np.append(first[1:], len(curve))[of] - 1)
+    per = np.divide(total[high] - total[low], along[high] - along[low], out=np.zeros(len(curve)),
+                    where=along[high] > along[low])
+    return np.clip(per * length, -np.pi / 2, np.pi / 2)
 
 
 def curves_along(xy, starts) -> np.ndarray:
