@@ -53,7 +53,8 @@ def findings_of(cache, work: Work):
          for s in recipe.shapes if s.on), size, work.mm_per_px))
     if judged:
         if work.unlike is not None and work.fitness.shaded_share < SHADED_SHARE:
-            found += tuple(check_unlike(work.unlike, to_hex, work.picture.width / work.whole.width))
+            found += tuple(check_unlike(work.unlike, to_hex, work.picture.width / work.whole.width,
+                                        recipe.palette is not None or recipe.colours is not None))
         found += tuple(_of_proposals(work))
         found += tuple(check_openings(openings(work), _place_of(work), work.mm_per_px, _WORTH_MM))
     if recipe.laid_on is not None and judged:

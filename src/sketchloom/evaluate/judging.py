@@ -78,11 +78,12 @@ def finer(cache, keys: Keys, judged: Judged, picture: Picture, progress) -> tupl
     tree = judged.tree
     if tree is None:
         return judged, keys.freed, None
-    found = cache.keep(("thin lines", keys.freed), lambda: find_thin_lines(picture, tree, progress=progress))
+    found = cache.keep(("thin lines", keys.freed), lambda: find_thin_lines(
+        picture, tree, progress=Part(progress, 0.0, 0.6)))
     if found is None:
         return judged, keys.freed, None
     source = ("finer", keys.freed)
-    tree = cache.keep(("tree", source), lambda: palettes.find_colours(found.picture, progress=progress))
+    tree = cache.keep(("tree", source), lambda: palettes.find_colours(found.picture, progress=Part(progress, 0.6, 1.0)))
     return replace(judged, tree=tree), source, found
 
 

@@ -125,10 +125,10 @@ class _Run:
             picture = whole if local.background == NOTHING else self.cache.keep(
                 self.keys.freed, lambda: freed(whole, local.background))
             judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
-                                    progress=Part(at, 0.25, 1.0))
+                                    progress=Part(at, 0.25, 0.8))
             source, thin = self.keys.freed, None
             if recipe.thin_lines and judged.reading == "colour" and not self.rough:
-                judged, source, thin = judging.finer(self.cache, self.keys, judged, picture, at)
+                judged, source, thin = judging.finer(self.cache, self.keys, judged, picture, Part(at, 0.8, 1.0))
                 picture = picture if thin is None else thin.picture
         mm_per_px = mm_per_pixel(recipe, picture)
         move = placing(self.original.width, self.original.height, recipe.preparation)

@@ -18,12 +18,17 @@ UNLIKE = rule(
     }, said("Cut that colour too"))
 
 
-def check_unlike(unlike: Unlike, hex_of, per_px: float):
-    """One finding, at the largest place. ``hex_of`` a colour (3,); ``per_px``: pixels of the map for one of the
-    picture's."""
+def check_unlike(unlike: Unlike, hex_of, per_px: float, chosen: bool):
+    """One finding, at the largest place.
+
+    Parameters
+    ----------
+    hex_of : gives a colour (3,) as text. per_px : pixels of the map for one of the picture's. chosen : somebody has
+        said which colours are cut, and knows.
+    """
     if not len(unlike.places):
         return
     share = float(unlike.places[:, 2].sum()) / (unlike.area.size * unlike.step**2)
     yield UNLIKE.found(kind_of(float(unlike.darker[0])), at=unlike.places[0, :2] * per_px,
-                       severity=WARN if share > _MUCH else NOTE, share=share,
+                       severity=WARN if share > _MUCH and not chosen else NOTE, share=share,
                        hex=hex_of(unlike.colours[0]))

@@ -19,8 +19,8 @@ from sketchloom.core.thin_lines.network import larger, line_mask
 from sketchloom.core.thin_lines.redrawn import redrawn
 from sketchloom.core.thin_lines.widths import drawn_lines, typical_width
 
-_LARGEST_PX = 3_000_000
-"""Lines that are thin in a larger picture are no finer than its paper's grain."""
+_LARGEST_PX, _MOST_FINE_PX = 1_700_000, 16_000_000
+"""A larger picture shows its lines by its own pixels; and so large is the finer picture at most."""
 _FLAT_SHARE = 0.5
 """Less of a picture that is flat is shaded, and has no flat colours to find lines between."""
 _MOST_COLOURS = 16
@@ -39,12 +39,14 @@ and grain (chosen on open drawings in two sizes; 0.07 to 0.31 where lines are li
 _OFF_PX = 0.15
 """How far a line's curve may keep from its middle, in pixels of the picture."""
 _SPUR_PX = 0.7
+"""What sticks out of a line by less is none of its own."""
 _SURE, _SURE_SHARE = 0.1, 0.4
 """A line covers so much of its pixels beyond all that a mixture of its sides may be, along this share of its length;
 else it is the soft edge between two shades."""
 _WHOLE, _MOST_WHOLE = 0.98, 0.45
 """Lines of two pixels and more cover this share of their pixels wholly."""
 _GROUNDS = np.array([[r, g, b] for r in (0, 255) for g in (0, 255) for b in (0, 255)], float)
+"""A transparent picture is laid on the one of these that is like none of its colours."""
 _DARKEST, _LUMA = 0.03, np.array([0.299, 0.587, 0.114])
 """Share of the pixels that are not flat that a line covers wholly here and there."""
 _SAMPLE = 10_000
@@ -93,6 +95,8 @@ def find_thin_lines(picture: Picture, tree: ColourTree, *, progress=QUIET) -> Th
     if length < _LEAST_RUN * (picture.width + picture.height) or width > _THIN_PX:
         return None
     times = next(t for least, t in _TIMES if width >= least)
+    while picture.width * picture.height * times * times > _MOST_FINE_PX:
+        times -= 1
     progress.step(2, 3, label)
     lines = _scaled(lines, times / _FIRST_TIMES)
     cover = drawn_lines(lines, larger(seen.cover, times), times)

@@ -20,12 +20,13 @@ _TWO_COST = 4.0
 @dataclass(frozen=True, slots=True, eq=False)
 class Mixed:
     """``cover`` (H, W) float32, the share of the line's colour; ``least``, the smallest share that explains the pixel;
-    ``sides`` (H, W, B) float32, that of the flat colours; ``owner`` (H, W) int16, the flat colour of flat pixels, B for
-    the line's own, -1 elsewhere; ``rest`` (H, W) float32, squared steps that no mixture explains."""
+    ``side`` (H, W) int16, the flat colour that there is most of, -1 where there is none; ``owner`` (H, W) int16, the
+    flat colour of flat pixels, B for the line's own, -1 elsewhere; ``rest`` (H, W) float32, squared steps that no
+    mixture explains."""
 
     cover: np.ndarray
     least: np.ndarray
-    sides: np.ndarray
+    side: np.ndarray
     owner: np.ndarray
     rest: np.ndarray
 
@@ -51,12 +52,10 @@ def mixed(rgb, owner, colours, line) -> Mixed:
     planes = np.zeros((3, *owner.shape), np.float32)
     planes[:2, owner == count] = 1.0
     planes[:, y, x] = covered, lowest[told], rest[told]
-    sides = np.zeros((*owner.shape, count), np.float32)
-    np.add.at(sides, (y, x, pair[0]), (1.0 - covered - second).clip(0, 1))
-    np.add.at(sides, (y, x, pair[1]), second)
-    y, x = np.nonzero((owner >= 0) & (owner < count))
-    sides[y, x, owner[y, x]] = 1.0
-    return Mixed(planes[0], planes[1], sides, owner, planes[2])
+    side = np.where(owner < count, owner, -1).astype(np.int16)
+    first = 1.0 - covered - second
+    side[y, x] = np.where(np.maximum(first, second) > 0, np.where(second > first, pair[1], pair[0]), -1)
+    return Mixed(planes[0], planes[1], side, owner, planes[2])
 
 
 def owners(rgb, flat, colours) -> np.ndarray:

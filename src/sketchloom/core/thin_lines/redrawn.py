@@ -33,7 +33,7 @@ def redrawn(picture: Picture, mixed, colours, line, cover, times: int) -> Pictur
     reach = cv2.distanceTransform((~core).astype(np.uint8), cv2.DIST_L2, 5)
     zone = reach <= _ZONE_PX * times
     solid = (seen > _SOLID) & (reach > _RIM_PX * times)
-    side, tight = _sides(mixed, core | solid, zone | solid, times)
+    side, tight = _sides(mixed, len(colours), core | solid, zone | solid, times)
     np.maximum(cover, np.clip(_STEEP * (seen - 0.5) + 0.5, 0, 1), out=cover, where=tight)
     zone |= solid
     values = np.concatenate([np.asarray(colours, np.float32), np.asarray(line, np.float32)[None]])
@@ -50,11 +50,10 @@ def redrawn(picture: Picture, mixed, colours, line, cover, times: int) -> Pictur
     return Picture(frozen_array(rgb), alpha, large.dpi, large.name, large.notes)
 
 
-def _sides(mixed, core, zone, times):
+def _sides(mixed, count, core, zone, times):
     """What lies beside lines: (H, W) the number of a flat colour, that of the lines (B) where there is none, and (H, W)
     bool, tight places, which no flat pixel's colour comes to; it grows up to the lines and not across."""
     height, width = core.shape
-    count = mixed.sides.shape[2]
     # a pixel more around, so that neighbours need no bounds
     label = np.full((height + 2, width + 2), -1, np.int16)
     label[1:-1, 1:-1] = np.where(core, -1, np.repeat(np.repeat(mixed.owner, times, 0), times, 1))
@@ -82,6 +81,5 @@ def _sides(mixed, core, zone, times):
     side = label[1:-1, 1:-1].copy()
     left = side < 0
     y, x = np.nonzero(left & zone)
-    sides = mixed.sides[y // times, x // times]
-    side[y, x] = np.where(sides.max(1) > 0, sides.argmax(1), count)
+    side[y, x] = mixed.side[y // times, x // times]
     return np.where(side < 0, count, side), tight | (left & zone)
