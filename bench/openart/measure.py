@@ -52,13 +52,15 @@ def figures(work, truth, ground, rgb, seconds: float) -> Figures:
         mean, p95, count / max(truth.segments, 1),
         sum(layer.outline.segments for layer in work.layers) / max(truth.segments, 1),
         bumpiness(lines, truth.boundary), near, jump, _lost(lines, truth.boundary), far_share(work, rgb),
-        places.tiny_pieces(work), missing, extra, seconds, _pieces(work, truth))
+        places.tiny_pieces(work), missing, extra, seconds, _pieces(work, truth, rgb.shape))
 
 
-def _pieces(work, truth):
-    areas = sum(part.area >= _LEAST_PX for region in truth.regions.values() for part in shapely.get_parts(region))
+def _pieces(work, truth, shape):
+    page = shapely.box(0, 0, shape[1], shape[0])
+    regions = [*truth.regions.values(), page.difference(shapely.union_all(list(truth.regions.values())))]
+    areas = sum(part.area >= _LEAST_PX for region in regions for part in shapely.get_parts(region.intersection(page)))
     ours = int((work.traced.planar.face_area_px >= _LEAST_PX * places.fineness(work) ** 2).sum())
-    return (ours - 1) / max(areas, 1)  # the ground is none of the truth's
+    return ours / max(areas, 1)
 
 
 def _nodes(work):
