@@ -45,7 +45,7 @@ def test_a_process_of_its_own(badge, tmp_path):
         "layering",
         "strokes",
         "findings",
-        "written_anyway",
+        "explained_share", "written_anyway",
         "preflight",
         "timings_s",
         "peak_memory_mb",

@@ -27,7 +27,7 @@ def display(tmp_path):
     server.wait(10)
 
 
-def until(done, seconds=40):
+def until(done, seconds=150):
     end = time.monotonic() + seconds
     while time.monotonic() < end:
         value = done()
