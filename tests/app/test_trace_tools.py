@@ -2,20 +2,23 @@
 """
 
 import json
+from dataclasses import replace
 
 import cv2
 import numpy as np
 import pytest
 from PIL import Image
 from PySide6.QtCore import QEvent, QPoint, Qt
+from PySide6.QtGui import QImage
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QLineEdit, QListWidget
+from PySide6.QtWidgets import QCheckBox, QLineEdit, QListWidget
 
 import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import click, drag, recipe
 from sketchloom.app.stages.numbers import LAYERS, TRACE
 from sketchloom.desk import figures
+from sketchloom.desk.mends import mended
 from sketchloom.files import user_data
 
 SIZE = 240
@@ -422,3 +425,56 @@ def test_every_list_and_slider_of_the_stage_has_a_name(driver, trace, smaller):
     panel = trace(smaller("lighthouse"))
     for part in panel.findChildren(QListWidget):
         assert part.accessibleName()
+
+
+# -- held against the picture
+
+
+def pixels_of(bench):
+    """(H, W, 4) of what the bench shows."""
+    image = grabbed(bench).toImage().convertToFormat(QImage.Format.Format_RGBA8888)
+    return np.frombuffer(image.constBits(), np.uint8).reshape(image.height(), -1, 4).copy()
+
+
+def test_what_is_unlike_the_cut_is_hatched_told_and_mended_by_its_button(driver, trace, discs_file):
+    panel = trace(discs_file)
+    driver.settled()
+    bench = driver.window.bench
+    whole = recipe(driver)
+    assert driver.work.unlike.explained > 0.999
+    driver.session.change(replace(whole, palette=driver.work.segmentation.own_entries[:3], colours=None), "fewer")
+    work = driver.settled()
+    assert work.unlike.explained < 0.95
+    plain = pixels_of(bench)
+    QTest.keySequence(driver.window, "D")
+    pause(50)
+    assert bench.difference_on and driver.window.actions_by_name["difference"].isChecked()
+    marked = pixels_of(bench)
+    assert (np.abs(plain.astype(int) - marked).max(-1) > 20).mean() > 0.005
+    assert "hatched" in bench._difference_text()
+    QTest.keySequence(driver.window, "D")
+    pause(50)
+    assert not bench.difference_on and (pixels_of(bench) == plain).mean() > 0.999
+    (told,) = [f for f in work.findings if f.code == "trace.unlike"]
+    driver.session.change(mended(told, work), "mended")
+    again = driver.settled()
+    assert again.unlike.explained > 0.999 and not [f for f in again.findings if f.code == "trace.unlike"]
+    assert panel.isVisible()
+
+
+def test_thin_lines_are_told_with_their_width_and_the_picture_as_it_came_is_shown(driver, trace, tmp_path):
+    big, f = np.full((2560, 2560, 3), 255, np.uint8), 16
+    for x, y, r, colour in ((60, 60, 38, (238, 150, 92)), (105, 95, 40, (70, 140, 190))):
+        cv2.circle(big, (x * f, y * f), r * f, colour, -1)
+        cv2.circle(big, (x * f, y * f), r * f, (34, 28, 30), 17)
+    path = tmp_path / "lines.png"
+    Image.fromarray(cv2.resize(big, (160, 160), interpolation=cv2.INTER_AREA)).save(path)
+    panel = trace(path)
+    work = driver.settled()
+    assert work.thin_lines is not None and "Found: lines 1." in panel._thin_note.text()
+    assert driver.window.bench._picture.width == 160 and work.picture.width == 160 * work.thin_lines.times
+    box = next(box for box in panel.findChildren(QCheckBox) if box.text().startswith("Thin lines"))
+    box.click()
+    wait(lambda: driver.work is not None and driver.work is not work, what="another result")
+    work = driver.settled()
+    assert work.thin_lines is None and not panel._thin_note.isVisible()
