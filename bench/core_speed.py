@@ -38,7 +38,7 @@ def _page(page):
         levels = subpixel.LocalLevels(planar.face_label, tone.local_levels(page, labels), tone.LEVEL_STEP)
         points = subpixel.boundary_points(planar, page[..., None], levels)
         lines = junctions.join_polylines(planar, points, junctions.place_nodes(planar, points))
-        trace_arcs.fit_arcs(planar, lines)
+        trace_arcs.fit_arcs(planar, lines, few=True)
 
     ratio = _best(ours) / _best(lambda: find_contours(page.astype(float), 127.5))
     with speed.saved(page) as path:
