@@ -4,12 +4,14 @@ import os
 import threading
 
 import pytest
-from hypothesis import settings
+from hypothesis import HealthCheck, settings
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ["SKETCHLOOM_FONT_PT"] = "10.5"
 os.environ["SKETCHLOOM_LANGUAGE"] = "en"  # of the window, whatever the machine speaks
-settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True)
+# a busy machine is no fault of a strategy
+settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True,
+                          suppress_health_check=[HealthCheck.too_slow])
 settings.load_profile("ours")
 
 
