@@ -62,6 +62,19 @@ def test_lines_painted_by_hand_are_no_difference():
     assert work.unlike.explained > 0.999 and not len(work.unlike.places)
 
 
+def test_it_is_compared_once_for_each_way_that_the_picture_is_cut():
+    """A late change keeps what was found; another palette, a line, a smaller detail do not."""
+    pipeline, source = Pipeline(), shapes.picture(bay())
+    recipe = Recipe(reading="colour", palette=hexes(PAGE, SEA, KELP))
+    first = pipeline.evaluate(source, recipe).unlike
+    assert pipeline.evaluate(source, replace(recipe, overlap_mm=0.5)).unlike is first
+    whole = pipeline.evaluate(source, replace(recipe, palette=hexes(PAGE, SEA, SUN, KELP))).unlike
+    assert whole is not first and whole.explained > first.explained
+    covered = replace(recipe, lines=(PaintedLine(((0.375, 0.43), (0.5, 0.45)), 0.14, "#285a8c"),))
+    assert pipeline.evaluate(source, covered).unlike.explained > first.explained
+    assert len(pipeline.evaluate(source, replace(recipe, smallest_mm=20.0)).unlike.places) == 0
+
+
 @settings(max_examples=25, deadline=None)
 @given(st.integers(0, 10**6), st.floats(0.0, 3.0))
 def test_any_blend_of_two_neighbours_is_explained(seed, blur):

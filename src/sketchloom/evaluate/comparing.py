@@ -9,18 +9,17 @@ from sketchloom.evaluate.segmentation import least_area_px
 from sketchloom.evaluate.work import Work
 
 
-def unlike_of(keep, work: Work) -> Unlike | None:
+def unlike_of(keep, work: Work, key) -> Unlike | None:
     """Where the picture, with the lines painted on it, is unlike what is cut; None where a reading does not mean to be
     like it: tones of a photo, the ink of a page.
 
     Parameters
     ----------
-    keep : as ``Cache.keep``.
+    keep : as ``Cache.keep``. key : of the work's segmentation.
     """
     if work.reading != "colour" or work.rough:
         return None
-    made = work.segmentation
-    return keep(("unlike", id(made), id(work.whole)), lambda: (made, work.whole, _found(work)))[2]
+    return keep(("unlike", key), lambda: _found(work))
 
 
 def _found(work):

@@ -190,7 +190,7 @@ class _Run:
                 proposed_keys=done.proposed_keys,
                 thin_lines=thin,
             )
-            work = replace(work, unlike=unlike_of(self.cache.keep, work))
+            work = replace(work, unlike=unlike_of(self.cache.keep, work, key))
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
         return work
