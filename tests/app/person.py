@@ -58,12 +58,13 @@ class Person:
         """A click on a part of the window that can be seen there."""
         self._reach(part)
         assert part.isEnabled(), f"{part} cannot be clicked"
-        place = at or (
-            QPoint(10, part.height() // 2) if part.metaObject().className() == "QCheckBox" else part.rect().center()
-        )
-        wait(lambda: part.visibleRegion().contains(place), 3, f"{part} to be seen")  # what unfolds takes a moment
+        is_tick = part.metaObject().className() == "QCheckBox"
+
+        def place():  # what has just come has no size of its own yet
+            return at or (QPoint(10, part.height() // 2) if is_tick else part.rect().center())
+        wait(lambda: part.visibleRegion().contains(place()), 3, f"{part} to be seen")  # what unfolds takes a moment
         self.gestures += 1
-        QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place)
+        QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place())
         pause(5)
 
     def click(self, text, inside=None):

@@ -1,15 +1,20 @@
 """The checks before a work leaves in the real window, the dialects of machine code, and names of a package."""
 
+import json
+from concurrent.futures import Executor, Future
+from contextlib import nullcontext
 from dataclasses import replace
 
 import numpy as np
 import pytest
 from PIL import Image
-from PySide6.QtWidgets import QCheckBox, QFileDialog
+from PySide6.QtGui import QGuiApplication
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QInputDialog, QPushButton
 
 from app.driver import Driver, pause, wait
 from app.person import Person
 from sketchloom.app.stages.numbers import RELEASE
+from sketchloom.command.main import main
 from sketchloom.core.formats.registry import formats
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.material import shipped as materials
@@ -18,7 +23,9 @@ from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import release, user_data
 from sketchloom.files.demo_works import demo
+from sketchloom.files.made import Made
 from sketchloom.files.opening import open_file
+from sketchloom.files.recipients import SHIPPED
 from sketchloom.recipe.parts import LayerEdit
 
 
@@ -103,9 +110,129 @@ def test_a_stop_that_is_not_wanted_holds_nothing_but_what_hurts_does(ring, tmp_p
     target = tmp_path / "held.svg"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(target), ""))
     ring.press(panel._write)
-    wait(lambda: any("all the same" in b.text() for b in ring.window.notices.findChildren(type(panel._write))), 30,
-         "it is held back")
+    offers(ring, "all the same")
     assert not target.exists()
+
+
+def offers(ring, words):
+    """A notice's button with these words, waited for."""
+    def found():
+        return [b for b in ring.window.notices.findChildren(QPushButton) if words in b.text()]
+    wait(found, 60, words)
+    return found()[0]
+
+
+def test_nothing_leaves_by_any_way_while_a_finding_says_stop(ring, tmp_path, monkeypatch):
+    panel = ring.window.panels[RELEASE]
+    flake = next(m for m in materials() if m.family == "flake film")
+    recipe = replace(ring.recipe, materials=materials(), machine=next(m for m in shipped() if m.kind == "laser"),
+                     tool="laser", layers=(LayerEdit(ring.window.session.work.layers[0].plan.key, material=flake.key),))
+    ring.window.session.change(recipe, "film under a laser")
+    ring.driver.settled()
+    QGuiApplication.clipboard().setText("before")
+    ring.press(panel._copy)
+    again = offers(ring, "Copy all the same")
+    assert QGuiApplication.clipboard().text() == "before"
+    ring.press(again)
+    assert "<svg" in QGuiApplication.clipboard().text()
+    assert panel.drag.make() is None
+    ring.press(offers(ring, "dragged all the same"))
+    assert panel.drag.make().exists()
+    target = tmp_path / "versions.svg"
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(target), ""))
+    ring.click("Versions", panel)
+    ring.press(panel._write)
+    again = offers(ring, "Write all the same")
+    assert not target.exists()
+    ring.press(again)
+    wait(target.exists, 60, "the file")
+    monkeypatch.setattr(QFileDialog, "getOpenFileNames", lambda *a, **k: ([str(tmp_path / "ring.png")], ""))
+    monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(tmp_path / "shared"))
+    (tmp_path / "shared").mkdir()
+    ring.press(panel._shared)
+    again = offers(ring, "Write all the same")
+    assert not list((tmp_path / "shared").iterdir())
+    ring.press(again)
+    wait(lambda: list((tmp_path / "shared").glob("*.svg")), 60, "the sheets")
+
+
+def shifted(monkeypatch):
+    """From now on a layer lies elsewhere in its file than in the work."""
+    made = Made.__call__
+    monkeypatch.setattr(Made, "__call__", lambda self: made(self).replace(
+        b"<g id=", b'<g transform="translate(0.4 0)" id=', 1))
+
+
+def test_files_are_read_back_before_they_are_written(ring, tmp_path, monkeypatch):
+    panel = ring.window.panels[RELEASE]
+    states(ring)
+    target = tmp_path / "shifted.svg"
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(target), ""))
+    with monkeypatch.context() as wrong:
+        shifted(wrong)
+        ring.press(panel._write)
+        offers(ring, "Write all the same")
+        assert not target.exists()
+    ring.press(panel._write)
+    wait(target.exists, 60, "the file")
+
+
+@pytest.mark.parametrize("to", ["--out", "--out-dir", "--package", "batch"])
+def test_files_are_read_back_without_a_window_too(to, tmp_path, monkeypatch, capsys):
+    Image.fromarray(np.pad(np.full((60, 60, 3), 20, np.uint8), ((20, 20), (20, 20), (0, 0)), constant_values=255)
+                    ).save(tmp_path / "plate.png", dpi=(100, 100))
+    shifted(monkeypatch)
+    target = tmp_path / {"--out": "a.svg", "--package": "job.zip"}.get(to, "sheets")
+    if to == "batch":
+        monkeypatch.setattr("sketchloom.files.batch.processes", lambda _: nullcontext(OnTheSpot()))
+        (tmp_path / "list.txt").write_text("plate.png\n")
+        words = ["batch", str(tmp_path / "list.txt"), "--out-dir", str(target)]
+    else:
+        words = ["trace", str(tmp_path / "plate.png"), to, str(target), "--machine", "blade", "--width", "60mm"]
+    assert main(words) != 0
+    assert "--anyway" in capsys.readouterr().err
+    assert not target.exists() or not list(target.glob("*.svg"))
+    report = [] if to == "batch" else ["--report", str(tmp_path / "r.json")]
+    assert main([*words, "--anyway", *report]) == 0
+    assert target.is_file() or list(target.glob("*.svg"))
+    if report:
+        told = json.loads((tmp_path / "r.json").read_text())
+        assert told["written_anyway"] == ["release.register"]
+        assert {one["check"]: one["state"] for one in told["preflight"]}["register"] == "stop"
+
+
+class OnTheSpot(Executor):
+    """An executor in this process."""
+
+    def submit(self, do, *given):
+        done = Future()
+        done.set_result(do(*given))
+        return done
+
+
+def test_somebody_is_added_to_who_gets_it_and_taken_off_again(ring, monkeypatch):
+    panel = ring.window.panels[RELEASE]
+    ring.click("A laser shop", panel)
+    ring.choose(panel._form, "PDF in true size")
+    names = iter(["", "a printer", "Pier workshop"])
+    monkeypatch.setattr(QInputDialog, "getText", lambda *a, **k: (next(names), True))
+    for _ in range(2):  # no name, and one that is there
+        ring.press(panel.who.add)
+        assert panel.is_troubled
+    ring.press(panel.who.add)
+    assert user_data.recipients()[-1].name == "Pier workshop" and panel.who.one.format == "pdf"
+    ring.click("A printer", panel)
+    assert not panel.who.forget.isEnabled()  # as it came already
+    ring.click("Pier workshop", panel)
+    assert (panel.wanted.form, panel.wanted.split) == ("pdf", "sheet")
+    ring.press(panel.who.forget)
+    assert user_data.recipients() == SHIPPED
+    ring.click("My cutter", panel)
+    ring.choose(panel._form, "Machine code")
+    ring.press(panel._keep)
+    assert user_data.recipients()[0].format == "gcode"
+    ring.press(panel.who.forget)
+    assert panel.wanted.form == "hpgl" and user_data.recipients() == SHIPPED
 
 
 def test_a_dialect_is_made_in_the_window_and_used(ring, tmp_path):

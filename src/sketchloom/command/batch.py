@@ -24,6 +24,7 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--recipe", metavar="R.json", help="settings, as a project or --write-recipe of trace has them")
     p.add_argument("--out-dir", metavar="DIR", required=True)
     p.add_argument("--format", choices=FORMATS, default="svg")
+    p.add_argument("--anyway", action="store_true", help="write pictures though a finding says stop")
     p.add_argument("--processes", type=int, metavar="N", help="default: as many as the machine has cores")
     p.add_argument("--watch", action="store_true", help="go on looking for new pictures until it is ended (Ctrl+C)")
     p.add_argument("--scheduler", metavar="ADDRESS", help="run on the machines of a dask scheduler, as tcp://host:8786")
@@ -47,7 +48,7 @@ def run(words) -> int:
     from sketchloom.files.batch import Batch
 
     try:
-        batch = Batch(options.out_dir, text, options.format)
+        batch = Batch(options.out_dir, text, options.format, options.anyway)
         with _executor(options) as (executor, at_once):
             return _go(batch, options, executor, at_once)
     except ImportError:

@@ -51,6 +51,7 @@ def _planned(options):
     from sketchloom.evaluate.pipeline import Pipeline, require_traceable
     from sketchloom.evaluate.planning import machine_of
     from sketchloom.files import opening, release
+    from sketchloom.files.reading_back import read_back
     from sketchloom.files.report import to_bytes
     from sketchloom.files.sheet_files import plan_told, sheets_told
 
@@ -75,15 +76,17 @@ def _planned(options):
         release.refuse_stops(options.out_dir, plan.findings, options.anyway)
         files = release.outgoing_sheets(plan, options.out_dir, Path(options.inputs[0]).stem,
                                         release.format_asked(None, options.format), works[0].recipe)
+        files, found = read_back(files, plan.machine, works[0].recipe.svg_reader)
+        release.refuse_stops(options.out_dir, found, options.anyway)
         if options.report:
             told = {"sheets": sheets_told(plan), "plan": plan_told(plan), "findings": [
                 {"code": f.code, "severity": f.severity, "layer": f.layer, "message": str(f.message)}
-                for f in plan.findings]}
+                for f in (*plan.findings, *found)]}
             files.append((Path(options.report), lambda: to_bytes(told)))
         written = release.write(files, Care(tuple(Path(p) for p in options.inputs), replace=options.replace))
     if not options.quiet:
         sys.stderr.write(f"{', '.join(str(p) for p in written)}: " + plan_words.said_of(plan))
-        for finding in plan.findings:
+        for finding in (*plan.findings, *found):
             where = f" [{finding.layer}]" if finding.layer else ""
             sys.stderr.write(f"  {finding.severity}{where}: {finding.message}\n")
     return DONE

@@ -83,11 +83,17 @@ def _told(path, error) -> int:
 
 def _write_shared(works, options, care) -> int:
     from sketchloom.files import release
+    from sketchloom.files.reading_back import read_back
 
     try:
+        findings = [finding for work in works for finding in work.findings]
+        release.refuse_stops(options.out_dir, findings, options.anyway)
         with release.folder_made(options.out_dir):
-            written = release.write(release.outgoing_shared(works, options.out_dir, Path(options.inputs[0]).stem,
-                                                            release.format_asked(None, options.format)), care)
+            files, found = read_back(release.outgoing_shared(
+                works, options.out_dir, Path(options.inputs[0]).stem, release.format_asked(None, options.format)),
+                svg_reader=works[0].recipe.svg_reader)
+            release.refuse_stops(options.out_dir, found, options.anyway)
+            written = release.write(files, care)
     except ExportError as error:
         return _told(options.inputs[0], error)
     if not options.quiet:
@@ -152,6 +158,8 @@ def _evaluated(picture, recipe, options, path, timings):
 
 def _write(work, path, options, timings, care, plan=None):
     from sketchloom.files import release, report
+    from sketchloom.files.made import Reported
+    from sketchloom.files.reading_back import read_back
 
     writing, stem = time.perf_counter(), Path(path).stem
     how = next((how for how, wanted in ((release.DESIGNS, options.per_design), (release.PIECES, options.per_piece),
@@ -175,16 +183,19 @@ def _write(work, path, options, timings, care, plan=None):
     if options.write_recipe:
         files.append((Path(options.write_recipe), lambda: trace_words.recipe_bytes(work.recipe)))
 
-    def told():
+    def told(found):
         """The report, made last: it says how long the others took."""
         timings["write"] = time.perf_counter() - writing
         timings["total"] = time.perf_counter() - _START
-        return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare, plan=plan))
+        return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare, plan=plan,
+                                                of_files=found))
     if options.report:
-        files.append((Path(options.report), told))
+        files.append((Path(options.report), Reported(told)))
+    files, found = read_back(files, work.recipe.machine if plan is None else plan.machine, work.recipe.svg_reader)
+    release.refuse_stops(target, found, options.anyway)
     written = release.write(files, care)
     if not options.quiet:
-        _summary(work, written, plan)
+        _summary(work, written, plan, found)
 
 
 def _job_files(work, plan, stem, options):
@@ -287,13 +298,13 @@ def _places(flag, texts):
     return corners
 
 
-def _summary(work, written, plan):
+def _summary(work, written, plan, found=()):
     width, height = work.size_mm
     names = ", ".join(str(p) for p in written)
     sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
     if plan is not None:
         sys.stderr.write(plan_words.said_of(plan))
-    for finding in (*work.findings, *(() if plan is None else plan.findings)):
+    for finding in (*work.findings, *(() if plan is None else plan.findings), *found):
         where = f" [{finding.layer}]" if finding.layer else ""
         place = (
             ""

@@ -44,8 +44,10 @@ def pace_of(machine: Machine | None) -> Pace:
     return Pace(its.cutting, its.travelling, its.lift_s, 0.0 if machine is None else machine.offset_mm)
 
 
-def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, planned_s: float | None = None) -> Look:
-    """A file as it is when its bytes are read; raises PictureError where they cannot be."""
+def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, planned_s: float | None = None,
+              plays: bool = True) -> Look:
+    """A file as it is when its bytes are read, with its film where it ``plays``; raises PictureError where they cannot
+    be."""
     if suffix in (".plt", ".nc", ".svg", ".dxf"):
         moves, _, inside = ((_READERS[suffix](data), (), ()) if suffix in _READERS
                             else drawings.read_apart(data, name, suffix[1:]))
@@ -53,7 +55,8 @@ def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, plan
             return Look(name, len(data))
         pace = pace_of(machine if suffix in _READERS else None)
         overcut = 1.0 if machine is None else machine.overcut_mm + 1.0
-        return Look(name, len(data), film_of(moves, pace), moves, told_of(cut_by_tip(moves, pace.offset_mm), overcut),
+        film = film_of(moves, pace) if plays else None
+        return Look(name, len(data), film, moves, told_of(cut_by_tip(moves, pace.offset_mm), overcut),
                     planned_s=planned_s, sends=data if suffix in _READERS else b"", inside=inside)
     if suffix == ".pdf":
         return Look(name, len(data), pages=tuple(_pages(data)))

@@ -58,9 +58,9 @@ def key_of(path, recipe_text: str, form: str) -> str:
     return made.hexdigest()[:32]
 
 
-def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str) -> dict:
+def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str, anyway: bool = False) -> dict:
     """One picture, in whatever process: its files are written, whole or not at all; plain data of ``Done``. Whatever a
-    picture does, it is told of that picture alone."""
+    picture does, it is told of that picture alone. ``anyway``: also where a finding says stop."""
     from dataclasses import replace
 
     from sketchloom.core.formats.atomic import Care
@@ -68,6 +68,7 @@ def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str) -> d
     from sketchloom.core.picture.decode import decode, read_bytes
     from sketchloom.evaluate.pipeline import Pipeline, require_traceable
     from sketchloom.files import release
+    from sketchloom.files.reading_back import read_back
     from sketchloom.recipe.document import from_json
 
     began = time.perf_counter()
@@ -79,7 +80,10 @@ def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str) -> d
         kind = formats()[form]
         target = Path(out_dir) / f"{release.safe_stem(Path(path).stem)}-{key[:6]}{kind.suffix}"
         small = Path(out_dir) / SMALL / f"{target.stem}.png"
-        files = release.outgoing(work, target, kind=kind)
+        release.refuse_stops(target, work.findings, anyway)
+        files, found = read_back(release.outgoing(work, target, kind=kind), work.recipe.machine,
+                                 work.recipe.svg_reader)
+        release.refuse_stops(target, found, anyway)
         files.append((small, lambda: _small(work)))
         release.write(files, Care((Path(path),), replace=True))
     except (AppError, MemoryError, OSError) as error:
@@ -87,7 +91,7 @@ def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str) -> d
                            seconds=time.perf_counter() - began))
     except Exception as error:  # a fault of the program must not end the pictures that follow
         return asdict(Done(path, key, why=f"{type(error).__name__}: {error}", seconds=time.perf_counter() - began))
-    codes = tuple(sorted({f.code for f in work.findings if f.severity != "note"}))
+    codes = tuple(sorted({f.code for f in (*work.findings, *found) if f.severity != "note"}))
     return asdict(Done(path, key, (target.name, f"{SMALL}/{small.name}"), codes, len(work.layers),
                        seconds=time.perf_counter() - began))
 
@@ -103,8 +107,8 @@ def _small(work):
 class Batch:
     """A folder of results. What was done in it before, by this or another run, is not done again."""
 
-    def __init__(self, out_dir, recipe_text: str, form: str = "svg"):
-        self.folder, self.recipe_text, self.form = Path(out_dir), recipe_text, form
+    def __init__(self, out_dir, recipe_text: str, form: str = "svg", anyway: bool = False):
+        self.folder, self.recipe_text, self.form, self.anyway = Path(out_dir), recipe_text, form, anyway
         (self.folder / SMALL).mkdir(parents=True, exist_ok=True)
         self.done: dict[str, Done] = self._known()
 
@@ -139,7 +143,8 @@ class Batch:
         while True:
             while len(waiting) < most_at_once * _AHEAD and (job := next(left, None)) is not None:
                 path, key = job
-                future = executor.submit(work_on, path, str(self.folder), self.recipe_text, self.form, key)
+                future = executor.submit(work_on, path, str(self.folder), self.recipe_text, self.form, key,
+                                         self.anyway)
                 waiting[future] = job
             if not waiting:
                 return

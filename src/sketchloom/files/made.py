@@ -1,5 +1,7 @@
-"""A file that is made when somebody asks for its bytes, and knows what it is made of."""
+"""Files that are made when somebody asks for their bytes, and know what they are made of."""
 
+import io
+import zipfile
 from collections.abc import Callable
 from dataclasses import dataclass
 
@@ -21,3 +23,28 @@ class Made:
 
     def __call__(self) -> bytes:
         return self.kind.write(self.drawing(), self.handing)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Zipped:
+    """``files``: names and what makes the bytes of each, packed into one."""
+
+    files: tuple[tuple[str, Callable[[], bytes]], ...]
+
+    def __call__(self) -> bytes:
+        stream = io.BytesIO()
+        with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as archive:
+            for name, make in self.files:
+                archive.writestr(zipfile.ZipInfo(name), make(), zipfile.ZIP_DEFLATED)
+        return stream.getvalue()
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Reported:
+    """``told(found)`` makes a report with what was ``found`` in the files beside it, None where none was read back."""
+
+    told: Callable[[tuple | None], bytes]
+    found: tuple | None = None
+
+    def __call__(self) -> bytes:
+        return self.told(self.found)

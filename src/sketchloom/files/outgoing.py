@@ -7,6 +7,7 @@ from sketchloom.core.formats.registry import Format, formats
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import package, papers, release, report
+from sketchloom.files.made import Reported
 from sketchloom.files.print_and_cut import outgoing_print_and_cut
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 
@@ -84,8 +85,8 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
         return target.with_name(target.stem + end) if wanted.suffix else target / f"{release.safe_stem(name)}{end}"
     if wanted.report:
         path = target.with_suffix(".json") if wanted.suffix else beside("-report.json")
-        files.append((path, lambda: report.to_bytes(
-            report.report_of(work, work.picture.name, work.timings_s, compared=True, plan=plan))))
+        files.append((path, Reported(lambda found: report.to_bytes(report.report_of(
+            work, work.picture.name, work.timings_s, compared=True, plan=plan, of_files=found)))))
     if wanted.plan:
         files += release.outgoing_plan(work, beside("-plan.svg"), words.plan)
         files.append((beside("-laying.pdf"), lambda: papers.laying(work, plan, name, words.papers)))

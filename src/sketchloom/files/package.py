@@ -1,8 +1,6 @@
 """All of a job in one folder or zip: cut files, order of laying, quote, preview, report and settings; whole or not at
 all."""
 
-import io
-import zipfile
 from collections.abc import Callable
 from pathlib import Path
 
@@ -15,6 +13,7 @@ from sketchloom.core.sheets.material import LASER
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import papers, release, report
+from sketchloom.files.made import Reported, Zipped
 from sketchloom.recipe.document import to_json
 
 ZIP = ".zip"
@@ -48,8 +47,8 @@ def contents(work: Work, plan: WorkPlan, name: str, kinds=(), words=None) -> lis
         (named("laying") + ".pdf", lambda: papers.laying(work, plan, name, words)),
         (named("quote") + ".pdf", lambda: papers.quote(plan, name, words)),
         (named("preview") + ".png", lambda: _preview(work)),
-        (named("report") + ".json", lambda: report.to_bytes(report.report_of(work, work.picture.name, work.timings_s,
-                                                                             plan=plan))),
+        (named("report") + ".json", Reported(lambda found: report.to_bytes(report.report_of(
+            work, work.picture.name, work.timings_s, plan=plan, of_files=found)))),
         (named("settings") + ".json", lambda: report.to_bytes(to_json(work.recipe))),
     ]
     if len({n.lower() for n, _ in made}) < len(made):
@@ -68,16 +67,8 @@ def outgoing_package(work: Work, plan: WorkPlan, target, name: str, kinds=(), wo
     target = Path(target)
     every = contents(work, plan, name, kinds, words)
     if target.suffix.lower() == ZIP:
-        return [(target, lambda: _zipped(every))]
+        return [(target, Zipped(tuple(every)))]
     return [(target / file, make) for file, make in every]
-
-
-def _zipped(every):
-    stream = io.BytesIO()
-    with zipfile.ZipFile(stream, "w", zipfile.ZIP_DEFLATED) as archive:
-        for file, make in every:
-            archive.writestr(zipfile.ZipInfo(file), make(), zipfile.ZIP_DEFLATED)
-    return stream.getvalue()
 
 
 def _preview(work):

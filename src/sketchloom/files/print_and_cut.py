@@ -3,7 +3,6 @@ page."""
 
 import io
 from dataclasses import replace
-from functools import partial
 from pathlib import Path
 
 import numpy as np
@@ -22,6 +21,7 @@ from sketchloom.evaluate.stickers import Sticker, pages_of, sticker_of
 from sketchloom.evaluate.work import Work
 from sketchloom.files import release
 from sketchloom.files.handing_over import handing_of
+from sketchloom.files.made import Made
 
 _MOST_DPI, _FINE_MM = 300, 0.2
 KISS, THROUGH = "kiss cut", "through cut"
@@ -67,9 +67,7 @@ def outgoing_print_and_cut(work: Work, folder, name: str, kind: Format | None = 
     files = [(folder / f"{stem}-print.pdf", lambda: _pages(sticker, sheets, name, wide, high))]
     for number, sheet in enumerate(sheets, 1):
         cut = cut_drawing(sticker, sheet, f"{name}, page {number}", found)
-        handing = handing_of(recipe)
-        files.append((folder / f"{stem}-cut-{number:02d}{kind.suffix}",
-                      partial(kind.write, cut, handing)))
+        files.append((folder / f"{stem}-cut-{number:02d}{kind.suffix}", Made(kind, cut, handing_of(recipe))))
     return files
 
 

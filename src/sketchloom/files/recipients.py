@@ -5,6 +5,7 @@ from contextlib import suppress
 from dataclasses import dataclass, replace
 
 from sketchloom.core.base import plain, setting
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all
 from sketchloom.recipe.document import SETTINGS, Recipe
@@ -75,6 +76,30 @@ SHIPPED = (
         "A folder with cut files, laying, quote, preview, report and settings")), PACKAGE, "sheet", report=True,
         plan=True),
 )
+
+
+SHIPPED_KEYS = frozenset(one.key for one in SHIPPED)
+_MOST = 40
+"""So many are still found at a glance."""
+
+
+def named_anew(name: str, like: Recipient, some) -> Recipient:
+    """One more of ``some`` who get works, with the choices of another.
+
+    Raises
+    ------
+    AppError : it has no name, one of them has it already, or there are too many. SettingError : the name is too long.
+    """
+    name = " ".join(name.split())
+    if not name:
+        raise AppError(said("Whoever gets works needs a name."))
+    if name.casefold() in {one.name.casefold() for one in some}:
+        raise AppError(said("{name} is on the list already.", name=name))
+    if len(some) >= _MOST:
+        raise AppError(said("The list is full: {most} are the most.", most=_MOST))
+    taken = {one.key for one in some}
+    key = next(key for key in (f"own-{n}" for n in range(1, _MOST + 1)) if key not in taken)
+    return replace(like, key=key, name=name, about="")
 
 
 def from_plain(data, where: str = "recipients") -> tuple[Recipient, ...]:

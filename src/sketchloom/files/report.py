@@ -6,7 +6,7 @@ from pathlib import Path
 from sketchloom import __version__
 from sketchloom.core.base.plain import encoded
 from sketchloom.core.layers.ways import PROPOSED, RULES
-from sketchloom.core.preflight.findings import STOP
+from sketchloom.core.preflight.findings import STOP, Finding
 from sketchloom.desk import figures
 from sketchloom.desk.preflight import checks_of
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
@@ -26,9 +26,11 @@ def peak_mb() -> float:
 
 
 def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool = False,
-              plan: WorkPlan | None = None) -> dict:
+              plan: WorkPlan | None = None, of_files: tuple[Finding, ...] | None = None) -> dict:
     """Plain data of a report; see docs/formats.md for its keys. ``compared``: with what other choices would cost.
-    ``plan``: with the sheets that go into the machine."""
+    ``plan``: with the sheets that go into the machine. ``of_files``: what was found in the files, where they were read
+    back."""
+    found = (*work.findings, *(() if plan is None else plan.findings), *(of_files or ()))
     return {
         "source": _source(work, source_file),
         "palette": [
@@ -61,11 +63,10 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         ],
         **({} if plan is None else {"sheets": sheets_told(plan), "plan": plan_told(plan)}),
         "explained_share": None if work.unlike is None else round(work.unlike.explained, 5),
-        "findings": [_finding(f, work.mm_per_px) for f in (*work.findings, *(() if plan is None else plan.findings))],
-        "written_anyway": sorted({f.code for f in (*work.findings, *(() if plan is None else plan.findings))
-                                  if f.severity == STOP}),
+        "findings": [_finding(f, work.mm_per_px) for f in found],
+        "written_anyway": sorted({f.code for f in found if f.severity == STOP}),
         "preflight": [{"check": one.check.key, "state": one.state, "codes": sorted({f.code for f in one.findings})}
-                      for one in checks_of(work, plan)],
+                      for one in checks_of(work, plan, of_files)],
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,

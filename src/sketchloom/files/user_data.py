@@ -88,15 +88,30 @@ def keep_dialects(table) -> None:
 
 
 def recipients() -> tuple[recipient_table.Recipient, ...]:
-    """Who gets a work, with what the user chose for each (``recipients.json``)."""
-    own = {r.key: r for r in _plain_in("recipients.json", _MAX_TABLE_BYTES, recipient_table.from_plain) or ()}
-    return tuple(own.get(one.key, one) for one in recipient_table.SHIPPED)
+    """Who gets a work: those that are shipped, with what the user chose for each, and the user's own after them
+    (``recipients.json``)."""
+    own = _own_recipients()
+    return (*(own.pop(one.key, one) for one in recipient_table.SHIPPED), *own.values())
 
 
 def keep_recipient(one: recipient_table.Recipient) -> None:
-    """Keep what was chosen for one who gets works; raises ExportError."""
-    _keep_plain("recipients.json", recipient_table.to_plain(
-        tuple(one if r.key == one.key else r for r in recipients())))
+    """Keep what was chosen for one who gets works, or one more of them; raises ExportError."""
+    _write_recipients(_own_recipients() | {one.key: one})
+
+
+def forget_recipient(key: str) -> None:
+    """Take one of the user's own off the list, or one that is shipped back to how it came; raises ExportError."""
+    _write_recipients({k: one for k, one in _own_recipients().items() if k != key})
+
+
+def _own_recipients():
+    """What differs from the shipped ones, by key."""
+    found = _plain_in("recipients.json", _MAX_TABLE_BYTES, recipient_table.from_plain) or ()
+    return {one.key: one for one in found if one not in recipient_table.SHIPPED}
+
+
+def _write_recipients(own):
+    _keep_plain("recipients.json", recipient_table.to_plain(own.values()))
 
 
 def prices() -> price_table.Prices:

@@ -21,6 +21,7 @@ class Keeping(QObject):
     def __init__(self, window, session, panel, say):
         super().__init__(window)
         self._window, self._session, self._say = window, session, say
+        self._may_be_dragged = None
         self._dragged = tempfile.TemporaryDirectory(prefix="sketch-loom-")
         session.saved.connect(lambda path: say("save", "done", self.tr("Saved: {0}").format(path)))
         session.leaving.written.connect(panel.show_written)
@@ -74,10 +75,15 @@ class Keeping(QObject):
         else:
             self._session.leaving.write(target, wanted)
 
-    def copy_svg(self) -> None:
+    def copy_svg(self, anyway: bool = False) -> None:
         """The work as SVG onto the clipboard, as a drawing and as text."""
         work = self._session.work
         if work is None or not work.layers:
+            return
+        stops = self._session.leaving.stops()
+        if stops and not anyway:
+            self._ask_all_the_same("copied", stops, self.tr("Nothing was copied."), self.tr("Copy all the same"),
+                                   lambda: self.copy_svg(True))
             return
         data = formats()[SVG].write(whole_drawing(work), handing_of(work.recipe))
         mime = QMimeData()
@@ -86,8 +92,13 @@ class Keeping(QObject):
         QGuiApplication.clipboard().setMimeData(mime)
         self._say("copied", "done", self.tr("Copied as SVG."))
 
-    def ask_send(self, look) -> None:
+    def ask_send(self, look, anyway: bool = False) -> None:
         """To which machine a file goes; the last one is offered."""
+        stops = self._session.leaving.stops()
+        if stops and not anyway:
+            self._ask_all_the_same("send", stops, self.tr("Nothing was sent."), self.tr("Send all the same…"),
+                                   lambda: self.ask_send(look, True))
+            return
         text = self.tr("The machine's address: a device such as /dev/ttyUSB0, or tcp:HOST:PORT. Stay beside it while "
                        "it cuts; its manual comes first.")
         address, is_sure = QInputDialog.getText(self._window, self.tr("Send {0}").format(look.name), text,
@@ -102,16 +113,28 @@ class Keeping(QObject):
         work = self._session.work
         if work is None or not work.layers:
             return None
+        stops = self._session.leaving.stops()
+        if stops and work is not self._may_be_dragged:
+            self._ask_all_the_same("dragged", stops, self.tr("It was not dragged out."),
+                                   self.tr("Let it be dragged all the same"), lambda: self._let_drag(work))
+            return None
         path = Path(self._dragged.name) / f"{safe_stem(self._session.document.name)}.svg"
         path.write_bytes(formats()[SVG].write(whole_drawing(work), handing_of(work.recipe)))
         return path
 
+    def _let_drag(self, work):
+        self._may_be_dragged = work
+        self._say("dragged", "done", self.tr("It can be dragged out now."))
+
     def _ask_anyway(self, stops, again):
-        """Findings say stop: what, and whether it is to be written all the same."""
+        self._ask_all_the_same("write", stops, self.tr("Nothing was written."),
+                               self.tr("Write all the same; the report says it"), again)
+
+    def _ask_all_the_same(self, place, stops, what, words, again):
+        """Findings say stop: what did not happen, why, and whether it is to happen all the same."""
         text = counted(len(stops), told(stops[0].message), self.tr("{0} findings say stop. The first: {1}").format(
             "{0}", told(stops[0].message)))
-        self._say("write", "ask", self.tr("Nothing was written. ") + text,
-                  ((self.tr("Write all the same; the report says it"), again),))
+        self._say(place, "ask", f"{what} {text}", ((words, again),))
 
     def _ask_over(self, path):
         """The project's file was changed by another window or program: which of the two is to stay, or both."""

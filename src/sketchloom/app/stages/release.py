@@ -32,12 +32,11 @@ from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.releasing.cautions_box import CautionsBox
 from sketchloom.app.stages.releasing.checks_box import ChecksBox
 from sketchloom.app.stages.releasing.dialect_box import DialectBox
+from sketchloom.app.stages.releasing.recipients_box import RecipientsBox
 from sketchloom.app.words import named, told
-from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
 from sketchloom.core.formats.registry import formats
 from sketchloom.desk.preflight import checks_of
-from sketchloom.files import user_data
 from sketchloom.files.outgoing import Wanted
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 from sketchloom.files.release import SVG, VERSIONS
@@ -67,7 +66,7 @@ class ReleasePanel(Panel):
         self._build_checks()
         self.fold = Fold(self.tr("How the files are written"), self._handing)
         self._build_writing()
-        self.add(self._who, self._about, (label(self.tr("Format")), self._form), self._how, self.checks, self._look,
+        self.add(self.who, (label(self.tr("Format")), self._form), self._how, self.checks, self._look,
                  self._write, self._not_yet, self._result, self._open, self._plan, self._report, self._marks,
                  self._figures, self._table, self._hidden, (self._shared, self._copy), self.drag, self.fold, self._keep)
         self.section(self.tr("Before you cut"))
@@ -117,10 +116,9 @@ class ReleasePanel(Panel):
                                           self.checks.unchecked, self._of_work))
 
     def _build_recipients(self):
-        self._who = Choice(tuple((one.key, named(one.name), named(one.about)) for one in user_data.recipients()),
-                           self.tr("Who gets it?"), 2)
-        self._who.chosen.connect(self._take_recipient)
-        self._about = label("", "quiet")
+        self.who = RecipientsBox(self._chosen_for)
+        self.who.taken.connect(lambda one: self._take_recipient(one.key))
+        self.who.said.connect(lambda text, is_wrong: self._say(text, "trouble" if is_wrong else "done"))
         self._form = QComboBox()
         self._form.setAccessibleName(self.tr("Format"))
         for one in formats().values():
@@ -134,13 +132,11 @@ class ReleasePanel(Panel):
         self._look.clicked.connect(lambda: self.look_wanted.emit(self.wanted))
         self._keep = button(self.tr("Keep this for the next work"), "device-floppy",
                             self.tr("Format, files and settings, for whoever is chosen above"))
-        self._keep.clicked.connect(self._keep_recipient)
+        self._keep.clicked.connect(self.who.keep)
 
     def _take_recipient(self, key, by_hand=True):
-        one = next(r for r in user_data.recipients() if r.key == key)
-        self._recipient = one
-        self._who.show_value(key)
-        self._about.setText(named(one.about))
+        """Take what suits one who gets works."""
+        one = self.who.show_one(key)
         self._form.setCurrentIndex(max(self._form.findData(one.format), 0))
         self._how.show_value(one.split)
         self._choose(one.split)
@@ -152,18 +148,9 @@ class ReleasePanel(Panel):
         if by_hand and self._recipe is not None and one.applied(self._recipe) != self._recipe:
             self.change.emit(one.applied(self._recipe), self.tr("for {0}").format(named(one.name).lower()), "")
 
-    def _keep_recipient(self):
-        if self._recipe is None:
-            return
-        made = self._recipient.kept(self._recipe, self.wanted.form, self._files, self._report.isChecked(),
-                                    self._plan.isChecked(), sorted(self.checks.unchecked))
-        try:
-            user_data.keep_recipient(made)
-        except AppError as error:
-            self.show_trouble(told(error.message))
-        else:
-            self._recipient = made
-            self._say(self.tr("Kept for: {0}").format(named(made.name)), "done")
+    def _chosen_for(self, one):
+        return self._recipe and one.kept(self._recipe, self.wanted.form, self._files, self._report.isChecked(),
+                                         self._plan.isChecked(), sorted(self.checks.unchecked))
 
     def _show_form(self):
         """What a form needs of the rest."""

@@ -14,18 +14,21 @@ from sketchloom.core.base.progress import Part, watched
 from sketchloom.core.formats.atomic import Care
 from sketchloom.core.formats.handing import MM
 from sketchloom.core.preflight import checklist
-from sketchloom.desk.preflight import checks_of, findings_of_file
+from sketchloom.desk.preflight import checks_of, findings_of_file, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
 from sketchloom.files import opening, papers, release, sending, user_data
 from sketchloom.files.made import Made
 from sketchloom.files.outgoing import Wanted, Words, files_of
+from sketchloom.files.reading_back import read_back
 from sketchloom.files.recipients import APPROVAL
 from sketchloom.recipe.document import Alternative
 
 _PLANS = 12
 """Plans of sheets that are looked at for a file when none was seen."""
+_READ_SHARE = 0.8
+"""Of the time of writing, what goes into making files and reading them back."""
 _MOST_LOOKS = 60
 """Files that are looked at before they are written."""
 
@@ -88,9 +91,12 @@ class Leaving(QObject):
             if replace:
                 (target.parent if wanted.suffix else target).mkdir(exist_ok=True)  # one that was asked for anew
             its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
-            stops = checklist.stops(checks_of(work, its, off=wanted.unchecked))
+            def again():
+                self.write(target, wanted, replace, True)
+            of_work = findings_of_work(work)
+            stops = checklist.stops(checks_of(work, its, off=wanted.unchecked, of_work=of_work))
             if stops and not anyway:
-                return _HeldBack(tuple(stops), lambda: self.write(target, wanted, replace, True))
+                return _HeldBack(stops, again)
             was = None
             if wanted.form == APPROVAL and before is not None:
                 was = Pipeline(self._session.cache).evaluate(work.original, before, progress=progress)
@@ -98,7 +104,11 @@ class Leaving(QObject):
             there = [path for path in release.there_already(files) if path != target]
             if there and not replace:
                 return _InTheWay(tuple(there), target, lambda at: self.write(at, wanted, True, anyway))
-            done = self._written(files, progress)
+            files, found = self._read_back(files, work, its, progress)
+            stops = checklist.stops(checks_of(work, its, found, wanted.unchecked, of_work))
+            if stops and not anyway:
+                return _HeldBack(stops, again)
+            done = self._written(files, Part(progress, _READ_SHARE, 1.0))
             return _Approved(done) if wanted.form == APPROVAL else done
         self._write(self.tr("Writing"), run)
 
@@ -134,6 +144,11 @@ class Leaving(QObject):
             self.found_in_files.emit(done[0], done[2])
         self._session.writing.run(self.tr("Making the files to look at"), run, show,
                          lambda why: self._session.trouble.emit("write", told(why)), lambda: None)
+
+    def stops(self) -> tuple:
+        """What holds the work back as it is shown; its plan where one was made."""
+        work = self._session.work  # what is found in cuts beside the work's own findings says no stop
+        return () if work is None else checklist.stops(checks_of(work, self._session.plan_of(work), of_work=()))
 
     def send(self, look, address: str) -> None:
         """Send a file that was looked at to a machine; ``sent`` when it took all of it."""
@@ -185,7 +200,13 @@ class Leaving(QObject):
             return self.tr("The work is still being traced; write again when it is done.")
         return self.tr("Tracing was stopped, so there is nothing exact to write. Trace it again (F5), then write.")
 
-    def write_shared(self, paths, folder, replace: bool = False) -> None:
+    @staticmethod
+    def _read_back(files, work, plan, progress):
+        """The files with their bytes, and what speaks against them."""
+        return read_back(files, work.recipe.machine if plan is None else plan.machine, work.recipe.svg_reader,
+                         progress=Part(progress, 0.0, _READ_SHARE))
+
+    def write_shared(self, paths, folder, replace: bool = False, anyway: bool = False) -> None:
         """Write sheets with the parts of this work and of others, given as projects or pictures."""
         work = self._session.work
         if work is None:
@@ -207,11 +228,20 @@ class Leaving(QObject):
             files = release.outgoing_shared(works, folder, name)
             there = release.there_already(files)
             if there and not replace:
-                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True))
-            return self._written(files, last)
+                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True, anyway))
+            return self._written_unless_stopped(works, files, last, anyway,
+                                                lambda: self.write_shared(paths, folder, replace, True))
         self._write(self.tr("Tracing the other works"), run)
 
-    def write_versions(self, target) -> None:
+    def _written_unless_stopped(self, works, files, progress, anyway, again):
+        """Files of several works, or what holds them back."""
+        files, found = self._read_back(files, works[0], None, progress)
+        stops = [one for work in works for one in checklist.stops(checks_of(work, of_files=found))]
+        if stops and not anyway:
+            return _HeldBack(tuple(dict.fromkeys(stops)), again)
+        return self._written(files, Part(progress, _READ_SHARE, 1.0))
+
+    def write_versions(self, target, anyway: bool = False) -> None:
         """Write the work and all alternatives that are kept of it into one file, side by side."""
         work = self._session.work
         if work is None:
@@ -226,7 +256,8 @@ class Leaving(QObject):
                 part = Part(progress, number / (len(kept) + 1), (number + 1) / (len(kept) + 1))
                 works.append(pipeline.evaluate(work.original, one.recipe, progress=part))
                 names.append(one.name)
-            return self._written(release.outgoing_versions(works, names, target), progress)
+            return self._written_unless_stopped(works, release.outgoing_versions(works, names, target), progress,
+                                                anyway, lambda: self.write_versions(target, True))
         self._write(self.tr("Tracing the alternatives"), run)
 
     def _written(self, files, progress):

@@ -3519,6 +3519,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Ein Ordner mit Schnittdateien, Legeplan, Angebot, Vorschau, Bericht und Einstellungen</translation>
     </message>
     <message>
+        <source>Whoever gets works needs a name.</source>
+        <translation>Wer Arbeiten bekommt, braucht einen Namen.</translation>
+    </message>
+    <message>
+        <source>{name} is on the list already.</source>
+        <translation>{name} steht schon auf der Liste.</translation>
+    </message>
+    <message>
+        <source>The list is full: {most} are the most.</source>
+        <translation>Die Liste ist voll: höchstens {most}.</translation>
+    </message>
+    <message>
         <source>is no cut file that is read here ({suffixes}).</source>
         <translation>ist keine Schnittdatei, die hier gelesen wird ({suffixes}).</translation>
     </message>
@@ -3837,6 +3849,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Cut that colour too</source>
         <translation>Diese Farbe auch schneiden</translation>
+    </message>
+    <message>
+        <source>not written: what was made cannot be read back ({why}).</source>
+        <translation>nicht geschrieben: Das Gemachte lässt sich nicht zurücklesen ({why}).</translation>
     </message>
 </context>
 <context>
@@ -5971,8 +5987,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Datei schreiben</translation>
     </message>
     <message>
+        <source>Nothing was copied.</source>
+        <translation>Nichts wurde kopiert.</translation>
+    </message>
+    <message>
+        <source>Copy all the same</source>
+        <translation>Trotzdem kopieren</translation>
+    </message>
+    <message>
         <source>Copied as SVG.</source>
         <translation>Als SVG kopiert.</translation>
+    </message>
+    <message>
+        <source>Nothing was sent.</source>
+        <translation>Nichts wurde gesendet.</translation>
+    </message>
+    <message>
+        <source>Send all the same…</source>
+        <translation>Trotzdem senden …</translation>
     </message>
     <message>
         <source>The machine&apos;s address: a device such as /dev/ttyUSB0, or tcp:HOST:PORT. Stay beside it while it cuts; its manual comes first.</source>
@@ -5983,12 +6015,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{0} senden</translation>
     </message>
     <message>
-        <source>{0} findings say stop. The first: {1}</source>
-        <translation>{0} Befunde sagen Halt. Der erste: {1}</translation>
+        <source>It was not dragged out.</source>
+        <translation>Es wurde nicht herausgezogen.</translation>
     </message>
     <message>
-        <source>Nothing was written. </source>
-        <translation>Nichts wurde geschrieben. </translation>
+        <source>Let it be dragged all the same</source>
+        <translation>Trotzdem herausziehen lassen</translation>
+    </message>
+    <message>
+        <source>It can be dragged out now.</source>
+        <translation>Jetzt kann es herausgezogen werden.</translation>
+    </message>
+    <message>
+        <source>Nothing was written.</source>
+        <translation>Nichts wurde geschrieben.</translation>
+    </message>
+    <message>
+        <source>{0} findings say stop. The first: {1}</source>
+        <translation>{0} Befunde sagen Halt. Der erste: {1}</translation>
     </message>
     <message>
         <source>Write all the same; the report says it</source>
@@ -8614,6 +8658,57 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>RecipientsBox</name>
+    <message>
+        <source>Somebody else…</source>
+        <translation>Jemand anderes …</translation>
+    </message>
+    <message>
+        <source>One more on this list, with the format, files and settings chosen now</source>
+        <translation>Jemand mehr auf dieser Liste, mit dem Format, den Dateien und Einstellungen, die jetzt gewählt sind</translation>
+    </message>
+    <message>
+        <source>Kept by you.</source>
+        <translation>Von Ihnen behalten.</translation>
+    </message>
+    <message>
+        <source>Take off the list</source>
+        <translation>Von der Liste nehmen</translation>
+    </message>
+    <message>
+        <source>As it came</source>
+        <translation type="unfinished">Wie es kam</translation>
+    </message>
+    <message>
+        <source>Whoever you added goes; works and files stay</source>
+        <translation>Wen Sie hinzugefügt haben, geht; Arbeiten und Dateien bleiben</translation>
+    </message>
+    <message>
+        <source>What you kept for it is forgotten; the choices it came with are back</source>
+        <translation>Was Sie dafür behalten haben, wird vergessen; die mitgelieferte Wahl gilt wieder</translation>
+    </message>
+    <message>
+        <source>Kept for: {0}</source>
+        <translation type="unfinished">Behalten für: {0}</translation>
+    </message>
+    <message>
+        <source>Who gets it?</source>
+        <translation type="unfinished">Wer bekommt es?</translation>
+    </message>
+    <message>
+        <source>Name of whoever gets works, with what is chosen now:</source>
+        <translation>Name dessen, der Arbeiten bekommt, mit dem, was jetzt gewählt ist:</translation>
+    </message>
+    <message>
+        <source>Taken off the list: {0}</source>
+        <translation>Von der Liste genommen: {0}</translation>
+    </message>
+    <message>
+        <source>As it came: {0}</source>
+        <translation>Wie mitgeliefert: {0}</translation>
+    </message>
+</context>
+<context>
     <name>RegionWords</name>
     <message>
         <source>outside</source>
@@ -8989,10 +9084,6 @@ seinesgleichen</translation>
         <translation>Dialekt des Maschinencodes</translation>
     </message>
     <message>
-        <source>Who gets it?</source>
-        <translation>Wer bekommt es?</translation>
-    </message>
-    <message>
         <source>All of it in one folder</source>
         <translation>Alles in einem Ordner</translation>
     </message>
@@ -9015,10 +9106,6 @@ seinesgleichen</translation>
     <message>
         <source>for {0}</source>
         <translation>für {0}</translation>
-    </message>
-    <message>
-        <source>Kept for: {0}</source>
-        <translation>Behalten für: {0}</translation>
     </message>
     <message>
         <source>the page to approve</source>
