@@ -8669,7 +8669,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Kept by you.</source>
-        <translation>Von Ihnen behalten.</translation>
+        <translation>Von dir behalten.</translation>
     </message>
     <message>
         <source>Take off the list</source>
@@ -8677,23 +8677,23 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>As it came</source>
-        <translation type="unfinished">Wie es kam</translation>
+        <translation>Wie es kam</translation>
     </message>
     <message>
         <source>Whoever you added goes; works and files stay</source>
-        <translation>Wen Sie hinzugefügt haben, geht; Arbeiten und Dateien bleiben</translation>
+        <translation>Wen du hinzugefügt hast, geht; Arbeiten und Dateien bleiben</translation>
     </message>
     <message>
         <source>What you kept for it is forgotten; the choices it came with are back</source>
-        <translation>Was Sie dafür behalten haben, wird vergessen; die mitgelieferte Wahl gilt wieder</translation>
+        <translation>Was du dafür behalten hast, wird vergessen; die mitgelieferte Wahl gilt wieder</translation>
     </message>
     <message>
         <source>Kept for: {0}</source>
-        <translation type="unfinished">Behalten für: {0}</translation>
+        <translation>Behalten für: {0}</translation>
     </message>
     <message>
         <source>Who gets it?</source>
-        <translation type="unfinished">Wer bekommt es?</translation>
+        <translation>Wer bekommt es?</translation>
     </message>
     <message>
         <source>Name of whoever gets works, with what is chosen now:</source>
