@@ -231,10 +231,13 @@ def test_a_camera_puts_the_cuts_where_the_page_lies(mark, tmp_path):
     seen = cv2.warpPerspective(bed, cv2.getPerspectiveTransform(flat, slant), (1450, 1850), borderValue=(60, 60, 60))
     Image.fromarray(cv2.GaussianBlur(seen, (0, 0), 0.7)).save(tmp_path / "hand.png")
     corners = [f"{x},{y}" for x, y in slant.tolist()]
-    assert main([*words, "--print-cut", str(tmp_path / "d"), "--camera", str(tmp_path / "hand.png"), "--camera-corners",
-                 *corners, "--camera-bed", "250x340mm"]) == 0
-    for one, other in zip(there, cuts_in(tmp_path / "d" / "mark-cut-01.svg"), strict=True):
-        assert np.abs(one.mean(0) - other.mean(0)).max() <= 0.1
+    for folder, more in (("d", ("--camera-corners", *corners)), ("e", ())):  # they are found, too
+        assert main([*words, "--print-cut", str(tmp_path / folder), "--camera", str(tmp_path / "hand.png"),
+                     "--camera-bed", "250x340mm", *more]) == 0
+        for one, other in zip(there, cuts_in(tmp_path / folder / "mark-cut-01.svg"), strict=True):
+            assert np.abs(one.mean(0) - other.mean(0)).max() <= 0.1
+    assert main([*words, "--print-cut", str(tmp_path / "f"), "--camera", str(tmp_path / "hand.png"), "--camera-corners",
+                 *corners]) == 2
     assert main([*words, "--print-cut", str(tmp_path / "c"), "--camera", str(mark), "--camera-scale", "0.2mm"]) == 3
     assert not (tmp_path / "c").exists()
 

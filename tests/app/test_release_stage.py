@@ -7,7 +7,8 @@ from dataclasses import replace
 import numpy as np
 import pypdfium2
 import pytest
-from PySide6.QtCore import Qt
+from PIL import Image
+from PySide6.QtCore import QPointF, Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QInputDialog
@@ -18,6 +19,7 @@ from sketchloom.app.stages.numbers import LAYERS, RELEASE
 from sketchloom.core.playback.machine import Bed, StandIn
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.material import shipped as materials
+from sketchloom.core.simulate.camera import Shot
 from sketchloom.files import cut_files, user_data
 from sketchloom.files.standing_in import Line
 from sketchloom.recipe.parts import LayerEdit
@@ -222,3 +224,45 @@ def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypat
     badge.click("A printer", badge.window.panels[RELEASE])
     badge.window._end_looks()
     assert looked_at(badge).send.isHidden()
+
+
+def test_a_picture_of_the_bed_puts_the_cuts_where_the_page_lies(badge, tmp_path, monkeypatch):
+    panel = badge.window.panels[RELEASE]
+    camera = panel.camera
+    assert not camera.isVisible()
+    badge.click("Print, then cut", panel)
+    assert camera.isVisible() and camera.found is None and panel.wanted.found is None
+    badge.choose(camera.bed, "12 × 24 in")
+    badge.press(camera.simulated)
+    wait(lambda: camera.found is not None, 60, "the page in the picture")
+    assert camera.found.turned_deg == pytest.approx(Shot().turn_deg, abs=0.05)
+    seen = camera._grey
+    # the same picture as a file, of a bed whose edge is not in it
+    Image.fromarray(seen[:, : seen.shape[1] * 9 // 10]).save(tmp_path / "phone.png")
+    monkeypatch.setattr(QFileDialog, "getOpenFileName", lambda *a, **k: (str(tmp_path / "phone.png"), ""))
+    badge.press(camera.take)
+    wait(lambda: camera.said.objectName() == "trouble", 60, "it is said that no bed was found")
+    assert camera.found is None and "corners" in camera.said.text()
+    Image.fromarray(seen).save(tmp_path / "phone.png")
+    badge.press(camera.take)
+    wait(lambda: camera.found is not None, 60, "the page in the file")
+    # a corner that is moved by hand goes back onto the bed's
+    corners = [QPointF(p) for p in camera.picture.corners]
+    camera.picture.setFocus()
+    for key in (Qt.Key.Key_Right, Qt.Key.Key_Down, Qt.Key.Key_Return):
+        QTest.keyClick(camera.picture, key)
+    moved = camera.picture.corners[0]
+    assert (moved - corners[0]).manhattanLength() > 3
+    wait(lambda: camera.picture.corners[0] is not moved, 60, "looked for again")
+    assert (camera.picture.corners[0] - corners[0]).manhattanLength() < 1.5
+    out = tmp_path / "cuts"
+    out.mkdir()
+    monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(out))
+    badge.press(panel._write)
+    wait(lambda: list(out.glob("*-cut-01*")), 60, "the files")
+    there = cut_files.read(next(iter(out.glob("*-cut-01*")))).moves
+    badge.press(camera.forget)
+    assert panel.wanted.found is None
+    badge.driver.session.leaving.write(out, panel.wanted, replace=True)
+    wait(lambda: np.abs(cut_files.read(next(iter(out.glob("*-cut-01*")))).moves.end[0] - there.end[0]).max() > 3, 60,
+         "files as printed")

@@ -21,10 +21,10 @@ def page(dark=True):
     scale = 10
     picture = np.full((int(A4[1] * scale), int(A4[0] * scale)), 245, np.uint8)
     for mark in marks_of(*A4):
-        at = (round(mark.x * scale), round(mark.y * scale))
-        cv2.circle(picture, at, round(MARK_MM * scale), 15, -1, cv2.LINE_AA)
+        at = tuple(round((v * scale - 0.5) * 16) for v in (mark.x, mark.y))  # in sixteenths, from a pixel's middle
+        cv2.circle(picture, at, round(MARK_MM * scale * 16), 15, -1, cv2.LINE_AA, 4)
         if mark.is_ring:
-            cv2.circle(picture, at, round(HOLE_MM * scale), 245, -1, cv2.LINE_AA)
+            cv2.circle(picture, at, round(HOLE_MM * scale * 16), 245, -1, cv2.LINE_AA, 4)
     if dark:  # what is printed: round things of other sizes among them
         for n in range(12):
             cv2.circle(picture, (500 + 110 * n, 900 + 97 * (n % 5)), 12 + 9 * n, 60 + 10 * n, -1, cv2.LINE_AA)

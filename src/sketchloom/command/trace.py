@@ -229,7 +229,8 @@ def _page_found(recipe, options):
     bed = own_carrier(options.camera_bed)
     if bed is None:
         raise SettingError("--camera-bed", said("a size such as 305x305mm"), options.camera_bed)
-    return camera_found(options.camera, recipe, None, bed, _places("--camera-corners", options.camera_corners))
+    corners = _places("--camera-corners", options.camera_corners) if options.camera_corners else None
+    return camera_found(options.camera, recipe, None, bed, corners)
 
 
 def _work_before(work, path):

@@ -34,9 +34,10 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--camera", metavar="PHOTO", help="a picture of the bed with the printed page: the cuts of "
                                                      "--print-cut go where it lies")
     p.add_argument("--camera-scale", metavar="0.25mm", help="a pixel of --camera on the bed")
-    p.add_argument("--camera-corners", nargs=4, metavar="X,Y", help="in place of --camera-scale, of a picture taken by "
-                   "hand: the corners of the bed in it, px, from the upper left clockwise; with --camera-bed")
-    p.add_argument("--camera-bed", metavar="WxH", help="the size of the bed that --camera-corners are of, as 305x305mm")
+    p.add_argument("--camera-bed", metavar="WxH", help="in place of --camera-scale, of a picture taken by hand with "
+                   "the whole bed in it: the size of the bed, as 305x305mm")
+    p.add_argument("--camera-corners", nargs=4, metavar="X,Y", help="where the corners of --camera-bed are not found: "
+                   "px of --camera, from the upper left clockwise")
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
                                                 "if it is not there")
@@ -104,10 +105,11 @@ def _wrong_places(options, alone, splits, lone_files):
         (options.package and options.machine is None, "--package plans the job; name a --machine."),
         ((options.package or options.approval or options.print_cut) and not alone,
          "--package, --approval and --print-cut take one input."),
-        (bool(options.camera) != bool(options.camera_scale or options.camera_corners),
-         "--camera and --camera-scale, or --camera-corners, stand together."),
-        (bool(options.camera_corners) != bool(options.camera_bed),
-         "--camera-corners and --camera-bed stand together."),
+        (bool(options.camera) != bool(options.camera_scale or options.camera_bed),
+         "--camera and --camera-scale, or --camera-bed, stand together."),
+        (bool(options.camera_corners) and not options.camera_bed, "--camera-corners are of a --camera-bed; name it."),
+        (bool(options.camera_scale) and bool(options.camera_bed),
+         "--camera-scale is of a picture from straight above, --camera-bed of one by hand; name one of them."),
         (options.camera and not options.print_cut, "--camera says where the cuts of --print-cut go; name its folder."),
         (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )

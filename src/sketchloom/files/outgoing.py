@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from sketchloom.core.formats.registry import Format, formats
+from sketchloom.core.printing.camera import Found
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import package, papers, release, report
@@ -15,13 +16,14 @@ from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 @dataclass(frozen=True, slots=True)
 class Wanted:
     """``form``: the key of a format, or of ``recipients``; ``split`` of ``release``; whether a ``report`` and a laying
-    ``plan`` go with it; keys of checks that are not wanted."""
+    ``plan`` go with it; keys of checks that are not wanted; where a camera ``found`` the printed page, if one did."""
 
     form: str = release.SVG
     split: str = release.ONE
     report: bool = False
     plan: bool = False
     unchecked: tuple[str, ...] = ()
+    found: Found | None = None
 
     @property
     def kind(self) -> Format | None:
@@ -72,7 +74,8 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
         return [(target, lambda: papers.approval(work, name, revision, before, words.papers))]
     if wanted.form == STICKERS:
         machine = work.recipe.machine
-        return outgoing_print_and_cut(work, target, name, formats()[package.suited(machine)] if machine else None)
+        return outgoing_print_and_cut(work, target, name, formats()[package.suited(machine)] if machine else None,
+                                      wanted.found)
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)

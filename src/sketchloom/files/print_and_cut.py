@@ -2,28 +2,33 @@
 page."""
 
 import io
-from dataclasses import replace
+from dataclasses import dataclass, field, replace
 from pathlib import Path
 
+import cv2
 import numpy as np
 
-from sketchloom.core.base.errors import ExportError
+from sketchloom.core.base.errors import ExportError, PictureError
 from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of
 from sketchloom.core.formats.handing import A4, PAPER_MM
 from sketchloom.core.formats.paper import Paper
 from sketchloom.core.formats.png import drawn
 from sketchloom.core.formats.registry import Format, formats
+from sketchloom.core.printing.bed import bed_corners, snapped
 from sketchloom.core.printing.camera import Found, page_found, straightened
 from sketchloom.core.printing.marks import HOLE_MM, MARK_MM, marks_of
 from sketchloom.core.sheets.part import moved
+from sketchloom.core.simulate.camera import Shot, photographed
 from sketchloom.evaluate.stickers import Sticker, pages_of, sticker_of
 from sketchloom.evaluate.work import Work
 from sketchloom.files import release
 from sketchloom.files.handing_over import handing_of
 from sketchloom.files.made import Made
 
-_MOST_DPI, _FINE_MM = 300, 0.2
+_MOST_DPI, _FINE_MM, _SHOT_DPI = 300, 0.2, 200
+_GUESS = ((0.15, 0.15), (0.85, 0.15), (0.85, 0.85), (0.15, 0.85))
+"""Where corners are drawn that nobody found, as shares of the picture."""
 KISS, THROUGH = "kiss cut", "through cut"
 
 
@@ -34,16 +39,65 @@ def page_of(recipe) -> tuple[float, float]:
 
 def camera_found(path, recipe, mm_per_px: float | None = None, bed_mm=None, corners=None) -> Found:
     """Where a printed page lies in a picture of the bed: from straight above with ``mm_per_px``, or by hand, with the
-    size ``bed_mm`` of the bed and its ``corners`` (4, 2) px; raises PictureError."""
+    size ``bed_mm`` of the bed and its ``corners`` (4, 2) px, which are looked for where none are given; raises
+    PictureError."""
+    grey = grey_of(path)
+    if mm_per_px is None:
+        corners = bed_corners(grey, page_of(recipe), bed_mm, str(path)) if corners is None else corners
+        return found_on_bed(grey, recipe, bed_mm, corners, str(path))
+    return page_found(grey, mm_per_px, *page_of(recipe), str(path))
+
+
+def grey_of(path) -> np.ndarray:
+    """A picture (H, W) uint8 of the bed; raises PictureError."""
     from sketchloom.core.picture.decode import decode, read_bytes
 
-    picture = decode(read_bytes(path), str(path))
-    grey = np.asarray(picture.rgb, float) @ (0.299, 0.587, 0.114)
-    grey = grey.astype(np.uint8)
-    if mm_per_px is None:
-        mm_per_px = _FINE_MM
-        grey = straightened(grey, corners, bed_mm[0], bed_mm[1], mm_per_px)
-    return page_found(grey, mm_per_px, *page_of(recipe), str(path))
+    rgb = decode(read_bytes(path), str(path)).rgb
+    return cv2.cvtColor(np.ascontiguousarray(rgb), cv2.COLOR_RGB2GRAY)
+
+
+def found_on_bed(grey, recipe, bed_mm, corners, name: str = "") -> Found:
+    """Where a printed page lies on a bed of a size whose ``corners`` (4, 2) px are known; raises PictureError."""
+    return page_found(straightened(grey, corners, bed_mm[0], bed_mm[1], _FINE_MM), _FINE_MM, *page_of(recipe), name)
+
+
+def photographed_page(work: Work, name: str, bed_mm, shot: Shot | None = None) -> np.ndarray:
+    """The first printed page on a bed, as a camera that is not there sees it: (H, W) uint8; raises ExportError."""
+    import pypdfium2
+
+    (_, make), *_ = outgoing_print_and_cut(work, Path(), name)
+    page = pypdfium2.PdfDocument(make())[0].render(scale=_SHOT_DPI / 72, grayscale=True).to_numpy()
+    return photographed(page[..., 0] if page.ndim == 3 else page, page_of(work.recipe), bed_mm, shot or Shot())[0]
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Seen:
+    """A picture of the bed: ``grey`` (H, W) uint8, ``corners`` (4, 2) px of the bed, a guess where they were not found;
+    where the page was ``found``, with the corners of the ``page`` (4, 2) px in the picture, else ``why`` not."""
+
+    grey: np.ndarray
+    corners: np.ndarray
+    found: Found | None = None
+    page: np.ndarray = field(default_factory=lambda: np.zeros((0, 2)))
+    why: str = ""
+
+
+def seen_on_bed(grey, recipe, bed_mm, corners=None, name: str = "") -> Seen:
+    """What a picture of the bed shows; ``corners`` as they were shown by hand, else they are looked for."""
+    page_mm = page_of(recipe)
+    try:
+        corners = bed_corners(grey, page_mm, bed_mm, name) if corners is None else snapped(grey, corners)
+    except PictureError as error:
+        high, wide = grey.shape
+        return Seen(grey, np.array([(x * wide, y * high) for x, y in _GUESS]), why=error.why)
+    try:
+        found = found_on_bed(grey, recipe, bed_mm, corners, name)
+    except PictureError as error:
+        return Seen(grey, corners, why=error.why)
+    edge = found.at([(0, 0), (page_mm[0], 0), page_mm, (0, page_mm[1])])
+    bed = np.array([(0, 0), (bed_mm[0], 0), bed_mm, (0, bed_mm[1])], np.float32)
+    to_px = cv2.getPerspectiveTransform(bed, np.asarray(corners, np.float32))
+    return Seen(grey, corners, found, cv2.perspectiveTransform(edge[None].astype(np.float32), to_px)[0])
 
 
 def outgoing_print_and_cut(work: Work, folder, name: str, kind: Format | None = None, found: Found | None = None

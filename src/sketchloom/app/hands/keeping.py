@@ -33,6 +33,8 @@ class Keeping(QObject):
         panel.drag.make = self._made_to_drag
         window.play_view.send_wanted.connect(self.ask_send)
         session.leaving.sent.connect(lambda name: say("send", "done", self.tr("Sent: {0}").format(name)))
+        panel.camera.wanted.connect(session.leaving.look_for_page)
+        session.leaving.page_seen.connect(panel.camera.show_seen)
         panel.copy_wanted.connect(self.copy_svg)
         panel.shared_wanted.connect(self.ask_shared)
 

@@ -29,6 +29,7 @@ from sketchloom.app.parts.widgets import (
     swatch,
 )
 from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.releasing.camera_box import CameraBox
 from sketchloom.app.stages.releasing.cautions_box import CautionsBox
 from sketchloom.app.stages.releasing.checks_box import ChecksBox
 from sketchloom.app.stages.releasing.dialect_box import DialectBox
@@ -55,7 +56,7 @@ class ReleasePanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Release"))
-        self._folder = self._recipe = None
+        self._folder = self._recipe = self._document = None
         self._can_write = False
         self._handing = QWidget()  # takes the controls that are made from descriptions
         self._handing.setLayout(QVBoxLayout())
@@ -64,9 +65,10 @@ class ReleasePanel(Panel):
         self._build_files()
         self._build_table()
         self._build_checks()
+        self.camera = CameraBox()
         self.fold = Fold(self.tr("How the files are written"), self._handing)
         self._build_writing()
-        self.add(self.who, (label(self.tr("Format")), self._form), self._how, self.checks, self._look,
+        self.add(self.who, (label(self.tr("Format")), self._form), self._how, self.camera, self.checks, self._look,
                  self._write, self._not_yet, self._result, self._open, self._plan, self._report, self._marks,
                  self._figures, self._table, self._hidden, (self._shared, self._copy), self.drag, self.fold, self._keep)
         self.section(self.tr("Before you cut"))
@@ -157,6 +159,7 @@ class ReleasePanel(Panel):
         wanted = self.wanted
         is_plain = wanted.kind is not None
         self._how.setEnabled(is_plain)
+        self.camera.setVisible(wanted.form == STICKERS)
         of_one = self._files != VERSIONS  # versions are traced anew as they are written
         self._look.setEnabled(self._can_write and (of_one or not is_plain))
         for part in (self._report, self._plan):
@@ -170,7 +173,7 @@ class ReleasePanel(Panel):
     def wanted(self) -> Wanted:
         """What is to be written."""
         return Wanted(self._form.currentData() or SVG, self._files, self._report.isChecked(), self._plan.isChecked(),
-                      tuple(sorted(self.checks.unchecked)))
+                      tuple(sorted(self.checks.unchecked)), self.camera.found)
 
     def _build_files(self):
         self._how = Choice(
@@ -270,7 +273,11 @@ class ReleasePanel(Panel):
         self._result.hide()
         self._open.hide()
         self._recipe = document.recipe
+        if document is not self._document:
+            self.camera.drop()  # another work's page is another page
+            self._document = document
         self.dialect.show_recipe(document.recipe)
+        self.camera.show_recipe(document.recipe)
         self._marks.setChecked(document.recipe.marks)
 
     def show_work(self, work) -> None:

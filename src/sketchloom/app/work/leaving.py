@@ -18,7 +18,7 @@ from sketchloom.desk.preflight import checks_of, findings_of_file, findings_of_w
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
-from sketchloom.files import opening, papers, release, sending, user_data
+from sketchloom.files import opening, papers, print_and_cut, release, sending, user_data
 from sketchloom.files.made import Made
 from sketchloom.files.outgoing import Wanted, Words, files_of
 from sketchloom.files.reading_back import read_back
@@ -60,7 +60,7 @@ class _Approved:
 class Leaving(QObject):
     """Of one session. ``written``: the files; ``in_the_way``, ``held_back``: why nothing was written, and how it is all
     the same; ``rehearsed``: looks at files that were made and not written;
-    ``found_in_files``: the work, and what speaks against them."""
+    ``found_in_files``: the work, and what speaks against them. ``page_seen``: what a picture of the bed shows."""
 
     written = Signal(object)
     in_the_way = Signal(object, object, object)
@@ -68,6 +68,7 @@ class Leaving(QObject):
     rehearsed = Signal(object)
     found_in_files = Signal(object, object)
     sent = Signal(str)
+    page_seen = Signal(object)
 
     def __init__(self, session):
         super().__init__(session)
@@ -166,6 +167,21 @@ class Leaving(QObject):
             lambda: self._session.trouble.emit("send", self.tr(
                 "Stopped; {0} % were sent, and what they say is cut. Stop the machine, too.").format(
                     round(100 * sent[0]))))
+
+    def look_for_page(self, picture, corners, bed_mm) -> None:
+        """Look for the printed page in a picture of the bed: a file, one that was looked at before, or, where it is
+        None, what the simulated camera sees; ``page_seen`` has what it shows."""
+        work, name = self._session.work, self._session.document.name
+        if work is None:
+            self._session.trouble.emit("write", self._why_not())
+            return
+
+        def run(_):
+            grey = (print_and_cut.photographed_page(work, name, bed_mm) if picture is None
+                    else print_and_cut.grey_of(picture) if isinstance(picture, str) else picture)
+            return print_and_cut.seen_on_bed(grey, work.recipe, bed_mm, corners)
+        self._session.tooling.run(self.tr("Looking for the page"), run, self.page_seen.emit,
+                                  lambda why: self._session.trouble.emit("write", told(why)))
 
     @staticmethod
     def _words():

@@ -15,13 +15,23 @@ from sketchloom.core.base.errors import PictureError
 from sketchloom.core.base.said import said
 from sketchloom.core.printing.marks import HOLE_MM, MARK_MM, places_of
 
-_MOST, _ROUND = 24, 0.78
+_MOST_RINGS, _MOST_DISCS, _ROUND = 6, 10, 0.78
 """Spots that are looked at, and how much of its circle a mark fills at least."""
 _SIZE_OFF, _SHAPE_OFF_MM = 0.35, 2.0
 """A mark's radius is off by no more than this share, and four of them fit the page's by so many mm."""
 
 _STRETCH, _LARGER = 1.03, 1.15
 """A page is stretched by less than this from one side to the other, and printed no larger or smaller than that."""
+
+
+@dataclass(frozen=True, slots=True)
+class Spot:
+    """A round dark spot: its middle and ``radius``, px, and whether it has a hole."""
+
+    x: float
+    y: float
+    radius: float
+    is_ring: bool
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -46,12 +56,12 @@ def page_found(grey, mm_per_px: float, width_mm: float, height_mm: float, name: 
     ------
     PictureError : its marks are not in the picture.
     """
-    spots = _spots(np.asarray(grey, np.uint8), MARK_MM / mm_per_px)
+    spots = spots_of(np.asarray(grey, np.uint8), MARK_MM / mm_per_px)
     wanted = places_of(width_mm, height_mm)
     best = None
-    for ring in [s for s in spots if s[3]]:
+    for ring in [s for s in spots if s.is_ring]:
         for three in itertools.permutations([s for s in spots if s is not ring], 3):
-            there = np.array([s[:2] for s in (*three, ring)]) * mm_per_px
+            there = np.array([(s.x, s.y) for s in (*three, ring)]) * mm_per_px
             matrix, off = _fitted(wanted, there)
             if matrix is not None and off < _SHAPE_OFF_MM and (best is None or off < best[1]):
                 best = matrix, off
@@ -78,15 +88,17 @@ def straightened(grey, corners, width_mm: float, height_mm: float, mm_per_px: fl
                                borderMode=cv2.BORDER_REPLICATE)
 
 
-def _spots(grey, radius_px):
-    """Round dark spots of about a mark's size: x, y, how round, whether there is a hole."""
+def spots_of(grey, radius_px):
+    """Round dark spots of about a mark's size in a picture (H, W) uint8, rings first."""
     light = cv2.GaussianBlur(cv2.morphologyEx(grey, cv2.MORPH_CLOSE, cv2.getStructuringElement(
         cv2.MORPH_ELLIPSE, (2 * int(2.2 * radius_px) + 1,) * 2)), (0, 0), radius_px)
     dark = np.clip(1 - grey / np.maximum(light.astype(float), 1), 0, 1)
     mask = (dark > 0.4).astype(np.uint8)
     filled = mask.copy()
-    outlines, _ = cv2.findContours(mask, cv2.RETR_EXTERNAL, cv2.CHAIN_APPROX_NONE)
-    cv2.drawContours(filled, outlines, -1, 1, cv2.FILLED)
+    outlines, _ = cv2.findContours(mask, cv2.RETR_LIST, cv2.CHAIN_APPROX_NONE)
+    for line in outlines:
+        if radius_px < max(cv2.boundingRect(line)[2:]) < 4 * radius_px:  # what is dark around the page is no ring
+            cv2.drawContours(filled, [line], -1, 1, cv2.FILLED)
     count, label, stats, _ = cv2.connectedComponentsWithStats(filled)
     found = []
     for n in range(1, count):
@@ -101,10 +113,9 @@ def _spots(grey, radius_px):
         total = weight.sum()
         cx, cy = float((x * weight).sum() / total) + 0.5, float((y * weight).sum() / total) + 0.5
         inner = np.hypot(x + 0.5 - cx, y + 0.5 - cy) < 0.6 * HOLE_MM / MARK_MM * radius
-        found.append((cx, cy, abs(radius / radius_px - 1), bool(inner.any() and dark[box][inner].mean() < 0.5)))
-    rings = sorted((s for s in found if s[3]), key=lambda s: s[2])[:6]
-    discs = sorted((s for s in found if not s[3]), key=lambda s: s[2])[:_MOST - len(rings)]
-    return rings + discs[:10]
+        found.append(Spot(cx, cy, float(radius), bool(inner.any() and dark[box][inner].mean() < 0.5)))
+    found.sort(key=lambda s: abs(s.radius - radius_px))
+    return [s for s in found if s.is_ring][:_MOST_RINGS] + [s for s in found if not s.is_ring][:_MOST_DISCS]
 
 
 def _fitted(page, bed):

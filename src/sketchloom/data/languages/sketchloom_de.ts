@@ -3683,6 +3683,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>die vier Marken der Seite wurden nicht gefunden.</translation>
     </message>
     <message>
+        <source>Take it with all marks in it, without shadows across them.</source>
+        <translation>Nimm es mit allen Marken auf, ohne Schatten darüber.</translation>
+    </message>
+    <message>
+        <source>the four sides of the bed were not found.</source>
+        <translation>die vier Seiten des Betts wurden nicht gefunden.</translation>
+    </message>
+    <message>
+        <source>Take it with the whole bed in it, or show its corners by hand.</source>
+        <translation>Nimm es mit dem ganzen Bett auf oder zeige seine Ecken von Hand.</translation>
+    </message>
+    <message>
         <source>Take it straight from above, with all marks, without shadows across them.</source>
         <translation>Gerade von oben aufnehmen, mit allen Marken, ohne Schatten darauf.</translation>
     </message>
@@ -4058,6 +4070,17 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>BedPicture</name>
+    <message>
+        <source>Picture of the bed with its corners</source>
+        <translation>Bild des Betts mit seinen Ecken</translation>
+    </message>
+    <message>
+        <source>Drag the corners of the bed. By keys: Space takes the next corner, arrows move it, Enter looks again</source>
+        <translation>Zieh die Ecken des Betts. Mit Tasten: Leertaste nimmt die nächste Ecke, Pfeile bewegen sie, Eingabe sucht noch einmal</translation>
+    </message>
+</context>
+<context>
     <name>Bench</name>
     <message>
         <source>Bench: the work at true scale</source>
@@ -4207,6 +4230,65 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Paint over what is to go. [ and ] change the brush, Esc ends.</source>
         <translation>Male über das, was weg soll. [ und ] ändern den Pinsel, Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>CameraBox</name>
+    <message>
+        <source>Bed or carrier</source>
+        <translation>Bett oder Träger</translation>
+    </message>
+    <message>
+        <source>What the page lies on; all of it must be in the picture</source>
+        <translation>Worauf die Seite liegt; es muss ganz im Bild sein</translation>
+    </message>
+    <message>
+        <source>The cuts lie as on the printed page. A picture of the bed puts them where the page lies.</source>
+        <translation>Die Schnitte liegen wie auf der gedruckten Seite. Ein Bild des Betts legt sie dorthin, wo die Seite liegt.</translation>
+    </message>
+    <message>
+        <source>Picture of the bed…</source>
+        <translation>Bild des Betts …</translation>
+    </message>
+    <message>
+        <source>Taken by hand, with the printed page on the bed: the cuts go where the page lies</source>
+        <translation>Von Hand aufgenommen, mit der gedruckten Seite auf dem Bett: Die Schnitte kommen dorthin, wo die Seite liegt</translation>
+    </message>
+    <message>
+        <source>Simulated camera</source>
+        <translation>Simulierte Kamera</translation>
+    </message>
+    <message>
+        <source>No device is used: a page laid askew on the bed, as a camera would see it</source>
+        <translation>Ohne Gerät: eine schief aufs Bett gelegte Seite, wie eine Kamera sie sähe</translation>
+    </message>
+    <message>
+        <source>As printed</source>
+        <translation>Wie gedruckt</translation>
+    </message>
+    <message>
+        <source>The cuts lie as on the page; the picture is let go</source>
+        <translation>Die Schnitte liegen wie auf der Seite; das Bild wird losgelassen</translation>
+    </message>
+    <message>
+        <source>Where the page lies on the bed</source>
+        <translation>Wo die Seite auf dem Bett liegt</translation>
+    </message>
+    <message>
+        <source>Drag the blue corners onto those of the bed.</source>
+        <translation>Zieh die blauen Ecken auf die des Betts.</translation>
+    </message>
+    <message>
+        <source>Found: turned {0:.1f}°, printed at {1:.1f} %, its marks within {2:.2f} mm. The cuts go there.</source>
+        <translation>Gefunden: {0:.1f}° gedreht, zu {1:.1f} % gedruckt, Marken auf {2:.2f} mm genau. Die Schnitte kommen dorthin.</translation>
+    </message>
+    <message>
+        <source>Picture of the bed with the printed page</source>
+        <translation>Bild des Betts mit der gedruckten Seite</translation>
+    </message>
+    <message>
+        <source>Pictures ({0})</source>
+        <translation>Bilder ({0})</translation>
     </message>
 </context>
 <context>
@@ -6661,6 +6743,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Stopped; {0} % were sent, and what they say is cut. Stop the machine, too.</source>
         <translation>Angehalten; {0} % sind gesendet, und was sie sagen, ist geschnitten. Auch die Maschine anhalten.</translation>
+    </message>
+    <message>
+        <source>Looking for the page</source>
+        <translation>Die Seite wird gesucht</translation>
     </message>
     <message>
         <source>Revision</source>

@@ -234,16 +234,16 @@ def _fitted_sides(grey, corners, share):
         points = a + t[:, None] * (b - a) + offset[:, None] * across
         # table on one side and paper on the other, nearly all along
         good = (seen[:, -6:].mean(1) - seen[:, :6].mean(1) > _LEAST_STEP) & (middle > 0)
-        line = _line_through(points[good]) if good.mean() > share else None
+        line = line_through(points[good]) if good.mean() > share else None
         if line is None:
             return None
         lines.append(line)
-    found = np.array([_meeting(lines[k - 1], lines[k]) for k in range(4)])
+    found = np.array([meeting(lines[k - 1], lines[k]) for k in range(4)])
     return found if np.isfinite(found).all() and np.hypot(*(found - corners).T).max() < 0.1 * max(grey.shape) else None
 
 
-def _line_through(points):
-    """Point and direction of a line through most of some points."""
+def line_through(points):
+    """Point and direction (2,) of a line through most of some points (N, 2); None where they lie on none."""
     use = np.ones(len(points), bool)
     for _ in range(6):
         middle = points[use].mean(0)
@@ -256,7 +256,8 @@ def _line_through(points):
     return middle, direction
 
 
-def _meeting(one, two):
+def meeting(one, two):
+    """Where two lines meet, each as a point and a direction; not finite where they do not."""
     (p, d), (q, e) = one, two
     cross = d[0] * e[1] - d[1] * e[0]
     if abs(cross) < 1e-6:
