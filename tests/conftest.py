@@ -6,11 +6,13 @@ import threading
 import pytest
 from hypothesis import HealthCheck, settings
 
+from amounts import examples
+
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ["SKETCHLOOM_FONT_PT"] = "10.5"
 os.environ["SKETCHLOOM_LANGUAGE"] = "en"  # of the window, whatever the machine speaks
 # a busy machine is no fault of a strategy
-settings.register_profile("ours", deadline=None, max_examples=60, derandomize=True,
+settings.register_profile("ours", deadline=None, max_examples=examples(60), derandomize=True,
                           suppress_health_check=[HealthCheck.too_slow])
 settings.load_profile("ours")
 

@@ -10,6 +10,7 @@ from hypothesis import Phase, assume, given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.curves import node_chain
 from sketchloom.core.curves.crossings import crossings
@@ -126,7 +127,7 @@ def bytes_of(work):
 
 
 @given(st.lists(gesture, min_size=1, max_size=5))
-@settings(max_examples=40, phases=(Phase.explicit, Phase.generate))
+@settings(max_examples=examples(40), phases=(Phase.explicit, Phase.generate))
 def test_any_gestures_leave_a_valid_map_and_undo_gives_back_the_bytes(gestures):
     recipes, made = [RECIPE], [bytes_of(PIPELINE.evaluate(POND, RECIPE))]
     for act in gestures:
@@ -166,7 +167,7 @@ def face_at(desk, at):
 
 
 @given(st.lists(gesture, max_size=2), place, st.sampled_from([DROP, WINDOW, COLOUR, KEEP, BELOW, ABOVE]))
-@settings(max_examples=25, phases=(Phase.explicit, Phase.generate))
+@settings(max_examples=examples(25), phases=(Phase.explicit, Phase.generate))
 def test_a_decision_made_twice_is_one_and_taking_it_back_leads_back(gestures, at, action):
     recipe, desk, _ = after(gestures)
     hex_colour = "#2f6f7e" if action == COLOUR else None
@@ -180,7 +181,7 @@ def test_a_decision_made_twice_is_one_and_taking_it_back_leads_back(gestures, at
 
 
 @given(place, place, st.sampled_from(["circle", "star", "rectangle"]), st.floats(0.3, 3), st.floats(-3, 3), place)
-@settings(max_examples=40)
+@settings(max_examples=examples(40))
 def test_what_is_done_to_a_shape_and_its_opposite_lead_back(one, other, kind, scale, turn, to):
     _, _, desk = after(())
     shape = desk.shape(desk.figure(kind, np.array(one) * SIZE, np.array(other) * SIZE), "#e3ae4a", kind)

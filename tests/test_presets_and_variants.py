@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.base.errors import ProjectError, SettingError
 from sketchloom.core.base.progress import QUIET
 from sketchloom.desk import variants
@@ -65,7 +66,7 @@ def test_bad_files_of_presets_give_one_sentence(data):
 
 
 @given(st.binary(max_size=300))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_bytes_of_any_kind_never_raise_anything_else(data):
     with contextlib.suppress(ProjectError):
         presets.from_bytes(data, "p.json")

@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.curves.courses import KINDS, NODES, CurveEdit
@@ -123,7 +124,7 @@ recipes = st.builds(
 
 
 @given(drawn, drawn)
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=examples(30), deadline=None)
 def test_what_is_drawn_and_kept_beside_comes_back_from_json(one, other):
     both = one.kept_as("first").kept_as("again")
     both = Recipe(alternatives=both.alternatives, rims=other.rims, shapes=other.shapes)
@@ -155,13 +156,13 @@ def test_hostile_drawn_parts_are_refused_with_their_place(bad):
 
 
 @given(recipes)
-@settings(max_examples=120, deadline=None)
+@settings(max_examples=examples(120), deadline=None)
 def test_every_recipe_comes_back_from_json(recipe):
     assert from_json(json.loads(json.dumps(to_json(recipe)))) == recipe
 
 
 @given(recipes)
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_recipes_can_be_keys(recipe):
     assert {recipe: 1}[from_json(to_json(recipe))] == 1
 

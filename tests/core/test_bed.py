@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from core.test_printing import A4, page
 from sketchloom.core.base.errors import PictureError
 from sketchloom.core.printing.bed import bed_corners
@@ -32,7 +33,7 @@ def off_mm(shot, bed=BED):
     return np.hypot(*(found.at(places) - (places @ laid[:, :2].T + laid[:, 2])).T).max()
 
 
-@settings(max_examples=5)
+@settings(max_examples=examples(5))
 @given(st.floats(-5, 5), st.floats(-5, 5), st.floats(-3, 3), st.floats(0.99, 1.01), st.floats(3, 22),
        st.floats(0, 360), st.integers(0, 99))
 def test_cuts_lie_within_a_tenth_of_a_millimetre_with_no_corner_told(turn, dx, dy, scale, tilt, towards, seed):

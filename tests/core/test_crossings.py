@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.numpy import arrays
 
+from amounts import examples
 from core.test_planar import traced
 from sketchloom.core.base import parallel
 from sketchloom.core.curves import curveset, mending
@@ -40,7 +41,7 @@ noisy_images = st.tuples(st.integers(4, 26), st.integers(4, 26), st.integers(2, 
     lambda s: arrays(np.uint8, s[:2], elements=st.integers(0, s[2] - 1)))
 
 
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 @given(noisy_images, st.sampled_from([0.1, 0.4]))
 def test_no_two_arcs_of_a_random_map_cross(labels, tolerance):
     _, curves = traced(labels, tolerance)

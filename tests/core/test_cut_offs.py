@@ -10,6 +10,7 @@ from skimage.filters import threshold_sauvola
 from skimage.measure import euler_number, label
 
 import shapes
+from amounts import examples
 from sketchloom.core.segment import cut_offs, local_tone, piece_counts
 from sketchloom.core.segment.tone import INK, PAPER
 
@@ -56,7 +57,7 @@ def test_pieces_and_holes_agree_with_a_general_labelling_at_all_levels(make, dar
     hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=14), elements=st.integers(0, 5)),
     st.integers(1, 4),
 )
-@settings(max_examples=80)
+@settings(max_examples=examples(80))
 def test_pieces_are_the_same_however_the_rows_are_parted(grey, rows):
     before, piece_counts._ROWS = piece_counts._ROWS, rows
     try:
@@ -68,7 +69,7 @@ def test_pieces_are_the_same_however_the_rows_are_parted(grey, rows):
 
 
 @given(hnp.arrays(np.uint8, hnp.array_shapes(min_dims=2, max_dims=2, min_side=1, max_side=12)), st.integers(0, 255))
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 def test_quads_of_any_picture(grey, level):
     counted = cut_offs.count_cut_offs(grey)
     ink = grey <= level

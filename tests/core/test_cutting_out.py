@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.background.strokes import kept_by_strokes, stroke_mask
@@ -80,7 +81,7 @@ def test_what_lies_beyond_a_ring_goes_whatever_its_colour():
     assert not mask[10:40, 10:40].any() and mask[180, 180]
 
 
-@settings(max_examples=12, deadline=None)
+@settings(max_examples=examples(12), deadline=None)
 @given(st.booleans(), st.lists(st.tuples(st.floats(20, 340), st.floats(20, 340)), min_size=1, max_size=4))
 def test_a_correction_only_adds_or_only_takes_away_and_only_what_hangs_on_it(keep, points):
     before = kept(*FIRST)
@@ -96,7 +97,7 @@ def test_a_correction_only_adds_or_only_takes_away_and_only_what_hangs_on_it(kee
     assert np.array_equal(kept(*FIRST), before)
 
 
-@settings(max_examples=40, deadline=None, derandomize=True)
+@settings(max_examples=examples(40), deadline=None, derandomize=True)
 @given(st.lists(st.tuples(st.booleans(), st.lists(st.tuples(st.floats(0, 1), st.floats(0, 1)), min_size=1, max_size=3),
                           st.sampled_from([0.0005, 0.01, 0.4])), min_size=1, max_size=4),
        st.sampled_from(["flat", "noise", "tiny", "long"]))

@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from shapely import Point, Polygon, box
 
+from amounts import examples
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.shapes.polygons import area_of_outline, areas_of, outline_of_area, straight_outline
 from sketchloom.core.sheets.dividing import division
@@ -57,7 +58,7 @@ def cost_on_raster(rows, columns, cost, turn_px, turn_least):
     return total
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 @given(st.integers(0, 10_000), st.integers(2, 7), st.integers(1, 7), st.sampled_from([0.0, 0.4, 2.0]))
 def test_the_seam_is_the_cheapest_of_all(seed, height, width, turn):
     """Against a search through every state of a small field (Dijkstra 1959)."""
@@ -74,7 +75,7 @@ def blob(rng, x, y, radius):
     return Polygon(np.column_stack([x + size * np.cos(turn), y + size * np.sin(turn)])).buffer(0)
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.integers(0, 10_000))
 def test_both_sides_share_the_seam_bit_for_bit_and_nothing_is_lost(seed):
     rng = np.random.default_rng(seed)
@@ -133,7 +134,7 @@ def test_a_seam_goes_where_an_upper_sheet_covers_it():
     assert inside > 200
 
 
-@settings(max_examples=15, deadline=None)
+@settings(max_examples=examples(15), deadline=None)
 @given(st.integers(0, 10_000))
 def test_a_found_seam_is_never_worse_than_the_best_straight_one(seed):
     rng = np.random.default_rng(seed)

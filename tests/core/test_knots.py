@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.curves import knot_search
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.fit import fit_spans
@@ -68,7 +69,7 @@ def test_points_that_scatter_do_not_make_more_of_them(noise):
     assert len(found.spans) == 1 and off(found, along(drawn)) < 0.1 + noise
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.lists(st.tuples(st.floats(-40, 40), st.floats(20, 60)), min_size=3, max_size=6), st.sampled_from([0.1, 0.3]))
 def test_never_more_than_before_never_far_off_and_one_tangent_at_every_node(steps, tolerance):
     """Any smooth course."""
@@ -89,7 +90,7 @@ def test_never_more_than_before_never_far_off_and_one_tangent_at_every_node(step
     assert (turn <= 1.2).all()  # half a degree a side where a line was made of a cubic
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 @given(st.lists(st.lists(st.integers(1, 6), min_size=1, max_size=8), min_size=1, max_size=3))
 def test_the_fewest_are_those_of_an_exhaustive_search(strides):
     """Several runs at once; how far a cubic reaches never falls along one."""

@@ -11,6 +11,7 @@ import shapely
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from shapes import picture
 from sketchloom.core.base.raster import filled
 from sketchloom.core.curves.curveset import flatten
@@ -64,7 +65,7 @@ def test_lean_is_the_least_of_all_choices_of_free_faces(seed):
 
 
 @given(st.integers(0, 100_000))
-@settings(max_examples=25)
+@settings(max_examples=examples(25))
 def test_lean_cuts_as_much_as_a_general_flow_library_says(seed):
     planar, depth, length = random_map(seed, 6, 24)
     for level in range(6):
@@ -114,7 +115,7 @@ def test_pieces_of_every_set_of_colours_are_those_of_a_graph_library():
 
 
 @given(st.integers(0, 100_000), st.sampled_from([(1.0, 0.0, 0.0), (0.0, 30.0, 0.0), (1.0, 15.0, 0.2), (0.0, 0.0, 1.0)]))
-@settings(max_examples=25)
+@settings(max_examples=examples(25))
 def test_a_weighted_order_is_the_best_of_all(seed, weights):
     planar, depth, length = random_map(seed, 5, 15)
     n = 5

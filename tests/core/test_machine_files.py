@@ -14,6 +14,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
 
+from amounts import examples
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of, strand_of_lines
 from sketchloom.core.formats import dialects
@@ -203,7 +204,7 @@ def test_a_picture_of_a_drawing_says_its_resolution():
     assert Image.open(io.BytesIO(formats()["webp"].write(drawing, Handing(dpi=100)))).size == (630, 472)
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.integers(0, 10_000), st.sampled_from([0.002, 0.005, 0.05]))
 def test_arcs_keep_their_distance_and_join(seed, within):
     outline = outline_of_area(blobs(seed, 3), 0.02)
@@ -228,7 +229,29 @@ def test_a_quarter_circle_is_one_biarc_of_its_own_radius():
     assert np.hypot(*(arcs.begin - arcs.centre).T) == pytest.approx(10.0, abs=0.005)
 
 
-@settings(max_examples=12, deadline=None)
+def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():
+    """A tight turn runs on into a sweep of 24 mm: an arc that begins in the turn ends on the sweep, far apart on it."""
+    two = np.array([[[10.6848, 22.5015], [10.6506, 23.0803], [11.1602, 22.9056], [11.276, 22.9311]],
+                    [[11.276, 22.9311], [19.196, 24.6731], [26.7751, 26.2216], [34.8406, 27.0864]]])
+    arcs = arcs_of(two, [False, False], [0, 2], 0.005)
+    xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0001)
+    curve = shapely.LineString(evaluate(np.repeat(two, 500, 0), np.tile(np.linspace(0, 1, 500), 2)))
+    assert shapely.distance(shapely.points(xy), curve).max() <= 0.0055
+
+
+def test_a_dragged_blade_does_not_tremble_on_curves_in_plotter_language():
+    """Its axis runs along a disc of 2 mm without turning back: units of 0.025 mm alone turn it by less than 45°."""
+    disc = outline_of_area(shapely.MultiPolygon([shapely.Point(10, 10).buffer(1.0, quad_segs=90)]), 0.002)
+    drawing = Drawing("x", (0.0, 0.0, 20.0, 20.0), (Group((Shape((strand_of(disc, 1.0),), Look("#000000")),), "x", 1),))
+    its = machine("blade")
+    moves = hpgl_reader.read(formats()["hpgl"].write(drawing, Handing(machine=its)))
+    a, b = (one[-1] for one in moves.strokes())
+    step = (moves.end - moves.begin)[a + 8:b - 1]  # after the swing that begins it
+    way = np.arctan2(step[:, 1], step[:, 0])
+    assert np.abs((np.diff(way) + np.pi) % (2 * np.pi) - np.pi).max() < np.pi / 4
+
+
+@settings(max_examples=examples(12), deadline=None)
 @given(st.integers(0, 10_000), st.sampled_from([0.1, 0.25, 0.9]))
 def test_a_dragged_blade_cuts_the_outline(seed, offset):
     """The tip of a blade pulled by its axis (a tractrix) stays on the outline but for the swing at corners."""
@@ -329,7 +352,7 @@ def test_numbers_beyond_all_are_numbers(number):
         told_of(hpgl_reader.read(f"IN;PA;PD1,1;{word}{number},{number};PU0,0;".encode()))
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 @given(st.binary(max_size=400))
 def test_no_bytes_break_the_readers(data):
     for reader in (hpgl_reader, gcode_reader):
@@ -338,7 +361,7 @@ def test_no_bytes_break_the_readers(data):
         tip_path(moves, 0.25)
 
 
-@settings(max_examples=30, deadline=None)
+@settings(max_examples=examples(30), deadline=None)
 @given(st.integers(0, 1000), st.integers(1, 40))
 def test_bytes_that_come_in_bits_are_read_alike(seed, size):
     data = formats()["hpgl"].write(drawn(seed % 7)[1])

@@ -5,9 +5,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.shapes.makers import ellipse
-from sketchloom.core.sheets.motion import Dynamics, paced
+from sketchloom.core.sheets.motion import Dynamics, paced, paced_along
 
 PLAIN = Dynamics(200.0, 3000.0, 0.05)
 
@@ -29,6 +30,16 @@ def test_a_straight_line_is_uniformly_accelerated_motion(length):
     closed = 2 * np.sqrt(length / a) if length < v * v / a else length / v + v / a
     assert seconds(lines([(0, 0), (length, 0)])) == pytest.approx(closed, rel=1e-9)
     assert PLAIN.along(length) == pytest.approx(closed, rel=1e-12)
+
+
+@pytest.mark.parametrize("degrees", [0.0, 13.0, 32.4, 57.6, 115.6])
+@pytest.mark.parametrize("curve", [0, -1])
+def test_a_line_in_parts_takes_no_other_time_than_in_one(degrees, curve):
+    """Parts of a line turn by rounding alone, to either side."""
+    away = np.array([np.cos(np.radians(degrees)), np.sin(np.radians(degrees))])
+    xy = np.array([0.0, 0.7, 34.3943, 34.6942, 41.1])[:, None] * away + (3.6, 21.65)
+    made = paced_along(xy, np.array([0, len(xy)]), np.full(len(xy) - 1, curve), PLAIN)
+    assert made.seconds[0] == pytest.approx(float(PLAIN.along(41.1)), rel=1e-9)
 
 
 @pytest.mark.parametrize("radius", [0.5, 3.0, 10.0, 40.0])
@@ -82,7 +93,7 @@ def stepped(points, dynamics, ds=2e-4):
     return float((2 * (place[1] - place[0]) / (speed[1:] + speed[:-1])).sum())
 
 
-@settings(max_examples=12)
+@settings(max_examples=examples(12))
 @given(st.lists(st.tuples(st.floats(0, 30), st.floats(0, 30)), min_size=3, max_size=7, unique=True))
 def test_any_polyline_agrees_with_integration_step_by_step(points):
     points = np.array(points)

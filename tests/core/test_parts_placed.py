@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from shapely import Point, Polygon, box
 
+from amounts import examples
 from sketchloom.core.shapes.polygons import areas_of, straight_outline
 from sketchloom.core.sheets import choices, plan
 from sketchloom.core.sheets.machine import Carrier, shipped
@@ -37,7 +38,7 @@ def group_of(areas, **more):
     return plan.Group(None, "blue", "#204060", tuple(ready(a, f"k{n}", **more) for n, a in enumerate(areas)))
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 @given(st.integers(0, 10_000))
 def test_a_no_fit_raster_says_what_a_geometry_library_says(seed):
     """For shapes with windows, at places of the raster (shapely is the oracle)."""
@@ -59,7 +60,7 @@ def test_a_no_fit_raster_says_what_a_geometry_library_says(seed):
         assert np.array_equal(back[0], depth[::-1, ::-1])
 
 
-@settings(max_examples=8, deadline=None)
+@settings(max_examples=examples(8), deadline=None)
 @given(st.integers(0, 10_000), st.sampled_from([0.5, 2.0, 5.0]), st.sampled_from(list(choices.DEGREES)), st.booleans(),
        st.sampled_from([BLADE.carriers[0], ROLL.carriers[0]]))
 def test_parts_never_lie_nearer_than_the_gap_nor_over_the_edge(seed, gap, turns, mirrored, carrier):
@@ -147,7 +148,7 @@ def test_strips_get_shorter_and_hold_everything():
         next(shortest_strip(bodies, 10.0, 1.0))
 
 
-@settings(max_examples=20, deadline=None)
+@settings(max_examples=examples(20), deadline=None)
 @given(st.sampled_from([0.0, 90.0, 180.0, 270.0, 45.0]), st.booleans(), st.integers(0, 99))
 def test_an_outline_and_its_area_move_alike_and_keep_their_inside(turn, mirrored, seed):
     area = areas_of(blob(np.random.default_rng(seed), 20).difference(Point(2, 1).buffer(5)))

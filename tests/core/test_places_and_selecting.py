@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from skimage.draw import polygon2mask
 
 import shapes
+from amounts import examples
 from sketchloom.core.curves.curveset import face_areas
 from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.curves.trace_arcs import fit_arcs
@@ -20,7 +21,7 @@ corner = st.tuples(st.floats(0, 1), st.floats(0, 1))
 
 
 @given(st.lists(corner, min_size=3, max_size=9))
-@settings(max_examples=80, deadline=None)
+@settings(max_examples=examples(80), deadline=None)
 def test_a_polygon_holds_the_pixels_whose_middle_it_holds(points):
     """scikit-image's polygon2mask at pixel centres; a middle on the very edge may go either way."""
     own = polygon_mask(points, (37, 53))
@@ -70,7 +71,7 @@ def test_a_cut_off_goes_over_smoothly():
 
 
 @given(st.integers(0, 2**32 - 1))
-@settings(max_examples=12, deadline=None)
+@settings(max_examples=examples(12), deadline=None)
 def test_faces_stay_closed_when_some_arcs_come_from_another_fit(seed):
     rng = np.random.default_rng(seed)
     labels = rng.integers(0, 3, (14, 14)).repeat(6, 0).repeat(6, 1)

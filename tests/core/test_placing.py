@@ -6,6 +6,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.picture.preparing.placing import growth, moved, placing
 from sketchloom.core.picture.preparing.preparation import prepared
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
@@ -36,7 +37,7 @@ def test_a_spot_is_found_where_preparing_puts_it(steps):
 
 
 @given(st.floats(0, 1), st.floats(0, 1), st.sampled_from(STEPS))
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 def test_there_and_back(x, y, steps):
     move = placing(300, 200, steps)
     assert moved(np.linalg.inv(move), moved(move, [(x, y)]))[0] == pytest.approx((x, y), abs=1e-6)

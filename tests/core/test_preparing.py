@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing import enlarging, finding, geometry, grain, light
@@ -128,7 +129,7 @@ def test_a_disc_turned_stays_round_and_where_it_belongs():
     st.sampled_from([0, 90, -90, 180, 3.5]),
     st.integers(1, 3),
 )
-@settings(max_examples=40)
+@settings(max_examples=examples(40))
 def test_the_size_is_told_before_anything_is_done(shares, turn, times):
     x, y, w, h = shares
     crop = (x, y, min(1.0, x + max(w, 0.05)), min(1.0, y + max(h, 0.05)))

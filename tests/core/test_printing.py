@@ -6,6 +6,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.base.errors import PictureError
 from sketchloom.core.printing.bleed import with_bleed
 from sketchloom.core.printing.camera import page_found
@@ -50,7 +51,7 @@ def photo(turn, dx, dy, scale, seed=0, blur=0.8, noise=4.0, slope=0.0):
     return np.clip(seen, 0, 255).astype(np.uint8), whole
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.floats(-5, 5), st.floats(-5, 5), st.floats(-5, 5), st.floats(0.99, 1.01), st.integers(0, 99),
        st.floats(0, 0.4))
 def test_the_page_is_found_within_a_tenth_of_a_millimetre(turn, dx, dy, scale, seed, slope):
@@ -87,7 +88,7 @@ def test_a_page_that_is_not_there_is_told(spoil):
         page_found(small, MM_PX, *A4)
 
 
-@settings(max_examples=20, deadline=None)
+@settings(max_examples=examples(20), deadline=None)
 @given(st.integers(0, 1000), st.integers(2, 14))
 def test_a_bleed_has_the_colours_of_the_edge_and_nothing_of_the_ground(seed, bleed):
     rng = np.random.default_rng(seed)

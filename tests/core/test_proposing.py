@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from PIL import Image
 from scipy import ndimage
 
+from amounts import examples
 from sketchloom.core.judge.paper import page_of
 from sketchloom.core.layers import layering
 from sketchloom.core.layers.bands import bands_of
@@ -59,7 +60,7 @@ def maps(draw):
 
 
 @given(maps(), st.sampled_from([STACKED, WINDOWED, BASED]))
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=examples(60), deadline=None)
 def test_every_piece_shows_something_of_its_sheet_and_what_is_seen_stays(cells, way):
     """Checked on the pixels, by a general library's components."""
     cells = np.array(cells)

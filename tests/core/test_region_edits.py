@@ -11,6 +11,7 @@ from hypothesis.extra import numpy as hnp
 from skimage.measure import moments_central
 
 import shapes
+from amounts import examples
 from sketchloom.core.edits.choosing import RegionSizes
 from sketchloom.core.edits.decisions import COLOUR, DROP, KEEP, WINDOW, RegionEdit
 from sketchloom.core.edits.region_edits import find_regions, inner_place, with_edits
@@ -59,7 +60,7 @@ def hex_seen(work, x, y):
 
 
 @given(random_maps)
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 def test_moments_are_those_of_the_pixels(labels):
     """scikit-image's central moments of pixels, each a unit square (1/12 of its area about its middle)."""
     planar = build_map(labels)
@@ -74,7 +75,7 @@ def test_moments_are_those_of_the_pixels(labels):
 
 
 @given(random_maps)
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 def test_the_inner_place_lies_in_its_face_farthest_from_the_edge(labels):
     planar = build_map(labels)
     index = RegionIndex(planar)
@@ -97,7 +98,7 @@ def test_the_inner_place_lies_in_its_face_farthest_from_the_edge(labels):
     ),
     st.booleans(),
 )
-@settings(max_examples=120)
+@settings(max_examples=examples(120))
 def test_any_edits_keep_the_map_and_say_what_they_changed(labels, wanted, all_off):
     planar = build_map(labels)
     index = RegionIndex(planar)

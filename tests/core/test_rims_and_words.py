@@ -10,6 +10,7 @@ from fontTools.ttLib import TTFont
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.base.errors import FontError
 from sketchloom.core.curves.curveset import is_straight, segment_areas, segment_lengths
 from sketchloom.core.curves.outline import Outline
@@ -157,7 +158,7 @@ MIXED = st.text(st.sampled_from("aT1 2(.)-" + HEBREW + ARABIC), min_size=1, max_
 
 
 @given(MIXED.filter(lambda t: t.strip()))
-@settings(max_examples=200)
+@settings(max_examples=examples(200))
 def test_mixed_directions_stand_as_another_implementation_of_the_standard_puts_them(words):
     """UAX 9 as of the `unicode-bidi` crate, which `get_display` calls; ours uses the levels of another implementation.
     """

@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.curves.curveset import segment_areas, segment_lengths
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.shapes.makers import ellipse
@@ -30,7 +31,7 @@ def circles(places, radius):
     return [ellipse(p, r, r) for p, r in zip(places, np.broadcast_to(radius, len(places)), strict=True)]
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=examples(40), deadline=None)
 @given(st.integers(0, 10_000), st.integers(1, 8))
 def test_a_short_way_against_all_ways(seed, count):
     """Every order of up to nine places tried."""
@@ -54,7 +55,7 @@ def test_a_way_through_many_places_lies_near_a_lower_bound():
     assert bound <= got <= 1.25 * bound
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.integers(0, 10_000))
 def test_every_cut_once_and_what_lies_within_is_cut_first(seed):
     rng = np.random.default_rng(seed)
@@ -119,7 +120,7 @@ def test_times_add_up():
     assert cut == pytest.approx(2 * 2 * (2 * np.pi * 5.0 / speed + speed / BLADE.acceleration), rel=0.1)
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.integers(0, 10_000))
 def test_moves_save_what_they_say(seed):
     rng = np.random.default_rng(seed)

@@ -7,6 +7,7 @@ import shapely
 from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.curves.seen import Bounded, seen_in
@@ -67,7 +68,7 @@ def crossings(points, place):
 
 @given(st.integers(0, 10_000), st.floats(0, 90), st.floats(0, 90), st.sampled_from([4.0, 15.0, 60.0, 200.0]))
 @example(2334, 12.4, 0.0, 60.0)  # edges of a ring in one line, on which unaided noding gives up
-@settings(max_examples=120, deadline=None)
+@settings(max_examples=examples(120), deadline=None)
 def test_inside_the_box_nothing_changes(seed, left, top, side):
     outline, pixel = outline_of(seed), side / 256
     box = (left, top, left + side, top + side)

@@ -7,6 +7,7 @@ import shapely
 from hypothesis import Phase, given, settings
 from hypothesis import strategies as st
 
+from amounts import examples
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.raster import filled, links_crossed
 from sketchloom.core.curves.chains import ring_controls, ring_points
@@ -122,7 +123,7 @@ def test_a_split_line_that_stops_short_is_drawn_on_and_one_inside_parts_nothing(
     assert [f.code for f in work.findings if f.code.startswith("clean")] == ["clean.shape_idle"]
 
 
-@settings(max_examples=25, phases=(Phase.explicit, Phase.generate))  # a trace is too slow to be shrunk
+@settings(max_examples=examples(25), phases=(Phase.explicit, Phase.generate))  # a trace is too slow to be shrunk
 @given(
     st.lists(
         st.tuples(

@@ -3,6 +3,7 @@
 import numpy as np
 from hypothesis import given, settings
 
+from amounts import examples
 from core.test_planar import images, traced
 from sketchloom.core.base import parallel
 from sketchloom.core.curves import trace_arcs
@@ -17,7 +18,7 @@ def keys(controls):
     return {min(c.tobytes(), c[::-1].copy().tobytes()) for c in controls}
 
 
-@settings(max_examples=60)
+@settings(max_examples=examples(60))
 @given(images)
 def test_neighbours_share_the_bytes_of_every_curve_between_them(labels):
     planar, curves = traced(labels)

@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.numpy import arrays
 
+from amounts import examples
 from sketchloom.core.base import parallel
 from sketchloom.core.base.errors import Cancelled
 from sketchloom.core.base.progress import Part, breathe, watched
@@ -51,7 +52,7 @@ def test_threads_are_watched_and_stopped(monkeypatch):
         parallel.in_threads(work, range(100))
 
 
-@settings(deadline=None, max_examples=60)
+@settings(deadline=None, max_examples=examples(60))
 @given(arrays(bool, st.tuples(st.integers(1, 24), st.integers(1, 24))))
 def test_thinning_wears_away_what_the_paper_says(ink):
     """Zhang and Suen's half steps over the whole picture, as the paper has them, leave the same line."""

@@ -13,6 +13,7 @@ from skimage.morphology import skeletonize
 from svgelements import SVG, Path
 
 import shapes
+from amounts import examples
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.strokes import pens
@@ -78,7 +79,7 @@ def test_thinning_lies_where_a_general_librarys_does(picture):
 
 
 @given(st.integers(0, 2**32 - 1))
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 def test_thinning_keeps_pieces_and_never_adds(seed):
     rng = np.random.default_rng(seed)
     ink = cv2.GaussianBlur(rng.normal(0, 1, (60, 60)).astype(np.float32), (0, 0), 3) > 0.1

@@ -8,6 +8,7 @@ from hypothesis.extra import numpy as hnp
 from scipy.ndimage import binary_fill_holes, label
 
 import shapes
+from amounts import examples
 from core.test_region_edits import RECIPE, desk_of, face_at, hex_seen
 from sketchloom.core.edits.decisions import COLOUR, WINDOW
 from sketchloom.core.edits.together import enclosed, filled, together
@@ -23,7 +24,7 @@ random_maps = hnp.arrays(
 
 
 @given(random_maps, st.data())
-@settings(max_examples=80)
+@settings(max_examples=examples(80))
 def test_what_is_enclosed_is_what_an_image_library_fills(labels, data):
     planar = build_map(labels)
     chosen = np.array(data.draw(st.lists(st.booleans(), min_size=planar.face_count, max_size=planar.face_count)))
@@ -37,7 +38,7 @@ def test_what_is_enclosed_is_what_an_image_library_fills(labels, data):
 
 
 @given(random_maps, st.data())
-@settings(max_examples=80)
+@settings(max_examples=examples(80))
 def test_set_operations_are_those_of_the_filled_areas(labels, data):
     planar = build_map(labels)
     assume(planar.face_count > 1)

@@ -9,6 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 import shapes
+from amounts import examples
 from sketchloom.core.base.colour import to_hex
 from sketchloom.core.edits.decisions import PaintedLine
 from sketchloom.core.judge.unlike import find_unlike, kind_of
@@ -75,7 +76,7 @@ def test_it_is_compared_once_for_each_way_that_the_picture_is_cut():
     assert len(pipeline.evaluate(source, replace(recipe, smallest_mm=20.0)).unlike.places) == 0
 
 
-@settings(max_examples=25, deadline=None)
+@settings(max_examples=examples(25), deadline=None)
 @given(st.integers(0, 10**6), st.floats(0.0, 3.0))
 def test_any_blend_of_two_neighbours_is_explained(seed, blur):
     """A picture of two to four colours blurred by as much as its renderer's pixel."""

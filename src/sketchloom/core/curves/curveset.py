@@ -124,14 +124,19 @@ def bounds(controls) -> tuple[float, float, float, float]:
     return (*every.min(0), *every.max(0))
 
 
+def chord_counts(controls, tolerance: float) -> np.ndarray:
+    """(S,) even steps of the parameter whose chords stay within a distance of cubics (S, 4, 2); 0 for a point."""
+    second = np.abs(np.diff(controls, n=2, axis=1)).sum(-1).max(1) if len(controls) else np.zeros(0)
+    return np.ceil(np.sqrt(0.75 * second / tolerance)).astype(np.intp)
+
+
 def flatten(controls, straight, tolerance: float) -> tuple[np.ndarray, np.ndarray]:
     """Polyline points of segments within a distance.
 
     Returns ``xy`` (N, 2), without each segment's last point, and ``starts`` (S + 1,).
     The number of chords follows from the largest second difference of the control points.
     """
-    second = np.abs(np.diff(controls, n=2, axis=1)).sum(-1).max(1) if len(controls) else np.zeros(0)
-    chords = np.where(straight, 1, np.ceil(np.sqrt(0.75 * second / tolerance))).astype(np.intp)
+    chords = np.where(straight, 1, chord_counts(controls, tolerance))
     starts = ragged.lengths_to_starts(np.maximum(chords, 1))
     segment = ragged.owner(starts)
     t = (np.arange(starts[-1]) - starts[segment]) / np.maximum(chords, 1)[segment]

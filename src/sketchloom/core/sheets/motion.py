@@ -20,6 +20,8 @@ curve's own radius (v² = a r δ / t for a tolerance t of the chords); and withi
 
 _AROUND = 2
 """Chords on each side that a chord's own bend is taken over."""
+_STRAIGHT = 1e-9
+"""A chord that turns by less, radians, is straight: no speed a machine has is held back by it."""
 _SLIGHT = np.radians(40.0)
 """Chords that turn by less are of a curve, and are also held to what their corner allows."""
 
@@ -61,7 +63,8 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     """
     xy, starts, curve = chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
                                max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
-    return paced_along(xy, starts, curve, dynamics)
+    # cubics that run on into each other are one curve, as whoever has only the points must take them
+    return paced_along(xy, starts, np.where(curve >= 0, curves_along(xy, starts), -1), dynamics)
 
 
 def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:
@@ -78,9 +81,10 @@ def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:
     cross = step[:-1, 0] * step[1:, 1] - step[:-1, 1] * step[1:, 0]
     turn[1:-1] = np.arctan2(cross, (step[:-1] * step[1:]).sum(1))
     bend, turn = np.abs(_bends(turn, length, curve)), np.abs(turn)
-    length = length * np.where(bend > 0, bend / 2 / np.sin(np.maximum(bend, 1e-12) / 2), 1.0)  # of the arc over a chord
-    cap = np.minimum(np.where(bend > 0, dynamics.acceleration * length / np.maximum(bend, 1e-12), np.inf),
-                     dynamics.speed**2)
+    # of the arc over a chord; what bends by rounding alone is a line
+    bent = np.where(bend > _STRAIGHT, bend, _STRAIGHT)
+    length = length * (bent / 2 / np.sin(bent / 2))
+    cap = np.minimum(dynamics.acceleration * length / bent, dynamics.speed**2)
     most = np.minimum(_at_corners(turn, dynamics), np.minimum(np.append(cap, np.inf), np.insert(cap, 0, np.inf)))
     most[starts[:-1]] = most[starts[1:] - 1] = 0.0
     square = _reachable(most, np.concatenate([[0.0], np.cumsum(np.where(within, length, 0.0))]), dynamics.acceleration)

@@ -14,11 +14,12 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.curves.curveset import chord_counts, evaluate
 
 _SAMPLES = 32
-"""Places on a cubic at which a biarc's distance is measured, and at which it may end (a cubic of a fitted outline
-bends one way or has one inflection)."""
+"""Places at least on a cubic at which a biarc's distance is measured, and at which it may end (a cubic of a fitted
+outline bends one way or has one inflection); a long one has more, so that chords between them stray by no more than the
+biarcs may."""
 _SMOOTH = 0.02
 """Tangents that differ by less, radians, are one: a fifth of what a machine tells as a corner."""
 _FLAT = 1e-7
@@ -54,8 +55,9 @@ def arcs_of(controls, straight, starts, within_mm: float = 0.005) -> Arcs:
         none = np.empty((0, 2))
         return Arcs(none, none, none, np.empty(0), starts)
     runs = _runs(controls, straight, starts)
-    points, tangents, offsets = _sampled(controls, runs)
-    first, last, run = _spans(points, tangents, offsets, within_mm)
+    points, tangents, offsets, between = _sampled(controls, runs, within_mm)
+    fine = np.stack([points, between], 1).reshape(-1, 2)
+    first, last, run = _spans(points, tangents, offsets, fine, within_mm)
     begin, end, centre, sweep = _biarcs(points[first], tangents[first], points[last], tangents[last])
     owner = np.repeat(np.searchsorted(starts, runs[run, 0], "right") - 1, 2)
     place = np.repeat(runs[run, 0].astype(float), 2)
@@ -94,33 +96,37 @@ def _tangents(controls):
     return tuple(v / np.maximum(np.hypot(v[:, 0], v[:, 1]), 1e-12)[:, None] for v in (behind, ahead))
 
 
-def _sampled(controls, runs):
-    """Places (P, 2) with unit tangents (P, 2) along runs, and their offsets (R + 1,); ends of runs included."""
+def _sampled(controls, runs, within):
+    """Places (P, 2) with unit tangents (P, 2) along runs, and their offsets (R + 1,), ends of runs included; and the
+    place half way to the next (P, 2), for an arc may stray where its ends do not."""
     if not len(runs):
-        return np.empty((0, 2)), np.empty((0, 2)), np.zeros(1, np.intp)
-    cubics = runs[:, 1] - runs[:, 0]
-    offsets = ragged.lengths_to_starts(cubics * _SAMPLES + 1)
+        return np.empty((0, 2)), np.empty((0, 2)), np.zeros(1, np.intp), np.empty((0, 2))
     own = np.concatenate([np.arange(a, b) for a, b in runs.tolist()])
-    t = np.arange(_SAMPLES) / _SAMPLES
-    points = evaluate(np.repeat(controls[own], _SAMPLES, 0), np.tile(t, len(own)))
-    u = 1 - t[:, None]
-    legs = np.diff(controls[own], axis=1)
-    speed = (legs[:, None, 0] * u**2 + 2 * legs[:, None, 1] * u * t[:, None] + legs[:, None, 2] * t[:, None]**2)
+    cubics = runs[:, 1] - runs[:, 0]
+    count = np.maximum(chord_counts(controls[own], within), _SAMPLES)
+    starts = ragged.lengths_to_starts(count)
+    of = ragged.owner(starts)
+    t = ((np.arange(starts[-1]) - starts[of]) / count[of])[:, None]
+    points, legs, u = evaluate(controls[own][of], t[:, 0]), np.diff(controls[own], axis=1)[of], 1 - t
+    speed = legs[:, 0] * u**2 + 2 * legs[:, 1] * u * t + legs[:, 2] * t**2
     into, out = _tangents(controls[own])
-    speed[:, 0] = out
-    speed = speed.reshape(-1, 2)
     length = np.hypot(*speed.T)[:, None]
-    speed = np.where(length > _FLAT, speed / np.maximum(length, 1e-12), np.repeat(out, _SAMPLES, 0))
-    where = np.arange(len(points)) + np.repeat(np.arange(len(runs)), cubics * _SAMPLES)
-    xy, tangents = np.empty((offsets[-1], 2)), np.empty((offsets[-1], 2))
+    speed = np.where((length > _FLAT) & (t > 0), speed / np.maximum(length, 1e-12), out[of])
+    run_of = np.repeat(np.arange(len(runs)), cubics)
+    offsets = ragged.lengths_to_starts(np.bincount(run_of, count, len(runs)).astype(np.intp) + 1)
+    where = np.arange(len(points)) + run_of[of]
+    xy, tangents, between = np.empty((3, offsets[-1], 2))
     xy[where], tangents[where] = points, speed
+    between[where] = evaluate(controls[own][of], t[:, 0] + 0.5 / count[of])
     last = np.cumsum(cubics) - 1
     xy[offsets[1:] - 1], tangents[offsets[1:] - 1] = controls[runs[:, 1] - 1, 3], into[last]
-    return xy, tangents, offsets
+    between[offsets[1:] - 1] = xy[offsets[1:] - 1]
+    return xy, tangents, offsets, between
 
 
-def _spans(points, tangents, offsets, within):
-    """Spans of samples that a biarc each follows, as first and last sample, and the run of each, in their order."""
+def _spans(points, tangents, offsets, fine, within):
+    """Spans of samples that a biarc each follows, as first and last sample, and the run of each, in their order.
+    ``fine``: the samples with those between by turns."""
     at, end = offsets[:-1].copy(), offsets[1:] - 1
     found = []
     active = np.flatnonzero(at < end)
@@ -132,7 +138,7 @@ def _spans(points, tangents, offsets, within):
         open_ = np.ones(len(active), bool)
         while open_.any():
             k = np.flatnonzero(open_)
-            good = _follows(points, tangents, here[k], high[k], within)
+            good = _follows(points, tangents, fine, here[k], high[k], within)
             low[k[good]] = high[k[good]]
             more = good & (high[k] < most[k])
             high[k[more]] = np.minimum(here[k[more]] + 2 * (high[k[more]] - here[k[more]]), most[k[more]])
@@ -141,7 +147,7 @@ def _spans(points, tangents, offsets, within):
         k = np.flatnonzero(high - low > 1)
         while len(k):
             middle = (low[k] + high[k]) // 2
-            good = _follows(points, tangents, here[k], middle, within)
+            good = _follows(points, tangents, fine, here[k], middle, within)
             low[k[good]], high[k[~good]] = middle[good], middle[~good]
             k = k[high[k] - low[k] > 1]
         found.append(np.column_stack([here, low, active]))
@@ -156,17 +162,14 @@ def _spans(points, tangents, offsets, within):
     return spans[:, 0], spans[:, 1], spans[:, 2]
 
 
-def _follows(points, tangents, first, last, within):
+def _follows(points, tangents, fine, first, last, within):
     """Whether a biarc from one sample to another keeps within a distance of those in between."""
     begin, end, centre, sweep = (one.reshape(-1, 2, *one.shape[1:]) for one in _biarcs(
         points[first], tangents[first], points[last], tangents[last]))
     good = np.abs(sweep).sum(1) < 1.5 * np.pi
-    count = np.maximum(last - first - 1, 0)
+    count = 2 * (last - first) - 1
     span = np.repeat(np.arange(len(first)), count)
-    if not len(span):
-        return good
-    inner = first[span] + 1 + np.arange(len(span)) - np.repeat(np.cumsum(count) - count, count)
-    p = points[inner]
+    p = fine[2 * first[span] + 1 + np.arange(len(span)) - np.repeat(np.cumsum(count) - count, count)]
     # which of the two arcs a sample belongs to: by its side of the line through the join across the tangent there
     join, way = end[span, 0], _way_at_join(begin, end, centre, sweep)[span]
     second = ((p - join) * way).sum(1) > 0

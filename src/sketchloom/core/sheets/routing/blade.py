@@ -11,8 +11,10 @@ the cut.
 
 import numpy as np
 
-_SLIGHT = np.radians(8.0)
-"""Turns of less need no swing of their own: they are chords of a curve, or stray by under a hundredth of the offset."""
+_ONE_PLACE_MM = 0.004
+"""One place serves a turn where the tip strays by no more: joints of the chords of a curve must not be corners, at which
+the blade would tremble (chosen on discs from 1 mm on and chords that stray as much)."""
+_LEAST_SLIGHT, _MOST_SLIGHT = np.radians(8.0), np.radians(14.0)
 STRAY_MM = 0.002
 """Chords of a swing stray from its circle by no more: each pulls the tip along by as much."""
 PRIME = 6.0
@@ -43,7 +45,8 @@ def axis_path(points, starts, offset_mm: float, angle: float = 0.0, stray_mm: fl
     before[1:] = way[:-1]
     before[begins] = np.concatenate([[angle], way[ends[:-1]]])  # as the stroke before left it
     turn = (way - before + np.pi) % (2 * np.pi) - np.pi
-    swing = np.abs(turn) > _SLIGHT
+    slight = 2 * np.arccos(1 - min(_ONE_PLACE_MM / offset_mm, 0.1))
+    swing = np.abs(turn) > min(max(slight, _LEAST_SLIGHT), _MOST_SLIGHT)
     per = 2 * np.arccos(1 - min(stray_mm / offset_mm, 0.1))
     count = np.where(swing, np.ceil(np.abs(turn) / per).astype(np.intp) + 1, 1)  # the swing's points, both ends
     count[ends] = 1
