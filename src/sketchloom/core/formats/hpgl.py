@@ -26,8 +26,8 @@ _STRAY_MM = 0.008
 _FLAT_MM, _SAME_MM = 0.004, 0.006
 """Chords stray from curves by so much, and places that a line passes so near are left out: a hundredth in all."""
 _BETWEEN = 0.2
-"""A place at least so far from its unit may go to the next one (chosen on the layers of four works: with more an area is
-off by 0.08 %, with less a place by more than a half unit and a hundredth of a millimetre)."""
+"""A place at least so far from its unit may go to the next one (chosen on the layers of four works: with more an area
+is off by 0.08 %, with less a place by more than a half unit and a hundredth of a millimetre)."""
 _A_LINE = 60
 """Coordinates of one instruction: buffers of old machines are short (common practice, no source)."""
 

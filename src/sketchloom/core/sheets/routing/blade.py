@@ -12,8 +12,8 @@ the cut.
 import numpy as np
 
 _ONE_PLACE_MM = 0.004
-"""One place serves a turn where the tip strays by no more: joints of the chords of a curve must not be corners, at which
-the blade would tremble (chosen on discs from 1 mm on and chords that stray as much)."""
+"""One place serves a turn where the tip strays by no more, but for turns that are corners for certain: joints of the
+chords of a curve must not be such, or the blade would tremble (chosen on discs from 1 mm on and on four works)."""
 _LEAST_SLIGHT, _MOST_SLIGHT = np.radians(8.0), np.radians(14.0)
 STRAY_MM = 0.002
 """Chords of a swing stray from its circle by no more: each pulls the tip along by as much."""
