@@ -86,14 +86,15 @@ def _changed(bounds, mapped, edits) -> Reshaped:
 
 
 def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
-    planar, _, along = mapped
+    planar, found, along = mapped
     lines = changed.lines
     segmentation = bounds.segmentation
     if bounds.rough:
         return trace_arcs.chords(lines)
 
     def fitted(smoothness):
-        tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0) * bounds.times * _SMOOTHER**smoothness
+        tolerance = trace_arcs.fitting_tolerance(lines, segmentation.noise > 0, found.whole_pixels)
+        tolerance *= bounds.times * _SMOOTHER**smoothness
         return trace_arcs.fit_arcs(
             planar, lines, tolerance, blur_px=bounds.blur_px, recognise=r.exact_shapes, few=r.few_nodes,
             progress=progress
@@ -146,12 +147,14 @@ def _mapped(segmentation):
         levels = subpixel.FaceLevels(subpixel.face_means(planar, field))
     metric = subpixel.luma_first(field.shape[-1]) if segmentation.noise > 0 and not segmentation.two_tones else None
     points = subpixel.boundary_points(planar, field, levels, metric)
+    of_whole = segmentation.noise <= 0 and stepped.in_whole_pixels(points)
     if segmentation.noise <= 0:
-        points = stepped.smoothed(points)
+        points = stepped.smoothed(points, of_whole)
     if segmentation.cut_in is None:
-        return planar, junctions.join_polylines(planar, points, junctions.place_nodes(planar, points)), None
+        lines = junctions.join_polylines(planar, points, junctions.place_nodes(planar, points))
+        return planar, replace(lines, whole_pixels=of_whole), None
     drawn = segmentation.cut_in.guides
     along = guides.crack_groups(planar, drawn)
     points = guides.snapped(planar, points, drawn, along)
     nodes = guides.held_nodes(planar, junctions.place_nodes(planar, points), drawn, along)
-    return planar, junctions.join_polylines(planar, points, nodes), along
+    return planar, replace(junctions.join_polylines(planar, points, nodes), whole_pixels=of_whole), along

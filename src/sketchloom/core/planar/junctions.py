@@ -32,13 +32,15 @@ class Polylines:
 
     ``xy`` (N, 2), ``starts`` (A + 1,). Open arcs begin and end with their nodes; closed
     arcs hold each point once. ``base`` (N, 2) the place in the pixel grid that each point was
-    found from: the middle of its crack, or its node's lattice corner.
+    found from: the middle of its crack, or its node's lattice corner. ``whole_pixels``: the picture has no pixel
+    between two colours, so that points tell where an outline runs to half a pixel only.
     """
 
     xy: np.ndarray
     starts: np.ndarray
     closed: np.ndarray
     base: np.ndarray | None = None
+    whole_pixels: bool = False
 
     def part(self, first: int, stop: int) -> "Polylines":
         """The arcs from ``first`` up to ``stop``."""

@@ -2,7 +2,8 @@
 
 Many renderers look at a pixel along a few lines only, four or sixteen of them. A boundary that runs nearly along the
 pixels' rows or columns then lies at one of a few places for many pixels, and jumps to the next: a staircase whose
-treads are up to an eighth of a pixel from the outline. Where it jumps the outline crosses one of those lines, half way
+treads are up to an eighth of a pixel from the outline, or up to half a one where a pixel is all of one colour or all of
+the other. Where it jumps the outline crosses one of those lines, half way
 between two treads, so there it is known exactly; between two such places the points are laid on a smooth curve through
 them.
 """
@@ -18,6 +19,8 @@ _LEVEL_PX = 0.012
 """Points of a tread lie at one height within so much: values of eight bits round."""
 _LEAST_STEP_PX, _MOST_STEP_PX = 0.05, 0.3
 """Steps of sixteen lines a pixel, and of four (0.25)."""
+_ALL = 0.98
+"""Of all points; a few lie where several colours meet."""
 _ALONG_PX = 0.02
 """Points of a tread follow each other by a pixel, within so much."""
 _LONE = 0.6
@@ -34,18 +37,25 @@ _MOST_OFF = 0.55
 """Points move by no more than this share of the step beside them."""
 
 
-def smoothed(points: BoundaryPoints) -> BoundaryPoints:
-    """The same points, those of staircases where the outline ran."""
+def in_whole_pixels(points: BoundaryPoints) -> bool:
+    """Whether boundaries run along the edges of pixels everywhere: the picture was drawn without a pixel between two
+    colours, or its lines are all level and upright."""
+    off = np.abs(points.xy - points.middle).max(1)
+    return len(off) > 0 and bool((off < _LEVEL_PX).mean() >= _ALL)
+
+
+def smoothed(points: BoundaryPoints, of_whole: bool = False) -> BoundaryPoints:
+    """The same points, those of staircases where the outline ran; ``of_whole`` pixels, too."""
     if len(points.xy) < 4:
         return points
     xy = points.xy.copy()
     arc = ragged.owner(points.starts)
     for across in (1, 0):
-        _smooth(points.xy, xy, arc, across)
+        _smooth(points.xy, xy, arc, across, of_whole)
     return replace(points, xy=xy)
 
 
-def _smooth(old, new, arc, across):
+def _smooth(old, new, arc, across, of_whole):
     """Move points of staircases whose treads lie along one axis; ``across``: the other."""
     value, along = old[:, across], old[:, 1 - across]
     run, rise = np.diff(along), np.diff(value)
@@ -61,12 +71,17 @@ def _smooth(old, new, arc, across):
     size = np.abs(step)
     middle = last[:-1] + 1
     linked = ((gap == 1) | (gap == 2)) & (arc[first[1:]] == arc[last[:-1]]) & (heading[1:] == heading[:-1])
-    linked &= (size >= _LEAST_STEP_PX) & (size <= _MOST_STEP_PX)
-    linked &= np.abs((along[first[1:]] - along[last[:-1]]) * heading[1:] - gap) < 2 * _ALONG_PX
+    whole = linked & (np.abs(size - 1) < _LEVEL_PX) & of_whole  # from one row of pixels to the next
+    linked &= (size >= _LEAST_STEP_PX) & (size <= _MOST_STEP_PX) | whole
+    span = (along[first[1:]] - along[last[:-1]]) * heading[1:]
+    linked &= np.abs(span - np.where(whole, 1, gap)) < 2 * _ALONG_PX
+    beside = np.concatenate([[False], linked, [False]])
+    linked &= ~whole | beside[:-2] | beside[2:]  # a lone step of a pixel is as likely drawn
     if not linked.any():
         return
     # the outline crosses from one tread to the next half way, or as far on as the point between them has come
     share = np.clip((value[middle] - height[:-1]) / np.where(size > 1e-9, step, 1.0), 0, 1)
+    share = np.where(whole, 0.5, share)
     place = np.where(gap == 1, 0.5 * (along[last[:-1]] + along[first[1:]]) * heading[1:],
                      along[middle] * heading[1:] + 0.5 - share)
     level_at = 0.5 * (height[1:] + height[:-1])
