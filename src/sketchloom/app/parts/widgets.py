@@ -128,6 +128,15 @@ class Choice(QWidget):
             self._group.button(number).setAccessibleName(f"{self.accessibleName()}: {text}")
 
 
+def say_on(part: QLabel, text: str, kind: str) -> None:
+    """Show a text on a label as another kind of it, as of ``label``."""
+    part.setObjectName(kind)
+    part.style().unpolish(part)
+    part.style().polish(part)
+    part.setText(text)
+    part.show()
+
+
 def rows_of(*parts) -> QWidget:
     """Parts in a grid two wide, of one width each."""
     whole = QWidget()

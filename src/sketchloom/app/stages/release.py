@@ -26,6 +26,7 @@ from sketchloom.app.parts.widgets import (
     label,
     nodes_text,
     plain_tip,
+    say_on,
     swatch,
 )
 from sketchloom.app.stages.fold import Fold
@@ -349,8 +350,4 @@ class ReleasePanel(Panel):
         self._open.hide()
 
     def _say(self, text, kind):
-        self._result.setObjectName(kind)
-        self._result.style().unpolish(self._result)
-        self._result.style().polish(self._result)
-        self._result.setText(text)
-        self._result.show()
+        say_on(self._result, text, kind)

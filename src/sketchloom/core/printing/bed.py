@@ -13,7 +13,7 @@ import numpy as np
 
 from sketchloom.core.base.errors import PictureError
 from sketchloom.core.base.said import said
-from sketchloom.core.picture.preparing.finding import line_through, meeting
+from sketchloom.core.picture.preparing.finding import line_through, meeting, steepest
 from sketchloom.core.printing.camera import spots_of
 from sketchloom.core.printing.marks import MARK_MM, places_of
 
@@ -207,13 +207,9 @@ def _side(soft, a, b, reach_px):
                      borderMode=cv2.BORDER_REPLICATE)
     best = None
     for sign in (1.0, -1.0):  # the bed is lighter than what it lies on, or darker
-        step = sign * np.diff(seen, axis=1)
-        centre = np.clip(step.argmax(1), 1, step.shape[1] - 2)
-        rows = np.arange(len(t))
-        left, middle, right = (step[rows, centre + k] for k in (-1, 0, 1))
-        bend = left - 2 * middle + right
-        fine = np.where(bend < -1e-6, 0.5 * (left - right) / np.where(bend < -1e-6, bend, 1), 0.0)
-        offset = away[0] + 0.25 + 0.5 * (centre + np.clip(fine, -1, 1))
+        place, _ = steepest(sign * np.diff(seen, axis=1))
+        centre = np.rint(place).astype(int)
+        offset = away[0] + 0.25 + 0.5 * place
         points = a + t[:, None] * (b - a) + offset[:, None] * across
         width = max(int(2 * reach_px / 3), 2)
         height = np.abs(_beside(seen, centre, width) - _beside(seen, centre, -width))

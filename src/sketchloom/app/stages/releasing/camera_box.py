@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QComboBox, QFileDialog, QSizePolicy, QVBoxLayout, 
 
 from sketchloom.app import theme
 from sketchloom.app.painted import painted
-from sketchloom.app.parts.widgets import button, label, rows_of
+from sketchloom.app.parts.widgets import button, label, rows_of, say_on
 from sketchloom.app.words import named, told
 from sketchloom.core.picture.decode import SUFFIXES
 from sketchloom.core.sheets.machine import BLADE, shipped
@@ -197,9 +197,5 @@ class CameraBox(QWidget):
             self.wanted.emit(path, None, self.size_mm)
 
     def _say(self, text, kind):
-        self.said.setObjectName(kind)
-        self.said.style().unpolish(self.said)
-        self.said.style().polish(self.said)
-        self.said.setText(text)
-        self.said.show()
+        say_on(self.said, text, kind)
         self._note.hide()

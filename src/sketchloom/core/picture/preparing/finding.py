@@ -224,13 +224,8 @@ def _fitted_sides(grey, corners, share):
         seen = cv2.remap(grey, at[..., 0].astype(np.float32), at[..., 1].astype(np.float32), cv2.INTER_LINEAR,
                          borderMode=cv2.BORDER_REPLICATE)
         step = np.diff(seen, axis=1)  # the page lies on the side of growing ``across``
-        peak = step.argmax(1)
-        centre = np.clip(peak, 1, step.shape[1] - 2)
-        rows = np.arange(len(t))
-        left, middle, right = (step[rows, centre + k] for k in (-1, 0, 1))
-        bend = left - 2 * middle + right
-        fine = np.where(bend < -1e-6, 0.5 * (left - right) / np.where(bend < -1e-6, bend, 1), 0.0)
-        offset = away[0] + 0.25 + 0.5 * (centre + np.clip(fine, -1, 1))
+        place, middle = steepest(step)
+        offset = away[0] + 0.25 + 0.5 * place
         points = a + t[:, None] * (b - a) + offset[:, None] * across
         # table on one side and paper on the other, nearly all along
         good = (seen[:, -6:].mean(1) - seen[:, :6].mean(1) > _LEAST_STEP) & (middle > 0)
@@ -240,6 +235,16 @@ def _fitted_sides(grey, corners, share):
         lines.append(line)
     found = np.array([meeting(lines[k - 1], lines[k]) for k in range(4)])
     return found if np.isfinite(found).all() and np.hypot(*(found - corners).T).max() < 0.1 * max(grey.shape) else None
+
+
+def steepest(step):
+    """Where each row (R, K) is largest, in columns to a fraction by a parabola, and how large it is there."""
+    centre = np.clip(step.argmax(1), 1, step.shape[1] - 2)
+    rows = np.arange(len(step))
+    left, middle, right = (step[rows, centre + k] for k in (-1, 0, 1))
+    bend = left - 2 * middle + right
+    fine = np.where(bend < -1e-6, 0.5 * (left - right) / np.where(bend < -1e-6, bend, 1), 0.0)
+    return centre + np.clip(fine, -1, 1), middle
 
 
 def line_through(points):
