@@ -64,3 +64,10 @@ def test_what_is_not_there_is_told():
     seen, *_ = photographed(page()[0], A4, BED, Shot(pixels=PX))
     with pytest.raises(PictureError, match="four sides"):
         bed_corners(cv2.copyMakeBorder(seen, 0, 0, 0, 0, cv2.BORDER_CONSTANT)[:, :seen.shape[1] * 9 // 10], A4, BED)
+
+
+def test_a_bed_of_any_size_is_looked_for_in_bounded_memory():
+    """A carrier of 90 m, as a table from elsewhere may have it: a sentence, and no picture of as many pixels."""
+    seen, *_ = photographed(page()[0], A4, BED, Shot(pixels=900))
+    with pytest.raises(PictureError, match="four sides"):
+        bed_corners(seen, A4, (90_000.0, 90_000.0))

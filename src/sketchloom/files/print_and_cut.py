@@ -29,6 +29,8 @@ from sketchloom.files.made import Made
 _MOST_DPI, _FINE_MM, _SHOT_DPI = 300, 0.2, 200
 _GUESS = ((0.15, 0.15), (0.85, 0.15), (0.85, 0.85), (0.15, 0.85))
 """Where corners are drawn that nobody found, as shares of the picture."""
+_MOST_FLAT_PX = 1 << 24
+"""Of a bed as from straight above: one of up to 800 × 800 mm has pixels of 0.2 mm, a larger one coarser ones."""
 KISS, THROUGH = "kiss cut", "through cut"
 
 
@@ -58,7 +60,8 @@ def grey_of(path) -> np.ndarray:
 
 def found_on_bed(grey, recipe, bed_mm, corners, name: str = "") -> Found:
     """Where a printed page lies on a bed of a size whose ``corners`` (4, 2) px are known; raises PictureError."""
-    return page_found(straightened(grey, corners, bed_mm[0], bed_mm[1], _FINE_MM), _FINE_MM, *page_of(recipe), name)
+    fine_mm = max(_FINE_MM, (bed_mm[0] * bed_mm[1] / _MOST_FLAT_PX) ** 0.5)
+    return page_found(straightened(grey, corners, bed_mm[0], bed_mm[1], fine_mm), fine_mm, *page_of(recipe), name)
 
 
 def photographed_page(work: Work, name: str, bed_mm, shot: Shot | None = None) -> np.ndarray:

@@ -27,6 +27,8 @@ _SIZE_OFF, _MOST_SLANT = 0.3, 3.0
 _LOOKS = ((2.0, np.arange(-20.0, 20.01, 1.0)), (0.5, np.arange(-0.8, 0.81, 0.2)))
 """Pixels, mm, of the picture as from straight above in which the bed is looked for, and turns that are tried: how far a
 page lies turned on its bed, beside quarter turns, and how far from what was best so far."""
+_MOST_SIDE_PX = 6000
+"""A very large bed is looked for less finely: memory is bounded."""
 _SIZE_FREE = 0.02
 """What the marks tell is stretched over a bed that is much larger than the page: its sides may be off by a share."""
 _REACH_MM, _ALONG, _SEEN = 1.5, 120, 0.6
@@ -140,6 +142,7 @@ class _Above:
     """The picture as from straight above, with pixels of so many mm, so far around the page's middle."""
 
     def __init__(self, grey, to_px, middle, around, mm):
+        mm = max(mm, 2 * around / _MOST_SIDE_PX)
         self.mm, self.side = mm, round(2 * around / mm)
         self.to_page = np.array([[mm, 0, middle[0] - around], [0, mm, middle[1] - around], [0, 0, 1.0]])
         back = np.linalg.inv(to_px @ self.to_page)

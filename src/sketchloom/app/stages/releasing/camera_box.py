@@ -12,7 +12,7 @@ from sketchloom.core.picture.decode import SUFFIXES
 from sketchloom.core.sheets.machine import BLADE, shipped
 from sketchloom.files import user_data
 
-_LEAST_PX, _GRIP_PX = 900, 14
+_MOST_PX, _GRIP_PX = 900, 14
 """A picture is shown no larger than it is needed; so near to a corner it is taken."""
 
 
@@ -34,7 +34,7 @@ class BedPicture(QWidget):
         """``grey`` (H, W) uint8; ``corners`` (4, 2) px of the bed and the ``page``'s, none where it was not found."""
         high, wide = grey.shape
         image = QImage(grey.data, wide, high, grey.strides[0], QImage.Format.Format_Grayscale8)
-        most = min(_LEAST_PX / max(wide, high), 1.0)
+        most = min(_MOST_PX / max(wide, high), 1.0)
         self._image = image.scaled(round(wide * most), round(high * most), Qt.AspectRatioMode.IgnoreAspectRatio,
                                    Qt.TransformationMode.SmoothTransformation)
         self._wide, self._high = wide, high
