@@ -11,7 +11,7 @@ from sketchloom.core.formats.handing import MM
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.sheets.machine import Machine
 from sketchloom.desk.preflight import findings_of_file
-from sketchloom.desk.rehearsal import looked_at
+from sketchloom.desk.rehearsal import Look, looked_at
 from sketchloom.files.made import Made, Reported, Zipped
 from sketchloom.files.release import Outgoing
 
@@ -62,4 +62,10 @@ def _found_in(path, data, make, machine, svg_reader):
     except PictureError as error:
         raise ExportError(path, said("not written: what was made cannot be read back ({why}).", why=error.why)
                           ) from None
+    return found_in(look, make, svg_reader)
+
+
+def found_in(look: Look, make: Made, svg_reader: str) -> tuple[Finding, ...]:
+    """What speaks against a file that was looked at, beside what it was made of."""
+    suffix = make.kind.suffix
     return findings_of_file(look, make.drawing(), suffix, suffix != ".svg" or svg_reader == MM)

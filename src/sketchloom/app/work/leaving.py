@@ -12,16 +12,15 @@ from PySide6.QtCore import QObject, Signal
 from sketchloom.app.words import told
 from sketchloom.core.base.progress import Part, watched
 from sketchloom.core.formats.atomic import Care
-from sketchloom.core.formats.handing import MM
 from sketchloom.core.preflight import checklist
-from sketchloom.desk.preflight import checks_of, findings_of_file, findings_of_work
+from sketchloom.desk.preflight import checks_of, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
 from sketchloom.files import opening, papers, print_and_cut, release, sending, user_data
 from sketchloom.files.made import Made
 from sketchloom.files.outgoing import Wanted, Words, files_of
-from sketchloom.files.reading_back import read_back
+from sketchloom.files.reading_back import found_in, read_back
 from sketchloom.files.recipients import APPROVAL
 from sketchloom.recipe.document import Alternative
 
@@ -136,8 +135,7 @@ class Leaving(QObject):
                 machine = work.recipe.machine if its is None else its.machine
                 looks.append(looked_at(path.name, path.suffix, make(), machine, planned))
                 if isinstance(make, Made):
-                    found += findings_of_file(looks[-1], make.drawing(), path.suffix,
-                                              path.suffix != ".svg" or work.recipe.svg_reader == MM)
+                    found += found_in(looks[-1], make, work.recipe.svg_reader)
             return work, tuple(looks), tuple(found)
 
         def show(done):

@@ -144,6 +144,8 @@ class CameraBox(QWidget):
         for part in (label(self.tr("Where the page lies on the bed")), self.bed, rows_of(self.take, self.simulated),
                      self._note, self.said, self.picture, self.forget):
             column.addWidget(part)
+        for part in (self.bed, self.take, self.simulated):
+            part.setEnabled(False)  # until a work says on what it is cut
         self.drop()
 
     @property
