@@ -47,6 +47,12 @@ def wait(done, seconds=30.0, what="the window"):
         pause(10)
 
 
+def written(folder, pattern="*"):
+    """The files a folder holds once nothing is being written there; a pattern also finds what has no name yet."""
+    there = list(folder.iterdir()) if folder.is_dir() else []
+    return [] if any(p.suffix == ".part" for p in there) else sorted(p for p in there if p.match(pattern))
+
+
 def grabbed(bench):
     """What the bench shows once it is sharp."""
     bench.repaint()

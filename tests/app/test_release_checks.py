@@ -11,7 +11,7 @@ from PIL import Image
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QInputDialog, QPushButton
 
-from app.driver import Driver, pause, wait
+from app.driver import Driver, pause, wait, written
 from app.person import Person
 from sketchloom.app.stages.numbers import RELEASE
 from sketchloom.command.main import main
@@ -153,7 +153,7 @@ def test_nothing_leaves_by_any_way_while_a_finding_says_stop(ring, tmp_path, mon
     again = offers(ring, "Write all the same")
     assert not list((tmp_path / "shared").iterdir())
     ring.press(again)
-    wait(lambda: list((tmp_path / "shared").glob("*.svg")), 60, "the sheets")
+    wait(lambda: written(tmp_path / "shared", "*.svg"), 60, "the sheets")
 
 
 def shifted(monkeypatch):

@@ -13,7 +13,7 @@ from PySide6.QtGui import QGuiApplication
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
-from app.driver import Driver, pause, wait
+from app.driver import Driver, pause, wait, written
 from app.person import Person
 from sketchloom.app.stages.numbers import LAYERS, RELEASE
 from sketchloom.core.playback.machine import Bed, StandIn
@@ -146,8 +146,7 @@ def test_a_job_is_kept_in_one_folder(badge, tmp_path, monkeypatch):
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *_: str(folder))
     badge.click("All of it, to keep", panel)
     badge.press(panel._write)
-    wait(lambda: len([p for p in folder.iterdir() if p.suffix != ".part"]) > 10, 60, "the package")
-    wait(lambda: not list(folder.glob(".*.part")), 10, "its end")
+    wait(lambda: len(written(folder)) > 10, 60, "the package")
     names = {p.suffix for p in folder.iterdir()}
     assert names == {".plt", ".svg", ".pdf", ".png", ".json"}
     for path in folder.glob("*.plt"):
@@ -173,7 +172,7 @@ def test_a_finding_that_says_stop_is_asked_about(badge, tmp_path, monkeypatch):
     wait(lambda: notices.text_of("write"), 60, "a question")
     assert "Nothing was written" in notices.text_of("write") and not list(folder.iterdir())
     badge.click("Write all the same; the report says it", notices)
-    wait(lambda: list(folder.glob("*.dxf")), 60, "the files")
+    wait(lambda: written(folder, "*.dxf"), 60, "the files")
 
 
 def test_the_work_is_copied_and_dragged_as_svg(badge):
@@ -259,10 +258,13 @@ def test_a_picture_of_the_bed_puts_the_cuts_where_the_page_lies(badge, tmp_path,
     out.mkdir()
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *a, **k: str(out))
     badge.press(panel._write)
-    wait(lambda: list(out.glob("*-cut-01*")), 60, "the files")
-    there = cut_files.read(next(iter(out.glob("*-cut-01*")))).moves
+
+    def first():
+        return next((cut_files.read(path).moves for path in written(out, "*-cut-01*")), None)
+
+    wait(first, 60, "the files")
+    there = first()
     badge.press(camera.forget)
     assert panel.wanted.found is None
     badge.driver.session.leaving.write(out, panel.wanted, replace=True)
-    wait(lambda: np.abs(cut_files.read(next(iter(out.glob("*-cut-01*")))).moves.end[0] - there.end[0]).max() > 3, 60,
-         "files as printed")
+    wait(lambda: first() and np.abs(first().end[0] - there.end[0]).max() > 3, 60, "files as printed")

@@ -8,7 +8,7 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
 
-from app.driver import Driver, pause, wait
+from app.driver import Driver, pause, wait, written
 from app.person import Person
 from sketchloom.app.parts.machines_table import MachinesTable
 from sketchloom.app.stages.numbers import RELEASE, SHEETS
@@ -277,7 +277,7 @@ def test_sheets_are_written_from_release_as_they_were_planned(badge, tmp_path):
     out = tmp_path / "sheets"
     out.mkdir()
     badge.driver.session.leaving.write(out, Wanted(split="sheet", report=True))
-    wait(lambda: len(list(out.glob("*.svg"))) == len(plan.sheets) and list(out.glob("*.json")), 30, "the files")
+    wait(lambda: len(written(out, "*.svg")) == len(plan.sheets) and written(out, "*.json"), 30, "the files")
     told = json.loads(next(out.glob("*.json")).read_text())
     part = told["sheets"][0]["parts"][0]
     assert (part["x_mm"], part["y_mm"]) == pytest.approx(plan.sheets[0].placed[0].box[:2], abs=0.01)

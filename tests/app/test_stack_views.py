@@ -12,7 +12,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QLabel
 
 import svgs
-from app.driver import grabbed, pause, wait
+from app.driver import grabbed, pause, wait, written
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
@@ -447,9 +447,9 @@ def test_works_are_laid_on_shared_sheets(lighthouse, smaller, tmp_path, monkeypa
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *_: str(tmp_path))
     lighthouse.window.show_stage(RELEASE)
     lighthouse.click("On shared sheets", lighthouse.window.panels[RELEASE])
-    wait(lambda: list(tmp_path.glob("*-sheet-*.svg")), 60, "the sheets")
+    wait(lambda: written(tmp_path, "*-sheet-*.svg"), 60, "the sheets")
     wait(lambda: lighthouse.window.panels[RELEASE]._result.isVisible(), 20, "what was written")
-    assert len(list(tmp_path.glob("*-sheet-*.svg"))) >= len(lighthouse.work.layers)
+    assert len(written(tmp_path, "*-sheet-*.svg")) >= len(lighthouse.work.layers)
 
 
 def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
