@@ -220,25 +220,6 @@ def test_arcs_keep_their_distance_and_join(seed, within):
         assert len(arcs.sweep) - outline.straight.sum() <= 3.2 * (~outline.straight).sum()
 
 
-def test_a_quarter_circle_is_one_biarc_of_its_own_radius():
-    """A circle by four cubics (handle 0.5523 r, radial error under 0.03 %: textbook)."""
-    k = 0.5522847498
-    quarter = np.array([[(1, 0), (1, k), (k, 1), (0, 1)]], float) * 10
-    arcs = arcs_of(quarter, [False], [0, 1], 0.005)
-    assert len(arcs.sweep) == 2 and arcs.sweep.sum() == pytest.approx(np.pi / 2, abs=1e-9)
-    assert np.hypot(*(arcs.begin - arcs.centre).T) == pytest.approx(10.0, abs=0.005)
-
-
-def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():
-    """A tight turn runs on into a sweep of 24 mm: an arc that begins in the turn ends on the sweep, far apart on it."""
-    two = np.array([[[10.6848, 22.5015], [10.6506, 23.0803], [11.1602, 22.9056], [11.276, 22.9311]],
-                    [[11.276, 22.9311], [19.196, 24.6731], [26.7751, 26.2216], [34.8406, 27.0864]]])
-    arcs = arcs_of(two, [False, False], [0, 2], 0.005)
-    xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0001)
-    curve = shapely.LineString(evaluate(np.repeat(two, 500, 0), np.tile(np.linspace(0, 1, 500), 2)))
-    assert shapely.distance(shapely.points(xy), curve).max() <= 0.0055
-
-
 def test_a_dragged_blade_does_not_tremble_on_curves_in_plotter_language():
     """Its axis runs along a disc of 2 mm without turning back: units of 0.025 mm alone turn it by less than 45°."""
     disc = outline_of_area(shapely.MultiPolygon([shapely.Point(10, 10).buffer(1.0, quad_segs=90)]), 0.002)

@@ -1,0 +1,89 @@
+"""Arcs in place of cubics: closed forms, no kink but at corners, and fewer of them where the curvature is not even."""
+
+import numpy as np
+import pytest
+import shapely
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scipy.special import fresnel
+
+from amounts import examples
+from sketchloom.core.curves.curveset import evaluate
+from sketchloom.core.playback.moves import chords_of
+from sketchloom.core.tooling import arc_search, biarcs
+from sketchloom.core.tooling.arc_search import Course
+from sketchloom.core.tooling.biarcs import arcs_of
+
+
+def test_a_quarter_circle_is_one_arc_of_its_own_radius():
+    """A circle by four cubics (handle 0.5523 r, radial error under 0.03 %: textbook)."""
+    k = 0.5522847498
+    quarter = np.array([[(1, 0), (1, k), (k, 1), (0, 1)]], float) * 10
+    arcs = arcs_of(quarter, [False], [0, 1], 0.005)
+    assert len(arcs.sweep) == 1 and arcs.sweep.sum() == pytest.approx(np.pi / 2, abs=1e-9)
+    assert np.hypot(*(arcs.begin - arcs.centre).T) == pytest.approx(10.0, abs=0.005)
+
+
+def _way_of(arcs, at_end):
+    """Directions in which arcs begin or end."""
+    radius = (arcs.end if at_end else arcs.begin) - arcs.centre
+    turned = np.column_stack([-radius[:, 1], radius[:, 0]]) * np.sign(arcs.sweep)[:, None]
+    way = np.where(arcs.sweep[:, None] != 0, turned, arcs.end - arcs.begin)
+    return np.arctan2(way[:, 1], way[:, 0])
+
+
+@given(st.lists(st.tuples(st.floats(20, 200), st.floats(-1.2, 1.2), st.floats(0.2, 0.45), st.floats(0.2, 0.45)),
+                min_size=1, max_size=5), st.sampled_from((0.05, 0.005)), st.booleans())
+@settings(max_examples=examples(60), deadline=None)
+def test_arcs_go_on_where_the_curve_does_and_keep_the_distance(spans, within, line_first):
+    """A smooth chain of cubics with corners at its ends, or a line that runs into it: no kink but at the corners."""
+    at, way, cubics = np.zeros(2), 0.0, []
+    for long, turn, one, two in spans:
+        end = at + long * np.array([np.cos(way + turn / 2), np.sin(way + turn / 2)])
+        there = way + turn
+        cubics.append([at, at + one * long * np.array([np.cos(way), np.sin(way)]),
+                       end - two * long * np.array([np.cos(there), np.sin(there)]), end])
+        at, way = end, there
+    if line_first:
+        line = np.linspace((-30.0, 0.0), (0.0, 0.0), 4)
+        cubics.insert(0, line)
+    controls, straight = np.array(cubics), np.arange(len(cubics)) < line_first
+    arcs = arcs_of(controls, straight, [0, len(cubics)], within)
+    assert np.allclose(arcs.begin[1:], arcs.end[:-1], atol=1e-9) and np.allclose(arcs.end[-1], at)
+    kink = np.angle(np.exp(1j * (_way_of(arcs, False)[1:] - _way_of(arcs, True)[:-1])))
+    assert np.abs(kink).max(initial=0) < 2e-4, "arcs meet in one tangent"
+    xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, within / 20)
+    curve = shapely.LineString(evaluate(np.repeat(controls, 400, 0), np.tile(np.linspace(0, 1, 400), len(controls))))
+    assert shapely.distance(shapely.points(xy), curve).max() <= 1.15 * within
+    points, tangents, _, between = biarcs._sampled(controls[line_first:], np.array([[0, len(spans)]]), within)
+    assert len(arcs.sweep) - line_first <= _alone(_course(points, tangents, between, within))
+
+
+def _course(points, tangents, between, within):
+    fine = np.stack([points, between], 1).reshape(-1, 2)
+    return Course(points, tangents, np.array([0, len(points)]), fine, np.zeros((1, 2), bool), within)
+
+
+def _alone(course):
+    """Arcs with the curve's own tangents alone, each pair from where the one before ended: what leaning has to beat."""
+    return arc_search._search(course, course.tangents[None], np.ones(1, bool), single=False).arcs[0]
+
+
+def test_leant_arcs_are_fewer_where_the_curvature_changes_evenly():
+    """On a clothoid (curvature grows with the length: closed form) arcs of length s that lean stray by a third."""
+    s = np.linspace(0, 6, 8001)
+    y, x = fresnel(s)
+    xy, angle = 40 * np.column_stack([x, y]), np.pi / 2 * s**2
+    tangents = np.column_stack([np.cos(angle), np.sin(angle)])
+    course = _course(xy[::2], tangents[::2], np.vstack([xy[1::2], xy[-1:]]), 0.005)
+    assert len(arc_search.fewest(course)[0]) < _alone(course) / 1.2
+
+
+def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():
+    """A tight turn runs on into a sweep of 24 mm: an arc that begins in the turn ends on the sweep, far apart on it."""
+    two = np.array([[[10.6848, 22.5015], [10.6506, 23.0803], [11.1602, 22.9056], [11.276, 22.9311]],
+                    [[11.276, 22.9311], [19.196, 24.6731], [26.7751, 26.2216], [34.8406, 27.0864]]])
+    arcs = arcs_of(two, [False, False], [0, 2], 0.005)
+    xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0001)
+    curve = shapely.LineString(evaluate(np.repeat(two, 500, 0), np.tile(np.linspace(0, 1, 500), 2)))
+    assert shapely.distance(shapely.points(xy), curve).max() <= 0.0055
