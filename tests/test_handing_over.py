@@ -289,6 +289,23 @@ def test_a_file_is_sent_and_cut_as_it_says(mark, tmp_path, language, suffix, por
     assert shares == sorted(shares) and shares[-1] == pytest.approx(1.0, abs=0.01)
 
 
+def test_the_stand_in_of_the_command_tells_what_came_while_it_goes_on(tmp_path):
+    """A square by plotter language; a tool it does not have after it; an end that was asked for is a plain one."""
+    square = tmp_path / "square.plt"
+    square.write_bytes(b"IN;SP1;PU400,400;PD1200,400;PD1200,1200;PD400,1200;PD400,400;PU0,0;SP0;")
+    away = tmp_path / "away.plt"
+    away.write_bytes(b"IN;SP9;PU0,0;")
+    with subprocess.Popen([sys.executable, "-m", "sketchloom", "stand-in", "hpgl"], stdout=subprocess.PIPE, text=True,
+                          env=os.environ | {"PYTHONPATH": str(SOURCES)}) as machine:
+        address = machine.stdout.readline().strip()
+        assert main(["send", str(square), "--to", address, "--quiet"]) == 0
+        assert machine.stdout.readline() == "1 cuts, 80 mm, 20.0 × 20.0 mm\n"
+        assert main(["send", str(away), "--to", address, "--quiet"]) == 4
+        assert machine.stdout.readline().startswith("1 cuts") and "tool" in machine.stdout.readline()
+        machine.send_signal(signal.SIGTERM)
+        assert machine.wait(20) == 0
+
+
 @pytest.mark.parametrize(("language", "data", "sentence"), [
     ("gcode", b"G21\nG90\nG0 X900 Y10\n", "out of range"), ("gcode", b"M6 T9\n", "missing"),
     ("gcode", b"G21\nG1 X1 Y1\n", "without a feed"), ("hpgl", b"IN;PA;PU99999,0;", "out of range"),

@@ -1,6 +1,8 @@
 """``loom send``: a cut file to a machine, and ``loom stand-in``: a machine that is not there, to try it on."""
 
+import signal
 import sys
+import threading
 from pathlib import Path
 
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
@@ -57,16 +59,20 @@ def run_stand_in(words) -> int:
         return complain(f"--port {options.port}: {error.strerror or error}", UNWRITABLE)
     sys.stdout.write(f"{line.address}\n")
     sys.stdout.flush()
+    def tell():
+        moves = machine.moves()
+        if moves.count:
+            told = told_of(moves)
+            sys.stdout.write(f"{told.strokes} cuts, {told.cut_mm:.0f} mm, "
+                             f"{told.width_mm:.1f} × {told.height_mm:.1f} mm\n")
+        sys.stdout.write("".join(f"  refused: {why}\n" for why in machine.errors))
+        sys.stdout.flush()
+
+    is_over = threading.Event()
+    for number in (signal.SIGINT, signal.SIGTERM):
+        signal.signal(number, lambda *_: is_over.set())
     try:
-        line.serve(lambda: False)
-    except KeyboardInterrupt:
-        pass
+        line.serve(is_over.is_set, on_rest=tell)
     finally:
         line.close()
-    moves = machine.moves()
-    if moves.count:
-        told = told_of(moves)
-        sys.stdout.write(f"{told.strokes} cuts, {told.cut_mm:.0f} mm, {told.width_mm:.1f} × {told.height_mm:.1f} mm\n")
-    for why in machine.errors:
-        sys.stdout.write(f"  refused: {why}\n")
     return DONE

@@ -13,6 +13,7 @@ import re
 import numpy as np
 
 from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.in_ascii import in_ascii
 from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.handing import ARCS, AS_IT_IS, R12, SPLINES, Handing
@@ -116,7 +117,7 @@ def _spline(space, controls, is_closed, attributes):
 
 def _layer_name(group, used):
     """A name that every reader takes, and no other layer has."""
-    text = re.sub(r"[^A-Za-z0-9_-]+", "_", group.name.encode("ascii", "ignore").decode()).strip("_")
+    text = re.sub(r"[^A-Za-z0-9_-]+", "_", in_ascii(group.name)).strip("_")
     base = f"{group.number:02d}_{text or 'layer'}"[:_LAYER_NAME]
     name, count = base, 1
     while name.lower() in used:

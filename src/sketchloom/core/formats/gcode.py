@@ -9,6 +9,7 @@ import itertools
 
 import numpy as np
 
+from sketchloom.core.base.in_ascii import in_ascii
 from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.dialects import Dialect, filled, shipped
@@ -56,7 +57,7 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
     lines = [line for line in lines if line]
     if dialect.numbered:
         lines = [f"N{10 * n} {line}" for n, line in enumerate(lines, 1)]
-    return ("\n".join(lines) + "\n").encode("ascii", "replace")
+    return in_ascii("\n".join(lines) + "\n").encode("ascii")
 
 
 def _dragged(drawing, strokes, how, offset, dialect):

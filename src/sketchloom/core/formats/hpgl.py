@@ -23,8 +23,8 @@ _MOST_VS, _MOST_FS = 127, 10_000
 """Velocity in whole cm/s; force as a cutter counts it."""
 _STRAY_MM = 0.008
 """Of chords of a swing: finer ones would be lost in the units."""
-_FLAT_MM, _SAME_MM = 0.004, 0.006
-"""Chords stray from curves by so much, and places that a line passes so near are left out: a hundredth in all."""
+_FLAT_MM, _SAME_MM = 0.004, 0.005
+"""Chords stray from curves by so much, and places that a line passes so near are left out: under a hundredth in all."""
 _BETWEEN = 0.2
 """A place at least so far from its unit may go to the next one (chosen on the layers of four works: with more an area
 is off by 0.08 %, with less a place by more than a half unit and a hundredth of a millimetre)."""

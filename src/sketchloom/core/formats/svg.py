@@ -2,11 +2,11 @@
 
 import itertools
 import re
-import unicodedata
 from xml.sax.saxutils import escape
 
 import numpy as np
 
+from sketchloom.core.base.in_ascii import in_ascii
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.drawing.drawing import Drawing, Strand, scaled
@@ -62,8 +62,7 @@ def _within(version):
 
 
 def _plain(name):
-    ascii_only = unicodedata.normalize("NFKD", name).encode("ascii", "ignore").decode()
-    return re.sub(r"[^a-z0-9]+", "-", ascii_only.lower()).strip("-")
+    return re.sub(r"[^a-z0-9]+", "-", in_ascii(name).lower()).strip("-")
 
 
 def _paint(look):

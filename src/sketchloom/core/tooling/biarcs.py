@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.curveset import chord_counts, evaluate
+from sketchloom.core.curves.curveset import chord_counts, evaluate, segment_areas
 from sketchloom.core.tooling.arc_search import Course, fewest
 
 _SAMPLES = 32
@@ -19,6 +19,9 @@ biarcs may."""
 _SMOOTH = 0.02
 """Tangents that differ by less, radians, are one: a fifth of what a machine tells as a corner."""
 _FLAT = 1e-7
+_AREA, _CLOSER = 0.0003, 3
+"""Share by which a sheet may be larger or smaller for being cut in arcs, a hair under what is promised, and how often
+the distance is halved for it: small sheets of thin strips were off by 0.06 % at the distance that is asked for."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -39,7 +42,7 @@ class Arcs:
 
 
 def arcs_of(controls, straight, starts, within_mm: float = 0.005) -> Arcs:
-    """Paths of cubics as arcs and lines within a distance.
+    """Paths of cubics as arcs and lines within a distance; closed ones whose area that would change are taken closer.
 
     Parameters
     ----------
@@ -47,6 +50,43 @@ def arcs_of(controls, straight, starts, within_mm: float = 0.005) -> Arcs:
     paths.
     """
     controls, straight, starts = np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts, np.intp)
+    arcs = _fitted(controls, straight, starts, within_mm)
+    for _ in range(_CLOSER):
+        within_mm /= 2
+        off = np.flatnonzero(_area_is_off(arcs, controls, starts))
+        if not len(off):
+            break
+        own, its = ragged.take(starts, off)
+        arcs = _replaced(arcs, off, _fitted(controls[own], straight[own], its, within_mm))
+    return arcs
+
+
+def _area_is_off(arcs, controls, starts):
+    """(N,) whether a path is closed and encloses another area than its cubics."""
+    first, last = starts[:-1], np.maximum(starts[1:] - 1, starts[:-1])
+    if not len(controls):
+        return np.zeros(len(first), bool)
+    closed = (starts[1:] > first) & (np.hypot(*(controls[last, 3] - controls[first % len(controls), 0]).T) < _FLAT)
+    wanted = ragged.reduce_pieces(np.add, segment_areas(controls), starts)
+    radius2 = ((arcs.begin - arcs.centre) ** 2).sum(1)
+    (x, y), (u, v) = arcs.begin.T, arcs.end.T
+    given = ragged.reduce_pieces(np.add, 0.5 * (x * v - u * y + radius2 * (arcs.sweep - np.sin(arcs.sweep))),
+                                 arcs.starts)
+    return closed & (np.abs(given - wanted) > _AREA * np.abs(wanted))
+
+
+def _replaced(arcs, paths, closer):
+    """Arcs with those of some paths in place of theirs."""
+    owner, other = ragged.owner(arcs.starts), paths[ragged.owner(closer.starts)]
+    kept = ~np.isin(owner, paths)
+    every = np.concatenate([owner[kept], other])
+    order = np.argsort(every, kind="stable")
+    parts = (np.concatenate([getattr(arcs, name)[kept], getattr(closer, name)])[order]
+             for name in ("begin", "end", "centre", "sweep"))
+    return Arcs(*parts, np.searchsorted(every[order], np.arange(len(arcs.starts))))
+
+
+def _fitted(controls, straight, starts, within_mm):
     if not len(controls):
         none = np.empty((0, 2))
         return Arcs(none, none, none, np.empty(0), starts)
