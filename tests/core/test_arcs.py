@@ -9,7 +9,7 @@ from scipy.special import fresnel
 
 from amounts import examples
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.playback.moves import chords_of
+from sketchloom.core.playback.moves import Moves, chords_of
 from sketchloom.core.tooling import arc_search, biarcs
 from sketchloom.core.tooling.arc_search import Course
 from sketchloom.core.tooling.biarcs import arcs_of
@@ -87,3 +87,18 @@ def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():
     xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, 0.0001)
     curve = shapely.LineString(evaluate(np.repeat(two, 500, 0), np.tile(np.linspace(0, 1, 500), 2)))
     assert shapely.distance(shapely.points(xy), curve).max() <= 0.0055
+
+
+@given(st.lists(st.tuples(st.floats(-6, 6), st.floats(-7, 7), st.floats(0.5, 300)), min_size=1, max_size=4))
+@settings(max_examples=examples(100), deadline=None)
+def test_the_box_of_arcs_is_that_of_their_places(arcs):
+    first, sweep, radius = np.array(arcs).T
+    sweep[np.abs(sweep) < 1e-3] = 0
+    begin = radius[:, None] * np.column_stack([np.cos(first), np.sin(first)])
+    end = radius[:, None] * np.column_stack([np.cos(first + sweep), np.sin(first + sweep)])
+    count = len(sweep)
+    none, whole = np.zeros(count), np.zeros(count, int)
+    moves = Moves(begin, end, np.zeros((count, 2)), sweep, np.ones(count, bool), none, whole, whole, none, whole)
+    turn = first[:, None] + sweep[:, None] * np.linspace(0, 1, 2001)
+    xy = (radius[:, None, None] * np.stack([np.cos(turn), np.sin(turn)], 2)).reshape(-1, 2)
+    assert moves.box == pytest.approx((*xy.min(0), *xy.max(0)), abs=radius.max() * 2e-6)

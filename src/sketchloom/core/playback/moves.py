@@ -40,7 +40,16 @@ class Moves:
         cut = self.down
         if not cut.any():
             return 0.0, 0.0, 0.0, 0.0
-        xy, _ = chords_of(self.begin[cut], self.end[cut], self.centre[cut], self.sweep[cut], 0.05)
+        begin, centre, sweep = self.begin[cut], self.centre[cut], self.sweep[cut]
+        # an arc reaches farthest where it runs upright or level, at the quarters of its circle
+        ray = begin - centre
+        first = np.arctan2(ray[:, 1], ray[:, 0])[:, None]
+        quarter = np.arange(4) * (np.pi / 2)
+        ahead = np.where(sweep[:, None] > 0, quarter - first, first - quarter) % (2 * np.pi)
+        met, at = np.nonzero(ahead <= np.abs(sweep)[:, None])
+        way = np.column_stack([np.cos(quarter), np.sin(quarter)])[at]
+        far = centre[met] + np.hypot(*ray[met].T)[:, None] * way
+        xy = np.concatenate([begin, self.end[cut], far[sweep[met] != 0]])
         return (*xy.min(0).tolist(), *xy.max(0).tolist())
 
     def strokes(self) -> tuple[np.ndarray, np.ndarray]:
