@@ -3,6 +3,7 @@
 import numpy as np
 import pytest
 import shapely
+from PIL import Image, ImageDraw
 
 import shapes
 from sketchloom.core.curves import symmetry
@@ -204,6 +205,36 @@ def test_what_is_not_its_own_image_or_is_to_stay_as_drawn_is_left():
     found = asymmetries(Pipeline().evaluate(two_coloured(shapes.disc(150, 150, 120), shore), Recipe(reading="colour")))
     longest = max(found, key=lambda one: one[0])
     assert longest[1] > 1
+
+
+@pytest.mark.parametrize("bend", [0.4, 1.0, 1.8, 3.0, 8.0])
+@pytest.mark.parametrize("turn", [0.0, 4.5])
+def test_lines_that_bend_by_little_on_the_axis_keep_to_their_places(bend, turn):
+    """A rope between two posts, its own mirror image, and a board with such a top: no line is made square to the axis
+    where that would take it away from its points."""
+    rng = np.radians(turn)
+    cos, sin = np.cos(rng), np.sin(rng)
+
+    def turned(ring):
+        return (np.array(ring, float) - 120) @ np.array([[cos, sin], [-sin, cos]]) + 120
+
+    fall = np.tan(np.radians(bend)) * 90
+    rope = turned([(30, 60 + fall), (120, 60), (210, 60 + fall), (210, 72 + fall), (120, 72), (30, 72 + fall)])
+    board = turned([(40, 120 + fall), (120, 120 + fall / 9), (200, 120 + fall), (200, 170), (40, 170)])
+    posts = [turned([(x, 40), (x + 9, 40), (x + 9, 110), (x, 110)]) for x in (56, 175)]
+    pixels = Image.new("RGB", (240 * 8, 240 * 8), INK)
+    for ring, colour in ((rope, (224, 170, 60)), (board, (190, 60, 60)), *((p, PAPER) for p in posts)):
+        ImageDraw.Draw(pixels).polygon([tuple(8 * xy) for xy in ring], fill=colour)
+    pixels = np.asarray(pixels.resize((240, 240), Image.Resampling.BOX))
+    work = Pipeline().evaluate(shapes.picture(pixels), Recipe(reading="colour", colours=4, size_mm=240.0,
+                                                              smallest_mm=4.0, layering="fitted"))
+    wide = shapely.union_all([shapely.Polygon(p) for p in posts])
+    truth = shapely.union_all([shapely.Polygon(rope).boundary, wide.boundary, shapely.Polygon(board).boundary,
+                               shapely.box(0, 0, 240, 240).boundary])
+    assert len(work.layers) >= 3
+    for layer in work.layers:
+        xy = evaluate(np.repeat(layer.outline.controls, 40, 0), np.tile(np.linspace(0, 1, 40), layer.outline.segments))
+        assert shapely.distance(shapely.points(xy), truth).max() < 0.7
 
 
 def test_symmetric_runs_are_found_by_their_points():

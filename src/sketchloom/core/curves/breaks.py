@@ -38,7 +38,7 @@ def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise, axes=None
     """Divide the polylines of arcs.
 
     ``recognise``: level lines and round corners are made exact. ``axes``: for halves of symmetric
-    outlines, a point and the direction of each one's axis.
+    outlines, a point and the direction of each one's axis, and whether they begin on it, too.
     """
     corners = find_corners(lines, blur, scatter)
     xy = lines.xy.copy()
@@ -59,7 +59,7 @@ def with_breaks(lines: Polylines, tolerance, blur, scatter, recognise, axes=None
             keep[near[close]] = False
     runs = straight_runs(moved, marks > 0, tolerance, scatter, blur, ~keep)
     if axes is not None:
-        runs = squared(moved, runs, *axes)
+        runs = squared(moved, runs, tolerance, *axes)
     if recognise:
         runs = settled(moved, runs, marks > 0, tolerance)
     rounds = round_corners(moved, runs, marks if recognise else np.ones(count), tolerance)

@@ -105,20 +105,26 @@ def settled(lines, runs: Runs, is_corner, tolerance_px: float) -> Runs:
     return replace(runs, begin=begin, end=end, unit=unit)
 
 
-def squared(lines, runs: Runs, centre, axis) -> Runs:
-    """Runs of half outlines that end on the axis of symmetry almost square to it, made exactly square.
+def squared(lines, runs: Runs, tolerance_px: float, centre, axis, both: bool) -> Runs:
+    """Runs of half outlines that end on the axis of symmetry almost square to it, made exactly square where that is
+    within the tolerance along all of them.
 
-    ``centre``, ``axis`` (A, 2): a point and the direction of each half's axis.
+    ``centre``, ``axis`` (A, 2): a point and the direction of each half's axis; ``both`` ends of a half lie on it, or
+    the last alone.
     """
     unit, begin, end = runs.unit.copy(), runs.begin.copy(), runs.end.copy()
     arc = np.searchsorted(lines.starts, runs.first, side="right") - 1
     along, middle = axis[arc], centre[arc]
     across = np.stack([-along[:, 1], along[:, 0]], -1)
-    square = np.abs((unit * along).sum(1)) <= np.sin(_SQUARE_RAD)
+    lean = np.abs((unit * along).sum(1))
+    square = (lean <= np.sin(_SQUARE_RAD)) & (lean * 0.5 * np.hypot(*(end - begin).T) <= _SNAP_SHARE * tolerance_px)
+    at_first = both & (runs.first == lines.starts[arc])
+    at_last = runs.last == lines.starts[arc + 1] - 1
+    square &= at_first | at_last
     unit[square] = (across * np.sign((across * unit).sum(1))[:, None])[square]
     on_axis = middle + ((runs.mean - middle) * along).sum(1)[:, None] * along
-    for here, there, index in ((begin, end, runs.first), (end, begin, runs.last)):
-        use = square & _open_end(lines, index)
+    for here, there, at_axis in ((begin, end, at_first), (end, begin, at_last)):
+        use = square & at_axis
         here[use] = on_axis[use]
         there[use] = foot_on(there[use], runs.mean[use], unit[use])
     return replace(runs, unit=unit, begin=begin, end=end)

@@ -7,14 +7,19 @@ from sketchloom.core.curves.curveset import evaluate, line_controls
 from sketchloom.core.curves.parts import Part
 from sketchloom.core.curves.symmetry import mirrored
 
+_SQUARE = 1e-6
+"""Lines that were made square to the axis lean by no more."""
+
 
 class Mirrored(Part):
     """Halves of symmetric loops: fitted as open arcs, then completed by their mirror images."""
 
+    begins_on_axis = True
+
     def __init__(self, halves, arcs):
         super().__init__(halves.lines, arcs)
         self.halves = halves
-        self.axes = halves.centre, halves.axis
+        self.axes = halves.centre, halves.axis, self.begins_on_axis
 
     def divide(self, tolerance, blur, scatter, recognise):
         super().divide(tolerance, blur, scatter, recognise)
@@ -65,9 +70,9 @@ class Mirrored(Part):
         straight, miss = np.concatenate([straight, straight[::-1]]), np.concatenate([miss, miss[::-1]])
         points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis)])
         # a line that crosses the axis squarely is one with its image
-        if straight[len(mine) - 1] and not corner[1]:
+        if straight[len(mine) - 1] and not corner[1] and _is_square(controls[-1], axis):
             every, straight, miss, firsts, lasts = _one_line(len(mine) - 1, every, straight, miss, firsts, lasts)
-        if straight[0] and not corner[0] and len(every) > 2:
+        if straight[0] and not corner[0] and len(every) > 2 and _is_square(controls[0], axis):
             turn = lasts[0]
             every, straight, miss = (np.roll(v, -1, axis=0) for v in (every, straight, miss))
             firsts, lasts = np.roll(firsts, -1) - turn, np.roll(lasts, -1) - turn
@@ -82,6 +87,8 @@ class MirroredRuns(Mirrored):
     """Halves of symmetric open arcs, from their first node to the axis. ``leave``: direction at that node, NaN
     where it is free;
     ``stop`` (K, 2) their other nodes."""
+
+    begins_on_axis = False
 
     def __init__(self, halves, arcs, leave, stop):
         super().__init__(halves, arcs)
@@ -117,9 +124,9 @@ class MirroredRuns(Mirrored):
         )
         points = np.concatenate([points[:-1], mirrored(points[:0:-1], centre, axis), self._stop[k][None]])
         middle = len(mine) - 1
-        if straight[middle]:  # a line that crosses the axis squarely is one with its image
+        if straight[middle] and _is_square(controls[-1], axis):  # a line that crosses the axis so is one with its image
             every, straight, miss, firsts, lasts = _one_line(middle, every, straight, miss, firsts, lasts)
-        elif miss[middle] + self._off[k] <= self._tolerance:
+        elif not straight[middle] and miss[middle] + self._off[k] <= self._tolerance:
             every[middle, 1:3], every[middle, 3] = (
                 self._one[k, 1:3],
                 every[middle + 1, 3],
@@ -157,6 +164,12 @@ def _across_axes(left, centre, axis):
     dense, own = evaluate(one[:, None], np.linspace(0, 0.5, 65)[None]), evaluate(left[:, None], t[None])
     away = np.hypot(*np.moveaxis(own[:, :, None] - dense[:, None], -1, 0)).min(2).max(1)
     return one, np.where(good, away, np.inf)
+
+
+def _is_square(line, axis):
+    """Whether a line (4, 2) runs straight across the axis, and not at a slant."""
+    leg = line[3] - line[0]
+    return abs(leg @ axis) <= _SQUARE * np.hypot(*leg)
 
 
 def _one_line(at, controls, straight, miss, first, last):
