@@ -365,6 +365,17 @@ def test_a_batch_tells_each_picture_and_does_none_twice(tmp_path):
     assert len(pages) == 2 and "p01.png" in pages[1].get_textpage().get_text_range()
 
 
+def test_copies_under_other_names_are_pictures_of_their_own(tmp_path):
+    folder, out = pictures(tmp_path / "in", 2), tmp_path / "out"
+    for name in ("copy.png", "p00 (2).png"):
+        (folder / name).write_bytes((folder / "p00.png").read_bytes())
+    for _ in range(2):  # begun anew, too
+        with ThreadPoolExecutor(2) as executor:
+            done = list(batch.Batch(out, "{}").run(batch.pictures_in(folder), executor, 2))
+        assert {Path(d.file).name for d in done} == {"p00.png", "p01.png", "copy.png", "p00 (2).png"}
+        assert len(list(out.glob("*.svg"))) == len({d.outputs[0] for d in done}) == 4
+
+
 def test_a_batch_that_was_killed_goes_on_and_ends_as_one_that_was_not(tmp_path):
     folder, out = pictures(tmp_path / "in", 10), tmp_path / "out"
     words = [sys.executable, "-m", "sketchloom", "batch", str(folder), "--out-dir", str(out), "--processes", "1"]
@@ -376,14 +387,17 @@ def test_a_batch_that_was_killed_goes_on_and_ends_as_one_that_was_not(tmp_path):
     os.killpg(begun.pid, signal.SIGKILL)
     begun.wait()
     begun.stderr.close()
-    kept = json.loads((out / batch.STATE).read_text())
-    assert 2 <= len(kept) < 10
+    kept = [json.loads(line) for line in (out / batch.SINCE).read_text().splitlines()]
+    assert 2 <= len(kept) < 10 and not (out / batch.STATE).exists()
+    with (out / batch.SINCE).open("a") as file:
+        file.write('{"file": "p09.png", "key": "half a li')  # as a kill may leave it
     times = {name: (out / name).stat().st_mtime_ns for row in kept for name in row["outputs"]}
     time.sleep(0.05)
     done = subprocess.run(words, env=environment, capture_output=True, text=True, check=False)
     assert done.returncode == 0, done.stderr
     assert {name: (out / name).stat().st_mtime_ns for name in times} == times
     assert len(list(out.glob("*.svg"))) == 10 and (out / batch.SHEET).is_file()
+    assert len(json.loads((out / batch.STATE).read_text())) == 10 and not (out / batch.SINCE).exists()
     alone = tmp_path / "alone.svg"
     main(["trace", str(folder / "p07.png"), "--out", str(alone), "--quiet"])
     assert next(out.glob("p07-*.svg")).read_bytes() == alone.read_bytes()

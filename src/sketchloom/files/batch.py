@@ -15,8 +15,9 @@ from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.decode import SUFFIXES
 
-STATE, SHEET, SMALL = "batch.json", "contact-sheet.pdf", "small"
-"""What a batch keeps beside its files: what is done, a page with all of it, and a folder of small pictures."""
+STATE, SINCE, SHEET, SMALL = "batch.json", "batch-since.jsonl", "contact-sheet.pdf", "small"
+"""What a batch keeps beside its files: what is done, a line for each since that was written, a page with all of it, and
+a folder of small pictures."""
 MOST = 100_000
 _SMALL_PX = 220
 _PER_CHILD = 40
@@ -49,8 +50,10 @@ def pictures_in(place) -> list[Path]:
 
 
 def key_of(path, recipe_text: str, form: str) -> str:
-    """The digest of a picture with what is to be made of it."""
-    made = hashlib.sha256(recipe_text.encode() + b"\0" + form.encode() + b"\0")
+    """The digest of a picture with its name and what is to be made of it: a copy under another name is another
+    picture, in whatever folder the batch was begun."""
+    made = hashlib.sha256(b"\0".join(text.encode("utf-8", "surrogateescape")
+                                     for text in (recipe_text, form, Path(path).name, "")))
     try:
         made.update(Path(path).read_bytes())
     except OSError:
@@ -104,6 +107,10 @@ def _small(work):
     return drawn(drawing, max(_SMALL_PX / max(drawing.frame[2:]) * 25.4, 1.0))
 
 
+def _done(row):
+    return Done(**{**row, "outputs": tuple(row["outputs"]), "findings": tuple(row["findings"])})
+
+
 class Batch:
     """A folder of results. What was done in it before, by this or another run, is not done again."""
 
@@ -113,14 +120,23 @@ class Batch:
         self.done: dict[str, Done] = self._known()
 
     def _known(self):
-        try:
-            rows = json.loads((self.folder / STATE).read_text(encoding="utf-8"))
-            kept = [Done(**{**row, "outputs": tuple(row["outputs"]), "findings": tuple(row["findings"])})
-                    for row in rows]
-        except (OSError, ValueError, TypeError, KeyError):
-            return {}
+        kept = []
+        for text in self._texts():
+            try:
+                kept += [_done(row) for row in json.loads(text)]
+            except (ValueError, TypeError, KeyError, AttributeError):
+                continue  # what a kill left of a line, or somebody of the file
         return {one.key: one for one in kept if not one.why and all((self.folder / name).is_file()
                                                                    for name in one.outputs)}
+
+    def _texts(self):
+        """Lists of rows: the whole one, then those of a line each that came after it."""
+        for name, of_lines in ((STATE, False), (SINCE, True)):
+            try:
+                text = (self.folder / name).read_text(encoding="utf-8", errors="replace")
+            except OSError:
+                continue
+            yield from (f"[{line}]" for line in text.splitlines()) if of_lines else (text,)
 
     def keep(self) -> None:
         """Write what is done, whole."""
@@ -128,6 +144,12 @@ class Batch:
 
         rows = [asdict(one) for one in sorted(self.done.values(), key=lambda d: d.file)]
         write_whole(self.folder / STATE, json.dumps(rows, indent=1, ensure_ascii=False).encode())
+        (self.folder / SINCE).unlink(missing_ok=True)
+
+    def _keep_one(self, one):
+        """Add a line: a whole list after each of thousands would be written thousands of times."""
+        with (self.folder / SINCE).open("a", encoding="utf-8") as file:
+            file.write(json.dumps(asdict(one), ensure_ascii=False) + "\n")
 
     def run(self, paths, executor: Executor, most_at_once: int = 4) -> Iterator[Done]:
         """Work on what is not done yet; gives each as it comes, what was done before first."""
@@ -147,17 +169,19 @@ class Batch:
                                          self.anyway)
                 waiting[future] = job
             if not waiting:
+                if todo:
+                    self.keep()
                 return
             ended, _ = wait(waiting, return_when=FIRST_COMPLETED)
             for future in ended:
                 path, key = waiting.pop(future)
                 try:
                     row = future.result()
-                    one = Done(**{**row, "outputs": tuple(row["outputs"]), "findings": tuple(row["findings"])})
+                    one = _done(row)
                 except Exception as error:  # the process ended under it
                     one = Done(path, key, why=said("its process ended: {why}", why=str(error)[:200]))
                 self.done[key] = one
-                self.keep()
+                self._keep_one(one)
                 yield one
 
 

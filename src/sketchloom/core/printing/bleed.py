@@ -16,8 +16,8 @@ _INSET_PX = 2.0
 
 def with_bleed(rgb, solid, bleed_px: float) -> np.ndarray:
     """(H, W, 4) uint8: the picture within ``solid`` (H, W) bool, its edge's colours up to ``bleed_px`` beyond,
-    transparent elsewhere, where they go on a little, for who draws a picture at another size mixes what is seen with what
-    is not. A part too thin for the inset gives the colours it has."""
+    transparent elsewhere; there they go on a little, for who draws a picture at another size mixes what is seen with
+    what is not. A part too thin for the inset gives the colours it has."""
     solid = np.asarray(solid, bool)
     made = np.full((*solid.shape, 4), (255, 255, 255, 0), np.uint8)
     if not solid.any():
