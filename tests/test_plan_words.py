@@ -2,6 +2,7 @@
 
 import json
 import re
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -9,6 +10,8 @@ import shapely
 
 from sketchloom.command.main import main
 from sketchloom.core.base.units import MM_PER_IN
+from sketchloom.core.sheets.material import shipped
+from sketchloom.files import project
 from sketchloom.files.demo_works import demo
 
 BADGE, PANEL = (str(demo(key).picture_path) for key in ("lighthouse", "panel"))
@@ -89,9 +92,25 @@ def test_several_works_share_sheets(tmp_path):
     assert len(told["sheets"]) == len(list(out.iterdir()))
     yellow = next(s for s in told["sheets"] if "yellow" in s["parts"][0]["layer"])
     assert len(yellow["parts"]) == 2
+    states = {one["check"]: one["state"] for one in told["preflight"]}
+    assert states["closed"] == states["on_sheet"] == "passed" and told["written_anyway"] == []
     # nothing is replaced without a word
     assert main(["sheets", BADGE, "--out-dir", str(out), "--machine", "roll", "--quiet"]) == 4
     assert main(["sheets", BADGE, "--out-dir", str(out), "--machine", "roll", "--quiet", "--replace"]) == 0
+
+
+def test_shared_sheets_are_held_back_by_what_stops_any_of_the_works(tmp_path, capsys):
+    film = tmp_path / "film.sloom"
+    badge = demo("lighthouse").project()
+    adhesive = next(m for m in shipped() if m.key == "adhesive-film")
+    project.save(replace(badge, recipe=badge.recipe.with_material("#1e3557", adhesive)), film)
+    words = ["sheets", PANEL, str(film), "--machine", "laser", "--out-dir", str(tmp_path / "out"), "--report",
+             str(tmp_path / "r.json"), "--quiet"]
+    assert main(words) == 4 and "not cut by" in capsys.readouterr().err and not (tmp_path / "out").exists()
+    assert main([*words, "--anyway"]) == 0
+    told = json.loads((tmp_path / "r.json").read_text())
+    assert told["written_anyway"] == ["sheets.machine"]
+    assert {one["check"] for one in told["preflight"] if one["state"] == "stop"} == {"machine"}
 
 
 @pytest.mark.parametrize(("words", "told"), [

@@ -52,8 +52,7 @@ def _planned(options):
     from sketchloom.evaluate.planning import machine_of
     from sketchloom.files import opening, release
     from sketchloom.files.reading_back import read_back
-    from sketchloom.files.report import to_bytes
-    from sketchloom.files.sheet_files import plan_told, sheets_told
+    from sketchloom.files.report import report_of_sheets, to_bytes
 
     pipeline, works = Pipeline(), []
     for path in options.inputs:
@@ -73,16 +72,14 @@ def _planned(options):
         release.refuse_empty(work, path)
     plan = plan_words.best_plan(works, options, pipeline.cache)
     with release.folder_made(options.out_dir):
-        release.refuse_stops(options.out_dir, plan.findings, options.anyway)
+        own = tuple(f for work in works for f in work.findings)
+        release.refuse_stops(options.out_dir, (*own, *plan.findings), options.anyway)
         files = release.outgoing_sheets(plan, options.out_dir, Path(options.inputs[0]).stem,
                                         release.format_asked(None, options.format), works[0].recipe)
         files, found = read_back(files, plan.machine, works[0].recipe.svg_reader)
         release.refuse_stops(options.out_dir, found, options.anyway)
         if options.report:
-            told = {"sheets": sheets_told(plan), "plan": plan_told(plan), "findings": [
-                {"code": f.code, "severity": f.severity, "layer": f.layer, "message": str(f.message)}
-                for f in (*plan.findings, *found)]}
-            files.append((Path(options.report), lambda: to_bytes(told)))
+            files.append((Path(options.report), lambda: to_bytes(report_of_sheets(works, plan, found))))
         written = release.write(files, Care(tuple(Path(p) for p in options.inputs), replace=options.replace))
     if not options.quiet:
         sys.stderr.write(f"{', '.join(str(p) for p in written)}: " + plan_words.said_of(plan))

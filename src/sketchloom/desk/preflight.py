@@ -1,5 +1,7 @@
 """What is checked before a work leaves: the work itself, the plan of its sheets, and files that were made of it."""
 
+from collections.abc import Sequence
+
 import numpy as np
 
 from sketchloom.core.curves.curveset import flatten
@@ -43,11 +45,18 @@ def checks_of(work: Work, plan: WorkPlan | None = None, of_files: tuple[Finding,
     of_files : what was found in files of this work, None where none was looked at. off : keys of checks that are not
         wanted. of_work : ``findings_of_work``, where it is known already.
     """
-    mine = findings_of_work(work) if of_work is None else of_work
+    return checks_of_all((work,), plan, of_files, off, (findings_of_work(work) if of_work is None else of_work,))
+
+
+def checks_of_all(works: Sequence[Work], plan: WorkPlan | None, of_files: tuple[Finding, ...] | None, off=(),
+                  of_works: Sequence[tuple[Finding, ...]] | None = None) -> tuple[Checked, ...]:
+    """The same of several works on the sheets of one plan."""
+    mine = [f for found in (map(findings_of_work, works) if of_works is None else of_works) for f in found]
     if plan is not None:  # a plan has looked at the cuts of its machine
         codes = {f.code for f in plan.findings} | _OF_CUTS
-        mine = tuple(f for f in mine if f.code not in codes)
-    every = (*work.findings, *mine, *(() if plan is None else plan.findings), *(of_files or ()))
+        mine = [f for f in mine if f.code not in codes]
+    own = [f for work in works for f in work.findings]
+    every = (*own, *mine, *(() if plan is None else plan.findings), *(of_files or ()))
     known = {*(() if plan is None else (PLAN,)), *(() if of_files is None else (FILES,))}
     return checked(every, known, off)
 

@@ -1,6 +1,7 @@
 """The JSON report of a trace."""
 
 import json
+from collections.abc import Sequence
 from pathlib import Path
 
 from sketchloom import __version__
@@ -8,7 +9,7 @@ from sketchloom.core.base.plain import encoded
 from sketchloom.core.layers.ways import PROPOSED, RULES
 from sketchloom.core.preflight.findings import STOP, Finding
 from sketchloom.desk import figures
-from sketchloom.desk.preflight import checks_of
+from sketchloom.desk.preflight import checks_of, checks_of_all
 from sketchloom.desk.ways import line_art_ladder, orders_offered, sheets_on_each_other, ways_compared
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
@@ -64,12 +65,31 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         **({} if plan is None else {"sheets": sheets_told(plan), "plan": plan_told(plan)}),
         "explained_share": None if work.unlike is None else round(work.unlike.explained, 5),
         "findings": [_finding(f, work.mm_per_px) for f in found],
-        "written_anyway": sorted({f.code for f in found if f.severity == STOP}),
-        "preflight": [{"check": one.check.key, "state": one.state, "codes": sorted({f.code for f in one.findings})}
-                      for one in checks_of(work, plan, of_files)],
+        **_checked(found, checks_of(work, plan, of_files)),
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,
+    }
+
+
+def report_of_sheets(works: Sequence[Work], plan: WorkPlan, of_files: tuple[Finding, ...]) -> dict:
+    """Plain data of a report of the sheets that several works share: their keys are those of ``report_of``."""
+    found = (*(f for work in works for f in work.findings), *plan.findings, *of_files)
+    return {
+        "sheets": sheets_told(plan),
+        "plan": plan_told(plan),
+        "findings": [{"code": f.code, "severity": f.severity, "layer": f.layer, "message": str(f.message)}
+                     for f in found],
+        **_checked(found, checks_of_all(works, plan, of_files)),
+        "version": __version__,
+    }
+
+
+def _checked(found, checks):
+    return {
+        "written_anyway": sorted({f.code for f in found if f.severity == STOP}),
+        "preflight": [{"check": one.check.key, "state": one.state, "codes": sorted({f.code for f in one.findings})}
+                      for one in checks],
     }
 
 
