@@ -32,6 +32,7 @@ CORE = (
     "curves",
     "segment",
     "shapes",
+    "vectors",
     "strokes",
     "thin_lines",
     "edits",

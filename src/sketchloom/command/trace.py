@@ -249,8 +249,9 @@ def _work_before(work, path):
 def _read(paths, recipe):
     """The picture, and the recipe with what several pictures say about their layers."""
     from sketchloom.core.picture.decode import decode, read_bytes
+    from sketchloom.files.opening import picture_of
 
-    pictures = [decode(read_bytes(path), str(path), recipe.page, recipe.page_dpi) for path in paths]
+    pictures = [picture_of(read_bytes(path), str(path), recipe) for path in paths]
     if len(paths) == 1:
         return pictures[0], recipe
     from sketchloom.files.composing import composed

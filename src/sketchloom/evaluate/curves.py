@@ -6,7 +6,7 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves import trace_arcs
-from sketchloom.core.curves.chains import ring_controls
+from sketchloom.core.curves.chains import replaced, ring_controls
 from sketchloom.core.curves.courses import NODES
 from sketchloom.core.curves.crossings import crossings_near
 from sketchloom.core.curves.curveset import CurveSet, arc_lengths
@@ -100,19 +100,30 @@ def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
             progress=progress
         )
 
+    exact = {} if segmentation.drawn_on is None else guides.exact_arcs(
+        planar, lines, segmentation.cut_in.guides, along, border=True)
+    if exact and len(exact) == int((np.diff(lines.starts) > 1).sum()):  # nothing is left to be fitted
+        curves = replaced(trace_arcs.chords(lines), exact)
+    else:
+        curves = _fitted_all(r, fitted, lines, planar)
+        if along is not None:
+            curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
+    if (changed.owner >= 0).any():
+        curves = with_courses(curves, lines, changed.owner, changed.place, _courses(r.curves, bounds, planar))
+    mirror = r.preparation.mirror
+    if mirror is not None:
+        curves = made_symmetric(planar, curves, Halves.of(mirror).is_upright, mirror.keep != SECOND)
+    return curves
+
+
+def _fitted_all(r, fitted, lines, planar):
+    """Curves of all arcs, those of parts with a smoothness of their own fitted by it."""
     curves = fitted(r.smoothness)
     for patch in r.patches:
         if patch.smoothness not in (None, r.smoothness):
             curves = with_other_fit(
                 curves, fitted(patch.smoothness), lines, np.array(patch.points) * (planar.width, planar.height)
             )
-    if along is not None:
-        curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
-    if (changed.owner >= 0).any():
-        curves = with_courses(curves, lines, changed.owner, changed.place, _courses(r.curves, bounds, planar))
-    mirror = r.preparation.mirror
-    if mirror is not None:
-        curves = made_symmetric(planar, curves, Halves.of(mirror).is_upright, mirror.keep != SECOND)
     return curves
 
 

@@ -35,8 +35,9 @@ class Judged:
 
 
 def judged(cache, keys: Keys, recipe: Recipe, asked: Recipe, whole: Picture, picture: Picture, *, rough: bool,
-           progress) -> Judged:
-    """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs."""
+           progress, drawn: bool = False) -> Judged:
+    """What the picture can give, what is wrong with it, and its reading; of its colours only what that needs.
+    ``drawn``: it is read as a drawing, by the colours of its areas."""
     source, keep = keys.freed, cache.keep
     progress.step(0, 10, said("Judging the picture"))
     picture.local_range  # noqa: B018
@@ -65,7 +66,9 @@ def judged(cache, keys: Keys, recipe: Recipe, asked: Recipe, whole: Picture, pic
         tree = keep(("colours", source), lambda: replace(
             tree, proposed=count_without_blurred(picture, tree, fit.edge_width_px)))
     reading, now = recipe.reading, None
-    if reading == "auto":
+    if reading == "auto" and drawn:
+        reading = "colour"
+    elif reading == "auto":
         reading = keep(("reading", source), lambda: proposed_reading(picture, fit, tree))
     elif asked.reading == "auto" and source != keys.came and not rough:
         now = keep(("reading now", source), lambda: _reading_now(picture, fit, tree))

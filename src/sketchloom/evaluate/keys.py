@@ -6,6 +6,7 @@ from hashlib import blake2b
 import numpy as np
 
 from sketchloom.core.background.steps import NOTHING
+from sketchloom.core.picture.painted import Painted
 from sketchloom.core.picture.picture import Picture
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_prepared
@@ -41,6 +42,6 @@ def identity(picture: Picture) -> tuple:
                 state.update(np.ascontiguousarray(value).data)
                 said_too.append(value.shape)
             else:
-                said_too.append(value)
+                said_too.append(value.digest if isinstance(value, Painted) else value)
         cached = picture.__dict__["_identity"] = ("picture", state.hexdigest(), *said_too)
     return cached

@@ -76,9 +76,9 @@ def _with_parts(chosen, own, grown):
 
 def _colour_labels(steps, seen, chosen, entries, patches, own, grown):
     number = {e.hex: i for i, e in enumerate(entries)}
-    labels = _labels_in(steps, seen, chosen, [number[e.hex] for e in chosen], len(entries))
+    labels = labels_in(steps, seen, chosen, [number[e.hex] for e in chosen], len(entries))
     for patch, its in zip(patches, own, strict=True):
-        finer = _labels_in(steps, seen, its, [number[e.hex] for e in its], len(entries))
+        finer = labels_in(steps, seen, its, [number[e.hex] for e in its], len(entries))
         labels = patching.with_finer(labels, finer, patch.points)
     for part in grown:
         region = growing.grown(seen.picture, part.x, part.y, part.tolerance, part.everywhere)
@@ -86,8 +86,8 @@ def _colour_labels(steps, seen, chosen, entries, patches, own, grown):
     return labels
 
 
-def _labels_in(steps, seen, entries, numbers, ground):
-    """Labels in the colours of some entries, numbered as asked."""
+def labels_in(steps: Steps, seen: Seen, entries, numbers, ground: int) -> np.ndarray:
+    """(H, W) uint8 labels in the colours of some entries, numbered as asked; ``ground`` where there is nothing."""
     samples = [from_hex(s) for entry in entries for s in entry.samples]
     owner = [n for n, entry in zip(numbers, entries, strict=True) for _ in entry.samples] + [ground]
     uncertain, _ = steps.run("uncertain", (), (seen.source,),

@@ -65,9 +65,11 @@ class LayerStage:
         )
         self.has_alpha, self.move, self.measured, self.rough = has_alpha, move, measured, rough
         self.shaded = shaded
+        self._names: dict[str, str] = {}
 
     def run(self, segmentation: Segmentation, traced: Traced) -> Layered:
         recipe, planar = self.recipe, traced.planar
+        self._names = dict(segmentation.names)
         if segmentation.strokes is not None and recipe.pen_mm is None:  # as Work.draws_with_pens
             return self._pen_layers(segmentation, planar)
         ground_label = None if recipe.ground == "keep" and not self.has_alpha else segmentation.ground_label
@@ -263,7 +265,8 @@ class LayerStage:
             edit = self.recipe.edit_of(key)
             shown = edit.hex or key
             material = self.recipe.material_of(key)
-            proposed = sheet_name(from_hex(shown), None if material is None else material.family, language)
+            proposed = self._names.get(shown) or sheet_name(
+                from_hex(shown), None if material is None else material.family, language)
             where = "below" if key in self._below else "on top" if key in self._above else None
             name = edit.name or proposed + ("" if where is None else " " + word(where, language))
             if not edit.name and first.setdefault(name, shown) != shown:

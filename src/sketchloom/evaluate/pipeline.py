@@ -16,6 +16,7 @@ from sketchloom.evaluate import curves, judging
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.checking import findings_of
 from sketchloom.evaluate.comparing import unlike_of
+from sketchloom.evaluate.drawing import painted_for
 from sketchloom.evaluate.keys import Keys
 from sketchloom.evaluate.labelling import entries_of
 from sketchloom.evaluate.layers import LayerStage
@@ -124,10 +125,11 @@ class _Run:
                 self.keys.whole, lambda: prepared(self.original, recipe.preparation, progress=Part(at, 0.0, 0.2)))
             picture = whole if local.background == NOTHING else self.cache.keep(
                 self.keys.freed, lambda: freed(whole, local.background))
+            painted = painted_for(recipe, self.original.painted)
             judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
-                                    progress=Part(at, 0.25, 0.8))
+                                    progress=Part(at, 0.25, 0.8), drawn=painted is not None)
             source, thin = self.keys.freed, None
-            if recipe.thin_lines and judged.reading == "colour" and not self.rough:
+            if recipe.thin_lines and judged.reading == "colour" and not self.rough and painted is None:
                 judged, source, thin = judging.finer(self.cache, self.keys, judged, picture, Part(at, 0.8, 1.0))
                 picture = picture if thin is None else thin.picture
         mm_per_px = mm_per_pixel(recipe, picture)
@@ -145,6 +147,7 @@ class _Run:
                 move,
                 (self.original.width, self.original.height),
                 times=1 if thin is None else thin.times,
+                areas=painted,
                 progress=at,
             )
         bounds = curves.Bounds(

@@ -11,6 +11,7 @@ from sketchloom.core.segment.merging import CRUMB_PX, Cleaned
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.segment.strong import StrongDetails
 from sketchloom.core.shapes.cutting_in import CutIn
+from sketchloom.core.shapes.guides import Guides
 from sketchloom.core.strokes.strokes import Strokes
 from sketchloom.evaluate.steps import Steps
 from sketchloom.recipe.parts import PaletteEntry
@@ -26,7 +27,8 @@ class Segmentation:
     reading and, unless it follows the light, what all others would give as ``cut_offs``.
     ``strokes`` in line reading, strong small ``details`` in photo reading. ``cut_in``: shapes and split lines of the
     user's among the regions, None without any. ``read_entries``: how many of the entries the reading gave; the
-    others are colours that edits and shapes brought.
+    others are colours that edits and shapes brought. ``drawn_on``: of a document read as a drawing its curves, along
+    which the boundaries run; ``names``: pairs of a colour and what the file calls its layer.
     """
 
     regions: Cleaned
@@ -41,6 +43,8 @@ class Segmentation:
     details: StrongDetails | None = None
     cut_in: CutIn | None = None
     read_entries: int = 0
+    drawn_on: Guides | None = None
+    names: tuple[tuple[str, str], ...] = ()
 
     @property
     def own_entries(self) -> tuple[PaletteEntry, ...]:

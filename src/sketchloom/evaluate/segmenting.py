@@ -8,6 +8,7 @@ from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.edits.decisions import COLOUR, OWN_SHEET
 from sketchloom.core.edits.painting import painted
+from sketchloom.core.picture.painted import Painted
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.picture.preparing.mirroring import Halves, mean_of_halves
 from sketchloom.core.picture.preparing.placing import moved
@@ -17,6 +18,7 @@ from sketchloom.core.segment.merging import merge_small
 from sketchloom.core.segment.palette import ColourTree
 from sketchloom.core.shapes.cutting_in import cut_in
 from sketchloom.core.shapes.placed import rings_px
+from sketchloom.evaluate.drawing import drawing
 from sketchloom.evaluate.labelling import READINGS
 from sketchloom.evaluate.segmentation import Detail, Seen, Segmentation
 from sketchloom.evaluate.steps import Steps
@@ -30,21 +32,22 @@ are one, two blues of a badge are not)."""
 
 def segmented(steps: Steps, picture: Picture, source, reading: str, mm_per_px: float, tree: ColourTree | None,
               noise: float, move, came_px: tuple[int, int], *, times: int = 1,
-              progress=QUIET) -> tuple[Segmentation, tuple]:
+              areas: Painted | None = None, progress=QUIET) -> tuple[Segmentation, tuple]:
     """The segmentation of a prepared picture by a reading, and the key by which what follows from it can be kept.
 
     Parameters
     ----------
     steps : of the recipe with its places moved (``as_prepared``). source : key of the picture. tree, noise : of its
         colours; only the colour reading needs the tree. move : as of ``placing``. came_px : width and height of the
-        picture as it came. times : how many times as fine it was drawn.
+        picture as it came. times : how many times as fine it was drawn. areas : the areas of a document that is read
+        as a drawing.
     """
     seen = Seen(picture, source, picture, source, mm_per_px, tree, noise, move, progress, times)
     if any(line.on for line in steps.reads("lines").lines):
         shown, key = steps.run("painted", ("lines",), (source, move.tobytes()), lambda r: painted(
             picture, tuple(line for line in r.lines if line.on), move, came_px))
         seen = replace(seen, picture=shown, source=key)
-    made, key = READINGS[reading](steps, seen)
+    made, key = READINGS[reading](steps, seen) if areas is None else drawing(steps, seen, areas)
     made = replace(
         made, entries=_with_brought(steps.reads("edits", "shapes"), made.entries), read_entries=len(made.entries)
     )
@@ -92,7 +95,7 @@ def _mirrored(r, least_px, made):
 def _with_shapes(steps, seen, made, key):
     """Shapes and split lines cut into the regions."""
     wanted = steps.reads("shapes", "splits")
-    if not any(one.on for one in (*wanted.shapes, *wanted.splits)):
+    if made.drawn_on is None and not any(one.on for one in (*wanted.shapes, *wanted.splits)):
         return made, key
 
     mirror = steps.reads("preparation").preparation.mirror
@@ -108,6 +111,7 @@ def _with_shapes(steps, seen, made, key):
             [(rings_px(s, seen.move, seen.size_px), label) for s, label in zip(shapes, labels, strict=True)],
             [line * seen.size_px for line in (*lines, *images)],
             ground,
+            made.drawn_on,
         )
         done = replace(done, splits_done=done.splits_done[:len(lines)])
         values = field_values(made.entries, made.field.shape[-1])

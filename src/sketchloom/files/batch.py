@@ -68,16 +68,17 @@ def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str, anyw
 
     from sketchloom.core.formats.atomic import Care
     from sketchloom.core.formats.registry import formats
-    from sketchloom.core.picture.decode import decode, read_bytes
+    from sketchloom.core.picture.decode import read_bytes
     from sketchloom.evaluate.pipeline import Pipeline, require_traceable
     from sketchloom.files import release
+    from sketchloom.files.opening import picture_of
     from sketchloom.files.reading_back import read_back
     from sketchloom.recipe.document import from_json
 
     began = time.perf_counter()
     try:
         recipe = from_json(json.loads(recipe_text))
-        picture = decode(read_bytes(path), path, recipe.page, recipe.page_dpi)
+        picture = picture_of(read_bytes(path), path, recipe)
         work = Pipeline().evaluate(picture, replace(recipe, alternatives=()))
         require_traceable(work, path)
         kind = formats()[form]

@@ -6,11 +6,13 @@ from collections import OrderedDict
 from dataclasses import dataclass, replace
 from pathlib import Path
 
+from sketchloom.core.base.said import said
 from sketchloom.core.base.words import languages
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.apart import pages_counted_apart
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.vectors.apart import painted_apart
 from sketchloom.files import composing
 from sketchloom.files import project as projects
 from sketchloom.files.project import Project
@@ -18,8 +20,26 @@ from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_kept
 
 READABLE = (projects.SUFFIX, *SUFFIXES)
+_DRAWING_PX = 2000
+"""The longer side of a document that is read as a drawing, at least: what is narrower than a pixel is not seen."""
 _PAGES_KEPT = 2
 """Drawn pages kept, so that going back to one is quick."""
+
+
+def picture_of(data: bytes, name: str, recipe: Recipe) -> Picture:
+    """The picture that a recipe is for; of a document that it reads as a drawing with the areas that are painted there.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError : with a sentence for the user.
+    """
+    if not recipe.as_drawing or not documents.is_document(data):
+        return decode(data, name, recipe.page, recipe.page_dpi)
+    picture = decode(data, name, recipe.page, recipe.page_dpi, _DRAWING_PX)
+    painted = painted_apart(data, name, recipe.page, picture.width, picture.height)
+    note = () if painted is not None and painted.areas else (said(
+        "No outlines of this file can be followed; it is read as a picture."),)
+    return replace(picture, painted=painted, notes=(*picture.notes, *note))
 
 
 class Pages:
@@ -42,10 +62,11 @@ class Pages:
         ------
         PictureError, ImageTooLargeError : with a sentence for the user.
         """
-        key = (min(recipe.page, self.count - 1), recipe.page_dpi) if self.is_document else None
+        page = min(recipe.page, self.count - 1)
+        key = (page, recipe.page_dpi, recipe.as_drawing) if self.is_document else None
         with self._lock:
             if key not in self._kept:
-                self._kept[key] = decode(self._data, self._label, *(key or ()))
+                self._kept[key] = picture_of(self._data, self._label, replace(recipe, page=page))
                 while len(self._kept) > _PAGES_KEPT:
                     self._kept.popitem(last=False)
             self._kept.move_to_end(key)

@@ -72,6 +72,10 @@ class Source:
     page_dpi: int = setting.whole(
         300, MIN_PAGE_DPI, MAX_PAGE_DPI, said("Drawn with"), said("how finely a PDF page or an SVG is drawn"),
         word=Word("--page-dpi", "DPI"))
+    as_drawing: bool = setting.switch(
+        False, said("Keep the file's own curves"),
+        said("an SVG, a page of a PDF or a DXF is read as a drawing: its curves stay as they are, where they are seen"),
+        word=Word("--as-drawing"))
     preparation: Preparation = PLAIN
     background: Background = NOTHING
     size_mm: float | None = setting.length(

@@ -1,5 +1,7 @@
 """Opens files, demos, what the clipboard holds, what the scanner sends and what was left unsaved."""
 
+from dataclasses import replace
+
 from PySide6.QtCore import QObject, Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import QFileDialog
@@ -21,6 +23,18 @@ class Opening(QObject):
         super().__init__(window)
         self._window, self._session, self._say, self._trouble = window, session, say, trouble
         session.set_aside.connect(self._show_set_aside)
+        session.opened.connect(self._offer_curves)
+
+    def _offer_curves(self, *_):
+        """What was opened has curves of its own: they may be kept, or its picture be read like any other."""
+        document = self._session.document
+        if document.path is not None or not document.pages.is_document or document.recipe.as_drawing:
+            return
+        self._say("curves", "ask", self.tr(
+            "This file is drawn by curves. Its picture is traced, unless they are kept as they are."), (
+            (self.tr("Keep its curves"), lambda: self._session.change(
+                replace(self._session.document.recipe, as_drawing=True), self.tr("the file's own curves"))),
+            (self.tr("Trace its picture"), lambda: None)))
 
     def ask_open(self) -> None:
         names = " ".join(f"*{s}" for s in READABLE)

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QSpinBox, QVBoxLayout, QWi
 
 from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.setting_controls import SettingControl
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, clear, label
 from sketchloom.app.stages.background_box import BackgroundBox
@@ -17,6 +18,7 @@ from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.preflight.findings import SOURCE, WARN
 from sketchloom.core.preflight.source_rules import SHADED_SHARE
 from sketchloom.desk import room
+from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
 _DPIS = (150, 200, 300, 400, 600, 1200)
@@ -110,6 +112,9 @@ class SourcePanel(Panel):
             row.addWidget(self._side_name(name))
             row.addWidget(part, 1)
             rows.addWidget(holder)
+        self._curves = SettingControl(SETTINGS["as_drawing"], lambda value, gesture: self.change.emit(
+            replace(self._recipe, as_drawing=value), self.tr("the file's own curves"), gesture))
+        rows.addWidget(self._curves)
         self.add(self._document)
 
     @staticmethod
@@ -138,6 +143,7 @@ class SourcePanel(Panel):
             self._page_dpi.addItem(self.tr("{0} dpi").format(self._recipe.page_dpi), self._recipe.page_dpi)
             at = self._page_dpi.count() - 1
         self._page_dpi.setCurrentIndex(at)
+        self._curves.show_recipe(self._recipe)
         self._unit.show_value(self._recipe.unit)
         self.preparing.show_steps(self._recipe.preparation)
 

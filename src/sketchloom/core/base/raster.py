@@ -30,12 +30,12 @@ def counted(numbers, count: int, where=None) -> np.ndarray:
     return total
 
 
-def crossings(start, end) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
+def crossings(start, end, rows: int | None = None) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarray]:
     """Where segments cross the rows of pixel centres.
 
     Parameters
     ----------
-    start, end : (N, 2) px.
+    start, end : (N, 2) px. rows : those from 0 to this one alone.
 
     Returns
     -------
@@ -44,6 +44,8 @@ def crossings(start, end) -> tuple[np.ndarray, np.ndarray, np.ndarray, np.ndarra
     """
     low = np.ceil(np.minimum(start[:, 1], end[:, 1]) - 0.5).astype(np.intp)
     high = np.ceil(np.maximum(start[:, 1], end[:, 1]) - 0.5).astype(np.intp)
+    if rows is not None:
+        low, high = np.clip(low, 0, rows), np.clip(high, 0, rows)
     starts = ragged.lengths_to_starts(high - low)
     segment = ragged.owner(starts)
     row = low[segment] + np.arange(starts[-1]) - starts[segment]

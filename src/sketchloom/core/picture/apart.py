@@ -32,14 +32,15 @@ _HERE = "sketchloom.core.picture.apart"
 _ERRORS = {"PictureError": PictureError, "ImageTooLargeError": ImageTooLargeError}
 
 
-def drawn_apart(data: bytes, name: str, page: int, dpi: int, most_pixels: int) -> Picture:
+def drawn_apart(data: bytes, name: str, page: int, dpi: int, most_pixels: int, least_px: int = 0) -> Picture:
     """The picture of a document or of a film's format, read in a process of its own.
 
     Raises
     ------
     PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
     """
-    answer, pixels = asked(_HERE, _PAGE, data, name, {"page": page, "dpi": dpi, "most_pixels": most_pixels})
+    answer, pixels = asked(_HERE, _PAGE, data, name, {"page": page, "dpi": dpi, "most_pixels": most_pixels,
+                                                     "least_px": least_px})
     try:
         height, width, channels = (int(v) for v in answer["shape"])
         dpi_found, notes_found = answer["dpi"], answer["notes"]
@@ -146,7 +147,8 @@ def _answer(task, data, words):
     name = words["name"]
     if task == _COUNT:
         return {"count": documents.page_count(data, name)}, b""
-    picture = decode.decode_here(data, name, words["page"], words["dpi"], words["most_pixels"])
+    picture = decode.decode_here(data, name, words["page"], words["dpi"], words["most_pixels"],
+                                 words["least_px"])
     parts = picture.rgb if picture.alpha is None else np.dstack([picture.rgb, picture.alpha])
     plain = {"shape": parts.shape, "dpi": picture.dpi, "notes": [_plain(note) for note in picture.notes]}
     return plain, np.ascontiguousarray(parts).data

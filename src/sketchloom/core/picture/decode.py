@@ -79,14 +79,15 @@ def read_bytes(path) -> bytes:
     return data
 
 
-def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUAL_DPI) -> Picture:
+def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUAL_DPI, least_px: int = 0) -> Picture:
     """Decode a picture, turn it upright and bring it to sRGB; a PDF's page or an SVG is drawn.
 
     Parameters
     ----------
     data : the bytes of a file of one of the kinds named in SUFFIXES, from anywhere.
     name : the file as the user knows it, for messages.
-    page, page_dpi : which page of a document, from 0, and how finely it is drawn.
+    page, page_dpi : which page of a document, from 0, and how finely it is drawn; its longer side has ``least_px`` at
+        least.
 
     Raises
     ------
@@ -98,14 +99,14 @@ def decode(data: bytes, name: str, page: int = 0, page_dpi: int = documents.USUA
     Documents and the formats of films are read in a process of their own.
     """
     if documents.is_document(data) or _film_brand(data):
-        return replace(drawn_apart(data, name, page, page_dpi, MAX_PIXELS), name=Path(name).name)
+        return replace(drawn_apart(data, name, page, page_dpi, MAX_PIXELS, least_px), name=Path(name).name)
     return decode_here(data, name, page, page_dpi, MAX_PIXELS)
 
 
-def decode_here(data: bytes, name: str, page: int, page_dpi: int, most_pixels: int) -> Picture:
+def decode_here(data: bytes, name: str, page: int, page_dpi: int, most_pixels: int, least_px: int = 0) -> Picture:
     """As ``decode``, in this process, whatever the file does to it."""
     if documents.is_document(data):
-        return _of_bounded_size(documents.render(data, name, page, page_dpi, most_pixels))
+        return _of_bounded_size(documents.render(data, name, page, page_dpi, most_pixels, least_px))
     with warnings.catch_warnings():
         warnings.simplefilter("ignore")
         image = _open(data, name)

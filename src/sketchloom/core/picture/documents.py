@@ -36,31 +36,35 @@ def page_count(data: bytes, name: str) -> int:
     """Pages of a PDF; 1 for anything else."""
     if not is_pdf(data):
         return 1
-    document = _open_pdf(data, name)
+    document = opened_pdf(data, name)
     try:
         return len(document)
     finally:
         document.close()
 
 
-def render(data: bytes, name: str, page: int, dpi: int, max_pixels: int) -> Picture:
+def render(data: bytes, name: str, page: int, dpi: int, max_pixels: int, least_px: int = 0) -> Picture:
     """A page of a PDF, or an SVG, as a picture at its own size in mm.
 
     Parameters
     ----------
-    page : from 0. dpi : resolution; a small SVG is drawn finer, so that its longer side has 1200 px.
+    page : from 0. dpi : resolution; a small SVG is drawn finer, so that its longer side has 1200 px. least_px : a
+        document is drawn finer, so that its longer side has so many.
 
     Raises
     ------
     PictureError, ImageTooLargeError : with a sentence.
     """
-    return _render_pdf(data, name, page, dpi, max_pixels) if is_pdf(data) else render_svg(data, name, dpi, max_pixels)
+    if is_pdf(data):
+        return _render_pdf(data, name, page, dpi, max_pixels, least_px)
+    return render_svg(data, name, dpi, max_pixels, least_px)
 
 
 # -- PDF ---------------------------------------------------------------------------------
 
 
-def _open_pdf(data, name):
+def opened_pdf(data: bytes, name: str):
+    """The document of the library; raises PictureError with a sentence."""
     import pypdfium2
 
     try:
@@ -76,10 +80,10 @@ def _open_pdf(data, name):
         raise PictureError(name, said("this PDF is damaged or cut short."), said("Copy or export it again.")) from None
 
 
-def _render_pdf(data, name, page, dpi, max_pixels):
+def _render_pdf(data, name, page, dpi, max_pixels, least_px):
     import pypdfium2
 
-    document = _open_pdf(data, name)
+    document = opened_pdf(data, name)
     try:
         count = len(document)
         if page >= count:
@@ -103,6 +107,7 @@ def _render_pdf(data, name, page, dpi, max_pixels):
                 ),
                 said("Export it at its real size."),
             )
+        dpi = max(float(dpi), min(least_px / max(width_in, height_in), 4800.0))
         check_size(name, width_in * dpi, height_in * dpi, dpi, max_pixels)
         # The renderer paints every pixel a rectangle touches, half a pixel too much at each side. Drawn at
         # twice the size and averaged, that is a quarter; where memory forbids, it stays.

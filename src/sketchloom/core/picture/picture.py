@@ -6,6 +6,8 @@ from functools import cached_property
 import cv2
 import numpy as np
 
+from sketchloom.core.picture.painted import Painted
+
 
 def frozen_array(array) -> np.ndarray:
     """The array, contiguous and no longer writable."""
@@ -20,7 +22,8 @@ class Picture:
 
     ``rgb`` (H, W, 3) uint8; ``alpha`` (H, W) uint8, None when every pixel is opaque;
     ``dpi`` as the file states, None when it does not; ``name`` for messages and file names;
-    ``notes``: what had to be assumed while decoding, as sentences.
+    ``notes``: what had to be assumed while decoding, as sentences. ``painted``: of a document that is read as a
+    drawing, the areas that it paints.
     """
 
     rgb: np.ndarray
@@ -28,6 +31,7 @@ class Picture:
     dpi: float | None = None
     name: str = "picture"
     notes: tuple[str, ...] = ()
+    painted: Painted | None = None
 
     @property
     def width(self) -> int:

@@ -40,9 +40,14 @@ _LENGTH = re.compile(r"^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*)\s
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
 
 
-def render_svg(data, name, dpi, max_pixels):
-    import resvg_py
+def safe_root(data: bytes, name: str, max_pixels: int):
+    """The tree of an SVG with nothing from outside it and nothing that runs, its view box stated; width and height,
+    inches; sentences on what was left out.
 
+    Raises
+    ------
+    ImageTooLargeError, PictureError : with a sentence.
+    """
     if len(data) > _MAX_SVG_BYTES:
         raise ImageTooLargeError(
             name,
@@ -53,8 +58,14 @@ def render_svg(data, name, dpi, max_pixels):
         )
     root = _parsed(data, name)
     notes = _made_safe(root, name, max_pixels)
-    width_in, height_in = _size_in(root, name)
-    dpi = max(float(dpi), min(_SMALL_PX / max(width_in, height_in), 4800.0))
+    return root, _size_in(root, name), notes
+
+
+def render_svg(data, name, dpi, max_pixels, least_px=_SMALL_PX):
+    import resvg_py
+
+    root, (width_in, height_in), notes = safe_root(data, name, max_pixels)
+    dpi = max(float(dpi), min(max(least_px, _SMALL_PX) / max(width_in, height_in), 4800.0))
     width, height = round(width_in * dpi), round(height_in * dpi)
     check_size(name, width, height, dpi, max_pixels)
     root.set("width", str(width))

@@ -36,13 +36,14 @@ class CutIn:
     splits_done: np.ndarray
 
 
-def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
+def cut_in(regions: Cleaned, shapes, splits, ground_label: int, drawn_on: Guides | None = None) -> CutIn:
     """Lay shapes over regions in their order, then draw split lines through what is there.
 
     Parameters
     ----------
     shapes : pairs of a list of rings, (S, 4, 2) px each, and the label inside, None to cut out.
-    splits : list of (N, 2) px polylines. ground_label : label of what is cut out.
+    splits : list of (N, 2) px polylines. ground_label : label of what is cut out. drawn_on : known curves that are in
+        the regions already.
 
     Notes
     -----
@@ -53,13 +54,15 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
     labels, size = regions.labels, regions.labels.shape
     opening = max(int(labels.max()), ground_label, *(label or 0 for _, label in shapes), 0) + 1
     drawn = labels.astype(np.int32)
-    owner = np.zeros(size, np.int32)
-    groups = []
+    owner = np.zeros(size, np.int32) if drawn_on is None else drawn_on.owner.copy()
+    covered = np.zeros(size, bool)
+    groups = [] if drawn_on is None else list(drawn_on.groups)
     for rings, label in shapes:
         inside = filled([flatten(ring, is_straight(ring), _FLAT_PX)[0] for ring in rings], size)
         groups.append(tuple(Chain(ring, True) for ring in rings))
         drawn[inside] = opening if label is None else label
         owner[inside] = len(groups)
+        covered |= inside
     # what two outlines leave between them may be a few pixels, which are no region
     whole = merge_small(drawn, _CRUMB_PX) if shapes else None
     if whole is None:
@@ -87,7 +90,7 @@ def cut_in(regions: Cleaned, shapes, splits, ground_label: int) -> CutIn:
     made = Cleaned(
         labels, faces, face_label.astype(regions.face_label.dtype), area, regions.dropped, regions.dropped_label
     )
-    return CutIn(made, opened, owner > 0, Guides(tuple(groups), owner, link[order], group[order]), np.array(done, bool))
+    return CutIn(made, opened, covered, Guides(tuple(groups), owner, link[order], group[order]), np.array(done, bool))
 
 
 class _Seam(NamedTuple):

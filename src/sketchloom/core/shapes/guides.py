@@ -3,22 +3,18 @@
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
-from sketchloom.core.curves.chains import Chain, between, replaced
-from sketchloom.core.curves.curveset import CurveSet, evaluate, segment_lengths
+from sketchloom.core.curves.chains import Chain, replaced
+from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
+from sketchloom.core.shapes.along import Track, along, meeting
 
-_SPACING_PX = 0.25
-"""Spacing of samples on a known curve."""
 _AWAY_PX = 1.6
 """Boundary points so near to a known curve run along it."""
-_SLACK_PX = 1.0
-"""Pixels of a drawn shape lie within half a pixel's diagonal of its curve; more means that the arc is another."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -40,6 +36,9 @@ class Guides:
         flat = self.owner.ravel()
         a, b = flat[one], flat[two]
         found = np.where(a != b, np.maximum(a, b) - 1, -1)
+        if len(self.groups):
+            drawn = np.array([len(group) > 0 for group in self.groups])
+            found = np.where(drawn[found], found, -1)
         if len(self.link):
             code = link_code(one, two, self.owner.size)
             at = np.minimum(np.searchsorted(self.link, code), len(self.link) - 1)
@@ -50,42 +49,6 @@ class Guides:
 def link_code(one, two, count: int) -> np.ndarray:
     """One number for each pair of pixels, whichever comes first."""
     return np.minimum(one, two).astype(np.int64) * count + np.maximum(one, two)
-
-
-class _Track:
-    """Chains of a group with a tree of their points, to find the nearest."""
-
-    def __init__(self, chains):
-        chain, segment, t, controls = [], [], [], []
-        for number, one in enumerate(chains):
-            count = np.maximum(np.ceil(segment_lengths(one.controls) / _SPACING_PX), 2).astype(np.intp)
-            starts = ragged.lengths_to_starts(count + 1)
-            of = ragged.owner(starts)
-            segment.append(of)
-            t.append((np.arange(starts[-1]) - starts[of]) / count[of])
-            chain.append(np.full(len(of), number))
-            controls.append(one.controls[of])
-        self.chain, self.segment, self.t = np.concatenate(chain), np.concatenate(segment), np.concatenate(t)
-        self.controls = np.concatenate(controls)
-        self.tree = cKDTree(evaluate(self.controls, self.t))
-
-    def nearest(self, xy):
-        """Foot of each point on the chains: place (K, 2), chain and segment-and-parameter (K,), distance (K,)."""
-        _, at = self.tree.query(xy)
-        controls, t = self.controls[at], self.t[at]
-        for _ in range(3):  # Newton on the distance, from a sample close by
-            foot = evaluate(controls, t)
-            ahead = 3 * _quadratic(np.diff(controls, axis=1), t)
-            speed = np.maximum((ahead * ahead).sum(-1), 1e-12)
-            t = np.clip(t + ((xy - foot) * ahead).sum(-1) / speed, 0, 1)
-        foot = evaluate(controls, t)
-        return foot, self.chain[at], self.segment[at] + t, np.hypot(*(xy - foot).T)
-
-
-def _quadratic(legs, t):
-    s = (1 - t)[:, None]
-    t = t[:, None]
-    return s * s * legs[:, 0] + 2 * s * t * legs[:, 1] + t * t * legs[:, 2]
 
 
 def crack_groups(planar: PlanarMap, guides: Guides) -> np.ndarray:
@@ -116,7 +79,7 @@ def snapped(planar: PlanarMap, points: BoundaryPoints, guides: Guides, of_crack)
     xy = points.xy.copy()
     for number in np.unique(group[group >= 0]).tolist():
         at = np.flatnonzero(group == number)
-        foot, _, _, away = _Track(guides.groups[number]).nearest(points.middle[at])
+        foot, _, _, away = Track(guides.groups[number]).nearest(points.middle[at])
         near = away < _AWAY_PX
         xy[at[near]] = foot[near]
     return replace(points, xy=xy)
@@ -135,17 +98,41 @@ def held_nodes(planar: PlanarMap, nodes, guides: Guides, of_crack) -> np.ndarray
     node = np.concatenate([planar.start_node, planar.end_node])
     group = of_crack[ends]
     # where two drawn curves meet, the one drawn later was cut through the other
-    for number in np.unique(group[group >= 0]).tolist():
+    tracks = {number: Track(guides.groups[number]) for number in np.unique(group[group >= 0]).tolist()}
+    held = (nodes == 0) | (nodes == (planar.width, planar.height))  # what lies on the picture's border stays there
+    for number, track in tracks.items():
         at = np.unique(node[group == number])
         at = at[planar.node_degree[at] > 2]
         if len(at) == 0:
             continue
-        foot, _, _, away = _Track(guides.groups[number]).nearest(nodes[at])
+        foot, _, _, away = track.nearest(nodes[at])
         near = away < _AWAY_PX
-        # what lies on the picture's border stays there
-        held = (nodes[at] == 0) | (nodes[at] == (planar.width, planar.height))
-        nodes[at[near]] = np.where(held, nodes[at], foot)[near]
+        nodes[at[near]] = np.where(held[at], nodes[at], foot)[near]
+    frame = Track((_frame(planar),))
+    pairs = np.unique(np.column_stack([node, group])[group >= 0], axis=0)
+    for at, its in zip(*_gathered(pairs), strict=True):
+        if planar.node_degree[at] <= 2:
+            continue
+        others = [tracks[number] for number in its[::-1]]
+        if held[at].any():
+            others = [frame, *others]
+        if len(others) > 1:
+            met = meeting(others[0], others[1], nodes[at])
+            if met is not None:
+                nodes[at] = np.where(held[at], nodes[at], met)
     return nodes
+
+
+def _gathered(pairs):
+    """Each first number of sorted pairs with its second ones."""
+    first, at = np.unique(pairs[:, 0], return_index=True)
+    return first.tolist(), [part.tolist() for part in np.split(pairs[:, 1], at[1:])]
+
+
+def _frame(planar):
+    """The picture's border as a chain."""
+    corners = np.array([(0, 0), (planar.width, 0), (planar.width, planar.height), (0, planar.height)], float)
+    return Chain(line_controls(corners, np.roll(corners, -1, 0)), True)
 
 
 def group_of_arc(planar: PlanarMap, of_crack) -> np.ndarray:
@@ -155,50 +142,52 @@ def group_of_arc(planar: PlanarMap, of_crack) -> np.ndarray:
     return np.where(low == high, low, -1)
 
 
-def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: Guides, of_crack) -> CurveSet:
-    """Curves in which every arc that runs along one drawn curve is that curve, bit for bit but for its ends."""
-    group = group_of_arc(planar, of_crack)
-    arcs = np.flatnonzero((group >= 0) & (np.diff(lines.starts) > 1))
-    exact = {}
-    for number in np.unique(group[arcs]).tolist():
-        chains = guides.groups[number]
-        track = _Track(chains)
-        for arc in arcs[group[arcs] == number].tolist():
-            points = lines.xy[lines.starts[arc]:lines.starts[arc + 1]].copy()
-            if not lines.closed[arc] and curves.starts[arc + 1] > curves.starts[arc]:
-                # fitting may have moved nodes so that nothing crosses
-                points[0], points[-1] = (
-                    curves.controls[curves.starts[arc], 0],
-                    curves.controls[curves.starts[arc + 1] - 1, 3],
-                )
-            found = _along(chains, track, points, bool(lines.closed[arc]))
+def exact_arcs(planar: PlanarMap, lines: Polylines, guides: Guides, of_crack, *, border: bool = False
+               ) -> dict[int, np.ndarray]:
+    """Arcs, by number, that run along drawn curves all the way, as the very curves (S, 4, 2); their ends are those of
+    the polylines. ``border``: those along the picture's border, too, as straight lines."""
+    low = ragged.reduce_pieces(np.minimum, of_crack, planar.arc_starts, -1)
+    tracks: dict[int, Track] = {}
+    made = {}
+    for arc in np.flatnonzero((low >= 0) & (np.diff(lines.starts) > 1)).tolist():
+        its = np.unique(of_crack[planar.arc_starts[arc]:planar.arc_starts[arc + 1]])
+        for number in its.tolist():
+            if number not in tracks:
+                tracks[number] = Track(guides.groups[number])
+        found = along([tracks[number] for number in its.tolist()], lines.xy[lines.starts[arc]:lines.starts[arc + 1]],
+                      bool(lines.closed[arc]))
+        if found is not None:
+            made[arc] = found
+    if border:
+        frame = Track((_frame(planar),))
+        for arc in np.flatnonzero(((planar.left < 0) | (planar.right < 0)) & (np.diff(lines.starts) > 1)).tolist():
+            found = along([frame], lines.xy[lines.starts[arc]:lines.starts[arc + 1]], bool(lines.closed[arc]))
             if found is not None:
-                exact[arc] = found
-    return replaced(curves, exact) if exact else curves
+                made[arc] = found
+    return made
 
 
-def _along(chains, track, xy, closed):
-    """The part of one chain that a polyline runs along, (S, 4, 2); None where it does not keep to one."""
-    _foot, chain, place, away = track.nearest(xy)
-    if (chain != chain[0]).any() or away.max() > _SLACK_PX:
-        return None
-    one = chains[chain[0]]
-    count = len(one.controls)
-    travel = np.diff(np.concatenate([place, place[:1]]) if closed else place)
-    if one.closed:
-        travel = (travel + count / 2) % count - count / 2
-    total = float(travel.sum())
-    if (np.abs(travel) > 0.5 * count).any() or total == 0:
-        return None
-    if closed:
-        if not one.closed or abs(abs(total) - count) > 0.01:
-            return None
-        made = one.controls if total > 0 else one.controls[::-1, ::-1]
-        return np.roll(made, -int(place[0]) if total > 0 else 0, 0)
-    begin, end = (float(place[0]), float(place[0]) + total) if total > 0 else (float(place[0]) + total, float(place[0]))
-    made = between(one.controls, begin, end)
-    if total < 0:
-        made = made[::-1, ::-1].copy()
-    # both ends meet their nodes bit for bit
-    made[0, 0], made[-1, 3] = xy[0], xy[-1]
+def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: Guides, of_crack) -> CurveSet:
+    """Curves in which every arc that runs along drawn curves is those curves, bit for bit but for its ends."""
+    exact = exact_arcs(planar, lines, guides, of_crack)
+    if not exact:
+        return curves
+    return replaced(curves, _ended_as(planar, curves, exact))
+
+
+def _ended_as(planar, curves, exact):
+    """The exact arcs with their ends where those of fitted ones are that meet them: fitting may have moved nodes so
+    that nothing crosses."""
+    place: dict[int, np.ndarray] = {}
+    for arc in np.flatnonzero((np.diff(curves.starts) > 0) & ~planar.closed).tolist():
+        if arc not in exact:
+            place[int(planar.start_node[arc])] = curves.controls[curves.starts[arc], 0]
+            place[int(planar.end_node[arc])] = curves.controls[curves.starts[arc + 1] - 1, 3]
+    made = {}
+    for arc, controls in exact.items():
+        if not planar.closed[arc]:
+            controls = controls.copy()
+            controls[0, 0] = place.get(int(planar.start_node[arc]), controls[0, 0])
+            controls[-1, 3] = place.get(int(planar.end_node[arc]), controls[-1, 3])
+        made[arc] = controls
     return made

@@ -97,8 +97,9 @@ def around_line(points, width: float, has_round_ends: bool = True) -> MultiPolyg
     return areas_of(LineString(points).buffer(width / 2, quad_segs=_QUADRANT, cap_style=ends))
 
 
-def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
-    """An area as rings of fitted cubics, with the inside on the right as in every outline."""
+def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX, *, few: bool = False) -> Outline:
+    """An area as rings of fitted cubics, with the inside on the right as in every outline; ``few`` as of
+    ``fit_spans``."""
     rings = []
     for piece in area.geoms:
         if piece.area >= _LEAST_AREA_PX:
@@ -111,7 +112,7 @@ def outline_of_area(area: MultiPolygon, fit_px: float = _FIT_PX) -> Outline:
             ]
     if not rings:
         return Outline(np.empty((0, 4, 2)), np.empty(0, bool), np.zeros(1, np.intp), np.empty(0), np.empty(0, bool))
-    curves = refitted([points for points, _ in rings], fit_px)
+    curves = refitted([points for points, _ in rings], fit_px, few=few)
     signed = ragged.reduce_pieces(np.add, segment_areas(curves.controls), curves.starts)
     hole = np.array([h for _, h in rings])
     return Outline(

@@ -19,12 +19,13 @@ _QUARTERS = 4
 """A ring without corners is begun in so many places."""
 
 
-def refitted(rings, tolerance_px: float) -> CurveSet:
+def refitted(rings, tolerance_px: float, *, few: bool = False) -> CurveSet:
     """Cubics through closed polygons, one arc each.
 
     Parameters
     ----------
-    rings : list of (N, 2) px, each without its first point again, flattened to a hundredth of a pixel or so.
+    rings : list of (N, 2) px, each without its first point again, flattened to a hundredth of a pixel or so. few : as
+        of ``fit_spans``.
 
     Notes
     -----
@@ -38,7 +39,7 @@ def refitted(rings, tolerance_px: float) -> CurveSet:
         points.append(dense)
         offset += len(dense)
     joined = Spans.join(spans)
-    fitted = fit_spans(np.concatenate(points), joined, tolerance_px)
+    fitted = fit_spans(np.concatenate(points), joined, tolerance_px, few=few)
     bounds = np.cumsum([0, *(len(p) for p in points)])
     ring = np.searchsorted(bounds, fitted.spans.first, side="right") - 1
     controls = fitted.controls.copy()

@@ -1,0 +1,44 @@
+"""Areas of documents, read in a process of their own as their pictures are."""
+
+from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.picture import apart
+from sketchloom.core.picture.painted import Painted, packed, unpacked
+
+_HERE = "sketchloom.core.vectors.apart"
+
+
+def painted_apart(data: bytes, name: str, page: int, width: int, height: int) -> Painted | None:
+    """What a document paints, as areas on a page of so many px; None where it cannot be followed.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
+    """
+    answer, rest = apart.asked(_HERE, "areas", data, name, {"page": page, "width": width, "height": height})
+    if not answer.get("rows"):
+        return None
+    try:
+        return unpacked(rest)
+    except GeometryError:
+        raise apart.failed(name) from None
+
+
+def _answer(_task, data, words):
+    from sketchloom.core.picture import documents, svg_pages
+    from sketchloom.core.picture.decode import MAX_PIXELS
+    from sketchloom.core.vectors import pdf_areas, svg_areas
+
+    name, size = words["name"], (int(words["width"]), int(words["height"]))
+    try:
+        if documents.is_pdf(data):
+            made = pdf_areas.pdf_areas(data, name, int(words["page"]), *size)
+        else:
+            root, _, _ = svg_pages.safe_root(data, name, MAX_PIXELS)
+            made = svg_areas.svg_areas(root, *size)
+    except (svg_areas.TooInvolved, RecursionError):
+        return {"rows": 0}, b""
+    return {"rows": len(made.areas)}, packed(made)
+
+
+if __name__ == "__main__":
+    apart.serve(_answer)
