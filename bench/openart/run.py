@@ -22,6 +22,7 @@ from bench.openart.measure import Figures, figures
 from bench.openart.truth import Drawn
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files.opening import picture_of
 from sketchloom.recipe.document import Recipe
 
 WHITE = (255, 255, 255)
@@ -53,7 +54,25 @@ CONDITIONS = {"clean512": (512, _clean, WHITE), "clean200": (200, _clean, WHITE)
 """Longer side in px, what the picture is made by, the ground."""
 
 
+_CURVES = "curves"
+"""The file itself, read as a drawing, in place of a picture of it."""
+
+
+def _score_curves(number: int) -> Figures:
+    path = folder() / chosen()[number]["file"]
+    recipe = Recipe(reading="colour", smallest_mm=0.0, as_drawing=True)
+    begin = time.perf_counter()
+    picture = picture_of(path.read_bytes(), path.name, recipe)
+    work = Pipeline().evaluate(picture, recipe)
+    seconds = time.perf_counter() - begin
+    ground = WHITE if picture.alpha is None else None
+    truth = Drawn(path).truth(max(picture.width, picture.height), ground)
+    return figures(work, truth, ground, np.asarray(picture.rgb), seconds)
+
+
 def score(number: int, name: str, grown: bool = False) -> Figures:
+    if name == _CURVES:
+        return _score_curves(number)
     size, make, ground = CONDITIONS[name]
     drawn = Drawn(folder() / chosen()[number]["file"])
     truth = drawn.truth(size, ground)
@@ -81,7 +100,7 @@ def show(results, worst: int = 6) -> None:
     out, files = sys.stdout, chosen()
     out.write(f"{'condition':<11}{'mean':>7}{'95 %':>7}{'segm':>6}{'worst':>6}{'stack':>6}{'worst':>6}{'bumps':>7}"
               f"{'near':>7}{'jump':>6}{'pieces':>7}{'lost':>7}{'worst':>6}{'far':>7}{'tiny':>5}{'exact':>6}{'s':>6}\n")
-    for name in CONDITIONS:
+    for name in (*CONDITIONS, _CURVES):
         rows = [(n, r) for n, c, r in results if c == name]
         for n, r in rows:
             if isinstance(r, str):
@@ -96,7 +115,8 @@ def show(results, worst: int = 6) -> None:
         exact = float(np.mean((of("missing") == 0) & (of("extra") == 0)))
         out.write(f"{name:<11}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{middle('segments'):6.2f}"
                   f"{of('segments').max():6.1f}{middle('stacked'):6.2f}{of('stacked').max():6.1f}{middle('bumps'):7.2f}"
-                  f"{of('near').mean():7.3f}{middle('jump_deg'):6.2f}{middle('pieces'):7.2f}{of('lost').mean():7.4f}{of('lost').max():6.2f}"
+                  f"{of('near').mean():7.3f}{middle('jump_deg'):6.2f}{middle('pieces'):7.2f}"
+                  f"{of('lost').mean():7.4f}{of('lost').max():6.2f}"
                   f"{of('far').mean():7.4f}{int(of('tiny').sum()):5d}{exact:6.2f}{middle('seconds'):6.2f}\n")
         for n, r in sorted(rows, key=lambda row: -row[1].segments)[:worst]:
             out.write(f"    {files[n]['file']:<52} mean {r.mean_px:.3f} segm {r.segments:.2f} bumps {r.bumps:.2f} "
@@ -105,7 +125,7 @@ def show(results, worst: int = 6) -> None:
 
 
 def main(words) -> None:
-    names = [w for w in words if w in CONDITIONS] or list(CONDITIONS)
+    names = [w for w in words if w in CONDITIONS or w == _CURVES] or [*CONDITIONS, _CURVES]
     found = run(names, True if "aside" in words else None if "all" in words else False,
                 "grown" in words)
     show(found)

@@ -9,6 +9,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QAbstractButton
 
 from app.driver import pause, wait
+from app.person import Person
 from app.test_source_tools import click, cut_the_boat_out, recipe
 from sketchloom.app.stages.numbers import SOURCE, TRACE
 from sketchloom.files.demo_works import demo
@@ -99,3 +100,20 @@ def test_five_layer_pictures_keep_their_frame_and_order(driver):
     # the night is the whole disc of 480 of 1000 units
     side = work.size_mm[0]
     assert work.layers[0].area_mm2 == pytest.approx(np.pi * (0.48 * side) ** 2, rel=0.01)
+
+
+def test_a_file_of_curves_may_keep_them(driver, tmp_path):
+    path = tmp_path / "boat.svg"
+    path.write_text('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40"><rect width="60" height="40" '
+                    'fill="#ffffff"/><path d="M10 10 C40 -10 50 40 15 30 Z" fill="#123456"/></svg>')
+    driver.open(path)
+    window, person = driver.window, Person(driver)
+    assert driver.settled().segmentation.drawn_on is None
+    person.click("Keep its curves", window.notices)
+    work = driver.settled()
+    assert work.segmentation.drawn_on is not None and not window.notices.text_of("curves")
+    assert [layer.outline.segments for layer in work.layers if layer.plan.hex == "#123456"] == [2]
+    driver.session.document.undo()
+    assert driver.settled().segmentation.drawn_on is None
+    window.panels[SOURCE]._curves.part.click()
+    assert driver.settled().segmentation.drawn_on is not None

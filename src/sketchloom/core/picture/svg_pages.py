@@ -61,6 +61,16 @@ def safe_root(data: bytes, name: str, max_pixels: int):
     return root, _size_in(root, name), notes
 
 
+def size_root(root, width: int, height: int) -> None:
+    """Have an SVG drawn so many px wide and high: a view box that fills them but for a part of a pixel fills them."""
+    root.set("width", str(width))
+    root.set("height", str(height))
+    box = _box(root)
+    scale = min(width / box[0], height / box[1])
+    if abs(box[0] * scale - width) < 1 and abs(box[1] * scale - height) < 1:
+        root.set("preserveAspectRatio", "none")
+
+
 def render_svg(data, name, dpi, max_pixels, least_px=_SMALL_PX):
     import resvg_py
 
@@ -68,8 +78,7 @@ def render_svg(data, name, dpi, max_pixels, least_px=_SMALL_PX):
     dpi = max(float(dpi), min(max(least_px, _SMALL_PX) / max(width_in, height_in), 4800.0))
     width, height = round(width_in * dpi), round(height_in * dpi)
     check_size(name, width, height, dpi, max_pixels)
-    root.set("width", str(width))
-    root.set("height", str(height))
+    size_root(root, width, height)
     font = str(files("sketchloom").joinpath("data", "fonts", "Lato-Regular.ttf"))
     try:
         png = resvg_py.svg_to_bytes(svg_string=ElementTree.tostring(root, encoding="unicode"), skip_system_fonts=True,
@@ -246,10 +255,15 @@ def _stated_in(text):
     return float(found.group(1)) * _UNITS_IN[unit] if found and unit in _UNITS_IN else None
 
 
+def _box(root):
+    """Width and height of the view box, None where there is none."""
+    box = [float(v) for v in re.findall(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?", root.get("viewBox", ""))]
+    return box[2:] if len(box) == 4 and box[2] > 0 and box[3] > 0 else None
+
+
 def _size_in(root, name):
     """Width and height in inches: from the attributes, else from the view box."""
-    box = [float(v) for v in re.findall(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?", root.get("viewBox", ""))]
-    box = box[2:] if len(box) == 4 and box[2] > 0 and box[3] > 0 else None
+    box = _box(root)
     sides = [_stated_in(root.get(side, "")) for side in ("width", "height")]
     if box is None:
         if None in sides:

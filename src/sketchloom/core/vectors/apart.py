@@ -34,6 +34,7 @@ def _answer(_task, data, words):
             made = pdf_areas.pdf_areas(data, name, int(words["page"]), *size)
         else:
             root, _, _ = svg_pages.safe_root(data, name, MAX_PIXELS)
+            svg_pages.size_root(root, *size)
             made = svg_areas.svg_areas(root, *size)
     except (svg_areas.TooInvolved, RecursionError):
         return {"rows": 0}, b""

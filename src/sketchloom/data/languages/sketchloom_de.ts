@@ -1947,6 +1947,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>wie fein eine PDF-Seite oder ein SVG gezeichnet wird</translation>
     </message>
     <message>
+        <source>Keep the file&apos;s own curves</source>
+        <translation>Die eigenen Kurven der Datei behalten</translation>
+    </message>
+    <message>
+        <source>an SVG or a page of a PDF is read as a drawing: its curves stay as they are, where they are seen</source>
+        <translation>ein SVG oder eine PDF-Seite wird als Zeichnung gelesen: Seine Kurven bleiben, wie sie sind, wo man sie sieht</translation>
+    </message>
+    <message>
         <source>Finished size</source>
         <translation>Fertige Größe</translation>
     </message>
@@ -3865,6 +3873,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>not written: what was made cannot be read back ({why}).</source>
         <translation>nicht geschrieben: Das Gemachte lässt sich nicht zurücklesen ({why}).</translation>
+    </message>
+    <message>
+        <source>no painted areas: {why}</source>
+        <translation>keine gemalten Flächen: {why}</translation>
+    </message>
+    <message>
+        <source>No outlines of this file can be followed; it is read as a picture.</source>
+        <translation>Den Umrissen dieser Datei lässt sich nicht folgen; sie wird als Bild gelesen.</translation>
     </message>
 </context>
 <context>
@@ -7850,6 +7866,22 @@ seinesgleichen</translation>
 <context>
     <name>Opening</name>
     <message>
+        <source>This file is drawn by curves. Its picture is traced, unless they are kept as they are.</source>
+        <translation>Diese Datei ist aus Kurven gezeichnet. Ihr Bild wird nachgezeichnet, wenn sie nicht bleiben, wie sie sind.</translation>
+    </message>
+    <message>
+        <source>Keep its curves</source>
+        <translation>Ihre Kurven behalten</translation>
+    </message>
+    <message>
+        <source>the file&apos;s own curves</source>
+        <translation>die eigenen Kurven der Datei</translation>
+    </message>
+    <message>
+        <source>Trace its picture</source>
+        <translation>Ihr Bild nachzeichnen</translation>
+    </message>
+    <message>
         <source>Open pictures or a project</source>
         <translation>Bilder oder ein Projekt öffnen</translation>
     </message>
@@ -10500,6 +10532,10 @@ seinesgleichen</translation>
     <message>
         <source>Drawn at</source>
         <translation>Gezeichnet mit</translation>
+    </message>
+    <message>
+        <source>the file&apos;s own curves</source>
+        <translation>die eigenen Kurven der Datei</translation>
     </message>
     <message>
         <source>room beyond the picture</source>
