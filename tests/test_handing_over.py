@@ -82,7 +82,7 @@ def test_sheets_are_written_in_the_machines_language_and_checked(mark, tmp_path,
     for one, sheet in zip(told, report["sheets"], strict=True):
         assert one["open"] == 0 and not one["troubles"] and one["doubled_mm"] == 0
         wide = max(p["x_mm"] + p["width_mm"] for p in sheet["parts"]) - min(p["x_mm"] for p in sheet["parts"])
-        assert one["width_mm"] == pytest.approx(wide + 0.2, abs=0.03)  # half of the kerf on either side
+        assert one["width_mm"] == pytest.approx(wide + 0.2, abs=0.06)  # half of the kerf a side; parts are in chords
 
 
 @pytest.mark.parametrize(("suffix", "rounding"), [(".svg", 0.02), (".dxf", 0.02), (".plt", 0.05), (".nc", 0.02)])

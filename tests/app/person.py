@@ -62,7 +62,7 @@ class Person:
 
         def place():  # what has just come has no size of its own yet
             return at or (QPoint(10, part.height() // 2) if is_tick else part.rect().center())
-        wait(lambda: part.visibleRegion().contains(place()), 3, f"{part} to be seen")  # what unfolds takes a moment
+        wait(lambda: part.visibleRegion().contains(place()), 15, f"{part} to be seen")  # what unfolds takes a moment
         self.gestures += 1
         QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place())
         pause(5)
