@@ -34,6 +34,9 @@ _SIZE_FREE = 0.02
 _REACH_MM, _ALONG, _SEEN = 1.5, 120, 0.6
 """A side is looked for so far from where it should be, at so many places, and is seen at this share of them at least
 (chosen on beds of five tones on four grounds, `tests/core/test_bed.py`)."""
+_BEYOND = 4.0
+"""A bed that would be so many times as long as its picture, at the scale of the page on it, is not all in there: a slant
+of 35 degrees makes its far end half as large."""
 _BY_HAND = 0.008
 """A corner shown by hand in a small picture lies so near, as a share of the picture's longer side."""
 _LEAST_STEP, _MOST_STEP = 5.0, 12.0
@@ -57,7 +60,8 @@ def bed_corners(grey, page_mm, bed_mm, name: str = "") -> np.ndarray:
     if to_px is None:
         raise PictureError(name, said("the four marks of the page were not found."),
                            said("Take it with all marks in it, without shadows across them."))
-    for corners in _rectangles(grey, to_px, page_mm, bed_mm):
+    long_px = max(bed_mm) * _scale_at(to_px, np.asarray(page_mm) / 2)
+    for corners in () if long_px > _BEYOND * max(grey.shape) else _rectangles(grey, to_px, page_mm, bed_mm):
         found = _laid_through(grey, corners, _REACH_MM * _scale_at(to_px, np.asarray(page_mm) / 2))
         if found is not None:
             return _from_upper_left(found, bed_mm)
