@@ -35,8 +35,8 @@ _REACH_MM, _ALONG, _SEEN = 1.5, 120, 0.6
 """A side is looked for so far from where it should be, at so many places, and is seen at this share of them at least
 (chosen on beds of five tones on four grounds, `tests/core/test_bed.py`)."""
 _BEYOND = 4.0
-"""A bed that would be so many times as long as its picture, at the scale of the page on it, is not all in there: a slant
-of 35 degrees makes its far end half as large."""
+"""A bed that would be so many times as long as its picture, at the scale of the page on it, is not all in there: a
+slant of 35 degrees makes its far end half as large."""
 _BY_HAND = 0.008
 """A corner shown by hand in a small picture lies so near, as a share of the picture's longer side."""
 _LEAST_STEP, _MOST_STEP = 5.0, 12.0
