@@ -117,3 +117,16 @@ def test_a_file_of_curves_may_keep_them(driver, tmp_path):
     assert driver.settled().segmentation.drawn_on is None
     window.panels[SOURCE]._curves.part.click()
     assert driver.settled().segmentation.drawn_on is not None
+
+
+def test_colours_of_a_drawing_stay_as_many_as_the_file_has(driver, tmp_path):
+    """Also those that no eye would count, and when another setting is changed after the first result."""
+    path = tmp_path / "sea.svg"
+    strips = "".join(f'<rect x="{5 * n}" width="5" height="40" fill="#{16 + n:02x}4060"/>' for n in range(12))
+    path.write_text(f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40">{strips}</svg>')
+    driver.open(path)
+    assert len(driver.settled().segmentation.entries) < 12
+    Person(driver).click("Keep its curves", driver.window.notices)
+    assert len(driver.settled().segmentation.entries) == 12
+    driver.session.change(recipe(driver).with_width(200.0), "size")
+    assert len(driver.settled().segmentation.entries) == 12

@@ -21,7 +21,9 @@ def chosen_for(work: Work) -> Settled:
 
 def _chosen_regions(work):
     recipe, segmentation = work.recipe, work.segmentation
-    by_colour = work.reading == "colour" and recipe.colours is None and recipe.palette is None
+    # a drawing has the colours of its areas, however many
+    by_colour = (work.reading == "colour" and recipe.colours is None and recipe.palette is None
+                 and segmentation.drawn_on is None)
     by_tone = segmentation.cut_off is not None and recipe.cut_off is None and not recipe.local_cut_off
     no_ground = segmentation.ground_label is None and work.reading in ("colour", "photo")
     return Settled(

@@ -100,14 +100,13 @@ def _curves(r, bounds, mapped, changed, progress) -> CurveSet:
             progress=progress
         )
 
-    exact = {} if segmentation.drawn_on is None else guides.exact_arcs(
-        planar, lines, segmentation.cut_in.guides, along, border=True)
-    if exact and len(exact) == int((np.diff(lines.starts) > 1).sum()):  # nothing is left to be fitted
+    is_drawing = segmentation.drawn_on is not None
+    exact = {} if along is None else guides.exact_arcs(planar, lines, segmentation.cut_in.guides, along,
+                                                       border=is_drawing)
+    if is_drawing and len(exact) == int((np.diff(lines.starts) > 1).sum()):  # nothing is left to be fitted
         curves = replaced(trace_arcs.chords(lines), exact)
     else:
-        curves = _fitted_all(r, fitted, lines, planar)
-        if along is not None:
-            curves = guides.with_guides(planar, lines, curves, segmentation.cut_in.guides, along)
+        curves = guides.with_exact(planar, _fitted_all(r, fitted, lines, planar), exact)
     if (changed.owner >= 0).any():
         curves = with_courses(curves, lines, changed.owner, changed.place, _courses(r.curves, bounds, planar))
     mirror = r.preparation.mirror

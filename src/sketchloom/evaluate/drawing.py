@@ -21,6 +21,7 @@ from sketchloom.recipe.sections import MAX_COLOURS
 _KNOWN_DELTA = 6.0
 """Colours of what is read by its look that are nearer (CIEDE2000) to one of the file's are that one."""
 _FREED = 8
+"""So clear a pixel is where a background was taken away, and not where an area ends in it."""
 _CLEANS = ("kept", "covers")
 
 

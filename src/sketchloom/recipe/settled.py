@@ -9,12 +9,12 @@ from dataclasses import replace
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import Settled
 
-_COLOURS = ("page", "reading", "colours", "palette", "locked", "tones", "grown", "patches")
+_COLOURS = ("page", "as_drawing", "reading", "colours", "palette", "locked", "tones", "grown", "patches")
 _ASKED_BY = {
-    "reading": ("page", "reading"),
-    "colours": ("page", "reading", "colours", "palette", "locked"),
-    "cut_off": ("page", "reading", "cut_off", "dark_is_ink", "local_cut_off"),
-    "has_ground": ("page", "reading", "ground"),
+    "reading": ("page", "as_drawing", "reading"),
+    "colours": ("page", "as_drawing", "reading", "colours", "palette", "locked"),
+    "cut_off": ("page", "as_drawing", "reading", "cut_off", "dark_is_ink", "local_cut_off"),
+    "has_ground": ("page", "as_drawing", "reading", "ground"),
     "layering": (*_COLOURS, "layering"),
     "order": (*_COLOURS, "layering", "order", "order_weights", "above"),
 }

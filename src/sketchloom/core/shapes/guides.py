@@ -167,17 +167,13 @@ def exact_arcs(planar: PlanarMap, lines: Polylines, guides: Guides, of_crack, *,
     return made
 
 
-def with_guides(planar: PlanarMap, lines: Polylines, curves: CurveSet, guides: Guides, of_crack) -> CurveSet:
-    """Curves in which every arc that runs along drawn curves is those curves, bit for bit but for its ends."""
-    exact = exact_arcs(planar, lines, guides, of_crack)
-    if not exact:
-        return curves
-    return replaced(curves, _ended_as(planar, curves, exact))
+def with_exact(planar: PlanarMap, curves: CurveSet, exact: dict[int, np.ndarray]) -> CurveSet:
+    """Curves in which the arcs of ``exact_arcs`` are those, bit for bit but for ends where they meet fitted ones:
+    fitting may have moved nodes so that nothing crosses."""
+    return replaced(curves, _ended_as(planar, curves, exact)) if exact else curves
 
 
 def _ended_as(planar, curves, exact):
-    """The exact arcs with their ends where those of fitted ones are that meet them: fitting may have moved nodes so
-    that nothing crosses."""
     place: dict[int, np.ndarray] = {}
     for arc in np.flatnonzero((np.diff(curves.starts) > 0) & ~planar.closed).tolist():
         if arc not in exact:
