@@ -218,6 +218,15 @@ def test_what_no_one_paints_is_nothing():
     assert painted_apart(svg(), "a.svg", 0, 100, 80) is None
 
 
+def test_what_would_take_too_long_is_read_as_a_picture():
+    """Four thousand pages on each other: nothing of them is laid."""
+    data = svg('<rect width="100" height="80" fill="#ffffff"/>', '<path d="M0 0H100V80H0z" fill="#eeeeee"/>' * 4000,
+               '<circle cx="50" cy="40" r="20" fill="#123456"/>')
+    work = traced(data)
+    assert work.original.painted is None and any("as a picture" in str(note) for note in work.original.notes)
+    assert work.layers
+
+
 def test_the_command_keeps_curves(tmp_path):
     source, out = tmp_path / "a.svg", tmp_path / "out.svg"
     source.write_bytes(svg('<rect width="100" height="80" fill="#ffffff"/>',

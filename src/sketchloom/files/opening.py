@@ -6,6 +6,7 @@ from collections import OrderedDict
 from dataclasses import dataclass, replace
 from pathlib import Path
 
+from sketchloom.core.base.errors import PictureError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.words import languages
 from sketchloom.core.picture import documents
@@ -36,7 +37,10 @@ def picture_of(data: bytes, name: str, recipe: Recipe) -> Picture:
     if not recipe.as_drawing or not documents.is_document(data):
         return decode(data, name, recipe.page, recipe.page_dpi)
     picture = decode(data, name, recipe.page, recipe.page_dpi, _DRAWING_PX)
-    painted = painted_apart(data, name, recipe.page, picture.width, picture.height)
+    try:
+        painted = painted_apart(data, name, recipe.page, picture.width, picture.height)
+    except PictureError:
+        painted = None  # what takes too long to be followed can still be seen
     note = () if painted is not None and painted.areas else (said(
         "No outlines of this file can be followed; it is read as a picture."),)
     return replace(picture, painted=painted, notes=(*picture.notes, *note))

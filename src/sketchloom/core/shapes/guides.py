@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.chains import Chain, replaced
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
@@ -150,6 +151,7 @@ def exact_arcs(planar: PlanarMap, lines: Polylines, guides: Guides, of_crack, *,
     tracks: dict[int, Track] = {}
     made = {}
     for arc in np.flatnonzero((low >= 0) & (np.diff(lines.starts) > 1)).tolist():
+        breathe()
         its = np.unique(of_crack[planar.arc_starts[arc]:planar.arc_starts[arc + 1]])
         for number in its.tolist():
             if number not in tracks:

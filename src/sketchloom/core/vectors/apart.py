@@ -1,10 +1,14 @@
 """Areas of documents, read in a process of their own as their pictures are."""
 
+import numpy as np
+
 from sketchloom.core.base.errors import GeometryError
 from sketchloom.core.picture import apart
 from sketchloom.core.picture.painted import Painted, packed, unpacked
 
 _HERE = "sketchloom.core.vectors.apart"
+_MOST_PX = 3e9
+"""Pixels that areas cover together at most: a thousand pages one on the other; laying them takes half a minute."""
 
 
 def painted_apart(data: bytes, name: str, page: int, width: int, height: int) -> Painted | None:
@@ -38,7 +42,20 @@ def _answer(_task, data, words):
             made = svg_areas.svg_areas(root, *size)
     except (svg_areas.TooInvolved, RecursionError):
         return {"rows": 0}, b""
+    if _painted_px(made) > _MOST_PX:
+        return {"rows": 0}, b""
     return {"rows": len(made.areas)}, packed(made)
+
+
+def _painted_px(painted):
+    """Pixels of the windows in which all areas lie."""
+    total = 0.0
+    for area in painted.areas:
+        rings = area.part.rings
+        low, top = np.min([r.min((0, 1)) for r in rings], 0), np.max([r.max((0, 1)) for r in rings], 0)
+        wide, high = np.minimum(top, (painted.width, painted.height)) - np.maximum(low, 0)
+        total += max(wide, 0.0) * max(high, 0.0) * (1 + len(area.clips))
+    return total
 
 
 if __name__ == "__main__":
