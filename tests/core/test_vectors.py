@@ -4,6 +4,7 @@ import io
 from dataclasses import replace
 from pathlib import Path
 
+import ezdxf
 import numpy as np
 import pytest
 import shapely
@@ -20,7 +21,7 @@ from sketchloom.core.vectors.apart import painted_apart
 from sketchloom.core.vectors.laying import laid
 from sketchloom.core.vectors.rings import Pen, filled_part, stroked_part
 from sketchloom.evaluate.pipeline import Pipeline
-from sketchloom.files.opening import picture_of
+from sketchloom.files.opening import open_file, picture_of
 from sketchloom.recipe.document import Recipe
 
 HEAD = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 80" width="100mm" height="80mm">'
@@ -216,6 +217,73 @@ def test_what_no_one_paints_is_nothing():
     assert filled_part([], [[1, 0, 0], [0, 1, 0]], False) is None
     assert stroked_part([], [[1, 0, 0], [0, 1, 0]], Pen(1.0)) is None
     assert painted_apart(svg(), "a.svg", 0, 100, 80) is None
+
+
+def dxf(make, units=4):
+    document = ezdxf.new("R2000")
+    document.header["$INSUNITS"] = units
+    make(document, document.modelspace())
+    out = io.StringIO()
+    document.write(out)
+    return out.getvalue().encode()
+
+
+def test_a_drawing_exchange_file_is_opened_at_its_size_with_its_layers(tmp_path):
+    """Loose lines that close, a circle in it, a bulged polyline, a spline in a block, a line that closes nothing."""
+    def make(document, space):
+        document.layers.add("moon", color=5)
+        document.layers.add("boat", true_color=0x2F6F7E)
+        for a, b in (((0, 0), (80, 0)), ((80, 40), (80, 0)), ((80, 40), (0, 40)), ((0, 40), (0, 0))):
+            space.add_line(a, b, dxfattribs={"layer": "boat"})
+        space.add_circle((20, 20), 10, dxfattribs={"layer": "boat"})
+        space.add_lwpolyline([(40, 18, 1), (60, 18, 1)], format="xyb", close=True, dxfattribs={"layer": "moon"})
+        block = document.blocks.new("lamp")
+        block.add_lwpolyline([(0, 0), (4, 0), (4, 6), (0, 6)], close=True, dxfattribs={"layer": "moon"})
+        space.add_blockref("lamp", (70, 25))
+        space.add_line((5, 50), (75, 50), dxfattribs={"color": 1})
+
+    path = tmp_path / "boat.dxf"
+    path.write_bytes(dxf(make))
+    opened = open_file(path)
+    work = Pipeline().evaluate(opened.picture, replace(opened.project.recipe, smallest_mm=0.1))
+    areas = {layer.plan.name: layer.area_mm2 for layer in work.layers}
+    assert {"boat", "moon"} <= set(areas) and len(areas) == 3
+    moon = np.pi * 100 + 24
+    assert areas["moon"] == pytest.approx(moon, rel=5e-4)  # the library's arcs of 90°
+    boat = next(layer for layer in work.layers if layer.plan.name == "boat")
+    assert boat.outline.holes >= 1 and work.size_mm[0] == pytest.approx(80 * 1.02, abs=0.1)
+    assert off_curves(work, work.original.painted) < 0.02
+    inches = open_file(_written(tmp_path / "inch.dxf", dxf(make, units=1)))
+    assert inches.picture.width / inches.picture.dpi == pytest.approx(80 * 1.02, rel=0.01)
+
+
+def _written(path, data):
+    path.write_bytes(data)
+    return path
+
+
+@pytest.mark.parametrize("curves", ["splines", "arcs"])
+def test_what_was_written_as_a_drawing_exchange_file_comes_back(tmp_path, curves):
+    source, out = tmp_path / "a.svg", tmp_path / "a.dxf"
+    source.write_bytes(svg('<rect width="100" height="80" fill="#ffffff"/>',
+                           '<circle cx="35" cy="40" r="25" fill="#2f6f7e"/>',
+                           '<circle cx="35" cy="40" r="9" fill="#ffffff"/>',
+                           '<path d="M70 10 L95 60 L65 60 Z" fill="#b5483c"/>'))
+    assert main(["trace", str(source), "--as-drawing", "--out", str(out), "--curves", curves, "--layering", "fitted",
+                 "--quiet"]) == 0
+    opened = open_file(out)
+    work = Pipeline().evaluate(opened.picture, replace(opened.project.recipe, layering="fitted"))
+    areas = sorted(layer.area_mm2 for layer in work.layers)
+    assert areas == pytest.approx(sorted((np.pi * (625 - 81), np.pi * 81, 750)), rel=2e-3)
+
+
+@pytest.mark.parametrize("data", [b"0\nSECTION\n", b"0\nSECTION\n2\nENTITIES\n0\nLINE\n10\nx\n",
+                                  b"0\nSECTION" + b"\0" * 500,
+                                  dxf(lambda *_: None), dxf(lambda d, m: m.add_line((0, 0), (0, 0))),
+                                  dxf(lambda d, m: m.add_circle((1e300, 0), 1e300))])
+def test_damaged_drawing_exchange_files_are_told(tmp_path, data):
+    with pytest.raises(PictureError):
+        open_file(_written(tmp_path / "a.dxf", data))
 
 
 def test_what_would_take_too_long_is_read_as_a_picture():

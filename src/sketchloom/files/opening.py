@@ -1,5 +1,6 @@
 """From files to an open work, whatever kind they are."""
 
+import contextlib
 import re
 import threading
 from collections import OrderedDict
@@ -12,15 +13,19 @@ from sketchloom.core.base.words import languages
 from sketchloom.core.picture import documents
 from sketchloom.core.picture.apart import pages_counted_apart
 from sketchloom.core.picture.decode import SUFFIXES, decode, read_bytes
-from sketchloom.core.picture.picture import Picture
-from sketchloom.core.vectors.apart import painted_apart
+from sketchloom.core.picture.painted import Painted
+from sketchloom.core.picture.picture import Picture, frozen_array
+from sketchloom.core.vectors.apart import dxf_apart, painted_apart
+from sketchloom.core.vectors.dxf_areas import is_dxf
+from sketchloom.core.vectors.laying import picture_from
 from sketchloom.files import composing
 from sketchloom.files import project as projects
 from sketchloom.files.project import Project
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_kept
 
-READABLE = (projects.SUFFIX, *SUFFIXES)
+DXF = ".dxf"
+READABLE = (projects.SUFFIX, *SUFFIXES, DXF)
 _DRAWING_PX = 2000
 """The longer side of a document that is read as a drawing, at least: what is narrower than a pixel is not seen."""
 _PAGES_KEPT = 2
@@ -34,13 +39,16 @@ def picture_of(data: bytes, name: str, recipe: Recipe) -> Picture:
     ------
     PictureError, ImageTooLargeError : with a sentence for the user.
     """
+    if is_dxf(data):
+        drawn, dpi = dxf_apart(data, name)
+        rgb, alpha = picture_from(drawn)
+        return Picture(frozen_array(rgb), frozen_array(alpha), dpi, Path(name).name, painted=drawn)
     if not recipe.as_drawing or not documents.is_document(data):
         return decode(data, name, recipe.page, recipe.page_dpi)
     picture = decode(data, name, recipe.page, recipe.page_dpi, _DRAWING_PX)
-    try:
+    painted: Painted | None = None
+    with contextlib.suppress(PictureError):  # what takes too long to be followed can still be seen
         painted = painted_apart(data, name, recipe.page, picture.width, picture.height)
-    except PictureError:
-        painted = None  # what takes too long to be followed can still be seen
     note = () if painted is not None and painted.areas else (said(
         "No outlines of this file can be followed; it is read as a picture."),)
     return replace(picture, painted=painted, notes=(*picture.notes, *note))
@@ -54,8 +62,8 @@ class Pages:
 
     def __init__(self, data: bytes, name: str, label: str | None = None):
         self._data, self._name, self._label = data, name, label or name
-        self.is_document = documents.is_document(data)
-        self.count = pages_counted_apart(data, self._label) if self.is_document else 1
+        self.is_document = documents.is_document(data) or is_dxf(data)
+        self.count = pages_counted_apart(data, self._label) if documents.is_document(data) else 1
         self._kept: OrderedDict = OrderedDict()
         self._lock = threading.Lock()
 
@@ -106,7 +114,7 @@ def open_file(path) -> Opened:
     if path.suffix.lower() == projects.SUFFIX:
         return _opened(projects.load(path), path, path)
     data = read_bytes(path)
-    return _opened(Project(Recipe(), data, path.name), None, path, str(path))
+    return _opened(Project(Recipe(as_drawing=is_dxf(data)), data, path.name), None, path, str(path))
 
 
 def named_in(opened: Opened, language: str) -> Opened:

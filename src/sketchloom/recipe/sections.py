@@ -74,7 +74,7 @@ class Source:
         word=Word("--page-dpi", "DPI"))
     as_drawing: bool = setting.switch(
         False, said("Keep the file's own curves"),
-        said("an SVG or a page of a PDF is read as a drawing: its curves stay as they are, where they are seen"),
+        said("an SVG, a page of a PDF or a DXF is read as a drawing: its curves stay as they are, where they are seen"),
         word=Word("--as-drawing"))
     preparation: Preparation = PLAIN
     background: Background = NOTHING

@@ -281,9 +281,22 @@ def _stretch(run, begin, end):
     made = between(run.chain.controls, low, high)
     if total < 0:
         made = made[::-1, ::-1].copy()
-    # both ends meet their nodes bit for bit
-    made[0, 0], made[-1, 3] = begin, end
-    return made
+    return _ended(made, begin, end)
+
+
+def _ended(made, begin, end):
+    """Cubics that meet their nodes bit for bit: where one lies beside its curve (two curves that touch, and a node
+    between them) a short line leads there, for the end of a long curve moved aside would move all of it."""
+    parts = [made]
+    if np.hypot(*(made[0, 0] - begin)) > _CORNER_PX:
+        parts.insert(0, line_controls(begin[None], made[:1, 0]))
+    else:
+        made[0, 0] = begin
+    if np.hypot(*(made[-1, 3] - end)) > _CORNER_PX:
+        parts.append(line_controls(made[-1:, 3], end[None]))
+    else:
+        made[-1, 3] = end
+    return np.concatenate(parts)
 
 
 def _place_near(chain, place, near):

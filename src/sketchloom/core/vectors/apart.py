@@ -7,6 +7,7 @@ from sketchloom.core.picture import apart
 from sketchloom.core.picture.painted import Painted, packed, unpacked
 
 _HERE = "sketchloom.core.vectors.apart"
+_DXF, _DOCUMENT = "dxf", "areas"
 _MOST_PX = 3e9
 """Pixels that areas cover together at most: a thousand pages one on the other; laying them takes half a minute."""
 
@@ -18,7 +19,7 @@ def painted_apart(data: bytes, name: str, page: int, width: int, height: int) ->
     ------
     PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
     """
-    answer, rest = apart.asked(_HERE, "areas", data, name, {"page": page, "width": width, "height": height})
+    answer, rest = apart.asked(_HERE, _DOCUMENT, data, name, {"page": page, "width": width, "height": height})
     if not answer.get("rows"):
         return None
     try:
@@ -27,7 +28,36 @@ def painted_apart(data: bytes, name: str, page: int, width: int, height: int) ->
         raise apart.failed(name) from None
 
 
-def _answer(_task, data, words):
+def dxf_apart(data: bytes, name: str) -> tuple[Painted, float]:
+    """What a DXF draws, as areas, and the resolution at which it has its size, dpi.
+
+    Raises
+    ------
+    PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
+    """
+    answer, rest = apart.asked(_HERE, _DXF, data, name, {})
+    try:
+        return unpacked(rest), float(answer["dpi"])
+    except (GeometryError, KeyError, TypeError, ValueError):
+        raise apart.failed(name) from None
+
+
+def _of_dxf(data, name):
+    from sketchloom.core.vectors.dxf_areas import dxf_areas
+    from sketchloom.core.vectors.svg_areas import TooInvolved
+
+    try:
+        made, dpi = dxf_areas(data, name)
+    except (TooInvolved, RecursionError):
+        raise apart.failed(name) from None
+    if _painted_px(made) > _MOST_PX:
+        raise apart.failed(name)
+    return {"rows": len(made.areas), "dpi": dpi}, packed(made)
+
+
+def _answer(task, data, words):
+    if task == _DXF:
+        return _of_dxf(data, words["name"])
     from sketchloom.core.picture import documents, svg_pages
     from sketchloom.core.picture.decode import MAX_PIXELS
     from sketchloom.core.vectors import pdf_areas, svg_areas

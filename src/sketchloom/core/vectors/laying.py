@@ -102,6 +102,24 @@ def _inside(part: Part, shape, corner):
     return made & 1 > 0 if part.even else made != 0
 
 
+def picture_from(painted: Painted) -> tuple[np.ndarray, np.ndarray]:
+    """Areas drawn on nothing, each pixel by four of its own: (H, W, 3) uint8 colours and (H, W) uint8 alpha."""
+    def fine(part):
+        return Part(tuple(2 * ring for ring in part.rings), part.even)
+
+    size = 2 * painted.height, 2 * painted.width
+    one = laid(Painted(size[1], size[0], tuple(replace(area, part=fine(area.part)) for area in painted.areas),
+                       tuple(tuple(fine(part) for part in clip) for clip in painted.clips)), size, False)
+    shown = one.colour >= 0
+
+    def mean(values):
+        return values.reshape(painted.height, 2, painted.width, 2).mean((1, 3))
+
+    cover = mean(shown.astype(float))
+    parts = [mean(np.where(shown, one.colour >> shift & 255, 0)) / np.maximum(cover, 0.25) for shift in (16, 8, 0)]
+    return np.rint(np.stack(parts, -1)).astype(np.uint8), np.rint(255 * cover).astype(np.uint8)
+
+
 def with_unlike(one: Laid, rgb) -> Laid:
     """With what the drawn page shows otherwise as read by its look: nobody's, so that no curve is laid along it."""
     shown = np.stack([one.colour >> shift & 255 for shift in (16, 8, 0)], -1).astype(np.uint8)

@@ -1951,10 +1951,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Die eigenen Kurven der Datei behalten</translation>
     </message>
     <message>
-        <source>an SVG or a page of a PDF is read as a drawing: its curves stay as they are, where they are seen</source>
-        <translation>ein SVG oder eine PDF-Seite wird als Zeichnung gelesen: Seine Kurven bleiben, wie sie sind, wo man sie sieht</translation>
-    </message>
-    <message>
         <source>Finished size</source>
         <translation>Fertige Größe</translation>
     </message>
@@ -2873,6 +2869,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>None</source>
         <translation>Keiner</translation>
+    </message>
+    <message>
+        <source>an SVG, a page of a PDF or a DXF is read as a drawing: its curves stay as they are, where they are seen</source>
+        <translation>ein SVG, eine PDF-Seite oder ein DXF wird als Zeichnung gelesen: Seine Kurven bleiben, wie sie sind, wo man sie sieht</translation>
     </message>
     <message>
         <source>Where curves begin and end is found so that the fewest keep to the boundary, as somebody would draw them. Without it curves come sooner, with more nodes.</source>
@@ -3881,6 +3881,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>No outlines of this file can be followed; it is read as a picture.</source>
         <translation>Den Umrissen dieser Datei lässt sich nicht folgen; sie wird als Bild gelesen.</translation>
+    </message>
+    <message>
+        <source>this drawing has no outlines.</source>
+        <translation>diese Zeichnung hat keine Umrisse.</translation>
+    </message>
+    <message>
+        <source>this drawing has no size that could be cut.</source>
+        <translation>diese Zeichnung hat keine Größe, die sich schneiden ließe.</translation>
+    </message>
+    <message>
+        <source>this DXF is damaged or cut short.</source>
+        <translation>dieses DXF ist beschädigt oder abgeschnitten.</translation>
     </message>
 </context>
 <context>
