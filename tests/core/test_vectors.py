@@ -21,6 +21,7 @@ from sketchloom.core.vectors.apart import painted_apart
 from sketchloom.core.vectors.laying import laid
 from sketchloom.core.vectors.rings import Pen, filled_part, stroked_part
 from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.files import batch
 from sketchloom.files.opening import open_file, picture_of
 from sketchloom.recipe.document import Recipe
 
@@ -275,6 +276,15 @@ def test_what_was_written_as_a_drawing_exchange_file_comes_back(tmp_path, curves
     work = Pipeline().evaluate(opened.picture, replace(opened.project.recipe, layering="fitted"))
     areas = sorted(layer.area_mm2 for layer in work.layers)
     assert areas == pytest.approx(sorted((np.pi * (625 - 81), np.pi * 81, 750)), rel=2e-3)
+
+
+def test_without_a_window_it_is_a_drawing_too(tmp_path):
+    source, out = _written(tmp_path / "disc.dxf", dxf(lambda d, m: m.add_circle((50, 50), 40))), tmp_path / "o.svg"
+    assert main(["trace", str(source), "--out", str(out), "--quiet"]) == 0
+    assert out.read_text().partition(' d="')[2].partition('"')[0].count("C") == 4
+    done = batch.work_on(str(source), str(tmp_path), "{}", "svg", "key")
+    assert source in batch.pictures_in(tmp_path) and not done["why"]
+    assert (tmp_path / done["outputs"][0]).read_text().partition(' d="')[2].partition('"')[0].count("C") == 4
 
 
 @pytest.mark.parametrize("data", [b"0\nSECTION\n", b"0\nSECTION\n2\nENTITIES\n0\nLINE\n10\nx\n",

@@ -249,12 +249,11 @@ def _work_before(work, path):
 def _read(paths, recipe):
     """The picture, and the recipe with what several pictures say about their layers."""
     from sketchloom.core.picture.decode import decode, read_bytes
-    from sketchloom.core.vectors.dxf_areas import is_dxf
-    from sketchloom.files.opening import picture_of
+    from sketchloom.files.opening import as_read, picture_of
 
     sources = [read_bytes(path) for path in paths]
-    if len(paths) == 1 and is_dxf(sources[0]):
-        recipe = replace(recipe, as_drawing=True)
+    if len(paths) == 1:
+        recipe = as_read(recipe, sources[0])
     pictures = [picture_of(data, str(path), recipe) for data, path in zip(sources, paths, strict=True)]
     if len(paths) == 1:
         return pictures[0], recipe

@@ -13,7 +13,6 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.said import said
-from sketchloom.core.picture.decode import SUFFIXES
 
 STATE, SINCE, SHEET, SMALL = "batch.json", "batch-since.jsonl", "contact-sheet.pdf", "small"
 """What a batch keeps beside its files: what is done, a line for each since that was written, a page with all of it, and
@@ -42,9 +41,11 @@ class Done:
 
 def pictures_in(place) -> list[Path]:
     """Pictures of a folder, or those that a text file lists, a line each."""
+    from sketchloom.files.opening import PICTURES
+
     place = Path(place)
     if place.is_dir():
-        return sorted(p for p in place.iterdir() if p.suffix.lower() in SUFFIXES and p.is_file())[:MOST]
+        return sorted(p for p in place.iterdir() if p.suffix.lower() in PICTURES and p.is_file())[:MOST]
     lines = place.read_text(encoding="utf-8", errors="replace").splitlines()
     return [place.parent / line.strip() for line in lines if line.strip() and not line.startswith("#")][:MOST]
 
@@ -71,14 +72,15 @@ def work_on(path: str, out_dir: str, recipe_text: str, form: str, key: str, anyw
     from sketchloom.core.picture.decode import read_bytes
     from sketchloom.evaluate.pipeline import Pipeline, require_traceable
     from sketchloom.files import release
-    from sketchloom.files.opening import picture_of
+    from sketchloom.files.opening import as_read, picture_of
     from sketchloom.files.reading_back import read_back
     from sketchloom.recipe.document import from_json
 
     began = time.perf_counter()
     try:
-        recipe = from_json(json.loads(recipe_text))
-        picture = picture_of(read_bytes(path), path, recipe)
+        data = read_bytes(path)
+        recipe = as_read(from_json(json.loads(recipe_text)), data)
+        picture = picture_of(data, path, recipe)
         work = Pipeline().evaluate(picture, replace(recipe, alternatives=()))
         require_traceable(work, path)
         kind = formats()[form]

@@ -25,7 +25,8 @@ from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_kept
 
 DXF = ".dxf"
-READABLE = (projects.SUFFIX, *SUFFIXES, DXF)
+PICTURES = (*SUFFIXES, DXF)
+READABLE = (projects.SUFFIX, *PICTURES)
 _DRAWING_PX = 2000
 """The longer side of a document that is read as a drawing, at least: what is narrower than a pixel is not seen."""
 _PAGES_KEPT = 2
@@ -52,6 +53,11 @@ def picture_of(data: bytes, name: str, recipe: Recipe) -> Picture:
     note = () if painted is not None and painted.areas else (said(
         "No outlines of this file can be followed; it is read as a picture."),)
     return replace(picture, painted=painted, notes=(*picture.notes, *note))
+
+
+def as_read(recipe: Recipe, data: bytes) -> Recipe:
+    """The recipe as it begins for a file: one that holds nothing but outlines is read as a drawing."""
+    return replace(recipe, as_drawing=True) if is_dxf(data) else recipe
 
 
 class Pages:
@@ -114,7 +120,7 @@ def open_file(path) -> Opened:
     if path.suffix.lower() == projects.SUFFIX:
         return _opened(projects.load(path), path, path)
     data = read_bytes(path)
-    return _opened(Project(Recipe(as_drawing=is_dxf(data)), data, path.name), None, path, str(path))
+    return _opened(Project(as_read(Recipe(), data), data, path.name), None, path, str(path))
 
 
 def named_in(opened: Opened, language: str) -> Opened:
