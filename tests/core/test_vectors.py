@@ -282,6 +282,7 @@ def test_without_a_window_it_is_a_drawing_too(tmp_path):
     source, out = _written(tmp_path / "disc.dxf", dxf(lambda d, m: m.add_circle((50, 50), 40))), tmp_path / "o.svg"
     assert main(["trace", str(source), "--out", str(out), "--quiet"]) == 0
     assert out.read_text().partition(' d="')[2].partition('"')[0].count("C") == 4
+    (tmp_path / batch.SMALL).mkdir()
     done = batch.work_on(str(source), str(tmp_path), "{}", "svg", "key")
     assert source in batch.pictures_in(tmp_path) and not done["why"]
     assert (tmp_path / done["outputs"][0]).read_text().partition(' d="')[2].partition('"')[0].count("C") == 4
