@@ -4,7 +4,7 @@ library."""
 import numpy as np
 import pytest
 import shapely
-from hypothesis import Phase, given, settings
+from hypothesis import Phase, example, given, settings
 from hypothesis import strategies as st
 
 from amounts import examples
@@ -137,6 +137,14 @@ def test_a_split_line_that_stops_short_is_drawn_on_and_one_inside_parts_nothing(
     ),
     st.lists(st.tuples(st.floats(5, 295), st.floats(5, 195), st.floats(5, 295), st.floats(5, 195)), max_size=3),
 )
+@example(  # two shapes and a line meet within a pixel: a run of no length ended beside its node, in the last bit
+    [(108.79839801929678, 105.5164397773051, 33.30916324167141, "#1e3557", "circle"),
+     (114.62899484082102, 59.88825407637152, 24.447895469762354, "#c83c32", "star"),
+     (214.32985465984854, 38.82675400256694, 56.480804835011796, "#ffffff", "star"),
+     (129.33758842213703, 48.764542333986896, 26.661620883442897, "#1e3557", "circle")],
+    [(199.75458826954144, 187.85955867345535, 275.8346123948758, 85.58512089093647),
+     (140.11058512381157, 100.58162001343413, 140.72917077731108, 62.5437306097609),
+     (274.8885300674828, 122.54204137449614, 175.04102863401135, 112.28601939069327)])
 def test_any_shapes_and_lines_leave_a_valid_map(figures, lines):
     make = {
         "circle": lambda c, r: makers.ellipse(c, r, r),

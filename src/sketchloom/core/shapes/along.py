@@ -173,7 +173,15 @@ def along(tracks: list[Track], xy, closed: bool, *, turned: bool = False) -> np.
         if (closed or k < len(meets)) and np.hypot(*(meets[k][1] - end)) > 0:
             parts.append(line_controls(end[None], meets[k][1][None]))
     made = np.concatenate(parts)
-    return made if len(made) else None
+    if not len(made):
+        return None
+    # a run of no length leaves its two ends, which are one place but for rounding
+    made[1:, 0] = made[:-1, 3]
+    if closed:
+        made[0, 0] = made[-1, 3]
+    else:
+        made[0, 0], made[-1, 3] = xy[0], xy[-1]
+    return made
 
 
 def _runs(tracks, found, away, xy):
