@@ -126,6 +126,8 @@ def held_nodes(planar: PlanarMap, nodes, guides: Guides, of_crack) -> np.ndarray
 
 def _gathered(pairs):
     """Each first number of sorted pairs with its second ones."""
+    if len(pairs) == 0:
+        return [], []
     first, at = np.unique(pairs[:, 0], return_index=True)
     return first.tolist(), [part.tolist() for part in np.split(pairs[:, 1], at[1:])]
 
