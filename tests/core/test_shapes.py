@@ -13,7 +13,7 @@ from sketchloom.core.base.raster import filled, links_crossed
 from sketchloom.core.curves.chains import ring_controls, ring_points
 from sketchloom.core.curves.curveset import face_areas
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.shapes import makers, polygons
+from sketchloom.core.shapes import guides, makers, polygons
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
@@ -218,3 +218,8 @@ def test_rings_come_back_as_they_were_put():
 def test_what_is_no_shape_is_refused(bad):
     with pytest.raises(SettingError):
         bad()
+
+
+def test_curves_at_which_no_arc_ends_meet_nowhere():
+    assert guides._gathered(np.empty((0, 2), int)) == ([], [])
+    assert guides._gathered(np.array([[1, 0], [1, 3], [4, 2]])) == ([1, 4], [[0, 3], [2]])
