@@ -151,27 +151,32 @@ def along(tracks: list[Track], xy, closed: bool, *, turned: bool = False) -> np.
         # a ring begins within a run: turned to begin with one
         return along(tracks, np.roll(xy, -runs[-1].a, 0), closed, turned=True)
     if len(runs) == 1 and closed and runs[0].chain.closed and abs(abs(_travel(runs[0], True)) - _count(runs[0])) < 0.01:
-        total = _travel(runs[0], True)
-        controls = runs[0].chain.controls
-        return np.roll(controls if total > 0 else controls[::-1, ::-1],
-                       -int(runs[0].places[0]) if total > 0 else 0, 0)
-    meets = []
-    for k in range(len(runs) if closed else len(runs) - 1):
-        one, two = runs[k], runs[(k + 1) % len(runs)]
-        met = _met(one, two, 0.5 * (xy[one.b - 1] + xy[two.a]))
-        if met is None:
-            return None
-        meets.append(met)
+        return _whole_ring(runs[0])
+    # where each run ends and the next begins; the last of a ring is followed by the first
+    meets = [_met(one, two, 0.5 * (xy[one.b - 1] + xy[two.a])) for one, two in itertools.pairwise(
+        [*runs, runs[0]] if closed else runs)]
+    return None if any(met is None for met in meets) else _end_to_end(runs, meets, xy, closed)
+
+
+def _whole_ring(run):
+    controls = run.chain.controls
+    if _travel(run, True) < 0:
+        return controls[::-1, ::-1]
+    return np.roll(controls, -int(run.places[0]), 0)
+
+
+def _end_to_end(runs, meets, xy, closed):
+    """The stretches of all runs from one meeting to the next, (S, 4, 2); None where one cannot be told."""
+    begins = [meets[-1][1] if closed else xy[0], *(met[1] for met in meets)][:len(runs)]
+    ends = [*(met[0] for met in meets), xy[-1]][:len(runs)]
     parts = []
-    for k, run in enumerate(runs):
-        begin = meets[k - 1][1] if closed or k else xy[0]
-        end = meets[k][0] if closed or k < len(meets) else xy[-1]
+    for run, begin, end, (_, after) in itertools.zip_longest(runs, begins, ends, meets, fillvalue=(None, None)):
         part = _stretch(run, begin, end)
         if part is None:
             return None
         parts.append(part)
-        if (closed or k < len(meets)) and np.hypot(*(meets[k][1] - end)) > 0:
-            parts.append(line_controls(end[None], meets[k][1][None]))
+        if after is not None and np.hypot(*(after - end)) > 0:
+            parts.append(line_controls(end[None], after[None]))
     made = np.concatenate(parts)
     if not len(made):
         return None
