@@ -151,45 +151,63 @@ def _tracked(path):
 
 def _joined(found, same):
     """Closed subpaths, those made of open ones end to end among them, and what stays open."""
-    closed = [(c, True) for c, is_closed in found if is_closed or np.hypot(*(c[-1, 3] - c[0, 0])) <= same]
-    left = [c for c, is_closed in found if not (is_closed or np.hypot(*(c[-1, 3] - c[0, 0])) <= same)]
-    open_ = []
-    at: dict[tuple[int, int], list[int]] = defaultdict(list)
-
-    def cell(place):
-        return tuple(np.rint(np.asarray(place) / max(4 * same, 1e-12)).astype(int).tolist())
-
-    def near(place):
-        x, y = cell(place)
-        return [n for dx in (-1, 0, 1) for dy in (-1, 0, 1) for n in at.get((x + dx, y + dy), ())]
-
-    for n, c in enumerate(left):
-        at[cell(c[0, 0])].append(n)
-        at[cell(c[-1, 3])].append(n)
-    used = np.zeros(len(left), bool)
-    for n in range(len(left)):
-        if used[n]:
-            continue
-        used[n] = True
-        chain = [left[n]]
-        for _ in range(len(left)):
-            end = chain[-1][-1, 3]
-            if np.hypot(*(end - chain[0][0, 0])) <= same:
-                break
-            follower = None
-            for k in near(end):
-                if not used[k] and np.hypot(*(left[k][0, 0] - end)) <= same:
-                    follower = left[k]
-                elif not used[k] and np.hypot(*(left[k][-1, 3] - end)) <= same:
-                    follower = left[k][::-1, ::-1]
-                if follower is not None:
-                    used[k] = True
-                    chain.append(follower.copy())
-                    chain[-1][0, 0] = end
-                    break
-            if follower is None:
-                break
-        whole = np.concatenate(chain)
-        is_ring = np.hypot(*(whole[-1, 3] - whole[0, 0])) <= same
+    closed, open_ = [], []
+    loose = _Loose(same)
+    for controls, is_closed in found:
+        if is_closed or _apart(controls[-1, 3], controls[0, 0]) <= same:
+            closed.append((controls, True))
+        else:
+            loose.add(controls)
+    for whole in loose.chains():
+        is_ring = _apart(whole[-1, 3], whole[0, 0]) <= same
         (closed if is_ring else open_).append((whole, is_ring))
     return closed, open_
+
+
+def _apart(one, two):
+    return float(np.hypot(*(two - one)))
+
+
+class _Loose:
+    """Open subpaths, found by the places of their ends."""
+
+    def __init__(self, same):
+        self._same = same
+        self._left: dict[int, np.ndarray] = {}
+        self._at: dict[tuple[int, int], list[int]] = defaultdict(list)
+
+    def _cell(self, place):
+        x, y = np.rint(place / max(4 * self._same, 1e-12)).astype(int).tolist()
+        return x, y
+
+    def add(self, controls):
+        number = len(self._left)
+        self._left[number] = controls
+        for place in (controls[0, 0], controls[-1, 3]):
+            self._at[self._cell(place)].append(number)
+
+    def chains(self):
+        """Subpaths end to end, as far as there is one that goes on."""
+        while self._left:
+            chain = [self._left.pop(next(iter(self._left)))]
+            while _apart(chain[-1][-1, 3], chain[0][0, 0]) > self._same:
+                follower = self._follower(chain[-1][-1, 3])
+                if follower is None:
+                    break
+                chain.append(follower)
+            yield np.concatenate(chain)
+
+    def _follower(self, end):
+        """What begins at a place, turned about where it ends there; taken out."""
+        x, y = self._cell(end)
+        for number in (n for dx in (-1, 0, 1) for dy in (-1, 0, 1) for n in self._at.get((x + dx, y + dy), ())):
+            controls = self._left.get(number)
+            if controls is None:
+                continue
+            for one in (controls, controls[::-1, ::-1]):
+                if _apart(one[0, 0], end) <= self._same:
+                    del self._left[number]
+                    made = one.copy()
+                    made[0, 0] = end
+                    return made
+        return None

@@ -13,11 +13,11 @@ import numpy as np
 
 from sketchloom.core.picture.documents import opened_pdf
 from sketchloom.core.picture.painted import MOST_AREAS, MOST_SEGMENTS, Area, Painted, Part
-from sketchloom.core.vectors.rings import Pen, Track, filled_part, stroked_part
+from sketchloom.core.vectors.rings import Pen, Track, filled_part, map_within, stroked_part
 from sketchloom.core.vectors.svg_areas import TooInvolved
 
 _LINE, _BEZIER, _MOVE = 0, 1, 2
-_PATH, _IMAGE, _SHADING, _FORM = 2, 3, 4, 5
+_PATH, _IMAGE, _FORM = 2, 3, 5
 _CAPS, _JOINS = ("flat", "round", "square"), ("mitre", "round", "bevel")
 _FINE = 1e4
 """Places of a page are asked of the library in whole numbers: ten-thousandths of a point."""
@@ -77,7 +77,7 @@ class _Walk:
         if kind not in (_PATH, _IMAGE, _FORM):
             return
         clips = (*clips, *self._clips_of(thing, outer))
-        matrix = _joined(outer, _matrix_of(thing))
+        matrix = map_within(outer, _matrix_of(thing))
         if kind == _FORM:
             for k in range(c.FPDFFormObj_CountObjects(thing)):
                 self.one(c.FPDFFormObj_GetObject(thing, k), matrix, clips, deep + 1)
@@ -87,7 +87,7 @@ class _Walk:
             for place in ((1, 0), (1, 1), (0, 1)):
                 square.line(*place)
             square.close()
-            self._add(filled_part(square.done(), _joined(self._to_px, matrix), False), "#808080", 1.0, clips, True)
+            self._add(filled_part(square.done(), map_within(self._to_px, matrix), False), "#808080", 1.0, clips, True)
         else:
             self._path(thing, matrix, clips)
 
@@ -99,7 +99,7 @@ class _Walk:
         mode, is_stroked = ctypes.c_int(), ctypes.c_int()
         if not paths or not c.FPDFPath_GetDrawMode(thing, ctypes.byref(mode), ctypes.byref(is_stroked)):
             return
-        matrix = _joined(self._to_px, matrix)
+        matrix = map_within(self._to_px, matrix)
         if mode.value:
             colour = _colour(thing, c.FPDFPageObj_GetFillColor)
             if colour is not None:
@@ -118,7 +118,7 @@ class _Walk:
         for n in range(max(count, 0)):
             many = c.FPDFClipPath_CountPathSegments(clip, n)
             paths = _tracked(many, lambda k, n=n: c.FPDFClipPath_GetPathSegment(clip, n, k))
-            part = filled_part(paths, _joined(self._to_px, outer), False)
+            part = filled_part(paths, map_within(self._to_px, outer), False)
             self.clips.append(() if part is None else (part,))
             made.append(len(self.clips) - 1)
         return tuple(made)
@@ -126,10 +126,6 @@ class _Walk:
     def _add(self, part, hex_colour, opacity, clips, by_look):
         if part is not None and opacity > 0:
             self.areas.append(Area(part, hex_colour, opacity, "", clips, by_look))
-
-
-def _joined(outer, inner):
-    return np.column_stack([outer[:, :2] @ inner[:, :2], outer[:, :2] @ inner[:, 2] + outer[:, 2]])
 
 
 def _matrix_of(thing):

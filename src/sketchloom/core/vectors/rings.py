@@ -84,6 +84,11 @@ def moved_by(matrix, controls) -> np.ndarray:
     return np.asarray(controls) @ matrix[:, :2].T + matrix[:, 2]
 
 
+def map_within(outer, inner) -> np.ndarray:
+    """(2, 3) the affine map that first goes by the inner one."""
+    return np.column_stack([outer[:, :2] @ inner[:, :2], moved_by(outer, inner[:, 2])])
+
+
 def filled_part(paths, matrix, even: bool) -> Part | None:
     """The inside of subpaths, each closed by a straight line where it is open; None where there is none."""
     rings = []

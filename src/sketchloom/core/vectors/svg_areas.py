@@ -15,7 +15,7 @@ import numpy as np
 import svgelements
 
 from sketchloom.core.picture.painted import MOST_AREAS, MOST_SEGMENTS, Area, Painted, Part
-from sketchloom.core.vectors.rings import CAPS, JOINS, Pen, Track, filled_part, moved_by, stroked_part
+from sketchloom.core.vectors.rings import CAPS, JOINS, Pen, Track, filled_part, map_within, stroked_part
 from sketchloom.core.vectors.style import INHERITED, Sheet
 
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
@@ -60,7 +60,7 @@ class _State:
         self.matrix, self.style, self.opacity, self.clips, self.name = matrix, style, opacity, clips, name
 
     def within(self, matrix):
-        return _State(_joined(self.matrix, matrix), self.style, self.opacity, self.clips, self.name)
+        return _State(map_within(self.matrix, matrix), self.style, self.opacity, self.clips, self.name)
 
 
 class _Walk:
@@ -90,7 +90,7 @@ class _Walk:
         if own.get("display") == "none":
             return
         style = {**state.style, **{name: own[name] for name in INHERITED if own.get(name, "inherit") != "inherit"}}
-        matrix = _joined(state.matrix, _transform(own.get("transform")))
+        matrix = map_within(state.matrix, _transform(own.get("transform")))
         name = state.name or _layer_name(element, kind)
         inner = _State(matrix, style, state.opacity * _share(own.get("opacity"), 1.0), state.clips, name)
         clip = _URL.match(own.get("clip-path", ""))
@@ -181,9 +181,9 @@ class _Walk:
         if identifier in within:
             raise TooInvolved
         own = self.sheet.of(target)
-        matrix = _joined(state.matrix, _transform(own.get("transform")))
+        matrix = map_within(state.matrix, _transform(own.get("transform")))
         if target.get("clipPathUnits") == "objectBoundingBox":
-            matrix = _joined(matrix, self._box_of(element))
+            matrix = map_within(matrix, self._box_of(element))
         parts: list[Part] = []
         for child in target:
             if isinstance(child.tag, str):
@@ -196,13 +196,13 @@ class _Walk:
 
     def _clip_parts(self, child, matrix, parts, deep):
         own = self.sheet.of(child)
-        matrix = _joined(matrix, _transform(own.get("transform")))
+        matrix = map_within(matrix, _transform(own.get("transform")))
         kind = _kind(child)
         if kind == "use" and deep < 3:
             target = self.by_id.get((child.get(_HREFS[0]) or child.get(_HREFS[1]) or "")[1:])
             if target is not None:
                 x, y = (_length(child.get(side), 0.0) for side in ("x", "y"))
-                self._clip_parts(target, _joined(matrix, np.array([[1, 0, x], [0, 1, y]], float)), parts, deep + 1)
+                self._clip_parts(target, map_within(matrix, np.array([[1, 0, x], [0, 1, y]], float)), parts, deep + 1)
         elif kind in _SHAPES:
             paths = _paths(child, kind, np.sqrt(abs(np.linalg.det(matrix[:, :2]))))
             part = filled_part(paths, matrix, own.get("clip-rule", "nonzero") == "evenodd")
@@ -244,10 +244,6 @@ def _layer_name(element, kind):
 
 
 # -- numbers -----------------------------------------------------------------------------------
-
-
-def _joined(outer, inner):
-    return np.column_stack([outer[:, :2] @ inner[:, :2], moved_by(outer, inner[:, 2])])
 
 
 def _transform(text):
