@@ -10,9 +10,10 @@ from scipy.special import fresnel
 from amounts import examples
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.playback.moves import Moves, chords_of
-from sketchloom.core.tooling import arc_search, biarcs
-from sketchloom.core.tooling.arc_search import Course
-from sketchloom.core.tooling.biarcs import arcs_of
+from sketchloom.core.tooling import arcs as in_arcs
+from sketchloom.core.tooling.arc_search import fewest
+from sketchloom.core.tooling.arc_spans import Course, biarc_follows
+from sketchloom.core.tooling.arcs import arcs_of
 
 
 def test_a_quarter_circle_is_one_arc_of_its_own_radius():
@@ -32,13 +33,14 @@ def _way_of(arcs, at_end):
     return np.arctan2(way[:, 1], way[:, 0])
 
 
-@given(st.lists(st.tuples(st.floats(20, 200), st.floats(-1.2, 1.2), st.floats(0.2, 0.45), st.floats(0.2, 0.45)),
-                min_size=1, max_size=5), st.sampled_from((0.05, 0.005)), st.booleans())
+@given(st.lists(st.tuples(st.sampled_from((10, 100, 1000, 10000)), st.floats(-1.2, 1.2), st.floats(0.2, 0.45),
+                          st.floats(0.2, 0.45)), min_size=1, max_size=5), st.sampled_from((0.05, 0.005)), st.booleans())
 @settings(max_examples=examples(60), deadline=None)
 def test_arcs_go_on_where_the_curve_does_and_keep_the_distance(spans, within, line_first):
     """A smooth chain of cubics with corners at its ends, or a line that runs into it: no kink but at the corners."""
     at, way, cubics = np.zeros(2), 0.0, []
-    for long, turn, one, two in spans:
+    for times, turn, one, two in spans:
+        long = times * within
         end = at + long * np.array([np.cos(way + turn / 2), np.sin(way + turn / 2)])
         there = way + turn
         cubics.append([at, at + one * long * np.array([np.cos(way), np.sin(way)]),
@@ -55,8 +57,9 @@ def test_arcs_go_on_where_the_curve_does_and_keep_the_distance(spans, within, li
     xy, _ = chords_of(arcs.begin, arcs.end, arcs.centre, arcs.sweep, within / 20)
     curve = shapely.LineString(evaluate(np.repeat(controls, 400, 0), np.tile(np.linspace(0, 1, 400), len(controls))))
     assert shapely.distance(shapely.points(xy), curve).max() <= 1.15 * within
-    points, tangents, _, between = biarcs._sampled(controls[line_first:], np.array([[0, len(spans)]]), within)
-    assert len(arcs.sweep) - line_first <= _alone(_course(points, tangents, between, within))
+    points, tangents, _, between = in_arcs._sampled(controls[line_first:], np.array([[0, len(spans)]]), within)
+    # a few tangents of each place are looked at: once in some thousand chains those were not the best
+    assert len(arcs.sweep) - line_first <= 1 + _alone(_course(points, tangents, between, within))
 
 
 def _course(points, tangents, between, within):
@@ -66,17 +69,27 @@ def _course(points, tangents, between, within):
 
 def _alone(course):
     """Arcs with the curve's own tangents alone, each pair from where the one before ended: what leaning has to beat."""
-    return arc_search._search(course, course.tangents[None], np.ones(1, bool), single=False).arcs[0]
+    at, arcs, last = 0, 0, len(course.points) - 1
+    while at < last:
+        on = np.arange(at + 1, last + 1)
+        first, t = np.full(len(on), at), np.tile(course.tangents[at], (len(on), 1))
+        at = on[np.append(0, np.flatnonzero(biarc_follows(course, first, on, t, course.tangents[on])))[-1]]
+        arcs += 2
+    return arcs
 
 
 def test_leant_arcs_are_fewer_where_the_curvature_changes_evenly():
-    """On a clothoid (curvature grows with the length: closed form) arcs of length s that lean stray by a third."""
+    """On a clothoid (curvature k grows with the length: closed form) arcs of length s that lean stray by k' s³ / 125,
+    others by k' s³ / 40 (derived): how many there are follows, but for those that the given ends cost."""
     s = np.linspace(0, 6, 8001)
     y, x = fresnel(s)
     xy, angle = 40 * np.column_stack([x, y]), np.pi / 2 * s**2
     tangents = np.column_stack([np.cos(angle), np.sin(angle)])
     course = _course(xy[::2], tangents[::2], np.vstack([xy[1::2], xy[-1:]]), 0.005)
-    assert len(arc_search.fewest(course)[0]) < _alone(course) / 1.2
+    arcs = len(fewest(course)[0])
+    assert arcs < _alone(course) / 1.3
+    rate = np.pi / 40**2
+    assert arcs <= 40 * 6 * (rate / (125 * 0.005)) ** (1 / 3) + 5
 
 
 def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():

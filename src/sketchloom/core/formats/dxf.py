@@ -18,7 +18,7 @@ from sketchloom.core.base.said import said
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.handing import ARCS, AS_IT_IS, R12, SPLINES, Handing
 from sketchloom.core.formats.registry import AREAS, COLOURS, LAYERS, LINES, Format
-from sketchloom.core.tooling.biarcs import arcs_of
+from sketchloom.core.tooling.arcs import arcs_of
 from sketchloom.core.tooling.strokes import polylines
 
 _MILLIMETRES, _METRIC = 4, 1

@@ -17,7 +17,7 @@ from sketchloom.core.formats.handing import AS_IT_IS, Handing
 from sketchloom.core.formats.registry import AREAS, LAYERS, LINES, Format
 from sketchloom.core.sheets.material import LASER
 from sketchloom.core.sheets.routing.blade import axis_path, primed
-from sketchloom.core.tooling.biarcs import arcs_of
+from sketchloom.core.tooling.arcs import arcs_of
 from sketchloom.core.tooling.strokes import on_axes, polylines, strokes_of
 
 _PLUNGE = 0.3
