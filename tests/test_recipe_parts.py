@@ -13,7 +13,7 @@ from sketchloom.core.curves.courses import KINDS, NODES, CurveEdit
 from sketchloom.core.layers.added import KINDS as RIMS
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.picture.preparing.steps import SIDES, Mirror, Preparation
-from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.segment.parts import HUES, Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.evaluate.pipeline import same_regions
 from sketchloom.recipe import palette_edits
@@ -109,6 +109,7 @@ recipes = st.builds(
     local_cut_off=st.booleans(),
     silhouette=st.booleans(),
     tones=st.integers(2, 8),
+    hues=st.sampled_from(HUES),
     photo_outlines=st.booleans(),
     features=st.booleans(),
     pen_mm=st.none() | st.floats(0.05, 100),

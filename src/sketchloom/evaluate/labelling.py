@@ -30,6 +30,10 @@ since less than a few thousandths of a picture is grain, not shape (chosen on ph
 megapixels)."""
 _CALM_PX = 1.5, 24.0
 """The same radius lies between these: less does nothing, more takes too long for what it gains."""
+_NARROWEST, _NARROWEST_MM = 0.55, 0.6
+"""What is narrower than this share of the smallest detail, a photo's tones do not have, and what is narrower than this
+at most: half a millimetre is what knives and hands still manage (common practice, no source), eyes may be hardly more.
+"""
 _SAME_DELTA = 4.0
 """Colours nearer than this (CIEDE2000) to a locked one are that one."""
 _CLEANS = ("kept", "covers")
@@ -204,23 +208,23 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     small = steps.reads("smallest_mm")
     radius = max(_CALM * small.smallest_mm / seen.mm_per_px, _GRAIN * max(picture.width, picture.height))
     radius = float(np.clip(radius, *_CALM_PX))
+    detail = Detail.of(steps, seen.mm_per_px)
+    narrowest = min(_NARROWEST * small.smallest_mm, _NARROWEST_MM) / seen.mm_per_px
     stepped, steps_key = steps.run(
         "steps",
-        ("tones", "photo_outlines"),
-        (seen.source, radius),
-        lambda r: photo.tone_steps(picture, r.tones, radius, r.photo_outlines, progress=Part(seen.progress, 0.0, 0.5)),
+        ("tones", "hues", "photo_outlines"),
+        (seen.source, radius, narrowest),
+        lambda r: photo.tone_steps(picture, r.tones, radius, r.photo_outlines, r.hues, narrowest,
+                                   progress=Part(seen.progress, 0.0, 0.5)),
     )
     flat = stepped.picture
     entries = tuple(PaletteEntry((to_hex(c),)) for c in stepped.colours)
-    raw, raw_key = steps.later("photo", (), (steps_key,), lambda _: labelling.nearest(
-        flat.field, labelling.palette_field(stepped.colours, flat.alpha is not None)))
-
-    detail = Detail.of(steps, seen.mm_per_px)
+    lab = srgb_to_lab(stepped.colours)
 
     def tidy(r):
-        labels = raw()
+        labels = stepped.labels
         regions, field = clean(r, seen, detail, labels, flat.field, entries)
-        places = strong_details(regions.dropped, regions.dropped_label, regions.labels, detail.least_px)
+        places = strong_details(regions.dropped, regions.dropped_label, regions.labels, lab, detail.least_px)
         details = StrongDetails(labels, regions.labels, places)
         if r.features and len(places):
             regions, field = clean(
@@ -228,7 +232,7 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
             )
         return regions, field, details
     (regions, field, details), key = steps.run("clean", ("features", *_CLEANS),
-                                               (raw_key, detail, seen.move.tobytes()), tidy)
+                                               (steps_key, detail, seen.move.tobytes()), tidy)
     ground = len(entries) if picture.alpha is not None else None
     return Segmentation(regions, entries, ground, field, False, 0.0, details=details), key
 

@@ -14,7 +14,7 @@ from sketchloom.core.formats import handing
 from sketchloom.core.layers.added import Rim
 from sketchloom.core.layers.ways import PROPOSED, WAYS
 from sketchloom.core.picture.preparing.steps import PLAIN, Preparation
-from sketchloom.core.segment.parts import Grown, Patch
+from sketchloom.core.segment.parts import HUES, Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.core.sheets import choices as sheet_choices
 from sketchloom.core.sheets.machine import Machine
@@ -121,6 +121,11 @@ class Trace:
     tones: int = setting.whole(
         4, MIN_TONES, MAX_TONES, said("Tones, one sheet each"), said("tones of the photo reading"),
         word=Word("--tones", "2..8"), preset=True)
+    hues: str = setting.choice(
+        "auto", HUES, said("Hues"),
+        said("whether a photo's tones are steps within each of its hues, or one ramp from dark to light"),
+        names=(said("Apart where they differ"), said("One ramp from dark to light"), said("Kept apart")),
+        word=Word("--hues"), preset=True)
     photo_outlines: bool = setting.switch(
         False, said("Draw dark outlines on top"), said("the darkest lines of a photo as a sheet on top of its tones"),
         word=Word("--photo-outlines"), preset=True)

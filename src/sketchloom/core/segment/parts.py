@@ -8,6 +8,9 @@ from sketchloom.core.base.setting import check_all
 MAX_POINTS = 2000
 """More points than any hand draws; a guard against hostile files."""
 
+HUES = ("auto", "ramp", "apart")
+"""How a photo's tones treat its hues: kept apart where that is better, one ramp from dark to light, always apart."""
+
 
 @dataclass(frozen=True, slots=True)
 class Grown:

@@ -44,22 +44,28 @@ class StrongDetails:
         return np.where(self.area(), self.raw, self.without) if len(self.places) else self.without
 
 
-def strong_details(dropped, dropped_label, labels, least_area_px: float) -> np.ndarray:
+def strong_details(dropped, dropped_label, labels, lab, least_area_px: float) -> np.ndarray:
     """(K, 3) x, y, area of small regions that differ by several tones from what took them in or from all around.
 
     Parameters
     ----------
-    dropped, dropped_label, labels : as of ``Cleaned``, labels being tones in order.
+    dropped, dropped_label, labels : as of ``Cleaned``. lab : (n, 3) CIELAB of the labels; they differ by so many tones
+    as their colours by steps from one colour to that next to it in lightness.
     least_area_px : area of the smallest detail; what is under a twelfth of it stays lost all the same.
     """
     if len(dropped) == 0:
         return np.empty((0, 3))
     x, y = np.floor(dropped[:, :2]).astype(int).T
+    step = np.median(np.linalg.norm(np.diff(lab, axis=0), axis=1)) if len(lab) > 1 else 1.0
+    # what is transparent is as far from all others as they are from each other
+    shades = np.vstack([lab, np.tile(lab.mean(0) + 100, (256 - len(lab), 1))]).astype(np.float32)
     # an iris lies in the shadow of its lid, one tone away; what it stands out from is the face around both
     side = 2 * round(_AROUND * (least_area_px / np.pi) ** 0.5) + 1
-    around = cv2.blur(labels.astype(np.float32), (side, side), borderType=cv2.BORDER_REFLECT)[y, x]
-    strong = (np.abs(labels[y, x].astype(int) - dropped_label) >= _TONES_APART) | (
-        np.abs(around - dropped_label) >= _TONES_AROUND
+    around = np.stack([cv2.blur(shades[:, c][labels], (side, side), borderType=cv2.BORDER_REFLECT)[y, x]
+                       for c in range(3)], -1)
+    its = shades[dropped_label]
+    strong = (np.linalg.norm(shades[labels[y, x]] - its, axis=1) >= _TONES_APART * step) | (
+        np.linalg.norm(around - its, axis=1) >= _TONES_AROUND * step
     )
     return dropped[strong & (dropped[:, 2] >= _LEAST_SHARE * least_area_px)]
 

@@ -1415,6 +1415,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Die Schattierung wird beruhigt</translation>
     </message>
     <message>
+        <source>Taking out slivers</source>
+        <translation>Splitter werden herausgenommen</translation>
+    </message>
+    <message>
         <source>Drawing the tones</source>
         <translation>Die Töne werden gezeichnet</translation>
     </message>
@@ -2073,6 +2077,26 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>tones of the photo reading</source>
         <translation>Töne der Foto-Lesart</translation>
+    </message>
+    <message>
+        <source>Hues</source>
+        <translation>Farbtöne</translation>
+    </message>
+    <message>
+        <source>whether a photo&apos;s tones are steps within each of its hues, or one ramp from dark to light</source>
+        <translation>ob die Töne eines Fotos Stufen innerhalb jedes seiner Farbtöne sind oder eine Reihe von dunkel nach hell</translation>
+    </message>
+    <message>
+        <source>Apart where they differ</source>
+        <translation>Getrennt, wo sie sich unterscheiden</translation>
+    </message>
+    <message>
+        <source>One ramp from dark to light</source>
+        <translation>Eine Reihe von dunkel nach hell</translation>
+    </message>
+    <message>
+        <source>Kept apart</source>
+        <translation>Getrennt gehalten</translation>
     </message>
     <message>
         <source>Draw dark outlines on top</source>

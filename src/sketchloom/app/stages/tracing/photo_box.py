@@ -92,6 +92,7 @@ class PhotoBox(Box):
         self._looked_at, self._looked_in = None, None
         self.add(
             self.control("tones"),
+            self.control("hues"),
             self.control("features"),
             self.strip,
             self._said,
