@@ -17,6 +17,7 @@ TABLES = {
     "window": ("The window while it works", "bench.window", "rows"),
     "proposals": ("What is proposed on opening", "bench.proposals.run", "rows"),
     "choices": ("Choices made for the user", "bench.choices", "rows"),
+    "photos": ("Photographs in few tones", "bench.photos", "rows"),
     "objects": ("Objects out of photographs", "bench.objects.run", "rows"),
     "cleaning": ("Cleaning", "bench.cleaning", "rows"),
     "drawn": ("What is drawn", "bench.drawn", "drawn_rows"),

@@ -28,6 +28,7 @@ _VIEW_PX, _CALM_VIEW_PX = 600, 1.0
 """Long side of the copy in which the steps within hues are chosen, and how far it is calmed at least."""
 _SCALE = 64.0
 _OPAQUE = 128
+_ENOUGH = 0.2
 _FLATTEST = 0.25
 """Tones a pixel: what is flatter has no place where one step goes over into the next."""
 
@@ -148,8 +149,8 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
     the area of the pixel that lies on the other side.
     """
     calm = Part(progress, 0.0, 0.6)
-    found = _by_hues(picture, steps, radius_px, hues, calm)
-    told, labels, levels = found or _by_levels(picture, steps, radius_px, calm)
+    found = _by_hues(picture, steps, radius_px, hues, narrowest_px, calm)
+    told, labels, levels = found or _by_levels(picture, steps, radius_px, narrowest_px, calm)
     progress.step(0.6, 1, said("Taking out slivers"))
     if picture.alpha is not None:
         labels[picture.alpha < _OPAQUE] = steps
@@ -168,12 +169,28 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
                  frozen_array(labels), levels)
 
 
-def _by_levels(picture, steps, radius_px, progress):
+def _voting(value, alpha, steps, narrowest_px):
+    """(H, W) bool: pixels that choose the steps: not those of edges so steep that no step has room in them, for a step
+    that lies nowhere else is none; all that are to be seen where few others are."""
+    seen = np.ones(value.shape, bool) if alpha is None else alpha >= _OPAQUE
+    if not seen.any():
+        seen[:] = True
+    room = np.empty(value.shape, bool)
+    for inner, outer in strips(value.shape, 2):
+        breathe()
+        part = value[outer]
+        slope = np.hypot(*(cv2.Sobel(part, cv2.CV_32F, dx, dy, scale=0.125) for dx, dy in ((1, 0), (0, 1))))
+        room[inner] = (slope * max(narrowest_px, 1.0) < 255 / steps)[inner.start - outer.start:inner.stop - outer.start]
+    room &= seen
+    return room if room.sum() > _ENOUGH * seen.sum() else seen
+
+
+def _by_levels(picture, steps, radius_px, narrowest_px, progress):
     """One ramp: cut at levels of tone."""
     value = smoothed(picture.grey, radius_px, progress=progress)
     rounded = np.clip(np.rint(value), 0, 255).astype(np.uint8)
-    seen = rounded if picture.alpha is None else rounded[picture.alpha >= _OPAQUE][:, None]
-    levels = tone_levels(tones(seen if seen.size else rounded), steps)
+    voting = _voting(value, picture.alpha, steps, narrowest_px)
+    levels = tone_levels(tones(rounded[voting][:, None]), steps)
     labels = np.searchsorted(levels, rounded, side="left").astype(np.uint8)
     # between steps that are no neighbours, where the steps between them are left out, half way of what those took
     low, high = np.append(levels, 255) + 0.5, np.insert(levels, 0, 0) + 0.5
@@ -185,7 +202,7 @@ def _by_levels(picture, steps, radius_px, progress):
     return _Told(value[..., None], 1.0, normal, offset.astype(np.float32), centres.astype(np.float32)), labels, levels
 
 
-def _by_hues(picture, steps, radius_px, hues, progress):
+def _by_hues(picture, steps, radius_px, hues, narrowest_px, progress):
     """Steps within each hue, chosen on a small copy; None where one ramp does."""
     if hues == "ramp":
         return None
@@ -193,8 +210,9 @@ def _by_hues(picture, steps, radius_px, hues, progress):
     view = picture.reduced(_VIEW_PX)
     radius = max(radius_px * view.width / picture.width, _CALM_VIEW_PX)
     calm = _calmed(view, space, radius, QUIET)
-    grey = np.clip(np.rint(smoothed(view.grey, radius)), 0, 255).astype(np.uint8)
-    seen = np.ones(grey.shape, bool) if view.alpha is None else view.alpha >= _OPAQUE
+    value = smoothed(view.grey, radius)
+    grey = np.clip(np.rint(value), 0, 255).astype(np.uint8)
+    seen = _voting(value, view.alpha, steps, narrowest_px * view.width / picture.width)
     ramp = np.searchsorted(tone_levels(tones(grey[seen][:, None]), steps), grey[seen], side="left")
     centres = shades.hue_steps(calm[seen] / np.float32(_SCALE), ramp, steps, hues)
     if centres is None:
