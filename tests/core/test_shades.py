@@ -10,8 +10,11 @@ from skimage import data
 from skimage.morphology import disk, opening
 
 import shapes
+from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.segment import photo, shades
 from sketchloom.core.segment.slivers import without_slivers
+from sketchloom.evaluate.pipeline import Pipeline
+from sketchloom.recipe.document import Recipe
 
 
 def _ball(size=360):
@@ -90,3 +93,16 @@ def test_the_middle_tones_of_a_steep_edge_are_shared_by_its_sides():
     dark, light = without.colours[[0, 3], 0].astype(float)
     # the edge is where the tone is half way, which is where it was drawn
     assert 120 - ((share - dark) / (light - dark)).sum(1).mean() == pytest.approx(60, abs=0.35)
+
+
+def test_the_edge_of_a_cut_out_photo_lies_where_its_cover_says():
+    """A shaded disc on nothing: the colour of its soft edge is that of what it is the edge of, and not of nothing."""
+    _y, x = np.mgrid[:240, :240] + 0.5
+    tone = np.rint(40 + 170 * x / 240).astype(np.uint8)
+    cover = shapes.cover_of(shapes.disc(120, 120, 90), 240)
+    picture = shapes.picture(tone, np.rint(255 * cover).astype(np.uint8))
+    work = Pipeline().evaluate(picture, Recipe(reading="photo", tones=4, layering="stacked", exact_shapes=False))
+    lowest = max(work.layers, key=lambda layer: layer.area_mm2).outline
+    points = evaluate(np.repeat(lowest.controls, 20, 0), np.tile(np.linspace(0, 1, 20), len(lowest.controls)))
+    away = np.abs(np.hypot(*(points - 120).T) - 90)
+    assert away.mean() < 0.07 and away.max() < 0.35

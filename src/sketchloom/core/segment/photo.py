@@ -156,12 +156,13 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
         labels[picture.alpha < _OPAQUE] = steps
     labels = without_slivers(labels, steps, narrowest_px, told.distance)
     colours = _colours(picture, labels, steps)
+    under = labels if picture.alpha is None else _drawn_on(labels, steps)
     lines = _lines(told.at(np.s_[:])[..., 0], radius_px) if outlines else None
     flat = np.empty(picture.rgb.shape, np.uint8)
     for inner, outer in strips(labels.shape, 2):
         progress.step(0.7 + 0.3 * inner.start / len(labels), 1, said("Drawing the tones"))
         skip = slice(inner.start - outer.start, inner.stop - outer.start)
-        flat[inner] = _drawn(told, outer, labels[outer], colours)[skip]
+        flat[inner] = _drawn(told, outer, under[outer], colours)[skip]
     if lines is not None:
         flat = np.rint(flat + lines[..., None] * (colours[0] - flat.astype(np.float32))).astype(np.uint8)
         labels = np.where((lines >= 0.5) & (labels < steps), 0, labels).astype(np.uint8)
@@ -269,6 +270,18 @@ def _drawn(told, rows, labels, colours):
     its = share[at][:, None]
     out[at] = np.rint((1 - its) * table[labels[at]] + its * table[other[at]])
     return out
+
+
+def _drawn_on(labels, steps):
+    """Labels drawn on into what is transparent, whose soft edge has the colour of what it is the edge of."""
+    nothing = labels >= steps
+    if nothing.all():
+        return np.zeros_like(labels)
+    _, nearest = cv2.distanceTransformWithLabels(nothing.astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5,
+                                                 labelType=cv2.DIST_LABEL_PIXEL)
+    of = np.zeros(nearest.max() + 1, np.uint8)
+    of[nearest[~nothing]] = labels[~nothing]
+    return of[nearest]
 
 
 def _lines(value, radius_px):
