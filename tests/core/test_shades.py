@@ -106,3 +106,27 @@ def test_the_edge_of_a_cut_out_photo_lies_where_its_cover_says():
     points = evaluate(np.repeat(lowest.controls, 20, 0), np.tile(np.linspace(0, 1, 20), len(lowest.controls)))
     away = np.abs(np.hypot(*(points - 120).T) - 90)
     assert away.mean() < 0.07 and away.max() < 0.35
+
+
+def _narrow(labels, width):
+    """Share of pixels that scikit-image's opening by a disc takes from their region."""
+    inside = np.s_[30:-30, 30:-30]
+    return sum(((labels == k) & ~opening(labels == k, disk(int(width / 2), decomposition="sequence")))[inside].mean()
+               for k in range(4))
+
+
+@pytest.mark.parametrize("seed", range(3))
+def test_a_fine_picture_loses_its_slivers_by_cells(seed):
+    """A picture six times as fine loses as much as the picture, and little that is narrow is left."""
+    rng = np.random.default_rng(seed)
+    value = cv2.GaussianBlur(rng.normal(size=(90, 110)), (0, 0), 5)
+    fine = cv2.resize(value, None, fx=6, fy=6, interpolation=cv2.INTER_CUBIC)
+    levels = np.quantile(value, [0.25, 0.5, 0.75])
+    centres = np.array([value[np.digitize(value, levels) == k].mean() for k in range(4)])
+    lost = []
+    for v, width in ((value, 4.6), (fine, 27.6)):
+        labels = np.digitize(v, levels).astype(np.uint8)
+        made = without_slivers(labels, 4, width, lambda at, v=v: (v.ravel()[at][:, None] - centres) ** 2)
+        lost.append((made != labels).mean())
+    assert lost[1] == pytest.approx(lost[0], rel=0.4)
+    assert _narrow(made, 0.8 * width) < 0.35 * _narrow(labels, 0.8 * width)
