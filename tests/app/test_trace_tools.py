@@ -267,6 +267,10 @@ def test_tones_of_a_photo(driver, trace, smaller):
     assert driver.work.reading == "photo" and panel.photo.isVisible() and not panel.colour.isVisible()
     panel.photo.controls["tones"].part.slider.setValue(6)
     assert len(driver.settled().layers) == 6
+    said, apart = panel.photo._chosen, driver.work.segmentation.hues_apart
+    assert said.isVisible() and ("of its own" if apart else "one ramp") in said.text()
+    driver.session.change(replace(recipe(driver), hues="ramp" if apart else "apart"), "hues")
+    assert driver.settled().segmentation.hues_apart != apart and not said.isVisible()
     driver.click("Draw dark outlines", panel)
     assert recipe(driver).photo_outlines and driver.settled() is not None
 

@@ -234,7 +234,8 @@ def photo_reading(steps: Steps, seen: Seen) -> tuple[Segmentation, tuple]:
     (regions, field, details), key = steps.run("clean", ("features", *_CLEANS),
                                                (steps_key, detail, seen.move.tobytes()), tidy)
     ground = len(entries) if picture.alpha is not None else None
-    return Segmentation(regions, entries, ground, field, False, 0.0, details=details), key
+    return Segmentation(regions, entries, ground, field, False, 0.0, details=details,
+                        hues_apart=stepped.levels is None), key
 
 
 READINGS = {"colour": colour, "tone": tone_reading, "line": line_reading, "photo": photo_reading}

@@ -25,10 +25,10 @@ class Segmentation:
     ``ground_label`` or None. ``field`` (H, W, C) uint8 in which boundaries are looked for;
     ``two_tones``: whether they are those of ink and paper. ``noise`` of that field. ``cut_off`` in tone and line
     reading and, unless it follows the light, what all others would give as ``cut_offs``.
-    ``strokes`` in line reading, strong small ``details`` in photo reading. ``cut_in``: shapes and split lines of the
-    user's among the regions, None without any. ``read_entries``: how many of the entries the reading gave; the
-    others are colours that edits and shapes brought. ``drawn_on``: of a document read as a drawing its curves, along
-    which the boundaries run; ``names``: pairs of a colour and what the file calls its layer.
+    ``strokes`` in line reading, strong small ``details`` and whether hues are kept apart in photo reading. ``cut_in``:
+    shapes and split lines of the user's among the regions, None without any. ``read_entries``: how many of the entries
+    the reading gave; the others are colours that edits and shapes brought. ``drawn_on``: of a document read as a
+    drawing its curves, along which the boundaries run; ``names``: pairs of a colour and what the file calls its layer.
     """
 
     regions: Cleaned
@@ -41,6 +41,7 @@ class Segmentation:
     cut_offs: CutOffs | None = None
     strokes: Strokes | None = None
     details: StrongDetails | None = None
+    hues_apart: bool = False
     cut_in: CutIn | None = None
     read_entries: int = 0
     drawn_on: Guides | None = None

@@ -8358,6 +8358,14 @@ seinesgleichen</translation>
         <translation>Klicke auf der Werkbank an, was der nahe Blick zeigt: ein Gesicht, ein Auge</translation>
     </message>
     <message>
+        <source>They differ here: each has steps of its own.</source>
+        <translation>Sie unterscheiden sich hier: Jeder hat eigene Stufen.</translation>
+    </message>
+    <message>
+        <source>They differ little in so many tones: one ramp from dark to light.</source>
+        <translation>Sie unterscheiden sich bei so vielen Tönen wenig: eine Reihe von dunkel nach hell.</translation>
+    </message>
+    <message>
         <source>1 strong detail is under the smallest one</source>
         <translation>1 starkes Detail liegt unter dem kleinsten</translation>
     </message>

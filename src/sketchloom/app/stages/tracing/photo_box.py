@@ -89,10 +89,12 @@ class PhotoBox(Box):
         )
         self._place.clicked.connect(self.place_tool_wanted)
         self._said = label("", "quiet")
+        self._chosen = label("", "quiet")
         self._looked_at, self._looked_in = None, None
         self.add(
             self.control("tones"),
             self.control("hues"),
+            self._chosen,
             self.control("features"),
             self.strip,
             self._said,
@@ -105,6 +107,10 @@ class PhotoBox(Box):
         if self._looked_in is not work.original and not work.rough:
             self._looked_in, self._looked_at = work.original, None
         self._show_preview()
+        self._chosen.setVisible(work.recipe.hues == "auto" and work.segmentation.details is not None)
+        self._chosen.setText(
+            self.tr("They differ here: each has steps of its own.") if work.segmentation.hues_apart
+            else self.tr("They differ little in so many tones: one ramp from dark to light."))
 
     def look_at(self, x: float, y: float) -> None:
         """A place, in shares of the picture's sides, for the close look."""
