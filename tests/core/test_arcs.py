@@ -10,6 +10,7 @@ from scipy.special import fresnel
 from amounts import examples
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.playback.moves import Moves, chords_of
+from sketchloom.core.tooling import arc_search
 from sketchloom.core.tooling import arcs as in_arcs
 from sketchloom.core.tooling.arc_search import fewest
 from sketchloom.core.tooling.arc_spans import Course, biarc_follows
@@ -90,6 +91,17 @@ def test_leant_arcs_are_fewer_where_the_curvature_changes_evenly():
     assert arcs < _alone(course) / 1.3
     rate = np.pi / 40**2
     assert arcs <= 40 * 6 * (rate / (125 * 0.005)) ** (1 / 3) + 5
+
+
+def test_where_no_arc_goes_on_the_curve_is_followed_all_the_same(monkeypatch):
+    """However few of the chains are gone on with, a run comes to its end: else a stretch would not be cut."""
+    few = arc_search._few
+    monkeypatch.setattr(arc_search, "_few", lambda course, spans, states: few(course, spans, states.taken(states.two)))
+    monkeypatch.setattr(arc_search, "biarc_follows", lambda course, first, *_: np.zeros(len(first), bool))
+    two = np.array([[[0, 0], [10, 0], [10, 8], [20, 8]], [[20, 8], [30, 8], [30, 0], [40, 0]]], float)
+    arcs = arcs_of(two, [False, False], [0, 2], 0.005)
+    assert np.allclose(arcs.begin[1:], arcs.end[:-1], atol=1e-9)
+    assert np.allclose(arcs.begin[0], (0, 0)) and np.allclose(arcs.end[-1], (40, 0))
 
 
 def test_arcs_do_not_stray_within_the_first_stretch_of_a_long_cubic():

@@ -27,8 +27,11 @@ _LINE_DARKER, _LINE_RAMP = 10.0, 4.0
 _VIEW_PX, _CALM_VIEW_PX = 600, 1.0
 """Long side of the copy in which the steps within hues are chosen, and how far it is calmed at least."""
 _SCALE = 64.0
+"""Whole numbers a tone: 255 tones and a sign fit into two bytes."""
 _OPAQUE = 128
 _ENOUGH = 0.2
+"""Share of what is seen that has to be no edge, else the edges vote as well: a picture that is all edges has tones too.
+"""
 _FLATTEST = 0.25
 """Tones a pixel: what is flatter has no place where one step goes over into the next."""
 
@@ -55,15 +58,14 @@ class _Told:
     offset: np.ndarray
     centres: np.ndarray
 
-    def at(self, where) -> np.ndarray:
-        """float32 values, in tones, of a part or of flat indices."""
-        part = self.value[where] if not isinstance(where, np.ndarray) else self.value.reshape(
-            -1, self.value.shape[-1])[where]
-        return part.astype(np.float32) / self.scale
+    def rows(self, rows: slice) -> np.ndarray:
+        """float32 values, in tones, of some rows."""
+        return self.value[rows].astype(np.float32) / self.scale
 
-    def distance(self, where) -> np.ndarray:
-        """(N, n) squared distances of flat indices (N,) from the steps."""
-        return ((self.at(where)[:, None] - self.centres) ** 2).sum(-1)
+    def distance(self, at) -> np.ndarray:
+        """(N, n) squared distances of flat pixels (N,) from the steps."""
+        its = self.value.reshape(-1, self.value.shape[-1])[at].astype(np.float32) / self.scale
+        return ((its[:, None] - self.centres) ** 2).sum(-1)
 
 
 def tone_levels(count_of_tone, steps: int) -> np.ndarray:
@@ -157,7 +159,7 @@ def tone_steps(picture: Picture, steps: int, radius_px: float, outlines: bool = 
     labels = without_slivers(labels, steps, narrowest_px, told.distance)
     colours = _colours(picture, labels, steps)
     under = labels if picture.alpha is None else _drawn_on(labels, steps)
-    lines = _lines(told.at(np.s_[:])[..., 0], radius_px) if outlines else None
+    lines = _lines(told.rows(slice(None))[..., 0], radius_px) if outlines else None
     flat = np.empty(picture.rgb.shape, np.uint8)
     for inner, outer in strips(labels.shape, 2):
         progress.step(0.7 + 0.3 * inner.start / len(labels), 1, said("Drawing the tones"))
@@ -215,7 +217,7 @@ def _by_hues(picture, steps, radius_px, hues, narrowest_px, progress):
     grey = np.clip(np.rint(value), 0, 255).astype(np.uint8)
     seen = _voting(value, view.alpha, steps, narrowest_px * view.width / picture.width)
     ramp = np.searchsorted(tone_levels(tones(grey[seen][:, None]), steps), grey[seen], side="left")
-    centres = shades.hue_steps(calm[seen] / np.float32(_SCALE), ramp, steps, hues)
+    centres = shades.hue_steps(calm[seen] / np.float32(_SCALE), ramp, steps, hues == "apart")
     if centres is None:
         return None
     centres = centres.astype(np.float32)
@@ -247,7 +249,7 @@ def _drawn(told, rows, labels, colours):
     steps = len(colours)
     table = np.vstack([colours, np.zeros((256 - steps, 3), np.uint8)])
     height, width = labels.shape
-    value = told.at(rows)
+    value = told.rows(rows)
     share, other = np.zeros(labels.shape, np.float32), np.zeros(labels.shape, np.uint8)
     for dy, dx in ((0, 1), (1, 0), (0, -1), (-1, 0)):
         here = np.s_[max(-dy, 0):height - max(dy, 0), max(-dx, 0):width - max(dx, 0)]

@@ -133,16 +133,14 @@ def cells(colours) -> tuple[np.ndarray, np.ndarray]:
     return middle * _CELL, count.astype(float)
 
 
-def hue_steps(calm, ramp, steps: int, hues: str):
+def hue_steps(calm, ramp, steps: int, always: bool):
     """Centres (n, 3) of the steps where hues are kept apart, darkest first; None for one ramp from dark to light.
 
     Parameters
     ----------
     calm : (N, 3) smoothed colours of a picture, in ``SPACE``, or in ``APART`` where they are to be kept apart.
-    ramp : (N,) the step each has on the ramp. hues : one of ``parts.HUES``.
+    ramp : (N,) the step each has on the ramp. always : keep hues apart also where that gains little.
     """
-    if hues == "ramp" or not len(calm):
-        return None
     calm = np.asarray(calm, float)
     _, begin = means(calm, np.ones(len(calm)), ramp, steps)
     # a step of the ramp may be empty
@@ -151,7 +149,7 @@ def hue_steps(calm, ramp, steps: int, hues: str):
         begin = np.vstack([begin, begin[-1:] + 1.0])
     colours, weights = cells(calm)
     centres, error = clusters(colours, weights, begin)
-    if hues == "auto" and error > _GAIN * _error_of_lightness(colours, weights, begin):
+    if not always and error > _GAIN * _error_of_lightness(colours, weights, begin):
         return None
     return centres[np.argsort(centres[:, 0], kind="stable")]
 

@@ -22,7 +22,7 @@ _BLOCK = np.ones((2, 2), np.uint8)
 
 
 def without_slivers(labels, count: int, width_px: float, distance) -> np.ndarray:
-    """(H, W) uint8 labels whose regions are nowhere narrower than a disc, and none of which is a mere strip.
+    """(H, W) uint8 labels without strips and without what is narrower than a disc, but for pinches between wide parts.
 
     Narrow parts go, pixel by pixel, to that one of the labels beside them whose colour is nearest, so that the middle
     tone of a steep edge is shared by both its sides where its colour is half way.

@@ -124,11 +124,11 @@ def _searched(course: Course, spans: Spans):
         its = (number == 0) & (np.abs(lean) < _ROUND)
         ends.improved(states, nexts.source[hit], number + 1, number, nexts.began[hit],
                       np.where(its, 0.0, nexts.area[hit]), two=False)
-        later = _by_two_more(course, spans, states, np.union1d(nexts.run, by_two.run))
+        nexts = _few(course, spans, nexts.taken(~there).joined(by_two))
+        later = _by_two_more(course, spans, states, nexts.run)
         there_too = later.at == course.last[later.run]
         hit = np.flatnonzero(there_too)
         ends.improved(states, later.source[hit], number + 2, number, later.began[hit], later.area[hit], two=True)
-        nexts = _few(course, spans, nexts.taken(~there).joined(by_two))
         rounds.append(nexts.taken(number + 1 + course.least[nexts.run] < ends.arcs[nexts.run]))
         by_two = later.taken(~there_too & (number + 2 + course.least[later.run] < ends.arcs[later.run]))
     return _traced_back(course, rounds, ends)
