@@ -86,7 +86,7 @@ def test_a_roll_takes_any_length_and_prices_make_a_quote(tmp_path):
 
 def test_several_works_share_sheets(tmp_path):
     out, report = tmp_path / "out", tmp_path / "r.json"
-    assert main(["sheets", BADGE, BADGE, PANEL, "--out-dir", str(out), "--machine", "roll", "--report", str(report),
+    assert main(["sheets", BADGE, BADGE, "--out-dir", str(out), "--machine", "roll", "--report", str(report),
                  "--quiet"]) == 0
     told = json.loads(report.read_text())
     assert len(told["sheets"]) == len(list(out.iterdir()))

@@ -77,7 +77,7 @@ def test_what_is_seen_keeps_its_very_curves():
 
 @given(st.lists(st.tuples(st.floats(10, 90), st.floats(10, 70), st.floats(4, 25), st.floats(0, 3), st.booleans(),
                           st.sampled_from(["#102030", "#c04030", "#30a060", "#e0c040"])), min_size=1, max_size=7))
-@settings(max_examples=examples(25), deadline=None)
+@settings(max_examples=examples(12), deadline=None)
 def test_the_map_lies_on_the_curves_of_any_shapes(shapes):
     parts = [f'<g transform="rotate({turn * 57:.2f} {x:.2f} {y:.2f})">' + (
         f'<ellipse cx="{x:.2f}" cy="{y:.2f}" rx="{r:.2f}" ry="{0.6 * r:.2f}" fill="{colour}"/>' if is_round else

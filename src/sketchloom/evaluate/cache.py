@@ -7,7 +7,7 @@ from typing import Any
 
 import numpy as np
 
-LIMIT_BYTES = 224 * 2**20
+LIMIT_BYTES = 192 * 2**20
 """Chosen on eleven cut-offs of a picture of 16 megapixels, whose results take about 90 MB each: two of them stay
 beside the picture, so the way back of one step is quick; with 320 MB memory grew by 319 MB, over the 250 wanted."""
 

@@ -17,8 +17,9 @@ _VIEW_PX = 800
 """Long side of the picture that is looked at: strokes of a drawing stay, grain goes."""
 _BARE, _LEAST_BARE = 0.86, 0.4
 """What keeps this share of the light around it is bare paper, and a page is so much of that."""
-_CAST = 0.03
-"""Paper is of one cast: its channels keep their ratio within this."""
+_CAST, _APART = 0.03, 4
+"""Paper is of one cast: its channels keep their ratio within this, looked at in pixels so far apart, as light changes
+slowly."""
 _TINTED, _COLOURED = 0.16, 0.06
 """Ink with a stronger cast than this share of the paper's light is a colour; no more of the ink than this is one."""
 _BETWEEN, _LEAST_DEPTH = 0.06, 0.12
@@ -73,7 +74,8 @@ def has_lighter_parts(picture: Picture) -> bool:
 def _drawn(view):
     """The page, and the share of what is drawn that is neither ink nor paper; None and 1 where it is no page."""
     lit = paper_light(view.rgb)
-    cast = lit / lit.mean(2, keepdims=True)
+    some = lit[::_APART, ::_APART]
+    cast = some / some.mean(2, keepdims=True)
     if (np.abs(cast - np.median(cast, axis=(0, 1))) > _CAST).any(2).mean() > 0.05:
         return None, 1.0
     breathe()

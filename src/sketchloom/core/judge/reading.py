@@ -79,8 +79,9 @@ def unexplained_share(picture: Picture, tree: ColourTree) -> float:
     near_edge = cv2.dilate(
         (cv2.morphologyEx(grey, cv2.MORPH_GRADIENT, _NEXT) > _EDGE).astype(np.uint8), _NEXT).astype(bool)
     looked_at = ~near_edge if view.alpha is None else ~near_edge & (view.alpha >= 250)
-    rgb = view.rgb[looked_at].astype(np.int16)
-    away = np.full(len(rgb), 255, np.int16)
-    for colour in palette:
-        np.minimum(away, np.abs(rgb - colour).max(1), out=away)
-    return float((away > _OFF).mean()) if len(rgb) else 0.0
+    left = view.rgb[looked_at].astype(np.int16).T
+    total = left.shape[1]
+    for colour in palette:  # the colour of the largest area first: few pixels are left for the others
+        off = np.abs(left - colour[:, None]) > _OFF
+        left = left[:, off[0] | off[1] | off[2]]
+    return left.shape[1] / total if total else 0.0

@@ -48,10 +48,10 @@ def find_unlike(rgb, labels, values, noise: float, least_px: float) -> Unlike:
     values, limit = np.asarray(values, np.float32), _STEP + _PER_NOISE * noise
     shown = labels < len(values)
     table = np.concatenate([np.rint(values), [[0, 0, 0]]]).astype(np.uint8)
-    cut = table[np.minimum(labels, len(values))]
+    cut = table.take(np.minimum(labels, len(values)), 0)
     # in whole numbers first: most pixels are just what is cut
-    far = cv2.max(*(cv2.absdiff(rgb[..., k], cut[..., k]) for k in (0, 1)))
-    far = cv2.max(far, cv2.absdiff(rgb[..., 2], cut[..., 2]))
+    one, two, three = cv2.split(cv2.absdiff(rgb, cut))
+    far = cv2.max(cv2.max(one, two), three)
     y, x = np.nonzero(shown & (far > limit / 3**0.5))
     off = ((rgb[y, x].astype(np.float32) - cut[y, x]) ** 2).sum(-1) > limit * limit
     y, x = y[off], x[off]

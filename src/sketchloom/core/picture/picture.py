@@ -6,6 +6,7 @@ from functools import cached_property
 import cv2
 import numpy as np
 
+from sketchloom.core.base.raster import strips
 from sketchloom.core.picture.painted import Painted
 
 
@@ -66,10 +67,14 @@ class Picture:
     def local_range(self) -> np.ndarray:
         """(H, W) uint8: largest change of any channel of the field within 3 x 3 pixels."""
         kernel = np.ones((3, 3), np.uint8)
-        spread = cv2.subtract(cv2.dilate(self.field, kernel), cv2.erode(self.field, kernel))
-        largest = spread[..., 0].copy()
-        for channel in range(1, spread.shape[-1]):
-            np.maximum(largest, spread[..., channel], out=largest)
+        largest = np.empty(self.rgb.shape[:2], np.uint8)
+        for rows, around in strips(largest.shape, 1):
+            field, into = self.field[around], largest[rows]
+            inner = slice(rows.start - around.start, rows.stop - around.start)
+            spread = cv2.subtract(cv2.dilate(field, kernel), cv2.erode(field, kernel))[inner]
+            into[:] = spread[..., 0]
+            for channel in range(1, spread.shape[-1]):
+                np.maximum(into, spread[..., channel], out=into)
         return frozen_array(largest)
 
     def reduced(self, longest_px: int) -> "Picture":

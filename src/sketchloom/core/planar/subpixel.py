@@ -17,6 +17,7 @@ import numpy as np
 from sketchloom.core.base import parallel, ragged
 from sketchloom.core.base.colour import TO_YCC
 from sketchloom.core.base.progress import breathe
+from sketchloom.core.base.raster import strips
 from sketchloom.core.planar.cracks import LEFT_PIXEL, OUTSIDE, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.planar_map import PlanarMap
 
@@ -94,37 +95,40 @@ def face_means(planar: PlanarMap, field) -> np.ndarray:
 
     Inner pixels have four neighbours of their own face, so no mixture enters the mean.
     """
-    breathe()
-    faces = planar.faces
-    differs_x = faces[:, 1:] != faces[:, :-1]
-    differs_y = faces[1:] != faces[:-1]
+    faces, large = planar.faces, planar.face_area_px > _MANY_PIXELS
+    sums, weight = np.zeros((planar.face_count, field.shape[-1])), np.zeros(planar.face_count, np.intp)
+    for rows, around in strips(faces.shape, 1):
+        breathe()
+        inner = _inner(faces[around])[rows.start - around.start:rows.stop - around.start]
+        if large.any():  # of a large face a part of the pixels tells the mean as well
+            thin = large[faces[rows]]
+            thin[-rows.start % 3::3, ::3] = False
+            inner &= ~thin
+        _add_up(sums, weight, faces[rows][inner], field[rows][inner])
+    bare = weight == 0
+    if bare.any():
+        for rows, _ in strips(faces.shape):
+            whole = bare[faces[rows]]
+            _add_up(sums, weight, faces[rows][whole], field[rows][whole])
+    return sums / weight[:, None]
+
+
+def _inner(faces):
+    """(H, W) bool: pixels whose four neighbours are of their own face."""
+    differs_x, differs_y = faces[:, 1:] != faces[:, :-1], faces[1:] != faces[:-1]
     inner = np.ones(faces.shape, bool)
     inner[:, :-1] &= ~differs_x
     inner[:, 1:] &= ~differs_x
     inner[:-1] &= ~differs_y
     inner[1:] &= ~differs_y
-    # of a large face a part of the pixels tells the mean as well
-    large = planar.face_area_px > _MANY_PIXELS
-    if large.any():
-        thinned = np.zeros(faces.shape, bool)
-        thinned[::3, ::3] = True
-        inner_thin = inner & (thinned | ~large[faces])
-    else:
-        inner_thin = inner
-    breathe()
-    at = np.flatnonzero(inner_thin)
-    count = planar.face_count
-    chosen = faces.ravel()[at]
-    weight = np.bincount(chosen, minlength=count)
-    bare = weight == 0
-    if bare.any():
-        more = np.flatnonzero(bare[faces])
-        at = np.concatenate([at, more])
-        chosen = np.concatenate([chosen, faces.ravel()[more]])
-        weight = np.bincount(chosen, minlength=count)
-    pixels = field.reshape(-1, field.shape[-1])[at]
-    sums = [np.bincount(chosen, pixels[:, c], count) for c in range(pixels.shape[1])]
-    return np.stack(sums, axis=-1) / weight[:, None]
+    return inner
+
+
+def _add_up(sums, weight, chosen, pixels):
+    """Pixels (N, C) added to the sums of the faces they belong to."""
+    weight += np.bincount(chosen, minlength=len(weight))
+    for channel in range(pixels.shape[1]):
+        sums[:, channel] += np.bincount(chosen, pixels[:, channel], len(weight))
 
 
 def luma_first(channels: int) -> np.ndarray:

@@ -31,7 +31,15 @@ def read_apart(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...
     if len(data) > _MOST_BYTES:
         raise PictureError(name, said("is larger than {mb} MB.", mb=_MOST_BYTES // 2**20),
                            said("Check a part of it alone."))
-    answer, rows = asked("sketchloom.core.playback.drawings", kind, data, name, {})
+    return _moves_of(name, *asked("sketchloom.core.playback.drawings", kind, data, name, {}))
+
+
+def read_here(data: bytes, name: str, kind: str) -> tuple[Moves, tuple[str, ...], tuple[str, ...]]:
+    """As ``read_apart``, in this process: of what was just made here, which is known to be harmless."""
+    return _moves_of(name, *_answer(kind, data, {"name": name}))
+
+
+def _moves_of(name, answer, rows):
     try:
         table = np.frombuffer(rows, np.float64).reshape(int(answer["rows"]), 6)
         names, inside = (tuple(str(n)[:200] for n in answer[key]) for key in ("names", "inside"))
@@ -106,19 +114,34 @@ def _of_svg(data):
 
 def _flat(path):
     """Points of a path of an SVG."""
-    from svgelements import Close, Line, Move
+    from svgelements import Close, CubicBezier, Line, Move, QuadraticBezier
 
-    points = []
+    points = [np.empty((0, 2))]
     for segment in path:
-        if isinstance(segment, Move):
-            points.append((segment.end.x, segment.end.y))
-        elif isinstance(segment, (Line, Close)):
+        if isinstance(segment, (Move, Line, Close)):
             if segment.end is not None:
-                points.append((segment.end.x, segment.end.y))
+                points.append(np.array([(segment.end.x, segment.end.y)]))
+        elif isinstance(segment, (CubicBezier, QuadraticBezier)):
+            points.append(_on_bezier(np.array([(p.x, p.y) for p in segment])))
         else:
-            count = int(np.clip(np.sqrt(max(segment.length(error=1e-2), 0.0) / (8 * _STRAY_MM)), 4, 400))
-            points += [(p.x, p.y) for p in (segment.point(k / count) for k in range(1, count + 1))]
-    return np.array(points, float).reshape(-1, 2)
+            count = _steps(abs(segment.sweep) * max(segment.rx, segment.ry))
+            points.append(np.array([(p.x, p.y) for p in (segment.point(k / count) for k in range(1, count + 1))]))
+    return np.concatenate(points)
+
+
+def _on_bezier(controls):
+    """Points of a curve of two or three degrees after its first one (de Casteljau)."""
+    count = _steps(float(np.hypot(*np.diff(controls, axis=0).T).sum()))
+    t = (np.arange(1, count + 1) / count)[:, None, None]
+    places = controls[None]
+    while places.shape[1] > 1:
+        places = places[:, :-1] + t * (places[:, 1:] - places[:, :-1])
+    return places[:, 0]
+
+
+def _steps(length):
+    """Into how many chords a curve is cut that is no longer than this, px."""
+    return int(np.clip(np.sqrt(length / (8 * _STRAY_MM)), 4, 400))
 
 
 def _of_dxf(data):

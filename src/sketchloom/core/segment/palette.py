@@ -14,6 +14,7 @@ import numpy as np
 
 from sketchloom.core.base.colour import ciede2000, srgb_to_lab
 from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.raster import every_nth
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture
 from sketchloom.core.segment.modes import seeds, separated
@@ -190,10 +191,9 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     flat = spread <= flat_limit(noise)
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)
     transparent = picture.alpha is not None and bool((picture.alpha < 128).any())
-    at = np.flatnonzero(opaque)
     # an odd step takes pixels of every row and column in turn
-    step = max(1, len(at) // _VOTERS) | 1
-    pixels = picture.rgb.reshape(-1, 3)[at[::step]]
+    step = max(1, np.count_nonzero(opaque) // _VOTERS) | 1
+    pixels = picture.rgb.reshape(-1, 3)[every_nth(opaque, step)]
     progress.step(1, 7, label)
     colours, weights = seeds(pixels, max(_SEED_DELTA, 0.16 * noise))
     weights *= step

@@ -6,6 +6,7 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.progress import breathe
+from sketchloom.core.segment.labels import nearest
 
 _REACH = np.ones((11, 11), np.uint8)
 """Within five pixels both sides of a thin line have flat pixels, also where another line runs beside it."""
@@ -60,10 +61,7 @@ def mixed(rgb, owner, colours, line) -> Mixed:
 
 def owners(rgb, flat, colours) -> np.ndarray:
     """(H, W) int16, the nearest of (B, 3) colours for flat pixels, -1 elsewhere."""
-    values = np.asarray(colours, np.float32)
-    owner = np.full(flat.shape, -1, np.int16)
-    owner[flat] = (rgb[flat].astype(np.float32) @ values.T - 0.5 * (values * values).sum(1)).argmax(1)
-    return owner
+    return np.where(flat, nearest(rgb, np.asarray(colours, np.float32)).astype(np.int16), np.int16(-1))
 
 
 def explained(rgb, owner, colours, line, y, x):
