@@ -1,39 +1,11 @@
-from typing import ClassVar
-
 import pytest
 from PIL import Image
 from PySide6.QtCore import QSettings
 
-from app.driver import Driver
+from app.known import knowing_driver
 from sketchloom.app import start
 from sketchloom.app.mishaps import MISHAPS
-from sketchloom.evaluate.cache import Cache
 from sketchloom.files.demo_works import demo
-
-
-class _Known(Cache):
-    """A window's cache that also knows what other tests' windows worked out: a warm result is the fresh one for every
-    setting (``test_steps``), and most tests begin with the same few works."""
-
-    others: ClassVar[Cache] = Cache(256 * 2**20)
-    _settled: ClassVar[list[int]] = [0]
-
-    def keep(self, key, make):
-        return super().keep(key, lambda: self.others.keep(key, make))
-
-    def get(self, key):
-        found = super().get(key)
-        return self.others.get(key) if found is None else found
-
-    def begin(self):
-        super().begin()
-        self.others.begin()
-
-    def settle(self):
-        super().settle()
-        self._settled[0] += 1
-        if self._settled[0] % 8 == 0:  # measuring all that is held takes its time
-            self.others.settle()
 
 
 @pytest.fixture(autouse=True)
@@ -46,8 +18,7 @@ def no_settings_of_others():
 
 @pytest.fixture
 def driver():
-    one = Driver()
-    one.session.cache.__class__ = _Known
+    one = knowing_driver()
     yield one
     one.close()
 

@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from app.driver import Driver
+from app.known import knowing_driver
 from sketchloom.app import languages, start
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.materials_table import MaterialsTable
@@ -187,7 +187,7 @@ def test_nothing_in_a_panel_is_cut_off_at_its_side(language, smaller):
     app = start.application()
     catalogue = languages.Catalogue({} if language == languages.ENGLISH else languages.read(language))
     app.installTranslator(catalogue)
-    driver = Driver()
+    driver = knowing_driver()
     try:
         for key in ("lighthouse", "pen"):
             driver.open(smaller(key))

@@ -11,7 +11,8 @@ from PIL import Image
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QInputDialog, QPushButton
 
-from app.driver import Driver, pause, wait, written
+from app.driver import pause, wait, written
+from app.known import knowing_driver
 from app.person import Person
 from sketchloom.app.stages.numbers import RELEASE
 from sketchloom.command.main import main
@@ -38,7 +39,7 @@ def ring(tmp_path, monkeypatch):
     far = np.hypot(x - 100, y - 100)
     ink = ((far < 80) & (far > 40)) | (far < 15)
     Image.fromarray(np.where(ink, 30, 255).astype(np.uint8)).convert("RGB").save(tmp_path / "ring.png", dpi=(100, 100))
-    driver = Driver()
+    driver = knowing_driver()
     driver.open(tmp_path / "ring.png")
     person = Person(driver)
     person.stage("Release")

@@ -13,7 +13,8 @@ from PySide6.QtGui import QGuiApplication
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
-from app.driver import Driver, pause, wait, written
+from app.driver import pause, wait, written
+from app.known import knowing_driver
 from app.person import Person
 from sketchloom.app.stages.numbers import LAYERS, RELEASE
 from sketchloom.core.playback.machine import Bed, StandIn
@@ -29,7 +30,7 @@ from sketchloom.recipe.parts import LayerEdit
 def badge(tmp_path, monkeypatch, smaller):
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
     monkeypatch.setenv("XDG_CONFIG_HOME", str(tmp_path / "config"))
-    driver = Driver()
+    driver = knowing_driver()
     driver.open(smaller("lighthouse"))
     person = Person(driver)
     person.stage("Release")

@@ -4,7 +4,8 @@ import pytest
 from PySide6.QtCore import QSettings
 from PySide6.QtWidgets import QApplication, QToolButton
 
-from app.driver import Driver, pause
+from app.driver import pause
+from app.known import knowing_driver
 from sketchloom.app import theme
 
 LEAST = (1024, 640)
@@ -22,7 +23,7 @@ def at_text_size(request, monkeypatch, smaller):
     if app is None:
         pytest.skip("no application yet")
     take(request.param)
-    driver = Driver()
+    driver = knowing_driver()
     driver.window.resize(*LEAST)
     driver.open(smaller("lighthouse"))
     yield driver

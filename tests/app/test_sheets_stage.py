@@ -8,7 +8,8 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtTest import QTest
 
-from app.driver import Driver, pause, wait, written
+from app.driver import pause, wait, written
+from app.known import knowing_driver
 from app.person import Person
 from sketchloom.app.parts.machines_table import MachinesTable
 from sketchloom.app.stages.numbers import RELEASE, SHEETS
@@ -30,7 +31,7 @@ def badge(tmp_path, monkeypatch):
     monkeypatch.setattr(sheets, "_ROUNDS", 4)
     monkeypatch.setattr(sheets, "_TRIES", 2)
     monkeypatch.setattr(route, "_KICKS", ((40, 4), (700, 1)))
-    driver = Driver()
+    driver = knowing_driver()
     driver.open(demo("lighthouse").picture_path)
     person = Person(driver)
     person.stage("Sheets")

@@ -121,12 +121,13 @@ def test_strokes_are_what_their_pen_covers():
     assert len(dashed.rings) == 9 and {round(float(np.ptp(r[:, 0, 0]))) for r in dashed.rings} == {30, 60}
 
 
-def test_gradients_and_words_are_traced_from_their_look_and_the_rest_stays():
+def test_gradients_and_turned_words_are_traced_from_their_look_and_the_rest_stays():
     work = traced(svg(
         '<linearGradient id="g"><stop offset="0" stop-color="#102040"/><stop offset="1" stop-color="#f0d080"/>'
         '</linearGradient><rect width="100" height="80" fill="#ffffff"/>',
         '<rect x="10" y="10" width="30" height="20" fill="url(#g)"/>',
-        '<circle cx="70" cy="25" r="12" fill="#b5483c"/><text x="10" y="70" font-size="16" fill="#30a060">Tide</text>'))
+        '<circle cx="70" cy="25" r="12" fill="#b5483c"/>'
+        '<text x="10" y="70" font-size="16" rotate="8" fill="#30a060">Tide</text>'))
     red = of_colour(work, "#b5483c").outline
     assert red.segments <= 6
     scale = work.original.painted.width / 100

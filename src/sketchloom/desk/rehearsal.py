@@ -46,8 +46,8 @@ def pace_of(machine: Machine | None) -> Pace:
 
 def looked_at(name: str, suffix: str, data: bytes, machine: Machine | None, planned_s: float | None = None,
               plays: bool = True) -> Look:
-    """A file that was made here, as it is when its bytes are read, with its film where it ``plays``; raises PictureError
-    where they cannot be."""
+    """A file that was made here, as it is when its bytes are read, with its film where it ``plays``; raises
+    PictureError where they cannot be."""
     if suffix in (".plt", ".nc", ".svg", ".dxf"):
         moves, _, inside = ((_READERS[suffix](data), (), ()) if suffix in _READERS
                             else drawings.read_here(data, name, suffix[1:]))

@@ -36,6 +36,11 @@ _UNITS_IN = {
     "in": 1.0,
     "q": 1 / 101.6,
 }
+FAMILY = "Lato"
+"""The font, plain and bold, that all words of a page are drawn in, whatever they ask for: a page looks the same on
+every machine."""
+_EVERY_FAMILY = {f"{kind}_family": FAMILY for kind in ("serif", "sans_serif", "cursive", "fantasy", "monospace")}
+"""Else words of these kinds, and of any font that is not there, would not be drawn at all."""
 _LENGTH = re.compile(r"^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z]*)\s*$", re.IGNORECASE)
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
 
@@ -79,10 +84,10 @@ def render_svg(data, name, dpi, max_pixels, least_px=_SMALL_PX):
     width, height = round(width_in * dpi), round(height_in * dpi)
     check_size(name, width, height, dpi, max_pixels)
     size_root(root, width, height)
-    font = str(files("sketchloom").joinpath("data", "fonts", "Lato-Regular.ttf"))
+    fonts = [str(files("sketchloom").joinpath("data", "fonts", f"{FAMILY}-{kind}.ttf")) for kind in ("Regular", "Bold")]
     try:
         png = resvg_py.svg_to_bytes(svg_string=ElementTree.tostring(root, encoding="unicode"), skip_system_fonts=True,
-                                    font_files=[font], font_family="Lato", resources_dir=None)
+                                    font_files=fonts, font_family=FAMILY, **_EVERY_FAMILY, resources_dir=None)
         image = Image.open(io.BytesIO(bytes(png))).convert("RGBA")
     except (ValueError, OSError):
         raise PictureError(name, said("this SVG cannot be drawn."), said("Save a plain copy of it.")) from None

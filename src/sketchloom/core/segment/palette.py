@@ -192,7 +192,7 @@ def find_colours(picture: Picture, *, progress=QUIET) -> ColourTree:
     opaque = flat if picture.alpha is None else flat & (picture.alpha >= 128)
     transparent = picture.alpha is not None and bool((picture.alpha < 128).any())
     # an odd step takes pixels of every row and column in turn
-    step = max(1, np.count_nonzero(opaque) // _VOTERS) | 1
+    step = max(1, int(np.count_nonzero(opaque)) // _VOTERS) | 1
     pixels = picture.rgb.reshape(-1, 3)[every_nth(opaque, step)]
     progress.step(1, 7, label)
     colours, weights = seeds(pixels, max(_SEED_DELTA, 0.16 * noise))

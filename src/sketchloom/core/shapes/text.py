@@ -27,6 +27,17 @@ class Font:
 
 
 @dataclass(frozen=True, slots=True, eq=False)
+class Glyph:
+    """One glyph, in units of its size, y down: the number of its (first) ``letter``, how far the pen goes on, its
+    ``rings`` (S, 4, 2) from where the pen is, and whether the font has none for it."""
+
+    letter: int
+    advance: float
+    rings: tuple[np.ndarray, ...]
+    is_missing: bool
+
+
+@dataclass(frozen=True, slots=True, eq=False)
 class Word:
     """Outlines of a text, y down, the baseline at 0, in units of its size.
 
@@ -111,27 +122,36 @@ def shaped(text: str, font: Font, spacing: float = 0.0) -> Word:
     where directions or scripts mix. Letters that overlap stay rings of their own; inside counts by the winding number.
     """
     text = text.strip("\n")
-    if not text.strip() or len(text) > MAX_LETTERS:
-        raise FontError(
-            font.path,
-            said(
-                "was to set {count} letters; one line of 1 to {max_letters} can be set.",
-                count=len(text),
-                max_letters=MAX_LETTERS,
-            ),
-        )
-    shaper, per_em = _opened(font.path)
+    if not text.strip():
+        raise _not_settable(text, font)
     rings, letter, x, missing = [], [], 0.0, []
-    for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):
-        if info.codepoint == 0:
-            missing.append(text[info.cluster])
+    for glyph in glyphs_of(text, font):
+        if glyph.is_missing:
+            missing.append(text[glyph.letter])
             continue
-        drawn = _rings_of(shaper, info.codepoint)
-        offset = np.array([x + place.x_offset, place.y_offset])
-        rings += [(ring + offset) * (1 / per_em, -1 / per_em) for ring in drawn]
-        letter += [info.cluster] * len(drawn)
-        x += place.x_advance + spacing * per_em
-    return Word(tuple(rings), tuple(letter), x / per_em, tuple(dict.fromkeys(missing)))
+        rings += [ring + (x, 0.0) for ring in glyph.rings]
+        letter += [glyph.letter] * len(glyph.rings)
+        x += glyph.advance + spacing
+    return Word(tuple(rings), tuple(letter), x, tuple(dict.fromkeys(missing)))
+
+
+def glyphs_of(text: str, font: Font) -> list[Glyph]:
+    """The glyphs of a text from left to right; raises FontError where the font cannot be read or it is too long."""
+    if len(text) > MAX_LETTERS:
+        raise _not_settable(text, font)
+    shaper, per_em = _opened(font.path)
+    made = []
+    for info, place in (glyph for run in visual_runs(text) for glyph in _glyphs(shaper, text, run)):
+        rings = [] if info.codepoint == 0 else _rings_of(shaper, info.codepoint)
+        offset = np.array([place.x_offset, place.y_offset])
+        made.append(Glyph(info.cluster, place.x_advance / per_em,
+                          tuple((ring + offset) * (1 / per_em, -1 / per_em) for ring in rings), info.codepoint == 0))
+    return made
+
+
+def _not_settable(text, font):
+    return FontError(font.path, said("was to set {count} letters; one line of 1 to {max_letters} can be set.",
+                                     count=len(text), max_letters=MAX_LETTERS))
 
 
 def _glyphs(shaper, text, run):

@@ -10,8 +10,12 @@ import re
 INHERITED = ("fill", "fill-opacity", "fill-rule", "clip-rule", "stroke", "stroke-opacity", "stroke-width",
              "stroke-linecap", "stroke-linejoin", "stroke-miterlimit", "stroke-dasharray", "stroke-dashoffset",
              "color", "visibility", "font-size")
+OF_WORDS = ("font", "font-weight", "font-variant", "text-anchor", "text-decoration", "letter-spacing", "word-spacing",
+            "writing-mode", "direction", "baseline-shift", "dominant-baseline", "alignment-baseline")
+"""How words are set, which children inherit as well (or are left out for, where they do not)."""
 OWN = ("opacity", "display", "clip-path", "mask", "filter", "transform", "mix-blend-mode")
-_KNOWN = frozenset((*INHERITED, *OWN))
+_PAINTED = frozenset((*INHERITED, *OWN))
+_KNOWN = _PAINTED.union(OF_WORDS)
 _RULE = re.compile(r"([^{}]+)\{([^{}]*)\}")
 _COMMENT = re.compile(r"/\*.*?\*/", re.DOTALL)
 _SIMPLE = re.compile(r"(\*|[\w-]+)?((?:[.#][\w-]+)*)")
@@ -19,11 +23,11 @@ _MOST_RULES = 5000
 
 
 class Sheet:
-    """The rules of a file's style elements. ``is_plain``: whether all of their selectors are of one part each; others
-    cannot be followed here."""
+    """The rules of a file's style elements. ``is_plain``, ``words_are_plain``: whether all selectors of rules for what
+    is painted, and for how words are set, are of one part each; others cannot be followed here."""
 
     def __init__(self, root):
-        self.is_plain = True
+        self.is_plain = self.words_are_plain = True
         self._rules: list[tuple[tuple[int, int], str | None, frozenset, str | None, dict]] = []
         for element in root.iter():
             if isinstance(element.tag, str) and element.tag.rpartition("}")[2] == "style" and element.text:
@@ -38,7 +42,8 @@ class Sheet:
                 if not selector or selector.startswith("@") or len(self._rules) >= _MOST_RULES:
                     continue
                 if found is None:
-                    self.is_plain = self.is_plain and not declared.keys() & _KNOWN
+                    self.is_plain = self.is_plain and not declared.keys() & _PAINTED
+                    self.words_are_plain = self.words_are_plain and not declared.keys() & frozenset(OF_WORDS)
                     continue
                 tag = None if found.group(1) in (None, "*") else found.group(1)
                 marks = re.findall(r"([.#])([\w-]+)", found.group(2))

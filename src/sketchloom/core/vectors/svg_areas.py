@@ -1,7 +1,7 @@
 """What an SVG paints, as areas: a walk through its parts with their maps, style and clips.
 
 What is painted by more than one colour (gradients, patterns, pictures) is an area that is read by its look; what is not
-followed here at all (words, filters, markers) is seen by who compares the areas with the drawn page.
+followed here at all (filters, markers, words along a path) is seen by who compares the areas with the drawn page.
 
 References
 ----------
@@ -16,13 +16,15 @@ import svgelements
 
 from sketchloom.core.picture.painted import MOST_AREAS, MOST_SEGMENTS, Area, Painted, Part
 from sketchloom.core.vectors.rings import CAPS, JOINS, Pen, Track, filled_part, map_within, stroked_part
-from sketchloom.core.vectors.style import INHERITED, Sheet
+from sketchloom.core.vectors.style import INHERITED, OF_WORDS, Sheet
+from sketchloom.core.vectors.svg_words import words_of
 
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
 _URL = re.compile(r"url\(\s*['\"]?#([^'\")\s]+)['\"]?\s*\)")
 _NUMBERS = re.compile(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?")
 _MACHINE_MADE = re.compile(r"(?i)(g|svg|layer|path|group|use|rect|circle|ellipse|polygon)?[\d_-]*")
 _SHAPES = ("path", "rect", "circle", "ellipse", "line", "polyline", "polygon")
+_HANDED_ON = (*INHERITED, *OF_WORDS)
 _GROUPS = ("g", "a", "svg", "switch", "symbol")
 _LEAST_OPACITY = 1 / 512
 _MOST_DEEP = 100
@@ -84,12 +86,12 @@ class _Walk:
 
     def _one(self, element, state, deep):
         kind = _kind(element)
-        if kind not in (*_SHAPES, *_GROUPS, "use", "image") or kind == "symbol":
+        if kind not in (*_SHAPES, *_GROUPS, "use", "image", "text") or kind == "symbol":
             return
         own = self.sheet.of(element)
         if own.get("display") == "none":
             return
-        style = {**state.style, **{name: own[name] for name in INHERITED if own.get(name, "inherit") != "inherit"}}
+        style = {**state.style, **{name: own[name] for name in _HANDED_ON if own.get(name, "inherit") != "inherit"}}
         matrix = map_within(state.matrix, _transform(own.get("transform")))
         name = state.name or _layer_name(element, kind)
         inner = _State(matrix, style, state.opacity * _share(own.get("opacity"), 1.0), state.clips, name)
@@ -99,6 +101,8 @@ class _Walk:
         before = len(self.areas)
         if kind in _SHAPES:
             self._shape(element, kind, inner)
+        elif kind == "text":
+            self._words(element, inner)
         elif kind == "image":
             self._image(element, inner)
         elif kind == "use":
@@ -140,15 +144,22 @@ class _Walk:
     # -- shapes --------------------------------------------------------------------------------
 
     def _shape(self, element, kind, state):
-        if state.style.get("visibility", "visible") != "visible":
-            return
         paths = _paths(element, kind, np.sqrt(abs(np.linalg.det(state.matrix[:, :2]))))
-        self._segments += sum(len(c) for c, _ in paths)
-        if not paths:
+        self._drawn(paths, state, state.style, kind != "line")
+
+    def _words(self, element, state):
+        if not self.sheet.words_are_plain:
             return
-        style = state.style
+        for style, rings in words_of(element, state.style, self.sheet.of, _px):
+            self._drawn([(ring, True) for ring in rings], state, style, True)
+
+    def _drawn(self, paths, state, style, has_inside):
+        """Subpaths in a style: their inside, then their line."""
+        self._segments += sum(len(c) for c, _ in paths)
+        if not paths or style.get("visibility", "visible") != "visible":
+            return
         paint = _paint(style.get("fill", "black"), style)
-        if paint is not None and kind != "line":
+        if paint is not None and has_inside:
             part = filled_part(paths, state.matrix, style.get("fill-rule", "nonzero") == "evenodd")
             self._add(part, paint, state, _share(style.get("fill-opacity"), 1.0))
         paint = _paint(style.get("stroke", "none"), style)
@@ -274,6 +285,14 @@ def _length(text, default):
     if not isinstance(value, (int, float)):
         raise TooInvolved  # shares of a size and of letters
     return float(value) if math.isfinite(value) else default
+
+
+def _px(text):
+    """A length of words; raises ValueError for shares of a size and of letters, which they are not set by here."""
+    try:
+        return _length(text, 0.0)
+    except TooInvolved:
+        raise ValueError(text) from None
 
 
 def _share(text, default):
