@@ -205,6 +205,21 @@ def test_another_machine_and_a_carrier_of_ones_own(badge):
     assert badge.recipe.carrier == "250x250mm"
 
 
+def test_a_plan_without_a_sheet_says_so_and_takes_every_gesture(badge):
+    """Random gestures found it: each look at what is chosen then failed, and the view said that it was planning."""
+    planned(badge)
+    badge.driver.session.change(replace(badge.recipe, carrier="20x20mm", divide="off"), "carrier")
+    plan = planned(badge)
+    view = badge.window.sheet_view
+    assert not plan.sheets and view.sheet is None and "Nothing fits" in view._empty
+    QTest.mouseClick(view, Qt.MouseButton.LeftButton, pos=view.rect().center())
+    for key in (Qt.Key.Key_R, Qt.Key.Key_Delete, Qt.Key.Key_Right, Qt.Key.Key_PageDown, Qt.Key.Key_Tab):
+        QTest.keyClick(view, key)
+    assert any(f.code.startswith(("size.", "sheets.")) for f in plan.findings)
+    badge.key("Ctrl+Z")
+    assert planned(badge).sheets and view.sheet is not None
+
+
 def test_the_table_of_machines_is_changed_and_works_keep_theirs(badge):
     planned(badge)
     badge.choose(badge.window.panels[SHEETS].machine.machine, "Laser bed")

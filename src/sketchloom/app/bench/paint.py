@@ -241,6 +241,15 @@ def hint(painter: QPainter, text: str, x: float, bottom: float, most: float) -> 
     return _chip(painter, text, QRectF(x, bottom - size.height() - 8, size.width() + 16, size.height() + 8))
 
 
+def message(painter: QPainter, text: str, within: QRectF) -> QRectF:
+    """The same in the middle of an area, in as many rows as keep it within that."""
+    flags = int(Qt.TextFlag.TextWordWrap)
+    size = painter.fontMetrics().boundingRect(QRect(0, 0, max(int(within.width()) - 96, 60), 10_000), flags, text)
+    box = QRectF(0, 0, size.width() + 32, size.height() + 16)
+    box.moveCenter(within.center())
+    return _chip(painter, text, box)
+
+
 def _chip(painter, text, box):
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
     painter.setPen(QPen(QColor(theme.LINE), 1))

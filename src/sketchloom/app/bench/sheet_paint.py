@@ -7,7 +7,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPen
 
 from sketchloom.app import theme
-from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.paint import RULER, chip
 from sketchloom.core.base.units import MM_PER_IN
 
 _NUMBERED = 60
@@ -56,9 +56,9 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
     painter.setPen(QPen(QColor(theme.EDGE), 1, Qt.PenStyle.DashLine))
     painter.setBrush(Qt.BrushStyle.NoBrush)
     painter.drawRect(usable)
-    painter.setPen(QColor("#ffffff"))
-    wide = painter.fontMetrics().horizontalAdvance(said)
-    painter.drawText(QPointF(whole.center().x() - wide / 2, max(whole.top() - 7, RULER + 14)), said)
+    metrics = painter.fontMetrics()
+    chip(painter, said, whole.center().x() - metrics.horizontalAdvance(said) / 2 - 8,
+         max(whole.top() - metrics.height() - 10, RULER + 2))
 
 
 def paint_route(painter, route, view) -> None:

@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.bench import paint as bench_paint
-from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.paint import RULER, message
 from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
@@ -156,9 +156,7 @@ class SheetView(QWidget):
         font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
         if self._sheet is None:
-            painter.setPen(QColor("#ffffff"))
-            painter.drawText(self.rect().adjusted(40, 40, -40, -40),
-                             int(Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap), self._empty)
+            message(painter, self._empty, QRectF(self.rect()))
             return
         painter.save()
         painter.setClipRect(QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER))

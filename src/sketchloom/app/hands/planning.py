@@ -127,6 +127,8 @@ class Planning(QObject):
             self._view.show_sheet(plan.sheets[self._number], plan.timed[self._number], gap)
         else:
             self._view.show_sheet(None, None, gap)
+            if plan is not None:
+                self._view.explain(self.tr("Nothing fits a sheet. A larger carrier, a smaller size or dividing helps."))
         self._panel.show_plan(plan, self._number, self._view.number)
         self._show_part(self._view.number)
 
@@ -193,9 +195,9 @@ class Planning(QObject):
     # -- putting parts ------------------------------------------------------------------------
 
     def _placed(self, n):
-        if self.plan is None or self._work is not self._session.work:
+        if self.plan is None or not self.plan.sheets or self._work is not self._session.work:
             return None
-        placed = self.plan.sheets[self._number].placed
+        placed = self._here().placed
         return placed[n] if 0 <= n < len(placed) and not placed[n].ready.test else None
 
     def _change(self, what, **values):

@@ -8416,6 +8416,10 @@ seinesgleichen</translation>
         <translation>Plane …</translation>
     </message>
     <message>
+        <source>Nothing fits a sheet. A larger carrier, a smaller size or dividing helps.</source>
+        <translation>Nichts passt auf einen Bogen. Ein größerer Träger, eine kleinere Größe oder Teilen hilft.</translation>
+    </message>
+    <message>
         <source>seam moved</source>
         <translation>Naht verschoben</translation>
     </message>
