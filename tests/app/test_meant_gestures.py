@@ -212,7 +212,7 @@ def test_all_of_a_colour_within_this_design(driver, tmp_path):
 def toggles(clean):
     """Buttons that hold a tool of their own on the bench while they are down."""
     return {"strokes": clean.strokes.choose, "own bridge": clean.lines.own, "likely": clean.splits.likely,
-            "boundary": clean.curves.choose, "move": clean.shapes.move}
+            "boundary": clean.curves.choose, "move": clean.shapes.move_one}
 
 
 @pytest.mark.parametrize("which", ["strokes", "own bridge", "likely", "boundary"])

@@ -147,7 +147,7 @@ def test_the_badge_is_sized_for_a_board_its_base_divided_its_film_mirrored_once(
     planned(badge)
     panel = badge.window.panels[SHEETS]
     badge.fold("Size")
-    badge.choose(panel.size.place, "board")
+    badge.choose(panel.sizing.place, "board")
     plan = planned(badge)
     assert badge.recipe.size_mm > 400
     divided = [made for made in plan.divided.values() if len(made.parts) > 1]
@@ -160,7 +160,7 @@ def test_the_badge_is_sized_for_a_board_its_base_divided_its_film_mirrored_once(
     texts = [panel.laying.item(n).text() for n in range(panel.laying.count())]
     assert "2 parts" in texts[0] and "press" in texts[0]
     # smaller again: everything follows
-    badge.type(panel.size.width, "100 mm")
+    badge.type(panel.sizing.wide, "100 mm")
     plan = planned(badge)
     assert not [made for made in plan.divided.values() if len(made.parts) > 1]
 
@@ -170,11 +170,11 @@ def test_a_size_is_judged_while_it_is_typed(badge):
     panel = badge.window.panels[SHEETS]
     badge.fold("Size")
     before = badge.recipe
-    panel.size.width.setFocus()
-    panel.size.width.selectAll()
-    QTest.keyClicks(panel.size.width, "700")
-    assert "divided into" in panel.size.list.item(0).text() and badge.recipe == before
-    QTest.keyClick(panel.size.width, Qt.Key.Key_Escape)
+    panel.sizing.wide.setFocus()
+    panel.sizing.wide.selectAll()
+    QTest.keyClicks(panel.sizing.wide, "700")
+    assert "divided into" in panel.sizing.list.item(0).text() and badge.recipe == before
+    QTest.keyClick(panel.sizing.wide, Qt.Key.Key_Escape)
     assert badge.recipe == before
 
 

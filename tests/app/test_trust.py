@@ -7,7 +7,7 @@ from pathlib import Path
 import numpy as np
 import pytest
 from PIL import Image
-from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
+from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl, SignalInstance
 from PySide6.QtGui import QImage, QKeySequence, QWheelEvent
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import (
@@ -574,3 +574,12 @@ def test_a_tool_put_down_in_the_middle_of_a_drag(lighthouse):
     pause(10)
     QTest.mouseRelease(bench, Qt.MouseButton.LeftButton, pos=QPoint(320, 310))
     assert bench.tool is None
+
+
+def test_no_part_keeps_something_under_the_name_of_one_of_qts_methods(driver):
+    """A panel that called a field its ``width`` could no longer be asked how wide it is: an error at a turn of the
+    wheel."""
+    for part in (driver.window, *driver.window.findChildren(QWidget)):
+        hidden = [name for name, value in getattr(part, "__dict__", {}).items()
+                  if callable(getattr(QWidget, name, None)) and not isinstance(value, SignalInstance)]
+        assert not hidden, f"{type(part).__name__}: {hidden}"

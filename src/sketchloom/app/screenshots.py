@@ -156,7 +156,7 @@ class _Camera:
         self._until(lambda: session.work is not None)
         self._clean_fold(panel.shapes)
         panel.shapes.kept.choose(1)
-        panel.shapes.move.click()
+        panel.shapes.move_one.click()
         self._keep("clean-shapes")
         self._clean_fold(panel.curves)
         panel.curves.choose.click()

@@ -26,9 +26,9 @@ class SheetsPanel(Panel):
     def __init__(self):
         super().__init__("")
         self.column.itemAt(0).widget().setText(self.tr("Sheets"))
-        self.machine, self.part, self.size, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
+        self.machine, self.part, self.sizing, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
         self.offcuts, self.laying = OffcutsBox(), LayingList()
-        self._boxes = (self.machine, self.size, self.cost, self.offcuts)
+        self._boxes = (self.machine, self.sizing, self.cost, self.offcuts)
         self.copies = QSpinBox()
         self.copies.setRange(1, MAX_COPIES)
         self.copies.setAccessibleName(self.tr("Copies"))
@@ -39,13 +39,13 @@ class SheetsPanel(Panel):
         self.route = QCheckBox(self.tr("Show the route of the tool"))
         self.route.setChecked(True)
         self.route.toggled.connect(self.route_wanted)
-        for box in (self.machine, self.size, self.offcuts):
+        for box in (self.machine, self.sizing, self.offcuts):
             box.change.connect(self.change)
         self.add(self.machine, (label(self.tr("Copies")), self.copies))
         self.section(self.tr("This sheet"))
         self.add(self._sheet, self.route, self.part)
         self.folds = {
-            "size": Fold(self.tr("Size"), self.size),
+            "size": Fold(self.tr("Size"), self.sizing),
             "cost": Fold(self.tr("Time and cost"), self.cost),
             "rests": Fold(self.tr("Rests to use up"), self.offcuts),
             "laying": Fold(self.tr("The order of laying"), self.laying),

@@ -26,7 +26,7 @@ class Bridging(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        self._panel.stencil.move.setChecked(tool is self._ends)
+        self._panel.stencil.move_ends.setChecked(tool is self._ends)
         self._panel.lines.own.setChecked(self._table.is_held(OwnBridgeTool))
 
     def forget(self) -> None:

@@ -54,7 +54,7 @@ class LayingOn(Hand):
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
-        self._panel.shapes.move.setChecked(self._table.is_held(ShapeTool))
+        self._panel.shapes.move_one.setChecked(self._table.is_held(ShapeTool))
 
     def renew(self) -> None:
         """Show what is chosen in the tool that moves it."""

@@ -173,13 +173,13 @@ class ShapesBox(Box):
     def _build_kept(self):
         self.kept = KeptList(self, "shapes", self.tr("Shapes laid on, the latest first"), self.tr("shape"))
         self.kept.chosen_changed.connect(self._enable)
-        self.move = button(
+        self.move_one = button(
             self.tr("Move and turn"),
             "target",
             self.tr("Drag the chosen shape; its corners make it larger, the round handle turns it"),
             checkable=True,
         )
-        self.move.clicked.connect(self.move_wanted)
+        self.move_one.clicked.connect(self.move_wanted)
         self._build_more()
         self.copies = QSpinBox()
         self.copies.setRange(2, MOST_COPIES)
@@ -189,7 +189,7 @@ class ShapesBox(Box):
         row = QGridLayout(self._tools)
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(6)
-        row.addWidget(self.move, 0, 0)
+        row.addWidget(self.move_one, 0, 0)
         row.addWidget(self.more, 0, 1)
         row.addWidget(label(self.tr("Copies"), "quiet"), 1, 0)
         row.addWidget(self.copies, 1, 1)
@@ -302,7 +302,7 @@ class ShapesBox(Box):
 
     def _enable(self):
         count = len(self.kept.chosen())
-        self.move.setEnabled(count == 1)
+        self.move_one.setEnabled(count == 1)
         self.more.setEnabled(count >= 1)
         for part in (*self._one, *self._repeats):
             part.setEnabled(count == 1)

@@ -34,13 +34,13 @@ class StencilBox(Box):
             self.tr("Bridges where the way across is shortest, evenly around each piece"),
         )
         self._hold.clicked.connect(lambda: self.hold_wanted.emit(self._count.value(), self.width_mm))
-        self.move = button(
+        self.move_ends = button(
             self.tr("Move bridges on the bench"),
             "target",
             self.tr("Drag the end of a bridge, or all of it by its middle"),
             checkable=True,
         )
-        self.move.clicked.connect(self.move_wanted)
+        self.move_ends.clicked.connect(self.move_wanted)
         self._said = label(
             self.tr(
                 "In a stencil the drawing is cut away and the sheet stays; what the sheet does not hold falls out."
@@ -51,7 +51,7 @@ class StencilBox(Box):
             self._said,
             (label(self.tr("Bridges a piece")), self._count, label(self.tr("Width")), self._width),
             (self._look, self._hold),
-            self.move,
+            self.move_ends,
         )
 
     def show_loose(self, bridges, added: bool) -> None:
@@ -71,4 +71,4 @@ class StencilBox(Box):
     def show_work(self, work) -> None:
         super().show_work(work)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        self.move.setVisible(any(len(line.points) == 2 for line in work.recipe.lines))
+        self.move_ends.setVisible(any(len(line.points) == 2 for line in work.recipe.lines))

@@ -21,9 +21,9 @@ class SizeBox(Box):
 
     def __init__(self):
         super().__init__()
-        self.width = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
-        self.height = LengthEdit(self.tr("Height"), MIN_SIZE_MM, MAX_SIZE_MM)
-        for side, part in (("width", self.width), ("height", self.height)):
+        self.wide = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
+        self.high = LengthEdit(self.tr("Height"), MIN_SIZE_MM, MAX_SIZE_MM)
+        for side, part in (("width", self.wide), ("height", self.high)):
             part.committed.connect(lambda mm, s=side: self.emit(self.tr("size"), "", size_mm=mm, size_side=s))
             part.textEdited.connect(lambda text, s=side: self._try(text, s))
         self.place = QComboBox()
@@ -41,12 +41,12 @@ class SizeBox(Box):
         self.list.setAccessibleName(self.tr("How each layer fits a carrier at this size"))
         self.list.setSelectionMode(QListWidget.SelectionMode.NoSelection)
         self.list.setWordWrap(True)
-        self.add((label(self.tr("Width")), self.width, label(self.tr("Height")), self.height), self.place,
+        self.add((label(self.tr("Width")), self.wide, label(self.tr("Height")), self.high), self.place,
                  self._details, self._said, self.list)
 
     def show_work(self, work) -> None:
         super().show_work(work)
-        for part, mm in zip((self.width, self.height), work.size_mm, strict=True):
+        for part, mm in zip((self.wide, self.high), work.size_mm, strict=True):
             part.show_value(mm, work.recipe.unit)
         self.place.setCurrentIndex(0)
         factor = sizes.least_factor(work)
