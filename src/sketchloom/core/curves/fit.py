@@ -4,7 +4,7 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.errors import GeometryError
-from sketchloom.core.base.progress import QUIET
+from sketchloom.core.base.progress import QUIET, breathe
 from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.knots import fewest
@@ -70,6 +70,7 @@ def _divide(points, spans, tolerance, progress):
     while len(spans):
         progress.step(level, level + 1, "Fitting curves")
         controls, straight, error, worst = _fit_level(points, spans, tolerance)
+        breathe()
         # a handful of points may be missed by more: dividing them would follow their grain
         few = (spans.last - spans.first < 4) & (error <= _FEW_MAY_MISS * tolerance)
         good = straight | (error <= tolerance) | few

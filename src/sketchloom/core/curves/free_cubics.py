@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.least_squares import SINGLE_POINT
 from sketchloom.core.curves.placed import Placed, along, nearer
@@ -30,6 +31,7 @@ def free_cubics(points, first, last, tolerance, trust=None):
     controls[:, 0], controls[:, 3] = points[first], points[last]
     t = seen.share
     for _ in range(_PLACE_ROUNDS):
+        breathe()
         _by_places(seen, t, controls)
         t = nearer(controls, seen, t)
     miss = _misses(controls, seen, t)
@@ -65,6 +67,7 @@ def _by_distances(controls, seen, t):
     damping = np.full(len(controls), _DAMPING)
     cost, square, right = _distances(controls, seen, t)
     for left in range(_DISTANCE_ROUNDS, 0, -1):
+        breathe()
         tried = _moved(controls, square, right, damping)
         at = nearer(tried, seen, t)
         lower, square_there, right_there = _distances(tried, seen, at)

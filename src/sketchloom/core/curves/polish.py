@@ -15,6 +15,7 @@ import numpy as np
 from scipy.linalg import solveh_banded
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.placed import Placed, along, nearer
 
 _ROUNDS = 6
@@ -64,6 +65,7 @@ def polished(points, chains: Chains, trust=None) -> np.ndarray:
     run, t = ragged.owner(chains.starts), seen.share
     kept, kept_t = nodes.state(), t
     for number in range(_ROUNDS + 1):
+        breathe()
         controls = nodes.controls()
         for _ in range(2):
             t = nearer(controls, seen, t)

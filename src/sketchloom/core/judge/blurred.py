@@ -4,7 +4,9 @@ import cv2
 import numpy as np
 
 from sketchloom.core.base.colour import lies_between, srgb_to_lab
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.picture.picture import Picture
+from sketchloom.core.segment.labels import nearest
 from sketchloom.core.segment.palette import ColourTree
 
 _LEAST_EDGE_PX = 6.0
@@ -24,14 +26,13 @@ def count_without_blurred(picture: Picture, tree: ColourTree, edge_px: float) ->
         return count
     view = picture.reduced(_VIEW_PX)
     limit = _HALF_WIDTH * edge_px * view.width / picture.width
-    pixels = view.rgb.reshape(-1, 3).astype(np.float32)
     while count > 2:
         palette, fewer = tree.palette(count), tree.palette(count - 1)
         stays = (palette[:, None] == fewer[None]).all(2).any(1)
         if stays.sum() != count - 1 or not _is_mixture(palette[~stays][0], fewer):
             break
-        nearest = np.argmin([((pixels - colour) ** 2).sum(1) for colour in palette.astype(np.float32)], axis=0)
-        mine = (nearest == int(np.flatnonzero(~stays)[0])).reshape(view.rgb.shape[:2])
+        breathe()
+        mine = nearest(view.rgb, palette.astype(np.float32)) == int(np.flatnonzero(~stays)[0])
         if view.alpha is not None:
             mine &= view.alpha >= 128
         deep = cv2.distanceTransform(np.pad(mine, 1).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_5)

@@ -192,7 +192,9 @@ def _by_levels(picture, steps, radius_px, narrowest_px, progress):
     """One ramp: cut at levels of tone."""
     value = smoothed(picture.grey, radius_px, progress=progress)
     rounded = np.clip(np.rint(value), 0, 255).astype(np.uint8)
+    breathe()
     voting = _voting(value, picture.alpha, steps, narrowest_px)
+    breathe()
     levels = tone_levels(tones(rounded[voting][:, None]), steps)
     labels = np.searchsorted(levels, rounded, side="left").astype(np.uint8)
     # between steps that are no neighbours, where the steps between them are left out, half way of what those took

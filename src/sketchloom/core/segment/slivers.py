@@ -53,7 +53,11 @@ def _in_full(labels, count, before, after, step, distance):
     narrow = changed[rows][:, columns] & (labels == before[rows][:, columns])
     y, x = np.nonzero(narrow)
     wide = np.ones((2 * _CELLS + 1, 2 * _CELLS + 1), np.uint8)
-    far = np.stack([cv2.dilate((after == k).astype(np.uint8), wide)[rows[y], columns[x]] == 0 for k in range(count)], 1)
+    far = np.empty((len(y), count), bool)
+    for k in range(count):
+        breathe()
+        far[:, k] = cv2.dilate((after == k).astype(np.uint8), wide)[rows[y], columns[x]] == 0
+    breathe()
     labels, _ = _given(labels, np.flatnonzero(narrow), far, distance)
     # rims of what is gone, less than a cell wide, go with it: the most common label about a pixel is its own there
     zone = cv2.dilate(changed.astype(np.uint8), np.ones((3, 3), np.uint8))[rows][:, columns] > 0

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.planar.cracks import face_runs
 
 _SPAN = 0.3
@@ -61,8 +62,11 @@ def strong_details(dropped, dropped_label, labels, lab, least_area_px: float) ->
     shades = np.vstack([lab, np.tile(lab.mean(0) + 100, (256 - len(lab), 1))]).astype(np.float32)
     # an iris lies in the shadow of its lid, one tone away; what it stands out from is the face around both
     side = 2 * round(_AROUND * (least_area_px / np.pi) ** 0.5) + 1
-    around = np.stack([cv2.blur(shades[:, c][labels], (side, side), borderType=cv2.BORDER_REFLECT)[y, x]
-                       for c in range(3)], -1)
+    around = np.empty((len(y), 3), np.float32)
+    for channel in range(3):
+        breathe()
+        image = shades[:, channel][labels]
+        around[:, channel] = cv2.blur(image, (side, side), borderType=cv2.BORDER_REFLECT)[y, x]
     its = shades[dropped_label]
     strong = (np.linalg.norm(shades[labels[y, x]] - its, axis=1) >= _TONES_APART * step) | (
         np.linalg.norm(around - its, axis=1) >= _TONES_AROUND * step

@@ -54,7 +54,9 @@ def find_strokes(ink, cover, spur_px: float, removed=(), tolerance_px: float = T
     each branch is taken only where it is clear of its meetings; branches that run on into each
     other there are joined by one smooth piece, which keeps strokes straight through crossings.
     """
+    breathe()
     half = cv2.distanceTransform(np.pad(ink, 1).astype(np.uint8), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+    breathe()
     found = find_branches(thinned(ink))
     breathe()
     here = np.floor(found.xy).astype(int)
