@@ -9,7 +9,7 @@ from amounts import examples
 from sketchloom.core.picture import svg_pages
 from sketchloom.core.picture.decode import decode
 from sketchloom.core.vectors.laying import picture_from
-from sketchloom.core.vectors.svg_areas import svg_areas
+from sketchloom.core.vectors.svg_areas import TooInvolved, svg_areas
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.opening import picture_of
 from sketchloom.recipe.document import Recipe
@@ -65,12 +65,25 @@ def test_any_plain_words_lie_where_they_are_drawn(text, size, anchor, is_bold):
     '<text x="10" y="60" font-size="20" rotate="10">turned letters</text>',
     '<text x="10" y="60" font-size="20" textLength="150">stretched</text>',
     '<text x="10" y="60" font-size="2em">by letters</text>',
+    '<text x="10" y="60" font-size="larger">by a word</text>',
+    '<text x="10" y="60" font-size="20" letter-spacing="wide">by no length</text>',
+    '<text x="nan" y="60" font-size="20">nowhere</text>',
+    '<text x="10" y="60" font-size="20" style="font-kerning: none">AVATo</text>',
     '<text x="10" y="60" font-size="20" text-decoration="underline">lined</text>',
     '<path id="way" d="M10 60H190" fill="none"/><text font-size="20"><textPath href="#way">on a way</textPath></text>',
     '<style>g text { letter-spacing: 4px }</style><g><text x="10" y="60" font-size="20">by two parts</text></g>',
 ])
 def test_words_that_are_set_otherwise_are_left_to_their_look(words):
     assert both(words)[1] is None
+
+
+@pytest.mark.parametrize("shape", [
+    '<text y="60" font-size="1e300">Quay</text>', '<rect x="1e290" width="1e300" height="9"/>',
+    '<text x="1e12" y="60" font-size="20">Quay</text>',
+])
+def test_what_reaches_beyond_all_measure_is_read_as_a_picture(shape):
+    with pytest.raises(TooInvolved):
+        both('<rect width="9" height="9"/>' + shape)
 
 
 @pytest.mark.parametrize("family", ["Some Hand", "serif", "sans-serif", "monospace", "cursive", "fantasy"])

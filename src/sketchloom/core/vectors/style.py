@@ -11,7 +11,8 @@ INHERITED = ("fill", "fill-opacity", "fill-rule", "clip-rule", "stroke", "stroke
              "stroke-linecap", "stroke-linejoin", "stroke-miterlimit", "stroke-dasharray", "stroke-dashoffset",
              "color", "visibility", "font-size")
 OF_WORDS = ("font", "font-weight", "font-variant", "text-anchor", "text-decoration", "letter-spacing", "word-spacing",
-            "writing-mode", "direction", "baseline-shift", "dominant-baseline", "alignment-baseline")
+            "font-kerning", "font-feature-settings", "writing-mode", "direction", "baseline-shift", "dominant-baseline",
+            "alignment-baseline")
 """How words are set, which children inherit as well (or are left out for, where they do not)."""
 OWN = ("opacity", "display", "clip-path", "mask", "filter", "transform", "mix-blend-mode")
 _PAINTED = frozenset((*INHERITED, *OWN))

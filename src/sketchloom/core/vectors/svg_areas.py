@@ -22,12 +22,15 @@ from sketchloom.core.vectors.svg_words import words_of
 _HREFS = ("href", "{http://www.w3.org/1999/xlink}href")
 _URL = re.compile(r"url\(\s*['\"]?#([^'\")\s]+)['\"]?\s*\)")
 _NUMBERS = re.compile(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?")
+_FIXED = re.compile(rf"\s*{_NUMBERS.pattern}\s*(px|pt|pc|mm|cm|in)?\s*", re.IGNORECASE)
 _MACHINE_MADE = re.compile(r"(?i)(g|svg|layer|path|group|use|rect|circle|ellipse|polygon)?[\d_-]*")
 _SHAPES = ("path", "rect", "circle", "ellipse", "line", "polyline", "polygon")
 _HANDED_ON = (*INHERITED, *OF_WORDS)
 _GROUPS = ("g", "a", "svg", "switch", "symbol")
 _LEAST_OPACITY = 1 / 512
 _MOST_DEEP = 100
+_FARTHEST_PX = 1e7
+"""What reaches farther from a page is no drawing."""
 _ARC_PX = 0.02
 _PPI = 96.0
 
@@ -180,6 +183,8 @@ class _Walk:
             return
         if len(self.areas) >= MOST_AREAS or self._segments > MOST_SEGMENTS:
             raise TooInvolved
+        if not all(np.abs(ring).max() < _FARTHEST_PX for ring in part.rings):  # nor what is no number
+            raise TooInvolved
         self.areas.append(Area(part, hex_colour, min(opacity, 1.0), state.name, state.clips, by_look))
 
     # -- clips ---------------------------------------------------------------------------------
@@ -288,11 +293,10 @@ def _length(text, default):
 
 
 def _px(text):
-    """A length of words; raises ValueError for shares of a size and of letters, which they are not set by here."""
-    try:
-        return _length(text, 0.0)
-    except TooInvolved:
-        raise ValueError(text) from None
+    """A length of words; raises ValueError for what is no number of a fixed unit."""
+    if not _FIXED.fullmatch(text):
+        raise ValueError(text)
+    return _length(text, 0.0)
 
 
 def _share(text, default):

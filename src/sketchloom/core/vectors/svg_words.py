@@ -9,6 +9,7 @@ SVG 1.1, chapter 10 (text); white space as SVG 2, 11.7.
 """
 
 import re
+from bisect import bisect_left
 from collections.abc import Callable
 from dataclasses import dataclass, field
 
@@ -29,7 +30,7 @@ _LISTS = ("x", "y", "dx", "dy")
 _PLAIN = {"writing-mode": ("lr-tb", "lr", "horizontal-tb"), "baseline-shift": ("baseline", "0"),
           "dominant-baseline": ("auto", "alphabetic"), "alignment-baseline": ("auto", "baseline", "alphabetic"),
           "text-decoration": ("none",), "font-variant": ("normal",), "word-spacing": ("normal", "0"),
-          "direction": ("ltr",), "font": ()}
+          "font-kerning": ("auto", "normal"), "font-feature-settings": ("normal",), "direction": ("ltr",), "font": ()}
 """What words are set like where they are outlined here: other values leave them to their look."""
 _STRETCHED = ("rotate", "textLength", "lengthAdjust")
 _BETWEEN = re.compile(r"[\s,]+")
@@ -110,7 +111,8 @@ def _placed(text, keeps_spaces):
         while kept and text.letters[kept[-1]].letter == " ":
             kept.pop()
     for name, values, within in text.lists:
-        for n, value in zip((n for n in kept if n in within), values, strict=False):
+        first, end = bisect_left(kept, within.start), bisect_left(kept, within.stop)
+        for n, value in zip(kept[first:min(end, first + len(values))], values, strict=False):
             text.letters[n].place[name] = value
     return [text.letters[n] for n in kept]
 
@@ -130,12 +132,16 @@ def _set(chunk, pen, length):
     text = "".join(one.letter for one in chunk)
     fonts = [_font(one.style) for one in chunk]
     # all of it in each font that is asked for: letters of two styles are kerned, as the renderer does
-    glyphs = {font: glyphs_of(text, font) for font in dict.fromkeys(fonts)}
+    glyphs: dict[Font, dict[int, list]] = {}
+    for used in dict.fromkeys(fonts):
+        of = glyphs[used] = {}
+        for glyph in glyphs_of(text, used):
+            of.setdefault(glyph.letter, []).append(glyph)
     rings: list[tuple[dict, np.ndarray]] = []
     at, wide, room = pen.copy(), 0.0, 0.0
     for number, (one, font) in enumerate(zip(chunk, fonts, strict=True)):
-        mine = [glyph for glyph in glyphs[font] if glyph.letter == number]
-        if not mine:
+        mine = glyphs[font].get(number)
+        if mine is None:
             continue  # within the glyph of an earlier letter
         size = _size(one.style, length)
         at += (one.place.get("dx", 0.0), one.place.get("dy", 0.0))
@@ -163,7 +169,10 @@ def _font(style) -> Font:
 
 def _size(style, length):
     value = style.get("font-size")
-    return _USUAL_PX if value in (None, "medium") else length(value)
+    size = _USUAL_PX if value in (None, "medium") else length(value)
+    if size <= 0:
+        raise _ByLook
+    return size
 
 
 def _spacing(style, length):
