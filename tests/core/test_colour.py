@@ -104,3 +104,8 @@ def test_colours_are_called_what_most_people_call_them():
 def test_no_red_is_called_brown(hex_colour):
     """red, crimson, firebrick and darkred of CSS Color 4, and a red of a drawing that was called brown."""
     assert _own_word(hex_colour) == "red"
+
+
+def test_lightness_by_a_table_is_that_of_all_three():
+    rgb = np.random.default_rng(5).integers(0, 256, (40, 50, 3), np.uint8)
+    assert np.abs(colour.lightness(rgb) - colour.srgb_to_lab(rgb)[..., 0]).max() < 1e-9

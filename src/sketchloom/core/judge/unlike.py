@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import cv2
 import numpy as np
 
-from sketchloom.core.base.colour import srgb_to_lab
+from sketchloom.core.base.colour import lightness
 from sketchloom.core.base.progress import breathe
 
 _STEP, _PER_NOISE = 34.0, 2.5
@@ -99,25 +99,27 @@ def _places(area, rgb, cut, least):
     y, x = np.nonzero(area)
     of = number[piece[y, x]]
     y, x, of = y[of >= 0], x[of >= 0], of[of >= 0]
-    seen, meant = (srgb_to_lab(image[y, x].astype(float)) for image in (rgb, cut))
+    pixels = rgb[y, x]
     total = np.maximum(np.bincount(of, minlength=len(big)), 1)
-    darker = np.bincount(of, meant[:, 0] - seen[:, 0], len(big)) / total
+    darker = np.bincount(of, lightness(cut[y, x]) - lightness(pixels), len(big)) / total
     middle = np.stack([np.bincount(of, v, len(big)) / total for v in (x, y)], -1)
     # the pixel nearest to the mean of all, which may lie beside a bent place
     away = np.hypot(*(np.stack([x, y], -1) - middle[of]).T)
-    order = np.lexsort((away, of))
-    first = order[np.searchsorted(of[order], np.arange(len(big)))]
+    least = np.full(len(big), np.inf)
+    np.minimum.at(least, of, away)
+    nearest = np.flatnonzero(away == least[of])[::-1]
+    first = np.zeros(len(big), np.intp)
+    first[of[nearest]] = nearest  # of several the first one
     at = np.stack([x[first] + 0.5, y[first] + 0.5, size[big].astype(float)], -1)
-    return at, _commonest(rgb[y, x], of, len(big)), darker
+    return at, _commonest(pixels, of, len(big)), darker
 
 
 def _commonest(pixels, of, count):
     """(count, 3) the colour in the middle of each place by each channel's median."""
     made = np.zeros((count, 3))
     for channel in range(3):
-        order = np.lexsort((pixels[:, channel], of))
-        ends = np.searchsorted(of[order], np.arange(count + 1))
-        made[:, channel] = pixels[order, channel][(ends[:-1] + ends[1:] - 1) // 2]
+        upto = np.bincount(256 * of + pixels[:, channel], minlength=256 * count).reshape(count, 256).cumsum(1)
+        made[:, channel] = (upto > ((upto[:, -1] - 1) // 2)[:, None]).argmax(1)
     return made
 
 
