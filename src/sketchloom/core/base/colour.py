@@ -30,20 +30,24 @@ def srgb_to_xyz(rgb8) -> np.ndarray:
 def srgb_to_lab(rgb8) -> np.ndarray:
     """(..., 3) sRGB 0 to 255 to CIELAB, D65."""
     ratio = srgb_to_xyz(rgb8) / WHITE_XYZ
-    root = np.where(ratio > (6 / 29) ** 3, np.cbrt(ratio), ratio / (3 * (6 / 29) ** 2) + 4 / 29)
-    x, y, z = np.moveaxis(root, -1, 0)
+    x, y, z = np.moveaxis(_root(ratio), -1, 0)
     return np.stack([116 * y - 16, 500 * (x - y), 200 * (y - z)], axis=-1)
 
 
 def lightness(rgb8) -> np.ndarray:
-    """(...) lightness (CIELAB) of (..., 3) whole sRGB values, by a table: the other two cost as much again."""
-    y = np.asarray([_RGB_TO_XYZ[1, k] * _LINEAR for k in range(3)])
+    """(...) lightness (CIELAB) of (..., 3) sRGB values in whole numbers."""
     rgb8 = np.asarray(rgb8, np.uint8)
-    ratio = y[0][rgb8[..., 0]] + y[1][rgb8[..., 1]] + y[2][rgb8[..., 2]]
-    return 116 * np.where(ratio > (6 / 29) ** 3, np.cbrt(ratio), ratio / (3 * (6 / 29) ** 2) + 4 / 29) - 16
+    ratio = sum(share * _LINEAR[rgb8[..., k]] for k, share in enumerate(_RGB_TO_XYZ[1]))
+    return 116 * _root(ratio) - 16
+
+
+def _root(ratio):
+    """The cube root, straight near black (CIE 15)."""
+    return np.where(ratio > (6 / 29) ** 3, np.cbrt(ratio), ratio / (3 * (6 / 29) ** 2) + 4 / 29)
 
 
 _LINEAR = srgb_to_linear(np.arange(256) / 255.0)
+"""The curve undone for each of the values that a byte has."""
 TO_YCC = np.array([[0.299, 0.587, 0.114], [-0.168736, -0.331264, 0.5], [0.5, -0.418688, -0.081312]])
 """Luma and colour differences of JPEG (ITU-T T.871)."""
 

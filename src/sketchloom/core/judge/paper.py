@@ -107,7 +107,7 @@ def _cut_out(view):
 def _with_shadows(soft, lit):
     """The light where soft shadows fall as well."""
     reach = max(3, round(2 * _STROKE * min(soft.shape[:2])) | 1)
-    # of bytes: of floats it takes six times as long
+    # of bytes: of floats, looking for a page takes nearly twice as long (measured on a view of ink)
     closed = cv2.morphologyEx(np.rint(soft).astype(np.uint8), cv2.MORPH_CLOSE, cv2.getStructuringElement(
         cv2.MORPH_ELLIPSE, (reach, reach)), borderType=cv2.BORDER_REPLICATE).astype(np.float32)
     breathe()

@@ -68,7 +68,7 @@ def words_of(element, style: dict, own: Callable, length: Callable) -> list[tupl
     """
     try:
         text = _Text()
-        _gather(element, style, own, length, text, False)
+        _gather(element, style, own, length, text)
         made, pen = [], np.zeros(2)
         for chunk in _chunks(_placed(text, element.get(_SPACE) == "preserve")):
             pen = np.array([chunk[0].place.get("x", pen[0]), chunk[0].place.get("y", pen[1])])
@@ -79,25 +79,29 @@ def words_of(element, style: dict, own: Callable, length: Callable) -> list[tupl
         return []
 
 
-def _gather(element, style, own, length, text, inner):
-    kind = element.tag.rpartition("}")[2] if isinstance(element.tag, str) else ""
-    if kind not in (("tspan", "a") if inner else ("text",)) or any(element.get(a) is not None for a in _STRETCHED):
+def _gather(element, style, own, length, text):
+    """Put the letters of a part, and of those within it, and what is said of their places, into a text."""
+    if any(element.get(a) is not None for a in _STRETCHED):
         raise _ByLook
-    if inner:
-        said = own(element)
-        if said.get("display") == "none":
-            return
-        style = {**style, **{name: value for name, value in said.items() if value != "inherit"}}
     if any(style[name] not in plain for name, plain in _PLAIN.items() if name in style):
         raise _ByLook
     first, number = len(text.letters), len(text.lists)
-    for words, child in ((element.text, None), *((c.tail, c) for c in element)):
-        if child is not None:
-            _gather(child, style, own, length, text, True)
-        text.letters += [_Letter(one, style) for one in re.sub(r"\r\n|[\r\n\t]", " ", words or "")]
+    text.letters += _letters(element.text, style)
+    for child in element:
+        if not isinstance(child.tag, str) or child.tag.rpartition("}")[2] not in ("tspan", "a"):
+            raise _ByLook
+        said = own(child)
+        if said.get("display") != "none":
+            inner = {**style, **{name: value for name, value in said.items() if value != "inherit"}}
+            _gather(child, inner, own, length, text)
+        text.letters += _letters(child.tail, style)
     mine = range(first, len(text.letters))
-    own_lists = [(name, [length(v) for v in _BETWEEN.split(element.get(name) or "") if v], mine) for name in _LISTS]
-    text.lists[number:number] = own_lists
+    text.lists[number:number] = [(name, [length(v) for v in _BETWEEN.split(element.get(name, "")) if v], mine)
+                                 for name in _LISTS]
+
+
+def _letters(words, style):
+    return [_Letter(one, style) for one in re.sub(r"\r\n|[\r\n\t]", " ", words or "")]
 
 
 def _placed(text, keeps_spaces):
