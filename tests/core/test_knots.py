@@ -14,6 +14,7 @@ from sketchloom.core.curves import knot_search
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.fit import fit_spans
 from sketchloom.core.curves.free_cubics import free_cubics, strays
+from sketchloom.core.curves.placed import Trail
 from sketchloom.core.curves.spans import Spans
 from sketchloom.core.curves.tangents import end_tangent
 from sketchloom.evaluate.pipeline import Pipeline
@@ -117,11 +118,11 @@ def test_how_far_a_cubic_reaches_is_what_trying_every_place_finds(seed):
     way = np.arange(0, 240, 1.0)
     points = np.stack([way, CubicSpline(np.linspace(0, 240, 9), rng.uniform(-25, 25, 9))(way)], -1)
     at = np.arange(0, 240, 6)
-    found = knot_search.reaches(points, at, np.array([0, len(at)]), 0.1)
+    found = knot_search.reaches(Trail.of(points), at, np.array([0, len(at)]), 0.1)
     true = []
     for i in range(len(at) - 1):
         rest = np.arange(i + 1, len(at))
-        _, miss = free_cubics(points, at[np.full(len(rest), i)], at[rest], 0.1)
+        _, miss = free_cubics(Trail.of(points), at[np.full(len(rest), i)], at[rest], 0.1)
         bad = np.flatnonzero(miss > 0.1)
         true.append(rest[bad[0] - 1] if len(bad) and bad[0] else rest[0] if len(bad) else rest[-1])
     off_by = np.abs(found[:-1] - true)
@@ -132,7 +133,7 @@ def test_a_cubic_that_runs_in_a_loop_is_none_of_them():
     points = np.stack([np.linspace(0, 60, 61), np.zeros(61)], -1)
     loop = np.array([[(0, 0), (110, 40), (-50, 40), (60, 0)]], float)
     assert strays(loop, np.array([60.0]))[0]
-    controls, miss = free_cubics(points, np.array([0]), np.array([60]), 0.1)
+    controls, miss = free_cubics(Trail.of(points), np.array([0]), np.array([60]), 0.1)
     assert not strays(controls, np.array([60.0]))[0] and miss[0] < 1e-6
 
 

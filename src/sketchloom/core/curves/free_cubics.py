@@ -4,8 +4,8 @@ import numpy as np
 
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import evaluate
-from sketchloom.core.curves.least_squares import SINGLE_POINT
-from sketchloom.core.curves.placed import Placed, along, nearer
+from sketchloom.core.curves.least_squares import SINGLE_POINT, power_form
+from sketchloom.core.curves.placed import Placed, Trail, along, nearer
 
 _PLACES = 17
 """Points of a stretch that its cubic is found by, at most."""
@@ -20,27 +20,28 @@ _LONGEST_HANDLE, _LONGER, _LONGER_PX = 0.8, 1.02, 0.4
 """
 
 
-def free_cubics(points, first, last, tolerance, trust=None):
-    """A cubic for each stretch of points, its handles free: controls (K, 4, 2) and misses (K,) px.
+def free_cubics(trail: Trail, first, last, tolerance):
+    """A cubic for each stretch of a trail, its handles free: controls (K, 4, 2) and misses (K,) px.
 
     Handles by least squares of the points' places, then of their distances (Levenberg, Marquardt), which alone come to
-    the cubic that somebody drew with handles of unlike lengths. Points without ``trust`` (N,) bool do not count.
+    the cubic that somebody drew with handles of unlike lengths. Points without trust do not count.
     """
-    seen = Placed.of(points, first, last, _PLACES, trust)
+    seen = Placed.of(trail, first, last, _PLACES)
     controls = np.empty((len(first), 4, 2))
-    controls[:, 0], controls[:, 3] = points[first], points[last]
+    controls[:, 0], controls[:, 3] = trail.xy[first], trail.xy[last]
     t = seen.share
     for _ in range(_PLACE_ROUNDS):
         breathe()
         _by_places(seen, t, controls)
-        t = nearer(controls, seen, t)
-    miss = _misses(controls, seen, t)
+        form = power_form(controls)
+        t = nearer(form, seen, t)
+    miss = _misses(form, seen, t)
     # what fits does, and what is far off will not
     open_ = np.flatnonzero((miss > _ENOUGH * tolerance) & (miss < _HOPELESS * tolerance))
     if len(open_):
         some = seen.some(open_)
         controls[open_], there = _by_distances(controls[open_], some, t[:, open_])
-        miss[open_] = _misses(controls[open_], some, there)
+        miss[open_] = _misses(power_form(controls[open_]), some, there)
     return controls, np.where(strays(controls, seen.total), np.inf, miss)
 
 
@@ -53,10 +54,10 @@ def strays(controls, total):
     return (length > _LONGER * total + _LONGER_PX) | (longest > _LONGEST_HANDLE * np.maximum(total, length))
 
 
-def _misses(controls, seen, t):
+def _misses(form, seen, t):
     """By how much each cubic misses its points, (K,) px: the mean of three signed distances on end, of all the most,
     or a share of a lone one."""
-    gx, gy, dx, dy, _ = along(controls, seen, t)
+    (gx, gy), (dx, dy) = along(form, seen, t)
     across = (gx * dy - gy * dx) / np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9) * seen.counts
     alone = np.sqrt(((gx * gx + gy * gy) * seen.counts).max(0)) / SINGLE_POINT
     return np.maximum(np.abs(across[:-2] + across[1:-1] + across[2:]).max(0) / 3.0, alone)
@@ -65,12 +66,13 @@ def _misses(controls, seen, t):
 def _by_distances(controls, seen, t):
     """Controls and places of the points after rounds of damped steps, those that come nearer taken."""
     damping = np.full(len(controls), _DAMPING)
-    cost, square, right = _distances(controls, seen, t)
+    cost, square, right = _distances(power_form(controls), seen, t)
     for left in range(_DISTANCE_ROUNDS, 0, -1):
         breathe()
         tried = _moved(controls, square, right, damping)
-        at = nearer(tried, seen, t)
-        lower, square_there, right_there = _distances(tried, seen, at)
+        form = power_form(tried)
+        at = nearer(form, seen, t)
+        lower, square_there, right_there = _distances(form, seen, at)
         better = lower < cost
         here = better[:, None, None]
         controls = np.where(here, tried, controls)
@@ -82,16 +84,16 @@ def _by_distances(controls, seen, t):
     return controls, t
 
 
-def _distances(controls, seen, t):
+def _distances(form, seen, t):
     """Sums of the squared distances (K,), and the normal equations of the handles: (K, 4, 4), (K, 4)."""
-    gx, gy, dx, dy, _ = along(controls, seen, t)
-    gx, gy = gx * seen.counts, gy * seen.counts
+    gap, (dx, dy) = along(form, seen, t)
+    gx, gy = gap * seen.counts
     per = 1.0 / np.maximum(dx * dx + dy * dy, 1e-18)
     gap = gy * dx - gx * dy  # by the slope's length, as the normals are
     s = 1.0 - t
     b1, b2 = 3 * s * s * t * seen.counts, 3 * s * t * t * seen.counts
     normals = dy * dy * per, -dx * dy * per, dx * dx * per
-    made = np.empty((len(controls), 4, 4))
+    made = np.empty((form.shape[2], 4, 4))
     for i, j, weight in ((0, 0, b1 * b1), (0, 2, b1 * b2), (2, 2, b2 * b2)):
         xx, xy, yy = ((weight * n).sum(0) for n in normals)
         made[:, i, j] = made[:, j, i] = xx
@@ -118,12 +120,12 @@ def _by_places(seen, t, controls):
     begin, end = controls[:, 0], controls[:, 3]
     s = 1.0 - t
     b1, b2 = 3 * s * s * t * seen.counts, 3 * s * t * t * seen.counts
-    b0, b3 = s**3, t**3
+    b0, b3 = s * s * s, t * t * t
     # a little towards thirds of the chord, so that a few points leave nothing open
     ridge = _RIDGE * seen.counts.sum(0)
     c11, c22, c12 = (b1 * b1).sum(0) + ridge, (b2 * b2).sum(0) + ridge, (b1 * b2).sum(0)
     det = c11 * c22 - c12 * c12
-    for axis, wanted in ((0, seen.x), (1, seen.y)):
+    for axis, wanted in enumerate(seen.xy):
         a, d = begin[:, axis], end[:, axis]
         rest = wanted - b0 * a - b3 * d
         r1 = (b1 * rest).sum(0) + ridge * (a + (d - a) / 3)

@@ -18,6 +18,7 @@ from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.free_cubics import free_cubics, strays
 from sketchloom.core.curves.knot_search import LEAST_POINTS, candidates, fewest_knots, reaches
 from sketchloom.core.curves.least_squares import misses, newton, travelled
+from sketchloom.core.curves.placed import Trail
 from sketchloom.core.curves.polish import Chains, polished
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
 
@@ -76,7 +77,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
     Cancelled : the caller asked to stop.
     """
     held = todo = np.empty(0, np.intp)
-    trust = _trusted(points, fitted.spans)
+    trail = Trail.of(points, _trusted(points, fitted.spans))
     turns, removals, divisions = (1, 1, 2) if len(fitted.spans) > _MANY else (_TURNS, _REMOVALS, _DIVISIONS)
     steps = turns + removals
     for turn in range(turns):
@@ -87,22 +88,22 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         if not len(runs.begin):
             break
         at, starts = candidates(fitted.spans, runs)
-        knots, of = fewest_knots(starts, reaches(points, at, starts, _SLACK * tolerance_px, trust))
-        chains = _chains(points, fitted.spans, runs, at[knots], of, tolerance_px, trust)
-        settled = _settled(points, chains, tolerance_px, trust, divisions)
-        fitted, todo, missed = _bettered(points, fitted, runs, settled, tolerance_px, trust)
+        knots, of = fewest_knots(starts, reaches(trail, at, starts, _SLACK * tolerance_px))
+        chains = _chains(trail, fitted.spans, runs, at[knots], of, tolerance_px)
+        settled = _settled(trail, chains, tolerance_px, divisions)
+        fitted, todo, missed = _bettered(trail, fitted, runs, settled, tolerance_px)
         if len(missed):
             held = np.union1d(held, missed)
             todo = fitted.spans.first[_runs_of(fitted, held).begin]
     for turn in range(removals):
         progress.step(turns + turn, steps, "Finding the fewest curves")
         runs = _runs_of(fitted, held)
-        runs, chains = _without_one(points, fitted, runs, tolerance_px, trust)
+        runs, chains = _without_one(trail, fitted, runs, tolerance_px)
         if not len(runs.begin):
             break
         before = len(fitted.spans)
-        settled = _settled(points, chains, tolerance_px, trust, divisions=0)
-        fitted, _, _ = _bettered(points, fitted, runs, settled, tolerance_px, trust)
+        settled = _settled(trail, chains, tolerance_px, divisions=0)
+        fitted, _, _ = _bettered(trail, fitted, runs, settled, tolerance_px)
         if len(fitted.spans) == before:
             break
     return fitted
@@ -151,13 +152,13 @@ class _Settled:
     kept: np.ndarray
 
 
-def _settled(points, chains, tolerance, trust, divisions=_DIVISIONS) -> _Settled:
+def _settled(trail, chains, tolerance, divisions=_DIVISIONS) -> _Settled:
     """Chains settled; where cubics miss all the same they are divided, and their chains settle again."""
     done, ends = [], chains
     of = np.arange(len(chains.starts) - 1)
     for turn in range(divisions + 1):
-        controls = polished(points, chains, trust)
-        miss, kept = _missed(points, chains, controls, tolerance, trust)
+        controls = polished(trail, chains)
+        miss, kept = _missed(trail, chains, controls, tolerance)
         split = ~kept & (chains.last - chains.first >= 2 * LEAST_POINTS)
         again = np.logical_or.reduceat(split, chains.starts[:-1]) & (turn < divisions)
         run = ragged.owner(chains.starts)
@@ -166,7 +167,7 @@ def _settled(points, chains, tolerance, trust, divisions=_DIVISIONS) -> _Settled
                      kept[ready]))
         if not again.any():
             break
-        chains, of = _divided(points, chains, controls, split, again, tolerance, trust), of[again]
+        chains, of = _divided(trail, chains, controls, split, again, tolerance), of[again]
     run, first, last, controls, miss, kept = (np.concatenate([d[k] for d in done]) for k in range(6))
     order = np.lexsort((first, run))
     chains = replace(ends, first=first[order], last=last[order], controls=controls[order],
@@ -174,7 +175,7 @@ def _settled(points, chains, tolerance, trust, divisions=_DIVISIONS) -> _Settled
     return _Settled(chains, controls[order], miss[order], kept[order])
 
 
-def _divided(points, chains, controls, split, again, tolerance, trust):
+def _divided(trail, chains, controls, split, again, tolerance):
     """Those chains that settle ``again``, with the cubics divided that are to be ``split``."""
     inside, starts = ragged.take(chains.starts, np.flatnonzero(again))
     two = split[inside]
@@ -185,12 +186,12 @@ def _divided(points, chains, controls, split, again, tolerance, trust):
     before = np.cumsum(1 + two)[two] - 2
     middle = (first[before] + last[before]) // 2
     last[before] = first[before + 1] = middle
-    body[fresh], _ = free_cubics(points, first[fresh], last[fresh], tolerance, trust)
+    body[fresh], _ = free_cubics(trail, first[fresh], last[fresh], tolerance)
     return Chains(first, last, body, np.append(0, np.cumsum(1 + two))[starts], chains.leave[again],
                   chains.arrive[again], chains.smooth_first[again], chains.smooth_last[again])
 
 
-def _bettered(points, fitted, runs, settled, tolerance, trust):
+def _bettered(trail, fitted, runs, settled, tolerance):
     """Spans with the runs that got better as chains; the first points of the runs that could be fewer but missed, and
     of the spans that lie under what missed."""
     spans = fitted.spans
@@ -220,7 +221,7 @@ def _bettered(points, fitted, runs, settled, tolerance, trust):
     yes, no = np.ones(len(run), bool), np.zeros(len(run), bool)
     is_first = np.arange(len(run)) == chains.starts[run]
     is_last = np.arange(len(run)) == chains.starts[run + 1] - 1
-    straight = _straight(points, chains, controls, tolerance, trust, ~is_first | spans.smooth_first[runs.begin[run]],
+    straight = _straight(trail, chains, controls, tolerance, ~is_first | spans.smooth_first[runs.begin[run]],
                          ~is_last | spans.smooth_last[runs.end[run] - 1])
     controls[straight] = line_controls(controls[straight, 0], controls[straight, 3])
     made = Spans(
@@ -233,7 +234,7 @@ def _bettered(points, fitted, runs, settled, tolerance, trust):
         (made.pick(take), controls[take], straight[take], miss[take])]), todo, missed
 
 
-def _straight(points, chains, controls, tolerance, trust, smooth_first, smooth_last):
+def _straight(trail, chains, controls, tolerance, smooth_first, smooth_last):
     """Which cubics are lines but for what nobody sees."""
     chord = controls[:, 3] - controls[:, 0]
     unit = chord / np.maximum(np.hypot(*chord.T), 1e-12)[:, None]
@@ -242,18 +243,18 @@ def _straight(points, chains, controls, tolerance, trust, smooth_first, smooth_l
                            (controls[:, 3] - controls[:, 2], smooth_last)):
         off = np.abs(handle[:, 0] * unit[:, 1] - handle[:, 1] * unit[:, 0])
         alike &= ~smooth | (off <= _SEEN * np.hypot(*handle.T))
-    _, kept = _missed(points, chains, line_controls(controls[:, 0], controls[:, 3]), _STRAIGHT_SHARE * tolerance, trust)
+    _, kept = _missed(trail, chains, line_controls(controls[:, 0], controls[:, 3]), _STRAIGHT_SHARE * tolerance)
     return alike & kept
 
 
-def _without_one(points, fitted, runs, tolerance, trust):
+def _without_one(trail, fitted, runs, tolerance):
     """Runs with the one of their nodes taken out that is missed the least, where a cubic may do without it."""
     spans, counts = fitted.spans, runs.end - runs.begin
     starts = ragged.lengths_to_starts(counts - 1)
     run = ragged.owner(starts)
     one = np.arange(starts[-1]) - starts[run] + runs.begin[run]  # pairs of this span and the next
     first, last = spans.first[one], spans.last[one + 1]
-    controls, miss = free_cubics(points, first, last, tolerance, trust)
+    controls, miss = free_cubics(trail, first, last, tolerance)
     miss = np.where(fitted.straight[one] | fitted.straight[one + 1], np.inf, miss)
     least = np.minimum.reduceat(miss, starts[:-1]) if len(miss) else miss
     chosen = np.flatnonzero(least <= _REMOVAL_MISSES * tolerance)
@@ -274,28 +275,28 @@ def _without_one(points, fitted, runs, tolerance, trust):
                         spans.smooth_first[kept.begin], spans.smooth_last[kept.end - 1])
 
 
-def _chains(points, spans, runs, knots, of, tolerance, trust):
+def _chains(trail, spans, runs, knots, of, tolerance):
     """Cubics between the knots of each run ``of`` them, end to end."""
     within = of[1:] == of[:-1]
     first, last, run = knots[:-1][within], knots[1:][within], of[1:][within]
-    controls, _ = free_cubics(points, first, last, tolerance, trust)
+    controls, _ = free_cubics(trail, first, last, tolerance)
     return Chains(first, last, controls, np.searchsorted(run, np.arange(len(runs.begin) + 1)),
                   spans.leave[runs.begin], spans.arrive[runs.end - 1],
                   spans.smooth_first[runs.begin], spans.smooth_last[runs.end - 1])
 
 
-def _missed(points, chains, controls, tolerance, trust):
+def _missed(trail, chains, controls, tolerance):
     """By how much each cubic misses its points, px, and whether that is within what they scatter."""
     lengths = chains.last - chains.first + 1
     starts = ragged.lengths_to_starts(lengths)
     index = np.arange(starts[-1]) + np.repeat(chains.first - starts[:-1], lengths)
-    xy = points[index]
+    xy = trail.xy[index]
     # the ends are wherever the node has come to
     t, total = travelled(xy, starts, lengths)
     x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
     for _ in range(4):
         t = newton(controls, lengths, x, y, t)
-    each = np.where(trust[index], misses(controls, xy, t, starts), 0.0)
+    each = np.where(trail.trust[index], misses(controls, xy, t, starts), 0.0)
     miss = np.maximum.reduceat(each, starts[:-1])
     over = np.add.reduceat((each > tolerance).astype(float), starts[:-1])
     few = lengths <= 4

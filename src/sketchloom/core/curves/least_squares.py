@@ -125,8 +125,11 @@ def _handles(x, y, t, starts, leave, arrive, ends, length):
 
 def power_form(controls) -> np.ndarray:
     """(2, 4, K) coefficients of 1, t, t^2, t^3 of the cubics, x then y."""
-    p0, p1, p2, p3 = controls[:, 0], controls[:, 1], controls[:, 2], controls[:, 3]
-    return np.stack([p0, 3 * (p1 - p0), 3 * (p0 - 2 * p1 + p2), p3 - p0 + 3 * (p1 - p2)]).transpose(2, 0, 1)
+    p0, p1, p2, p3 = controls.transpose(1, 2, 0)
+    made = np.empty((2, 4, len(controls)))
+    made[:, 0], made[:, 1] = p0, 3 * (p1 - p0)
+    made[:, 2], made[:, 3] = 3 * (p0 - 2 * p1 + p2), p3 - p0 + 3 * (p1 - p2)
+    return made
 
 
 def _along(controls, counts, t):

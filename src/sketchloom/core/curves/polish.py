@@ -16,7 +16,8 @@ from scipy.linalg import solveh_banded
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import breathe
-from sketchloom.core.curves.placed import Placed, along, nearer
+from sketchloom.core.curves.least_squares import power_form
+from sketchloom.core.curves.placed import Placed, Trail, along, nearer
 
 _ROUNDS = 6
 _SETTLED = 0.99
@@ -25,6 +26,12 @@ _PLACES = 33
 """Points of a cubic that it is settled by, at most."""
 _UNKNOWNS, _BAND = 5, 9
 """Of a node: its place x, y, its direction, the handle that comes in, the one that goes out."""
+_PLACE = np.array([0, 1, 2, 4, 5, 6, 7, 8])
+"""What a cubic hangs on, counted from the unknowns of the node that it begins at: of that node all but the handle that
+comes in, of the next all but the one that goes out."""
+_PAIRS = np.triu_indices(8)
+_OF_BEGIN, _OF_END = ([one[own] for one in _PAIRS] for own in (_PAIRS[0] < 4, _PAIRS[0] >= 4))
+"""Pairs of these that a cubic joins, by the node of the first."""
 _FIXED = 1e12
 _SLIDE = 0.05
 """What keeps nodes from sliding along the curve, which its distances do not tell, as a share of the points' weight."""
@@ -54,23 +61,23 @@ class Chains:
     smooth_last: np.ndarray
 
 
-def polished(points, chains: Chains, trust=None) -> np.ndarray:
-    """Controls (S, 4, 2) of the chains' cubics, settled together on their points (N, 2) px, those without ``trust``
-    (N,) bool left out."""
+def polished(trail: Trail, chains: Chains) -> np.ndarray:
+    """Controls (S, 4, 2) of the chains' cubics, settled together on the points of a trail, those without trust left
+    out."""
     nodes = _Nodes(chains)
-    seen = Placed.of(points, chains.first, chains.last, _PLACES, trust)
+    seen = Placed.of(trail, chains.first, chains.last, _PLACES)
     # what is seen of a stretch speaks for all its points
     weight = seen.counts * ((chains.last - chains.first + 1) / np.maximum(seen.counts.sum(0), 1))
     best = np.full(len(chains.starts) - 1, np.inf)
     run, t = ragged.owner(chains.starts), seen.share
-    kept, kept_t = nodes.state(), t
+    kept, kept_t, kept_along = nodes.state(), t, None
     for number in range(_ROUNDS + 1):
         breathe()
-        controls = nodes.controls()
+        form = power_form(nodes.controls())
         for _ in range(2):
-            t = nearer(controls, seen, t)
-        gx, gy, dx, dy, _ = along(controls, seen, t)
-        cost = np.add.reduceat((weight * (gx * gx + gy * gy)).sum(0), chains.starts[:-1])
+            t = nearer(form, seen, t)
+        gap, slope = along(form, seen, t)
+        cost = np.add.reduceat((weight * (gap[0] * gap[0] + gap[1] * gap[1])).sum(0), chains.starts[:-1])
         # a chain that came no nearer goes back and takes a shorter step
         worse = cost > best
         nodes.take_back(kept, worse)
@@ -79,10 +86,10 @@ def polished(points, chains: Chains, trust=None) -> np.ndarray:
         back = worse[run]
         if back.any():
             t = np.where(back, kept_t, t)
-            gx, gy, dx, dy, _ = along(nodes.controls(), seen, t)
+            gap, slope = (np.where(back, was, now) for was, now in zip(kept_along, (gap, slope), strict=True))
         best = np.minimum(best, cost)
-        kept, kept_t = nodes.state(), t
-        nodes.step(seen, weight, t, (gx, gy, dx, dy))
+        kept, kept_t, kept_along = nodes.state(), t, (gap, slope)
+        nodes.step(seen, weight, t, gap, slope)
     return nodes.controls()
 
 
@@ -142,15 +149,15 @@ class _Nodes:
         return np.stack([self.xy[a], self.xy[a] + self.handle_out[a, None] * unit[a],
                          self.xy[b] - self.handle_in[b, None] * unit[b], self.xy[b]], 1)
 
-    def step(self, seen, weight, t, along) -> None:
+    def step(self, seen, weight, t, gap, slope) -> None:
         """One round of Gauss and Newton's rule."""
-        gx, gy, dx, dy = along
+        (gx, gy), (dx, dy) = gap, slope
         a, b = self.begin, self.end
         unit = self._unit()
         across = np.stack([-unit[:, 1], unit[:, 0]], -1)
         s = 1.0 - t
         b1, b2 = 3 * s * s * t, 3 * s * t * t
-        b0, b3 = s**3 + b1, t**3 + b2  # a handle moves with its node
+        b0, b3 = s * s * s + b1, t * t * t + b2  # a handle moves with its node
         size = np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9)
         nx, ny = -dy / size, dx / size
         gap = nx * gx + ny * gy
@@ -167,16 +174,12 @@ class _Nodes:
         """The lower band (9, 5 n) of the normal matrix, and the right side (5 n,)."""
         number = len(self.xy)
         band, right = np.zeros((_BAND, _UNKNOWNS * number)), np.zeros(_UNKNOWNS * number)
-        place = [(self.begin, 0), (self.begin, 1), (self.begin, 2), (self.begin, 4),
-                 (self.end, 0), (self.end, 1), (self.end, 2), (self.end, 3)]
-        at = [_UNKNOWNS * node + k for node, k in place]
         heavy = rows * weight
         square, side = np.einsum("ims,jms->ijs", heavy, rows), np.einsum("ims,ms->is", heavy, gap)
-        for i in range(8):
-            right[at[i]] += side[i]
-            for j in range(i, 8):
-                low, high = np.minimum(at[i], at[j]), np.maximum(at[i], at[j])
-                band[high - low, low] += square[i, j]
+        by_node = band.reshape(_BAND, number, _UNKNOWNS), right.reshape(number, _UNKNOWNS)
+        for nodes, (i, j), own in ((self.begin, _OF_BEGIN, slice(0, 4)), (self.end, _OF_END, slice(4, 8))):
+            by_node[0][(_PLACE[j] - _PLACE[i])[:, None], nodes, (_PLACE[i] % _UNKNOWNS)[:, None]] += square[i, j]
+            by_node[1][nodes, (_PLACE[own] % _UNKNOWNS)[:, None]] += side[own]
         self._hold(band, right, weight.sum(0))
         return band, right
 
