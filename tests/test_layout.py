@@ -9,6 +9,8 @@ from pathlib import Path
 
 import pytest
 
+from sketchloom.core.base.late import late
+
 ROOT = Path(__file__).resolve().parents[1]
 SOURCES = ROOT / "src" / "sketchloom"
 
@@ -99,6 +101,24 @@ def test_what_a_start_needs_at_once_is_imported_without_the_large_libraries(modu
     done = subprocess.run([sys.executable, "-c", code], check=True, capture_output=True, text=True,
                           env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin"})
     assert done.stdout.strip() == "set()"
+
+
+def test_the_window_starts_without_what_only_some_work_needs():
+    code = ("import gc, sys; from sketchloom.command.main import window_start; window_start(); assert gc.isenabled(); "
+            "print({'scipy.spatial', 'scipy.ndimage', 'scipy.optimize'} & set(sys.modules))")
+    done = subprocess.run([sys.executable, "-c", code], check=True, capture_output=True, text=True,
+                          env={"PYTHONPATH": str(SOURCES.parent), "PATH": "/usr/bin", "QT_QPA_PLATFORM": "offscreen"})
+    assert done.stdout.strip() == "set()"
+
+
+def test_a_library_that_comes_late_is_the_library():
+    import json
+
+    one = late("json")
+    assert "loads" not in vars(one)
+    assert one.loads is json.loads and one.loads("[1]") == [1]
+    with pytest.raises(AttributeError, match="nothing_of_the_kind"):
+        _ = one.nothing_of_the_kind
 
 
 def test_every_requirement_is_pinned_with_its_hashes_and_none_is_missing():

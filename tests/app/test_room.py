@@ -1,12 +1,13 @@
 """The window on small screens, at small and large text, with its panel folded and drawn wide."""
 
 import pytest
-from PySide6.QtCore import QSettings
-from PySide6.QtWidgets import QApplication, QToolButton
+from PySide6.QtCore import QEvent, QObject, QSettings
+from PySide6.QtWidgets import QApplication, QPushButton, QToolButton
 
-from app.driver import pause
+from app.driver import pause, wait
 from app.known import knowing_driver
 from sketchloom.app import theme
+from sketchloom.app.window import Window
 
 LEAST = (1024, 640)
 """Logical pixels of a small laptop at twice the scale."""
@@ -46,6 +47,37 @@ def test_everything_has_room_at_any_size_of_text(lighthouse, at_text_size):
     shown = [b for b in window.bar.findChildren(QToolButton) if b.isVisible()]
     assert shown and all(b.geometry().right() <= window.bar.width() for b in shown)
     assert all(not a.geometry().intersects(b.geometry()) for n, a in enumerate(shown) for b in shown[:n])
+
+
+class Shown(QObject):
+    """Parts that were shown."""
+
+    def __init__(self):
+        super().__init__()
+        self.names = []
+
+    def eventFilter(self, watched, event):
+        if event.type() == QEvent.Type.Show:
+            self.names.append(type(watched).__name__)
+        return False
+
+
+def test_nothing_flashes_up_while_a_window_is_built(lighthouse):
+    seen = Shown()
+    QApplication.instance().installEventFilter(seen)
+    window = Window()
+    QApplication.instance().removeEventFilter(seen)
+    assert seen.names == []
+    window.close()
+
+
+def test_the_panel_has_room_for_a_stage_before_it_is_seen(lighthouse):
+    window = lighthouse.window
+    window.show_stage(0)
+    wide = window.settings.minimumWidth()
+    window.panels[3].add(QPushButton("A very wide word that nobody has thought of before now. " * 2))
+    wait(lambda: window.settings.minimumWidth() > wide)
+    assert window.settings.minimumWidth() >= window.panels[3].widget().minimumSizeHint().width()
 
 
 def test_measures_follow_the_text(lighthouse):

@@ -114,7 +114,8 @@ class Window(QMainWindow):
         self.settings = self.splitter.panel
         self.splitter.middle.setLayout(centre)
         self._build_centre(centre)
-        self.panels = tuple(self._add_panel(kind(), stage) for kind, stage in zip(_PANELS, STAGES, strict=True))
+        self.panels = tuple(
+            self._add_panel(kind(self.settings), stage) for kind, stage in zip(_PANELS, STAGES, strict=True))
         self.findings = FindingsLine()
         whole.addWidget(self.findings)
         self.drop_hint = DropHint(self)

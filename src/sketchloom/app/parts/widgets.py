@@ -2,7 +2,7 @@
 
 from html import escape
 
-from PySide6.QtCore import QEvent, Qt, Signal
+from PySide6.QtCore import QEvent, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QIcon, QPainter, QPen, QPixmap
 from PySide6.QtWidgets import (
     QButtonGroup,
@@ -60,13 +60,16 @@ def put(column, parts, spacing: int = 8) -> None:
             column.addLayout(part)
 
 
+_REST_MS = 1500
+
+
 class Panel(QScrollArea):
     """A column of settings that scrolls up and down when it must, and ``needs`` a width, so that nothing is cut."""
 
     needs = Signal(int)
 
-    def __init__(self, title: str):
-        super().__init__()
+    def __init__(self, title: str, parent=None):
+        super().__init__(parent)
         self.setWidgetResizable(True)
         self.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         body = QWidget()
@@ -75,13 +78,26 @@ class Panel(QScrollArea):
         self.column.setSpacing(8)
         self.column.addWidget(label(title, "heading"))
         self.setWidget(body)
+        # what nobody sees is measured once the hand rests: all in it is given its look for that
+        self._later = QTimer(self, singleShot=True, interval=_REST_MS)
+        self._later.timeout.connect(self.tell_need)
         body.installEventFilter(self)
 
     def eventFilter(self, watched, event):
         if watched is self.widget() and event.type() == QEvent.Type.LayoutRequest:
-            bar = self.verticalScrollBar().sizeHint().width()
-            self.needs.emit(self.widget().minimumSizeHint().width() + bar)
+            if self.isVisible():
+                self.tell_need()
+            else:
+                self._later.start()
         return super().eventFilter(watched, event)
+
+    def showEvent(self, event):
+        super().showEvent(event)
+        self.tell_need()
+
+    def tell_need(self) -> None:
+        """Say what width it needs."""
+        self.needs.emit(self.widget().minimumSizeHint().width() + self.verticalScrollBar().sizeHint().width())
 
     def add(self, *parts) -> None:
         """Widgets or layouts below each other; a tuple stands side by side."""

@@ -55,4 +55,5 @@ class PlacedBox(Box):
     def __init__(self, place: str):
         super().__init__()
         self.add(*(self.control(setting.name) for setting in settings_placed(place)))
-        self.setVisible(bool(self.controls))
+        if not self.controls:
+            self.hide()

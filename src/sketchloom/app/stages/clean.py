@@ -25,8 +25,8 @@ class CleanPanel(Panel):
 
     change = Signal(object, str, str)
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
         self.regions, self.small, self.edits, self.lines, self.narrow = (
             RegionsBox(),

@@ -18,7 +18,6 @@ class Fold(QWidget):
         self.head = QPushButton(title)
         self.head.setObjectName("foldhead")
         self.head.setCheckable(True)
-        self.head.toggled.connect(self._turn)
         self.head.clicked.connect(self._opened)
         self._kept_at = None
         """Where the panel was scrolled to for what was opened: it stays in view as it grows, until somebody scrolls."""
@@ -30,10 +29,16 @@ class Fold(QWidget):
         column.addWidget(box)
         self.box, self._applies = box, True
         self.head.setChecked(is_open)
-        self._turn(is_open)
+        self._point(is_open)
+        if not is_open:  # to show what is to be seen anyway would give it all its look before it has its place
+            box.hide()
+        self.head.toggled.connect(self._turn)
+
+    def _point(self, is_open):
+        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
 
     def _turn(self, is_open):
-        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
+        self._point(is_open)
         self.box.setVisible(is_open and self._applies)
         self._why.setVisible(is_open and not self._applies)
 

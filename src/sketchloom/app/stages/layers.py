@@ -34,8 +34,8 @@ class LayersPanel(Panel):
     section_wanted = Signal(bool)
     table_wanted = Signal()
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Layers"))
         self._recipe, self._work, self._compared_of, self._ways_of = None, None, None, None
         self._names = {

@@ -54,8 +54,8 @@ class ReleasePanel(Panel):
     copy_wanted = Signal()
     kept = Signal(str)
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Release"))
         self._folder = self._recipe = self._document = None
         self._can_write = False

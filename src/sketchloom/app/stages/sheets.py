@@ -23,8 +23,8 @@ class SheetsPanel(Panel):
     change = Signal(object, str, str)
     route_wanted = Signal(bool)
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Sheets"))
         self.machine, self.part, self.sizing, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
         self.offcuts, self.laying = OffcutsBox(), LayingList()

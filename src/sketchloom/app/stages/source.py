@@ -33,8 +33,8 @@ class SourcePanel(Panel):
     scan_wanted = Signal()
     mend_wanted = Signal(object)
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Source"))
         self._recipe, self._listed, self._work = None, None, None
         self._name = label("", "strong")

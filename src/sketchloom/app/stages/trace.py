@@ -32,8 +32,8 @@ class TracePanel(Panel):
     place_wanted = Signal(float, float)
     peek = Signal(object, object)
 
-    def __init__(self):
-        super().__init__("")
+    def __init__(self, parent=None):
+        super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Trace"))
         self._recipe, self._work = None, None
         self._reading = QComboBox()

@@ -1,9 +1,13 @@
 """Whether a pixel looks like what is kept or like what is dropped, by colours seen near it."""
 
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
-from scipy.spatial import cKDTree
+
+from sketchloom.core.base.late import late
+
+spatial = late("scipy.spatial")
 
 _SAMPLES = 2000
 """Pixels that stand for a side."""
@@ -26,13 +30,13 @@ def features(lab, near: float) -> np.ndarray:
 class Side:
     """Samples of one side, to which distances are taken."""
 
-    tree: cKDTree
+    tree: Any  # a cKDTree, which is loaded late
 
     @staticmethod
     def of(every, index, rng) -> "Side":
         """A side from some of its pixels."""
         chosen = index if len(index) <= _SAMPLES else rng.choice(index, _SAMPLES, replace=False)
-        return Side(cKDTree(every[chosen]))
+        return Side(spatial.cKDTree(every[chosen]))
 
     def away(self, wanted) -> np.ndarray:
         """(K,) how far features are from the side; from one without samples, very far."""

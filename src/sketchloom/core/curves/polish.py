@@ -70,7 +70,8 @@ def polished(trail: Trail, chains: Chains) -> np.ndarray:
     weight = seen.counts * ((chains.last - chains.first + 1) / np.maximum(seen.counts.sum(0), 1))
     best = np.full(len(chains.starts) - 1, np.inf)
     run, t = ragged.owner(chains.starts), seen.share
-    kept, kept_t, kept_along = nodes.state(), t, None
+    kept, kept_t = nodes.state(), t
+    kept_along: tuple = ()
     for number in range(_ROUNDS + 1):
         breathe()
         form = power_form(nodes.controls())

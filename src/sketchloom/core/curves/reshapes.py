@@ -6,14 +6,16 @@ Each takes the stretch as a polyline (N, 2), px, and gives a polyline from the s
 
 import numpy as np
 from scipy.linalg import solveh_banded
-from scipy.optimize import least_squares, minimize_scalar
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base.errors import GeometryError
+from sketchloom.core.base.late import late
 from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.trace_arcs import fit_strokes
 from sketchloom.core.planar.junctions import Polylines
+
+spatial = late("scipy.spatial")
+optimize = late("scipy.optimize")
 
 _STEP_PX = 1.0
 """Spacing of points on a new course."""
@@ -58,7 +60,7 @@ def arc(points) -> np.ndarray:
             else float((side**2).sum())
         )
 
-    best = minimize_scalar(
+    best = optimize.minimize_scalar(
         off, bounds=sorted((0.3 * height, 2.0 * height)), method="bounded", options={"xatol": 1e-6}
     ).x
     if abs(best) < 1e-3:
@@ -91,7 +93,7 @@ def fitted_circle(points) -> tuple[np.ndarray, float]:
     p = points - mean
     start = np.linalg.lstsq(np.column_stack([2 * p, np.ones(len(p))]), (p * p).sum(1), rcond=None)[0]
     radius = np.sqrt(max(start[2] + start[:2] @ start[:2], 1e-9))
-    found = least_squares(lambda v: np.hypot(*(p - v[:2]).T) - v[2], [*start[:2], radius]).x
+    found = optimize.least_squares(lambda v: np.hypot(*(p - v[:2]).T) - v[2], [*start[:2], radius]).x
     return found[:2] + mean, float(abs(found[2]))
 
 
@@ -222,7 +224,7 @@ def deviation(points, path) -> float:
     """Greatest distance between a stretch and its new course, either way (Hausdorff)."""
     a, b = (even(line, max(0.5, float(np.hypot(*np.diff(line, axis=0).T).sum()) / _MOST_COMPARED))
             for line in (np.asarray(points, float), np.asarray(path, float)))
-    return float(max(cKDTree(a).query(b)[0].max(), cKDTree(b).query(a)[0].max()))
+    return float(max(spatial.cKDTree(a).query(b)[0].max(), spatial.cKDTree(b).query(a)[0].max()))
 
 
 def _corner(points):

@@ -3,14 +3,16 @@
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.chains import ring_controls
 from sketchloom.core.curves.courses import NODES, course_points
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.planar.junctions import Polylines
+
+spatial = late("scipy.spatial")
 
 _NEAR_PX, _NEAR_SHARE = 2.5, 0.003
 """A boundary belongs to a stretch when it runs so near to it; the larger of both, the second a share of its size."""
@@ -68,7 +70,7 @@ def reshaped(lines: Polylines, edits, move, size, drawn=None) -> Reshaped:
             continue
         stretch, path = (moved(move, points) * size for points in (edit.stretch, course_points(edit)))
         dense, share = _dense(stretch)
-        away, at = cKDTree(dense).query(xy, distance_upper_bound=near)
+        away, at = spatial.cKDTree(dense).query(xy, distance_upper_bound=near)
         hit = np.flatnonzero(np.isfinite(away) & _followed(xy, lines, dense, near))
         s = share[at[hit]]
         if len(hit) == 0 or len(np.unique(np.minimum((s * _BINS).astype(int), _BINS - 1))) < _FOUND * _BINS:
@@ -142,7 +144,7 @@ def _without_gaps(lines, hit, share, near_share, closed):
 def _followed(xy, lines, dense, near):
     """(N,) bool: boundary points that the stretch runs along, and not beside, as the other side of a thin stroke does.
     """
-    away, nearest = cKDTree(xy).query(dense)
+    away, nearest = spatial.cKDTree(xy).query(dense)
     seen = np.zeros(len(xy), bool)
     seen[nearest[away < near]] = True
     arc = ragged.owner(lines.starts)

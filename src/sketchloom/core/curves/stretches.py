@@ -3,10 +3,9 @@
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.ndimage import uniform_filter1d
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.chains import between
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.curveset import CurveSet, evaluate, sampled_along, segment_lengths
@@ -14,6 +13,9 @@ from sketchloom.core.curves.node_chain import NodeChain, chain_of
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
+
+spatial = late("scipy.spatial")
+ndimage = late("scipy.ndimage")
 
 _SPACING_PX, _SAMPLE_PX = 0.75, 2.0
 """Spacing of samples of outlines and of curves."""
@@ -95,12 +97,12 @@ def stretch_along(planar: PlanarMap, curves: CurveSet, brush, reach_px: float) -
     rings = _rings_near(planar, curves, brush, reach_px)
     best, least = None, np.inf
     for ring in rings:
-        away, at = cKDTree(ring.xy).query(brush)
+        away, at = spatial.cKDTree(ring.xy).query(brush)
         if away[0] > reach_px or away[-1] > reach_px:
             continue
         for made in _between(ring, int(at[0]), int(at[-1]), brush):
-            back, _ = cKDTree(made.points).query(brush)
-            there, _ = cKDTree(brush).query(made.points)
+            back, _ = spatial.cKDTree(made.points).query(brush)
+            there, _ = spatial.cKDTree(brush).query(made.points)
             score = float(back.mean() + there.mean()) + (0.0 if made.closed or there.max() < 4 * reach_px else np.inf)
             if score < least:
                 best, least = made, score
@@ -129,7 +131,7 @@ def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
     The signed distances are averaged over seven pixels as in the fit: a single point bears the picture's grain.
     """
     xy, arc = _samples(curves)
-    _, at = cKDTree(xy).query(stretch)
+    _, at = spatial.cKDTree(xy).query(stretch)
     arcs = np.unique(arc[at])
     points = []
     for a in arcs.tolist():
@@ -139,12 +141,13 @@ def off_boundary(curves: CurveSet, lines: Polylines, stretch, path) -> float:
     if not ends:
         return 0.0
     path, line = np.asarray(path, float), np.concatenate(points)
-    gap, at = cKDTree(stretch).query(line)
+    gap, at = spatial.cKDTree(stretch).query(line)
     line = line[(gap < _ALONG_PX) & (at > 0) & (at < len(stretch) - 1)]  # not what lies beyond its ends
     there = signed_distances(_evenly(path), np.concatenate(ends))
     back = signed_distances(line, np.stack([path[:-1], path[1:]], 1)) if len(line) else there
     return max(
-        float(np.abs(uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max()) for away in (there, back)
+        float(np.abs(ndimage.uniform_filter1d(away, min(_GRAIN, len(away)), mode="nearest")).max())
+        for away in (there, back)
     )
 
 
@@ -161,10 +164,10 @@ def is_in_the_way(curves: CurveSet, stretch, path) -> bool:
     What ends at the stretch is drawn along with it and does not count as far as it is.
     """
     xy, arc = _samples(curves)
-    own = np.flatnonzero(cKDTree(stretch).query(xy, distance_upper_bound=_ALONG_PX)[0] < _ALONG_PX)
+    own = np.flatnonzero(spatial.cKDTree(stretch).query(xy, distance_upper_bound=_ALONG_PX)[0] < _ALONG_PX)
     if len(own) == 0:
         return False
-    moved = float(cKDTree(stretch).query(path)[0].max())
+    moved = float(spatial.cKDTree(stretch).query(path)[0].max())
     at = np.clip(np.searchsorted(own, np.arange(len(xy))), 1, len(own) - 1) if len(own) > 1 else np.zeros(len(xy), int)
     nearest = np.where(
         np.abs(own[at] - np.arange(len(xy))) < np.abs(own[at - 1] - np.arange(len(xy))), own[at], own[at - 1]
@@ -179,7 +182,7 @@ def is_in_the_way(curves: CurveSet, stretch, path) -> bool:
 def signed_distances(points, segments) -> np.ndarray:
     """(M,) distance of points from the nearest of line segments (S, 2, 2), among the eight whose middles lie nearest;
     positive on their right as seen on the screen."""
-    near = cKDTree(segments.mean(1)).query(points, k=min(8, len(segments)))[1].reshape(len(points), -1)
+    near = spatial.cKDTree(segments.mean(1)).query(points, k=min(8, len(segments)))[1].reshape(len(points), -1)
     a, leg = segments[near, 0], segments[near, 1] - segments[near, 0]
     gap = points[:, None] - a
     share = np.clip((gap * leg).sum(-1) / np.maximum((leg * leg).sum(-1), 1e-12), 0, 1)
@@ -192,7 +195,7 @@ def signed_distances(points, segments) -> np.ndarray:
 
 def _rings_near(planar, curves, brush, reach):
     xy, arc = _samples(curves)
-    away, at = cKDTree(xy).query(brush[[0, -1]])
+    away, at = spatial.cKDTree(xy).query(brush[[0, -1]])
     if away.min() > reach:
         return []
     faces = np.unique(np.concatenate([planar.left[arc[at]], planar.right[arc[at]]]))
@@ -201,7 +204,7 @@ def _rings_near(planar, curves, brush, reach):
         outline = face_outline(planar, curves, face)
         for a, b in zip(outline.starts[:-1].tolist(), outline.starts[1:].tolist(), strict=False):
             xy, starts = sampled_along(outline.controls[a:b], _SPACING_PX)
-            if len(xy) >= 3 and cKDTree(xy).query(brush[0])[0] <= reach:
+            if len(xy) >= 3 and spatial.cKDTree(xy).query(brush[0])[0] <= reach:
                 rings.append(_Ring(outline.controls[a:b], xy, starts[:-1]))
     return rings
 

@@ -2,7 +2,10 @@
 
 import cv2
 import numpy as np
-from scipy import ndimage
+
+from sketchloom.core.base.late import late
+
+ndimage = late("scipy.ndimage")
 
 _VIEW_PX = 1200
 """Longest side of what is looked at, larger or smaller than the picture: on a small one the widths of lines would be

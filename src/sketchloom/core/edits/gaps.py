@@ -10,9 +10,11 @@ from typing import NamedTuple
 
 import cv2
 import numpy as np
-from scipy.spatial import cKDTree
 
+from sketchloom.core.base.late import late
 from sketchloom.core.base.raster import first_pixels
+
+spatial = late("scipy.spatial")
 
 LIMIT_PX = 16.0
 """The widest gap looked for where none is said."""
@@ -161,7 +163,7 @@ def facing(labels, rim, children, limit: float) -> list[tuple[np.ndarray, np.nda
     pairs = []
     for k, mine in enumerate(edges[:-1]):
         others = np.concatenate(edges[k + 1:])
-        distance, index = cKDTree(others).query(mine, distance_upper_bound=3 * limit)
+        distance, index = spatial.cKDTree(others).query(mine, distance_upper_bound=3 * limit)
         best = int(distance.argmin())
         if np.isfinite(distance[best]):
             pairs.append((mine[best], others[index[best]]))

@@ -8,11 +8,13 @@ Seyranian, Hoffman 1999). So cuts are looked for from each inward bend to the ne
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.spatial import cKDTree
 
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.curveset import CurveSet, sampled
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.planar.planar_map import PlanarMap
+
+spatial = late("scipy.spatial")
 
 _SPACING_PX = 1.5
 """Spacing of samples of an outline."""
@@ -85,7 +87,7 @@ def _cuts_of_ring(faces, face, ring):
     ahead = np.roll(ring, -1, 0)
     share = np.concatenate([[0.0], np.cumsum(0.5 * (ring[:, 0] * ahead[:, 1] - ring[:, 1] * ahead[:, 0]))])
     whole = abs(share[-1])
-    tree = cKDTree(ring)
+    tree = spatial.cKDTree(ring)
     candidates = []
     for i in inward.tolist():
         reach = _SHORT * (0.5 * whole) ** 0.5

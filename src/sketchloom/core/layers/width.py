@@ -8,11 +8,13 @@ measures the width there; one that touches two sides of a corner does not.
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.curves.outline import Outline
+
+spatial = late("scipy.spatial")
 
 MAX_SAMPLES = 24_000
 """Places measured on one sheet; more would not be told one by one."""
@@ -74,7 +76,7 @@ def stretch_around(widths: Widths, place, under_px: float) -> np.ndarray:
     if len(narrow) == 0:
         return np.asarray(place, float)[None]
     xy = widths.xy[narrow]
-    tree = cKDTree(xy)
+    tree = spatial.cKDTree(xy)
     reach, most = max(0.6 * under_px, 3.0), max(4.0 * under_px, 24.0)
     seen, front = set(), [int(tree.query(place)[1])]
     while front:
@@ -102,7 +104,7 @@ def local_widths(outline: Outline, limit_px: float, spacing_px: float = 1.0) -> 
     xy, normal, ring, place = _samples(outline, spacing_px)
     if len(xy) == 0:
         return NO_WIDTHS
-    tree = cKDTree(xy)
+    tree = spatial.cKDTree(xy)
     for limit in (_NARROW_SHARE * limit_px, limit_px):
         found = _under(tree, xy, normal, ring, place, outline.hole, limit, spacing_px)
         if len(found.width):

@@ -4,11 +4,13 @@ import itertools
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.playback.moves import Moves, chords_of
 from sketchloom.core.sheets.motion import Dynamics, curves_along, paced_along
+
+spatial = late("scipy.spatial")
 
 HAIR_MM = 0.1
 """Cuts nearer to each other part off a hair of stuff (common practice, no source)."""
@@ -97,7 +99,7 @@ def _doubled(moves, overcut):
     places, way, move, along = _samples(kept)
     if len(places) < 2:
         return np.empty((0, 2))
-    pairs = cKDTree(places).query_pairs(HAIR_MM, output_type="ndarray")
+    pairs = spatial.cKDTree(places).query_pairs(HAIR_MM, output_type="ndarray")
     one, two = pairs.T if len(pairs) else (np.empty(0, int), np.empty(0, int))
     ring, tool = (np.cumsum(jump) - 1)[move], kept.tool[move]
     same = ring[one] == ring[two]

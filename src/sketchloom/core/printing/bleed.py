@@ -7,7 +7,10 @@ The nearest pixel within, by an exact Euclidean distance transform (``scipy.ndim
 
 import cv2
 import numpy as np
-from scipy import ndimage
+
+from sketchloom.core.base.late import late
+
+ndimage = late("scipy.ndimage")
 
 _UNSEEN_PX = 3.0
 _INSET_PX = 2.0

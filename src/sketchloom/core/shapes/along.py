@@ -3,11 +3,13 @@
 import itertools
 
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.chains import Chain, between
 from sketchloom.core.curves.curveset import evaluate, line_controls, segment_lengths
+
+spatial = late("scipy.spatial")
 
 _SPACING_PX = 0.25
 """Spacing of samples on a known curve."""
@@ -46,7 +48,7 @@ class Track:
             controls.append(one.controls[of])
         self.chain, self.segment, self.t = np.concatenate(chain), np.concatenate(segment), np.concatenate(t)
         self.controls = np.concatenate(controls)
-        self.tree = cKDTree(evaluate(self.controls, self.t))
+        self.tree = spatial.cKDTree(evaluate(self.controls, self.t))
         self.corners = np.concatenate([one.controls[:, 0] for one in chains])
 
     def nearest(self, xy):

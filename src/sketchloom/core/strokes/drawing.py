@@ -2,12 +2,14 @@
 
 import cv2
 import numpy as np
-from scipy.spatial import cKDTree
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.strokes.strokes import Strokes
+
+spatial = late("scipy.spatial")
 
 _SPACING = 0.25
 """Spacing of samples along a stroke drawn anew."""
@@ -37,7 +39,7 @@ def cover_along(points, width_px, shape) -> np.ndarray:
     near[y, x] = 0
     away = cv2.distanceTransform(near, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
     row, col = np.nonzero(away <= 0.5 * width_px.max(initial=0.0) + 2.0)
-    tree, cover = cKDTree(points), np.zeros(shape, np.float32)
+    tree, cover = spatial.cKDTree(points), np.zeros(shape, np.float32)
     for begin in range(0, len(row), _TOGETHER):
         breathe()
         here = row[begin:begin + _TOGETHER], col[begin:begin + _TOGETHER]

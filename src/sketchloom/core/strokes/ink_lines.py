@@ -8,11 +8,13 @@ from typing import NamedTuple
 
 import cv2
 import numpy as np
-from scipy.spatial import cKDTree
 
+from sketchloom.core.base.late import late
 from sketchloom.core.strokes.branches import find_branches
 from sketchloom.core.strokes.centre import centred
 from sketchloom.core.strokes.thinning import thinned
+
+spatial = late("scipy.spatial")
 
 _WIDER_PX = 3.0
 """A stroke is painted over so much wider than it is, to take its soft edge with it."""
@@ -56,7 +58,7 @@ class InkLines:
         # the distance to paper is a whole number along a stroke and so off by up to half a pixel; the sum across is not
         _, self._wide = centred(found.xy, found.starts, found.closed, ink.astype(np.float32), self._half)
         self._owner = np.repeat(np.arange(len(self._starts) - 1), np.diff(self._starts))
-        self._tree = cKDTree(self._xy) if len(self._xy) else None
+        self._tree = spatial.cKDTree(self._xy) if len(self._xy) else None
 
     def __len__(self):
         return len(self._starts) - 1

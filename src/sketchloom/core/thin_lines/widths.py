@@ -1,13 +1,15 @@
 """How wide thin lines are: one width where they are drawn with one, else as they swell and taper."""
 
 import numpy as np
-from scipy.ndimage import median_filter, uniform_filter1d
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.curves.curveset import evaluate, segment_lengths
 from sketchloom.core.strokes.centre import centred
 from sketchloom.core.strokes.drawing import cover_along
 from sketchloom.core.strokes.strokes import Strokes
+
+ndimage = late("scipy.ndimage")
 
 _EVEN, _SHORT_PX = 0.35, 8.0
 """Lines whose width is within this share of the typical one are of that width, and so are all so short: theirs is that
@@ -51,7 +53,7 @@ def drawn_lines(lines: Strokes, seen, times: int) -> np.ndarray:
         quarter, half_way, three = np.percentile(own, (25, 50, 75))
         if not short[k] and three - quarter > _SWELLS * half_way:
             reach = max(int(_OVER_PX * times), 1)
-            calm = uniform_filter1d(median_filter(own, reach, mode="nearest"), reach, mode="nearest")
+            calm = ndimage.uniform_filter1d(ndimage.median_filter(own, reach, mode="nearest"), reach, mode="nearest")
             wide[starts[k]:starts[k + 1]] = np.clip(calm, _LEAST * typical, _MOST * typical)
     return cover_along(points, wide, seen.shape)
 

@@ -3,15 +3,17 @@
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy import ndimage
 
 from sketchloom.core.base.colour import from_hex
+from sketchloom.core.base.late import late
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.raster import crossings
 from sketchloom.core.curves.chains import Chain
 from sketchloom.core.curves.curveset import flatten, is_straight
 from sketchloom.core.picture.painted import Area, Painted, Part
 from sketchloom.core.shapes.guides import Guides
+
+ndimage = late("scipy.ndimage")
 
 _FLAT_PX = 0.01
 """Curves are flattened so far for deciding pixels."""

@@ -7,9 +7,11 @@ is turned round or moved where that shortens the way; many such moves that do no
 """
 
 import numpy as np
-from scipy.spatial import cKDTree
 
+from sketchloom.core.base.late import late
 from sketchloom.core.base.progress import breathe
+
+spatial = late("scipy.spatial")
 
 _NEIGHBOURS = 8
 _MOST_PASSES, _AFTER_KICK = 400, 30
@@ -24,7 +26,7 @@ def first_way(points) -> np.ndarray:
     count = len(points)
     order = np.empty(count, np.intp)
     left = np.ones(count, bool)
-    tree, here = cKDTree(points), 0
+    tree, here = spatial.cKDTree(points), 0
     for n in range(count):
         order[n], left[here] = here, False
         if n == count - 1:
@@ -72,7 +74,7 @@ def length_of(points, order) -> float:
 
 def _neighbours(points):
     count = min(_NEIGHBOURS + 1, len(points))
-    return cKDTree(points).query(points, count)[1].reshape(len(points), -1)[:, 1:]
+    return spatial.cKDTree(points).query(points, count)[1].reshape(len(points), -1)[:, 1:]
 
 
 def _kicked(order, rng):
