@@ -163,7 +163,7 @@ def _run(seconds, rng, folder):
     timer.timeout.connect(tick)
     last[0] = time.perf_counter()  # building the window is no stall
     timer.start(5)
-    watch = _watch(last, done)
+    watch = _watch(last, hand, done)
     names, weights = zip(*_SHARES, strict=True)
     began, seen = time.perf_counter(), None
     while time.perf_counter() - began < seconds:
@@ -197,7 +197,7 @@ def _run(seconds, rng, folder):
     return done
 
 
-def _watch(last, done):
+def _watch(last, hand, done):
     """Notes what the window's thread does while it answers nothing; set what is returned to end it."""
     over, main, told = threading.Event(), threading.main_thread().ident, [0.0]
 
@@ -207,7 +207,7 @@ def _watch(last, done):
             if late > _STALL_S and began != told[0] and len(done.stalls) < _STALLS:
                 told[0] = began
                 calls = traceback.extract_stack(sys._current_frames()[main])[-_FRAMES:]
-                done.stalls.append(f"{last[1]}: " + " < ".join(
+                done.stalls.append(f"{last[1]} {hand.at}".strip() + ": " + " < ".join(
                     f"{Path(c.filename).name}:{c.lineno} {c.name}" for c in reversed(calls)))
     threading.Thread(target=look, daemon=True, name="stalls").start()
     return over

@@ -17,6 +17,7 @@ from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.stages.numbers import CLEAN, TRACE
 from sketchloom.desk import narrow
+from sketchloom.desk.regions import RegionDesk
 
 SIZE = 300
 STAR, LEFT, RIGHT, NIGHT, PAPER = (150, 80), (60, 170), (240, 170), (150, 220), (8, 8)
@@ -232,6 +233,24 @@ def test_the_smallest_are_listed_and_keys_step_through_them(driver, clean):
     listed.setCurrentRow(0)
     driver.click("Do it to the chosen", clean)
     assert len(recipe(driver).edits) == 2
+
+
+def test_pictures_are_made_of_the_rows_that_are_seen(driver, clean, monkeypatch):
+    made = []
+    monkeypatch.setattr(RegionDesk, "picture", lambda self, face: made.append(face) or np.zeros((9, 9, 3), np.uint8))
+    clean._small_fold.head.click()
+    listed = clean.small.list
+    wait(lambda: listed.count() == 5)
+    made.clear()
+    listed.begin(driver.window.cleaning.desk.picture)
+    for face in range(200):
+        listed.add(f"region {face}", face)
+    assert made == []
+    wait(lambda: 0 in made)
+    assert len(made) == len(set(made)) < 20
+    listed.scrollToBottom()
+    wait(lambda: 199 in made)
+    assert len(made) == len(set(made)) < 40
 
 
 def test_the_bench_says_what_a_click_would_do_and_magnifies(driver, clean):

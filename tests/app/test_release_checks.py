@@ -243,7 +243,8 @@ def test_a_dialect_is_made_in_the_window_and_used(ring, tmp_path):
     table._add()
     table.name.setText("Lamp")
     table.lines["on"].setPlainText("M3 S777")
-    assert "M3 S777" in table.sample.toPlainText()
+    assert "M3 S777" not in table.sample.toPlainText()
+    wait(lambda: "M3 S777" in table.sample.toPlainText())
     table.lines["off"].setPlainText("x" * 300)
     table.list.setCurrentRow(0)
     assert table.list.currentRow() != 0 and not table._said.isHidden()  # what is none is said, and stays

@@ -88,6 +88,21 @@ def test_the_inner_place_lies_in_its_face_farthest_from_the_edge(labels):
         assert away[int(y), int(x)] == away.max()
 
 
+def test_of_a_large_face_the_inner_place_is_looked_for_coarsely_and_of_a_thin_one_exactly():
+    labels = np.zeros((900, 1000), np.uint8)
+    cv2.circle(labels, (480, 430), 400, 1, -1)
+    cv2.circle(labels, (330, 430), 90, 2, -1)
+    cv2.line(labels, (3, 880), (996, 870), 3, 3)
+    planar = build_map(labels)
+    index = RegionIndex(planar)
+    for value, off in ((0, 6), (1, 6), (2, 0), (3, 0)):  # a thousand pixels are looked at every five
+        face = int(planar.faces[labels == value][0])
+        mask = np.pad((planar.faces == face).astype(np.uint8), 1)
+        away = cv2.distanceTransform(mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)[1:-1, 1:-1]
+        x, y = inner_place(planar, face, index.box(face))
+        assert away[int(y), int(x)] >= away.max() - off
+
+
 @given(
     random_maps,
     st.lists(

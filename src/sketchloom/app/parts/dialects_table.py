@@ -1,6 +1,6 @@
 """The dialects of machine code, to be changed: their lines, and how a disc comes out in them."""
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import (
     QCheckBox,
     QDialog,
@@ -23,6 +23,7 @@ from sketchloom.desk.rehearsal import sample_of
 from sketchloom.files import user_data
 
 _LINES_PX = 58
+_SOON_MS = 150
 
 
 class DialectsTable(QDialog):
@@ -33,6 +34,9 @@ class DialectsTable(QDialog):
     def __init__(self, parent=None):
         super().__init__(parent)
         self.setWindowTitle(self.tr("Dialects of machine code"))
+        # not at every letter: a hand types faster than a disc is cut into arcs
+        self._soon = QTimer(self, singleShot=True, interval=_SOON_MS)
+        self._soon.timeout.connect(self._show_sample)
         self.resize(980, 640)
         whole = QVBoxLayout(self)
         whole.addWidget(label(self.tr(
@@ -57,7 +61,7 @@ class DialectsTable(QDialog):
             part.setAccessibleName(text)
             part.setTabChangesFocus(True)
             part.setFixedHeight(theme.px(_LINES_PX))
-            part.textChanged.connect(self._show_sample)
+            part.textChanged.connect(self._sample_soon)
             self.lines[field] = part
             form.addRow(text, part)
         self.arcs, self.numbered = QCheckBox(self.tr("Arcs (G2, G3)")), QCheckBox(self.tr("Numbered lines"))
@@ -65,8 +69,8 @@ class DialectsTable(QDialog):
         self.decimals.setRange(1, 6)
         self.decimals.setAccessibleName(self.tr("Decimals"))
         for tick in (self.arcs, self.numbered):
-            tick.clicked.connect(self._show_sample)
-        self.decimals.valueChanged.connect(self._show_sample)
+            tick.clicked.connect(self._sample_soon)
+        self.decimals.valueChanged.connect(self._sample_soon)
         form.addRow("", self.arcs)
         form.addRow("", self.numbered)
         form.addRow(self.tr("Decimals"), self.decimals)
@@ -158,8 +162,13 @@ class DialectsTable(QDialog):
         self.list.item(self._row).setText(named(made.name))
         return True
 
-    def _show_sample(self, *_):
-        if self._is_filling or self._row < 0:
+    def _sample_soon(self, *_):
+        if not self._is_filling:
+            self._soon.start()
+
+    def _show_sample(self):
+        self._soon.stop()
+        if self._row < 0:
             return
         try:
             self.sample.setPlainText(sample_of(self._typed()))

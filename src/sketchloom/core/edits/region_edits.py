@@ -18,6 +18,8 @@ _NEAR = 1.5
 """How far from its place a region is looked for, in radii of a disc of its area."""
 _SAME_COLOUR = 12.0
 """CIEDE2000 within which a region has kept its colour."""
+_LOOKED_AT, _THICK = 200, 4.0
+"""Pixels across a face's box that its inner place is looked for at, and how many of them from its edge are enough."""
 
 
 def own_hex(hex_colour: str, action: str) -> str:
@@ -179,9 +181,19 @@ def _longest_neighbour(planar, faces):
 
 
 def inner_place(planar: PlanarMap, face: int, box) -> tuple[float, float]:
-    """The place of a face that lies farthest from its boundary, px; ``box`` (x0, y0, x1, y1) px that holds it."""
+    """The place of a face that lies farthest from its boundary, px; ``box`` (x0, y0, x1, y1) px that holds it. Of a
+    large face only every few pixels are looked at, unless it is thin."""
     x0, y0, x1, y1 = (int(v) for v in box)
-    mask = np.pad((planar.faces[y0:y1, x0:x1] == face).astype(np.uint8), 1)
-    away = cv2.distanceTransform(mask, cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
+    step = max(max(x1 - x0, y1 - y0) // _LOOKED_AT, 1)
+    x, y, away = _deepest(planar.faces[y0:y1:step, x0:x1:step] == face)
+    if step > 1 and away < _THICK:
+        step = 1
+        x, y, _ = _deepest(planar.faces[y0:y1, x0:x1] == face)
+    return float(x0 + step * x) + 0.5, float(y0 + step * y) + 0.5
+
+
+def _deepest(mask):
+    """Column and row of the place of a mask that lies farthest from its edge, and how far that is."""
+    away = cv2.distanceTransform(np.pad(mask.astype(np.uint8), 1), cv2.DIST_L2, cv2.DIST_MASK_PRECISE)
     y, x = np.unravel_index(int(away.argmax()), away.shape)
-    return float(x0 + x - 1) + 0.5, float(y0 + y - 1) + 0.5
+    return int(x) - 1, int(y) - 1, float(away[y, x])

@@ -5,7 +5,13 @@ from dataclasses import replace
 import numpy as np
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QIcon, QImage, QPixmap
-from PySide6.QtWidgets import QAbstractItemView, QListWidget, QListWidgetItem
+from PySide6.QtWidgets import (
+    QAbstractItemView,
+    QListWidget,
+    QListWidgetItem,
+    QStyledItemDelegate,
+    QStyleOptionViewItem,
+)
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, counted, label
@@ -32,18 +38,46 @@ def region_icon(pixels) -> QIcon:
     return icon
 
 
+class _WithPictures(QStyledItemDelegate):
+    """Draws the rows of a list with their pictures, made when they come into sight."""
+
+    def initStyleOption(self, option, index):
+        super().initStyleOption(option, index)
+        icon = self.parent().icon_of(index.data(_FACE))
+        if icon is not None:
+            option.icon = icon
+            option.decorationSize = self.parent().iconSize()
+            option.features |= QStyleOptionViewItem.ViewItemFeature.HasDecoration
+
+
 class _Pictured(QListWidget):
-    """Rows with a small picture each."""
+    """Rows with a small picture each. ``picture_of`` what a row stands for gives its pixels or None; of hundreds of
+    rows a few are seen."""
 
     def __init__(self, name, rows):
         super().__init__()
+        self.picture_of = lambda data: None
+        self._icons: dict[int, QIcon | None] = {}
+        self.setItemDelegate(_WithPictures(self))
         self.setAccessibleName(name)
         self.setIconSize(QSize(_ICON, _ICON))
         self.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self.setFixedHeight(theme.px(rows * (_ICON + 8) + 6))
 
-    def add(self, icon, text, data):
-        item = QListWidgetItem(icon, text)
+    def begin(self, picture_of):
+        """No rows yet, and where their pictures come from."""
+        self.clear()
+        self._icons.clear()
+        self.picture_of = picture_of
+
+    def icon_of(self, data):
+        if data not in self._icons:
+            pixels = self.picture_of(data)
+            self._icons[data] = None if pixels is None else region_icon(pixels)
+        return self._icons[data]
+
+    def add(self, text, data):
+        item = QListWidgetItem(text)
         item.setData(_FACE, data)
         item.setSizeHint(QSize(0, _ICON + 8))
         self.addItem(item)
@@ -84,11 +118,11 @@ class SmallBox(Box):
         work = desk.work
         keep = self.list.chosen()
         self.list.blockSignals(True)
-        self.list.clear()
+        self.list.begin(desk.picture)
         for face in desk.smallest(_SMALLEST):
             across = 2 * (desk.area_mm2(face) / np.pi) ** 0.5
             hex_colour = desk.hex_of(face)
-            item = self.list.add(region_icon(desk.picture(face)), self.tr("{0}, {1} across").format(
+            item = self.list.add(self.tr("{0}, {1} across").format(
                 colour_name(from_hex(hex_colour)), format_length(across, work.recipe.unit, 2)), face)
             item.setSelected(face in keep)
         self.list.blockSignals(False)
@@ -140,7 +174,8 @@ class EditsBox(Box):
             ABOVE: self.tr("on a sheet on top"),
         }
         self.list.blockSignals(True)
-        self.list.clear()
+        self.list.begin(lambda number: desk.picture(found[number]) if 0 <= number < len(found) and found[number] >= 0
+                        else None)
         shown = range(max(len(edits) - _LISTED, 0), len(edits))
         for number in reversed(shown):
             edit, face = edits[number], found[number] if number < len(found) else -1
@@ -149,8 +184,7 @@ class EditsBox(Box):
                 self.tr("filled") if filled else words[edit.action].format(colour_name(from_hex(edit.hex or edit.seen)))
             )
             text = self.tr("{0}, {1}").format(colour_name(from_hex(edit.seen)), done)
-            icon = region_icon(desk.picture(face)) if face >= 0 else QIcon()
-            item = self.list.add(icon, text if face >= 0 else self.tr("{0} · not found").format(text), number)
+            item = self.list.add(text if face >= 0 else self.tr("{0} · not found").format(text), number)
             item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
             item.setCheckState(Qt.CheckState.Checked if edit.on else Qt.CheckState.Unchecked)
         self.list.blockSignals(False)
