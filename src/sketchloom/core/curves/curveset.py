@@ -108,8 +108,15 @@ def face_areas(curves: CurveSet, left, right, face_count: int) -> np.ndarray:
 
 
 def bounds(controls) -> tuple[float, float, float, float]:
-    """Tight box (x0, y0, x1, y1) of cubics, from the roots of their derivatives."""
-    legs = np.diff(controls, axis=1)
+    """Tight box (x0, y0, x1, y1) of cubics, from the roots of their derivatives.
+
+    A cubic lies within its control points: only those with a handle beyond the ends of all are looked at.
+    """
+    ends = controls[:, ::3].reshape(-1, 2)
+    low, high = ends.min(0), ends.max(0)
+    handles = controls[:, 1:3]
+    beyond = controls[((handles < low) | (handles > high)).any((1, 2))]
+    legs = np.diff(beyond, axis=1)
     a = legs[:, 0] - 2 * legs[:, 1] + legs[:, 2]
     b = 2 * (legs[:, 1] - legs[:, 0])
     c = legs[:, 0]
@@ -117,10 +124,8 @@ def bounds(controls) -> tuple[float, float, float, float]:
         root = np.sqrt(b * b - 4 * a * c)
         candidates = np.stack([(-b + root) / (2 * a), (-b - root) / (2 * a), -c / b])
     candidates = np.where((candidates > 0) & (candidates < 1), candidates, 0.0)
-    points = [controls[:, [0, 3]].reshape(-1, 2)]
-    for axis in (0, 1):
-        points.append(evaluate(controls[None], candidates[..., axis]).reshape(-1, 2))
-    every = np.concatenate(points)
+    every = np.concatenate([
+        np.stack([low, high]), *(evaluate(beyond[None], candidates[..., axis]).reshape(-1, 2) for axis in (0, 1))])
     return (*every.min(0), *every.max(0))
 
 
