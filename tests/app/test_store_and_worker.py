@@ -17,6 +17,7 @@ from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.worker import Evaluator
 from sketchloom.core.base.errors import ExportError
+from sketchloom.core.base.progress import breathe
 from sketchloom.evaluate.cache import Cache
 from sketchloom.files import recovery, user_data
 from sketchloom.files.opening import open_bytes
@@ -192,6 +193,25 @@ def test_cancel_stops_a_job_at_its_next_step_and_says_so_when_it_has_ended():
     gate.set()
     wait(lambda: got)
     assert got == [("stopped", "long")] and not after and not lane.busy
+    lane.close()
+
+
+def test_cancel_reaches_kernels_that_know_of_no_progress():
+    lane, got, run = lane_and_answers()
+    at, told = threading.Event(), []
+    lane.progressed.connect(lambda share, text: told.append((share, text)))
+
+    def deep(progress):
+        progress.step(1, 2, "half")
+        at.set()
+        while True:
+            time.sleep(0.01)
+            breathe()
+    run(deep, "long")
+    assert at.wait(5)
+    lane.cancel()
+    wait(lambda: got)
+    assert got == [("stopped", "long")] and set(told) <= {(0.5, "half")}
     lane.close()
 
 

@@ -10,9 +10,10 @@ from hypothesis import strategies as st
 from hypothesis.extra.numpy import arrays
 
 from amounts import examples
-from sketchloom.core.base import parallel
+from sketchloom.core.base import apart, parallel
 from sketchloom.core.base.errors import Cancelled
 from sketchloom.core.base.progress import Part, breathe, watched
+from sketchloom.core.formats.rendering import rendered
 from sketchloom.core.strokes.thinning import _FIRST, _SECOND, neighbour_code, thinned
 
 
@@ -96,3 +97,45 @@ def test_a_stop_does_not_wait_for_one_long_call():
     with watched(Stops()), pytest.raises(Cancelled):
         parallel.beside(lambda: begun.set() or time.sleep(0.5))
     assert begun.is_set()
+
+
+SVG = (b'<svg xmlns="http://www.w3.org/2000/svg" width="1500" height="1500">'
+       + b"".join(b'<circle cx="%d" cy="%d" r="60" opacity="0.5"/>' % (37 * n % 1500, 91 * n % 1500)
+                  for n in range(500)) + b"</svg>")
+
+
+def test_a_picture_is_the_same_whoever_watches_and_others_go_on_while_it_is_drawn():
+    alone, turns = rendered(SVG), []
+    over = threading.Event()
+    thread = threading.Thread(target=lambda: [turns.append(time.monotonic()) for _ in iter(lambda: over.wait(0.01), 1)])
+    with watched(_Told()):
+        thread.start()
+        beside = rendered(SVG)
+        over.set()
+    thread.join()
+    assert beside == alone and alone.startswith(b"\x89PNG")
+    # the renderer keeps Python's lock all the time that it takes
+    assert np.diff(turns).max() < 0.5 * (turns[-1] - turns[0])
+
+
+def test_a_picture_that_is_not_wanted_any_more_ends_with_its_process(monkeypatch):
+    begun = []
+    real = apart.subprocess.Popen
+    monkeypatch.setattr(apart.subprocess, "Popen", lambda *a, **k: begun.append(real(*a, **k)) or begun[-1])
+    monkeypatch.setattr(apart, "_BREATH_S", 0.01)
+    with pytest.raises(Cancelled), watched(_Told(stop_after=0)):
+        rendered(SVG)
+    assert begun[0].wait(5) != 0
+
+
+def test_where_no_process_can_be_started_a_picture_is_drawn_all_the_same(monkeypatch):
+    def none(*args, **how):
+        raise OSError("too many processes")
+    monkeypatch.setattr(apart.subprocess, "Popen", none)
+    with watched(_Told()):
+        assert rendered(SVG.replace(b"<circle", b"<path")).startswith(b"\x89PNG")
+
+
+def test_what_ends_without_an_answer_is_no_answer():
+    with pytest.raises(OSError, match="ended with"):
+        apart.answered("sketchloom.core.formats.rendering", b"no picture at all")

@@ -11,6 +11,7 @@ from typing import Any
 from PySide6.QtCore import QObject, Signal
 
 from sketchloom.core.base.errors import AppError, Cancelled
+from sketchloom.core.base.progress import watched
 from sketchloom.core.base.said import said
 
 _REPORTS_A_SECOND = 20.0
@@ -131,8 +132,10 @@ class Lane(QObject):
             self._answered.emit(job, kind, answer)
 
     def _outcome(self, job):
+        progress = _JobProgress(self, job)
         try:
-            return "then", job.work(_JobProgress(self, job))
+            with watched(progress):
+                return "then", job.work(progress)
         except Cancelled:
             return "stopped", None
         except AppError as error:
@@ -181,7 +184,8 @@ class _JobProgress:
         if job.is_overtaken or job.is_cancelled:
             raise Cancelled(said("Stopped."))
         now = time.monotonic()
-        if now - job.said_last >= 1 / _REPORTS_A_SECOND:
+        # without a word it is a kernel that breathes: there is nothing new to tell
+        if label and now - job.said_last >= 1 / _REPORTS_A_SECOND:
             job.said_last = now
             self.lane.progressed.emit(done / total if total else 0.0, label)
 

@@ -9,6 +9,7 @@ from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats import svg
 from sketchloom.core.formats.handing import AS_IT_IS, Handing
 from sketchloom.core.formats.registry import AREAS, COLOURS, LINES, Format
+from sketchloom.core.formats.rendering import rendered
 
 MOST_PIXELS = 100_000_000
 """A larger picture is told, not made: it would not fit beside other work."""
@@ -28,14 +29,11 @@ def write(drawing: Drawing, how: Handing = AS_IT_IS) -> bytes:
 
 def drawn(drawing: Drawing, dpi: float) -> bytes:
     """The drawing as PNG of a resolution."""
-    import resvg_py
-
     width, height = (max(math.ceil(v / MM_PER_IN * dpi - 1e-6), 1) for v in drawing.frame[2:])
     if width * height > MOST_PIXELS:
         raise PictureError(drawing.title, said("would be {width} × {height} pixels at {dpi} dpi.", width=width,
                                                height=height, dpi=dpi), said("Choose a lower resolution."))
-    text = svg.write(drawing, Handing(reader=f"{dpi:g}")).decode()
-    return bytes(resvg_py.svg_to_bytes(svg_string=text, skip_system_fonts=True))
+    return rendered(svg.write(drawing, Handing(reader=f"{dpi:g}")))
 
 
 FORMAT = Format("png", ".png", said("Picture with a transparent ground"), frozenset((AREAS, LINES, COLOURS)), write)

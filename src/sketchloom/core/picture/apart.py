@@ -6,17 +6,16 @@ survives any file.
 """
 
 import json
-import os
 import resource
 import signal
 import struct
 import subprocess
 import sys
-from pathlib import Path
 
 import numpy as np
 
 from sketchloom.core.base import errors
+from sketchloom.core.base.apart import environment
 from sketchloom.core.base.errors import FileError, ImageTooLargeError, PictureError
 from sketchloom.core.base.said import Said, said
 from sketchloom.core.picture.picture import Picture, frozen_array
@@ -71,16 +70,12 @@ def asked(module: str, task: str, data: bytes, name: str, words: dict):
     PictureError, ImageTooLargeError : with the reader's sentence, or that it took too much.
     """
     head = json.dumps({"task": task, "name": name.encode("utf-8", "replace").decode(), **words}).encode()
-    source = str(Path(__file__).resolve().parents[3])
-    known = {key: value for key, value in os.environ.items() if key in ("PATH", "LD_LIBRARY_PATH", "SYSTEMROOT")}
-    environment = {**known, "PYTHONPATH": source, "OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1",
-                   "PYTHONDONTWRITEBYTECODE": "1"}
     try:
         done = subprocess.run(
             [sys.executable, "-m", module],
             input=_HEAD.pack(len(head)) + head + data,
             capture_output=True,
-            env=environment,
+            env=environment(),
             timeout=2 * MOST_S,
         )
     except subprocess.TimeoutExpired:
