@@ -206,11 +206,20 @@ def _watch(last, hand, done):
             began, late = last[0], time.perf_counter() - last[0]
             if late > _STALL_S and began != told[0] and len(done.stalls) < _STALLS:
                 told[0] = began
-                calls = traceback.extract_stack(sys._current_frames()[main])[-_FRAMES:]
-                done.stalls.append(f"{last[1]} {hand.at}".strip() + ": " + " < ".join(
-                    f"{Path(c.filename).name}:{c.lineno} {c.name}" for c in reversed(calls)))
+                frames = sys._current_frames()
+                # what runs beside it may hold Python's lock
+                beside = [f"{one.name}: {_calls(frames[one.ident], 2)}" for one in threading.enumerate()
+                          if one.ident in frames and one.ident not in (main, threading.get_ident())]
+                done.stalls.append(f"{last[1]} {hand.at}".strip() + ": " + _calls(frames[main], _FRAMES)
+                                   + "".join(f"; {text}" for text in beside if "wait" not in text))
     threading.Thread(target=look, daemon=True, name="stalls").start()
     return over
+
+
+def _calls(frame, count):
+    """The innermost calls of a thread."""
+    return " < ".join(f"{Path(c.filename).name}:{c.lineno} {c.name}"
+                      for c in reversed(traceback.extract_stack(frame)[-count:]))
 
 
 def of_arrays(one, place="recipe"):
