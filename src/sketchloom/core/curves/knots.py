@@ -8,18 +8,18 @@ References
 Plass, Stone 1983, "Curve-fitting with piecewise parametric cubics", SIGGRAPH.
 """
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import line_controls
-from sketchloom.core.curves.free_cubics import free_cubics, strays
+from sketchloom.core.curves.free_cubics import free_cubics
 from sketchloom.core.curves.knot_search import LEAST_POINTS, candidates, fewest_knots, reaches
-from sketchloom.core.curves.least_squares import misses, newton, travelled
 from sketchloom.core.curves.placed import Trail
-from sketchloom.core.curves.polish import Chains, polished
+from sketchloom.core.curves.polish import Chains
+from sketchloom.core.curves.settled import DIVISIONS, how_missed, settle
 from sketchloom.core.curves.spans import FittedSpans, Spans, ordered
 
 _SLACK = 1.1
@@ -28,14 +28,6 @@ settle."""
 _TURNS = 2
 """Times that runs are searched: where cubics would not settle in the place of a span it stays, and both its sides are
 looked at by themselves (three times gave 1 % fewer over four demo works)."""
-_SETTLED_MAY_MISS = 1.15
-"""Shares of the tolerance by which a cubic may miss that was settled with all its run: it lies in the middle of its
-points, where one that was grown may lie anywhere within the tolerance."""
-_SOME, _SOME_MAY_MISS = 0.06, 1.6
-"""This share of a cubic's points may be missed by so many tolerances: where a renderer's steps, a corner nearby or an
-extreme push a few aside, it is them and not the outline that leave the curve."""
-_DIVISIONS = 4
-"""Times that cubics which miss once all have settled are divided, and all settle again."""
 _REMOVALS, _REMOVAL_MISSES = 2, 2.5
 """Rounds in which a node of each run is tried to be done without, where a cubic without it misses by no more than so
 many tolerances before all settle."""
@@ -49,7 +41,6 @@ _LONG_LINE_PX = 80.0
 there and may become a part of a curve."""
 _MOST_OF_RUN = 0.45
 """So does one that is this share of its run."""
-_FEW_MAY_MISS = 5.0
 _STRAIGHT_SHARE, _SEEN = 0.9, np.sin(np.radians(0.5))
 """A line keeps closer than a cubic must; leaving a smooth neighbour by more than half a degree it would show a kink."""
 
@@ -78,7 +69,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
     """
     held = todo = np.empty(0, np.intp)
     trail = Trail.of(points, _trusted(points, fitted.spans))
-    turns, removals, divisions = (1, 1, 2) if len(fitted.spans) > _MANY else (_TURNS, _REMOVALS, _DIVISIONS)
+    turns, removals, divisions = (1, 1, 2) if len(fitted.spans) > _MANY else (_TURNS, _REMOVALS, DIVISIONS)
     steps = turns + removals
     for turn in range(turns):
         progress.step(turn, steps, "Finding the fewest curves")
@@ -90,7 +81,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         at, starts = candidates(fitted.spans, runs)
         knots, of = fewest_knots(starts, reaches(trail, at, starts, _SLACK * tolerance_px))
         chains = _chains(trail, fitted.spans, runs, at[knots], of, tolerance_px)
-        settled = _settled(trail, chains, tolerance_px, divisions)
+        settled = settle(trail, chains, tolerance_px, divisions)
         fitted, todo, missed = _bettered(trail, fitted, runs, settled, tolerance_px)
         if len(missed):
             held = np.union1d(held, missed)
@@ -102,7 +93,7 @@ def fewest(points, fitted: FittedSpans, tolerance_px: float, *, progress=QUIET) 
         if not len(runs.begin):
             break
         before = len(fitted.spans)
-        settled = _settled(trail, chains, tolerance_px, divisions=0)
+        settled = settle(trail, chains, tolerance_px, divisions=0)
         fitted, _, _ = _bettered(trail, fitted, runs, settled, tolerance_px)
         if len(fitted.spans) == before:
             break
@@ -140,55 +131,6 @@ def _joined(spans, fixed):
     joined &= ~fixed[:-1] & ~fixed[1:]
     edges = np.flatnonzero(np.diff(np.concatenate([[False], joined, [False]])))
     return _Runs(edges[::2], edges[1::2] + 1)
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class _Settled:
-    """Cubics of ``chains`` once they have settled, by how much each misses, px, and whether no more than it may."""
-
-    chains: Chains
-    controls: np.ndarray
-    miss: np.ndarray
-    kept: np.ndarray
-
-
-def _settled(trail, chains, tolerance, divisions=_DIVISIONS) -> _Settled:
-    """Chains settled; where cubics miss all the same they are divided, and their chains settle again."""
-    done, ends = [], chains
-    of = np.arange(len(chains.starts) - 1)
-    for turn in range(divisions + 1):
-        controls = polished(trail, chains)
-        miss, kept = _missed(trail, chains, controls, tolerance)
-        split = ~kept & (chains.last - chains.first >= 2 * LEAST_POINTS)
-        again = np.logical_or.reduceat(split, chains.starts[:-1]) & (turn < divisions)
-        run = ragged.owner(chains.starts)
-        ready = ~again[run]
-        done.append((of[run][ready], chains.first[ready], chains.last[ready], controls[ready], miss[ready],
-                     kept[ready]))
-        if not again.any():
-            break
-        chains, of = _divided(trail, chains, controls, split, again, tolerance), of[again]
-    run, first, last, controls, miss, kept = (np.concatenate([d[k] for d in done]) for k in range(6))
-    order = np.lexsort((first, run))
-    chains = replace(ends, first=first[order], last=last[order], controls=controls[order],
-                     starts=np.searchsorted(run[order], np.arange(len(ends.starts))))
-    return _Settled(chains, controls[order], miss[order], kept[order])
-
-
-def _divided(trail, chains, controls, split, again, tolerance):
-    """Those chains that settle ``again``, with the cubics divided that are to be ``split``."""
-    inside, starts = ragged.take(chains.starts, np.flatnonzero(again))
-    two = split[inside]
-    first = np.repeat(chains.first[inside], 1 + two)
-    last = np.repeat(chains.last[inside], 1 + two)
-    body = np.repeat(controls[inside], 1 + two, axis=0)
-    fresh = np.repeat(two, 1 + two)
-    before = np.cumsum(1 + two)[two] - 2
-    middle = (first[before] + last[before]) // 2
-    last[before] = first[before + 1] = middle
-    body[fresh], _ = free_cubics(trail, first[fresh], last[fresh], tolerance)
-    return Chains(first, last, body, np.append(0, np.cumsum(1 + two))[starts], chains.leave[again],
-                  chains.arrive[again], chains.smooth_first[again], chains.smooth_last[again])
 
 
 def _bettered(trail, fitted, runs, settled, tolerance):
@@ -243,7 +185,7 @@ def _straight(trail, chains, controls, tolerance, smooth_first, smooth_last):
                            (controls[:, 3] - controls[:, 2], smooth_last)):
         off = np.abs(handle[:, 0] * unit[:, 1] - handle[:, 1] * unit[:, 0])
         alike &= ~smooth | (off <= _SEEN * np.hypot(*handle.T))
-    _, kept = _missed(trail, chains, line_controls(controls[:, 0], controls[:, 3]), _STRAIGHT_SHARE * tolerance)
+    _, kept = how_missed(trail, chains, line_controls(controls[:, 0], controls[:, 3]), _STRAIGHT_SHARE * tolerance)
     return alike & kept
 
 
@@ -283,25 +225,6 @@ def _chains(trail, spans, runs, knots, of, tolerance):
     return Chains(first, last, controls, np.searchsorted(run, np.arange(len(runs.begin) + 1)),
                   spans.leave[runs.begin], spans.arrive[runs.end - 1],
                   spans.smooth_first[runs.begin], spans.smooth_last[runs.end - 1])
-
-
-def _missed(trail, chains, controls, tolerance):
-    """By how much each cubic misses its points, px, and whether that is within what they scatter."""
-    lengths = chains.last - chains.first + 1
-    starts = ragged.lengths_to_starts(lengths)
-    index = np.arange(starts[-1]) + np.repeat(chains.first - starts[:-1], lengths)
-    xy = trail.xy[index]
-    # the ends are wherever the node has come to
-    t, total = travelled(xy, starts, lengths)
-    x, y = np.ascontiguousarray(xy[:, 0]), np.ascontiguousarray(xy[:, 1])
-    for _ in range(4):
-        t = newton(controls, lengths, x, y, t)
-    each = np.where(trail.trust[index], misses(controls, xy, t, starts), 0.0)
-    miss = np.maximum.reduceat(each, starts[:-1])
-    over = np.add.reduceat((each > tolerance).astype(float), starts[:-1])
-    few = lengths <= 4
-    most = np.where(few, _FEW_MAY_MISS, np.where(over <= _SOME * lengths, _SOME_MAY_MISS, _SETTLED_MAY_MISS))
-    return miss, (miss <= most * tolerance) & ~strays(controls, total)
 
 
 def _direction(vector):
