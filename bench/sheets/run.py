@@ -12,6 +12,7 @@ from sketchloom.core.shapes.polygons import areas_of, straight_outline
 from sketchloom.core.sheets import plan
 from sketchloom.core.sheets.choices import DEGREES, QUARTER
 from sketchloom.core.sheets.dividing import division
+from sketchloom.core.sheets.dividing.room import rooms_of
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.part import Part
 from sketchloom.core.sheets.placing.nofit import body_of
@@ -35,7 +36,7 @@ def rows() -> list[Row]:
 
 def _seams():
     """Against the best straight seam, on works made by rule."""
-    room = division.rooms_of([("12x24in", *BLADE.carrier("12x24in").usable_mm)], 0.0, True)
+    room = rooms_of([("12x24in", *BLADE.carrier("12x24in").usable_mm)], 0.0, True)
     cost, seen = [], []
     for number in range(_WORKS):
         part, above = made.divided_work(number)

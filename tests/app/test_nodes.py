@@ -10,7 +10,7 @@ from PySide6.QtTest import QTest
 import shapes
 from app.test_drawing import SIZE, in_clean, s, saved, settled
 from app.test_source_tools import at, drag, recipe
-from sketchloom.app.bench import paint
+from sketchloom.app.bench import chips
 from sketchloom.app.tools.stretch import StretchTool
 from sketchloom.core.curves.node_chain import AFTER
 
@@ -138,7 +138,7 @@ def test_a_long_hint_is_read_whole_on_a_narrow_bench(driver, panel):
     text, pixmap = tool(driver).hint, QPixmap(bench.size())
     for most in (240, 420, 2000):
         painter = QPainter(pixmap)
-        box = paint.hint(painter, text, 30, 400, most)
+        box = chips.hint(painter, text, 30, 400, most)
         rows = box.height() / painter.fontMetrics().height()
         painter.end()
         assert box.width() <= most and box.bottom() == 400

@@ -13,6 +13,7 @@ from amounts import examples
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.shapes.polygons import area_of_outline, areas_of, outline_of_area, straight_outline
 from sketchloom.core.sheets.dividing import division
+from sketchloom.core.sheets.dividing import room as room_rules
 from sketchloom.core.sheets.dividing.field import field_of
 from sketchloom.core.sheets.dividing.parting import parted
 from sketchloom.core.sheets.dividing.seam import best_columns, cheapest, cost_of, straight
@@ -112,12 +113,12 @@ def test_a_seam_that_only_touches_a_corner_or_runs_along_an_edge_still_parts():
 def test_the_worked_example_of_the_trade():
     """A base of 19 by nearly 22 in on a carrier of 12 × 24 in is divided once, into parts up to 11.5 in across; a
     sister layer of 11.28 × 17 in is not (trade, worked example)."""
-    rooms = division.rooms_of([("12x24in", 11.5 * MM_PER_IN, 23.5 * MM_PER_IN)], 0.0, True)
+    rooms = room_rules.rooms_of([("12x24in", 11.5 * MM_PER_IN, 23.5 * MM_PER_IN)], 0.0, True)
     base = part_of(box(0, 0, 19 * MM_PER_IN, 21.9 * MM_PER_IN), exact=True)
     got = division.divided(base, NOTHING, rooms)
     assert len(got.parts) == 2 and [(p.number, p.count) for p in got.parts] == [(1, 2), (2, 2)]
     for one in got.parts:
-        assert division.fitting(one.size, rooms) is not None
+        assert room_rules.fitting(one.size, rooms) is not None
         across = min(one.size) / MM_PER_IN
         assert 7.4 < across <= 11.5 and max(one.size) <= 24 * MM_PER_IN
     sister = part_of(box(0, 0, 11.28 * MM_PER_IN, 17 * MM_PER_IN), exact=True)
@@ -125,7 +126,7 @@ def test_the_worked_example_of_the_trade():
 
 
 def test_a_seam_goes_where_an_upper_sheet_covers_it():
-    rooms = division.rooms_of([("bed", 270.0, 400.0)], 0.0, False)
+    rooms = room_rules.rooms_of([("bed", 270.0, 400.0)], 0.0, False)
     base = part_of(box(0, 0, 400, 300), exact=True)
     above = areas_of(box(150, 20, 180, 150).union(box(150, 140, 260, 160)).union(box(235, 150, 260, 285)))
     got = division.divided(base, above, rooms)
@@ -151,7 +152,7 @@ def test_a_found_seam_is_never_worse_than_the_best_straight_one(seed):
 
 @pytest.mark.parametrize(("wide", "high", "room", "columns"), [(950, 200, 250, 4), (700, 150, 240, 3)])
 def test_several_seams_in_bands_of_their_own(wide, high, room, columns):
-    rooms = division.rooms_of([("bed", room, 300.0)], 0.0, False)
+    rooms = room_rules.rooms_of([("bed", room, 300.0)], 0.0, False)
     got = division.divided(part_of(box(0, 0, wide, high), exact=True), NOTHING, rooms)
     assert len(got.parts) == columns and len(got.seams) == columns - 1
     assert all(one.size[0] <= room for one in got.parts)
@@ -159,7 +160,7 @@ def test_several_seams_in_bands_of_their_own(wide, high, room, columns):
 
 
 def test_parts_in_both_directions():
-    rooms = division.rooms_of([("bed", 220.0, 220.0)], 0.0, True)
+    rooms = room_rules.rooms_of([("bed", 220.0, 220.0)], 0.0, True)
     got = division.divided(part_of(box(0, 0, 400, 400).difference(Point(200, 200).buffer(60))), NOTHING, rooms)
     assert len(got.parts) == 4
     assert sum(p.area.area for p in got.parts) == pytest.approx(400 * 400 - np.pi * 3600, rel=1e-3)
@@ -169,12 +170,12 @@ def test_parts_in_both_directions():
 
 @pytest.mark.parametrize("joint", ["overlap", "keyed"])
 def test_joints_reach_under_or_hold(joint):
-    rooms = division.rooms_of([("bed", 220.0, 400.0)], 0.0, False)
+    rooms = room_rules.rooms_of([("bed", 220.0, 400.0)], 0.0, False)
     whole = part_of(box(0, 0, 400, 300), exact=True)
     got = division.divided(whole, NOTHING, rooms, joint=joint, joint_mm=8.0)
     one, two = (p.area for p in got.parts)
     common = one.intersection(two).area
-    assert all(division.fitting(p.size, rooms) is not None for p in got.parts)
+    assert all(room_rules.fitting(p.size, rooms) is not None for p in got.parts)
     if joint == "overlap":
         assert common == pytest.approx(8 * 300, rel=0.02)
     else:
@@ -193,7 +194,7 @@ def cross(seed, columns, rows):
 def test_marks_cross_each_seam_where_an_upper_sheet_hides_them(columns, rows):
     """Half of each in either part, both halves from one place of the seam, on solid material, under the cover."""
     part = cross(3, columns, rows)
-    rooms = division.rooms_of([("a", 100.0, 100.0)], 0.0, False)
+    rooms = room_rules.rooms_of([("a", 100.0, 100.0)], 0.0, False)
     cover = part.area.buffer(-3.0)
     made = division.divided(part, cover, rooms)
     halves = [(n, m) for n, p in enumerate(made.parts) for m in p.matches]
@@ -215,7 +216,7 @@ def test_marks_cross_each_seam_where_an_upper_sheet_hides_them(columns, rows):
 @pytest.mark.parametrize(("columns", "rows"), [(2, 2), (3, 2)])
 def test_crossing_seams_put_by_hand_are_taken_in_their_order(columns, rows):
     part = cross(5, columns, rows)
-    rooms = division.rooms_of([("a", 100.0, 100.0)], 0.0, False)
+    rooms = room_rules.rooms_of([("a", 100.0, 100.0)], 0.0, False)
     made = division.divided(part, NOTHING, rooms, "straight")
     again = division.divided(part, NOTHING, rooms, "straight", fixed=made.seams)
     assert again.columns == made.columns and set(made.columns) == {-1, *range(columns)}

@@ -12,7 +12,7 @@ from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import MM_PER_IN
 from sketchloom.core.shapes.polygons import areas_of, straight_outline
 from sketchloom.core.sheets import aids, choices, plan, prices, sizing, tally
-from sketchloom.core.sheets.dividing.division import rooms_of
+from sketchloom.core.sheets.dividing.room import rooms_of
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.part import Part
 

@@ -11,6 +11,7 @@ from threading import Thread
 
 from sketchloom.command import plan_words, sheet_words, trace_words
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, complain
+from sketchloom.command.found_steps import places_in, with_found_steps
 from sketchloom.core.base.errors import AppError, ClashError, ExportError, PictureError, SettingError
 from sketchloom.core.base.said import said
 from sketchloom.core.formats.atomic import Care, refuse_clashes, refuse_target
@@ -111,7 +112,7 @@ def _trace_one(paths, recipe, options, care):
         picture, recipe = _read(paths, recipe)
     finally:
         loading.join()
-    recipe = _with_found_steps(picture, recipe, options)
+    recipe = with_found_steps(picture, recipe, options)
     timings = {"decode": time.perf_counter() - began}
     work = _evaluated(picture, recipe, options, paths[0], timings)
     plan = None if options.same_sheets else plan_words.best_plan([work], options)
@@ -229,7 +230,7 @@ def _page_found(recipe, options):
     bed = own_carrier(options.camera_bed)
     if bed is None:
         raise SettingError("--camera-bed", said("a size such as 305x305mm"), options.camera_bed)
-    corners = _places("--camera-corners", options.camera_corners) if options.camera_corners else None
+    corners = places_in("--camera-corners", options.camera_corners) if options.camera_corners else None
     return camera_found(options.camera, recipe, None, bed, corners)
 
 
@@ -262,45 +263,6 @@ def _read(paths, recipe):
     made = composed(pictures, [Path(path).stem for path in paths])
     return decode(made.png, str(paths[0])), replace(
         recipe, reading="colour", palette=made.recipe.palette, order=made.recipe.order, layers=made.recipe.layers)
-
-
-def _with_found_steps(picture, recipe, options):
-    """The recipe with a page and a skew as they are found in the picture."""
-    if not (options.flatten_page or options.corners or options.straighten):
-        return recipe
-    from sketchloom.core.picture.preparing import finding
-    from sketchloom.core.picture.preparing.preparation import prepared
-    from sketchloom.core.picture.preparing.steps import Preparation
-
-    steps = recipe.preparation
-    if options.corners:
-        steps = replace(steps, page=_corners(options.corners, picture))
-    elif options.flatten_page:
-        page = finding.find_page(picture, thorough=True)
-        if page is None:
-            raise PictureError(picture.name, said("no page with four corners was found in it."),
-                               said("Leave out --flatten-page, or give the corners with --corners."))
-        steps = replace(steps, page=page)
-    if options.straighten:
-        skew = finding.find_skew(prepared(picture, Preparation(page=steps.page)).grey)
-        steps = replace(steps, turn_deg=round(-skew.degrees, 2) if skew.sure > 0 else 0.0)
-    return replace(recipe, preparation=steps)
-
-
-def _corners(texts, picture):
-    """Corners of a page, px of the picture, as shares of its sides."""
-    return tuple((x / picture.width, y / picture.height) for x, y in _places("--corners", texts))
-
-
-def _places(flag, texts):
-    """Four places of a picture, px."""
-    try:
-        corners = [tuple(float(v) for v in text.split(",")) for text in texts]
-        if any(len(corner) != 2 for corner in corners):
-            raise ValueError
-    except ValueError:
-        raise SettingError(flag, said("four places X,Y in px of the picture"), " ".join(texts)) from None
-    return corners
 
 
 def _summary(work, written, plan, found=()):

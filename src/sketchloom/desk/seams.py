@@ -7,9 +7,10 @@ import shapely
 
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.sheets.choices import BUTT, SeamByHand
-from sketchloom.core.sheets.dividing.division import Divided, cut_along, fitting, rooms_beside_joint
+from sketchloom.core.sheets.dividing.division import Divided, cut_along
 from sketchloom.core.sheets.dividing.field import COVER_MM
 from sketchloom.core.sheets.dividing.parting import SeamError
+from sketchloom.core.sheets.dividing.room import fitting, rooms_beside_joint
 from sketchloom.core.sheets.part import Part, in_mm
 from sketchloom.evaluate.planning import machine_of, rooms
 from sketchloom.evaluate.work import Work

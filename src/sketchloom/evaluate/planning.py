@@ -18,7 +18,8 @@ from sketchloom.core.layers.frame import frame_mm, mark_rings
 from sketchloom.core.layers.pieces import pieces_of
 from sketchloom.core.layers.weeding import weeding_cuts
 from sketchloom.core.sheets import aids, choices
-from sketchloom.core.sheets.dividing.division import Divided, divided, rooms_of
+from sketchloom.core.sheets.dividing.division import Divided, divided
+from sketchloom.core.sheets.dividing.room import rooms_of
 from sketchloom.core.sheets.machine import PEN, Carrier, Machine, shipped
 from sketchloom.core.sheets.part import Part, in_mm
 from sketchloom.core.sheets.plan import Group, Ready, Sheet, Spot, Timed, placings, timed

@@ -5,6 +5,7 @@ from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPen
 from PySide6.QtWidgets import QPushButton, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
 from sketchloom.app.bench.pointed import Pointed
@@ -436,13 +437,13 @@ class Bench(QWidget):
         painter.setFont(font)
         text = self.tool.hint if self.tool is not None else self._pointed.text
         if text:
-            bench_paint.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
+            chips.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
         if self._busy_text:
-            bench_paint.chip(painter, self._busy_text, RULER + 10, RULER + 10)
+            chips.chip(painter, self._busy_text, RULER + 10, RULER + 10)
         elif self._shown is not None and self._shown.coarse:
-            bench_paint.chip(painter, self.tr("rough preview"), RULER + 10, RULER + 10)
+            chips.chip(painter, self.tr("rough preview"), RULER + 10, RULER + 10)
         elif self._shown is not None and self.difference_on:
-            bench_paint.chip(painter, self._difference_text(), RULER + 10, RULER + 10)
+            chips.chip(painter, self._difference_text(), RULER + 10, RULER + 10)
 
     def _place_stop(self):
         width = self.fontMetrics().horizontalAdvance(self._busy_text) + 40

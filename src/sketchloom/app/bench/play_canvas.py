@@ -6,7 +6,7 @@ from PySide6.QtGui import QColor, QPainter, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.bench import paint as bench_paint
+from sketchloom.app.bench import chips
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
 from sketchloom.core.base.units import format_length
@@ -195,7 +195,7 @@ class PlayCanvas(QWidget):
         painter.setPen(QPen(QColor(theme.WOAD), 2))
         painter.drawEllipse(at, 6, 6)
         text = self.tr("{0}, {1} from its origin").format(*(format_length(v, self.unit) for v in place))
-        bench_paint.hint(painter, text, 10, self.height() - 10, self.width() - 20)
+        chips.hint(painter, text, 10, self.height() - 10, self.width() - 20)
 
     def _paint_pages(self, painter):
         if not self._pages:

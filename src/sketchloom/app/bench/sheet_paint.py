@@ -7,7 +7,8 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPen
 
 from sketchloom.app import theme
-from sketchloom.app.bench.paint import RULER, chip
+from sketchloom.app.bench.chips import chip
+from sketchloom.app.bench.paint import RULER
 from sketchloom.core.base.units import MM_PER_IN
 
 _NUMBERED = 60

@@ -7,8 +7,10 @@ from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 from PySide6.QtWidgets import QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
-from sketchloom.app.bench.paint import RULER, message
+from sketchloom.app.bench.chips import message
+from sketchloom.app.bench.paint import RULER
 from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
@@ -184,10 +186,10 @@ class SheetView(QWidget):
         painter.setFont(font)
         text = self._text()
         if text:
-            bench_paint.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
+            chips.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
         if any(p.ready.mirrored for p in self._sheet.placed):
             said = self.tr("mirrored, as the film is cut from behind")
-            bench_paint.chip(painter, said, self.width() - 12, RULER + 10, True)
+            chips.chip(painter, said, self.width() - 12, RULER + 10, True)
 
     def _paint_part(self, painter, n):
         placed, path = self._sheet.placed[n], self._paths[n]
@@ -237,7 +239,7 @@ class SheetView(QWidget):
         painter.save()
         painter.resetTransform()
         text = self.tr("{0} of {1}").format(placed.part.number, placed.part.count)
-        bench_paint.chip(painter, text, x + dx - painter.fontMetrics().horizontalAdvance(text) / 2 - 8, y + dy - 12)
+        chips.chip(painter, text, x + dx - painter.fontMetrics().horizontalAdvance(text) / 2 - 8, y + dy - 12)
         painter.restore()
 
     def _text(self):

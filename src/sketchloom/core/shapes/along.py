@@ -4,24 +4,14 @@ import itertools
 
 import numpy as np
 
-from sketchloom.core.base import ragged
-from sketchloom.core.base.late import late
 from sketchloom.core.curves.chains import Chain, between
 from sketchloom.core.curves.curveset import evaluate, line_controls, segment_lengths
+from sketchloom.core.shapes.tracks import CORNER_PX, Track, feet_of, meeting
 
-spatial = late("scipy.spatial")
-
-_SPACING_PX = 0.25
-"""Spacing of samples on a known curve."""
 _SLACK_PX = 1.0
 """Pixels of a drawn shape lie within half a pixel's diagonal of its curve; more means that the arc is another."""
 _TIE_PX = 1e-6
 """A boundary stays on its curve where another lies as near."""
-_MEETS_PX, _CORNER_PX = 2.5, 0.02
-"""Two curves meet at most so far from where pixels say; a corner of one so near to the other is where they meet."""
-_PARALLEL = 0.02
-"""Curves that cross under a smaller angle (its sine) have no sure crossing."""
-_STEPS = 12
 _LEAP, _LEAP_PX = 3.0, 3.0
 """Points so many times farther apart along a chain than through the air, and so many px more, are on two parts of
 it."""
@@ -30,103 +20,6 @@ _NEAR_PX, _TOUCH_PX = 8.0, 1.2
 of less than a pixel that no pixel showed."""
 _WINDOW = np.arange(-12.0, 12.01, 0.25)
 """Ways from a place, px, at which its like is looked for along a chain."""
-
-
-class Track:
-    """Chains of a group with a tree of their points, to find the nearest."""
-
-    def __init__(self, chains):
-        self.chains = chains
-        chain, segment, t, controls = [], [], [], []
-        for number, one in enumerate(chains):
-            count = np.maximum(np.ceil(segment_lengths(one.controls) / _SPACING_PX), 2).astype(np.intp)
-            starts = ragged.lengths_to_starts(count + 1)
-            of = ragged.owner(starts)
-            segment.append(of)
-            t.append((np.arange(starts[-1]) - starts[of]) / count[of])
-            chain.append(np.full(len(of), number))
-            controls.append(one.controls[of])
-        self.chain, self.segment, self.t = np.concatenate(chain), np.concatenate(segment), np.concatenate(t)
-        self.controls = np.concatenate(controls)
-        self.tree = spatial.cKDTree(evaluate(self.controls, self.t))
-        self.corners = np.concatenate([one.controls[:, 0] for one in chains])
-
-    def nearest(self, xy):
-        """Foot of each point on the chains: place (K, 2), chain and segment-and-parameter (K,), distance (K,)."""
-        foot, chain, place, away, _ = self.nearest_with_way(xy)
-        return foot, chain, place, away
-
-    def nearest_with_way(self, xy):
-        """The same, with the unit tangent at each foot (K, 2)."""
-        _, at = self.tree.query(xy)
-        controls = self.controls[at]
-        foot, t = _feet(controls, self.t[at], xy)
-        ahead = _quadratic(np.diff(controls, axis=1), t)
-        ahead /= np.maximum(np.hypot(*ahead.T), 1e-12)[:, None]
-        return foot, self.chain[at], self.segment[at] + t, np.hypot(*(xy - foot).T), ahead
-
-
-def _feet(controls, t, xy):
-    """Feet of points on their cubics, and the parameters there: Newton on the distance from parameters close by, as
-    long as it comes nearer (where a handle is of no length it may leap)."""
-    foot = evaluate(controls, t)
-    off = ((xy - foot) ** 2).sum(-1)
-    share = np.ones(len(t))
-    for _ in range(_STEPS):
-        ahead = 3 * _quadratic(np.diff(controls, axis=1), t)
-        speed = np.maximum((ahead * ahead).sum(-1), 1e-12)
-        step = np.clip(((xy - foot) * ahead).sum(-1) / speed, -0.1, 0.1)
-        if (np.abs(step) < 1e-12).all() or share.max() < 1e-4:
-            break
-        tried = np.clip(t + share * step, 0, 1)
-        there = evaluate(controls, tried)
-        left = ((xy - there) ** 2).sum(-1)
-        nearer = left < off
-        share = np.where(nearer, 1.0, 0.25 * share)
-        t, off = np.where(nearer, tried, t), np.where(nearer, left, off)
-        foot = np.where(nearer[:, None], there, foot)
-    return foot, t
-
-
-def _quadratic(legs, t):
-    s = (1 - t)[:, None]
-    t = t[:, None]
-    return s * s * legs[:, 0] + 2 * s * t * legs[:, 1] + t * t * legs[:, 2]
-
-
-def meeting(one: Track, two: Track, near) -> np.ndarray | None:
-    """Where two groups of curves meet near a place (2,): at a corner of one that lies on the other, else where they
-    cross; None for neither."""
-    near = np.asarray(near, float)
-    best, best_away = None, _MEETS_PX
-    for mine, other in ((one, two), (two, one)):
-        away = np.hypot(*(mine.corners - near).T)
-        for at in np.flatnonzero(away < best_away):
-            if away[at] < best_away and other.nearest(mine.corners[at][None])[3][0] < _CORNER_PX:
-                best, best_away = mine.corners[at], float(away[at])
-    crossing = _crossing(one, two, near)
-    if crossing is not None and np.hypot(*(crossing - near)) < best_away - _CORNER_PX:
-        return crossing
-    return best
-
-
-def _crossing(one, two, near):
-    """Newton on both curves from a place: the crossing of their tangents at its feet, until it stays."""
-    place = near
-    off_a = off_b = np.inf
-    for _ in range(_STEPS):
-        (a,), _, _, (off_a,), (u,) = one.nearest_with_way(place[None])
-        (b,), _, _, (off_b,), (v,) = two.nearest_with_way(place[None])
-        if max(off_a, off_b) < 1e-9:
-            return place
-        cross = u[0] * v[1] - u[1] * v[0]
-        if abs(cross) < _PARALLEL:
-            return None
-        gap = b - a
-        place = a + (gap[0] * v[1] - gap[1] * v[0]) / cross * u
-        if np.hypot(*(place - near)) > _MEETS_PX:
-            return None
-    return place if max(off_a, off_b) < 1e-4 else None
 
 
 class _Run:
@@ -303,11 +196,11 @@ def _ended(made, begin, end):
     """Cubics that meet their nodes bit for bit: where one lies beside its curve (two curves that touch, and a node
     between them) a short line leads there, for the end of a long curve moved aside would move all of it."""
     parts = [made]
-    if np.hypot(*(made[0, 0] - begin)) > _CORNER_PX:
+    if np.hypot(*(made[0, 0] - begin)) > CORNER_PX:
         parts.insert(0, line_controls(begin[None], made[:1, 0]))
     else:
         made[0, 0] = begin
-    if np.hypot(*(made[-1, 3] - end)) > _CORNER_PX:
+    if np.hypot(*(made[-1, 3] - end)) > CORNER_PX:
         parts.append(line_controls(made[-1:, 3], end[None]))
     else:
         made[-1, 3] = end
@@ -324,5 +217,5 @@ def _place_near(chain, place, near):
     segment = np.minimum(places.astype(int), count - 1)
     away = np.hypot(*(evaluate(chain.controls[segment], places - segment) - place).T)
     k = int(away.argmin())
-    foot, u = _feet(chain.controls[segment[k]][None], (places - segment)[[k]], np.asarray(place, float)[None])
+    foot, u = feet_of(chain.controls[segment[k]][None], (places - segment)[[k]], np.asarray(place, float)[None])
     return None if np.hypot(*(foot[0] - place)) > _SLACK_PX else float(segment[k] + u[0])

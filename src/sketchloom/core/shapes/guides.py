@@ -12,7 +12,8 @@ from sketchloom.core.planar.cracks import LEFT_PIXEL, RIGHT_PIXEL, STEP
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 from sketchloom.core.planar.subpixel import BoundaryPoints
-from sketchloom.core.shapes.along import Track, along, meeting
+from sketchloom.core.shapes.along import along
+from sketchloom.core.shapes.tracks import Track, meeting
 
 _AWAY_PX = 1.6
 """Boundary points so near to a known curve run along it."""

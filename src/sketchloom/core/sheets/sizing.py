@@ -4,7 +4,8 @@ from dataclasses import dataclass
 
 from sketchloom.core.base.said import said
 from sketchloom.core.base.units import MM_PER_IN
-from sketchloom.core.sheets.dividing.division import Room, fitting, least_parts
+from sketchloom.core.sheets.dividing.division import least_parts
+from sketchloom.core.sheets.dividing.room import Room, fitting
 
 
 @dataclass(frozen=True, slots=True)

@@ -13,6 +13,7 @@ from sketchloom.core.sheets.dividing import keys
 from sketchloom.core.sheets.dividing.field import COVER_MM, Field, corners_of, field_of
 from sketchloom.core.sheets.dividing.matches import marked
 from sketchloom.core.sheets.dividing.parting import SeamError, parted
+from sketchloom.core.sheets.dividing.room import fitting, rooms_beside_joint
 from sketchloom.core.sheets.dividing.seam import Seam, cheapest, on_raster, seam_of, straight
 from sketchloom.core.sheets.part import Part
 
@@ -26,19 +27,6 @@ _LAYOUTS = 2
 """So many ways to divide are looked at closely."""
 _LEAST_FREE_MM = 1.0
 """A seam has at least so much room to either side: else another part is cheaper than the trouble."""
-
-
-@dataclass(frozen=True, slots=True)
-class Room:
-    """What the largest part may be, ``wide`` and ``high`` mm, on which ``carrier``, and whether ``turned`` by 90°."""
-
-    wide: float
-    high: float
-    carrier: str
-    turned: bool
-
-    def takes(self, size) -> bool:
-        return size[0] <= self.wide + 1e-6 and size[1] <= self.high + 1e-6
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -55,24 +43,6 @@ class Divided:
     straight_seen: float = 0.0
     columns: tuple[int, ...] = ()
     unjoined: bool = False
-
-
-def rooms_of(carriers, gap_mm: float, may_turn: bool) -> list[Room]:
-    """What fits carriers: (key, usable width, usable height, infinite for a roll) each; ``gap_mm`` kept from the edges
-    of what can be cut."""
-    made = []
-    for key, wide, high in carriers:
-        wide, high = wide - 2 * gap_mm, high - 2 * gap_mm
-        made.append(Room(wide, high, key, False))
-        if may_turn:
-            made.append(Room(high, wide, key, True))
-    return [room for room in made if room.wide > 0 and room.high > 0]
-
-
-def fitting(size, rooms) -> Room | None:
-    """The smallest room that takes a size as it is."""
-    good = [room for room in rooms if room.takes(size)]
-    return min(good, key=lambda room: (room.wide * room.high, room.turned), default=None)
 
 
 def divided(part: Part, above, rooms, how: str = AUTO, joint: str = BUTT, joint_mm: float = 3.0,
@@ -109,12 +79,6 @@ def divided(part: Part, above, rooms, how: str = AUTO, joint: str = BUTT, joint_
     count = len(made.parts)
     return replace(made, parts=tuple(replace(p, count=count, number=n, seams=made.seams)
                                      for n, p in enumerate(made.parts, 1)))
-
-
-def rooms_beside_joint(rooms, joint: str, joint_mm: float) -> list[Room]:
-    """What is left of rooms for a part, so that what a joint has reach over the seam fits, too."""
-    kept = 0.0 if joint == BUTT else joint_mm
-    return [replace(r, wide=r.wide - kept, high=r.high - kept) for r in rooms if min(r.wide, r.high) > kept]
 
 
 def _likely(part, field, layouts, how):
