@@ -2,6 +2,7 @@
 
 import base64
 import io
+import os
 import resource
 from pathlib import Path
 
@@ -280,5 +281,5 @@ def test_the_reader_has_limits_of_the_system(tmp_path):
             "print([resource.getrlimit(k)[0] for k in (resource.RLIMIT_AS, resource.RLIMIT_CPU, resource.RLIMIT_FSIZE, "
             "resource.RLIMIT_CORE)])")
     done = apart.subprocess.run([apart.sys.executable, "-c", code], capture_output=True, text=True, check=True,
-                                env={**apart.os.environ, "PYTHONPATH": str(Path(apart.__file__).parents[3])})
+                                env={**os.environ, "PYTHONPATH": str(Path(apart.__file__).parents[3])})
     assert done.stdout.strip() == str([apart.MOST_BYTES, round(apart.MOST_S), 0, 0]) and apart.MOST_BYTES < 1500 * 2**20

@@ -60,7 +60,7 @@ def put(column, parts, spacing: int = 8) -> None:
             column.addLayout(part)
 
 
-_REST_MS = 1500
+_SOON_MS = 100
 
 
 class Panel(QScrollArea):
@@ -78,9 +78,9 @@ class Panel(QScrollArea):
         self.column.setSpacing(8)
         self.column.addWidget(label(title, "heading"))
         self.setWidget(body)
-        # what nobody sees is measured once the hand rests: all in it is given its look for that
-        self._later = QTimer(self, singleShot=True, interval=_REST_MS)
-        self._later.timeout.connect(self.tell_need)
+        # what nobody sees is measured once all of it is there, yet before a hand acts: it would move the bench
+        self._later = QTimer(self, singleShot=True, interval=_SOON_MS)
+        self._later.timeout.connect(self._measure_unseen)
         body.installEventFilter(self)
 
     def eventFilter(self, watched, event):
@@ -93,6 +93,10 @@ class Panel(QScrollArea):
 
     def showEvent(self, event):
         super().showEvent(event)
+        self.tell_need()
+
+    def _measure_unseen(self):
+        self.widget().layout().activate()  # else it would not say when it changes again
         self.tell_need()
 
     def tell_need(self) -> None:
