@@ -4,9 +4,11 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+import shapely
 
 from sketchloom.core.sheets.material import shipped as materials
 from sketchloom.desk.seams import SeamDesk
+from sketchloom.evaluate import planning
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.planning import plans_of
 from sketchloom.files.demo_works import demo
@@ -38,6 +40,19 @@ def machine(key):
     from sketchloom.core.sheets.machine import shipped
 
     return next(m for m in shipped() if m.key == key)
+
+
+def test_what_has_no_area_takes_no_room_and_hinders_no_plan(badge, monkeypatch):
+    real = planning._ready
+
+    def with_nothing(*args):
+        for one in real(*args):
+            nothing = replace(one)
+            vars(nothing)["area"] = shapely.MultiPolygon()  # as of a region that its overlap has eaten
+            yield from (nothing, one)
+    work, plan = badge(machine=machine(ROLL))
+    monkeypatch.setattr(planning, "_ready", with_nothing)
+    assert len(next(plans_of([work])).sheets) == len(plan.sheets) > 0
 
 
 def test_a_small_badge_on_a_roll_has_only_that_it_lacks_materials(badge):

@@ -5,7 +5,7 @@ import pytest
 from PIL import Image
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QAbstractButton, QComboBox, QListWidget, QSpinBox
+from PySide6.QtWidgets import QAbstractButton, QComboBox, QLabel, QListWidget, QSpinBox
 
 import shapes
 from app.driver import pause, wait
@@ -268,3 +268,12 @@ def test_a_small_picture_needs_no_large_mouse(driver, ring_file):
             assert part.focusPolicy() != Qt.FocusPolicy.NoFocus and (part.text() or part.accessibleName())
     driver.window.show_stage(TRACE)
     assert driver.window.bench.tool is None
+
+
+def test_corners_dragged_across_each_other_are_told_and_change_nothing(driver, ring_file):
+    driver.open(ring_file)
+    before = recipe(driver)
+    preparing = driver.window.panels[0].preparing
+    preparing.take_page(((0.16, 0.67), (0.92, 0.08), (0.92, 0.92), (0.59, 0.17)))
+    said = [one.text() for one in driver.window.findChildren(QLabel, "trouble") if one.isVisible()]
+    assert any("four corners in turn" in text for text in said) and recipe(driver) == before

@@ -90,7 +90,9 @@ def plans_of(works, prices: Prices | None = None, cache: Cache | None = None) ->
     machine, gap = machine_of(works[0]), recipe.parts_gap_mm
     prices = prices or Prices()
     found: dict[tuple[int, str, int], Divided] = {}
-    every = (one for number, work in enumerate(works) for one in _ready(cache, work, machine, number, found))
+    # what has no area takes no room
+    every = (one for number, work in enumerate(works) for one in _ready(cache, work, machine, number, found)
+             if not one.area.is_empty)
     ready = list(itertools.islice(every, MOST_READY + 1))
     too_many = tuple(ready[MOST_READY:])
     groups = _groups(ready[:MOST_READY])

@@ -5,8 +5,11 @@ from dataclasses import replace
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
 
+from sketchloom.app.parts.beside import say_beside
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import button, label, put
+from sketchloom.app.words import told
+from sketchloom.core.base.errors import SettingError
 from sketchloom.core.picture.preparing.steps import MAX_ENLARGED, MAX_STEP, PLAIN
 
 _TENTHS = 10
@@ -120,4 +123,7 @@ class PreparingBox(QWidget):
 
     def take_page(self, corners) -> None:
         """Corners on the picture as it came; what was turned or cropped before no longer fits."""
-        self._emit(self.tr("page corners"), page=corners, turn_deg=0.0, crop=None)
+        try:
+            self._emit(self.tr("page corners"), page=corners, turn_deg=0.0, crop=None)
+        except SettingError as error:  # corners that a hand dragged across each other
+            say_beside(self._page, told(error.message))
