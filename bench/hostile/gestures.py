@@ -1,5 +1,6 @@
 """Random gestures in the real window, by a seed: clicks, drags, keys, wheels and typing wherever they fall."""
 
+import logging
 import random
 import sys
 import threading
@@ -17,6 +18,7 @@ from PySide6.QtWidgets import QAbstractButton, QApplication, QComboBox, QFileDia
 from sketchloom.app import start
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
+from sketchloom.app.work import jobs
 from sketchloom.files.demo_works import DEMOS
 from sketchloom.files.outgoing import Wanted
 
@@ -164,6 +166,8 @@ def _run(seconds, rng, folder):
     last[0] = time.perf_counter()  # building the window is no stall
     timer.start(5)
     watch = _watch(last, hand, done)
+    failed = _Failed(done)
+    logging.getLogger(jobs.__name__).addHandler(failed)
     names, weights = zip(*_SHARES, strict=True)
     began, seen = time.perf_counter(), None
     while time.perf_counter() - began < seconds:
@@ -187,6 +191,7 @@ def _run(seconds, rng, folder):
     done.seconds = time.perf_counter() - began
     timer.stop()
     watch.set()
+    logging.getLogger(jobs.__name__).removeHandler(failed)
     MISHAPS.happened.disconnect(happened.append)
     if window.session.document is not None:
         window.session.document.drop_recovery()
@@ -195,6 +200,18 @@ def _run(seconds, rng, folder):
     window.deleteLater()
     _turn(20)
     return done
+
+
+class _Failed(logging.Handler):
+    """Notes work beside the window that ended in an error which is not its own: it is told, and logged, yet no error
+    of the window's."""
+
+    def __init__(self, done):
+        super().__init__(logging.ERROR)
+        self._done = done
+
+    def emit(self, record):
+        self._done.errors.append(f"gesture {self._done.count}: {record.getMessage()}: {record.exc_info[1]!r}")
 
 
 def _watch(last, hand, done):
