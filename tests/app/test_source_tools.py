@@ -276,4 +276,4 @@ def test_corners_dragged_across_each_other_are_told_and_change_nothing(driver, r
     preparing = driver.window.panels[0].preparing
     preparing.take_page(((0.16, 0.67), (0.92, 0.08), (0.92, 0.92), (0.59, 0.17)))
     said = [one.text() for one in driver.window.findChildren(QLabel, "trouble") if one.isVisible()]
-    assert any("four corners in turn" in text for text in said) and recipe(driver) == before
+    assert any("go across each other" in text for text in said) and recipe(driver) == before

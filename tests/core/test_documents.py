@@ -11,6 +11,7 @@ import pytest
 from PIL import Image
 
 import shapes
+from sketchloom.core.base import apart as base_apart
 from sketchloom.core.base.errors import ImageTooLargeError, PictureError
 from sketchloom.core.picture import apart, documents
 from sketchloom.core.picture.decode import SUFFIXES, decode
@@ -238,22 +239,21 @@ def test_a_drawing_that_would_end_the_program_is_told(what, monkeypatch):
 
 
 def test_a_reader_that_dies_or_lies_is_told(monkeypatch):
-    class Done:
-        returncode, stdout = -11, b""
-    monkeypatch.setattr(apart.subprocess, "run", lambda *a, **k: Done)
     for answer in (b"", b"\0" * 8, b"\xff" * 40, (20).to_bytes(8, "big") + b'{"shape": [4, 4, 3]}',
                    (2**63).to_bytes(8, "big")):
-        Done.stdout = answer
+        monkeypatch.setattr(apart, "ended", lambda *a, answer=answer: (-11, answer))
         with pytest.raises(PictureError):
             decode(svg(""), "a.svg")
 
 
 def test_a_reader_that_does_not_end_is_ended(monkeypatch):
-    def never(*a, **k):
-        raise apart.subprocess.TimeoutExpired("reader", 1)
-    monkeypatch.setattr(apart.subprocess, "run", never)
+    begun, real = [], apart.subprocess.Popen
+    monkeypatch.setattr(apart.subprocess, "Popen", lambda *a, **k: begun.append(real(*a, **k)) or begun[-1])
+    monkeypatch.setattr(base_apart, "_BREATH_S", 0.001)
+    monkeypatch.setattr(apart, "MOST_S", 0.0)
     with pytest.raises(PictureError, match="too long"):
         decode(svg(""), "a.svg")
+    assert begun[0].poll() is not None
 
 
 def test_sentences_of_the_reader_can_be_put_into_another_language():

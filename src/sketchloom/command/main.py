@@ -53,7 +53,7 @@ def main(words=None) -> int:
     return start.run(words)
 
 
-_BEFORE_QT = ("sketchloom.evaluate.pipeline",)
+_BEFORE_QT = "sketchloom.evaluate.pipeline"
 """What is loaded once Qt's binding is there is read by it word by word, in search of its own name: SciPy and the core,
 which do not need it, come before it (a quarter of the start)."""
 
@@ -61,8 +61,7 @@ which do not need it, come before it (a quarter of the start)."""
 def window_start():
     """The module that starts the window."""
     with _loading():
-        for name in _BEFORE_QT:
-            import_module(name)
+        import_module(_BEFORE_QT)
         return import_module("sketchloom.app.start")
 
 

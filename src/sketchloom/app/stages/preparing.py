@@ -8,7 +8,6 @@ from PySide6.QtWidgets import QCheckBox, QVBoxLayout, QWidget
 from sketchloom.app.parts.beside import say_beside
 from sketchloom.app.parts.fields import LengthEdit, NamedSlider
 from sketchloom.app.parts.widgets import button, label, put
-from sketchloom.app.words import told
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.picture.preparing.steps import MAX_ENLARGED, MAX_STEP, PLAIN
 
@@ -125,5 +124,6 @@ class PreparingBox(QWidget):
         """Corners on the picture as it came; what was turned or cropped before no longer fits."""
         try:
             self._emit(self.tr("page corners"), page=corners, turn_deg=0.0, crop=None)
-        except SettingError as error:  # corners that a hand dragged across each other
-            say_beside(self._page, told(error.message))
+        except SettingError:
+            say_beside(self._page, self.tr("These corners go across each other; nothing was changed. Go round the page "
+                                           "from one to the next."))

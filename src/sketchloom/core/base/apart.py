@@ -1,8 +1,10 @@
 """Work in a process of its own."""
 
+import math
 import os
 import subprocess
 import sys
+import time
 from pathlib import Path
 
 from sketchloom.core.base.progress import breathe
@@ -20,30 +22,39 @@ def environment() -> dict[str, str]:
 
 
 def answered(module: str, data: bytes) -> bytes:
-    """What a module writes to its standard output when it is run and reads ``data`` from its standard input.
+    """As ``ended``, with nothing but the answer; raises OSError where the process ended without one, too."""
+    code, out = ended(module, data)
+    if code:
+        raise OSError(f"{module} ended with {code}")
+    return out
+
+
+def ended(module: str, data: bytes, most_s: float = math.inf) -> tuple[int, bytes]:
+    """How a module that is run by itself ends, and what it writes to its standard output, when it reads ``data`` from
+    its standard input.
 
     Raises
     ------
-    OSError : no process could be started, or it ended without an answer. Cancelled : the caller asked to stop; the
-    process is ended.
+    OSError : no process could be started. subprocess.TimeoutExpired : it took more than so many seconds. Cancelled :
+    the caller asked to stop. In either case the process is ended.
     """
     with subprocess.Popen([sys.executable, "-m", module], stdin=subprocess.PIPE, stdout=subprocess.PIPE,
                           stderr=subprocess.DEVNULL, env=environment()) as process:
         try:
-            out = _awaited(process, data)
+            out = _awaited(process, data, time.monotonic() + most_s)
         except BaseException:
             process.kill()
             raise
-    if process.returncode:
-        raise OSError(f"{module} ended with {process.returncode}")
-    return out
+    return process.returncode, out
 
 
-def _awaited(process, data):
+def _awaited(process, data, until):
     left: bytes | None = data
     while True:
         try:
             return process.communicate(left, timeout=_BREATH_S)[0]
         except subprocess.TimeoutExpired:
+            if time.monotonic() > until:
+                raise
             left = None  # it goes on being written
             breathe()

@@ -161,22 +161,22 @@ class _Nodes:
         b0, b3 = s * s * s + b1, t * t * t + b2  # a handle moves with its node
         size = np.maximum(np.sqrt(dx * dx + dy * dy), 1e-9)
         nx, ny = -dy / size, dx / size
-        gap = nx * gx + ny * gy
+        off = nx * gx + ny * gy
         def beside(vector, at):
             return nx * vector[at, 0] + ny * vector[at, 1]
         rows = np.stack([
             b0 * nx, b0 * ny, b1 * self.handle_out[a] * beside(across, a), b1 * beside(unit, a),
             b3 * nx, b3 * ny, -b2 * self.handle_in[b] * beside(across, b), -b2 * beside(unit, b)])
-        band, right = self._normal_equations(rows, gap, weight)
+        band, right = self._normal_equations(rows, off, weight)
         move = solveh_banded(band, right, lower=True, check_finite=False).reshape(-1, _UNKNOWNS)
         self._apply(np.where(np.isfinite(move), move, 0.0), seen.total)
 
-    def _normal_equations(self, rows, gap, weight):
+    def _normal_equations(self, rows, off, weight):
         """The lower band (9, 5 n) of the normal matrix, and the right side (5 n,)."""
         number = len(self.xy)
         band, right = np.zeros((_BAND, _UNKNOWNS * number)), np.zeros(_UNKNOWNS * number)
         heavy = rows * weight
-        square, side = np.einsum("ims,jms->ijs", heavy, rows), np.einsum("ims,ms->is", heavy, gap)
+        square, side = np.einsum("ims,jms->ijs", heavy, rows), np.einsum("ims,ms->is", heavy, off)
         by_node = band.reshape(_BAND, number, _UNKNOWNS), right.reshape(number, _UNKNOWNS)
         for nodes, (i, j), own in ((self.begin, _OF_BEGIN, slice(0, 4)), (self.end, _OF_END, slice(4, 8))):
             by_node[0][(_PLACE[j] - _PLACE[i])[:, None], nodes, (_PLACE[i] % _UNKNOWNS)[:, None]] += square[i, j]

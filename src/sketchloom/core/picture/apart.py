@@ -15,7 +15,7 @@ import sys
 import numpy as np
 
 from sketchloom.core.base import errors
-from sketchloom.core.base.apart import environment
+from sketchloom.core.base.apart import ended
 from sketchloom.core.base.errors import FileError, ImageTooLargeError, PictureError
 from sketchloom.core.base.said import Said, said
 from sketchloom.core.picture.picture import Picture, frozen_array
@@ -71,21 +71,15 @@ def asked(module: str, task: str, data: bytes, name: str, words: dict):
     """
     head = json.dumps({"task": task, "name": name.encode("utf-8", "replace").decode(), **words}).encode()
     try:
-        done = subprocess.run(
-            [sys.executable, "-m", module],
-            input=_HEAD.pack(len(head)) + head + data,
-            capture_output=True,
-            env=environment(),
-            timeout=2 * MOST_S,
-        )
+        code, out = ended(module, _HEAD.pack(len(head)) + head + data, 2 * MOST_S)
     except subprocess.TimeoutExpired:
         raise _too_long(name) from None
     except OSError:
         raise PictureError(name, said("no process could be started to read it."),
                            said("Close other programs and try again.")) from None
-    if done.returncode in (-signal.SIGXCPU, -signal.SIGKILL):
+    if code in (-signal.SIGXCPU, -signal.SIGKILL):
         raise _too_long(name)
-    answer, pixels = _taken_apart(done.stdout, name)
+    answer, pixels = _taken_apart(out, name)
     if "error" in answer:
         kind = _ERRORS.get(answer["error"], PictureError)
         raise kind(name, _said_again(answer["why"]), _said_again(answer["hint"]))

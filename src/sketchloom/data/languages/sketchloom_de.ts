@@ -8739,6 +8739,10 @@ seinesgleichen</translation>
         <source>page corners</source>
         <translation>Ecken der Seite</translation>
     </message>
+    <message>
+        <source>These corners go across each other; nothing was changed. Go round the page from one to the next.</source>
+        <translation>Diese Ecken liegen über Kreuz; nichts wurde geändert. Geh von einer zur nächsten um die Seite herum.</translation>
+    </message>
 </context>
 <context>
     <name>PresetsBox</name>
