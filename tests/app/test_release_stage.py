@@ -268,4 +268,9 @@ def test_a_picture_of_the_bed_puts_the_cuts_where_the_page_lies(badge, tmp_path,
     badge.press(camera.forget)
     assert panel.wanted.found is None
     badge.driver.session.leaving.write(out, panel.wanted, replace=True)
-    wait(lambda: first() and np.abs(first().end[0] - there.end[0]).max() > 3, 60, "files as printed")
+
+    def are_as_printed():
+        now = first()
+        return now is not None and np.abs(now.end[0] - there.end[0]).max() > 3
+
+    wait(are_as_printed, 60, "files as printed")

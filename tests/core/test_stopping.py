@@ -1,5 +1,7 @@
 """Work deep inside says that it can be stopped, also in threads."""
 
+import hashlib
+import subprocess
 import threading
 import time
 
@@ -139,3 +141,17 @@ def test_where_no_process_can_be_started_a_picture_is_drawn_all_the_same(monkeyp
 def test_what_ends_without_an_answer_is_no_answer():
     with pytest.raises(OSError, match="ended with"):
         apart.answered("sketchloom.core.formats.rendering", b"no picture at all")
+
+
+def test_a_process_that_is_slow_to_read_is_told_everything(tmp_path, monkeypatch):
+    """Longer than a pipe holds, and asked for again and again before any of it is read."""
+    (tmp_path / "slow.py").write_text("import hashlib, sys, time\ntime.sleep(0.5)\n"
+                                      "print(hashlib.sha256(sys.stdin.buffer.read()).hexdigest(), end='')")
+    (tmp_path / "deaf.py").write_text("import sys\nsys.stdin.close()\nsys.exit(3)")
+    monkeypatch.setattr(apart, "environment", lambda: {"PYTHONPATH": str(tmp_path)})
+    monkeypatch.setattr(apart, "_BREATH_S", 0.01)
+    data = np.random.default_rng(1).bytes(2**20)
+    assert apart.ended("slow", data, 20) == (0, hashlib.sha256(data).hexdigest().encode())
+    assert apart.ended("deaf", data) == (3, b"")
+    with pytest.raises(subprocess.TimeoutExpired):
+        apart.ended("slow", data, 0.1)

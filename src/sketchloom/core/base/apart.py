@@ -4,7 +4,9 @@ import math
 import os
 import subprocess
 import sys
+import threading
 import time
+from contextlib import suppress
 from pathlib import Path
 
 from sketchloom.core.base.progress import breathe
@@ -38,23 +40,38 @@ def ended(module: str, data: bytes, most_s: float = math.inf) -> tuple[int, byte
     OSError : no process could be started. subprocess.TimeoutExpired : it took more than so many seconds. Cancelled :
     the caller asked to stop. In either case the process is ended.
     """
-    with subprocess.Popen([sys.executable, "-m", module], stdin=subprocess.PIPE, stdout=subprocess.PIPE,
-                          stderr=subprocess.DEVNULL, env=environment()) as process:
+    # the pipe is written by hand: communicate, called again, forgets what it had not written yet
+    reads, writes = os.pipe()
+    try:
+        process = subprocess.Popen([sys.executable, "-m", module], stdin=reads, stdout=subprocess.PIPE,
+                                   stderr=subprocess.DEVNULL, env=environment())
+    except BaseException:
+        os.close(writes)
+        raise
+    finally:
+        os.close(reads)
+    threading.Thread(target=_written, args=(writes, data), daemon=True).start()
+    with process:
         try:
-            out = _awaited(process, data, time.monotonic() + most_s)
+            out = _awaited(process, time.monotonic() + most_s)
         except BaseException:
             process.kill()
             raise
     return process.returncode, out
 
 
-def _awaited(process, data, until):
-    left: bytes | None = data
+def _written(writes, data):
+    with suppress(BrokenPipeError), open(writes, "wb", buffering=0) as pipe:
+        left = memoryview(data)
+        while left:
+            left = left[pipe.write(left):]
+
+
+def _awaited(process, until):
     while True:
         try:
-            return process.communicate(left, timeout=_BREATH_S)[0]
+            return process.communicate(timeout=_BREATH_S)[0]
         except subprocess.TimeoutExpired:
             if time.monotonic() > until:
                 raise
-            left = None  # it goes on being written
             breathe()
