@@ -5,6 +5,7 @@ of a name]``"""
 import numpy as np
 
 from bench.journeys import walk
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.desk import figures
 
 CLEAN = 2
@@ -108,7 +109,7 @@ def leak(person):
     for colour, place in (("#c0563c", left), ("#2f6f7e", right)):
         person.colour(lambda: person.click("Another colour", panel(person).regions), colour)
         if person.window.bench.tool is not person.window.cleaning.tool:
-            person.click("Choose regions", panel(person).regions)
+            person.tool(SWEEP)
         person.point(*place)
         person.settled()
     done, got = person.gestures, (hex_at(person, *left), hex_at(person, *right))
@@ -139,7 +140,7 @@ def tail(person):
     parted = face(person, *body) != face(person, *end)
     person.colour(lambda: person.click("Another colour", panel(person).regions), "#2f6f7e")
     if person.window.bench.tool is not person.window.cleaning.tool:
-        person.click("Choose regions", panel(person).regions)
+        person.tool(SWEEP)
     person.point(*end)
     person.settled()
     done, got = person.gestures, (hex_at(person, *end), hex_at(person, *body))

@@ -10,6 +10,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QAbstractButton, QApplication, QCheckBox
 
 from sketchloom.app import start
+from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.window import Window
 
 
@@ -92,7 +93,17 @@ class Driver:
         wait(lambda: self.window.bench.is_sharp, what="a sharp picture")
         return self.work
 
+    @staticmethod
+    def call(part):
+        """Call for the box that a part of a panel lies in."""
+        while part is not None:
+            if isinstance(part, Drawer):
+                part.call()
+            part = part.parentWidget()
+        pause()
+
     def button(self, text, inside=None) -> QAbstractButton:
+        self.call(inside)
         def seen():
             return [b for b in (inside or self.window).findChildren(QAbstractButton)
                     if b.isVisible() and b.text().startswith(text)]

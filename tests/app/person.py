@@ -9,7 +9,10 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QColorDialog, QLineEdit, QScrollArea
 
 from app.driver import Driver, pause, wait
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.numbers import CLEAN
 
 
 class Person:
@@ -43,7 +46,10 @@ class Person:
     # -- the panel ---------------------------------------------------------------------
 
     def _reach(self, part):
-        """Scroll until a part can be seen."""
+        """Scroll until a part can be seen; what a sweep does is said while the tool for it is held."""
+        clean = self.window.panels[CLEAN]
+        if self.window.stage == CLEAN and clean.regions.isAncestorOf(part) and clean.regions.isHidden():
+            self.tool(SWEEP)
         area = part.parentWidget()
         while area is not None and not isinstance(area, QScrollArea):
             area = area.parentWidget()
@@ -74,9 +80,16 @@ class Person:
         self.click(name, self.window.rail)
         self.settled()
 
+    def tool(self, name):
+        """A tool of the row in Clean."""
+        self.press(self.window.panels[CLEAN].tools.buttons[name])
+
     def fold(self, title):
+        """Open a box; one that is not there until it is called for, by the menu of all."""
         one = next(f for f in self.window.settings.currentWidget().findChildren(Fold) if f.head.text().strip() == title)
-        if not one.head.isChecked():
+        if isinstance(one, Drawer) and not one.head.isChecked():
+            self.menu(self.window.panels[CLEAN].tools.more, title)
+        elif not one.head.isChecked():
             self.press(one.head)
         self._reach(one.head)
 

@@ -15,6 +15,7 @@ import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.bench.paint import COLOUR_MIME
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, TRACE
 from sketchloom.desk import narrow
 from sketchloom.desk.regions import RegionDesk
@@ -41,6 +42,7 @@ def night_file(tmp_path):
 def clean(driver, night_file):
     driver.open(night_file)
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     return driver.window.panels[CLEAN]
 
@@ -217,7 +219,7 @@ def test_the_list_of_decisions(driver, clean):
 
 
 def test_the_smallest_are_listed_and_keys_step_through_them(driver, clean):
-    clean._small_fold.head.setChecked(True)
+    clean.drawers["small"].call()
     listed = clean.small.list
     assert listed.count() == 5 and "red" in listed.item(0).text()
     bench, tool = driver.window.bench, driver.window.cleaning.tool
@@ -238,7 +240,7 @@ def test_the_smallest_are_listed_and_keys_step_through_them(driver, clean):
 def test_pictures_are_made_of_the_rows_that_are_seen(driver, clean, monkeypatch):
     made = []
     monkeypatch.setattr(RegionDesk, "picture", lambda self, face: made.append(face) or np.zeros((9, 9, 3), np.uint8))
-    clean._small_fold.head.click()
+    clean.drawers["small"].call()
     listed = clean.small.list
     wait(lambda: listed.count() == 5)
     made.clear()
@@ -275,11 +277,11 @@ def test_the_bench_says_what_a_click_would_do_and_magnifies(driver, clean):
 def test_the_tool_is_put_down_and_taken_up(driver, clean):
     bench = driver.window.bench
     QTest.keyClick(bench, Qt.Key.Key_Escape)
-    assert bench.tool is None and not clean.regions._hold.isChecked()
+    assert bench.tool is None and not clean.tools.buttons[SWEEP].isChecked()
     before = bench.view
     drag(driver, (0.3, 0.6), (0.4, 0.7))
     assert bench.view != before and recipe(driver).edits == ()
-    driver.click("Choose regions", clean)
+    driver.click("Sweep", clean)
     assert bench.tool is not None
     driver.window.show_stage(TRACE)
     assert bench.tool is None
@@ -288,6 +290,7 @@ def test_the_tool_is_put_down_and_taken_up(driver, clean):
 def test_pen_lines_have_no_regions(driver, smaller):
     driver.open(smaller("pen"))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     panel = driver.window.panels[CLEAN]
     assert driver.work.draws_with_pens and panel._pens.isVisible() and not panel.regions.isVisible()
@@ -312,6 +315,7 @@ def gapped(driver, gapped_file):
     driver.session.change(replace(recipe(driver), reading="tone"), "reading")
     driver.settled()
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     panel = driver.window.panels[CLEAN]
     panel.lines.parentWidget().head.setChecked(True)
     wait(lambda: panel.lines.gaps is not None, what="the gaps")

@@ -14,6 +14,7 @@ import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.parts.notice import Notice
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons
@@ -67,11 +68,9 @@ def pen(driver, tmp_path):
 
 def in_clean(driver):
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
-    panel = driver.window.panels[CLEAN]
-    for fold in panel._folds:
-        fold.head.setChecked(True)
-    return panel
+    return driver.window.panels[CLEAN]
 
 
 def settled(driver):
@@ -107,7 +106,7 @@ def test_a_tail_is_parted_from_a_body_and_coloured(driver, fish):
     assert hex_at(work, 130, 150) == hex_at(work, 245, 150)
     # the tail gets a colour that the picture does not have
     fish.regions.bring_colour("#2f8f5f")
-    driver.click("Choose regions", fish.regions)
+    driver.click("Sweep", driver.window.panels[CLEAN].tools)
     assert driver.window.bench.tool is driver.window.cleaning.tool
     click(driver, *s(245, 150))
     work = settled(driver)
@@ -300,7 +299,7 @@ def test_a_bridge_is_drawn_from_end_to_end(driver, pen):
     pause(20)
     driver.click("Draw a bridge", pen.lines)
     settled(driver)
-    assert driver.window.bench.tool is driver.window.drawing._table.tool
+    assert driver.window.bench.tool is driver.window.drawing.table.tool
     click(driver, *s(30, 280))  # no stroke is there
     assert recipe(driver).lines == ()
     drag(driver, s(154, 234), s(160, 228), s(152, 213))  # its upper end, to the ring's side
@@ -361,6 +360,7 @@ def test_what_was_dropped_can_be_opened(driver, tmp_path):
         )
     )
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     driver.session.change(type(recipe(driver))(smallest_mm=4.0), "smallest")
     assert [f.code for f in settled(driver).findings if f.code.startswith("trace")] == ["trace.small_details"]
     driver.window.findings.toggle()

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QInputDialog
 from app.driver import pause
 from app.person import Person
 from app.test_source_tools import click, drag, recipe
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN
 from sketchloom.core.shapes import polygons
 from sketchloom.files import user_data
@@ -31,9 +32,10 @@ def wing(driver, tmp_path):
     driver.session.change(Recipe(reading="tone", silhouette=True, size_mm=150.0), "")
     driver.settled()
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(30)
     clean = driver.window.panels[CLEAN]
-    next(fold for fold in clean._folds if fold.isAncestorOf(clean.shapes)).head.setChecked(True)
+    driver.call(clean.shapes)
     pause(20)
     return driver
 

@@ -9,6 +9,7 @@ from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS
 from sketchloom.app.tools.tool import WaitTool
 from sketchloom.desk.regions import RegionDesk
@@ -109,6 +110,7 @@ def test_painting_the_same_again_changes_nothing(painting):
 def test_what_is_taken_back_is_as_it_was_before_that(driver, tmp_path):
     driver.open(discs(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     place, clean = (160, 80), driver.window.panels[CLEAN]
     clean.regions.bring_colour("#c83c32")
@@ -127,6 +129,7 @@ def test_what_is_taken_back_is_as_it_was_before_that(driver, tmp_path):
 def test_a_click_beside_the_drawing_fills_no_page(driver, tmp_path):
     driver.open(panes(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     clean, before = driver.window.panels[CLEAN], recipe(driver)
     for how in ("Drop", "Open", "Colour", "Below", "On top"):
@@ -146,6 +149,7 @@ def test_a_click_beside_the_drawing_fills_no_page(driver, tmp_path):
 def test_a_leak_is_told_with_its_place_and_closed(driver, tmp_path):
     driver.open(panes(tmp_path, gap=4))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     assert hexes(driver, [CELLS[0], BESIDE])[0] is None
     click(driver, *share(CELLS[0]))
@@ -172,6 +176,7 @@ def test_regions_joined_by_a_hair_are_told_and_parted(driver, tmp_path):
     Image.fromarray(pixels).save(tmp_path / "cheeks.png")
     driver.open(tmp_path / "cheeks.png")
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     driver.click("Open", driver.window.panels[CLEAN])
     click(driver, *share((95, 160)))
     wait(lambda: driver.window.notices.text_of("joints") is not None, 10, "the joint to be told")
@@ -183,6 +188,7 @@ def test_regions_joined_by_a_hair_are_told_and_parted(driver, tmp_path):
 def test_a_box_takes_only_what_is_shown(driver, tmp_path):
     driver.open(discs(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     box = driver.window.panels[CLEAN].regions
     red = next(e.hex for e in driver.work.segmentation.entries if abs(int(e.hex[1:3], 16) - RED[0]) < 12)
@@ -198,6 +204,7 @@ def test_a_box_takes_only_what_is_shown(driver, tmp_path):
 def test_all_of_a_colour_within_this_design(driver, tmp_path):
     driver.open(discs(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     clean = driver.window.panels[CLEAN]
     driver.click("In this design", clean)
@@ -220,12 +227,13 @@ def test_a_tool_that_is_waited_for_holds_at_once(driver, tmp_path, which):
     """From the press on, the region tool acts no more; the button is down until another tool is held."""
     driver.open(panes(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     clean, bench, regions = driver.window.panels[CLEAN], driver.window.bench, driver.window.cleaning.tool
     desk, drawing = driver.window.drawing.desk, driver.window.drawing
     for is_there in (False, True):
         driver.window.cleaning.hold()
-        drawing._table.desk = desk if is_there else None  # the result may still be on its way
+        drawing.table.desk = desk if is_there else None  # the result may still be on its way
         button, before = toggles(clean)[which], recipe(driver)
         button.click()
         assert bench.tool is not regions and button.isChecked()
@@ -238,20 +246,21 @@ def test_a_tool_that_is_waited_for_holds_at_once(driver, tmp_path, which):
         assert bench.tool is not regions and button.isChecked()
         assert [name for name, one in toggles(clean).items() if one.isChecked()] == [which]
     button.click()
-    assert bench.tool is regions and not button.isChecked() and clean.regions._hold.isChecked()
+    assert bench.tool is regions and not button.isChecked() and clean.tools.buttons[SWEEP].isChecked()
 
 
 def test_regions_are_held_though_their_result_is_on_its_way(driver, tmp_path):
     driver.open(panes(tmp_path))
     driver.window.show_stage(CLEAN)
+    driver.window.clean_tools.take(SWEEP)
     pause(20)
     cleaning, clean = driver.window.cleaning, driver.window.panels[CLEAN]
     cleaning.desk = None
     cleaning.tool.show_desk(None)
     driver.window.bench.put_down()
-    assert not clean.regions._hold.isChecked()
-    clean.regions._hold.click()
-    assert driver.window.bench.tool is cleaning.tool and clean.regions._hold.isChecked()
+    assert not clean.tools.buttons[SWEEP].isChecked()
+    clean.tools.buttons[SWEEP].click()
+    assert driver.window.bench.tool is cleaning.tool and clean.tools.buttons[SWEEP].isChecked()
     click(driver, *share(CELLS[0]))  # nothing is known yet
     cleaning._of = None
     cleaning.refresh()

@@ -74,10 +74,10 @@ def test_nothing_flashes_up_while_a_window_is_built(lighthouse):
 def test_the_panel_has_room_for_a_stage_before_it_is_seen(lighthouse):
     window = lighthouse.window
     window.show_stage(0)
-    wide = window.settings.minimumWidth()
+    wide = window.splitter.panel.minimumWidth()
     window.panels[3].add(QPushButton("A very wide word that nobody has thought of before now. " * 2))
-    wait(lambda: window.settings.minimumWidth() > wide)
-    assert window.settings.minimumWidth() >= window.panels[3].widget().minimumSizeHint().width()
+    wait(lambda: window.splitter.panel.minimumWidth() > wide)
+    assert window.splitter.panel.minimumWidth() >= window.panels[3].widget().minimumSizeHint().width()
 
 
 def test_measures_follow_the_text(lighthouse):
@@ -87,7 +87,7 @@ def test_measures_follow_the_text(lighthouse):
 
 def test_the_panel_is_folded_away_and_comes_back_as_wide_as_it_was(lighthouse):
     window = lighthouse.window
-    least = window.settings.minimumWidth()
+    least = window.splitter.panel.minimumWidth()
     window.splitter.setSizes([600, least + 120])
     pause(10)
     wide = window.settings.width()

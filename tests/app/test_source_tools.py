@@ -216,7 +216,7 @@ def test_a_mend_button_beside_a_point_of_the_judgement(driver, tmp_path):
 
 def test_the_simulated_scanner_scans_the_open_picture(driver, ring_file):
     driver.open(ring_file)
-    driver.click("Simulated scanner")
+    driver.click("Scan")
     dialog = driver.window.findChild(ScannerDialog)
     assert dialog.isVisible()
     dialog._dpi.slider.setValue(0)

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import QFileDialog, QLabel
 import svgs
 from app.driver import grabbed, pause, wait, written
 from app.test_source_tools import at, click, drag, recipe
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.layers.laying import laid_pieces
@@ -153,6 +154,7 @@ def test_the_section_follows_the_line_and_heights(lighthouse, layers):
     assert recipe(lighthouse).spacer_mm == 3.0
     assert side.section.height_mm <= count * 0.1 + 3.0 * (count - 1) + 1e-6 and side.section.height_mm > 3.0
     window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     assert not window.section.isVisible() and window.bench.tool is window.cleaning.tool
 
 
@@ -278,6 +280,7 @@ def test_pieces_are_numbered_held_and_shown_from_below(lighthouse, layers):
     lighthouse.key("Ctrl+Z")
     lighthouse.settled()
     lighthouse.window.show_stage(CLEAN)
+    lighthouse.window.clean_tools.take(SWEEP)
     assert lighthouse.window.bench._numbers == ()
 
 
@@ -388,6 +391,7 @@ def test_the_stack_throws_shadows_where_the_light_does_not_come_from(lighthouse,
     spots = {grained.pixelColor(at(lighthouse, 0.3 + dx / 300, 0.3)).name() for dx in range(30)}
     assert len(spots) > 3
     window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     assert window.bench._look is None
 
 
@@ -419,6 +423,7 @@ def test_layers_are_locked_hidden_and_grouped(lighthouse, layers):
     assert not layers.chosen._name.isEnabled() and layers.chosen._lock.isEnabled()
     assert "locked" in layers._list.item(0).text()
     window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     pause(30)
     click(lighthouse, *place)
     assert recipe(lighthouse).edits == () and "locked" in window.cleaning.tool.hint

@@ -34,7 +34,8 @@ from sketchloom.app.mishaps import LOG, MISHAPS
 from sketchloom.app.offered import offered_by
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNKNOWN
-from sketchloom.app.stages.numbers import LAYERS, RELEASE
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
 from sketchloom.files import project as projects
@@ -208,7 +209,8 @@ def test_what_works_on_regions_waits_for_them(stopped):
     """Seen: "Clear lost ones" in Clean before there were regions, an error nobody saw."""
     window = stopped.window
     assert [panel.isEnabled() for panel in window.panels] == [True, True, False, True, True, True]
-    window.show_stage(2)
+    window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     pause(20)
     assert not any(b.isEnabled() for b in window.panels[2].findChildren(QPushButton))
     stopped.click("Trace it now")
@@ -224,7 +226,7 @@ def test_findings_of_one_kind_are_one_row_with_its_places(driver, smaller):
     thin = [f for f in work.findings if f.code == "layer.thin"]
     assert len(thin) > 3
     driver.key("Ctrl+L")
-    rows = driver.window.findings._rows
+    rows = driver.window.findings._rows.rows
     widgets = [rows.itemAt(n).widget() for n in range(rows.count()) if rows.itemAt(n).widget() is not None]
     assert sum(not w.isHidden() for w in widgets) == len(kinds)
     driver.click("One by one", driver.window.findings)
@@ -468,7 +470,8 @@ def test_a_file_that_was_only_touched_is_saved(lighthouse, tmp_path):
 def test_a_colour_of_another_work_is_not_given_on(lighthouse, smaller):
     """Seen: the colour chosen in one work, another opened, and a click on a region did nothing."""
     window = lighthouse.window
-    window.show_stage(2)
+    window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     pause(20)
     box = window.panels[2].regions
     box.colours.setCurrentRow(2)
@@ -566,7 +569,8 @@ def test_an_error_in_the_middle_of_painting_ends_the_painting_and_nothing_else(l
 def test_a_tool_put_down_in_the_middle_of_a_drag(lighthouse):
     """Seen, by random gestures: the rest of the drag was taken for a pan from nowhere."""
     window = lighthouse.window
-    window.show_stage(2)
+    window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     bench = window.bench
     QTest.mousePress(bench, Qt.MouseButton.LeftButton, pos=QPoint(300, 300))
     bench.put_down()

@@ -3,6 +3,7 @@
 from app.driver import pause
 from app.test_meant_gestures import discs, share
 from app.test_source_tools import click, recipe
+from sketchloom.app.stages.cleaning.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, SOURCE, TRACE
 
 RED, BLUE = (90, 80), (160, 80)
@@ -12,6 +13,7 @@ def test_every_place_names_the_others(driver, tmp_path):
     driver.open(discs(tmp_path))
     window = driver.window
     window.show_stage(CLEAN)
+    window.clean_tools.take(SWEEP)
     pause(20)
     driver.click("Open", window.panels[CLEAN])
     click(driver, *share(RED))

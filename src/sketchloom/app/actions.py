@@ -1,46 +1,78 @@
-"""The window's actions: their words, icons and keys, in one table."""
+"""The window's actions: their words, icons and keys, in one table, and the keys that a user gave them."""
 
+from dataclasses import dataclass
+
+from PySide6.QtCore import Qt
 from PySide6.QtGui import QAction, QKeySequence
 
 from sketchloom.app import theme
+from sketchloom.app.stages.cleaning.tool_row import ROW
 from sketchloom.app.words import told
 from sketchloom.core.base.said import said
+from sketchloom.files import user_data
 
-# name, words, icon, keys, whether it is a switch
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """An action: its ``name``, words, icon and keys, whether it is a switch, and what else people call it."""
+
+    name: str
+    words: str
+    icon: str = ""
+    keys: tuple[str, ...] = ()
+    is_switch: bool = False
+    near: str = ""
+
+    @property
+    def plain(self) -> str:
+        """Its words where no dots are wanted."""
+        return told(self.words).rstrip("…")
+
+
 TABLE = (
-    ("open", said("Open…"), "folder-open", ("Ctrl+O",), False),
-    ("paste", said("Paste a picture"), "clipboard", ("Ctrl+V",), False),
-    ("save", said("Save the project"), "device-floppy", ("Ctrl+S",), False),
-    ("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), False),
-    ("write", said("Write cut files…"), "file-export", ("Ctrl+E",), False),
-    ("close", said("Close the window"), "", ("Ctrl+W",), False),
-    ("undo", said("Undo"), "arrow-back-up", ("Ctrl+Z",), False),
-    ("redo", said("Redo"), "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), False),
-    ("zoom_in", said("Zoom in"), "zoom-in", ("+", "="), False),
-    ("zoom_out", said("Zoom out"), "zoom-out", ("-",), False),
-    ("fit", said("Fit to the bench"), "maximize", ("F",), False),
-    ("true_size", said("True size"), "aspect-ratio", ("1",), False),
-    ("curtain", said("Curtain between source and cut"), "arrows-split-2", ("C",), True),
-    ("grid", said("Grid"), "ruler-2", ("R",), True),
-    ("ground", said("Next ground behind the work"), "contrast", ("B",), False),
-    ("difference", said("Where the picture is unlike the cut"), "target", ("D",), True),
-    ("variants", said("Variants side by side"), "layout-columns", ("V",), True),
-    ("units", said("Switch between mm and inches"), "", ("U",), False),
-    ("again", said("Trace again"), "refresh", ("F5",), False),
-    ("stage_0", said("Source"), "", ("Alt+1",), False),
-    ("stage_1", said("Trace"), "", ("Alt+2",), False),
-    ("stage_2", said("Clean"), "", ("Alt+3",), False),
-    ("stage_3", said("Layers"), "", ("Alt+4",), False),
-    ("stage_4", said("Sheets"), "", ("Alt+5",), False),
-    ("stage_5", said("Release"), "", ("Alt+6",), False),
-    ("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), False),
-    ("panel", said("Fold the panel away or bring it back"), "", ("F8",), False),
-    ("help", said("Help and keys"), "help-circle", ("F1",), False),
+    Row("open", said("Open…"), "folder-open", ("Ctrl+O",), near=said("picture file project load")),
+    Row("paste", said("Paste a picture"), "clipboard", ("Ctrl+V",), near=said("clipboard")),
+    Row("save", said("Save the project"), "device-floppy", ("Ctrl+S",), near=said("keep store")),
+    Row("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), near=said("copy name")),
+    Row("write", said("Write cut files…"), "file-export", ("Ctrl+E",), near=said("export release svg output")),
+    Row("close", said("Close the window"), "", ("Ctrl+W",)),
+    Row("quit", said("Quit"), "", ("Ctrl+Q",), near=said("exit end leave close all")),
+    Row("undo", said("Undo"), "arrow-back-up", ("Ctrl+Z",), near=said("take back")),
+    Row("redo", said("Redo"), "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), near=said("again")),
+    Row("zoom_in", said("Zoom in"), "zoom-in", ("+", "="), near=said("larger")),
+    Row("zoom_out", said("Zoom out"), "zoom-out", ("-",), near=said("smaller")),
+    Row("fit", said("Fit to the bench"), "maximize", ("F",), near=said("whole all zoom")),
+    Row("true_size", said("True size"), "aspect-ratio", ("1",), near=said("100 per cent zoom")),
+    Row("curtain", said("Curtain between source and cut"), "arrows-split-2", ("C",), True,
+        said("compare before after")),
+    Row("grid", said("Grid"), "ruler-2", ("R",), True, said("lines ruler")),
+    Row("ground", said("Next ground behind the work"), "contrast", ("B",), near=said("background light dark")),
+    Row("difference", said("Where the picture is unlike the cut"), "target", ("D",), True, said("compare errors")),
+    Row("variants", said("Variants side by side"), "layout-columns", ("V",), True, said("alternatives compare")),
+    Row("units", said("Switch between mm and inches"), "", ("U",), near=said("unit millimetres")),
+    Row("again", said("Trace again"), "refresh", ("F5",), near=said("evaluate renew")),
+    Row("stage_0", said("Source"), "", ("Alt+1",), near=said("stage picture size")),
+    Row("stage_1", said("Trace"), "", ("Alt+2",), near=said("stage reading colours")),
+    Row("stage_2", said("Clean"), "", ("Alt+3",), near=said("stage regions edit")),
+    Row("stage_3", said("Layers"), "", ("Alt+4",), near=said("stage stack order")),
+    Row("stage_4", said("Sheets"), "", ("Alt+5",), near=said("stage machine plan")),
+    Row("stage_5", said("Release"), "", ("Alt+6",), near=said("stage files")),
+    Row("next", said("Next step"), "", ("Ctrl+Return",), near=said("continue on")),
+    Row("search", said("Search everything"), "search", ("Ctrl+K",), near=said("find command help")),
+    *(Row(f"tool_{tool.name}", tool.words, tool.icon, (f"Ctrl+{n}",), near=tool.near)
+      for n, tool in enumerate(ROW, 1)),
+    Row("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), near=said("warnings list")),
+    Row("panel", said("Fold the panel away or bring it back"), "", ("F8",), near=said("settings hide")),
+    Row("keys", said("Keys…"), "", (), near=said("shortcuts keyboard change")),
+    Row("help", said("Help and keys"), "help-circle", ("F1",), near=said("manual glossary")),
 )
+ROWS = {row.name: row for row in TABLE}
 
 MENUS = (
-    (said("File"), ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None, "close")),
-    (said("Edit"), ("undo", "redo", None, "again")),
+    (said("File"), ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None,
+                    "close", "quit")),
+    (said("Edit"), ("undo", "redo", None, "search", "again", None, "keys")),
+    (said("Tools"), tuple(f"tool_{tool.name}" for tool in ROW)),
     (
         said("View"),
         (
@@ -50,6 +82,7 @@ MENUS = (
             "stage_3",
             "stage_4",
             "stage_5",
+            "next",
             None,
             "zoom_in",
             "zoom_out",
@@ -69,22 +102,70 @@ MENUS = (
     ),
     (said("Help"), ("help",)),
 )
+_own: dict[str, tuple[str, ...]] = {}
+
+
+def load_keys() -> None:
+    """Read the keys that the user gave; what is no key of an action here is left out."""
+    _own.clear()
+    for name, keys in user_data.own_keys().items():
+        if name in ROWS and all(map(_is_key, keys)):
+            _own[name] = tuple(keys)
+
+
+def _is_key(text):
+    sequence = QKeySequence(text)
+    return sequence.count() == 1 and sequence[0].key() != Qt.Key.Key_unknown
+
+
+def keys_of(name: str) -> tuple[str, ...]:
+    """The keys of an action that are in force."""
+    return _own.get(name, ROWS[name].keys)
+
+
+def give_keys(name: str, keys) -> None:
+    """Give an action other keys, None for those it ships with; written at once. Raises ExportError."""
+    changed = {**_own, name: tuple(keys)} if keys is not None else {n: k for n, k in _own.items() if n != name}
+    changed = {n: k for n, k in changed.items() if k != ROWS[n].keys}
+    user_data.keep_own_keys(changed)
+    _own.clear()
+    _own.update(changed)
+
+
+def owner_of(key: str, but: str = "") -> str | None:
+    """The action that a key belongs to, other than one."""
+    wanted = QKeySequence(key)
+    return next((name for name in ROWS if name != but and wanted in map(QKeySequence, keys_of(name))), None)
+
+
+def sequences() -> list[QKeySequence]:
+    """All keys of actions."""
+    return [QKeySequence(key) for name in ROWS for key in keys_of(name)]
 
 
 def build(window, handlers: dict) -> dict[str, QAction]:
     """An action for each row of the table, connected to the handler of its name."""
     made = {}
-    for name, words, icon, keys, switch in TABLE:
-        action = QAction(told(words), window)
-        if icon:
-            action.setIcon(theme.icon(icon, theme.INK))
-        action.setShortcuts([QKeySequence(k) for k in keys])
-        action.setToolTip(f"{told(words).rstrip('…')}  ({keys[0]})")
-        action.setCheckable(switch)
-        (action.toggled if switch else action.triggered).connect(_plain(handlers[name], switch))
+    for row in TABLE:
+        action = QAction(told(row.words), window)
+        action.setIconText(row.plain)
+        if row.icon:
+            action.setIcon(theme.icon(row.icon, theme.INK))
+        action.setCheckable(row.is_switch)
+        (action.toggled if row.is_switch else action.triggered).connect(_plain(handlers[row.name], row.is_switch))
         window.addAction(action)
-        made[name] = action
+        made[row.name] = action
+    key_up(made)
     return made
+
+
+def key_up(made: dict[str, QAction]) -> None:
+    """Give built actions the keys in force."""
+    for name, action in made.items():
+        keys = keys_of(name)
+        action.setShortcuts([QKeySequence(key) for key in keys])
+        shown = QKeySequence(keys[0]).toString(QKeySequence.SequenceFormat.NativeText) if keys else ""
+        action.setToolTip(f"{ROWS[name].plain}  ({shown})" if shown else ROWS[name].plain)
 
 
 def _plain(handler, switch):
@@ -93,9 +174,10 @@ def _plain(handler, switch):
 
 
 def fill_menus(bar, actions: dict, submenus: dict) -> None:
-    """The menu bar; names with @ are submenus the window fills."""
-    for title, names in MENUS:
-        menu = bar.addMenu(told(title))
+    """The menu bar, a letter of every entry underlined; names with @ are submenus the window fills."""
+    titles = with_letters([told(title) for title, _ in MENUS])
+    for title, (_, names) in zip(titles, MENUS, strict=True):
+        menu = bar.addMenu(title)
         for name in names:
             if name is None:
                 menu.addSeparator()
@@ -103,3 +185,23 @@ def fill_menus(bar, actions: dict, submenus: dict) -> None:
                 menu.addMenu(submenus[name[1:]])
             else:
                 menu.addAction(actions[name])
+        entries = [action for action in menu.actions() if action.text()]
+        for action, text in zip(entries, with_letters([one.text() for one in entries]), strict=True):
+            action.setText(text)
+
+
+def with_letters(texts) -> list[str]:
+    """Texts of one menu with an ampersand before a letter that no other of them has, first letters of words first;
+    none where there is no letter left."""
+    taken: set[str] = set()
+    made = []
+    for text in texts:
+        begins = [n for n, c in enumerate(text) if c.isalnum() and (n == 0 or not text[n - 1].isalnum())]
+        order = [*begins, *(n for n, c in enumerate(text) if c.isalnum() and n not in begins)]
+        at = next((n for n in order if text[n].casefold() not in taken), None)
+        if at is None:
+            made.append(text)
+        else:
+            taken.add(text[at].casefold())
+            made.append(f"{text[:at]}&{text[at:]}")
+    return made

@@ -19,7 +19,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from sketchloom.app.actions import TABLE
+from sketchloom.app import actions
 from sketchloom.app.parts.beside import say_beside
 
 _TURNED = (QAbstractSlider, QAbstractSpinBox, QComboBox)
@@ -35,7 +35,6 @@ _TAKES = Qt.Key.Key_Return, Qt.Key.Key_Enter
 _OF_ITS_OWN = (QLineEdit, QAbstractSpinBox, *_SOUGHT_IN)
 """Parts that letters are typed in."""
 _EDITING = (QKeySequence.StandardKey.Undo, QKeySequence.StandardKey.Redo, QKeySequence.StandardKey.Paste)
-_ACTIONS = [QKeySequence(key) for _, _, _, keys, _ in TABLE for key in keys]
 _WATCHED = (*_TURNED, *_SOUGHT_IN, QLineEdit, QMainWindow)
 
 
@@ -123,7 +122,7 @@ def _is_an_actions(event) -> bool:
     line, and cut files would then not be written. The keys of editing stay the field's."""
     if not event.modifiers() & Qt.KeyboardModifier.ControlModifier or any(event.matches(one) for one in _EDITING):
         return False
-    if QKeySequence(event.keyCombination()) not in _ACTIONS:
+    if QKeySequence(event.keyCombination()) not in actions.sequences():
         return False
     event.ignore()
     return True

@@ -2,9 +2,10 @@
 
 from PySide6.QtCore import QSettings, Qt
 from PySide6.QtGui import QGuiApplication
-from PySide6.QtWidgets import QSplitter, QStackedWidget, QWidget
+from PySide6.QtWidgets import QSplitter, QStackedWidget, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
+from sketchloom.app.parts.next_bar import NextBar
 
 PANEL_WIDTH, LEAST_BENCH = 356, 240
 """Width of the panel unless it is drawn wider, and of the bench at the least, of the design."""
@@ -31,8 +32,15 @@ class Divided(QSplitter):
     def __init__(self):
         super().__init__(Qt.Orientation.Horizontal)
         self.setHandleWidth(_HANDLE_PX)
-        self.middle, self.panel = QWidget(), QStackedWidget()
+        self.middle, self.panel, self.pages = QWidget(), QWidget(), QStackedWidget()
         self.panel.setObjectName("panel")
+        self.panel.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        column = QVBoxLayout(self.panel)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        self.next = NextBar()
+        column.addWidget(self.pages, 1)
+        column.addWidget(self.next)
         for part, stretch in ((self.middle, 1), (self.panel, 0)):
             self.addWidget(part)
             self.setStretchFactor(self.indexOf(part), stretch)

@@ -15,10 +15,13 @@ from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE
 from sketchloom.app.window import Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.shapes.text import fonts
+from sketchloom.desk.things import REGION, Thing
 from sketchloom.files.demo_works import demo, put_demo_projects
 
 _PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"
+_CHOSEN = (0.55, 0.44)
+"""A place in the region that is chosen in the picture of Clean, shares."""
 _CUT_OUT = Background(
     (
         BackgroundStep("stroke", True, ((0.33, 0.62), (0.5, 0.64), (0.66, 0.6), (0.55, 0.5), (0.5, 0.42)), width=0.02),
@@ -74,7 +77,12 @@ class _Camera:
         self._show_played()
         window.show_stage(CLEAN)
         self._decide()
+        desk = window.cleaning.desk
+        picture = desk.work.picture
+        face = desk.index.at(_CHOSEN[0] * picture.width, _CHOSEN[1] * picture.height).face
+        window.choosing.choose([Thing(REGION, face)])
         self._keep("clean")
+        window.choosing.let_go()
         while window.session.document.undo_text() is not None:
             window.session.document.undo()  # nothing is left unsaved
         self._until(lambda: window.session.work is not None)
@@ -127,8 +135,7 @@ class _Camera:
     def _clean_fold(self, box):
         panel = self.window.panels[CLEAN]
         self.window.show_stage(CLEAN)
-        for fold in panel._folds:
-            fold.head.setChecked(fold.box is box)
+        next(one for one in panel.drawers.values() if one.box is box).call()
         panel.edits.parentWidget().head.setChecked(False)
         self._pause()
         panel.verticalScrollBar().setValue(box.parentWidget().y() - 8)

@@ -11,7 +11,7 @@ from pathlib import Path
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QApplication
 
-from sketchloom.app import languages, manners, theme
+from sketchloom.app import actions, languages, manners, theme
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
 from sketchloom.files import user_data
@@ -30,6 +30,7 @@ def application() -> QApplication:
     app.setApplicationName("Sketch Loom")
     app.setOrganizationName("sketch-loom")
     app.setDesktopFileName("sketch-loom")
+    actions.load_keys()
     manners.install(app)
     theme.apply(app)
     MISHAPS.install()

@@ -127,9 +127,14 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #link {{ border: 0; background: transparent; color: {WOAD}; text-align: left; }}
 #link:hover {{ text-decoration: underline; }}
 #link:focus {{ border: 2px solid {WOAD}; }}
+#strip {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 6px; }}
+#strip QToolButton {{ padding: 3px 6px; min-height: 18px; }}
+#rowtool {{ padding: 3px 2px; font-size: 12px; }}
 #drop {{ background: rgba(45, 82, 115, 200); color: #ffffff; font-size: 24px; border: 3px dashed #ffffff; }}
 #findings {{ border-top: 1px solid {LINE}; }}
 #panel {{ border-left: 1px solid {LINE}; }}
+#nextbar {{ border-top: 1px solid {LINE}; background: {LINEN}; }}
+#search {{ background: {LINEN_LIGHT}; border: 2px solid {EDGE}; border-radius: 8px; }}
 #rail {{ border-right: 1px solid {LINE}; }}
 """
 

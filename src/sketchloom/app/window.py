@@ -19,6 +19,8 @@ from sketchloom.app.bench.bench import Bench
 from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.beside import Beside
+from sketchloom.app.hands.choosing import Choosing
+from sketchloom.app.hands.clean_tools import CleanTools
 from sketchloom.app.hands.cleaning import Cleaning
 from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
@@ -26,7 +28,9 @@ from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
 from sketchloom.app.hands.opening import Opening
 from sketchloom.app.hands.planning import Planning
+from sketchloom.app.hands.searching import Searching
 from sketchloom.app.hands.stacking import Stacking
+from sketchloom.app.hands.stepping import Stepping
 from sketchloom.app.hands.telling import Telling
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
@@ -44,6 +48,7 @@ from sketchloom.app.parts.welcome import DropHint, Welcome
 from sketchloom.app.room import LEAST_BENCH, Divided
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
+from sketchloom.app.stages.cleaning.tool_row import ROW
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.stages.release import ReleasePanel
@@ -111,7 +116,7 @@ class Window(QMainWindow):
         upper.addWidget(self.rail)
         self.splitter = Divided()
         upper.addWidget(self.splitter, 1)
-        self.settings = self.splitter.panel
+        self.settings = self.splitter.pages
         self.splitter.middle.setLayout(centre)
         self._build_centre(centre)
         self.panels = tuple(
@@ -152,6 +157,7 @@ class Window(QMainWindow):
             "save_as": lambda: self.keeping.ask_save_as(),
             "write": self._write_from_keys,
             "close": self.close,
+            "quit": QApplication.closeAllWindows,
             "undo": self.undo,
             "redo": self.redo,
             "zoom_in": lambda: self._seen().zoom(1.25),
@@ -168,6 +174,10 @@ class Window(QMainWindow):
             "variants": self._show_variants,
             "findings": lambda: self.findings.toggle(),
             "panel": lambda: self.splitter.fold(),
+            "next": lambda: self.stepping.take(),
+            "search": lambda: self.searching.search.open(),
+            "keys": lambda: self.searching.show_keys(),
+            **{f"tool_{tool.name}": lambda n=tool.name: self._take_tool(n) for tool in ROW},
             "help": self.show_help,
         }
 
@@ -197,9 +207,16 @@ class Window(QMainWindow):
         self.joining = Joining(bench, session, self.cleaning, self.notices)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self.notices.say)
+        self.choosing = Choosing(bench, session, clean, self.cleaning, self.together, self.drawing)
+        self.clean_tools = CleanTools(bench, clean, self.cleaning, self.choosing, self.drawing)
         self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
+        self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
+                                   self.choosing)
+        clean.tools.search_wanted.connect(self.searching.search.open)
+        self.stepping = Stepping(self, self.splitter.next)
+        source.prepare_wanted.connect(self.stepping.prepare)
         self.planning.told.connect(self._show_findings)
         release.plan_of = self.planning.plan_of
         session.leaving.found_in_files.connect(release.take_file_findings)
@@ -226,6 +243,9 @@ class Window(QMainWindow):
         self.notices.troubled.connect(self.telling.stand_beside)
         session.leaving.written.connect(self.telling.stand_beside)
         self.findings.mend.connect(session.mend)
+        clean.mending.go_to.connect(self.go_to)
+        clean.mending.mend.connect(session.mend)
+        clean.mending.mend_all.connect(self.telling.mend_all)
         self.findings.mend_all.connect(self.telling.mend_all)
         self.findings.see.connect(lambda _: self._show_dropped())
         welcome = self.welcome
@@ -251,6 +271,11 @@ class Window(QMainWindow):
         self.drop_hint.hide()
         self.opening.open_offered(event.mimeData())
         event.acceptProposedAction()
+
+    def _take_tool(self, name):
+        if self.session.document is not None:
+            self.show_stage(CLEAN)
+            self.clean_tools.take(name)
 
     def _write_from_keys(self):
         if self.session.document is not None:
@@ -307,10 +332,11 @@ class Window(QMainWindow):
         self.bench.update()
         self._show_zoom()
         self.telling.show_states()
+        self.stepping.refresh()
 
     def _show_nothing(self):
         self.middle.setCurrentWidget(self.welcome)
-        self.settings.hide()
+        self.splitter.panel.hide()
         self.bar.hide()
         self.findings.hide()
         self.welcome.show_recent(user_data.recent_files())
@@ -320,9 +346,9 @@ class Window(QMainWindow):
         self.setWindowTitle("Sketch Loom")
 
     def _show_opened(self, document, image):
-        was_hidden = self.settings.isHidden()
+        was_hidden = self.splitter.panel.isHidden()
         self.middle.setCurrentWidget(self.bench)
-        for part in (self.settings, self.bar, self.findings):
+        for part in (self.splitter.panel, self.bar, self.findings):
             part.show()
         if was_hidden:
             self.splitter.recall()
@@ -348,6 +374,7 @@ class Window(QMainWindow):
             panel.show_document(document)
             panel.placed.recipe = document.recipe
         self.telling.stand_beside()
+        self.stepping.refresh()
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
         self._enable()
 
@@ -356,6 +383,7 @@ class Window(QMainWindow):
         self.cleaning.refresh()
         self.together.refresh()
         self.drawing.refresh()
+        self.choosing.refresh()
         self.stacking.refresh()
         self.detailing.refresh()
         self.planning.refresh()
@@ -384,7 +412,9 @@ class Window(QMainWindow):
     def _show_findings(self):
         if self.session.work is not None:
             self.findings.show_findings(self.found())
+            self.panels[CLEAN].show_findings(self.found())
             self.telling.show_states()
+            self.stepping.refresh()
 
     def _seen(self):
         """What is zoomed."""
@@ -485,7 +515,8 @@ class Window(QMainWindow):
     def _enable(self):
         document = self.session.document
         on = document is not None
-        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "ground", "units", "again"):
+        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "ground", "units", "again",
+                     "next", *(f"tool_{tool.name}" for tool in ROW)):
             self.actions_by_name[name].setEnabled(on)
         for name in ("curtain", "difference", "grid", "variants"):  # of the bench alone
             self.actions_by_name[name].setEnabled(on and self.stage != SHEETS)
@@ -494,7 +525,7 @@ class Window(QMainWindow):
             action = self.actions_by_name[name]
             action.setEnabled(what is not None)
             word = self.tr("Undo") if name == "undo" else self.tr("Redo")
-            action.setText(f"{word}: {what}" if what else word)
+            action.setText(f"&{word}: {what}" if what else f"&{word}")
         curtain = self.actions_by_name["curtain"]
         curtain.blockSignals(True)
         curtain.setChecked(self.bench.curtain_on)
@@ -536,6 +567,8 @@ class Window(QMainWindow):
 
     def keyPressEvent(self, event):
         if event.key() == Qt.Key.Key_Escape:
+            if self.bench.tool is not None and self.bench.tool.key(event.key()):
+                return  # what is chosen is let go first
             if self.bench.tool is not None:
                 self.cleaning.leave_tool()
             elif self.bench.picking:

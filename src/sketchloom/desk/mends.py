@@ -31,6 +31,12 @@ _WIDER = 1.05
 _OF_THE_PLAN = "sheets."
 """Codes of what is found of a plan of sheets."""
 _mends: dict[str, Callable[[Finding | None, Work], Recipe]] = {}
+_MOVING = ("source.page", "source.skew", "source.frame")
+"""Codes of what moves the picture, in the order in which it is done."""
+_ROUNDS = 6
+"""Page, slant, frame, light, grain: each at most once, and one more."""
+_steps: set[str] = set()
+"""Codes of what a step of preparing mends."""
 
 
 def mend_of(*codes: str):
@@ -52,6 +58,28 @@ def mended(finding: Finding, work: Work) -> Recipe | None:
     mend = _mends.get(finding.code)
     changed = work.recipe if mend is None else mend(finding, work)
     return None if changed == work.recipe else changed
+
+
+def prepared(work: Work) -> Recipe | None:
+    """The recipe with the steps of preparing that findings ask for; None where none does. What moves the picture goes
+    first and alone, since all else is judged anew after it."""
+    recipe = work.recipe
+    found = [finding for finding in work.findings if finding.code in _steps]
+    moving = [finding for code in _MOVING for finding in found if finding.code == code]
+    for finding in moving[:1] or found:
+        recipe = mended(finding, replace(work, recipe=recipe)) or recipe
+    return None if recipe == work.recipe else recipe
+
+
+def all_prepared(work: Work, evaluate) -> Recipe:
+    """The recipe with everything done that helps the picture: round after round, each judged anew by
+    ``evaluate(recipe)``, until no finding asks for more."""
+    for _ in range(_ROUNDS):
+        recipe = prepared(work)
+        if recipe is None:
+            break
+        work = evaluate(recipe)
+    return work.recipe
 
 
 def mended_all(code: str, work: Work) -> Recipe | None:
@@ -115,6 +143,7 @@ def _gap_filled(_, work):
 def _step(*codes):
     """Marks a function (steps, work) -> steps as a mend by a step of preparing."""
     def keep(change):
+        _steps.update(codes)
         mend_of(*codes)(lambda _, work: replace(work.recipe, preparation=change(work.recipe.preparation, work)))
         return change
     return keep

@@ -24,6 +24,7 @@ OVER = 1.05
 _ROUNDS, _MOST = 10, 400
 """Rounds of thickening (a photo in six colours with 210 narrow stretches needed seven), and stretches of each."""
 _spaces: WeakKeyDictionary = WeakKeyDictionary()
+_too_narrow: WeakKeyDictionary = WeakKeyDictionary()
 
 
 @dataclass(frozen=True, slots=True)
@@ -138,6 +139,42 @@ def all_thickened(work: Work, evaluate) -> tuple[Recipe, int]:
             break
         best, left = made, now
     return best.recipe, len(left)
+
+
+def narrowest_mm(work: Work, faces) -> float | None:
+    """The narrowest place of the sheets that lies in some regions, mm; None where nothing there is narrow."""
+    inside = np.zeros(work.traced.planar.face_count, bool)
+    inside[list(faces)] = True
+    found = [widths.width[inside[_faces_at(work, widths.xy)]] for widths in (layer.widths for layer in work.layers)
+             if len(widths.width)]
+    widths = np.concatenate(found or [np.empty(0)])
+    return float(widths.min()) * work.mm_per_px if len(widths) else None
+
+
+def thickened_in(work: Work, faces) -> tuple[PaintedLine, ...]:
+    """Lines that make what is too narrow in some regions as wide as wanted."""
+    made = (thickened(work, one.x_mm / work.mm_per_px, one.y_mm / work.mm_per_px, one.key, one.least_mm * OVER)
+            for one in _under_in(work, faces))
+    return tuple(line for line in made if line is not None)
+
+
+def is_narrow_in(work: Work, faces) -> bool:
+    """Whether something in some regions is narrower than wanted."""
+    return bool(_under_in(work, faces))
+
+
+def _under_in(work, faces):
+    if work not in _too_narrow:
+        places = _under(work)
+        at = _faces_at(work, np.array([[one.x_mm, one.y_mm] for one in places]).reshape(-1, 2) / work.mm_per_px)
+        _too_narrow[work] = tuple(zip(places, at.tolist(), strict=True))
+    return [one for one, face in _too_narrow[work] if face in set(faces)]
+
+
+def _faces_at(work, xy):
+    planar = work.traced.planar
+    x, y = np.clip(np.floor(xy).astype(int), 0, (planar.width - 1, planar.height - 1)).T
+    return planar.faces[y, x]
 
 
 def _under(work):

@@ -23,6 +23,8 @@ _RECENT = 12
 
 _MAX_TABLE_BYTES, _MAX_FIGURES_BYTES = 1 << 20, 1 << 24
 """A larger table or collection of figures is none of ours."""
+_MOST_KEYS, _LONGEST_KEY = 8, 60
+"""Keys of one action, and letters of one; a guard against a file that is none of ours."""
 _log = logging.getLogger(__name__)
 
 
@@ -122,6 +124,24 @@ def prices() -> price_table.Prices:
 def keep_prices(table) -> None:
     """Write the user's table of prices; raises ExportError."""
     _keep_plain("prices.json", price_table.to_plain(table))
+
+
+def own_keys() -> dict[str, list[str]]:
+    """Keys that the user gave to actions, by the actions' names."""
+    return _plain_in("keys.json", _MAX_TABLE_BYTES, _keys_from) or {}
+
+
+def keep_own_keys(kept) -> None:
+    """Write the user's keys; raises ExportError."""
+    _keep_plain("keys.json", {name: list(keys) for name, keys in kept.items()})
+
+
+def _keys_from(data):
+    if not isinstance(data, dict) or not all(
+            isinstance(keys, list) and len(keys) <= _MOST_KEYS
+            and all(isinstance(key, str) and 0 < len(key) <= _LONGEST_KEY for key in keys) for keys in data.values()):
+        raise ValueError("not a table of keys")
+    return data
 
 
 def figures() -> tuple[own.OwnFigure, ...]:

@@ -34,7 +34,7 @@ class BenchBar(QFrame):
                 part = QToolButton()
                 part.setDefaultAction(actions[name])
                 part.setFixedSize(theme.size(34, 32))
-                part.setAccessibleName(actions[name].text())
+                part.setAccessibleName(actions[name].iconText())
                 self._parts[name] = part
                 row.addWidget(part)
         row.addStretch(1)

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QPushButton, QWidget
 from sketchloom.app import theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
+from sketchloom.app.bench.cross import Cross
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER, SourceImage, ringed, tint_of
 from sketchloom.app.bench.pointed import Pointed
 from sketchloom.app.bench.tiles import Content, Tiles
@@ -63,6 +64,7 @@ class Bench(QWidget):
         self._peek = self._widths = None
         self.target = None
         self._pointer: QPointF | None = None
+        self.cross = Cross(self)
         self._pointed = Pointed(self)
         self._drag = None
         self.tiles, self._pinned_tiles = Tiles("drawing", self), Tiles("drawing pinned", self)
@@ -299,6 +301,7 @@ class Bench(QWidget):
         if self.tool is not None:
             painter.setRenderHint(QPainter.RenderHint.Antialiasing)
             self.tool.paint(painter, Frame(page))
+            self.cross.paint(painter)
         painter.restore()
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
         self._paint_texts(painter)
@@ -460,8 +463,10 @@ class Bench(QWidget):
     # -- pointer and keys ----------------------------------------------------------------
 
     def keyPressEvent(self, event):
-        if self.tool is not None and self.tool.key(event.key()):
-            return
+        if self.tool is not None:
+            self.tool.modifiers = event.modifiers()
+            if self.tool.key(event.key()) or self.cross.key(event):
+                return
         step = {Qt.Key.Key_Left: (40, 0), Qt.Key.Key_Right: (-40, 0), Qt.Key.Key_Up: (0, 40),
                 Qt.Key.Key_Down: (0, -40)}.get(event.key())
         if step is not None and not event.modifiers() & Qt.KeyboardModifier.ControlModifier:
@@ -481,6 +486,10 @@ class Bench(QWidget):
         event.accept()
 
     def event(self, event):
+        if event.type() == QEvent.Type.ShortcutOverride and self.tool is not None and (
+                self.tool.wants(event.key()) or self.cross.wants(event)):
+            event.accept()  # what acts on a choice goes before the window's own keys
+            return True
         is_gesture = event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent)
         if is_gesture and event.gestureType() == Qt.NativeGestureType.ZoomNativeGesture:
             self.zoom(1.0 + event.value(), event.position())
@@ -509,10 +518,16 @@ class Bench(QWidget):
         )
         event.acceptProposedAction()
 
+    def frame(self) -> Frame:
+        """Where the picture lies, for tools."""
+        return Frame(self._page())
+
     def mousePressEvent(self, event):
         at = event.position()
+        self.cross.put_away()
         if self.tool is not None and event.button() == Qt.MouseButton.LeftButton:
             self._drag = "tool"
+            self.tool.modifiers = event.modifiers()
             self.tool.press(Frame(self._page()), at)
         elif self.picking and event.button() == Qt.MouseButton.LeftButton:
             self._pick(at)

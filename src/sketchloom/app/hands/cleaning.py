@@ -29,20 +29,22 @@ class Cleaning(QObject):
         """While depth is painted: the box that says what a click paints, and whether the frame too."""
         self._words = RegionWords(bench, panel.regions)
         self.tool = RegionTool(self._is_so, self._may, lambda: bench.source_image)
+        self.base = self.tool
+        """The tool that is held in this stage while no other is."""
         self.tool.hint = self.tr("Point at a region.")
         self.tool.acted.connect(self._act)
         self.tool.alike_wanted.connect(self._act_on_alike)
         self.tool.pointed.connect(self._say)
         self.tool.stepped.connect(self._step)
         box = panel.regions
-        box.hold_wanted.connect(lambda on: self.hold() if on else bench.put_down())
+        box.hold_wanted.connect(self.sweep)
         box.box_wanted.connect(lambda: self._take_up(BoxTool()))
         box.lasso_wanted.connect(lambda: self._take_up(AreaTool(wants_source=False)))
         box.only_wanted.connect(self._show_only)
         box.magnify.connect(lambda on: setattr(self.tool, "magnifies", on))
-        panel.small.pointed.connect(self._show)
+        panel.small.pointed.connect(self.show_region)
         panel.small.act_wanted.connect(lambda faces: self._act(tuple(faces), False))
-        panel.edits.pointed.connect(self._show)
+        panel.edits.pointed.connect(self.show_region)
         panel.narrow.all_wanted.connect(lambda: session.tried(
             self.tr("Thickening"), narrow.all_thickened, self._take_thickened))
         panel.narrow.line_wanted.connect(lambda _: self._show_widths())
@@ -68,18 +70,22 @@ class Cleaning(QObject):
             self.hold()
 
     def hold(self) -> None:
-        """Take the region tool up, unless there are no regions; where they are still on their way, it waits for them.
-        """
+        """Take the stage's own tool up, unless there are no regions; where they are still on their way, it waits for
+        them."""
         self._painting = self.tool.goes_along = None
         is_there = self._session.document is not None
         if is_there and (self.desk is None or not self.desk.work.draws_with_pens):
-            self._bench.set_tool(self.tool)
+            self._bench.set_tool(self.base)
             self._bench.setFocus()
-        self._panel.regions.show_held(self._bench.tool is self.tool)
+
+    def sweep(self) -> None:
+        """Clicks and drags act on regions at once."""
+        self.base = self.tool
+        self.hold()
 
     def leave_tool(self) -> None:
         """Put down what is held: for the region tool, where another was taken up in this stage, else for none."""
-        takes_back = self._is_seen and self._bench.tool is not self.tool
+        takes_back = self._is_seen and self._bench.tool is not self.base
         self._bench.put_down()
         if takes_back:
             self.hold()
@@ -116,7 +122,7 @@ class Cleaning(QObject):
                 if self._is_new and self._bench.tool is None:  # another work was opened in this stage
                     self.hold()
                 self._is_new = False
-            elif self._bench.tool is self.tool:
+            elif self._bench.tool is self.base:
                 self._bench.put_down()
 
     def show_gaps(self, work, gaps) -> None:
@@ -157,7 +163,6 @@ class Cleaning(QObject):
         if tool is not self.tool:
             self.tool.rest()
         self._panel.lines.show_choosing(tool is self._bridges)
-        self._panel.regions.show_held(tool is self.tool)
 
     def _take_up(self, tool):
         tool.taken.connect(self._act_within)
@@ -194,13 +199,14 @@ class Cleaning(QObject):
         self.tool.hint = (self.tr("Point at a region.") if face < 0 or self.desk is None
                           else self._words.of(self.desk, face, self._may(face, face)))
 
-    def _show(self, face):
-        """Bring a region into view and mark it."""
+    def show_region(self, face: int, marks: bool = True) -> None:
+        """Bring a region into view, and mark it."""
         if self.desk is not None and face >= 0:
             x0, y0, x1, y1 = self.desk.index.box(face)
             scale = self.desk.work.mm_per_px
             self._bench.bring_into_view((x0 + x1) / 2 * scale, (y0 + y1) / 2 * scale)
-            self.tool.point(face)
+            if marks:
+                self.tool.point(face)
 
     def _step(self, by):
         """The next larger or smaller region."""
@@ -209,7 +215,7 @@ class Cleaning(QObject):
         order = self.desk.smallest()
         if order:
             at = order.index(self.tool.face) + by if self.tool.face in order else 0
-            self._show(order[at % len(order)])
+            self.show_region(order[at % len(order)])
 
     # -- deciding ----------------------------------------------------------------------
 
@@ -235,10 +241,14 @@ class Cleaning(QObject):
         return faces if len(faces) > 1 else ()
 
     def _act(self, faces, back):
+        action, hex_colour = self._panel.regions.wanted()
+        self.decide(faces, action, hex_colour, back)
+
+    def decide(self, faces, action: str, hex_colour: str | None = None, back: bool = False) -> None:
+        """Drop, open, colour … regions, or take back what was decided about them."""
         if self.desk is None or not faces:
             return
         recipe = self._session.document.recipe
-        action, hex_colour = self._panel.regions.wanted()
         self._before, self._was_back = self.desk, back
         if self._painting is not None and action == COLOUR and len(faces) == 1:
             faces, hexes = self._painting.painted(self.desk, faces[0], hex_colour)
@@ -281,13 +291,21 @@ class Cleaning(QObject):
         hidden = None if only is None else self.desk.others(only)
         return tuple(face for face in faces if (hidden is None or not hidden[face]) and self._may(face, face))
 
+    def within(self, points) -> tuple[int, ...]:
+        """Regions shown that lie mostly in a polygon (shares) and may be acted on."""
+        if self.desk is None:
+            return ()
+        ground, within = self.desk.work.ground, self.desk.within(points)
+        if not self._session.document.recipe.all_off:
+            within = [face for face in within if not ground[face]]
+        return self._shown(within)
+
+    def alike(self, face: int, likeness) -> tuple[int, ...]:
+        """Regions shown that are like one."""
+        return self._shown(self.desk.alike(face, likeness))
+
     def _act_within(self, points):
-        if self.desk is not None:
-            ground = self.desk.work.ground
-            within = self.desk.within(points)
-            if not self._session.document.recipe.all_off:
-                within = [face for face in within if not ground[face]]
-            self._act(self._shown(within), False)
+        self._act(self.within(points), False)
 
     def _drop_colour(self, hex_colour, x_px, y_px):
         region = None if self.desk is None else self.desk.index.at(x_px, y_px)

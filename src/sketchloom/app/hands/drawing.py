@@ -39,14 +39,14 @@ class Drawing(QObject):
 
     def __init__(self, bench, session, panel, hold, notices):
         super().__init__(bench)
-        self._table = Table(bench, session, panel, hold, notices)
+        self.table = Table(bench, session, panel, hold, notices)
         self._knows_fonts = self._is_seen = False
         self._of = None
-        self._splitting, self._bridging = Splitting(self._table, self), Bridging(self._table, self)
-        self._laying_on, self._stroking = LayingOn(self._table, self), Stroking(self._table, self)
-        self._boundaries = Boundaries(self._table, self)
-        self._own_figures = OwnFigures(self._table, self._laying_on, self)
-        self._hands = (self._splitting, self._bridging, self._laying_on, self._stroking, self._boundaries)
+        self.splitting, self.bridging = Splitting(self.table, self), Bridging(self.table, self)
+        self.laying_on, self.stroking = LayingOn(self.table, self), Stroking(self.table, self)
+        self.boundaries = Boundaries(self.table, self)
+        self._own_figures = OwnFigures(self.table, self.laying_on, self)
+        self._hands = (self.splitting, self.bridging, self.laying_on, self.stroking, self.boundaries)
         bench.tool_changed.connect(self._show_tool)
 
     def _show_tool(self, tool):
@@ -56,7 +56,7 @@ class Drawing(QObject):
     @property
     def desk(self):
         """What can be asked of the exact result shown, None without one."""
-        return self._table.desk
+        return self.table.desk
 
     def turn(self, is_seen: bool) -> None:
         """The stage is turned to, or left."""
@@ -64,32 +64,32 @@ class Drawing(QObject):
         if is_seen:
             self.refresh()
         if is_seen and not self._knows_fonts:
-            self._table.session.helper.run(
+            self.table.session.helper.run(
                 self.tr("Looking for fonts"),
                 lambda _: _fonts(),
                 self._show_fonts,
-                lambda why: self._table.say("words", "trouble", why),
+                lambda why: self.table.say("words", "trouble", why),
             )
 
     def _show_fonts(self, fonts):
         self._knows_fonts = True
-        self._table.panel.shapes.show_fonts(fonts)
+        self.table.panel.shapes.show_fonts(fonts)
 
     def refresh(self) -> None:
         """Another exact result is shown, or none."""
-        shown = self._table.session.latest
+        shown = self.table.session.latest
         if shown is not None and not shown.coarse and not self._is_seen:
             _load_ahead()
         if not self._is_seen or shown is None or shown.coarse or shown.work.draws_with_pens:
             return
         if self._of is shown.work:
             return
-        bench, before, self._of = self._table.bench, self._table.desk, shown.work
-        self._table.desk = _desk_of(shown.work)
+        bench, before, self._of = self.table.bench, self.table.desk, shown.work
+        self.table.desk = _desk_of(shown.work)
         if before is None or before.work.traced is not shown.work.traced:
-            for hand in (self._stroking, self._bridging, self._boundaries):
+            for hand in (self.stroking, self.bridging, self.boundaries):
                 hand.forget()
         if isinstance(bench.tool, WaitTool):
             bench.tool.again()  # for what is there now
-        for hand in (self._splitting, self._laying_on, self._bridging):
+        for hand in (self.splitting, self.laying_on, self.bridging):
             hand.renew()

@@ -15,10 +15,10 @@ class Together(QObject):
         self._kept = ()
         self._made = self._of = None
         self._tool = PickTool(lambda: bench.source_image)
-        self._tool.picked.connect(self._choose)
+        self._tool.picked.connect(self.choose)
         box.choose_wanted.connect(lambda on: self._take_up() if on else cleaning.hold())
-        box.none_wanted.connect(lambda: self._choose(()))
-        box.act_wanted.connect(self._act)
+        box.none_wanted.connect(lambda: self.choose(()))
+        box.act_wanted.connect(lambda what: self._box.faces and self.act(what, self._box.faces))
         bench.tool_changed.connect(lambda tool: box.choose.setChecked(tool is self._tool))
 
     def refresh(self) -> None:
@@ -38,16 +38,18 @@ class Together(QObject):
         self._bench.set_tool(self._tool)
         self._bench.setFocus()
 
-    def _choose(self, faces):
+    def choose(self, faces) -> None:
+        """These regions are chosen, the first one first."""
         desk = self._tool.desk
         if desk is not None:
             self._kept = desk.remembered(faces)
             self._tool.show_chosen(faces)
             self._box.show_chosen(desk, faces)
 
-    def _act(self, what):
-        desk, recipe, faces = self._tool.desk, self._session.document.recipe, self._box.faces
-        if desk is None or not faces:
+    def act(self, what: str, faces) -> None:
+        """Make some regions one, cut them out of the first, or fill what they enclose."""
+        desk, recipe = self._cleaning.desk, self._session.document.recipe
+        if desk is None:
             return
         if what == INSIDE:
             changed, done = desk.filled(recipe, faces), self.tr("filled inside")

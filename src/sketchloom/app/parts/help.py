@@ -1,37 +1,31 @@
 """Help inside the application: the keys, and the first ten minutes."""
 
+from html import escape
+
 from PySide6.QtCore import Qt
+from PySide6.QtGui import QKeySequence
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowser, QVBoxLayout
 
+from sketchloom.app import actions
+from sketchloom.app.hands.choice.acts import ACTS, KINDS_NAMED
 from sketchloom.app.words import told
 from sketchloom.core.base.said import said
 
-KEYS = (
-    ("Ctrl+O", said("Open a picture or project")),
-    ("Ctrl+V", said("Paste a picture")),
-    ("Ctrl+S", said("Save the project")),
-    ("Ctrl+E", said("Write the cut files")),
-    ("Ctrl+Z, Ctrl+Shift+Z", said("Undo, redo, as often as you like")),
-    ("Alt+1 … Alt+6", said("Stages: Source, Trace, Clean, Layers, Sheets, Release")),
+GESTURES = (
     (said("Wheel, + and −"), said("Zoom to the pointer")),
     (said("Drag, arrow keys, two fingers"), said("Pan")),
-    ("F", said("Fit the work to the bench")),
-    ("1", said("True size")),
-    ("R", said("Grid on or off")),
-    ("C", said("Curtain on or off")),
-    ("V", said("Variants side by side")),
+    (said("Arrow keys with a tool held"), said("A cross moves: 8 pixels, with Shift 1 mm; digits typed say a place")),
+    (said("Space, Shift+Space, Ctrl+Space"), said("A click at the cross; one that adds; hold it down until Space")),
     (said("[ and ]"), said("Move the curtain")),
     (said("Hold O"), said("The source alone")),
-    ("B", said("Change the ground behind the work")),
-    ("Ctrl+↑, Ctrl+↓", said("Move the chosen layer")),
-    ("Ctrl+L", said("Fold or unfold the findings")),
+    (said("Ctrl+↑, Ctrl+↓"), said("Move the chosen layer")),
     (said("Enter, Backspace"), said("Take what a tool on the bench drew; one point back")),
-    (said(". and ,"), said("In Clean: the next larger, the next smaller region; Enter acts on it")),
+    (said(". and ,"), said("In Clean: the next larger, the next smaller region")),
     (said("T, Delete"), said("In Sheets: turn the chosen part; let it be placed again")),
     (said("N, Page up, Page down"), said("In Sheets: the next part; the sheet before, the next sheet")),
-    ("Esc", said("Put the tool down; cancel what runs")),
-    ("F1", said("This sheet")),
+    ("Esc", said("Let go of what is chosen; put the tool down; cancel what runs")),
 )
+"""Keys and gestures that are no action's."""
 
 FIRST_STEPS = said("""
 <h3>From a picture to cut files</h3>
@@ -81,8 +75,8 @@ class HelpDialog(QDialog):
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.resize(640, 640)
         rows = "".join(
-            f"<tr><td style='padding:3px 18px 3px 0'><b>{told(k)}</b></td><td>{told(v)}</td></tr>" for k, v in KEYS
-        )
+            f"<tr><td style='padding:3px 18px 3px 0'><b>{escape(key)}</b></td><td>{escape(words)}</td></tr>"
+            for key, words in _keys())
         tabs = QTabWidget()
         for title, html in (
             (self.tr("First ten minutes"), told(FIRST_STEPS)),
@@ -94,6 +88,20 @@ class HelpDialog(QDialog):
         layout = QVBoxLayout(self)
         layout.addWidget(tabs)
         layout.addWidget(box)
+
+
+def _keys():
+    """Every key, those of actions as they are now."""
+    for name, row in actions.ROWS.items():
+        keys = [QKeySequence(key).toString(QKeySequence.SequenceFormat.NativeText) for key in actions.keys_of(name)]
+        if keys:
+            yield ", ".join(keys), row.plain
+    for kind, title in KINDS_NAMED.items():
+        for act in ACTS[kind]:
+            if act.key_text:
+                yield act.key_text, f"{told(title)}: {told(act.words).rstrip('…')}"
+    for key, words in GESTURES:
+        yield told(key), told(words)
 
 
 def _page(title, html):

@@ -100,5 +100,9 @@ class Rail(QFrame):
         layout.addStretch(1)
         group.idClicked.connect(self.chosen)
 
+    @property
+    def titles(self) -> tuple[str, ...]:
+        return tuple(button.title for button in self.buttons)
+
     def choose(self, number: int) -> None:
         self.buttons[number].setChecked(True)

@@ -1,7 +1,9 @@
-"""Clean stage: which regions stay, what becomes of the others, and what was decided so far."""
+"""Clean stage: what is chosen on the bench, what may be mended, what was changed; everything else when it is called."""
 
 from PySide6.QtCore import Signal
 
+from sketchloom.app.parts.choice_strip import ChosenWords
+from sketchloom.app.parts.finding_rows import FindingRows
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label
 from sketchloom.app.stages.cleaning.curves_box import CurvesBox, RegularBox
@@ -16,54 +18,31 @@ from sketchloom.app.stages.cleaning.splits_box import CoversBox, SplitsBox
 from sketchloom.app.stages.cleaning.stencil_box import StencilBox
 from sketchloom.app.stages.cleaning.strokes_box import StrokesBox
 from sketchloom.app.stages.cleaning.together_box import TogetherBox
+from sketchloom.app.stages.cleaning.tool_row import CHOOSE, SWEEP, ToolRow
+from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.stages.fold import Fold
 from sketchloom.core.base.units import format_length
+from sketchloom.core.preflight.findings import CLEAN
+from sketchloom.desk.things import SHAPE, STRETCH
 
 
 class CleanPanel(Panel):
-    """Boxes of the stage. The desk of the present result comes with ``show_desk``."""
+    """The row of tools, what is chosen, and boxes that come when they are called, one at a time. The desk of the
+    present result comes with ``show_desk``."""
 
     change = Signal(object, str, str)
 
     def __init__(self, parent=None):
         super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
-        self.regions, self.small, self.edits, self.lines, self.narrow = (
-            RegionsBox(),
-            SmallBox(),
-            EditsBox(),
-            LinesBox(),
-            NarrowBox(),
-        )
-        self.splits, self.covers, self.shapes, self.curves, self.regular = (
-            SplitsBox(),
-            CoversBox(),
-            ShapesBox(),
-            CurvesBox(),
-            RegularBox(),
-        )
-        self.mirror, self.rims, self.stencil, self.strokes, self.together = (
-            MirrorBox(),
-            RimsBox(),
-            StencilBox(),
-            StrokesBox(),
-            TogetherBox(),
-        )
-        self._of_regions = (
-            self.together,
-            self.splits,
-            self.covers,
-            self.shapes,
-            self.curves,
-            self.regular,
-            self.mirror,
-            self.rims,
-            self.stencil,
-            self.strokes,
-        )
-        self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow, *self._of_regions)
-        for box in self._boxes:
-            box.change.connect(self.change)
+        self.tools = ToolRow()
+        self.chosen = ChosenWords()
+        self.chosen.hide()
+        self.regions, self.edits, self.mending = RegionsBox(), EditsBox(), FindingRows(is_narrow=True)
+        self._build_boxes()
+        self._hint = label(
+            self.tr("Nothing is chosen. Click on the bench what you want to change: a region, a shape, the line around "
+                    "it; click again for what lies below."), "quiet")
         self._pens = label(
             self.tr(
                 "Pen lines have no regions. Strokes are taken out in Trace; make them shapes there to clean regions "
@@ -71,34 +50,96 @@ class CleanPanel(Panel):
             ),
             "quiet",
         )
-        self._small_fold = Fold(self.tr("The smallest regions"), self.small)
-        self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
         self.uncut = UncutNote()
-        # what most work asks for comes first, where it is seen without scrolling
-        self._folds = [
-            Fold(title, box)
-            for title, box in (
-                (self.tr("Several regions"), self.together),
-                (self.tr("Shapes and words"), self.shapes),
-                (self.tr("Backing and rim"), self.rims),
-                (self.tr("Mirror one half"), self.mirror),
-                (self.tr("Strokes"), self.strokes),
-                (self.tr("Split lines"), self.splits),
-                (self.tr("Cover an area"), self.covers),
-                (self.tr("Boundaries by hand"), self.curves),
-                (self.tr("Nearly regular"), self.regular),
-                (self.tr("Stencil bridges"), self.stencil),
-            )
-        ]
-        self.add(self._pens, self.regions, self.uncut, *self._folds[:4], self._edits_fold, self._small_fold,
-                 Fold(self.tr("Gaps and ink"), self.lines), Fold(self.tr("Narrow places"), self.narrow),
-                 *self._folds[4:])
+        self._mend_title = label(self.tr("Mend"), "section")
+        self._edits_fold = Fold(self.tr("What was changed"), self.edits, True)
+        self.add(self.tools, self._pens, self._hint, self.chosen, self.regions, *self.drawers.values(), self.uncut,
+                 self._mend_title, self.mending, self._edits_fold)
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
         self.column.addStretch(1)
-        self._small_fold.head.toggled.connect(lambda _: self._fill_small())
-        self._desk = None
+        self.tools.name_boxes({name: drawer.head.text() for name, drawer in self.drawers.items()})
+        self.tools.called.connect(lambda name: self.drawers[name].call())
+        for drawer in self.drawers.values():
+            drawer.head.toggled.connect(lambda on, d=drawer: on and self._close_others(d))
+        self.drawers["small"].head.toggled.connect(lambda _: self._fill_small())
+        self._desk, self._is_pens, self._held, self._own = None, False, None, None
+        self.regions.hide()
+        self.show_findings(())
+
+    def _build_boxes(self):
+        self.small, self.lines, self.narrow, self.splits, self.covers = (
+            SmallBox(), LinesBox(), NarrowBox(), SplitsBox(), CoversBox())
+        self.shapes, self.curves, self.regular, self.mirror, self.rims = (
+            ShapesBox(), CurvesBox(), RegularBox(), MirrorBox(), RimsBox())
+        self.stencil, self.strokes, self.together = StencilBox(), StrokesBox(), TogetherBox()
+        self._of_regions = (self.together, self.splits, self.covers, self.shapes, self.curves, self.regular,
+                            self.mirror, self.rims, self.stencil, self.strokes)
+        self._boxes = (self.regions, self.small, self.edits, self.lines, self.narrow, *self._of_regions)
+        for box in self._boxes:
+            box.change.connect(self.change)
+        self.drawers = {name: Drawer(title, box) for name, title, box in (
+            ("together", self.tr("Several regions"), self.together),
+            ("shapes", self.tr("Shapes and words"), self.shapes),
+            ("rims", self.tr("Backing and rim"), self.rims),
+            ("mirror", self.tr("Mirror one half"), self.mirror),
+            ("lines", self.tr("Gaps and ink"), self.lines),
+            ("narrow", self.tr("Narrow places"), self.narrow),
+            ("small", self.tr("The smallest regions"), self.small),
+            ("strokes", self.tr("Strokes"), self.strokes),
+            ("splits", self.tr("Split lines"), self.splits),
+            ("covers", self.tr("Cover an area"), self.covers),
+            ("curves", self.tr("Boundaries by hand"), self.curves),
+            ("regular", self.tr("Nearly regular"), self.regular),
+            ("stencil", self.tr("Stencil bridges"), self.stencil),
+        )}
+
+    def _close_others(self, opened):
+        for drawer in self.drawers.values():
+            if drawer is not opened:
+                drawer.call(False)
+        if self._own is not opened:
+            self._own = None
+
+    def close_drawers(self) -> None:
+        """No box is called for any more."""
+        self._close_others(None)
+
+    # -- what is chosen and held ---------------------------------------------------------
+
+    def show_tool(self, name: str | None) -> None:
+        """Which tool of the row is held."""
+        self._held = name
+        self.tools.show_tool(name)
+        self.regions.setVisible(name == SWEEP and not self._is_pens)
+        self._show_hint()
+
+    def show_chosen(self, kind: str | None, words: str = "", acts=(), hexes=()) -> None:
+        """What is chosen on the bench, and what can be done to it; a kind None for nothing."""
+        self.chosen.setVisible(kind is not None)
+        if kind is not None:
+            self.chosen.show_choice(words, acts, hexes)
+        own = {SHAPE: self.drawers["shapes"], STRETCH: self.drawers["curves"]}.get(kind)
+        if own is not None and not own.head.isChecked() and self._own is not own:
+            own.head.setChecked(True)  # its settings belong to what is chosen
+            self._own = own
+        elif own is None and self._own is not None and self._held == CHOOSE:
+            self._own.call(False)
+            self._own = None
+        self._show_hint()
+
+    def _show_hint(self):
+        self._hint.setVisible(self._held == CHOOSE and self.chosen.isHidden() and not self._is_pens)
+
+    def show_findings(self, findings) -> None:
+        """What may be mended here."""
+        mine = [finding for finding in findings if finding.rule.stage == CLEAN]
+        self.mending.show_findings(mine)
+        for part in (self._mend_title, self.mending):
+            part.setVisible(bool(mine))
+
+    # -- results -------------------------------------------------------------------------
 
     def show_document(self, document) -> None:
         for box in self._boxes:
@@ -106,10 +147,12 @@ class CleanPanel(Panel):
 
     def show_work(self, work) -> None:
         recipe = self.regions.recipe or work.recipe
-        pens = work.draws_with_pens
+        self._is_pens = pens = work.draws_with_pens
         self._pens.setVisible(pens)
-        for part in (self.regions, self._small_fold, self._edits_fold, *self._folds):
-            part.setVisible(not pens)
+        self._edits_fold.setVisible(not pens)
+        for name, drawer in self.drawers.items():
+            drawer.offer(not pens or name in ("lines", "narrow"))
+        self.show_tool(self._held)
         for box in (
             self.regions,
             self.lines,
@@ -137,5 +180,5 @@ class CleanPanel(Panel):
 
     def _fill_small(self):
         # pictures are made when they are seen
-        if self._desk is not None and self._small_fold.head.isChecked():
+        if self._desk is not None and self.drawers["small"].head.isChecked():
             self.small.show_desk(self._desk)

@@ -17,7 +17,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.preflight.findings import SOURCE, WARN
 from sketchloom.core.preflight.source_rules import SHADED_SHARE
-from sketchloom.desk import room
+from sketchloom.desk import mends, room
 from sketchloom.recipe.document import SETTINGS
 from sketchloom.recipe.sections import MAX_SIZE_MM, MIN_SIZE_MM
 
@@ -32,6 +32,7 @@ class SourcePanel(Panel):
     paste_wanted = Signal()
     scan_wanted = Signal()
     mend_wanted = Signal(object)
+    prepare_wanted = Signal()
 
     def __init__(self, parent=None):
         super().__init__("", parent)
@@ -44,10 +45,20 @@ class SourcePanel(Panel):
         self._opens[1].clicked.connect(self.paste_wanted)
         self._picture = Figures()
         self._scan = button(
-            self.tr("Simulated scanner…"), "scan", self.tr("Lay a picture on a glass that is not there and scan it")
+            self.tr("Scan…"), "scan", self.tr("A simulated scanner: lay a picture on a glass that is not there")
         )
         self._scan.clicked.connect(self.scan_wanted)
-        self.add(self._name, self._opens, self._scan, self._picture)
+        self.add(self._name, (*self._opens, self._scan))
+        self.section(self.tr("Judgement"))
+        self._verdict = label("")
+        self._points = QVBoxLayout()
+        self._points.setSpacing(6)
+        self._judged = Figures()
+        self._all = button(self.tr("Prepare all that helps"), "circle-check",
+                           self.tr("Everything below that has a button of preparing; you see before and after"))
+        self._all.clicked.connect(self.prepare_wanted)
+        self._all.hide()
+        self.add(self._verdict, self._all, self._points)
         self._build_pages()
         self.section(self.tr("Finished size"))
         self._width = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
@@ -63,13 +74,7 @@ class SourcePanel(Panel):
                  self._unit)
         self.add(label(self.tr("Proportions are kept and all layers follow. Type 4.5in or 120 mm."), "quiet"))
         self._size = Figures()
-        self.add(self._size)
-        self.section(self.tr("Judgement"))
-        self._verdict = label("")
-        self._points = QVBoxLayout()
-        self._points.setSpacing(6)
-        self._judged = Figures()
-        self.add(self._verdict, self._points, self._judged)
+        self.add(self._size, self._judged, self._picture)
         self.section(self.tr("Prepare"))
         self.preparing = PreparingBox()
         self.preparing.change.connect(
@@ -81,8 +86,6 @@ class SourcePanel(Panel):
         self.background.change.connect(self.change)
         self.uncut = UncutNote()
         self.add(self.background, self.uncut)
-        self.add(label(self.tr("May you use this picture? Drawings by others and customers' logos need their "
-                               "consent; the program does not know."), "caution"))
         self.column.addStretch(1)
 
     def _build_pages(self):
@@ -166,6 +169,7 @@ class SourcePanel(Panel):
         fit = work.fitness
         self._verdict.setText(self.tr("Not known yet: the picture is still being read.") if work.rough
                               else self._sentence(work))
+        self._all.setVisible(not work.rough and mends.prepared(work) is not None)
         self._list_points([] if work.rough else [f for f in work.findings if f.rule.stage == SOURCE])
         self._judged.show_values(
             (

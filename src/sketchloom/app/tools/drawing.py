@@ -102,25 +102,30 @@ class ShapeTool(Tool):
         top = (corners[0] + corners[1]) / 2
         return corners, middle, top - QPointF(0, 26)
 
-    def press(self, frame: Frame, at: QPointF) -> None:
+    def _means(self, frame, at):
+        """What a press at a place does to the shape, None for nothing."""
         if self._box is None:
-            return
+            return None
         corners, _middle, handle = self._places(frame)
         def near(p):
             return math.hypot(*(p - at).toTuple()) <= NEAR
-        self._from = at
         if near(handle):
-            self._how = "turn"
-        elif any(near(c) for c in corners):
-            self._how = "scale"
-        else:
-            box = (
-                min(c.x() for c in corners) - 6,
-                max(c.x() for c in corners) + 6,
-                min(c.y() for c in corners) - 6,
-                max(c.y() for c in corners) + 6,
-            )
-            self._how = "move" if box[0] <= at.x() <= box[1] and box[2] <= at.y() <= box[3] else None
+            return "turn"
+        if any(near(c) for c in corners):
+            return "scale"
+        box = (
+            min(c.x() for c in corners) - 6,
+            max(c.x() for c in corners) + 6,
+            min(c.y() for c in corners) - 6,
+            max(c.y() for c in corners) + 6,
+        )
+        return "move" if box[0] <= at.x() <= box[1] and box[2] <= at.y() <= box[3] else None
+
+    def holds(self, frame: Frame, at: QPointF) -> bool:
+        return self._means(frame, at) is not None
+
+    def press(self, frame: Frame, at: QPointF) -> None:
+        self._from, self._how = at, self._means(frame, at)
 
     def move(self, frame: Frame, at: QPointF, held: bool) -> None:
         if not held or self._how is None:

@@ -101,6 +101,12 @@ class StretchTool(Tool):
         best = min(near, default=None)
         return (best[2], best[3]) if best is not None and best[0] <= _GRIP else None
 
+    def holds(self, frame: Frame, at: QPointF) -> bool:
+        return self._grip_at(frame, at) is not None or self._share_at(frame, at) is not None
+
+    def uses_click(self, frame: Frame, at: QPointF) -> bool:
+        return self._grip_at(frame, at) is not None
+
     # -- what the hand does ---------------------------------------------------------------
 
     def press(self, frame: Frame, at: QPointF) -> None:

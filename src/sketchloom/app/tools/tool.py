@@ -40,8 +40,24 @@ class Tool(QObject):
     wants_original = False
     wants_cut = False
     cursor = Qt.CursorShape.CrossCursor
+    inner = None
+    """A tool within this one, for what is chosen with it."""
+    modifiers = Qt.KeyboardModifier.NoModifier
+    """Keys held with the pointer; the bench says them."""
 
     hint = ""
+
+    def holds(self, frame: Frame, at: QPointF) -> bool:
+        """Whether a press at a place is meant for what this tool shows there."""
+        return True
+
+    def uses_click(self, frame: Frame, at: QPointF) -> bool:
+        """Whether a click there, without a drag, does something."""
+        return False
+
+    def wants(self, key) -> bool:
+        """Whether a key is this tool's, even where an action of the window has it."""
+        return False
 
     def press(self, frame: Frame, at: QPointF) -> None:
         """The button went down."""

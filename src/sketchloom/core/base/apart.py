@@ -61,7 +61,7 @@ def ended(module: str, data: bytes, most_s: float = math.inf) -> tuple[int, byte
 
 
 def _written(writes, data):
-    with suppress(BrokenPipeError), open(writes, "wb", buffering=0) as pipe:
+    with suppress(BrokenPipeError), os.fdopen(writes, "wb", buffering=0) as pipe:
         left = memoryview(data)
         while left:
             left = left[pipe.write(left):]

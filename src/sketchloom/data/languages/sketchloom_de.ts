@@ -8,112 +8,252 @@
         <translation>Öffnen …</translation>
     </message>
     <message>
+        <source>picture file project load</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Paste a picture</source>
         <translation>Ein Bild einfügen</translation>
+    </message>
+    <message>
+        <source>clipboard</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Save the project</source>
         <translation>Projekt speichern</translation>
     </message>
     <message>
+        <source>keep store</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Save the project as…</source>
         <translation>Projekt speichern unter …</translation>
+    </message>
+    <message>
+        <source>copy name</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Write cut files…</source>
         <translation>Schneidedateien schreiben …</translation>
     </message>
     <message>
+        <source>export release svg output</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Close the window</source>
         <translation>Fenster schließen</translation>
+    </message>
+    <message>
+        <source>Quit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>exit end leave close all</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Undo</source>
         <translation>Rückgängig</translation>
     </message>
     <message>
+        <source>take back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Redo</source>
         <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>again</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Zoom in</source>
         <translation>Größer zeigen</translation>
     </message>
     <message>
+        <source>larger</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Zoom out</source>
         <translation>Kleiner zeigen</translation>
+    </message>
+    <message>
+        <source>smaller</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Fit to the bench</source>
         <translation>In die Werkbank einpassen</translation>
     </message>
     <message>
+        <source>whole all zoom</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>True size</source>
         <translation>Wahre Größe</translation>
+    </message>
+    <message>
+        <source>100 per cent zoom</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Curtain between source and cut</source>
         <translation>Vorhang zwischen Quelle und Schnitt</translation>
     </message>
     <message>
+        <source>compare before after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Grid</source>
         <translation>Raster</translation>
+    </message>
+    <message>
+        <source>lines ruler</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Next ground behind the work</source>
         <translation>Nächster Grund hinter der Arbeit</translation>
     </message>
     <message>
+        <source>background light dark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Where the picture is unlike the cut</source>
         <translation>Wo das Bild anders ist als der Schnitt</translation>
+    </message>
+    <message>
+        <source>compare errors</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Variants side by side</source>
         <translation>Varianten nebeneinander</translation>
     </message>
     <message>
+        <source>alternatives compare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Switch between mm and inches</source>
         <translation>Zwischen mm und Zoll wechseln</translation>
+    </message>
+    <message>
+        <source>unit millimetres</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Trace again</source>
         <translation>Noch einmal nachzeichnen</translation>
     </message>
     <message>
+        <source>evaluate renew</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Source</source>
         <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>stage picture size</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Trace</source>
         <translation>Nachzeichnen</translation>
     </message>
     <message>
+        <source>stage reading colours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Clean</source>
         <translation>Säubern</translation>
+    </message>
+    <message>
+        <source>stage regions edit</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Layers</source>
         <translation>Ebenen</translation>
     </message>
     <message>
+        <source>stage stack order</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Sheets</source>
         <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>stage machine plan</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Release</source>
         <translation>Ausgabe</translation>
     </message>
     <message>
+        <source>stage files</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>continue on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Search everything</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>find command help</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Fold or unfold the findings</source>
         <translation>Befunde auf- oder zuklappen</translation>
+    </message>
+    <message>
+        <source>warnings list</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Fold the panel away or bring it back</source>
         <translation>Das Feld rechts wegklappen oder zurückholen</translation>
     </message>
     <message>
+        <source>settings hide</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keys…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shortcuts keyboard change</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Help and keys</source>
         <translation>Hilfe und Tasten</translation>
+    </message>
+    <message>
+        <source>manual glossary</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>File</source>
@@ -124,28 +264,16 @@
         <translation>Bearbeiten</translation>
     </message>
     <message>
+        <source>Tools</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>View</source>
         <translation>Ansicht</translation>
     </message>
     <message>
         <source>Help</source>
         <translation>Hilfe</translation>
-    </message>
-    <message>
-        <source>Open a picture or project</source>
-        <translation>Ein Bild oder Projekt öffnen</translation>
-    </message>
-    <message>
-        <source>Write the cut files</source>
-        <translation>Die Schneidedateien schreiben</translation>
-    </message>
-    <message>
-        <source>Undo, redo, as often as you like</source>
-        <translation>Zurücknehmen, wiederholen, so oft du willst</translation>
-    </message>
-    <message>
-        <source>Stages: Source, Trace, Clean, Layers, Sheets, Release</source>
-        <translation>Schritte: Quelle, Nachzeichnen, Säubern, Ebenen, Bogen, Ausgabe</translation>
     </message>
     <message>
         <source>Wheel, + and −</source>
@@ -164,16 +292,28 @@
         <translation>Verschieben</translation>
     </message>
     <message>
-        <source>Fit the work to the bench</source>
-        <translation>Die Arbeit in die Werkbank einpassen</translation>
+        <source>Arrow keys with a tool held</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Grid on or off</source>
-        <translation>Raster an oder aus</translation>
+        <source>A cross moves: 8 pixels, with Shift 1 mm; digits typed say a place</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Curtain on or off</source>
-        <translation>Vorhang an oder aus</translation>
+        <source>Space, Shift+Space, Ctrl+Space</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A click at the cross; one that adds; hold it down until Space</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>In Clean: the next larger, the next smaller region</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Let go of what is chosen; put the tool down; cancel what runs</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>[ and ]</source>
@@ -192,12 +332,12 @@
         <translation>Die Quelle allein</translation>
     </message>
     <message>
-        <source>Change the ground behind the work</source>
-        <translation>Den Grund hinter der Arbeit wechseln</translation>
-    </message>
-    <message>
         <source>Move the chosen layer</source>
         <translation>Die gewählte Ebene bewegen</translation>
+    </message>
+    <message>
+        <source>Ctrl+↑, Ctrl+↓</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Enter, Backspace</source>
@@ -210,10 +350,6 @@
     <message>
         <source>. and ,</source>
         <translation>. und ,</translation>
-    </message>
-    <message>
-        <source>In Clean: the next larger, the next smaller region; Enter acts on it</source>
-        <translation>In Säubern: die nächstgrößere, die nächstkleinere Fläche; Eingabe wirkt auf sie</translation>
     </message>
     <message>
         <source>T, Delete</source>
@@ -230,14 +366,6 @@
     <message>
         <source>In Sheets: the next part; the sheet before, the next sheet</source>
         <translation>In Bogen: das nächste Teil; der Bogen davor, der nächste</translation>
-    </message>
-    <message>
-        <source>Put the tool down; cancel what runs</source>
-        <translation>Das Werkzeug weglegen; abbrechen, was läuft</translation>
-    </message>
-    <message>
-        <source>This sheet</source>
-        <translation>Dieses Blatt</translation>
     </message>
     <message>
         <source>
@@ -1323,8 +1451,512 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Linien neigen sich um {degrees:.1f} Grad gegen den Uhrzeigersinn.</translation>
     </message>
     <message>
+        <source>Region</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stroke</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Line around an area</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Shape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Gap</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Drop</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>It goes to what lies around it; a hole is filled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>delete remove take away fill</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bring in</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It is there, while everything else is off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>keep choose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open</source>
+        <translation>Öffnen</translation>
+    </message>
+    <message>
+        <source>A window through all sheets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hole cut out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Below</source>
+        <translation>Darunter</translation>
+    </message>
+    <message>
+        <source>A window, with a sheet of its colour below all others</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>under eye</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On top</source>
+        <translation>Obenauf</translation>
+    </message>
+    <message>
+        <source>A piece on a sheet of its colour above all others</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>over raise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>As before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What was decided about it last is taken back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>undo bring back restore</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All alike</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Chooses all of its colour and about its size</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>same similar every</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All of its colour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Chooses them in any size</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>same similar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>… in this design</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Chooses all of its colour in what hangs together here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All of its shape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Chooses them in any size, colour or turn</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Join</source>
+        <translation>Verbinden</translation>
+    </message>
+    <message>
+        <source>All get the colour of the first and are one where they touch</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unite merge together</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cut out</source>
+        <translation>Ausschneiden</translation>
+    </message>
+    <message>
+        <source>The later ones, with all they enclose, are cut out of the first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>subtract minus</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Common part</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Of the first only what lies within all the others stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>intersect overlap</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fill inside</source>
+        <translation>Innen füllen</translation>
+    </message>
+    <message>
+        <source>All that it encloses gets its colour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holes solid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Thicken</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its narrow places get the smallest width, smoothly</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>make thicker wider thin weak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Split…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Draw a line through it that parts it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>part divide separate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Chooses the line around it, to smooth or reshape it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>boundary outline smooth nodes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Its outline becomes a shape beside it that can be moved</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>duplicate shape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Take away</source>
+        <translation>Wegnehmen</translation>
+    </message>
+    <message>
+        <source>The paper shows there; what it met stays whole</source>
+        <translation>Dort zeigt sich das Papier; was er traf, bleibt ganz</translation>
+    </message>
+    <message>
+        <source>delete drop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It becomes a window through all sheets</source>
+        <translation>Er wird ein Fenster durch alle Bogen</translation>
+    </message>
+    <message>
+        <source>cut out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Thicker</source>
+        <translation>Dicker</translation>
+    </message>
+    <message>
+        <source>By a quarter; again for more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>make thicker wider</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Thinner</source>
+        <translation>Dünner</translation>
+    </message>
+    <message>
+        <source>By a fifth; again for more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>make thinner narrower</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Extend</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its free end runs on until it meets another stroke</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>longer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Join to…</source>
+        <translation>Verbinden mit …</translation>
+    </message>
+    <message>
+        <source>Then click the stroke whose free end it is joined to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>connect close</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Smooth</source>
+        <translation>Glätten</translation>
+    </message>
+    <message>
+        <source>Bumps go, the ends stay</source>
+        <translation>Beulen gehen, die Enden bleiben</translation>
+    </message>
+    <message>
+        <source>calm sweep wobble</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Straighten</source>
         <translation>Gerade richten</translation>
+    </message>
+    <message>
+        <source>A straight line between the ends</source>
+        <translation>Eine gerade Linie zwischen den Enden</translation>
+    </message>
+    <message>
+        <source>True arc</source>
+        <translation>Wahrer Bogen</translation>
+    </message>
+    <message>
+        <source>The arc of a circle through both ends; a whole ring becomes a circle</source>
+        <translation>Der Kreisbogen durch beide Enden; ein ganzer Ring wird ein Kreis</translation>
+    </message>
+    <message>
+        <source>circle round</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fewer nodes</source>
+        <translation>Weniger Knoten</translation>
+    </message>
+    <message>
+        <source>As few as stay within 0.15 mm</source>
+        <translation>So wenige, wie innerhalb von 0,15 mm bleiben</translation>
+    </message>
+    <message>
+        <source>simplify points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One node less</source>
+        <translation>Ein Knoten weniger</translation>
+    </message>
+    <message>
+        <source>The node goes whose going changes least</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make a corner</source>
+        <translation>Ecke machen</translation>
+    </message>
+    <message>
+        <source>Both ends run on until they meet</source>
+        <translation>Beide Enden laufen weiter, bis sie sich treffen</translation>
+    </message>
+    <message>
+        <source>sharp point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Round a corner</source>
+        <translation>Ecke runden</translation>
+    </message>
+    <message>
+        <source>By the radius in the panel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>radius</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What was laid on goes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>delete</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Another one beside it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>duplicate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Turn over</source>
+        <translation>Umdrehen</translation>
+    </message>
+    <message>
+        <source>Left becomes right</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mirror flip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All round, by a quarter of a millimetre; again for more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>make thicker wider offset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All round; again for more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lay higher</source>
+        <translation>Höher legen</translation>
+    </message>
+    <message>
+        <source>Above the shape that covers it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>up front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lay lower</source>
+        <translation>Tiefer legen</translation>
+    </message>
+    <message>
+        <source>Below the shape that it covers</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>down back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Along a line…</source>
+        <translation>Entlang einer Linie …</translation>
+    </message>
+    <message>
+        <source>Repeated with even steps along the line drawn; the panel says how often</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>repeat pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Around a place…</source>
+        <translation>Um eine Stelle …</translation>
+    </message>
+    <message>
+        <source>Repeated around the place clicked; the panel says how often</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>repeat ring rosette</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All become one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unite</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The later ones are cut out of the first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>subtract</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Only what all have in common stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>intersect</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Close it</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>A bridge in the outline&apos;s own width</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>bridge join leak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Close all</source>
+        <translation>Alle schließen</translation>
+    </message>
+    <message>
+        <source>A bridge over every gap that was found</source>
+        <translation>Ein Steg über jede gefundene Lücke</translation>
+    </message>
+    <message>
+        <source>bridges leaks</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>the light is uneven</source>
@@ -3918,6 +4550,109 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>this DXF is damaged or cut short.</source>
         <translation>dieses DXF ist beschädigt oder abgeschnitten.</translation>
     </message>
+    <message>
+        <source>Choose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Click what you want to change; what can be done stands beside it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>select pick</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A click or a drag drops, opens or colours regions at once</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>drop open colour fill regions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ink</source>
+        <translation>Tinte</translation>
+    </message>
+    <message>
+        <source>Paint ink, or take it away; close gaps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brush bridge gap draw</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A line of even width, by hand or from point to point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>bar stripe draw</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Figures, bows, paths and areas, laid on or cut out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>circle star rectangle polygon</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Words</source>
+        <translation>Wörter</translation>
+    </message>
+    <message>
+        <source>Words in one of the fonts here, as regions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>text letters font</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cover</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Draw round what is to go; what is around it goes on there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>remove erase heal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Mirror</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One half stays, the other becomes its mirror image</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>half symmetric reflect</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>ActsGrid</name>
+    <message>
+        <source>Give it {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Another colour</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>AreaTool</name>
@@ -4216,6 +4951,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Ein Stück von {0}, höchstens {1} vom Bild entfernt. Ziehe daran, um es zu ziehen.</translation>
     </message>
     <message>
+        <source>line around an area · {0} round · {1} nodes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>stretch of a boundary · {0} · {1} nodes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>That cannot be done here: {0}.</source>
         <translation>Das geht hier nicht: {0}.</translation>
     </message>
@@ -4469,6 +5212,24 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>ChoiceStrip</name>
+    <message>
+        <source>What can be done to what is chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>Choosing</name>
+    <message>
+        <source>A colour for what is chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Click what you want to change; click again for what lies below it. Drag a box, with Ctrl a line around; Shift adds.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>ChosenBox</name>
     <message>
         <source>Way of layering of the chosen layer</source>
@@ -4712,6 +5473,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>What comes out</source>
         <translation>Was herauskommt</translation>
+    </message>
+    <message>
+        <source>Nothing is chosen. Click on the bench what you want to change: a region, a shape, the line around it; click again for what lies below.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Mend</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Regions cut</source>
@@ -4968,6 +5737,29 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>CommandSearch</name>
+    <message>
+        <source>Search everything</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What do you want to do?  mirror, kerf, make thicker …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What is looked for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What was found</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing is called so. Try another word.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>CostBox</name>
     <message>
         <source>a sheet</source>
@@ -5106,6 +5898,17 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Drag a frame around what to keep, then press Enter. Esc leaves it.</source>
         <translation>Ziehe einen Rahmen um das, was bleiben soll, dann drücke Enter. Esc verlässt es.</translation>
+    </message>
+</context>
+<context>
+    <name>Cross</name>
+    <message>
+        <source>Place of the cross, across and down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>across, down: 25, 40.5</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -5628,6 +6431,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Drawer</name>
+    <message>
+        <source>Close this</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>Drawing</name>
     <message>
         <source>Looking for fonts</source>
@@ -5904,6 +6714,53 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>FindingRows</name>
+    <message>
+        <source>note</source>
+        <translation>Hinweis</translation>
+    </message>
+    <message>
+        <source>warning</source>
+        <translation>Warnung</translation>
+    </message>
+    <message>
+        <source>stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>{0} places</source>
+        <translation>{0} Stellen</translation>
+    </message>
+    <message>
+        <source>the worst:</source>
+        <translation>die schlimmste:</translation>
+    </message>
+    <message>
+        <source>Go there</source>
+        <translation>Dorthin</translation>
+    </message>
+    <message>
+        <source>See what was dropped</source>
+        <translation>Sehen, was wegfiel</translation>
+    </message>
+    <message>
+        <source>Go to the next</source>
+        <translation>Zur nächsten</translation>
+    </message>
+    <message>
+        <source>All: {0}</source>
+        <translation>Alle: {0}</translation>
+    </message>
+    <message>
+        <source>Mend every place of this kind; you see it before you keep it</source>
+        <translation>Jede Stelle dieser Art beheben; du siehst es, bevor du es behältst</translation>
+    </message>
+    <message>
+        <source>One by one</source>
+        <translation>Einzeln</translation>
+    </message>
+</context>
+<context>
     <name>FindingsLine</name>
     <message>
         <source>Show all findings</source>
@@ -5933,49 +6790,16 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>{0} of {1} kinds</source>
         <translation>{0} in {1} Arten</translation>
     </message>
+</context>
+<context>
+    <name>Gaps</name>
     <message>
-        <source>note</source>
-        <translation>Hinweis</translation>
+        <source>gap in an outline · {0} wide</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>warning</source>
-        <translation>Warnung</translation>
-    </message>
-    <message>
-        <source>stop</source>
-        <translation>Halt</translation>
-    </message>
-    <message>
-        <source>{0} places</source>
-        <translation>{0} Stellen</translation>
-    </message>
-    <message>
-        <source>the worst:</source>
-        <translation>die schlimmste:</translation>
-    </message>
-    <message>
-        <source>Go there</source>
-        <translation>Dorthin</translation>
-    </message>
-    <message>
-        <source>Go to the next</source>
-        <translation>Zur nächsten</translation>
-    </message>
-    <message>
-        <source>All: {0}</source>
-        <translation>Alle: {0}</translation>
-    </message>
-    <message>
-        <source>One by one</source>
-        <translation>Einzeln</translation>
-    </message>
-    <message>
-        <source>Mend every place of this kind; you see it before you keep it</source>
-        <translation>Jede Stelle dieser Art beheben; du siehst es, bevor du es behältst</translation>
-    </message>
-    <message>
-        <source>See what was dropped</source>
-        <translation>Sehen, was wegfiel</translation>
+        <source>{0} gaps in outlines · the narrowest {1} wide</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -6234,6 +7058,65 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>{0} taken back</source>
         <translation>{0} zurückgenommen</translation>
+    </message>
+</context>
+<context>
+    <name>KeysTable</name>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Words of what is looked for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Actions and their keys</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Action</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Another key for the chosen action</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give it this key</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No key</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The action is then reached by menus and by the search</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>The keys it came with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose an action, then press the key it is to have.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Key</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Press the key it is to have.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0} belongs to “{1}”; given here, it is taken from there.</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -7803,6 +8686,73 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>NextBar</name>
+    <message>
+        <source>Source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>Trace</source>
+        <translation>Nachzeichnen</translation>
+    </message>
+    <message>
+        <source>Clean</source>
+        <translation>Säubern</translation>
+    </message>
+    <message>
+        <source>Layers</source>
+        <translation>Ebenen</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Release</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>See to it first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Prepare all that helps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>You see before and after, and can take it back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Write cut files…</source>
+        <translation>Schneidedateien schreiben …</translation>
+    </message>
+    <message>
+        <source>Nothing is cut: choose another reading, or bring regions in.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not yet: the exact result is on its way.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 thing to look at here first, if you like.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0} things to look at here first, if you like.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>Notice</name>
     <message>
         <source>Close this message</source>
@@ -8966,15 +9916,50 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Regions</name>
+    <message>
+        <source>{0:.2f} cm²</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0:.1f} mm²</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>narrowest {0}</source>
+        <translation>schmalste {0}</translation>
+    </message>
+    <message>
+        <source>{0} regions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 hole</source>
+        <translation>1 Loch</translation>
+    </message>
+    <message>
+        <source>{0} holes</source>
+        <translation>{0} Löcher</translation>
+    </message>
+    <message>
+        <source>{0} · {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>region that is not cut</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0} region</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>thickened</source>
+        <translation>verdickt</translation>
+    </message>
+</context>
+<context>
     <name>RegionsBox</name>
-    <message>
-        <source>Choose regions on the bench</source>
-        <translation>Flächen auf der Werkbank wählen</translation>
-    </message>
-    <message>
-        <source>While off, the bench is dragged as elsewhere</source>
-        <translation>Ist es aus, wird die Werkbank gezogen wie sonst</translation>
-    </message>
     <message>
         <source>Drop</source>
         <translation>Weg</translation>
@@ -9764,6 +10749,37 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Searching</name>
+    <message>
+        <source>what is chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0}, in Clean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be done now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose it on the bench first ({0}); then: {1}{2}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>on</source>
+        <translation>ein</translation>
+    </message>
+    <message>
+        <source>off</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>everywhere</source>
+        <translation>überall</translation>
+    </message>
+</context>
+<context>
     <name>SectionStrip</name>
     <message>
         <source>Thickness of a sheet</source>
@@ -9829,6 +10845,25 @@ seinesgleichen</translation>
     <message>
         <source>Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends.</source>
         <translation>Ziehe die Form, ihre Ecken oder den Griff darüber. Pfeiltasten bewegen sie um einen Pixel. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Shapes</name>
+    <message>
+        <source>{0} shapes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shape “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shape “{0}”, cut out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{0} · {1}</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -10068,6 +11103,10 @@ seinesgleichen</translation>
     <message>
         <source>Middles on a level line</source>
         <translation>Mitten auf eine waagerechte Linie</translation>
+    </message>
+    <message>
+        <source>coloured shape</source>
+        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Where it is laid on</source>
@@ -10506,14 +11545,6 @@ seinesgleichen</translation>
         <translation>Ein Bild einfügen (Strg+V)</translation>
     </message>
     <message>
-        <source>Simulated scanner…</source>
-        <translation>Simulierter Scanner …</translation>
-    </message>
-    <message>
-        <source>Lay a picture on a glass that is not there and scan it</source>
-        <translation>Ein Bild auf ein Glas legen, das es nicht gibt, und scannen</translation>
-    </message>
-    <message>
         <source>Finished size</source>
         <translation>Fertige Größe</translation>
     </message>
@@ -10550,16 +11581,28 @@ seinesgleichen</translation>
         <translation>Urteil</translation>
     </message>
     <message>
+        <source>Scan…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A simulated scanner: lay a picture on a glass that is not there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Prepare all that helps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Everything below that has a button of preparing; you see before and after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Prepare</source>
         <translation>Vorbereiten</translation>
     </message>
     <message>
         <source>Background</source>
         <translation>Hintergrund</translation>
-    </message>
-    <message>
-        <source>May you use this picture? Drawings by others and customers&apos; logos need their consent; the program does not know.</source>
-        <translation>Darfst du dieses Bild verwenden? Zeichnungen anderer und Logos von Kunden brauchen deren Zustimmung; das Programm weiß es nicht.</translation>
     </message>
     <message>
         <source>Page</source>
@@ -10772,6 +11815,10 @@ seinesgleichen</translation>
         <translation>Suche nach der Linie</translation>
     </message>
     <message>
+        <source>Drag through it, or click from point to point, Enter ends the line. Esc puts it down.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Click one end of the line, then the other. Esc puts it down.</source>
         <translation>Klicke ein Ende der Linie, dann das andere. Esc legt es weg.</translation>
     </message>
@@ -10937,6 +11984,37 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Stepping</name>
+    <message>
+        <source>Not yet: the exact result is not there.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Preparing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>prepared</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Prepared: on the left of the curtain as it was, on the right as it is now.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+</context>
+<context>
     <name>StretchTool</name>
     <message>
         <source>Brush along a boundary to choose a stretch; drag it to pull it, or its nodes and handles. Two clicks on it add a node, Delete takes one away. Esc ends.</source>
@@ -10948,6 +12026,29 @@ seinesgleichen</translation>
     <message>
         <source>Click a stroke; then say in the panel what is to become of it. Esc ends.</source>
         <translation>Klicke einen Strich an; sag dann im Feld rechts, was aus ihm wird. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>Strokes</name>
+    <message>
+        <source>Following strokes</source>
+        <translation>Striche werden verfolgt</translation>
+    </message>
+    <message>
+        <source>{0} strokes</source>
+        <translation>{0} Striche</translation>
+    </message>
+    <message>
+        <source>with a free end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>between two meetings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>stroke · {0} wide · {1}</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -11058,6 +12159,14 @@ seinesgleichen</translation>
     <message>
         <source>stroke of another width</source>
         <translation>Strich mit anderer Breite</translation>
+    </message>
+    <message>
+        <source>strokes taken away</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>strokes of another width</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -11400,6 +12509,29 @@ seinesgleichen</translation>
     <message>
         <source>Click a colour of the background. Esc ends.</source>
         <translation>Klicke eine Farbe des Hintergrunds an. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>ToolRow</name>
+    <message>
+        <source>Tools of this stage</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>More</source>
+        <translation>Mehr</translation>
+    </message>
+    <message>
+        <source>Everything else of this stage</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Search</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Find anything by its words  (Ctrl+K)</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>

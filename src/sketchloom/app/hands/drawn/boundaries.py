@@ -24,7 +24,7 @@ class Boundaries(Hand):
         self._courses: list = []
         curves, regular = table.panel.curves, table.panel.regular
         curves.choose_wanted.connect(self._choose)
-        curves.act_wanted.connect(self._reshape)
+        curves.act_wanted.connect(self.reshape)
         curves.node_wanted.connect(self._act_on_node)
         regular.look_wanted.connect(
             lambda: table.later(
@@ -51,11 +51,11 @@ class Boundaries(Hand):
                     self._stretch = self.desk.stretch(self._table.px(course), _AGAIN_MM / self.desk.work.mm_per_px)
                 if self._stretch is not None:
                     break
-        self._show(self._after)
+        self.show(self._after)
         self._after = ""
 
-    def _show(self, said=""):
-        """The stretch chosen, on the bench and in the panel."""
+    def show(self, said: str = "") -> None:
+        """Show the stretch that is chosen, on the bench and in the panel."""
         if self._stretch is None:
             self._panel.curves.show_stretch(False, said or self.tr("Both neighbours of a boundary follow it."))
         else:
@@ -68,8 +68,9 @@ class Boundaries(Hand):
             self._panel.curves.show_stretch(
                 True, said or words.format(self._table.mm_text(length), self._off_picture(self._stretch.points))
             )
-        if isinstance(self._bench.tool, StretchTool):
-            self._bench.tool.show_stretch(self._stretch)
+        tool = self._table.held(StretchTool)
+        if tool is not None:
+            tool.show_stretch(self._stretch)
 
     def _choose(self, on):
         if on:
@@ -78,15 +79,37 @@ class Boundaries(Hand):
             self._table.hold()
 
     def _take_stretch(self):
+        self._table.take_up(self.made_tool())
+        if self._stretch is not None:
+            self.show()
+
+    def made_tool(self) -> StretchTool:
+        """A tool for the stretch that is chosen."""
         tool = StretchTool(self.desk.size)
         tool.brushed.connect(self._choose_stretch)
         tool.pulled.connect(self._pull)
         tool.preview_of = lambda at, by: self.desk.course("pull", self._stretch, at=at, by=by)
         tool.changed.connect(self._set_nodes)
         tool.node_chosen.connect(lambda: self._show_node(tool))
-        self._table.take_up(tool)
-        if self._stretch is not None:
-            self._show()
+        return tool
+
+    @property
+    def stretch(self):
+        """The stretch that is chosen, None for none."""
+        return self._stretch
+
+    def choose(self, stretch) -> None:
+        """A stretch of the map shown is the chosen one, or none is."""
+        self._stretch = stretch
+        self._courses = [] if stretch is None else [stretch.points / self.desk.size]
+        self.show()
+
+    def words(self) -> str:
+        """What is chosen, with its figures."""
+        length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
+        text = (self.tr("line around an area · {0} round · {1} nodes") if self._stretch.closed
+                else self.tr("stretch of a boundary · {0} · {1} nodes"))
+        return text.format(self._table.mm_text(length), self._stretch.chain.count)
 
     def _choose_stretch(self, points):
         reach = REACH_MM / self.desk.work.mm_per_px
@@ -99,7 +122,7 @@ class Boundaries(Hand):
         except AppError:
             self._stretch = None
         self._courses = [] if self._stretch is None else [self._stretch.points / self.desk.size]
-        self._show(self.tr("No boundary runs along there. Brush nearer to it.") if self._stretch is None else "")
+        self.show(self.tr("No boundary runs along there. Brush nearer to it.") if self._stretch is None else "")
 
     def _show_node(self, tool):
         """The node chosen on the bench, in the panel."""
@@ -111,8 +134,8 @@ class Boundaries(Hand):
                                          "corner" if node in chain.corners else "smooth")
 
     def _act_on_node(self, what):
-        tool = self._bench.tool
-        if isinstance(tool, StretchTool):
+        tool = self._table.held(StretchTool)
+        if tool is not None:
             {"add": tool.add, "remove": tool.remove, "turn": tool.turn}[what]()
 
     def _set_nodes(self, chain):
@@ -121,7 +144,7 @@ class Boundaries(Hand):
         try:
             edits = self.desk.with_nodes(self._stretch, chain)
         except AppError as error:
-            self._show(self.tr("That cannot be done here: {0}.").format(error))
+            self.show(self.tr("That cannot be done here: {0}.").format(error))
             return
         path = self.desk.course_of(edits[-1])
         self._say_moved(path)
@@ -134,7 +157,8 @@ class Boundaries(Hand):
             self._table.mm_text(self.desk.deviation_px(self._stretch.points, path), 2), self._off_picture(path)
         )
 
-    def _reshape(self, what, **more):
+    def reshape(self, what: str, **more) -> None:
+        """Give the chosen stretch another course."""
         if self.desk is None or self._stretch is None:
             return
         stretch = self._stretch
@@ -153,7 +177,7 @@ class Boundaries(Hand):
         return self._table.mm_text(self.desk.off_picture_px(self._stretch.points, path), 2)
 
     def _pull(self, at, dx, dy):
-        self._reshape("pull", at=at, by=(dx, dy))
+        self.reshape("pull", at=at, by=(dx, dy))
 
     def _point_regular(self, number):
         if self.desk is not None and number < len(self.desk.regular):

@@ -58,13 +58,14 @@ class LayingOn(Hand):
 
     def renew(self) -> None:
         """Show what is chosen in the tool that moves it."""
-        if isinstance(self._bench.tool, ShapeTool) and self.desk is not None and self._session.document is not None:
+        tool = self._table.held(ShapeTool)
+        if tool is not None and self.desk is not None and self._session.document is not None:
             chosen = self._chosen()
             if len(chosen) == 1:
                 shape = self._session.document.recipe.shapes[chosen[0]]
-                self._bench.tool.show_shape(self.desk.rings(shape), self.desk.box(shape))
+                tool.show_shape(self.desk.rings(shape), self.desk.box(shape))
             else:
-                self._bench.tool.show_shape([], None)
+                tool.show_shape([], None)
 
     def _where(self, rings):
         """Rings as they are, or only what of them lies on or beside the chosen regions."""
@@ -125,7 +126,7 @@ class LayingOn(Hand):
             self._table.once(tool)
         elif kind == REGION:
             tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
-            tool.taken.connect(self._lift)
+            tool.taken.connect(self._lift_at)
             self._table.once(tool)
         else:
             tool = FigureTool(
@@ -200,10 +201,13 @@ class LayingOn(Hand):
             made = self.desk.changed_together([shapes[n] for n in chosen], scale, math.radians(degrees))
             self._panel.shapes.replace_each(dict(zip(chosen, made, strict=True)), self.tr("scaled and turned shapes"))
 
-    def _lift(self, x, y):
+    def _lift_at(self, x, y):
         planar = self.desk.work.traced.planar
-        face = int(planar.faces[int(y * planar.height), int(x * planar.width)])
-        shape = self.desk.region_shape([face], self._panel.shapes.hex(), self.tr("outline"))
+        self.lift([int(planar.faces[int(y * planar.height), int(x * planar.width)])], self._panel.shapes.hex())
+
+    def lift(self, faces, hex_colour: str | None) -> None:
+        """Make a shape of the outline of regions."""
+        shape = self.desk.region_shape(faces, hex_colour, self.tr("outline"))
         # beside the region, or nothing would be seen
         x0, _, x1, _ = self.desk.box(shape)
         shape = self.desk.moved_shape(shape, self.desk.middle(shape) + (0.15 * (x1 - x0), 0.15 * (x1 - x0)))
@@ -268,11 +272,15 @@ class LayingOn(Hand):
             self._table.hold()
 
     def _take_move(self):
+        self._table.take_up(self.made_tool())
+        self.renew()
+
+    def made_tool(self) -> ShapeTool:
+        """A tool that moves the chosen shape."""
         tool = ShapeTool(self.desk.size)
         tool.changed.connect(lambda centre, scale, turn: self._change_one(
             lambda shape: self.desk.moved_shape(shape, centre, scale, turn), self.tr("moved shape")))
-        self._table.take_up(tool)
-        self.renew()
+        return tool
 
     def _take_around(self):
         if self.desk is not None:

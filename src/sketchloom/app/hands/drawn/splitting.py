@@ -22,24 +22,27 @@ class Splitting(Hand):
         splits, mirror = table.panel.splits, table.panel.mirror
         self._cuts = _LikelyTool(self.tr("Click a place to split the shape there. Esc ends."))
         self._cuts.taken.connect(lambda n: splits.split(table.desk.split_at(n)))
-        splits.draw_wanted.connect(
-            lambda: table.take_line(
-                self.tr("Drag through the shape, or click from point to point, Enter ends the line; the next may "
-                        "follow. Esc puts it down."),
-                lambda points: splits.split(table.desk.split(table.px(points))), stays=True,
-            )
-        )
+        splits.draw_wanted.connect(self.draw)
         splits.likely_wanted.connect(self._show_likely)
-        table.panel.covers.draw_wanted.connect(self._take_cover)
+        table.panel.covers.draw_wanted.connect(self.draw_cover)
         mirror.find_wanted.connect(
             lambda: table.later(self.tr("Looking for the line"), lambda desk: find_axis(desk.work.whole),
                                 mirror.set_mirror)
         )
-        mirror.draw_wanted.connect(
-            lambda: table.take_line(
-                self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2
-            )
-        )
+        mirror.draw_wanted.connect(self.draw_mirror)
+
+    def draw(self, stays: bool = True) -> None:
+        """Let split lines be drawn, or one."""
+        self._table.take_line(
+            self.tr("Drag through the shape, or click from point to point, Enter ends the line; the next may follow. "
+                    "Esc puts it down.") if stays else
+            self.tr("Drag through it, or click from point to point, Enter ends the line. Esc puts it down."),
+            lambda points: self._panel.splits.split(self.desk.split(self._table.px(points))), stays=stays)
+
+    def draw_mirror(self) -> None:
+        """Let the line be drawn whose sides become alike."""
+        self._table.take_line(
+            self.tr("Click one end of the line, then the other. Esc puts it down."), self._mirror, most=2)
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
@@ -65,7 +68,8 @@ class Splitting(Hand):
         )
         self._bench.set_tool(self._cuts)
 
-    def _take_cover(self):
+    def draw_cover(self) -> None:
+        """Let an area be drawn round that is to go."""
         if self.desk is not None:
             tool = AreaTool(
                 self.tr("Draw round what is to go; what lies around it goes on there. Esc leaves it."),

@@ -16,7 +16,7 @@ class Stroking(Hand):
         super().__init__(table, parent)
         self._stroke, self._joins, self._again = None, False, None
         table.panel.strokes.choose_wanted.connect(lambda on: self._take_strokes() if on else table.hold())
-        table.panel.strokes.act_wanted.connect(self._act_on_stroke)
+        table.panel.strokes.act_wanted.connect(self.act)
 
     def show_tool(self, tool) -> None:
         """Another tool is on the bench."""
@@ -44,13 +44,20 @@ class Stroking(Hand):
             number = strokes.nearest(x, y, reach)
             return number, strokes.line(number) if number >= 0 else None
         tool = StrokeTool(self.desk.size, line_at)
-        tool.chosen.connect(self._choose_stroke)
+        tool.chosen.connect(self.choose)
         self._table.take_up(tool)
         if self._again is not None:
             (x, y), self._again = self._again, None
-            self._choose_stroke(self.desk.strokes.nearest(x, y, _NEAR_PX), x, y)
+            self.choose(self.desk.strokes.nearest(x, y, _NEAR_PX), x, y)
 
-    def _choose_stroke(self, number, x, y):
+    @property
+    def awaits_another(self) -> bool:
+        """Whether the next stroke that is clicked is the one to join to."""
+        return self._joins
+
+    def choose(self, number: int, x: float, y: float) -> None:
+        """A stroke, chosen at a place in px, is the chosen one, or none is (-1); after *Join to*, it is the other one.
+        """
         strokes = self.desk.strokes
         if self._joins and self._stroke is not None and number >= 0:
             self._joins = False
@@ -74,7 +81,8 @@ class Stroking(Hand):
         if isinstance(self._bench.tool, StrokeTool):
             self._bench.tool.show_chosen(None if number < 0 else strokes.line(number))
 
-    def _act_on_stroke(self, what):
+    def act(self, what: str) -> None:
+        """Do something to the chosen stroke."""
         if self._stroke is None or self.desk is None:
             return
         number, x, y = self._stroke
@@ -100,6 +108,19 @@ class Stroking(Hand):
                 self.tr("stroke of another width"),
                 "",
             )
+
+    def act_on_all(self, what: str, numbers) -> None:
+        """The same with several strokes at once; what joins, extends or opens is of one."""
+        if len(numbers) == 1 or self.desk is None:
+            self.act(what)
+            return
+        strokes = self.desk.strokes
+        made = [strokes.without(n) if what == REMOVE else
+                strokes.of_width(n, _THICKER if what == THICKER else _THINNER) for n in numbers]
+        # what is taken away first may not go over what is drawn anew after it
+        paints = sorted((paint for one in made for paint in one), key=lambda paint: paint.in_ink)
+        self._paint(paints, self.tr("strokes taken away") if what == REMOVE else self.tr("strokes of another width"),
+                    "")
 
     def _paint(self, paints, what, none):
         if paints:

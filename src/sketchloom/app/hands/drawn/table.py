@@ -85,6 +85,12 @@ class Table:
         else:
             take()
 
+    def held(self, kind):
+        """The tool of a kind that is on the bench, or within the one that is; None for none."""
+        tool = self.bench.tool
+        inner = None if tool is None else tool.inner
+        return tool if isinstance(tool, kind) else inner if isinstance(inner, kind) else None
+
     def is_held(self, kind) -> bool:
         """Whether a tool of a kind is on the bench, or waited for there."""
         tool = self.bench.tool

@@ -70,7 +70,7 @@ class KeptList(QWidget):
         self.list.itemChanged.connect(self._switch)
         self.list.itemSelectionChanged.connect(self._enable)
         self.back = button(self.tr("Take back"), "restore", self.tr("The chosen ones go"))
-        self.back.clicked.connect(self._take_back)
+        self.back.clicked.connect(self.take_back)
         column.addWidget(self.list)
         column.addWidget(self.back)
 
@@ -113,6 +113,16 @@ class KeptList(QWidget):
             if self.list.item(row).data(_NUMBER) == number:
                 self.list.item(row).setSelected(True)
 
+    def choose_all(self, numbers) -> None:
+        """Choose these parts and no others."""
+        if set(self.chosen()) == set(numbers):
+            return
+        self.list.blockSignals(True)
+        for row in range(self.list.count()):
+            self.list.item(row).setSelected(self.list.item(row).data(_NUMBER) in numbers)
+        self.list.blockSignals(False)
+        self._enable()
+
     def _enable(self):
         self.back.setEnabled(bool(self.list.selectedItems()))
         self.chosen_changed.emit()
@@ -133,7 +143,8 @@ class KeptList(QWidget):
         if sorted(listed) == list(range(len(parts))):
             self._box.emit(self.tr("order of {0}").format(self._what), **{self._field: tuple(parts[n] for n in listed)})
 
-    def _take_back(self):
+    def take_back(self) -> None:
+        """The chosen parts go."""
         gone = set(self.chosen())
         self.list.clearSelection()
         self._box.emit(self.tr("{0} taken back").format(self._what),

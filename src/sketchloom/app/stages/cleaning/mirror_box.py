@@ -42,6 +42,11 @@ class MirrorBox(Box):
         self._said = label("", "quiet")
         self.add(self._said, (self._find, self._draw), self._side, self._back)
 
+    @property
+    def is_free(self) -> bool:
+        """Whether no half is mirrored yet."""
+        return self.recipe is not None and self.recipe.preparation.mirror is None
+
     def set_mirror(self, mirror) -> None:
         self.emit(self.tr("mirrored half") if mirror is not None else self.tr("mirror taken back"),
                   preparation=replace(self.recipe.preparation, mirror=mirror))

@@ -19,7 +19,7 @@ from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 from sketchloom.desk.regions import Likeness
 
-_LIKE = {"size": Likeness(1.6), "any": Likeness(), "shape": Likeness(is_of_shape=True),
+LIKE = {"size": Likeness(1.6), "any": Likeness(), "shape": Likeness(is_of_shape=True),
          "design": Likeness(is_in_design=True)}
 
 
@@ -75,7 +75,7 @@ class Colours(QListWidget):
 class RegionsBox(Box):
     """Drop, open or colour; all alike; everything off."""
 
-    hold_wanted = Signal(bool)
+    hold_wanted = Signal()
     box_wanted = Signal()
     lasso_wanted = Signal()
     magnify = Signal(bool)
@@ -102,7 +102,6 @@ class RegionsBox(Box):
         self.action = DROP
         self._way.show_value(DROP)
         self.add(
-            self._hold,
             label(self.tr("A click on a region"), "quiet"),
             self._way,
             self.colours,
@@ -119,13 +118,6 @@ class RegionsBox(Box):
         self._show_note()
 
     def _build_clicks(self):
-        self._hold = button(
-            self.tr("Choose regions on the bench"),
-            "target",
-            self.tr("While off, the bench is dragged as elsewhere"),
-            checkable=True,
-        )
-        self._hold.clicked.connect(self.hold_wanted)
         self._way = Choice(
             (
                 (DROP, self.tr("Drop"), self.tr("The region goes to what lies around it")),
@@ -203,8 +195,7 @@ class RegionsBox(Box):
     def _take_way_up(self, key):
         """Who says what a click does to a region clicks regions next."""
         self._take_way(key)
-        if not self._hold.isChecked():
-            self.hold_wanted.emit(True)
+        self.hold_wanted.emit()
 
     def _take_way(self, key):
         self.action = key
@@ -236,7 +227,7 @@ class RegionsBox(Box):
 
     def likeness(self) -> Likeness:
         """What makes regions alike."""
-        return _LIKE[self._alike_key]
+        return LIKE[self._alike_key]
 
     def only(self) -> str | None:
         """A colour, or ``changed``, that alone is to be seen; None for everything."""
@@ -250,9 +241,6 @@ class RegionsBox(Box):
         for one in hexes:
             self._only.addItem(swatch(one, 16), self.tr("Only {0}").format(colour_name(from_hex(one))), one)
         self._only.setCurrentIndex(max(self._only.findData(kept), 0))
-
-    def show_held(self, held: bool) -> None:
-        self._hold.setChecked(held)
 
     def show_work(self, work) -> None:
         super().show_work(work)

@@ -1,5 +1,7 @@
 """Figures, words and outlines laid on the work as regions like any other."""
 
+from dataclasses import replace
+
 from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QLineEdit, QMenu, QSpinBox, QWidget
 
@@ -309,6 +311,12 @@ class ShapesBox(Box):
         self._by_number.setEnabled(count >= 1)
         for action in self._many:
             action.setEnabled(count >= 2)
+
+    def give_colour(self, hex_colour: str) -> None:
+        """The chosen shapes get a colour."""
+        chosen = self.kept.chosen()
+        self.replace_each({n: replace(self.recipe.shapes[n], hex=hex_colour) for n in chosen},
+                          self.tr("coloured shape"))
 
     def lay_on(self, shape, what: str) -> None:
         """Another shape, which is then the chosen one."""

@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
-from sketchloom.app.parts.findings_line import ICONS
+from sketchloom.app.parts.finding_rows import ICONS
 from sketchloom.app.parts.widgets import button, clear, counted, label
 from sketchloom.app.words import told
 from sketchloom.core.preflight.checklist import FILES, OFF, PASSED, PLAN, UNKNOWN

@@ -1,0 +1,1 @@
+"""Choosing what lies on the bench, and what can be done to it."""
