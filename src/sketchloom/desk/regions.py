@@ -35,6 +35,8 @@ _COMPLETED = 1.5
 """An outline with no more cells than so many times a ring's completes the ring (common practice, no source)."""
 _BESIDE = 8
 """Cells beside the middle of a flower that are asked for their ring."""
+_CARRIED = 300
+"""Chosen regions that are looked for again in another trace: a second or so."""
 _FEW = 12
 """Regions that are named one by one."""
 
@@ -357,6 +359,12 @@ class RegionDesk:
         """Faces of regions that were remembered, less those that are gone."""
         found = find_regions(self.work.traced.planar, [*self._hexes, _WHITE], self.work.move, kept)
         return tuple(dict.fromkeys(f for f in found.tolist() if f >= 0))
+
+    def carried_from(self, before: "RegionDesk", faces) -> tuple[int, ...]:
+        """Regions of an earlier result as they are here; of very many none, as each is looked for by itself."""
+        if before.work.traced is self.work.traced:
+            return tuple(faces)
+        return self.found_again(before.remembered(faces)) if len(faces) <= _CARRIED else ()
 
     def _edit(self, face, action, hex_colour):
         work, planar = self.work, self.work.traced.planar

@@ -109,8 +109,9 @@ def _grown(box, look):
     return box[0] - far, box[1] - far, box[2] + far, box[3] + far
 
 
-def tint_of(gone) -> QImage:
-    """A hatched veil over an area, (h, w) bool or uint8 for a share of it, at most about 1400 px a side."""
+def tint_of(gone, hex_colour: str = "") -> QImage:
+    """A hatched veil over an area, (h, w) bool or uint8 for a share of it, at most about 1400 px a side; madder unless
+    it says another colour."""
     size = max(gone.shape)
     step = max(1, size // 1400)
     gone = gone[::step, ::step]
@@ -118,7 +119,7 @@ def tint_of(gone) -> QImage:
     bands = (np.arange(sum(gone.shape)) * step // max(4, size // 120) % 2).astype(np.uint8)
     strong = np.array([150, 95], np.uint8)[bands][x + y]
     cover = strong * gone if gone.dtype == bool else (gone.astype(np.uint16) * strong // 255).astype(np.uint8)
-    colour, share = QColor(theme.MADDER), np.arange(256)
+    colour, share = QColor(hex_colour or theme.MADDER), np.arange(256)
     shades = np.stack([share * c // 255 for c in (colour.red(), colour.green(), colour.blue())] + [share], -1)
     veil = shades.astype(np.uint8).view(np.uint32)[:, 0][cover]  # one look-up a pixel: it follows the pointer
     return QImage(

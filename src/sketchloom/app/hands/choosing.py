@@ -60,12 +60,13 @@ class Choosing(QObject):
     def _numbers(self):
         return tuple(thing.number for thing in self.chosen)
 
-    def _under(self, place, reach):
-        """Everything under a place, in the order in which clicks come to it."""
-        return [Thing(kind, number, place) for kind in KINDS for number in self.kinds[kind].under(*place, reach)]
+    def _under(self, place, reach, kinds=KINDS[:-1]):
+        """What lies under a place, in the order in which clicks come to it. The line around an area is looked for only
+        when clicks come to it, as that takes a moment."""
+        return [Thing(kind, number, place) for kind in kinds for number in self.kinds[kind].under(*place, reach)]
 
     def _first_under(self, x, y, reach):
-        for kind in KINDS[:-1]:  # what a line around an area is, is looked for when it is asked for
+        for kind in KINDS[:-1]:
             found = self.kinds[kind].under(x, y, reach)
             if found:
                 return Thing(kind, found[0], (x, y))
@@ -83,17 +84,19 @@ class Choosing(QObject):
         if adds and self.chosen:
             self._add([one for one in found if one.kind == self.kind][:1], toggles=True)
             return
+        again = self._last is not None and max(abs(x - self._last[0]), abs(y - self._last[1])) <= reach * 0.7
+        now = self.chosen[0] if again and len(self.chosen) == 1 else None
+        if not found or (now is not None and now == found[-1]):
+            found += self._under(place, reach, (STRETCH,))
         if not found:
             self.let_go()
             return
-        again = self._last is not None and max(abs(x - self._last[0]), abs(y - self._last[1])) <= reach * 0.7
-        at = (found.index(self.chosen[0]) + 1) % len(found) if (
-            again and len(self.chosen) == 1 and self.chosen[0] in found) else 0
         self._last = place
-        self.choose([found[at]])
-        self._follow(found[at], place)
+        one = found[(found.index(now) + 1) % len(found) if now in found else 0]
+        self.choose([one])
+        self._follow(one)
 
-    def _follow(self, thing, place):
+    def _follow(self, thing):
         """Strokes can be chosen once they were followed; ink that is clicked says that they may be wanted."""
         desk = self._cleaning.desk
         if thing.kind == REGION and desk is not None and desk.outlines[thing.number]:

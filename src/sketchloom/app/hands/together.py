@@ -12,7 +12,6 @@ class Together(QObject):
     def __init__(self, bench, session, box, cleaning):
         super().__init__(bench)
         self._bench, self._session, self._box, self._cleaning = bench, session, box, cleaning
-        self._kept = ()
         self._made = self._of = None
         self._tool = PickTool(lambda: bench.source_image)
         self._tool.picked.connect(self.choose)
@@ -26,10 +25,11 @@ class Together(QObject):
         desk = self._cleaning.desk
         if desk is None or desk is self._tool.desk:
             return
+        before = self._tool.desk
         self._tool.show_desk(desk)
         if self._of is not self._session.document:  # another work: nothing of it is chosen
-            self._of, self._kept, self._made = self._session.document, (), None
-        found = desk.found_again(self._kept)
+            self._of, self._made, before = self._session.document, None, None
+        found = () if before is None else desk.carried_from(before, self._box.faces)
         self._tool.show_chosen(found)
         is_done = self._made is not None and self._session.document.recipe == self._made
         self._box.show_chosen(desk, found, self.tr("Done; kept in “What was changed”.") if is_done else "")
@@ -42,7 +42,6 @@ class Together(QObject):
         """These regions are chosen, the first one first."""
         desk = self._tool.desk
         if desk is not None:
-            self._kept = desk.remembered(faces)
             self._tool.show_chosen(faces)
             self._box.show_chosen(desk, faces)
 

@@ -2,10 +2,12 @@
 
 import math
 
+import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QBrush, QColor, QPainter, QPainterPath, QPen, QPolygonF
+from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
 from sketchloom.app import theme
+from sketchloom.app.bench.paint import tint_of
 from sketchloom.app.tools.regions import RegionTool
 from sketchloom.app.tools.tool import Frame
 
@@ -14,7 +16,8 @@ _DRAG = 5.0
 _REACH = 8.0
 """A click means a line so near to it, screen pixels: half the target that WCAG 2.2, 2.5.8 asks for, and a third more.
 """
-_BADGE, _MOST_BADGES = 9.0, 99
+_BADGE, _FEW = 9.0, 60
+"""Regions that are outlined and numbered one by one, as painting two thousand outlines takes seconds."""
 _ADDS = Qt.KeyboardModifier.ShiftModifier
 _ROUND = Qt.KeyboardModifier.ControlModifier
 
@@ -39,6 +42,7 @@ class ChooseTool(RegionTool):
         self._under, self._courses_of, self._keys = under, courses_of, keys
         self.chosen: tuple = ()
         self._whole: QPainterPath | None = None
+        self._veil: QImage | None = None
         self._thing = None
         self._from = self._to = None
         self._ring: list = []
@@ -46,7 +50,8 @@ class ChooseTool(RegionTool):
 
     def show_chosen(self, things, inner=None) -> None:
         """What is chosen, and the tool that goes with it."""
-        self.chosen, self._whole = tuple(things), None
+        if tuple(things) != self.chosen:
+            self.chosen, self._whole, self._veil = tuple(things), None, None
         if inner is not self.inner:
             if self.inner is not None:
                 self.inner.repaint.disconnect(self.repaint)
@@ -138,6 +143,11 @@ class ChooseTool(RegionTool):
 
     # -- painting ----------------------------------------------------------------------
 
+    def show_desk(self, desk) -> None:
+        if self.desk is None or desk is None or desk.work.traced is not self.desk.work.traced:
+            self._whole = self._veil = None
+        super().show_desk(desk)
+
     def _path(self, thing) -> QPainterPath:
         if thing.kind == "region":
             return self.path(thing.number)
@@ -150,6 +160,15 @@ class ChooseTool(RegionTool):
                 for c in course.tolist():
                     path.cubicTo(*(QPointF(*p) for p in c[1:]))
         return path
+
+    def _tint(self):
+        """Very many regions as one veil: their outlines take seconds to paint."""
+        if self._veil is None:
+            planar = self.desk.work.traced.planar
+            chosen = np.zeros(planar.face_count, bool)
+            chosen[[thing.number for thing in self.chosen]] = True
+            self._veil = tint_of(chosen[planar.faces], theme.WOAD)
+        return self._veil
 
     def _chosen_path(self):
         """One path of all that is chosen, made once."""
@@ -166,7 +185,9 @@ class ChooseTool(RegionTool):
         painter.save()
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
-        if self.chosen:
+        if len(self.chosen) > _FEW:
+            painter.drawImage(QRectF(0, 0, self.desk.work.picture.width, self.desk.work.picture.height), self._tint())
+        elif self.chosen:
             path = self._chosen_path()
             if self.chosen[0].kind == "region":
                 painter.fillPath(path, QBrush(QColor(theme.WOAD), Qt.BrushStyle.Dense6Pattern))
@@ -184,7 +205,7 @@ class ChooseTool(RegionTool):
     def _paint_badges(self, painter, frame, scale):
         """The order in which regions were taken: the first gives the colour where they are joined."""
         regions = [thing.number for thing in self.chosen if thing.kind == "region"]
-        for number, face in enumerate(regions[:_MOST_BADGES] if len(regions) > 1 else ()):
+        for number, face in enumerate(regions if 1 < len(regions) <= _FEW else ()):
             x, y = self.desk.inner_place(face)
             at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
             box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)

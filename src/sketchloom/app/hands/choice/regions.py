@@ -105,7 +105,7 @@ class Regions(Kind):
         self._around.together.choose(numbers)
 
     def kept(self, numbers):
-        return self._desk.remembered(numbers)
+        return self._desk, numbers
 
     def again(self, kept):
-        return self._desk.found_again(kept)
+        return self._desk.carried_from(*kept)
