@@ -191,8 +191,8 @@ def test_a_picture_is_named_in_the_users_language_and_a_project_keeps_its_own(tm
         shapes.png(shapes.colour_of(shapes.cover_of(shapes.disc(30, 30, 20), 60), (181, 72, 60), (255, 255, 255)))
     )
     opened = opening.open_file(picture)
-    assert opened.project.recipe.names_in == "en" and opening.named_in(opened, "nl").project.recipe.names_in == "nl"
-    assert opening.named_in(opened, "xx").project.recipe.names_in == "en"
+    assert opened.project.recipe.names_in == "en" and opening.begun_as(opened, "nl").project.recipe.names_in == "nl"
+    assert opening.begun_as(opened, "xx").project.recipe.names_in == "en"
     kept = tmp_path / "disc.sloom"
     projects.save(replace(opened.project, recipe=replace(opened.project.recipe, names_in="it")), kept)
-    assert opening.named_in(opening.open_file(kept), "nl").project.recipe.names_in == "it"
+    assert opening.begun_as(opening.open_file(kept), "nl").project.recipe.names_in == "it"

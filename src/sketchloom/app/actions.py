@@ -64,14 +64,18 @@ TABLE = (
     Row("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), near=said("warnings list")),
     Row("panel", said("Fold the panel away or bring it back"), "", ("F8",), near=said("settings hide")),
     Row("keys", said("Keys…"), "", (), near=said("shortcuts keyboard change")),
-    Row("help", said("Help and keys"), "help-circle", ("F1",), near=said("manual glossary")),
+    Row("preferences", said("Preferences…"), "", ("Ctrl+,",), near=said("settings options theme dark language units")),
+    Row("help", said("Help and keys"), "help-circle", ("F1",), near=said("manual")),
+    Row("glossary", said("Glossary"), "", ("Shift+F1",), near=said("words terms meaning")),
+    Row("tour", said("A first job, step by step"), "", (), near=said("tutorial learn introduction")),
+    Row("about", said("About Sketch Loom"), "", (), near=said("version licence libraries")),
 )
 ROWS = {row.name: row for row in TABLE}
 
 MENUS = (
     (said("File"), ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None,
                     "close", "quit")),
-    (said("Edit"), ("undo", "redo", None, "search", "again", None, "keys")),
+    (said("Edit"), ("undo", "redo", None, "search", "again", None, "keys", "preferences")),
     (said("Tools"), tuple(f"tool_{tool.name}" for tool in ROW)),
     (
         said("View"),
@@ -100,7 +104,7 @@ MENUS = (
             "panel",
         ),
     ),
-    (said("Help"), ("help",)),
+    (said("Help"), ("tour", "help", "glossary", None, "about")),
 )
 _own: dict[str, tuple[str, ...]] = {}
 

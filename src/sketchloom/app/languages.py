@@ -8,10 +8,12 @@ import os
 from importlib.resources import files
 
 from defusedxml import ElementTree
-from PySide6.QtCore import QLibraryInfo, QLocale, QTranslator
+from PySide6.QtCore import QLibraryInfo, QLocale, QSettings, QTranslator
 
 LANGUAGE = "SKETCHLOOM_LANGUAGE"
 """The environment's variable that chooses another language than the system's."""
+LANGUAGE_KEY = "language"
+"""Where the preferences keep it."""
 ENGLISH = "en"
 
 
@@ -22,8 +24,8 @@ def shipped() -> list[str]:
 
 
 def asked() -> list[str]:
-    """The languages a person reads, the best first: the environment's, then the system's."""
-    said = (os.environ.get(LANGUAGE, ""), *QLocale.system().uiLanguages())
+    """The languages a person reads, the best first: the environment's, the preferred one, then the system's."""
+    said = (os.environ.get(LANGUAGE, ""), str(QSettings().value(LANGUAGE_KEY, "")), *QLocale.system().uiLanguages())
     return [one.replace("_", "-").split("-")[0].lower() for one in said if one]
 
 

@@ -5,25 +5,44 @@ import re
 from functools import lru_cache
 from importlib.resources import files
 
-from PySide6.QtCore import QByteArray, QSize, Qt
+from PySide6.QtCore import QByteArray, QSettings, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QFontDatabase, QIcon, QPainter, QPalette, QPixmap
 from PySide6.QtSvg import QSvgRenderer
 from PySide6.QtWidgets import QApplication
 
-LINEN, LINEN_DEEP, LINEN_LIGHT = "#efe8da", "#e2d8c4", "#f8f4ea"
-INK, INK_SOFT = "#26221d", "#5a5145"
-FADED = "#857b6b"
+_LIGHT = {
+    "LINEN": "#efe8da", "LINEN_DEEP": "#e2d8c4", "LINEN_LIGHT": "#f8f4ea", "INK": "#26221d", "INK_SOFT": "#5a5145",
+    "FADED": "#857b6b", "MADDER": "#9c3a30", "WOAD": "#2d5273", "WELD": "#8a6412", "MOSS": "#41662f",
+    "LINE": "#bfb29a", "EDGE": "#80745b", "FIELD": "#ffffff", "ON_WOAD": "#ffffff", "WOAD_HOVER": "#3b658a",
+    "CHOSEN": "#d7e0e6", "CHOSEN_DEEP": "#9fb6c6", "OFF": "#b9b5ab", "ON_OFF": "#4d483f", "TROUBLE": "#f3ddd6",
+    "DONE": "#e3ead6", "ASK": "#dfe7ec",
+}
+_DARK = {
+    "LINEN": "#2d2a26", "LINEN_DEEP": "#24211e", "LINEN_LIGHT": "#383430", "INK": "#f1eadc", "INK_SOFT": "#c8beac",
+    "FADED": "#948a7a", "MADDER": "#e89a8d", "WOAD": "#9cc3e2", "WELD": "#dfb962", "MOSS": "#a9cb90",
+    "LINE": "#4e4942", "EDGE": "#9a8f7b", "FIELD": "#1f1d1a", "ON_WOAD": "#14222e", "WOAD_HOVER": "#b8d5ec",
+    "CHOSEN": "#3d4f5d", "CHOSEN_DEEP": "#4f687b", "OFF": "#4b4741", "ON_OFF": "#a59c8d", "TROUBLE": "#4a2f2a",
+    "DONE": "#333d2b", "ASK": "#2f3b44",
+}
+"""The same cloth by lamplight: each name has the contrast there that it has by day (computed in the tests)."""
+SCHEMES = {"light": _LIGHT, "dark": _DARK}
+LINEN, LINEN_DEEP, LINEN_LIGHT = _LIGHT["LINEN"], _LIGHT["LINEN_DEEP"], _LIGHT["LINEN_LIGHT"]
+INK, INK_SOFT = _LIGHT["INK"], _LIGHT["INK_SOFT"]
+FADED = _LIGHT["FADED"]
 """What cannot be used now; exempt from the contrast that text needs (WCAG 2.2, 1.4.3), yet to be read."""
-MADDER, WOAD, WELD, MOSS = "#9c3a30", "#2d5273", "#8a6412", "#41662f"
-LINE = "#bfb29a"
+MADDER, WOAD, WELD, MOSS = _LIGHT["MADDER"], _LIGHT["WOAD"], _LIGHT["WELD"], _LIGHT["MOSS"]
+LINE = _LIGHT["LINE"]
 """Between areas."""
-EDGE = "#80745b"
+EDGE = _LIGHT["EDGE"]
 """Of what can be used: 3 to 1 and more on every ground here (WCAG 2.2, 1.4.11)."""
-GROUNDS = {"light": "#d9d5cd", "middle": "#8f8b84", "dark": "#33312e"}
+ON_WOAD = _LIGHT["ON_WOAD"]
+"""Text and marks on what is pressed, chosen or first."""
+GROUNDS = {"middle": "#8f8b84", "light": "#d9d5cd", "dark": "#33312e"}
+"""Behind the work; the first is the usual one."""
 CENTRE = Qt.AlignmentFlag.AlignCenter
 _FAMILY = "Lato"
 
-_SHEET = f"""
+_SHEET = """
 QWidget {{ color: {INK}; }}
 QMainWindow, #panel, #rail, #findings {{ background: {LINEN}; }}
 QLabel#heading {{ font-size: 17px; font-weight: bold; }}
@@ -33,32 +52,32 @@ QLabel#heading, QLabel#quiet {{ qproperty-indent: 0; }}
 QLabel#quiet {{ color: {INK_SOFT}; }}
 QLabel#caution {{ background: {LINEN_LIGHT}; border-left: 4px solid {WELD}; padding: 7px 8px; }}
 QLabel#point {{ background: {LINEN_LIGHT}; border-left: 4px solid {LINE}; padding: 7px 8px; }}
-QLabel#trouble {{ background: #f3ddd6; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
-QLabel#done {{ background: #e3ead6; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
+QLabel#trouble {{ background: {TROUBLE}; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
+QLabel#done {{ background: {DONE}; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
 QToolTip {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; padding: 4px; }}
 QPushButton, QToolButton {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px;
     padding: 5px 10px; min-height: 20px; }}
 QToolButton {{ padding: 4px; }}
-QPushButton:hover, QToolButton:hover {{ background: #ffffff; border-color: {WOAD}; }}
+QPushButton:hover, QToolButton:hover {{ background: {FIELD}; border-color: {WOAD}; }}
 QPushButton:pressed, QToolButton:pressed {{ background: {LINEN_DEEP}; }}
-QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; }}
+QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; }}
 QWidget:disabled {{ color: {FADED}; }}
 QPushButton:disabled, QToolButton:disabled {{ background: {LINEN}; border-color: {LINEN_DEEP}; }}
-QPushButton:checked:disabled, QToolButton:checked:disabled {{ background: #b9b5ab; color: #4d483f;
-border-color: #b9b5ab; }}
-QPushButton#primary {{ background: {WOAD}; color: #ffffff; border-color: {WOAD}; font-weight: bold; padding: 8px
-14px; }} QPushButton#primary:hover {{ background: #3b658a; }}
-QPushButton#primary:disabled {{ background: #b9b5ab; color: #4d483f; border-color: #b9b5ab; }}
+QPushButton:checked:disabled, QToolButton:checked:disabled {{ background: {OFF}; color: {ON_OFF};
+border-color: {OFF}; }}
+QPushButton#primary {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; font-weight: bold; padding: 8px
+14px; }} QPushButton#primary:hover {{ background: {WOAD_HOVER}; }}
+QPushButton#primary:disabled {{ background: {OFF}; color: {ON_OFF}; border-color: {OFF}; }}
 QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QSpinBox:focus,
 QSlider:focus, QCheckBox:focus, QRadioButton:focus {{ border: 2px solid {WOAD}; }}
 QCheckBox, QRadioButton {{ border: 2px solid transparent; border-radius: 3px; }}
-QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {EDGE}; border-radius: 3px; background: #ffffff; }}
+QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {EDGE}; border-radius: 3px; background: {FIELD}; }}
 QCheckBox::indicator:checked {{ background: {WOAD}; border-color: {WOAD}; image: url(@TICK@); }}
-QCheckBox::indicator:disabled {{ background: {LINEN}; border-color: #b9b5ab; }}
-QCheckBox::indicator:checked:disabled {{ background: #b9b5ab; }}
-QPushButton#primary:focus, QPushButton:checked:focus, QToolButton:checked:focus {{ border: 2px solid #ffffff; }}
-QLineEdit, QComboBox, QSpinBox {{ background: #ffffff; border: 1px solid {EDGE}; border-radius: 3px;
-    padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: #ffffff; }}
+QCheckBox::indicator:disabled {{ background: {LINEN}; border-color: {OFF}; }}
+QCheckBox::indicator:checked:disabled {{ background: {OFF}; }}
+QPushButton#primary:focus, QPushButton:checked:focus, QToolButton:checked:focus {{ border: 2px solid {ON_WOAD}; }}
+QLineEdit, QComboBox, QSpinBox {{ background: {FIELD}; border: 1px solid {EDGE}; border-radius: 3px;
+    padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: {ON_WOAD}; }}
 QLineEdit:disabled, QComboBox:disabled, QSpinBox:disabled, QListWidget:disabled, QTableWidget:disabled {{
 background: {LINEN}; border-color: {LINEN_DEEP}; color: {FADED}; }}
 QListWidget::item:disabled, QTableWidget::item:disabled {{ color: {FADED}; }}
@@ -78,18 +97,18 @@ background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
 #variants {{ background: {LINEN}; border-top: 1px solid {LINE}; }}
 QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
 QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
-QTableWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
+QTableWidget::item:selected {{ background: {CHOSEN}; color: {INK}; }}
 QTableWidget:focus {{ border: 2px solid {WOAD}; }}
 QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
 QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
 #fold:checked {{ background: {LINEN_LIGHT}; border-color: {EDGE}; color: {INK}; }}
 #fold:checked:focus {{ border: 2px solid {WOAD}; }}
-QComboBox QAbstractItemView {{ background: #ffffff; selection-background-color: {WOAD}; selection-color: #ffffff; }}
+QComboBox QAbstractItemView {{ background: {FIELD}; selection-background-color: {WOAD}; selection-color: {ON_WOAD}; }}
 QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
 QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
 QListWidget#swatches::item {{ border-bottom: 0; border-radius: 4px; }}
-QListWidget#swatches::item:selected {{ background: #9fb6c6; }}
-QListWidget::item:selected {{ background: #d7e0e6; color: {INK}; }}
+QListWidget#swatches::item:selected {{ background: {CHOSEN_DEEP}; }}
+QListWidget::item:selected {{ background: {CHOSEN}; color: {INK}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; }}
 QScrollBar::handle:vertical {{ background: {EDGE}; border-radius: 4px; min-height: 30px; }}
@@ -99,13 +118,13 @@ QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
 QSlider::groove:horizontal {{ height: 4px; background: {EDGE}; border-radius: 2px; }}
 QSlider::handle:horizontal {{ background: {WOAD}; width: 16px; height: 16px; margin: -6px 0; border-radius: 8px; }}
 QSlider::groove:horizontal:disabled {{ background: {LINEN_DEEP}; }}
-QSlider::handle:horizontal:disabled {{ background: #b9b5ab; }}
+QSlider::handle:horizontal:disabled {{ background: {OFF}; }}
 QMenu {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; }}
 QMenu::item {{ padding: 5px 22px; }}
-QMenu::item:selected {{ background: {WOAD}; color: #ffffff; }}
+QMenu::item:selected {{ background: {WOAD}; color: {ON_WOAD}; }}
 QMenuBar {{ background: {LINEN_DEEP}; }}
 QMenuBar::item {{ padding: 4px 10px; background: transparent; }}
-QMenuBar::item:selected {{ background: {WOAD}; color: #ffffff; }}
+QMenuBar::item:selected {{ background: {WOAD}; color: {ON_WOAD}; }}
 QProgressBar {{ background: {LINEN_DEEP}; border: 0; border-radius: 3px; height: 6px; }}
 QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #rail QToolButton {{ border: 0; border-radius: 6px; background: transparent; padding: 6px 2px; }}
@@ -114,16 +133,16 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #rail QToolButton:focus {{ border: 2px solid {WOAD}; }}
 #benchbar {{ background: {LINEN}; border-bottom: 1px solid {LINE}; }}
 #benchbar QToolButton {{ border: 1px solid transparent; background: transparent; }}
-#benchbar QToolButton:hover {{ border-color: {WOAD}; background: #ffffff; }}
-#benchbar QToolButton:checked {{ background: #c9d6df; border-color: {WOAD}; }}
+#benchbar QToolButton:hover {{ border-color: {WOAD}; background: {FIELD}; }}
+#benchbar QToolButton:checked {{ background: {CHOSEN}; border-color: {WOAD}; }}
 #benchbar QToolButton:focus {{ border: 2px solid {WOAD}; }}
 #benchbar QToolButton:checked:focus {{ border: 3px solid {INK}; padding: 2px; }}
 #benchbar QToolButton:disabled {{ border-color: transparent; background: transparent; }}
-#notice_trouble {{ background: #f3ddd6; border-bottom: 1px solid {LINE}; border-left: 5px solid {MADDER}; }}
-#notice_done {{ background: #e3ead6; border-bottom: 1px solid {LINE}; border-left: 5px solid {MOSS}; }}
-#notice_ask {{ background: #dfe7ec; border-bottom: 1px solid {LINE}; border-left: 5px solid {WOAD}; }}
+#notice_trouble {{ background: {TROUBLE}; border-bottom: 1px solid {LINE}; border-left: 5px solid {MADDER}; }}
+#notice_done {{ background: {DONE}; border-bottom: 1px solid {LINE}; border-left: 5px solid {MOSS}; }}
+#notice_ask {{ background: {ASK}; border-bottom: 1px solid {LINE}; border-left: 5px solid {WOAD}; }}
 #welcome {{ background: {LINEN_LIGHT}; }}
-#tile {{ background: #ffffff; }}
+#tile {{ background: {FIELD}; }}
 #link {{ border: 0; background: transparent; color: {WOAD}; text-align: left; }}
 #link:hover {{ text-decoration: underline; }}
 #link:focus {{ border: 2px solid {WOAD}; }}
@@ -134,6 +153,7 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #findings {{ border-top: 1px solid {LINE}; }}
 #panel {{ border-left: 1px solid {LINE}; }}
 #nextbar {{ border-top: 1px solid {LINE}; background: {LINEN}; }}
+#tour {{ background: {ASK}; border: 2px solid {WOAD}; border-radius: 8px; }}
 #search {{ background: {LINEN_LIGHT}; border: 2px solid {EDGE}; border-radius: 8px; }}
 #rail {{ border-right: 1px solid {LINE}; }}
 """
@@ -149,7 +169,13 @@ FONT_VARIABLE = "SKETCHLOOM_FONT_PT"
 """Where it is set, the size of text in points, whatever the system says."""
 _LEAST_TEXT_PX = 10
 """The smallest text that the shipped font is still read in (looked at)."""
+SCHEME_VARIABLE = "SKETCHLOOM_SCHEME"
+"""Where it is set, ``light`` or ``dark``, whatever the desktop and the preferences say."""
+SCHEME_KEY = "scheme"
+"""Where the preferences keep it."""
 _scale = 1.0
+scheme = "light"
+"""The scheme in force; colours of this module are read when they are used, not when a module is loaded."""
 
 
 def px(designed: float) -> int:
@@ -182,15 +208,29 @@ def _follow_font(app: QApplication) -> None:
 def _sheet() -> str:
     """The sheet at the user's size of text; lines stay as thin as they are."""
     return re.sub(r"(font-size: )?(\d+)px", lambda m: f"{m[1]}{text_px(int(m[2]))}px" if m[1] else (
-        m[0] if int(m[2]) <= _LINES_PX else f"{px(int(m[2]))}px"), _SHEET)
+        m[0] if int(m[2]) <= _LINES_PX else f"{px(int(m[2]))}px"), _SHEET.format_map(SCHEMES[scheme]))
 
 
 _LINES_PX = 5
 """Measures of the design up to this are lines and corners, not room."""
 
 
+def use(name: str) -> None:
+    """Take up a scheme's colours; icons and pictures that were made stay as they are."""
+    globals().update(SCHEMES[name], scheme=name)
+
+
+def wanted_scheme(app: QApplication) -> str:
+    """The scheme asked for: by the environment, by the preferences, else the desktop's wish."""
+    for asked in (os.environ.get(SCHEME_VARIABLE, ""), str(QSettings().value(SCHEME_KEY, ""))):
+        if asked in SCHEMES:
+            return asked
+    return "dark" if app.styleHints().colorScheme() == Qt.ColorScheme.Dark else "light"
+
+
 def apply(app: QApplication) -> None:
     """Give an application the shipped font, colours and sheet."""
+    use(wanted_scheme(app))
     if app.property("themed") is None:  # else the font is ours already
         _follow_font(app)
         app.setProperty("themed", True)
@@ -201,28 +241,41 @@ def apply(app: QApplication) -> None:
     app.setFont(font)
     palette = QPalette()
     for role, colour in (
-        (QPalette.ColorRole.Window, LINEN), (QPalette.ColorRole.WindowText, INK), (QPalette.ColorRole.Base, "#ffffff"),
+        (QPalette.ColorRole.Window, LINEN), (QPalette.ColorRole.WindowText, INK),
+        (QPalette.ColorRole.Base, SCHEMES[scheme]["FIELD"]),
         (QPalette.ColorRole.AlternateBase, LINEN_LIGHT), (QPalette.ColorRole.Text, INK),
         (QPalette.ColorRole.Button, LINEN_LIGHT), (QPalette.ColorRole.ButtonText, INK),
-        (QPalette.ColorRole.Highlight, WOAD), (QPalette.ColorRole.HighlightedText, "#ffffff"),
+        (QPalette.ColorRole.Highlight, WOAD), (QPalette.ColorRole.HighlightedText, ON_WOAD),
         (QPalette.ColorRole.PlaceholderText, INK_SOFT), (QPalette.ColorRole.ToolTipBase, LINEN_LIGHT),
         (QPalette.ColorRole.ToolTipText, INK),
     ):
         palette.setColor(role, QColor(colour))
     app.setPalette(palette)
-    arrow = str(files("sketchloom").joinpath("data", "icons", "chevron-down.svg")).replace("\\", "/")
-    app.setStyleSheet(_sheet().replace("@ARROW@", arrow).replace(
-        "@UP@", arrow.replace("chevron-down", "chevron-up")).replace("@TICK@", arrow.replace("chevron-down", "tick")))
+    text = _sheet()
+    for mark, name in (("@ARROW@", "chevron-down"), ("@UP@", "chevron-up"), ("@TICK@", "tick")):
+        text = text.replace(mark, _picture(name))
+    app.setStyleSheet(text)
     app.setWindowIcon(icon("stack-2", WOAD))
+
+
+def _picture(name):
+    """A picture that the sheet names; by lamplight in another colour, which a sheet cannot say."""
+    name = f"{name}-lamp" if scheme == "dark" else name
+    return str(files("sketchloom").joinpath("data", "icons", f"{name}.svg")).replace("\\", "/")
 
 
 def _data(*parts) -> bytes:
     return files("sketchloom").joinpath("data", *parts).read_bytes()
 
 
+def icon(name: str, colour: str = "INK", checked: str | None = None) -> QIcon:
+    """A shipped icon in one colour, by the name it has in the schemes or by itself; ``checked`` for its colour on a
+    pressed button."""
+    return _icon(name, SCHEMES[scheme].get(colour, colour), checked)
+
+
 @lru_cache(maxsize=256)
-def icon(name: str, colour: str = INK, checked: str | None = None) -> QIcon:
-    """A shipped icon in one colour; ``checked`` for its colour on a pressed button."""
+def _icon(name, colour, checked):
     made = QIcon(_pixmap(name, colour))
     if checked:
         made.addPixmap(_pixmap(name, checked), QIcon.Mode.Normal, QIcon.State.On)

@@ -34,11 +34,14 @@ from sketchloom.app.hands.stepping import Stepping
 from sketchloom.app.hands.telling import Telling
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
+from sketchloom.app.hands.touring import Touring
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.offered import may_hold_something
+from sketchloom.app.parts.about import About
 from sketchloom.app.parts.findings_line import FindingsLine
-from sketchloom.app.parts.help import HelpDialog
+from sketchloom.app.parts.help import GLOSSARY, HelpDialog
 from sketchloom.app.parts.notice import Notices
+from sketchloom.app.parts.preferences import Preferences
 from sketchloom.app.parts.rail import Rail
 from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.sheets_strip import SheetsStrip
@@ -58,10 +61,11 @@ from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
 from sketchloom.app.work.session import Session
 from sketchloom.core.preflight.findings import STAGES
+from sketchloom.desk.grounds import best_ground
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import DEMOS
 
-_GROUNDS = ("middle", "dark", "light")
+_GROUNDS = ("auto", "middle", "dark", "light")
 _REMEMBER_MS = 1500
 _PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, SheetsPanel, ReleasePanel)
 
@@ -177,8 +181,12 @@ class Window(QMainWindow):
             "next": lambda: self.stepping.take(),
             "search": lambda: self.searching.search.open(),
             "keys": lambda: self.searching.show_keys(),
+            "preferences": self._show_preferences,
+            "glossary": lambda: self.show_help(GLOSSARY),
+            "tour": lambda: self.touring.begin(),
+            "about": lambda: self._show_dialog(About(self)),
             **{f"tool_{tool.name}": lambda n=tool.name: self._take_tool(n) for tool in ROW},
-            "help": self.show_help,
+            "help": lambda: self.show_help(),
         }
 
     def _connect(self):
@@ -216,6 +224,7 @@ class Window(QMainWindow):
                                    self.choosing)
         clean.tools.search_wanted.connect(self.searching.search.open)
         self.stepping = Stepping(self, self.splitter.next)
+        self.touring = Touring(self)
         source.prepare_wanted.connect(self.stepping.prepare)
         self.planning.told.connect(self._show_findings)
         release.plan_of = self.planning.plan_of
@@ -379,6 +388,7 @@ class Window(QMainWindow):
         self._enable()
 
     def _show_work(self, shown):
+        self.bench.fitting_ground = best_ground(shown.work, theme.GROUNDS)
         self.bench.show_work(shown)
         self.cleaning.refresh()
         self.together.refresh()
@@ -549,16 +559,27 @@ class Window(QMainWindow):
 
     def _next_ground(self):
         ground = _GROUNDS[(_GROUNDS.index(self.bench.ground) + 1) % len(_GROUNDS)]
+        self.bench.ground = ground
+        self.sheet_view.ground = "middle" if ground == "auto" else ground
         for view in (self.bench, self.sheet_view):
-            view.ground = ground
             view.update()
 
     def _switch_units(self):
         if self.session.document is not None:
             self.panels[SOURCE].switch_unit()
 
-    def show_help(self) -> None:
-        HelpDialog(self).show()
+    def show_help(self, page: int = 0) -> None:
+        """Help, at one of its pages."""
+        HelpDialog(self, page).show()
+
+    def _show_dialog(self, dialog):
+        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        dialog.show()
+
+    def _show_preferences(self):
+        dialog = Preferences(self)
+        dialog.keys_wanted.connect(self.searching.show_keys)
+        self._show_dialog(dialog)
 
     def _hold_source(self, held):
         """O held down shows the source alone, wherever the focus is."""

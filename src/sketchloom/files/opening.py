@@ -123,11 +123,14 @@ def open_file(path) -> Opened:
     return _opened(Project(as_read(Recipe(), data), data, path.name), None, path, str(path))
 
 
-def named_in(opened: Opened, language: str) -> Opened:
-    """A picture just opened whose layers will be named in a language; a project keeps its own."""
-    if opened.path is not None or language not in languages():
+def begun_as(opened: Opened, language: str, unit: str = "mm") -> Opened:
+    """A picture just opened whose layers will be named in a language and whose lengths are shown in a unit; a project
+    keeps its own."""
+    if opened.path is not None:
         return opened
-    return replace(opened, project=replace(opened.project, recipe=replace(opened.project.recipe, names_in=language)))
+    recipe = replace(opened.project.recipe, unit=unit)
+    recipe = replace(recipe, names_in=language) if language in languages() else recipe
+    return replace(opened, project=replace(opened.project, recipe=recipe))
 
 
 def in_name_order(paths) -> list:

@@ -14,10 +14,13 @@ from dataclasses import dataclass, field
 from hashlib import blake2b
 from pathlib import Path
 
-from sketchloom.core.base.errors import ExportError, ProjectError, SettingError
+import numpy as np
+from PIL import Image
+
+from sketchloom.core.base.errors import AppError, ExportError, ProjectError, SettingError
 from sketchloom.core.base.plain import encoded
 from sketchloom.core.base.said import said
-from sketchloom.core.picture.decode import MAX_FILE_BYTES
+from sketchloom.core.picture.decode import MAX_FILE_BYTES, decode
 from sketchloom.files.writing import write_whole
 from sketchloom.recipe.document import Recipe, from_json, to_json
 
@@ -145,6 +148,24 @@ def load(path) -> Project:
     except OSError as error:
         raise ProjectError(path, said("cannot be read ({strerror}).", strerror=error.strerror)) from None
     return from_bytes(data, path)
+
+
+def thumbnail(path, longest_px: int) -> bytes:
+    """The preview that a project holds, or its source where it has none, as a small PNG; raises ProjectError."""
+    path = Path(path)
+    found = load(path)
+    with zipfile.ZipFile(path) as archive:
+        members = archive.infolist()
+        has_one = any(member.filename == _PREVIEW for member in members)
+        data = _read(archive, members, _PREVIEW, _MAX_PREVIEW_BYTES, path) if has_one else found.source
+    try:
+        picture = decode(data, path.name).reduced(longest_px)
+    except AppError:
+        raise ProjectError(path, said("holds no picture that can be shown.")) from None
+    parts = picture.rgb if picture.alpha is None else np.dstack([picture.rgb, picture.alpha])
+    made = io.BytesIO()
+    Image.fromarray(parts).save(made, "PNG")
+    return made.getvalue()
 
 
 def from_bytes(data: bytes, name) -> Project:

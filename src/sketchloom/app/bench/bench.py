@@ -4,7 +4,7 @@ from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QCursor, QNativeGestureEvent, QPainter, QPen
 from PySide6.QtWidgets import QPushButton, QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.cross import Cross
@@ -48,7 +48,8 @@ class Bench(QWidget):
         self._difference: tuple | None = None
         self.source_only = False
         self.grid = False
-        self.ground = "middle"
+        self.ground = "auto"
+        self.fitting_ground = "middle"
         self.unit = "mm"
         self.picking = False
         self.takes_colours = False
@@ -284,7 +285,7 @@ class Bench(QWidget):
 
     @painted
     def paintEvent(self, painter):
-        painter.fillRect(self.rect(), QColor(theme.GROUNDS[self.ground]))
+        painter.fillRect(self.rect(), QColor(theme.GROUNDS[self._ground()]))
         visible = QRectF(RULER, RULER, self.width() - RULER, self.height() - RULER)
         page = self._page()
         painter.save()
@@ -293,7 +294,7 @@ class Bench(QWidget):
             self._paint_work(painter, visible, page)
         if self.grid:
             bench_paint.paint_grid(painter, self.rect(), self._view, self.unit)
-        painter.setPen(QPen(QColor(255, 255, 255, 150) if self.ground == "dark" else QColor(40, 36, 30, 130), 1,
+        painter.setPen(QPen(QColor(255, 255, 255, 150) if self._ground() == "dark" else QColor(40, 36, 30, 130), 1,
                             Qt.PenStyle.DashLine))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.drawRect(page)
@@ -305,6 +306,10 @@ class Bench(QWidget):
         painter.restore()
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
         self._paint_texts(painter)
+
+    def _ground(self):
+        """The ground that was chosen, or the one on which the work is seen best."""
+        return self.fitting_ground if self.ground == "auto" else self.ground
 
     def _paint_laid_on(self, painter, page):
         """The shirt, wall or card below everything, if it was said."""
@@ -390,7 +395,7 @@ class Bench(QWidget):
         painter.scale(self._view.scale, self._view.scale)
         if self._pointed.path is not None:
             path = self._pointed.path.seen(self._box_mm(), 1 / self._view.scale)
-            for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.5)):
+            for colour, width in (("#ffffff", 3.0), (dyes.MADDER, 1.5)):
                 pen = QPen(QColor(colour), width)
                 pen.setCosmetic(True)
                 painter.strokePath(path, pen)

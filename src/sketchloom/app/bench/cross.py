@@ -4,7 +4,7 @@ from PySide6.QtCore import QEvent, QObject, QPointF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QLineEdit
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench.paint import RULER
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import format_length, parse_length_mm
@@ -132,13 +132,13 @@ class Cross(QObject):
         """Draw it over the work."""
         if self.at is None or self._bench.tool is None:
             return
-        for colour, width in (("#ffffff", 4.0), (theme.INK, 1.6)):
+        for colour, width in (("#ffffff", 4.0), (dyes.INK, 1.6)):
             painter.setPen(QPen(QColor(colour), width))
             for dx, dy in _WAYS.values():
                 way = QPointF(dx, dy)
                 painter.drawLine(self.at + way * _GAP, self.at + way * _ARM)
         if self._is_down:
-            painter.setPen(QPen(QColor(theme.MADDER), 2.0))
+            painter.setPen(QPen(QColor(dyes.MADDER), 2.0))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawEllipse(self.at, _ARM, _ARM)
 

@@ -4,7 +4,7 @@ import numpy as np
 from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench import looks
 from sketchloom.app.bench.chips import chip
 from sketchloom.app.bench.view import View, ruler_step
@@ -119,7 +119,7 @@ def tint_of(gone, hex_colour: str = "") -> QImage:
     bands = (np.arange(sum(gone.shape)) * step // max(4, size // 120) % 2).astype(np.uint8)
     strong = np.array([150, 95], np.uint8)[bands][x + y]
     cover = strong * gone if gone.dtype == bool else (gone.astype(np.uint16) * strong // 255).astype(np.uint8)
-    colour, share = QColor(hex_colour or theme.MADDER), np.arange(256)
+    colour, share = QColor(hex_colour or dyes.MADDER), np.arange(256)
     shades = np.stack([share * c // 255 for c in (colour.red(), colour.green(), colour.blue())] + [share], -1)
     veil = shades.astype(np.uint8).view(np.uint32)[:, 0][cover]  # one look-up a pixel: it follows the pointer
     return QImage(
@@ -208,13 +208,13 @@ def paint_grid(painter: QPainter, rect, view: View, unit: str) -> None:
 def paint_curtain(painter: QPainter, rect, x: float, source_text: str, cut_text: str) -> None:
     """The line between source and cut, its handle and which side is which."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-    painter.setPen(QPen(QColor(theme.LINEN_LIGHT), 3))
+    painter.setPen(QPen(QColor(dyes.LINEN_LIGHT), 3))
     painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
-    painter.setPen(QPen(QColor(theme.INK), 1))
+    painter.setPen(QPen(QColor(dyes.INK), 1))
     painter.drawLine(QPointF(x, RULER), QPointF(x, rect.height()))
     middle = rect.height() * 0.5
     knob = QRectF(x - 9, middle - 22, 18, 44)
-    painter.setBrush(QColor(theme.WOAD))
+    painter.setBrush(QColor(dyes.WOAD))
     painter.setPen(QPen(QColor("#ffffff"), 1.5))
     painter.drawRoundedRect(knob, 9, 9)
     painter.setBrush(QColor("#ffffff"))
@@ -233,7 +233,7 @@ def paint_widths(painter: QPainter, view: View, xy, share) -> None:
     """Dots along the middles of narrow places: under the least width, near it, and up to the most that is shown."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
     kind = np.digitize(share, (1.0, 1.5))
-    for number, colour in ((2, theme.MOSS), (1, theme.WOAD), (0, theme.MADDER)):
+    for number, colour in ((2, dyes.MOSS), (1, dyes.WOAD), (0, dyes.MADDER)):
         spots = QPolygonF([QPointF(*view.to_screen(x, y)) for x, y in xy[kind == number].tolist()])
         for shade, width in (("#ffffff", 5.0), (colour, 3.2)):
             painter.setPen(QPen(QColor(shade), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap))
@@ -251,10 +251,10 @@ def paint_numbers(painter: QPainter, view: View, numbers) -> None:
         x, y = view.to_screen(x_mm, y_mm)
         wide = max(metrics.horizontalAdvance(text) + 8, 16)
         box = QRectF(x - wide / 2, y - 8, wide, 16)
-        painter.setPen(QPen(QColor(theme.MADDER if is_risky else theme.INK), 1.6 if is_risky else 1.0))
+        painter.setPen(QPen(QColor(dyes.MADDER if is_risky else dyes.INK), 1.6 if is_risky else 1.0))
         painter.setBrush(QColor(255, 255, 255, 225))
         painter.drawRoundedRect(box, 8, 8)
-        painter.setPen(QColor(theme.INK))
+        painter.setPen(QColor(dyes.INK))
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
 
 
@@ -262,7 +262,7 @@ def paint_marks(painter: QPainter, view: View, marks, target) -> None:
     """Rings around small regions, and a larger one around the place a finding speaks of."""
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
     painter.setBrush(Qt.BrushStyle.NoBrush)
-    for colour, width in ((QColor("#ffffff"), 3.2), (QColor(theme.MADDER), 1.6)):
+    for colour, width in ((QColor("#ffffff"), 3.2), (QColor(dyes.MADDER), 1.6)):
         painter.setPen(QPen(colour, width))
         for x_mm, y_mm, radius_mm in marks:
             x, y = view.to_screen(x_mm, y_mm)
@@ -270,7 +270,7 @@ def paint_marks(painter: QPainter, view: View, marks, target) -> None:
             painter.drawEllipse(QPointF(x, y), r, r)
     if target is not None:
         x, y = view.to_screen(*target)
-        for colour, width in ((QColor("#ffffff"), 6), (QColor(theme.MADDER), 3)):
+        for colour, width in ((QColor("#ffffff"), 6), (QColor(dyes.MADDER), 3)):
             painter.setPen(QPen(colour, width))
             painter.drawEllipse(QPointF(x, y), 24, 24)
             for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):

@@ -5,7 +5,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen, QPixmap, QPolygonF
 from PySide6.QtWidgets import QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
@@ -118,7 +118,7 @@ class PlayCanvas(QWidget):
         for a, b in self._film.strokes.tolist():
             painter.drawPolyline(self._polygon(self._film.tip[a:b + 1]))
         origin = QPointF(*self._to_screen([(0.0, 0.0)])[0])
-        painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
+        painter.setPen(QPen(QColor(dyes.INK_SOFT), 1))
         painter.drawLine(origin - QPointF(8, 0), origin + QPointF(8, 0))
         painter.drawLine(origin - QPointF(0, 8), origin + QPointF(0, 8))
         painter.end()
@@ -168,10 +168,10 @@ class PlayCanvas(QWidget):
     def _paint_marks(self, painter):
         """Places that are cut twice, and corners that lift."""
         if self._doubled is not None and len(self._doubled):
-            painter.setPen(QPen(QColor(theme.MADDER), 3))
+            painter.setPen(QPen(QColor(dyes.MADDER), 3))
             painter.drawPoints(self._polygon(self._doubled[::2]))
         if len(self._film.tight):
-            painter.setPen(QPen(QColor(theme.WELD), 1.6))
+            painter.setPen(QPen(QColor(dyes.WELD), 1.6))
             for x, y in self._to_screen(self._film.tight[:400]).tolist():
                 painter.drawEllipse(QPointF(x, y), 5, 5)
 
@@ -189,10 +189,10 @@ class PlayCanvas(QWidget):
         along = QPointF(np.cos(way), -np.sin(way)) * _BLADE_PX
         painter.setPen(QPen(QColor("#ffffff"), 5))
         painter.drawLine(at, at - along)
-        painter.setPen(QPen(QColor(theme.WOAD), 3))
+        painter.setPen(QPen(QColor(dyes.WOAD), 3))
         painter.drawLine(at, at - along)
-        painter.setBrush(QColor(theme.MADDER if cuts else "#ffffff"))
-        painter.setPen(QPen(QColor(theme.WOAD), 2))
+        painter.setBrush(QColor(dyes.MADDER if cuts else "#ffffff"))
+        painter.setPen(QPen(QColor(dyes.WOAD), 2))
         painter.drawEllipse(at, 6, 6)
         text = self.tr("{0}, {1} from its origin").format(*(format_length(v, self.unit) for v in place))
         chips.hint(painter, text, 10, self.height() - 10, self.width() - 20)

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench.chips import chip
 from sketchloom.app.bench.paint import RULER
 from sketchloom.core.base.units import MM_PER_IN
@@ -37,7 +37,7 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
     """The carrier to scale: what can be cut of it, its grid, and which edge goes in first."""
     carrier = sheet.carrier
     whole = QRectF(view.x, view.y, carrier.width_mm * view.scale, sheet.length_mm * view.scale)
-    painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
+    painter.setPen(QPen(QColor(dyes.INK_SOFT), 1))
     painter.setBrush(QColor("#dcd8ce"))
     painter.drawRoundedRect(whole, 4, 4)
     left, top, right, bottom = sheet.usable
@@ -54,7 +54,7 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
         while y < usable.bottom() - 1:
             painter.drawLine(QPointF(usable.left(), round(y) + 0.5), QPointF(usable.right(), round(y) + 0.5))
             y += step
-    painter.setPen(QPen(QColor(theme.EDGE), 1, Qt.PenStyle.DashLine))
+    painter.setPen(QPen(QColor(dyes.EDGE), 1, Qt.PenStyle.DashLine))
     painter.setBrush(Qt.BrushStyle.NoBrush)
     painter.drawRect(usable)
     metrics = painter.fontMetrics()
@@ -68,7 +68,7 @@ def paint_route(painter, route, view) -> None:
     if not count:
         return
     stops = np.concatenate([[route.home], np.stack([route.places, route.ends], 1).reshape(-1, 2)])
-    first, last = QColor(theme.WOAD), QColor(theme.MADDER)
+    first, last = QColor(dyes.WOAD), QColor(dyes.MADDER)
     for n in range(count):
         share = n / max(count - 1, 1)
         colour = QColor(*(round(a + share * (b - a)) for a, b in zip(first.getRgb()[:3], last.getRgb()[:3],
@@ -91,12 +91,12 @@ def paint_handle(painter, handle: Handle, view, by: float) -> None:
     off = by * np.array(handle.across)
     knob = QPointF(*view.to_screen(*(np.array(handle.knob) + off)))
     painter.setBrush(Qt.BrushStyle.NoBrush)
-    for width, colour, style in ((4.0, "#ffffff", Qt.PenStyle.SolidLine), (2.0, theme.MADDER, Qt.PenStyle.DashLine)):
+    for width, colour, style in ((4.0, "#ffffff", Qt.PenStyle.SolidLine), (2.0, dyes.MADDER, Qt.PenStyle.DashLine)):
         painter.setPen(QPen(QColor(colour), width, style))
         for line in handle.lines:
             painter.drawPolyline([QPointF(*view.to_screen(x, y)) for x, y in (line + off).tolist()])
     painter.setPen(QPen(QColor("#ffffff"), 2))
-    painter.setBrush(QColor(theme.MADDER))
+    painter.setBrush(QColor(dyes.MADDER))
     painter.drawEllipse(knob, KNOB_PX, KNOB_PX)
     way = QPointF(*handle.across) * 4.5
     painter.drawLine(knob - way, knob + way)

@@ -6,7 +6,7 @@ from PySide6.QtCore import QPoint, QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 from PySide6.QtWidgets import QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.chips import message
@@ -204,9 +204,9 @@ class SheetView(QWidget):
         if pen_width is None:
             painter.fillPath(path, colour)
         if is_chosen:
-            edge = QPen(QColor(theme.MADDER if bad else theme.WOAD), 2.6)
+            edge = QPen(QColor(dyes.MADDER if bad else dyes.WOAD), 2.6)
         elif bad:
-            edge = QPen(QColor(theme.MADDER), 2.6)
+            edge = QPen(QColor(dyes.MADDER), 2.6)
         else:
             edge = QPen(QColor("#2b2620"), 0.8)
         if pen_width is not None and not is_chosen and not bad:
@@ -221,7 +221,7 @@ class SheetView(QWidget):
             lines.append(placed.ready.frame)
         if lines:
             # light below dark: seen on film of any colour
-            for pen in (QPen(QColor("#ffffff"), 2), QPen(QColor(theme.INK_SOFT), 1, Qt.PenStyle.DotLine)):
+            for pen in (QPen(QColor("#ffffff"), 2), QPen(QColor(dyes.INK_SOFT), 1, Qt.PenStyle.DotLine)):
                 pen.setCosmetic(True)
                 painter.setPen(pen)
                 for line in lines:

@@ -5,7 +5,7 @@ from dataclasses import dataclass, field
 from PySide6.QtCore import QObject, QPointF, QRectF, QSize, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QPainter, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.bench.looks import Look
 from sketchloom.app.bench.paint import paint_layers
 from sketchloom.app.bench.view import View
@@ -223,12 +223,12 @@ def _paint_lines(painter, content, box, pixel):
     for layer, path in zip(content.layers, content.paths, strict=True):
         key = layer.plan.key
         if key == content.selected:
-            dashed = _pen(theme.MADDER, 1.5)
+            dashed = _pen(dyes.MADDER, 1.5)
             dashed.setDashPattern([5, 4])
             for pen in (_pen("#ffffff", 3.0), dashed):
                 painter.strokePath(path.seen(box, pixel), pen)
         elif key in content.faint:
-            painter.strokePath(path.seen(box, pixel), _pen(theme.INK_SOFT, 1.2, Qt.PenStyle.DotLine))
+            painter.strokePath(path.seen(box, pixel), _pen(dyes.INK_SOFT, 1.2, Qt.PenStyle.DotLine))
 
 
 def _pen(colour, width, style=Qt.PenStyle.SolidLine):

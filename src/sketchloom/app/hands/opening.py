@@ -86,6 +86,10 @@ class Opening(QObject):
         except (OSError, ValueError) as error:
             self._trouble("open", self.tr("The demo could not be copied: {0}").format(error))
 
+    def open_demo_picture(self, key: str) -> None:
+        """Open the picture of a demo as one that is new."""
+        self._session.open_path(demo(key).picture_path)
+
     def paste(self) -> None:
         """Open what the clipboard holds: a picture, or a file."""
         self.open_offered(QGuiApplication.clipboard().mimeData())

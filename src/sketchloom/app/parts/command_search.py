@@ -48,8 +48,8 @@ class _Rows(QStyledItemDelegate):
         painter.save()
         if is_chosen:
             painter.fillRect(option.rect, QColor(theme.WOAD))
-        ink = QColor("#ffffff" if is_chosen else theme.FADED if entry.why_not else theme.INK)
-        soft = QColor("#ffffff" if is_chosen else theme.FADED if entry.why_not else theme.INK_SOFT)
+        ink = QColor(theme.ON_WOAD if is_chosen else theme.FADED if entry.why_not else theme.INK)
+        soft = QColor(theme.ON_WOAD if is_chosen else theme.FADED if entry.why_not else theme.INK_SOFT)
         room = option.rect.adjusted(theme.px(10), 0, -theme.px(10), 0)
         font = QFont(option.font)
         right = " · ".join(text for text in (entry.value, entry.key) if text)

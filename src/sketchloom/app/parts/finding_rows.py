@@ -12,9 +12,9 @@ from sketchloom.app.words import told
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
 ICONS = {
-    NOTE: ("info-circle", theme.WOAD),
-    WARN: ("alert-triangle", theme.WELD),
-    STOP: ("alert-octagon", theme.MADDER),
+    NOTE: ("info-circle", "WOAD"),
+    WARN: ("alert-triangle", "WELD"),
+    STOP: ("alert-octagon", "MADDER"),
 }
 
 

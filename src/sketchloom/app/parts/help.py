@@ -4,13 +4,17 @@ from html import escape
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QKeySequence
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QTabWidget, QTextBrowser, QVBoxLayout
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLineEdit, QTabWidget, QTextBrowser, QVBoxLayout, QWidget
 
 from sketchloom.app import actions
 from sketchloom.app.hands.choice.acts import ACTS, KINDS_NAMED
+from sketchloom.app.parts.glossary import WORDS
 from sketchloom.app.words import told
+from sketchloom.core.base.lookup import plain, ranked
 from sketchloom.core.base.said import said
 
+GLOSSARY = 2
+"""The page of words."""
 GESTURES = (
     (said("Wheel, + and −"), said("Zoom to the pointer")),
     (said("Drag, arrow keys, two fingers"), said("Pan")),
@@ -39,13 +43,13 @@ still. <i>Line</i>: the middle of each stroke for a pen, or as shapes of one wid
 tones. The smallest detail decides what is too small to weed; what it cost is listed and can be brought back. Press V
 to see variants side by side with their pieces, sheets, nodes and millimetres. <i>Outlines</i> says how far curves may
 keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.</p>
-<p><b>3. Clean.</b> Click a region and it goes to what lies around it, is opened through all sheets or gets another
-colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. <i>Gaps and ink</i>
-marks places where an outline does not close and closes them in its own width. Further down, each under its own heading:
-<i>Strokes</i> are taken away, thinned, extended or joined as things; <i>Split lines</i> part a tail from a body;
-<i>Shapes and words</i> are regions like any other; <i>Mirror one half</i> makes both alike to the last curve;
-<i>Boundaries by
-hand</i> are brushed along and made straight, round or smooth, for both neighbours at once; <i>Narrow places</i> are
+<p><b>3. Clean.</b> Click what you want to change: a region, a shape, a gap; another click goes on to the stroke or the
+line around it. Beside it stands what can be done to it, with its keys; a drag takes all in a box, Shift adds.
+<i>Sweep</i> drops, opens or colours regions at a click. Everything else is under <i>More</i>, and found by its words
+(Ctrl+K): <i>Gaps and ink</i> closes outlines in their own width; <i>Strokes</i> are taken away, thinned, extended or
+joined as things; <i>Split lines</i> part a tail from a body; <i>Shapes and words</i> are regions like any other;
+<i>Mirror one half</i> makes both alike to the last curve; <i>Boundaries by hand</i> are brushed along and made
+straight, round or smooth, for both neighbours at once; <i>Narrow places</i> are
 thickened where they are; a <i>backing or rim</i> is a sheet of its own. What was decided is found again after
 another cut-off, number of colours or crop; what is not is told.</p>
 <p><b>4. Layers.</b> One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
@@ -69,7 +73,7 @@ your work again.</p>
 class HelpDialog(QDialog):
     """A window that stays beside the work."""
 
-    def __init__(self, parent=None):
+    def __init__(self, parent=None, page: int = 0):
         super().__init__(parent)
         self.setWindowTitle(self.tr("Help"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -83,11 +87,36 @@ class HelpDialog(QDialog):
             (self.tr("Keys"), f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"),
         ):
             tabs.addTab(_page(title, html), title)
+        tabs.addTab(_Glossary(), self.tr("Glossary"))
+        tabs.setCurrentIndex(page)
         box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         box.rejected.connect(self.close)
         layout = QVBoxLayout(self)
         layout.addWidget(tabs)
         layout.addWidget(box)
+
+
+class _Glossary(QWidget):
+    """Words and what they mean; those that are looked for first."""
+
+    def __init__(self):
+        super().__init__()
+        column = QVBoxLayout(self)
+        self._sought = QLineEdit()
+        self._sought.setPlaceholderText(self.tr("A word"))
+        self._sought.setAccessibleName(self.tr("A word"))
+        self._sought.setClearButtonEnabled(True)
+        self._sought.textChanged.connect(lambda _: self._fill())
+        self._page = _page(self.tr("Glossary"), "")
+        column.addWidget(self._sought)
+        column.addWidget(self._page)
+        self._fill()
+
+    def _fill(self):
+        words = sorted(((told(word), told(about)) for word, about in WORDS), key=lambda one: plain(one[0]))
+        order = ranked(self._sought.text(), words)
+        self._page.setHtml("".join(f"<p><b>{escape(words[n][0])}</b><br>{escape(words[n][1])}</p>" for n in order)
+                           or escape(self.tr("No such word.")))
 
 
 def _keys():

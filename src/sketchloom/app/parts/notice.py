@@ -8,9 +8,9 @@ from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button
 
 _LOOK = {
-    "trouble": ("alert-octagon", theme.MADDER),
-    "done": ("circle-check", theme.MOSS),
-    "ask": ("info-circle", theme.WOAD),
+    "trouble": ("alert-octagon", "MADDER"),
+    "done": ("circle-check", "MOSS"),
+    "ask": ("info-circle", "WOAD"),
 }
 
 

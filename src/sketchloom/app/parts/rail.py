@@ -75,7 +75,7 @@ class StageButton(QToolButton):
         font.setPixelSize(theme.text_px(11))
         font.setBold(True)
         painter.setFont(font)
-        painter.setPen(QColor("#ffffff"))
+        painter.setPen(QColor(theme.ON_WOAD))
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, text)
 
 

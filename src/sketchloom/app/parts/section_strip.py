@@ -4,7 +4,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.painted import painted
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button
@@ -28,14 +28,14 @@ class _Side(QWidget):
         painter.fillRect(self.rect(), QColor("#c9c4b9"))
         section = self.section
         if section is None or section.height_mm <= 0:
-            painter.setPen(QColor(theme.INK))
+            painter.setPen(QColor(dyes.INK))
             painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, self.tr("The line meets no sheet."))
             return
         width, height = self.width() - 2 * _MARGIN, self.height() - 2 * _MARGIN - 16
         across = width / section.length_mm
         up = height / section.height_mm
         floor = self.height() - _MARGIN - 2
-        painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
+        painter.setPen(QPen(QColor(dyes.INK_SOFT), 1))
         painter.drawLine(QPointF(_MARGIN, floor), QPointF(_MARGIN + width, floor))
         for layer, hex_colour in enumerate(self.hexes):
             painter.setBrush(QColor(hex_colour))
@@ -46,9 +46,9 @@ class _Side(QWidget):
                 painter.drawRect(QRectF(x0, y0, max(x1 - x0, 0.4), max(y1 - y0, 2.0)))
         step, at = section.highest_step()
         x = _MARGIN + at * across
-        painter.setPen(QPen(QColor(theme.MADDER), 1.6))
+        painter.setPen(QPen(QColor(dyes.MADDER), 1.6))
         painter.drawLine(QPointF(x, _MARGIN + 12), QPointF(x, floor))
-        painter.setPen(QColor(theme.INK))
+        painter.setPen(QColor(dyes.INK))
         painter.drawText(
             QRectF(_MARGIN, 2, width, 18),
             Qt.AlignmentFlag.AlignLeft,

@@ -4,7 +4,7 @@ from PySide6.QtCore import QEvent, QPoint, QRect, Qt, QTimer
 from PySide6.QtGui import QColor, QPen
 from PySide6.QtWidgets import QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.painted import painted
 
 _AROUND, _SECONDS = 5, 2.5
@@ -54,6 +54,6 @@ class Spot(QWidget):
 
     @painted
     def paintEvent(self, painter):
-        for colour, width in (("#ffffff", 5.0), (theme.MADDER, 2.5)):
+        for colour, width in (("#ffffff", 5.0), (dyes.MADDER, 2.5)):
             painter.setPen(QPen(QColor(colour), width))
             painter.drawRoundedRect(self.rect().adjusted(3, 3, -3, -3), 6, 6)

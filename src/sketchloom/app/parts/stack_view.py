@@ -4,7 +4,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QTransform
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QSlider, QVBoxLayout, QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.bench import looks
 from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button
@@ -76,7 +76,7 @@ class _Stack(QWidget):
             painter.fillPath(path.whole, QColor(layer.plan.hex))
             if level < len(self.families):
                 looks.paint_texture(painter, path.whole, self.families[level])
-            edge = QPen(QColor(theme.MADDER if level == self._held else "#2b2620"), 2.2 if level == self._held else 0.7)
+            edge = QPen(QColor(dyes.MADDER if level == self._held else "#2b2620"), 2.2 if level == self._held else 0.7)
             edge.setCosmetic(True)
             painter.strokePath(path.whole, edge)
             painter.resetTransform()

@@ -33,7 +33,7 @@ def label(text: str, kind: str = "") -> QLabel:
 def button(text: str, icon_name: str = "", tip: str = "", checkable: bool = False) -> QPushButton:
     made = QPushButton(text)
     if icon_name:
-        made.setIcon(theme.icon(icon_name, theme.INK, "#ffffff"))
+        made.setIcon(theme.icon(icon_name, theme.INK, theme.ON_WOAD))
     if tip:
         made.setToolTip(tip)
     made.setCheckable(checkable)

@@ -188,6 +188,11 @@ class LayersPanel(Panel):
             part.setEnabled(work.laying.way in UNDER or any(e.layering in UNDER for e in work.recipe.layers))
         self._overlap.show_value(work.laying.overlap_mm, work.recipe.unit)
 
+    @property
+    def ways(self) -> Choice:
+        """The ways of layering."""
+        return self._way
+
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
         self._compared_of, self._ways_of = work.traced, work

@@ -120,6 +120,10 @@ class SourcePanel(Panel):
         rows.addWidget(self._curves)
         self.add(self._document)
 
+    @property
+    def width_field(self) -> LengthEdit:
+        return self._width
+
     @staticmethod
     def _side_name(text):
         made = label(text)

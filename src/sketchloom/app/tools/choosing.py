@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.bench.paint import tint_of
 from sketchloom.app.tools.regions import RegionTool
 from sketchloom.app.tools.tool import Frame
@@ -167,7 +167,7 @@ class ChooseTool(RegionTool):
             planar = self.desk.work.traced.planar
             chosen = np.zeros(planar.face_count, bool)
             chosen[[thing.number for thing in self.chosen]] = True
-            self._veil = tint_of(chosen[planar.faces], theme.WOAD)
+            self._veil = tint_of(chosen[planar.faces], dyes.WOAD)
         return self._veil
 
     def _chosen_path(self):
@@ -190,11 +190,11 @@ class ChooseTool(RegionTool):
         elif self.chosen:
             path = self._chosen_path()
             if self.chosen[0].kind == "region":
-                painter.fillPath(path, QBrush(QColor(theme.WOAD), Qt.BrushStyle.Dense6Pattern))
+                painter.fillPath(path, QBrush(QColor(dyes.WOAD), Qt.BrushStyle.Dense6Pattern))
             if self.inner is None:
-                self._stroke(painter, path, theme.WOAD, Qt.PenStyle.SolidLine, 2.4)
+                self._stroke(painter, path, dyes.WOAD, Qt.PenStyle.SolidLine, 2.4)
         if self._thing is not None and self._thing.kind != "region":
-            self._stroke(painter, self._path(self._thing), theme.MADDER, Qt.PenStyle.SolidLine, 1.8)
+            self._stroke(painter, self._path(self._thing), dyes.MADDER, Qt.PenStyle.SolidLine, 1.8)
         painter.restore()
         super().paint(painter, frame)
         if self.inner is not None:
@@ -210,7 +210,7 @@ class ChooseTool(RegionTool):
             at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
             box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
             painter.setPen(QPen(QColor("#ffffff"), 1.5))
-            painter.setBrush(QColor(theme.WOAD))
+            painter.setBrush(QColor(dyes.WOAD))
             painter.drawEllipse(box)
             painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
 
@@ -219,7 +219,7 @@ class ChooseTool(RegionTool):
             return
         places = [self._from, *self._ring] if self.modifiers & _ROUND else _corners(self._from, self._to)
         painter.setBrush(QColor(45, 82, 115, 30))
-        for colour, width, style in (("#ffffff", 3.2, Qt.PenStyle.SolidLine), (theme.WOAD, 1.6, Qt.PenStyle.DashLine)):
+        for colour, width, style in (("#ffffff", 3.2, Qt.PenStyle.SolidLine), (dyes.WOAD, 1.6, Qt.PenStyle.DashLine)):
             painter.setPen(QPen(QColor(colour), width, style))
             painter.drawPolygon(QPolygonF(places))
 

@@ -5,7 +5,7 @@ import math
 from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.tool import HANDLE, Frame, Tool, draw_handle, draw_line
 
 _LEAST = 4.0
@@ -27,7 +27,7 @@ def rings_path(rings, frame: Frame, size) -> QPainterPath:
     return path
 
 
-def stroke_twice(painter: QPainter, path: QPainterPath, colour: str = theme.MADDER, width: float = 1.6) -> None:
+def stroke_twice(painter: QPainter, path: QPainterPath, colour: str = dyes.MADDER, width: float = 1.6) -> None:
     """A line that shows on any ground."""
     painter.setBrush(Qt.BrushStyle.NoBrush)
     for shade, wide in (("#ffffff", width + 1.8), (colour, width)):
@@ -174,7 +174,7 @@ class ShapeTool(Tool):
         painter.restore()
         if self._how is None:
             for corner in corners:
-                painter.setPen(QPen(QColor(theme.MADDER), 2))
+                painter.setPen(QPen(QColor(dyes.MADDER), 2))
                 painter.setBrush(QColor("#ffffff"))
                 painter.drawRect(
                     int(corner.x() - HANDLE + 1), int(corner.y() - HANDLE + 1), int(2 * HANDLE - 2), int(2 * HANDLE - 2)

@@ -5,7 +5,7 @@ import math
 from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.tool import Frame, PointsTool, Tool
 
 _NEAR, _APART = 12.0, 4.0
@@ -52,7 +52,7 @@ class BridgeTool(Tool):
             start, end = frame.place(*a), frame.place(*b)
             middle = (start + end) / 2
             radius = max(math.hypot(*(end - start).toTuple()) / 2 + 5, _NEAR)
-            for colour, width in (("#ffffff", 5.0), (theme.MADDER, 3.4 if number == self._near else 1.8)):
+            for colour, width in (("#ffffff", 5.0), (dyes.MADDER, 3.4 if number == self._near else 1.8)):
                 painter.setPen(QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap))
                 painter.drawLine(start, end)
                 painter.drawEllipse(middle, radius, radius)
@@ -113,7 +113,7 @@ class OwnBridgeTool(Tool):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         rings = [to_screen(self._end_near(self._from))] if self._from is not None else []
         rings += [to_screen(self._ring)] if self._ring is not None else []
-        for colour, width in (("#ffffff", 3.6), (theme.MADDER, 1.8)):
+        for colour, width in (("#ffffff", 3.6), (dyes.MADDER, 1.8)):
             painter.setPen(QPen(QColor(colour), width))
             for place in rings:
                 painter.drawEllipse(place, 7.0, 7.0)
@@ -174,6 +174,6 @@ class LineTool(PointsTool):
             painter.drawPolyline(QPolygonF(places))
         if places:
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            for colour, wide in (("#ffffff", 3.0), (theme.MADDER, 1.4)):
+            for colour, wide in (("#ffffff", 3.0), (dyes.MADDER, 1.4)):
                 painter.setPen(QPen(QColor(colour), wide))
                 painter.drawEllipse(places[-1], max(width / 2, 3.0), max(width / 2, 3.0))

@@ -5,7 +5,7 @@ import math
 from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QGuiApplication, QPainter, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.tool import EnterTool, Frame, PointsTool, Tool, draw_handle, draw_line
 from sketchloom.core.background.snapping import EdgePaths
 
@@ -71,7 +71,7 @@ class BrushTool(Tool):
 
     def paint(self, painter: QPainter, frame: Frame) -> None:
         thick = max(self.width * max(frame.rect.width(), frame.rect.height()), 2.0)
-        colour = QColor(theme.MOSS if self.keep else theme.MADDER)
+        colour = QColor(dyes.MOSS if self.keep else dyes.MADDER)
         if self._points:
             colour.setAlpha(170)
             painter.setPen(
@@ -81,7 +81,7 @@ class BrushTool(Tool):
             painter.drawPolyline(QPolygonF(places)) if len(places) > 1 else painter.drawPoint(places[0])
         if self._at is not None:
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            for pen, width in ((QColor("#ffffff"), 3), (QColor(theme.MOSS if self.keep else theme.MADDER), 1.5)):
+            for pen, width in ((QColor("#ffffff"), 3), (QColor(dyes.MOSS if self.keep else dyes.MADDER), 1.5)):
                 painter.setPen(QPen(pen, width))
                 painter.drawEllipse(self._at, thick / 2, thick / 2)
 

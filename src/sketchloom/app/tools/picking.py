@@ -3,7 +3,7 @@
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QBrush, QColor, QPainter, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.regions import RegionTool
 from sketchloom.app.tools.tool import Frame
 from sketchloom.core.edits.decisions import DROP
@@ -50,8 +50,8 @@ class PickTool(RegionTool):
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
         for face in self.chosen:
-            painter.fillPath(self.path(face), QBrush(QColor(theme.WOAD), Qt.BrushStyle.Dense6Pattern))
-            self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.SolidLine, 2.2)
+            painter.fillPath(self.path(face), QBrush(QColor(dyes.WOAD), Qt.BrushStyle.Dense6Pattern))
+            self._stroke(painter, self.path(face), dyes.WOAD, Qt.PenStyle.SolidLine, 2.2)
         painter.restore()
         super().paint(painter, frame)
         for number, face in enumerate(self.chosen[:99]):
@@ -59,6 +59,6 @@ class PickTool(RegionTool):
             at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
             box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
             painter.setPen(QPen(QColor("#ffffff"), 1.5))
-            painter.setBrush(QColor(theme.WOAD))
+            painter.setBrush(QColor(dyes.WOAD))
             painter.drawEllipse(box)
             painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))

@@ -3,7 +3,7 @@
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QBrush, QColor, QPainter, QPainterPath, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.tool import Frame, Tool
 from sketchloom.app.work.paths import qt_path
 from sketchloom.core.curves.outline import face_outline
@@ -146,17 +146,17 @@ class RegionTool(Tool):
         painter.save()
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
-        self._stroke(painter, self._splits, theme.MADDER, Qt.PenStyle.DashLine, 1.2)
+        self._stroke(painter, self._splits, dyes.MADDER, Qt.PenStyle.DashLine, 1.2)
         for face in self._marked:
-            self._stroke(painter, self.path(face), theme.WOAD, Qt.PenStyle.DotLine, 1.4)
+            self._stroke(painter, self.path(face), dyes.WOAD, Qt.PenStyle.DotLine, 1.4)
         for face in self._along:
-            painter.fillPath(self.path(face), QBrush(QColor(theme.MADDER), Qt.BrushStyle.Dense6Pattern))
+            painter.fillPath(self.path(face), QBrush(QColor(dyes.MADDER), Qt.BrushStyle.Dense6Pattern))
         for face in self._swept:
             painter.fillPath(
-                self.path(face), QBrush(QColor(theme.MOSS if self._back else theme.MADDER), Qt.BrushStyle.BDiagPattern)
+                self.path(face), QBrush(QColor(dyes.MOSS if self._back else dyes.MADDER), Qt.BrushStyle.BDiagPattern)
             )
         for face in {self.face, *self._swept} - {-1}:
-            self._stroke(painter, self.path(face), theme.MADDER, Qt.PenStyle.SolidLine, 1.8)
+            self._stroke(painter, self.path(face), dyes.MADDER, Qt.PenStyle.SolidLine, 1.8)
         painter.restore()
         if self.magnifies and self._at is not None and self.face >= 0:
             x0, y0, x1, y1 = self.desk.index.box(self.face)
@@ -178,7 +178,7 @@ class RegionTool(Tool):
         shape.addEllipse(box)
         painter.save()
         painter.setClipPath(shape, Qt.ClipOperation.ReplaceClip)
-        painter.fillRect(box, QColor(theme.LINEN_LIGHT))
+        painter.fillRect(box, QColor(dyes.LINEN_LIGHT))
         zoom = _LOUPE_ZOOM
         page = QRectF(
             box.center().x() - (self._at.x() - frame.rect.x()) * zoom,
@@ -189,10 +189,10 @@ class RegionTool(Tool):
         self._source().paint(painter, page, box)
         painter.translate(page.topLeft())
         painter.scale(scale * zoom, scale * zoom)
-        self._stroke(painter, self.path(self.face), theme.MADDER, Qt.PenStyle.SolidLine, 2.0)
+        self._stroke(painter, self.path(self.face), dyes.MADDER, Qt.PenStyle.SolidLine, 2.0)
         painter.restore()
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.setPen(QPen(QColor(theme.INK), 2))
+        painter.setPen(QPen(QColor(dyes.INK), 2))
         painter.drawEllipse(box)
 
 
@@ -231,7 +231,7 @@ class BoxTool(Tool):
             painter.setBrush(Qt.BrushStyle.NoBrush)
             for colour, width, style in (
                 ("#ffffff", 3.2, Qt.PenStyle.SolidLine),
-                (theme.MADDER, 1.6, Qt.PenStyle.DashLine),
+                (dyes.MADDER, 1.6, Qt.PenStyle.DashLine),
             ):
                 painter.setPen(QPen(QColor(colour), width, style))
                 painter.drawRect(box)

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 from sketchloom.app.tools.drawing import NEAR, stroke_twice
 from sketchloom.app.tools.tool import Frame, Tool, draw_line
 from sketchloom.core.base.errors import AppError
@@ -252,7 +252,7 @@ class StretchTool(Tool):
             for at in chain.handles(self.node):
                 if at is not None:
                     end = self._place(frame, chain.points[at])
-                    for colour, width in (("#ffffff", 3.0), (theme.MADDER, 1.2)):
+                    for colour, width in (("#ffffff", 3.0), (dyes.MADDER, 1.2)):
                         painter.setPen(QPen(QColor(colour), width))
                         painter.drawLine(middle, end)
                     painter.setBrush(QColor("#ffffff"))
@@ -272,10 +272,10 @@ class StretchTool(Tool):
         across = QPointF(-along.y(), along.x())
         bar = across if chain.is_fixed(n) else along if n not in chain.corners else None
         if bar is not None:
-            for colour, width in (("#ffffff", 4.0), (theme.MADDER, 2.0)):
+            for colour, width in (("#ffffff", 4.0), (dyes.MADDER, 2.0)):
                 painter.setPen(QPen(QColor(colour), width))
                 painter.drawLine(at - bar * 7.0, at + bar * 7.0)
-        painter.setPen(QPen(QColor("#ffffff") if is_chosen else QColor(theme.MADDER), 1.4))
-        painter.setBrush(QColor(theme.MADDER) if is_chosen else QColor("#ffffff"))
+        painter.setPen(QPen(QColor("#ffffff") if is_chosen else QColor(dyes.MADDER), 1.4))
+        painter.setBrush(QColor(dyes.MADDER) if is_chosen else QColor("#ffffff"))
         radius = _CHOSEN if is_chosen else _NODE
         painter.drawEllipse(at, radius, radius)

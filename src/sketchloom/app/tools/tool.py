@@ -3,7 +3,7 @@
 from PySide6.QtCore import QObject, QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
-from sketchloom.app import theme
+from sketchloom.app import dyes
 
 HANDLE = 7.0
 
@@ -128,7 +128,7 @@ def draw_line(painter: QPainter, points, closed: bool = False) -> None:
     """A line that shows on any ground."""
     shape = QPolygonF(list(points))
     painter.setBrush(Qt.BrushStyle.NoBrush)
-    for colour, width in (("#ffffff", 3.5), (theme.MADDER, 1.6)):
+    for colour, width in (("#ffffff", 3.5), (dyes.MADDER, 1.6)):
         painter.setPen(
             QPen(QColor(colour), width, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin)
         )
@@ -136,6 +136,6 @@ def draw_line(painter: QPainter, points, closed: bool = False) -> None:
 
 
 def draw_handle(painter: QPainter, at: QPointF, held: bool = False) -> None:
-    painter.setPen(QPen(QColor(theme.MADDER), 2))
-    painter.setBrush(QColor(theme.MADDER if held else "#ffffff"))
+    painter.setPen(QPen(QColor(dyes.MADDER), 2))
+    painter.setBrush(QColor(dyes.MADDER if held else "#ffffff"))
     painter.drawEllipse(at, HANDLE, HANDLE)

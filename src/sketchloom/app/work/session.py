@@ -9,6 +9,7 @@ from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom.app import languages
 from sketchloom.app.bench.paint import SourceImage, paint_layers
+from sketchloom.app.parts.preferences import unit_of_new_works
 from sketchloom.app.words import told
 from sketchloom.app.work.aside import Aside
 from sketchloom.app.work.document import Document
@@ -102,7 +103,8 @@ class Session(QObject):
             opened = (
                 read(progress)
                 if recovered
-                else opening.named_in(read(progress), next(iter(languages.asked()), languages.ENGLISH))
+                else opening.begun_as(read(progress), next(iter(languages.asked()), languages.ENGLISH),
+                                      unit_of_new_works())
             )
             progress.step(1, 2, text)
             return _Ready(opened, SourceImage(opened.picture), recovered)

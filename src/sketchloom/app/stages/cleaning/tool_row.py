@@ -77,7 +77,7 @@ class ToolRow(QWidget):
     def _button(self, text, icon, tip):
         made = QToolButton()
         made.setText(text)
-        made.setIcon(theme.icon(icon, theme.INK, "#ffffff"))
+        made.setIcon(theme.icon(icon, theme.INK, theme.ON_WOAD))
         made.setIconSize(theme.size(20, 20))
         made.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         made.setToolTip(tip)

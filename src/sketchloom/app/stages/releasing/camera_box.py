@@ -4,7 +4,7 @@ from PySide6.QtCore import QPointF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QComboBox, QFileDialog, QSizePolicy, QVBoxLayout, QWidget
 
-from sketchloom.app import theme
+from sketchloom.app import dyes, theme
 from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button, label, rows_of, say_on
 from sketchloom.app.words import named, told
@@ -62,14 +62,14 @@ class BedPicture(QWidget):
         painter.drawImage(self.rect(), self._image)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        for places, colour in ((self._page, theme.MOSS), (self.corners, theme.WOAD)):
+        for places, colour in ((self._page, dyes.MOSS), (self.corners, dyes.WOAD)):
             for width, tone in ((4, "#ffffff"), (2, colour)):  # seen on light and on dark
                 painter.setPen(QPen(QColor(tone), width))
                 painter.drawPolygon(QPolygonF([self._at(p) for p in places]))
         for number, place in enumerate(self.corners):
             is_held = number == self._held and self.hasFocus()
             painter.setPen(QPen(QColor("#ffffff"), 2))
-            painter.setBrush(QColor(theme.MADDER if is_held else theme.WOAD))
+            painter.setBrush(QColor(dyes.MADDER if is_held else dyes.WOAD))
             painter.drawEllipse(self._at(place), 7, 7)
 
     def mousePressEvent(self, event):

@@ -12,8 +12,8 @@ from sketchloom.app.words import told
 from sketchloom.core.preflight.checklist import FILES, OFF, PASSED, PLAN, UNKNOWN
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
-_SIGNS = {**ICONS, PASSED: ("circle-check", theme.MOSS), UNKNOWN: ("circle", theme.INK_SOFT),
-          OFF: ("minus", theme.INK_SOFT)}
+_SIGNS = {**ICONS, PASSED: ("circle-check", "MOSS"), UNKNOWN: ("circle", "INK_SOFT"),
+          OFF: ("minus", "INK_SOFT")}
 
 
 class ChecksBox(QWidget):
