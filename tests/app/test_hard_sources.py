@@ -61,9 +61,7 @@ def test_two_lines_of_a_page_are_removed_and_the_rest_is_given_a_width(driver):
     assert driver.work.size_mm == pytest.approx((148, 210), abs=0.3)
     driver.window.show_stage(TRACE)
     panel = driver.window.panels[TRACE]
-    index = panel._reading.findData("line")
-    panel._reading.setCurrentIndex(index)
-    panel._reading.activated.emit(index)
+    panel.readings.tiles["line"].click()
     before = driver.settled().segmentation.strokes.length_px.sum() * driver.work.mm_per_px
     driver.click("Remove strokes", panel)
     for y in (22, 190):

@@ -192,8 +192,7 @@ def test_colours_are_locked_left_out_ordered_and_made_the_same(driver, trace, di
 
 def test_strokes_become_pen_lines_are_removed_and_become_shapes(driver, trace, smaller):
     panel = trace(smaller("kingfisher"))
-    panel._reading.setCurrentIndex(panel._reading.findData("line"))
-    panel._reading.activated.emit(panel._reading.currentIndex())
+    panel.readings.tiles["line"].click()
     work = driver.settled()
     count = work.layers[0].outline.pieces
     assert work.layers[0].outline.pen_px is not None and str(count) in panel.line._said.text()
@@ -221,8 +220,7 @@ def SIZE_OF(work):
 
 def test_a_stroke_tells_its_width_and_pens_are_parted(driver, trace, smaller):
     panel, bench = trace(smaller("kingfisher")), driver.window.bench
-    panel._reading.setCurrentIndex(panel._reading.findData("line"))
-    panel._reading.activated.emit(panel._reading.currentIndex())
+    panel.readings.tiles["line"].click()
     work = driver.settled()
     strokes = work.segmentation.strokes
     longest = int(np.argmax(strokes.length_px))
@@ -242,8 +240,7 @@ def test_the_close_look_at_a_face(driver, trace, smaller):
     panel, bench = trace(smaller("portrait")), driver.window.bench
     driver.session.change(with_size(recipe(driver), 160.0, 4.0), "size")
     work = driver.settled()
-    panel._reading.setCurrentIndex(panel._reading.findData("photo"))
-    panel._reading.activated.emit(panel._reading.currentIndex())
+    panel.readings.tiles["photo"].click()
     work = driver.settled()
     count = len(work.segmentation.details.places)
     assert count and "they stay" in panel.photo._said.text() and len(panel.photo.strip._images) == 3

@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass, replace
 
+from sketchloom.core.base.errors import AppError, Cancelled
+from sketchloom.core.base.progress import QUIET
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import SETTINGS, Recipe
@@ -34,6 +36,27 @@ class Figures:
     cut_mm: float
     smallest_mm: float | None
     about: bool
+
+
+READ_PX = 200
+"""Pictures of readings are made of a copy no larger."""
+
+
+def read_each_way(pipeline: Pipeline, work: Work, readings, progress=QUIET) -> dict[str, Work | None]:
+    """The picture of a work, small, in each reading as it would begin; None where it cannot be read so. What was
+    prepared and taken out as background stays."""
+    made: dict[str, Work | None] = {}
+    now, small = work.recipe, work.original.reduced(READ_PX)
+    for reading in readings:
+        recipe = Recipe(reading=reading, preparation=now.preparation, background=now.background, ground=now.ground,
+                        size_mm=now.size_mm, size_side=now.size_side)
+        try:
+            made[reading] = pipeline.evaluate(small, recipe, progress=progress, measured=False)
+        except Cancelled:
+            raise
+        except AppError:
+            made[reading] = None
+    return made
 
 
 def variants_of(work: Work) -> tuple[Variant, ...]:

@@ -20,6 +20,7 @@ class Beside(QObject):
         session.aside.doubles.connect(
             lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found)
         )
+        session.aside.read.connect(lambda work, seen: self._is_shown(work) and trace.readings.show_pictures(seen))
         session.aside.pieces.connect(
             lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts)
         )
@@ -42,7 +43,7 @@ class Beside(QObject):
     def ask(self, in_trace: bool, in_clean: bool, in_layers: bool, in_release: bool) -> None:
         """Ask about the present result, if the stage is seen that shows it."""
         work = self._session.work
-        wanted = ({aside.GAPS} if in_clean else {aside.LADDER, aside.PIECES, aside.DOUBLES} if in_trace
+        wanted = ({aside.GAPS} if in_clean else {aside.READ, aside.LADDER, aside.PIECES, aside.DOUBLES} if in_trace
                   else {aside.WAYS} if in_layers else {aside.BEFORE} if in_release else set())
         if work is None or not wanted:
             return

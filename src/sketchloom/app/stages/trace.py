@@ -3,7 +3,6 @@
 from dataclasses import replace
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QComboBox
 
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label, nodes_text
@@ -15,12 +14,10 @@ from sketchloom.app.stages.tracing.line_box import LineBox
 from sketchloom.app.stages.tracing.parts_box import GrowBox, PatchBox
 from sketchloom.app.stages.tracing.photo_box import PhotoBox
 from sketchloom.app.stages.tracing.presets_box import PresetsBox
+from sketchloom.app.stages.tracing.reading_tiles import ReadingTiles
 from sketchloom.app.stages.tracing.tone_box import ToneBox
-from sketchloom.app.words import told
 from sketchloom.core.base.units import format_length
 from sketchloom.desk import figures
-from sketchloom.recipe.document import SETTINGS
-from sketchloom.recipe.sections import READINGS
 
 
 class TracePanel(Panel):
@@ -36,12 +33,8 @@ class TracePanel(Panel):
         super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Trace"))
         self._recipe, self._work = None, None
-        self._reading = QComboBox()
-        self._reading.setAccessibleName(self.tr("Reading"))
-        for key, text in zip(READINGS, SETTINGS["reading"].names, strict=True):
-            self._reading.addItem(told(text), key)
-        self._reading.activated.connect(lambda i: self._emit(self.tr("reading"), reading=self._reading.itemData(i)))
-        self._reading_note = label("", "quiet")
+        self.readings = ReadingTiles()
+        self.readings.chosen.connect(lambda reading: self._emit(self.tr("reading"), reading=reading))
         self.presets = PresetsBox()
         self.colour, self.tone, self.line, self.photo = ColourBox(), ToneBox(), LineBox(), PhotoBox()
         self.detail, self.doubles, self.grow, self.patch = DetailBox(), DoublesBox(), GrowBox(), PatchBox()
@@ -64,7 +57,7 @@ class TracePanel(Panel):
         self.detail.show_small.connect(self.show_small)
         for box in (self.detail, self.doubles):
             box.place_wanted.connect(self.place_wanted)
-        self.add(self._reading, self._reading_note, self.presets, self.tone, self.line, self.colour, self.photo)
+        self.add(self.readings, self.presets, self.tone, self.line, self.colour, self.photo)
         self._build_rest()
         self._grow_fold = Fold(self.tr("Grow a region by colour"), self.grow)
         self._detail_fold = Fold(self.tr("Small details"), self.detail, True)
@@ -96,7 +89,7 @@ class TracePanel(Panel):
         self._recipe = document.recipe
         for box in self._boxes:
             box.recipe = document.recipe
-        self._reading.setCurrentIndex(self._reading.findData(self._recipe.reading))
+        self.readings.show_asked(self._recipe.reading)
 
     def show_work(self, work) -> None:
         recipe = self._recipe if self._recipe is not None else work.recipe
@@ -108,16 +101,7 @@ class TracePanel(Panel):
             box.setVisible(reading == name)
         self._grow_fold.explain("" if reading == "colour" else self.tr(
             "Regions are grown by colour where a picture is read by colour: choose Colour above."))
-        words = {
-            "tone": self.tr("tone"),
-            "colour": self.tr("colour"),
-            "line": self.tr("line"),
-            "photo": self.tr("photo"),
-        }
-        self._reading_note.setText(
-            self.tr("Chosen for this picture: {0}.").format(words[reading]) if work.recipe.reading == "auto" else ""
-        )
-        self._reading_note.setVisible(work.recipe.reading == "auto")
+        self.readings.show_read(reading)
         self.rest.setVisible(not pen)
         shown = {
             "tone": (self.tone,),

@@ -19,10 +19,14 @@ from sketchloom.desk.ways import orders_offered, ways_compared
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.evaluate.work import Work
+from sketchloom.recipe.sections import READINGS
 
-LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS, DETAILS, BEFORE = (
-    "ladder", "doubles", "pieces", "gaps", "variants", "ways", "details", "before")
-PICTURE = QSize(148, 92)
+LADDER, DOUBLES, PIECES, GAPS, VARIANTS, WAYS, DETAILS, BEFORE, READ = (
+    "ladder", "doubles", "pieces", "gaps", "variants", "ways", "details", "before", "read")
+PICTURE, TILE = QSize(148, 92), QSize(66, 50)
+_SMALL_BYTES = 32 * 2**20
+"""What is kept of the small readings while they are made."""
+TILES = tuple(reading for reading in READINGS if reading != "auto")
 _CALM_S = 0.25
 _log = logging.getLogger(__name__)
 
@@ -49,6 +53,7 @@ class Aside(QObject):
     orders = Signal(object, object)
     details = Signal(object, object)
     before = Signal(object, object)
+    read = Signal(object, object)
     variants_begin = Signal(object, object)
     variant = Signal(object, object)
 
@@ -56,7 +61,7 @@ class Aside(QObject):
         super().__init__(parent)
         self.lane = Lane("aside")
         self._pipeline = Pipeline(cache)
-        self._gaps = None
+        self._gaps = self._read = None
         self._open: tuple[Work | None, set[str]] = None, set()
         """What was asked of a work and is not answered yet."""
 
@@ -86,6 +91,7 @@ class Aside(QObject):
                (WAYS, self.orders, lambda: orders_offered(work)),
                (DETAILS, self.details, lambda: details_of(RegionDesk(work, RegionIndex(work.traced.planar)))))
               if sheets else ()),
+            (READ, self.read, lambda: self._read_of(work)),
             (DOUBLES, self.doubles, lambda: figures.double_outlines(work)),
         )
 
@@ -97,6 +103,18 @@ class Aside(QObject):
         if self._gaps is None or self._gaps[0] is not work.segmentation.regions:
             self._gaps = work.segmentation.regions, lines.gaps(work)  # of one map only: it is large
         return self._gaps[1]
+
+    def _read_of(self, work):
+        """Pictures of the work read each way; the same while the picture and what was prepared are."""
+        recipe = work.recipe
+        now = (work.original, recipe.preparation, recipe.background)
+        if self._read is None or self._read[0][0] is not now[0] or self._read[0][1:] != now[1:]:
+            made = variants.read_each_way(Pipeline(Cache(_SMALL_BYTES)), work, TILES)
+            self._read = now, {
+                reading: None if one is None else small_picture(
+                    one, tuple(SheetPath(layer.outline, one.mm_per_px) for layer in one.layers), TILE)
+                for reading, one in made.items()}
+        return self._read[1]
 
     def _answer(self, progress, work, wanted, left):
         progress.pause(_CALM_S)  # a slider that still moves gives a newer work soon
