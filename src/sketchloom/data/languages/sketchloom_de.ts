@@ -9,7 +9,7 @@
     </message>
     <message>
         <source>picture file project load</source>
-        <translation type="unfinished"></translation>
+        <translation>Bild Datei Projekt laden</translation>
     </message>
     <message>
         <source>Paste a picture</source>
@@ -17,7 +17,7 @@
     </message>
     <message>
         <source>clipboard</source>
-        <translation type="unfinished"></translation>
+        <translation>Zwischenablage</translation>
     </message>
     <message>
         <source>Save the project</source>
@@ -25,7 +25,7 @@
     </message>
     <message>
         <source>keep store</source>
-        <translation type="unfinished"></translation>
+        <translation>behalten sichern</translation>
     </message>
     <message>
         <source>Save the project as…</source>
@@ -33,7 +33,7 @@
     </message>
     <message>
         <source>copy name</source>
-        <translation type="unfinished"></translation>
+        <translation>Kopie Name</translation>
     </message>
     <message>
         <source>Write cut files…</source>
@@ -41,7 +41,7 @@
     </message>
     <message>
         <source>export release svg output</source>
-        <translation type="unfinished"></translation>
+        <translation>exportieren Ausgabe svg</translation>
     </message>
     <message>
         <source>Close the window</source>
@@ -49,11 +49,11 @@
     </message>
     <message>
         <source>Quit</source>
-        <translation type="unfinished"></translation>
+        <translation>Beenden</translation>
     </message>
     <message>
         <source>exit end leave close all</source>
-        <translation type="unfinished"></translation>
+        <translation>Ende verlassen alles schließen</translation>
     </message>
     <message>
         <source>Undo</source>
@@ -61,7 +61,7 @@
     </message>
     <message>
         <source>take back</source>
-        <translation type="unfinished"></translation>
+        <translation>zurücknehmen</translation>
     </message>
     <message>
         <source>Redo</source>
@@ -69,7 +69,7 @@
     </message>
     <message>
         <source>again</source>
-        <translation type="unfinished"></translation>
+        <translation>noch einmal</translation>
     </message>
     <message>
         <source>Zoom in</source>
@@ -77,7 +77,7 @@
     </message>
     <message>
         <source>larger</source>
-        <translation type="unfinished"></translation>
+        <translation>größer</translation>
     </message>
     <message>
         <source>Zoom out</source>
@@ -85,7 +85,7 @@
     </message>
     <message>
         <source>smaller</source>
-        <translation type="unfinished"></translation>
+        <translation>kleiner</translation>
     </message>
     <message>
         <source>Fit to the bench</source>
@@ -93,7 +93,7 @@
     </message>
     <message>
         <source>whole all zoom</source>
-        <translation type="unfinished"></translation>
+        <translation>ganz alles Zoom</translation>
     </message>
     <message>
         <source>True size</source>
@@ -101,7 +101,7 @@
     </message>
     <message>
         <source>100 per cent zoom</source>
-        <translation type="unfinished"></translation>
+        <translation>100 Prozent Zoom</translation>
     </message>
     <message>
         <source>Curtain between source and cut</source>
@@ -109,7 +109,7 @@
     </message>
     <message>
         <source>compare before after</source>
-        <translation type="unfinished"></translation>
+        <translation>vergleichen vorher nachher</translation>
     </message>
     <message>
         <source>Grid</source>
@@ -117,7 +117,7 @@
     </message>
     <message>
         <source>lines ruler</source>
-        <translation type="unfinished"></translation>
+        <translation>Linien Lineal</translation>
     </message>
     <message>
         <source>Next ground behind the work</source>
@@ -125,7 +125,7 @@
     </message>
     <message>
         <source>background light dark</source>
-        <translation type="unfinished"></translation>
+        <translation>Hintergrund hell dunkel</translation>
     </message>
     <message>
         <source>Where the picture is unlike the cut</source>
@@ -133,7 +133,7 @@
     </message>
     <message>
         <source>compare errors</source>
-        <translation type="unfinished"></translation>
+        <translation>vergleichen Fehler</translation>
     </message>
     <message>
         <source>Variants side by side</source>
@@ -141,7 +141,7 @@
     </message>
     <message>
         <source>alternatives compare</source>
-        <translation type="unfinished"></translation>
+        <translation>Alternativen vergleichen</translation>
     </message>
     <message>
         <source>Switch between mm and inches</source>
@@ -149,7 +149,7 @@
     </message>
     <message>
         <source>unit millimetres</source>
-        <translation type="unfinished"></translation>
+        <translation>Einheit Millimeter Zoll</translation>
     </message>
     <message>
         <source>Trace again</source>
@@ -157,7 +157,7 @@
     </message>
     <message>
         <source>evaluate renew</source>
-        <translation type="unfinished"></translation>
+        <translation>berechnen erneuern</translation>
     </message>
     <message>
         <source>Source</source>
@@ -165,7 +165,7 @@
     </message>
     <message>
         <source>stage picture size</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Bild Größe</translation>
     </message>
     <message>
         <source>Trace</source>
@@ -173,7 +173,7 @@
     </message>
     <message>
         <source>stage reading colours</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Lesart Farben</translation>
     </message>
     <message>
         <source>Clean</source>
@@ -181,7 +181,7 @@
     </message>
     <message>
         <source>stage regions edit</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Flächen bearbeiten</translation>
     </message>
     <message>
         <source>Layers</source>
@@ -189,7 +189,7 @@
     </message>
     <message>
         <source>stage stack order</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Stapel Reihenfolge</translation>
     </message>
     <message>
         <source>Sheets</source>
@@ -197,7 +197,7 @@
     </message>
     <message>
         <source>stage machine plan</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Maschine Plan</translation>
     </message>
     <message>
         <source>Release</source>
@@ -205,23 +205,23 @@
     </message>
     <message>
         <source>stage files</source>
-        <translation type="unfinished"></translation>
+        <translation>Schritt Dateien</translation>
     </message>
     <message>
         <source>Next step</source>
-        <translation type="unfinished"></translation>
+        <translation>Nächster Schritt</translation>
     </message>
     <message>
         <source>continue on</source>
-        <translation type="unfinished"></translation>
+        <translation>weiter fortfahren</translation>
     </message>
     <message>
         <source>Search everything</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles durchsuchen</translation>
     </message>
     <message>
         <source>find command help</source>
-        <translation type="unfinished"></translation>
+        <translation>finden Befehl Hilfe</translation>
     </message>
     <message>
         <source>Fold or unfold the findings</source>
@@ -229,7 +229,7 @@
     </message>
     <message>
         <source>warnings list</source>
-        <translation type="unfinished"></translation>
+        <translation>Warnungen Liste</translation>
     </message>
     <message>
         <source>Fold the panel away or bring it back</source>
@@ -237,23 +237,55 @@
     </message>
     <message>
         <source>settings hide</source>
-        <translation type="unfinished"></translation>
+        <translation>Einstellungen verbergen</translation>
     </message>
     <message>
         <source>Keys…</source>
-        <translation type="unfinished"></translation>
+        <translation>Tasten…</translation>
     </message>
     <message>
         <source>shortcuts keyboard change</source>
-        <translation type="unfinished"></translation>
+        <translation>Kürzel Tastatur ändern</translation>
+    </message>
+    <message>
+        <source>Preferences…</source>
+        <translation>Vorlieben…</translation>
+    </message>
+    <message>
+        <source>settings options theme dark language units</source>
+        <translation>Einstellungen Optionen dunkel Sprache Einheiten</translation>
     </message>
     <message>
         <source>Help and keys</source>
         <translation>Hilfe und Tasten</translation>
     </message>
     <message>
-        <source>manual glossary</source>
-        <translation type="unfinished"></translation>
+        <source>manual</source>
+        <translation>Anleitung</translation>
+    </message>
+    <message>
+        <source>Glossary</source>
+        <translation>Wörterbuch</translation>
+    </message>
+    <message>
+        <source>words terms meaning</source>
+        <translation>Wörter Begriffe Bedeutung</translation>
+    </message>
+    <message>
+        <source>A first job, step by step</source>
+        <translation>Ein erster Auftrag, Schritt für Schritt</translation>
+    </message>
+    <message>
+        <source>tutorial learn introduction</source>
+        <translation>lernen Einführung Anleitung</translation>
+    </message>
+    <message>
+        <source>About Sketch Loom</source>
+        <translation>Über Sketch Loom</translation>
+    </message>
+    <message>
+        <source>version licence libraries</source>
+        <translation>Version Lizenz Bibliotheken</translation>
     </message>
     <message>
         <source>File</source>
@@ -265,7 +297,7 @@
     </message>
     <message>
         <source>Tools</source>
-        <translation type="unfinished"></translation>
+        <translation>Werkzeuge</translation>
     </message>
     <message>
         <source>View</source>
@@ -293,27 +325,27 @@
     </message>
     <message>
         <source>Arrow keys with a tool held</source>
-        <translation type="unfinished"></translation>
+        <translation>Pfeiltasten mit einem Werkzeug</translation>
     </message>
     <message>
         <source>A cross moves: 8 pixels, with Shift 1 mm; digits typed say a place</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Kreuz geht: 8 Pixel, mit Umschalt 1 mm; getippte Ziffern nennen einen Ort</translation>
     </message>
     <message>
         <source>Space, Shift+Space, Ctrl+Space</source>
-        <translation type="unfinished"></translation>
+        <translation>Leertaste, Umschalt+Leertaste, Strg+Leertaste</translation>
     </message>
     <message>
         <source>A click at the cross; one that adds; hold it down until Space</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Klick am Kreuz; einer, der hinzunimmt; gedrückt halten bis zur Leertaste</translation>
     </message>
     <message>
         <source>In Clean: the next larger, the next smaller region</source>
-        <translation type="unfinished"></translation>
+        <translation>Im Säubern: die nächstgrößere, die nächstkleinere Fläche</translation>
     </message>
     <message>
         <source>Let go of what is chosen; put the tool down; cancel what runs</source>
-        <translation type="unfinished"></translation>
+        <translation>Gewähltes loslassen; das Werkzeug weglegen; abbrechen, was läuft</translation>
     </message>
     <message>
         <source>[ and ]</source>
@@ -337,7 +369,7 @@
     </message>
     <message>
         <source>Ctrl+↑, Ctrl+↓</source>
-        <translation type="unfinished"></translation>
+        <translation>Strg+↑, Strg+↓</translation>
     </message>
     <message>
         <source>Enter, Backspace</source>
@@ -380,13 +412,13 @@ still. &lt;i&gt;Line&lt;/i&gt;: the middle of each stroke for a pen, or as shape
 tones. The smallest detail decides what is too small to weed; what it cost is listed and can be brought back. Press V
 to see variants side by side with their pieces, sheets, nodes and millimetres. &lt;i&gt;Outlines&lt;/i&gt; says how far curves may
 keep from the pixels: fewer nodes are cleaner sweeps and a calmer blade.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;3. Clean.&lt;/b&gt; Click a region and it goes to what lies around it, is opened through all sheets or gets another
-colour; click again to bring it back. Drag sweeps over many, two clicks take all that are alike. &lt;i&gt;Gaps and ink&lt;/i&gt;
-marks places where an outline does not close and closes them in its own width. Further down, each under its own heading:
-&lt;i&gt;Strokes&lt;/i&gt; are taken away, thinned, extended or joined as things; &lt;i&gt;Split lines&lt;/i&gt; part a tail from a body;
-&lt;i&gt;Shapes and words&lt;/i&gt; are regions like any other; &lt;i&gt;Mirror one half&lt;/i&gt; makes both alike to the last curve;
-&lt;i&gt;Boundaries by
-hand&lt;/i&gt; are brushed along and made straight, round or smooth, for both neighbours at once; &lt;i&gt;Narrow places&lt;/i&gt; are
+&lt;p&gt;&lt;b&gt;3. Clean.&lt;/b&gt; Click what you want to change: a region, a shape, a gap; another click goes on to the stroke or the
+line around it. Beside it stands what can be done to it, with its keys; a drag takes all in a box, Shift adds.
+&lt;i&gt;Sweep&lt;/i&gt; drops, opens or colours regions at a click. Everything else is under &lt;i&gt;More&lt;/i&gt;, and found by its words
+(Ctrl+K): &lt;i&gt;Gaps and ink&lt;/i&gt; closes outlines in their own width; &lt;i&gt;Strokes&lt;/i&gt; are taken away, thinned, extended or
+joined as things; &lt;i&gt;Split lines&lt;/i&gt; part a tail from a body; &lt;i&gt;Shapes and words&lt;/i&gt; are regions like any other;
+&lt;i&gt;Mirror one half&lt;/i&gt; makes both alike to the last curve; &lt;i&gt;Boundaries by hand&lt;/i&gt; are brushed along and made
+straight, round or smooth, for both neighbours at once; &lt;i&gt;Narrow places&lt;/i&gt; are
 thickened where they are; a &lt;i&gt;backing or rim&lt;/i&gt; is a sheet of its own. What was decided is found again after
 another cut-off, number of colours or crop; what is not is told.&lt;/p&gt;
 &lt;p&gt;&lt;b&gt;4. Layers.&lt;/b&gt; One sheet a colour, base at the bottom. The proposed order cuts least. Drag sheets, leave one
@@ -419,15 +451,16 @@ wenigen Tönen. Das kleinste Detail entscheidet, was zu klein zum Entgittern ist
 Liste und lässt sich zurückholen. V zeigt Varianten nebeneinander mit ihren Teilen, Bogen, Knoten und Millimetern.
 &lt;i&gt;Umrisse&lt;/i&gt; sagt, wie weit Kurven von den Pixeln abweichen dürfen: weniger Knoten sind klarere Schwünge und ein
 ruhigeres Messer.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;3. Säubern.&lt;/b&gt; Klicke eine Fläche an, und sie geht an das, was um sie liegt, wird durch alle Bogen geöffnet
-oder bekommt eine andere Farbe; noch ein Klick holt sie zurück. Ziehen streicht über viele, zwei Klicks nehmen alle
-ähnlichen. &lt;i&gt;Lücken und Tinte&lt;/i&gt; zeigt, wo ein Umriss nicht schließt, und schließt ihn in seiner eigenen Breite.
-Weiter unten, jedes unter seiner Überschrift: &lt;i&gt;Striche&lt;/i&gt; werden als Dinge entfernt, dünner, länger oder verbunden;
-&lt;i&gt;Trennlinien&lt;/i&gt; trennen einen Schweif von einem Körper; &lt;i&gt;Formen und Wörter&lt;/i&gt; sind Flächen wie alle anderen;
-&lt;i&gt;Eine Hälfte spiegeln&lt;/i&gt; macht beide gleich bis zur letzten Kurve; &lt;i&gt;Ränder von Hand&lt;/i&gt; werden entlanggestrichen
-und gerade, rund oder glatt, für beide Nachbarn zugleich; &lt;i&gt;Schmale Stellen&lt;/i&gt; werden dort dicker, wo sie sind;
-&lt;i&gt;Unterlage und Rand&lt;/i&gt; sind Bogen für sich. Was entschieden wurde, wird nach einer anderen Schwelle, Farbenzahl
-oder einem anderen Zuschnitt wiedergefunden; was nicht, wird gesagt.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;3. Säubern.&lt;/b&gt; Klick an, was du ändern willst: eine Fläche, eine Form, eine Lücke; noch ein Klick geht weiter zum
+Strich oder zur Linie darum. Daneben steht, was sich tun lässt, mit den Tasten; Ziehen nimmt alles in einem Kasten,
+Umschalt nimmt hinzu. &lt;i&gt;Streichen&lt;/i&gt; lässt Flächen mit einem Klick weg, öffnet oder färbt sie. Alles andere steht
+unter &lt;i&gt;Mehr&lt;/i&gt; und wird nach seinen Wörtern gefunden (Strg+K): &lt;i&gt;Lücken und Tinte&lt;/i&gt; schließt Umrisse in ihrer
+eigenen Breite; &lt;i&gt;Striche&lt;/i&gt; werden weggenommen, verdünnt, verlängert oder verbunden; &lt;i&gt;Teilungslinien&lt;/i&gt; trennen
+einen Schwanz von einem Körper; &lt;i&gt;Formen und Wörter&lt;/i&gt; sind Flächen wie alle anderen; &lt;i&gt;Eine Hälfte spiegeln&lt;/i&gt;
+macht beide bis zur letzten Kurve gleich; &lt;i&gt;Grenzen von Hand&lt;/i&gt; werden entlanggefahren und gerade, rund oder glatt
+gemacht, für beide Nachbarn zugleich; &lt;i&gt;Schmale Stellen&lt;/i&gt; werden dort verdickt, wo sie sind; ein &lt;i&gt;Rücken oder
+Rand&lt;/i&gt; ist ein eigener Bogen. Was entschieden wurde, wird nach anderem Schwellwert, anderer Farbzahl oder anderem
+Ausschnitt wiedergefunden; was nicht, wird gesagt.&lt;/p&gt;
 &lt;p&gt;&lt;b&gt;4. Ebenen.&lt;/b&gt; Ein Bogen je Farbe, die Grundlage unten. Die vorgeschlagene Reihenfolge schneidet am wenigsten.
 Ziehe Bogen, lass einen weg, vereine zwei, gib einem eine andere Schnittfarbe. &lt;i&gt;Gestapelt&lt;/i&gt; legt sich leicht,
 &lt;i&gt;eingepasst&lt;/i&gt; ist dünn und flach, &lt;i&gt;mit Fenstern&lt;/i&gt; hat die wenigsten Teile, &lt;i&gt;sparsam&lt;/i&gt; schneidet am
@@ -1452,23 +1485,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Region</source>
-        <translation type="unfinished"></translation>
+        <translation>Fläche</translation>
     </message>
     <message>
         <source>Stroke</source>
-        <translation type="unfinished"></translation>
+        <translation>Strich</translation>
     </message>
     <message>
         <source>Line around an area</source>
-        <translation type="unfinished"></translation>
+        <translation>Linie um eine Fläche</translation>
     </message>
     <message>
         <source>Shape</source>
-        <translation type="unfinished"></translation>
+        <translation>Form</translation>
     </message>
     <message>
         <source>Gap</source>
-        <translation type="unfinished"></translation>
+        <translation>Lücke</translation>
     </message>
     <message>
         <source>Drop</source>
@@ -1476,23 +1509,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>It goes to what lies around it; a hole is filled</source>
-        <translation type="unfinished"></translation>
+        <translation>Sie geht an das, was um sie liegt; ein Loch wird gefüllt</translation>
     </message>
     <message>
         <source>delete remove take away fill</source>
-        <translation type="unfinished"></translation>
+        <translation>löschen entfernen wegnehmen füllen</translation>
     </message>
     <message>
         <source>Bring in</source>
-        <translation type="unfinished"></translation>
+        <translation>Hereinnehmen</translation>
     </message>
     <message>
         <source>It is there, while everything else is off</source>
-        <translation type="unfinished"></translation>
+        <translation>Sie ist da, während alles andere aus ist</translation>
     </message>
     <message>
         <source>keep choose</source>
-        <translation type="unfinished"></translation>
+        <translation>behalten wählen</translation>
     </message>
     <message>
         <source>Open</source>
@@ -1500,11 +1533,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>A window through all sheets</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Fenster durch alle Bogen</translation>
     </message>
     <message>
         <source>hole cut out</source>
-        <translation type="unfinished"></translation>
+        <translation>Loch ausschneiden</translation>
     </message>
     <message>
         <source>Below</source>
@@ -1512,11 +1545,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>A window, with a sheet of its colour below all others</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Fenster, mit einem Bogen ihrer Farbe unter allen anderen</translation>
     </message>
     <message>
         <source>under eye</source>
-        <translation type="unfinished"></translation>
+        <translation>darunter Auge</translation>
     </message>
     <message>
         <source>On top</source>
@@ -1524,63 +1557,63 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>A piece on a sheet of its colour above all others</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Teil auf einem Bogen ihrer Farbe über allen anderen</translation>
     </message>
     <message>
         <source>over raise</source>
-        <translation type="unfinished"></translation>
+        <translation>darüber heben</translation>
     </message>
     <message>
         <source>As before</source>
-        <translation type="unfinished"></translation>
+        <translation>Wie zuvor</translation>
     </message>
     <message>
         <source>What was decided about it last is taken back</source>
-        <translation type="unfinished"></translation>
+        <translation>Was zuletzt über sie entschieden wurde, wird zurückgenommen</translation>
     </message>
     <message>
         <source>undo bring back restore</source>
-        <translation type="unfinished"></translation>
+        <translation>rückgängig zurückholen</translation>
     </message>
     <message>
         <source>All alike</source>
-        <translation type="unfinished"></translation>
+        <translation>Alle ähnlichen</translation>
     </message>
     <message>
         <source>Chooses all of its colour and about its size</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählt alle ihrer Farbe und etwa ihrer Größe</translation>
     </message>
     <message>
         <source>same similar every</source>
-        <translation type="unfinished"></translation>
+        <translation>gleich ähnlich alle</translation>
     </message>
     <message>
         <source>All of its colour</source>
-        <translation type="unfinished"></translation>
+        <translation>Alle ihrer Farbe</translation>
     </message>
     <message>
         <source>Chooses them in any size</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählt sie in jeder Größe</translation>
     </message>
     <message>
         <source>same similar</source>
-        <translation type="unfinished"></translation>
+        <translation>gleich ähnlich</translation>
     </message>
     <message>
         <source>… in this design</source>
-        <translation type="unfinished"></translation>
+        <translation>… in diesem Motiv</translation>
     </message>
     <message>
         <source>Chooses all of its colour in what hangs together here</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählt alle ihrer Farbe in dem, was hier zusammenhängt</translation>
     </message>
     <message>
         <source>All of its shape</source>
-        <translation type="unfinished"></translation>
+        <translation>Alle ihrer Form</translation>
     </message>
     <message>
         <source>Chooses them in any size, colour or turn</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählt sie in jeder Größe, Farbe und Drehung</translation>
     </message>
     <message>
         <source>Join</source>
@@ -1588,11 +1621,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>All get the colour of the first and are one where they touch</source>
-        <translation type="unfinished"></translation>
+        <translation>Alle bekommen die Farbe der ersten und sind eins, wo sie sich berühren</translation>
     </message>
     <message>
         <source>unite merge together</source>
-        <translation type="unfinished"></translation>
+        <translation>vereinen zusammen</translation>
     </message>
     <message>
         <source>Cut out</source>
@@ -1600,23 +1633,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>The later ones, with all they enclose, are cut out of the first</source>
-        <translation type="unfinished"></translation>
+        <translation>Die späteren werden mit allem, was sie umschließen, aus der ersten geschnitten</translation>
     </message>
     <message>
         <source>subtract minus</source>
-        <translation type="unfinished"></translation>
+        <translation>abziehen minus</translation>
     </message>
     <message>
         <source>Common part</source>
-        <translation type="unfinished"></translation>
+        <translation>Gemeinsames</translation>
     </message>
     <message>
         <source>Of the first only what lies within all the others stays</source>
-        <translation type="unfinished"></translation>
+        <translation>Von der ersten bleibt nur, was in allen anderen liegt</translation>
     </message>
     <message>
         <source>intersect overlap</source>
-        <translation type="unfinished"></translation>
+        <translation>Schnitt überlappen</translation>
     </message>
     <message>
         <source>Fill inside</source>
@@ -1624,47 +1657,47 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>All that it encloses gets its colour</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles, was sie umschließt, bekommt ihre Farbe</translation>
     </message>
     <message>
         <source>holes solid</source>
-        <translation type="unfinished"></translation>
+        <translation>Löcher voll</translation>
     </message>
     <message>
         <source>Thicken</source>
-        <translation type="unfinished"></translation>
+        <translation>Verdicken</translation>
     </message>
     <message>
         <source>Its narrow places get the smallest width, smoothly</source>
-        <translation type="unfinished"></translation>
+        <translation>Ihre schmalen Stellen bekommen die kleinste Breite, mit sanften Übergängen</translation>
     </message>
     <message>
         <source>make thicker wider thin weak</source>
-        <translation type="unfinished"></translation>
+        <translation>dicker breiter dünn schwach</translation>
     </message>
     <message>
         <source>Split…</source>
-        <translation type="unfinished"></translation>
+        <translation>Teilen…</translation>
     </message>
     <message>
         <source>Draw a line through it that parts it</source>
-        <translation type="unfinished"></translation>
+        <translation>Zieh eine Linie durch sie, die sie teilt</translation>
     </message>
     <message>
         <source>part divide separate</source>
-        <translation type="unfinished"></translation>
+        <translation>trennen teilen</translation>
     </message>
     <message>
         <source>Its edge</source>
-        <translation type="unfinished"></translation>
+        <translation>Ihr Rand</translation>
     </message>
     <message>
         <source>Chooses the line around it, to smooth or reshape it</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählt die Linie um sie, um sie zu glätten oder umzuformen</translation>
     </message>
     <message>
         <source>boundary outline smooth nodes</source>
-        <translation type="unfinished"></translation>
+        <translation>Grenze Umriss glätten Knoten</translation>
     </message>
     <message>
         <source>Copy</source>
@@ -1672,11 +1705,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Its outline becomes a shape beside it that can be moved</source>
-        <translation type="unfinished"></translation>
+        <translation>Ihr Umriss wird eine Form daneben, die bewegt werden kann</translation>
     </message>
     <message>
         <source>duplicate shape</source>
-        <translation type="unfinished"></translation>
+        <translation>verdoppeln Form</translation>
     </message>
     <message>
         <source>Take away</source>
@@ -1688,7 +1721,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>delete drop</source>
-        <translation type="unfinished"></translation>
+        <translation>löschen weglassen</translation>
     </message>
     <message>
         <source>It becomes a window through all sheets</source>
@@ -1696,7 +1729,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>cut out</source>
-        <translation type="unfinished"></translation>
+        <translation>ausschneiden</translation>
     </message>
     <message>
         <source>Thicker</source>
@@ -1704,11 +1737,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>By a quarter; again for more</source>
-        <translation type="unfinished"></translation>
+        <translation>Um ein Viertel; noch einmal für mehr</translation>
     </message>
     <message>
         <source>make thicker wider</source>
-        <translation type="unfinished"></translation>
+        <translation>dicker breiter machen</translation>
     </message>
     <message>
         <source>Thinner</source>
@@ -1716,23 +1749,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>By a fifth; again for more</source>
-        <translation type="unfinished"></translation>
+        <translation>Um ein Fünftel; noch einmal für mehr</translation>
     </message>
     <message>
         <source>make thinner narrower</source>
-        <translation type="unfinished"></translation>
+        <translation>dünner schmaler machen</translation>
     </message>
     <message>
         <source>Extend</source>
-        <translation type="unfinished"></translation>
+        <translation>Verlängern</translation>
     </message>
     <message>
         <source>Its free end runs on until it meets another stroke</source>
-        <translation type="unfinished"></translation>
+        <translation>Sein freies Ende läuft weiter, bis es einen anderen Strich trifft</translation>
     </message>
     <message>
         <source>longer</source>
-        <translation type="unfinished"></translation>
+        <translation>länger</translation>
     </message>
     <message>
         <source>Join to…</source>
@@ -1740,11 +1773,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Then click the stroke whose free end it is joined to</source>
-        <translation type="unfinished"></translation>
+        <translation>Klick dann den Strich, mit dessen freiem Ende er verbunden wird</translation>
     </message>
     <message>
         <source>connect close</source>
-        <translation type="unfinished"></translation>
+        <translation>verbinden schließen</translation>
     </message>
     <message>
         <source>Smooth</source>
@@ -1756,7 +1789,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>calm sweep wobble</source>
-        <translation type="unfinished"></translation>
+        <translation>ruhig Schwung zittrig</translation>
     </message>
     <message>
         <source>Straighten</source>
@@ -1776,7 +1809,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>circle round</source>
-        <translation type="unfinished"></translation>
+        <translation>Kreis rund</translation>
     </message>
     <message>
         <source>Fewer nodes</source>
@@ -1788,7 +1821,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>simplify points</source>
-        <translation type="unfinished"></translation>
+        <translation>vereinfachen Punkte</translation>
     </message>
     <message>
         <source>One node less</source>
@@ -1796,7 +1829,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>The node goes whose going changes least</source>
-        <translation type="unfinished"></translation>
+        <translation>Der Knoten geht, dessen Fehlen am wenigsten ändert</translation>
     </message>
     <message>
         <source>Make a corner</source>
@@ -1808,7 +1841,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>sharp point</source>
-        <translation type="unfinished"></translation>
+        <translation>scharf spitz</translation>
     </message>
     <message>
         <source>Round a corner</source>
@@ -1816,27 +1849,27 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>By the radius in the panel</source>
-        <translation type="unfinished"></translation>
+        <translation>Mit dem Radius aus der Leiste</translation>
     </message>
     <message>
         <source>radius</source>
-        <translation type="unfinished"></translation>
+        <translation>Radius</translation>
     </message>
     <message>
         <source>What was laid on goes</source>
-        <translation type="unfinished"></translation>
+        <translation>Was aufgelegt wurde, geht</translation>
     </message>
     <message>
         <source>delete</source>
-        <translation type="unfinished"></translation>
+        <translation>löschen</translation>
     </message>
     <message>
         <source>Another one beside it</source>
-        <translation type="unfinished"></translation>
+        <translation>Noch eine daneben</translation>
     </message>
     <message>
         <source>duplicate</source>
-        <translation type="unfinished"></translation>
+        <translation>verdoppeln</translation>
     </message>
     <message>
         <source>Turn over</source>
@@ -1844,23 +1877,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Left becomes right</source>
-        <translation type="unfinished"></translation>
+        <translation>Links wird rechts</translation>
     </message>
     <message>
         <source>mirror flip</source>
-        <translation type="unfinished"></translation>
+        <translation>spiegeln wenden</translation>
     </message>
     <message>
         <source>All round, by a quarter of a millimetre; again for more</source>
-        <translation type="unfinished"></translation>
+        <translation>Ringsum um einen Viertelmillimeter; noch einmal für mehr</translation>
     </message>
     <message>
         <source>make thicker wider offset</source>
-        <translation type="unfinished"></translation>
+        <translation>dicker breiter Versatz</translation>
     </message>
     <message>
         <source>All round; again for more</source>
-        <translation type="unfinished"></translation>
+        <translation>Ringsum; noch einmal für mehr</translation>
     </message>
     <message>
         <source>Lay higher</source>
@@ -1868,11 +1901,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Above the shape that covers it</source>
-        <translation type="unfinished"></translation>
+        <translation>Über die Form, die sie verdeckt</translation>
     </message>
     <message>
         <source>up front</source>
-        <translation type="unfinished"></translation>
+        <translation>hoch vorn</translation>
     </message>
     <message>
         <source>Lay lower</source>
@@ -1880,11 +1913,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Below the shape that it covers</source>
-        <translation type="unfinished"></translation>
+        <translation>Unter die Form, die sie verdeckt</translation>
     </message>
     <message>
         <source>down back</source>
-        <translation type="unfinished"></translation>
+        <translation>tief hinten</translation>
     </message>
     <message>
         <source>Along a line…</source>
@@ -1892,11 +1925,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Repeated with even steps along the line drawn; the panel says how often</source>
-        <translation type="unfinished"></translation>
+        <translation>Mit gleichen Schritten entlang der gezogenen Linie wiederholt; wie oft, sagt die Leiste</translation>
     </message>
     <message>
         <source>repeat pattern</source>
-        <translation type="unfinished"></translation>
+        <translation>wiederholen Muster</translation>
     </message>
     <message>
         <source>Around a place…</source>
@@ -1904,35 +1937,35 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Repeated around the place clicked; the panel says how often</source>
-        <translation type="unfinished"></translation>
+        <translation>Um den geklickten Ort wiederholt; wie oft, sagt die Leiste</translation>
     </message>
     <message>
         <source>repeat ring rosette</source>
-        <translation type="unfinished"></translation>
+        <translation>wiederholen Ring Rosette</translation>
     </message>
     <message>
         <source>All become one</source>
-        <translation type="unfinished"></translation>
+        <translation>Alle werden eins</translation>
     </message>
     <message>
         <source>unite</source>
-        <translation type="unfinished"></translation>
+        <translation>vereinen</translation>
     </message>
     <message>
         <source>The later ones are cut out of the first</source>
-        <translation type="unfinished"></translation>
+        <translation>Die späteren werden aus der ersten geschnitten</translation>
     </message>
     <message>
         <source>subtract</source>
-        <translation type="unfinished"></translation>
+        <translation>abziehen</translation>
     </message>
     <message>
         <source>Only what all have in common stays</source>
-        <translation type="unfinished"></translation>
+        <translation>Nur was alle gemeinsam haben, bleibt</translation>
     </message>
     <message>
         <source>intersect</source>
-        <translation type="unfinished"></translation>
+        <translation>Schnitt</translation>
     </message>
     <message>
         <source>Close it</source>
@@ -1940,11 +1973,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>A bridge in the outline&apos;s own width</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Brücke in der eigenen Breite des Umrisses</translation>
     </message>
     <message>
         <source>bridge join leak</source>
-        <translation type="unfinished"></translation>
+        <translation>Brücke verbinden Leck</translation>
     </message>
     <message>
         <source>Close all</source>
@@ -1956,7 +1989,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>bridges leaks</source>
-        <translation type="unfinished"></translation>
+        <translation>Brücken Lecks</translation>
     </message>
     <message>
         <source>the light is uneven</source>
@@ -2415,6 +2448,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>diese Datei gibt es nicht. Prüfe Namen und Ordner.</translation>
     </message>
     <message>
+        <source>holds no picture that can be shown.</source>
+        <translation>enthält kein Bild, das gezeigt werden kann.</translation>
+    </message>
+    <message>
         <source>is not a project or is damaged; open an earlier copy.</source>
         <translation>ist kein Projekt oder beschädigt; öffne eine frühere Kopie.</translation>
     </message>
@@ -2611,8 +2648,336 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>wie Längen gezeigt werden</translation>
     </message>
     <message>
+        <source>Backing</source>
+        <translation>Unterlage</translation>
+    </message>
+    <message>
+        <source>A sheet below all others that reaches beyond them all round, so that the work can be laid as one.</source>
+        <translation>Ein Bogen unter allen anderen, der ringsum über sie hinausreicht, sodass die Arbeit als eins gelegt werden kann.</translation>
+    </message>
+    <message>
+        <source>Base</source>
+        <translation>Basis</translation>
+    </message>
+    <message>
+        <source>The lowest sheet of a stack; what is solid under everything else.</source>
+        <translation>Der unterste Bogen eines Stapels; was unter allem anderen voll ist.</translation>
+    </message>
+    <message>
+        <source>Bench</source>
+        <translation>Werkbank</translation>
+    </message>
+    <message>
+        <source>The middle of the window: the work at true scale.</source>
+        <translation>Die Mitte des Fensters: die Arbeit in wahrer Größe.</translation>
+    </message>
+    <message>
+        <source>How far a print reaches beyond the line it is cut along, so that no white edge shows.</source>
+        <translation>Wie weit ein Druck über die Schnittlinie hinausreicht, damit kein weißer Rand bleibt.</translation>
+    </message>
+    <message>
+        <source>Boundary</source>
+        <translation>Grenze</translation>
+    </message>
+    <message>
+        <source>The line that two regions share. Moved, it moves for both.</source>
+        <translation>Die Linie, die zwei Flächen teilen. Bewegt, bewegt sie sich für beide.</translation>
+    </message>
+    <message>
+        <source>Bridge</source>
+        <translation>Brücke</translation>
+    </message>
+    <message>
+        <source>A short piece of ink over a gap in an outline, or a bar that holds a loose piece of a stencil.</source>
+        <translation>Ein kurzes Stück Tinte über einer Lücke im Umriss, oder ein Steg, der ein loses Teil einer Schablone hält.</translation>
+    </message>
+    <message>
+        <source>Carrier</source>
+        <translation>Träger</translation>
+    </message>
+    <message>
+        <source>The sticky mat or tray that a sheet lies on in the machine; its usable area is smaller than itself.</source>
+        <translation>Die Haftmatte oder das Bett, worauf ein Bogen in der Maschine liegt; die nutzbare Fläche ist kleiner als er selbst.</translation>
+    </message>
+    <message>
+        <source>Curtain</source>
+        <translation>Vorhang</translation>
+    </message>
+    <message>
+        <source>The upright line over the bench with the source on its left and the cut on its right.</source>
+        <translation>Die senkrechte Linie über der Werkbank mit der Vorlage links und dem Schnitt rechts.</translation>
+    </message>
+    <message>
+        <source>The grey at which ink ends and paper begins.</source>
+        <translation>Das Grau, an dem Tinte endet und Papier beginnt.</translation>
+    </message>
+    <message>
+        <source>Cutting length</source>
+        <translation>Schnittlänge</translation>
+    </message>
+    <message>
+        <source>All cut lines of all sheets together; with the lifts it decides how long the machine runs.</source>
+        <translation>Alle Schnittlinien aller Bogen zusammen; mit den Hüben entscheidet sie, wie lange die Maschine läuft.</translation>
+    </message>
+    <message>
+        <source>Design</source>
+        <translation>Motiv</translation>
+    </message>
+    <message>
+        <source>What hangs together on a page; a page may hold several.</source>
+        <translation>Was auf einer Seite zusammenhängt; eine Seite kann mehrere haben.</translation>
+    </message>
+    <message>
+        <source>Fitted</source>
+        <translation>Eingepasst</translation>
+    </message>
+    <message>
+        <source>Each sheet is cut to just what shows of it: flat and thin, and it must be laid exactly.</source>
+        <translation>Jeder Bogen wird auf das geschnitten, was von ihm zu sehen ist: flach und dünn, und er muss genau gelegt werden.</translation>
+    </message>
+    <message>
+        <source>Frame</source>
+        <translation>Rahmen</translation>
+    </message>
+    <message>
+        <source>Weeding frame: a cut around a sheet&apos;s parts, so that the waste comes off in one piece.</source>
+        <translation>Entgitterrahmen: ein Schnitt um die Teile eines Bogens, damit der Abfall in einem Stück abgeht.</translation>
+    </message>
+    <message>
+        <source>A place where an outline does not close; through it two areas become one.</source>
+        <translation>Eine Stelle, an der ein Umriss nicht schließt; durch sie werden zwei Flächen eins.</translation>
+    </message>
+    <message>
+        <source>What belongs to no sheet: the paper around and behind a drawing.</source>
+        <translation>Was zu keinem Bogen gehört: das Papier um eine Zeichnung und hinter ihr.</translation>
+    </message>
+    <message>
+        <source>Heat film</source>
+        <translation>Bügelfolie</translation>
+    </message>
+    <message>
+        <source>Film that is pressed onto cloth, cut from behind and therefore mirrored.</source>
+        <translation>Folie, die auf Stoff gepresst und von hinten, darum gespiegelt, geschnitten wird.</translation>
+    </message>
+    <message>
+        <source>Helper cut</source>
+        <translation>Hilfsschnitt</translation>
+    </message>
+    <message>
+        <source>A cut through the waste that makes it come off in small pieces.</source>
+        <translation>Ein Schnitt durch den Abfall, damit er in kleinen Stücken abgeht.</translation>
+    </message>
+    <message>
+        <source>Hole</source>
+        <translation>Loch</translation>
+    </message>
+    <message>
+        <source>An inner outline of a sheet.</source>
+        <translation>Ein innerer Umriss eines Bogens.</translation>
+    </message>
+    <message>
+        <source>Junction</source>
+        <translation>Treffpunkt</translation>
+    </message>
+    <message>
+        <source>A place where three regions meet.</source>
+        <translation>Eine Stelle, an der drei Flächen zusammentreffen.</translation>
+    </message>
+    <message>
+        <source>The width of what a laser or a router takes away along its path.</source>
+        <translation>Die Breite dessen, was ein Laser oder eine Fräse entlang ihrer Bahn wegnimmt.</translation>
+    </message>
+    <message>
+        <source>Layer</source>
+        <translation>Ebene</translation>
+    </message>
+    <message>
+        <source>All regions of one colour that are cut from one material; a sheet, once it is laid.</source>
+        <translation>Alle Flächen einer Farbe, die aus einem Material geschnitten werden; gelegt ist sie ein Bogen.</translation>
+    </message>
+    <message>
+        <source>Lean</source>
+        <translation>Sparsam</translation>
+    </message>
+    <message>
+        <source>Each sheet is as small as it can be without showing what is below: it cuts least.</source>
+        <translation>Jeder Bogen ist so klein, wie er sein kann, ohne zu zeigen, was darunter ist: das schneidet am wenigsten.</translation>
+    </message>
+    <message>
+        <source>Loose piece</source>
+        <translation>Loses Teil</translation>
+    </message>
+    <message>
+        <source>What falls out of a stencil, or lies free on the carrier once it is cut.</source>
+        <translation>Was aus einer Schablone fällt oder nach dem Schnitt frei auf dem Träger liegt.</translation>
+    </message>
+    <message>
+        <source>Node</source>
+        <translation>Knoten</translation>
+    </message>
+    <message>
+        <source>A point between two curves of an outline. Few nodes are calm sweeps for a blade.</source>
+        <translation>Ein Punkt zwischen zwei Kurven eines Umrisses. Wenige Knoten sind ruhige Schwünge für eine Klinge.</translation>
+    </message>
+    <message>
+        <source>Offcut</source>
+        <translation>Rest</translation>
+    </message>
+    <message>
+        <source>A rest of material that is large enough to be used.</source>
+        <translation>Ein Rest Material, der groß genug zum Verwenden ist.</translation>
+    </message>
+    <message>
+        <source>Overcut</source>
+        <translation>Überschnitt</translation>
+    </message>
+    <message>
+        <source>How far a blade goes on beyond the beginning of a closed cut, so that it comes free.</source>
+        <translation>Wie weit eine Klinge über den Anfang eines geschlossenen Schnitts hinausgeht, damit er sich löst.</translation>
+    </message>
+    <message>
+        <source>How far a sheet reaches under the one above, to hide a slip of the hand in laying.</source>
+        <translation>Wie weit ein Bogen unter den darüber reicht, um ein Verrutschen beim Legen zu verbergen.</translation>
+    </message>
+    <message>
+        <source>Palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>The colours a picture is read in.</source>
+        <translation>Die Farben, in denen ein Bild gelesen wird.</translation>
+    </message>
+    <message>
+        <source>Peeling tab</source>
+        <translation>Abziehlasche</translation>
+    </message>
+    <message>
+        <source>A corner of the waste that is easy to take hold of.</source>
+        <translation>Eine Ecke des Abfalls, die sich gut fassen lässt.</translation>
+    </message>
+    <message>
+        <source>Piece</source>
+        <translation>Teil</translation>
+    </message>
+    <message>
+        <source>What comes free as one when a sheet is cut.</source>
+        <translation>Was sich als eins löst, wenn ein Bogen geschnitten ist.</translation>
+    </message>
+    <message>
         <source>Reading</source>
         <translation>Lesart</translation>
+    </message>
+    <message>
+        <source>How a picture is understood: flat colours, ink on paper, thin lines, or a photograph.</source>
+        <translation>Wie ein Bild verstanden wird: flache Farben, Tinte auf Papier, dünne Linien oder ein Foto.</translation>
+    </message>
+    <message>
+        <source>An area of one colour with its outline; the smallest thing that can be dropped or coloured.</source>
+        <translation>Ein Gebiet einer Farbe mit seinem Umriss; das Kleinste, das sich weglassen oder färben lässt.</translation>
+    </message>
+    <message>
+        <source>Registration mark</source>
+        <translation>Passmarke</translation>
+    </message>
+    <message>
+        <source>A mark at the same place of every sheet, to lay them on each other.</source>
+        <translation>Eine Marke an derselben Stelle jedes Bogens, um sie aufeinanderzulegen.</translation>
+    </message>
+    <message>
+        <source>Rim</source>
+        <translation>Rand</translation>
+    </message>
+    <message>
+        <source>A sheet of even width around something.</source>
+        <translation>Ein Bogen gleicher Breite um etwas herum.</translation>
+    </message>
+    <message>
+        <source>Route</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>The order, direction and beginning of all cuts of a sheet.</source>
+        <translation>Reihenfolge, Richtung und Anfang aller Schnitte eines Bogens.</translation>
+    </message>
+    <message>
+        <source>Seam</source>
+        <translation>Naht</translation>
+    </message>
+    <message>
+        <source>Where a sheet that is larger than any carrier is divided.</source>
+        <translation>Wo ein Bogen geteilt wird, der größer als jeder Träger ist.</translation>
+    </message>
+    <message>
+        <source>All that an outline encloses as one area.</source>
+        <translation>Alles, was ein Umriss umschließt, als eine Fläche.</translation>
+    </message>
+    <message>
+        <source>What is less across goes to its neighbour, since it would tear or get lost.</source>
+        <translation>Was schmaler ist, geht an den Nachbarn, da es reißen oder verloren gehen würde.</translation>
+    </message>
+    <message>
+        <source>Spacer</source>
+        <translation>Abstandhalter</translation>
+    </message>
+    <message>
+        <source>What keeps two sheets of a stack apart, for depth.</source>
+        <translation>Was zwei Bogen eines Stapels auseinanderhält, für die Tiefe.</translation>
+    </message>
+    <message>
+        <source>Split line</source>
+        <translation>Teilungslinie</translation>
+    </message>
+    <message>
+        <source>A line along which a region becomes two.</source>
+        <translation>Eine Linie, an der eine Fläche zu zweien wird.</translation>
+    </message>
+    <message>
+        <source>Stacked</source>
+        <translation>Gestapelt</translation>
+    </message>
+    <message>
+        <source>Each sheet is whole under those above it: easy to lay, and thick.</source>
+        <translation>Jeder Bogen ist unter denen darüber ganz: leicht zu legen, und dick.</translation>
+    </message>
+    <message>
+        <source>Stretch</source>
+        <translation>Strecke</translation>
+    </message>
+    <message>
+        <source>A part of a boundary, or all of the line around an area.</source>
+        <translation>Ein Teil einer Grenze, oder die ganze Linie um eine Fläche.</translation>
+    </message>
+    <message>
+        <source>A drawn line from one meeting of lines to the next.</source>
+        <translation>Eine gezeichnete Linie von einem Zusammentreffen zum nächsten.</translation>
+    </message>
+    <message>
+        <source>A small star cut first, to see whether the blade goes through the film and not its paper.</source>
+        <translation>Ein kleiner Stern, der zuerst geschnitten wird, um zu sehen, ob die Klinge durch die Folie geht und nicht durch ihr Papier.</translation>
+    </message>
+    <message>
+        <source>Weeding</source>
+        <translation>Entgittern</translation>
+    </message>
+    <message>
+        <source>Taking off what is not wanted of a film after it was cut.</source>
+        <translation>Abnehmen, was nach dem Schnitt von einer Folie nicht gebraucht wird.</translation>
+    </message>
+    <message>
+        <source>Window</source>
+        <translation>Fenster</translation>
+    </message>
+    <message>
+        <source>An opening through sheets, through which a lower one shows.</source>
+        <translation>Eine Öffnung durch Bogen, durch die ein tieferer zu sehen ist.</translation>
+    </message>
+    <message>
+        <source>Windowed</source>
+        <translation>Gefenstert</translation>
+    </message>
+    <message>
+        <source>Each sheet is whole but for windows where a lower one shows: the fewest pieces.</source>
+        <translation>Jeder Bogen ist ganz bis auf Fenster, wo ein tieferer zu sehen ist: am wenigsten Teile.</translation>
     </message>
     <message>
         <source>how the picture is read; auto: chosen from the picture</source>
@@ -4552,27 +4917,27 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Choose</source>
-        <translation type="unfinished"></translation>
+        <translation>Wählen</translation>
     </message>
     <message>
         <source>Click what you want to change; what can be done stands beside it</source>
-        <translation type="unfinished"></translation>
+        <translation>Klick an, was du ändern willst; was sich tun lässt, steht daneben</translation>
     </message>
     <message>
         <source>select pick</source>
-        <translation type="unfinished"></translation>
+        <translation>auswählen markieren</translation>
     </message>
     <message>
         <source>Sweep</source>
-        <translation type="unfinished"></translation>
+        <translation>Streichen</translation>
     </message>
     <message>
         <source>A click or a drag drops, opens or colours regions at once</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein Klick oder Ziehen lässt Flächen sofort weg, öffnet oder färbt sie</translation>
     </message>
     <message>
         <source>drop open colour fill regions</source>
-        <translation type="unfinished"></translation>
+        <translation>weglassen öffnen färben füllen Flächen</translation>
     </message>
     <message>
         <source>Ink</source>
@@ -4580,31 +4945,31 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Paint ink, or take it away; close gaps</source>
-        <translation type="unfinished"></translation>
+        <translation>Tinte malen oder wegnehmen; Lücken schließen</translation>
     </message>
     <message>
         <source>brush bridge gap draw</source>
-        <translation type="unfinished"></translation>
+        <translation>Pinsel Brücke Lücke zeichnen</translation>
     </message>
     <message>
         <source>Line</source>
-        <translation type="unfinished"></translation>
+        <translation>Linie</translation>
     </message>
     <message>
         <source>A line of even width, by hand or from point to point</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Linie gleicher Breite, von Hand oder von Punkt zu Punkt</translation>
     </message>
     <message>
         <source>bar stripe draw</source>
-        <translation type="unfinished"></translation>
+        <translation>Balken Streifen zeichnen</translation>
     </message>
     <message>
         <source>Figures, bows, paths and areas, laid on or cut out</source>
-        <translation type="unfinished"></translation>
+        <translation>Figuren, Bogen, Pfade und Flächen, aufgelegt oder ausgeschnitten</translation>
     </message>
     <message>
         <source>circle star rectangle polygon</source>
-        <translation type="unfinished"></translation>
+        <translation>Kreis Stern Rechteck Vieleck</translation>
     </message>
     <message>
         <source>Words</source>
@@ -4612,46 +4977,73 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Words in one of the fonts here, as regions</source>
-        <translation type="unfinished"></translation>
+        <translation>Wörter in einer der Schriften hier, als Flächen</translation>
     </message>
     <message>
         <source>text letters font</source>
-        <translation type="unfinished"></translation>
+        <translation>Text Buchstaben Schrift</translation>
     </message>
     <message>
         <source>Cover</source>
-        <translation type="unfinished"></translation>
+        <translation>Abdecken</translation>
     </message>
     <message>
         <source>Draw round what is to go; what is around it goes on there</source>
-        <translation type="unfinished"></translation>
+        <translation>Umfahre, was weg soll; was darum liegt, geht dort weiter</translation>
     </message>
     <message>
         <source>remove erase heal</source>
-        <translation type="unfinished"></translation>
+        <translation>entfernen radieren heilen</translation>
     </message>
     <message>
         <source>Mirror</source>
-        <translation type="unfinished"></translation>
+        <translation>Spiegeln</translation>
     </message>
     <message>
         <source>One half stays, the other becomes its mirror image</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Hälfte bleibt, die andere wird ihr Spiegelbild</translation>
     </message>
     <message>
         <source>half symmetric reflect</source>
-        <translation type="unfinished"></translation>
+        <translation>Hälfte symmetrisch</translation>
+    </message>
+    <message>
+        <source>cannot be made ({strerror}).</source>
+        <translation>kann nicht angelegt werden ({strerror}).</translation>
+    </message>
+</context>
+<context>
+    <name>About</name>
+    <message>
+        <source>About Sketch Loom</source>
+        <translation>Über Sketch Loom</translation>
+    </message>
+    <message>
+        <source>Pictures in, clean layered cut files out.</source>
+        <translation>Aus Bildern werden saubere Schneidedateien in Lagen.</translation>
+    </message>
+    <message>
+        <source>Licence</source>
+        <translation>Lizenz</translation>
+    </message>
+    <message>
+        <source>Libraries</source>
+        <translation>Bibliotheken</translation>
+    </message>
+    <message>
+        <source>Font and icons</source>
+        <translation>Schrift und Zeichen</translation>
     </message>
 </context>
 <context>
     <name>ActsGrid</name>
     <message>
         <source>Give it {0}</source>
-        <translation type="unfinished"></translation>
+        <translation>Gib ihr {0}</translation>
     </message>
     <message>
         <source>Another colour</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine andere Farbe</translation>
     </message>
 </context>
 <context>
@@ -4952,11 +5344,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>line around an area · {0} round · {1} nodes</source>
-        <translation type="unfinished"></translation>
+        <translation>Linie um eine Fläche · {0} rundum · {1} Knoten</translation>
     </message>
     <message>
         <source>stretch of a boundary · {0} · {1} nodes</source>
-        <translation type="unfinished"></translation>
+        <translation>Strecke einer Grenze · {0} · {1} Knoten</translation>
     </message>
     <message>
         <source>That cannot be done here: {0}.</source>
@@ -5100,6 +5492,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>…</source>
         <translation>…</translation>
     </message>
+    <message>
+        <source>End</source>
+        <translation>Beenden</translation>
+    </message>
+    <message>
+        <source>Skip</source>
+        <translation>Überspringen</translation>
+    </message>
+    <message>
+        <source>Done</source>
+        <translation>Fertig</translation>
+    </message>
 </context>
 <context>
     <name>CautionsBox</name>
@@ -5215,18 +5619,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <name>ChoiceStrip</name>
     <message>
         <source>What can be done to what is chosen</source>
-        <translation type="unfinished"></translation>
+        <translation>Was sich mit dem Gewählten tun lässt</translation>
     </message>
 </context>
 <context>
     <name>Choosing</name>
     <message>
         <source>A colour for what is chosen</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Farbe für das Gewählte</translation>
     </message>
     <message>
         <source>Click what you want to change; click again for what lies below it. Drag a box, with Ctrl a line around; Shift adds.</source>
-        <translation type="unfinished"></translation>
+        <translation>Klick an, was du ändern willst; noch ein Klick nimmt, was darunter liegt. Zieh einen Kasten, mit Strg eine Linie darum; Umschalt nimmt hinzu.</translation>
     </message>
 </context>
 <context>
@@ -5476,11 +5880,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Nothing is chosen. Click on the bench what you want to change: a region, a shape, the line around it; click again for what lies below.</source>
-        <translation type="unfinished"></translation>
+        <translation>Nichts ist gewählt. Klick auf der Werkbank an, was du ändern willst: eine Fläche, eine Form, die Linie darum; noch ein Klick nimmt, was darunter liegt.</translation>
     </message>
     <message>
         <source>Mend</source>
-        <translation type="unfinished"></translation>
+        <translation>Beheben</translation>
     </message>
     <message>
         <source>Regions cut</source>
@@ -5740,23 +6144,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <name>CommandSearch</name>
     <message>
         <source>Search everything</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles durchsuchen</translation>
     </message>
     <message>
         <source>What do you want to do?  mirror, kerf, make thicker …</source>
-        <translation type="unfinished"></translation>
+        <translation>Was willst du tun?  spiegeln, Schnittfuge, dicker machen …</translation>
     </message>
     <message>
         <source>What is looked for</source>
-        <translation type="unfinished"></translation>
+        <translation>Was gesucht wird</translation>
     </message>
     <message>
         <source>What was found</source>
-        <translation type="unfinished"></translation>
+        <translation>Was gefunden wurde</translation>
     </message>
     <message>
         <source>Nothing is called so. Try another word.</source>
-        <translation type="unfinished"></translation>
+        <translation>Nichts heißt so. Versuch ein anderes Wort.</translation>
     </message>
 </context>
 <context>
@@ -5904,11 +6308,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <name>Cross</name>
     <message>
         <source>Place of the cross, across and down</source>
-        <translation type="unfinished"></translation>
+        <translation>Ort des Kreuzes, quer und nach unten</translation>
     </message>
     <message>
         <source>across, down: 25, 40.5</source>
-        <translation type="unfinished"></translation>
+        <translation>quer, nach unten: 25, 40.5</translation>
     </message>
 </context>
 <context>
@@ -6434,7 +6838,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <name>Drawer</name>
     <message>
         <source>Close this</source>
-        <translation type="unfinished"></translation>
+        <translation>Dies schließen</translation>
     </message>
 </context>
 <context>
@@ -6795,11 +7199,11 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <name>Gaps</name>
     <message>
         <source>gap in an outline · {0} wide</source>
-        <translation type="unfinished"></translation>
+        <translation>Lücke in einem Umriss · {0} breit</translation>
     </message>
     <message>
         <source>{0} gaps in outlines · the narrowest {1} wide</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} Lücken in Umrissen · die schmalste {1} breit</translation>
     </message>
 </context>
 <context>
@@ -6877,6 +7281,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Keys</source>
         <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Glossary</source>
+        <translation>Wörterbuch</translation>
     </message>
 </context>
 <context>
@@ -7068,31 +7476,31 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Words of what is looked for</source>
-        <translation type="unfinished"></translation>
+        <translation>Wörter dessen, was gesucht wird</translation>
     </message>
     <message>
         <source>Actions and their keys</source>
-        <translation type="unfinished"></translation>
+        <translation>Aktionen und ihre Tasten</translation>
     </message>
     <message>
         <source>Action</source>
-        <translation type="unfinished"></translation>
+        <translation>Aktion</translation>
     </message>
     <message>
         <source>Another key for the chosen action</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine andere Taste für die gewählte Aktion</translation>
     </message>
     <message>
         <source>Give it this key</source>
-        <translation type="unfinished"></translation>
+        <translation>Diese Taste geben</translation>
     </message>
     <message>
         <source>No key</source>
-        <translation type="unfinished"></translation>
+        <translation>Keine Taste</translation>
     </message>
     <message>
         <source>The action is then reached by menus and by the search</source>
-        <translation type="unfinished"></translation>
+        <translation>Die Aktion ist dann über Menüs und die Suche zu erreichen</translation>
     </message>
     <message>
         <source>As shipped</source>
@@ -7100,23 +7508,23 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>The keys it came with</source>
-        <translation type="unfinished"></translation>
+        <translation>Die Tasten, mit denen sie kam</translation>
     </message>
     <message>
         <source>Choose an action, then press the key it is to have.</source>
-        <translation type="unfinished"></translation>
+        <translation>Wähl eine Aktion und drück dann die Taste, die sie haben soll.</translation>
     </message>
     <message>
         <source>Key</source>
-        <translation type="unfinished"></translation>
+        <translation>Taste</translation>
     </message>
     <message>
         <source>Press the key it is to have.</source>
-        <translation type="unfinished"></translation>
+        <translation>Drück die Taste, die sie haben soll.</translation>
     </message>
     <message>
         <source>{0} belongs to “{1}”; given here, it is taken from there.</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} gehört zu „{1}“; hier vergeben, wird sie dort weggenommen.</translation>
     </message>
 </context>
 <context>
@@ -8713,15 +9121,15 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>See to it first</source>
-        <translation type="unfinished"></translation>
+        <translation>Zuerst darum kümmern</translation>
     </message>
     <message>
         <source>Prepare all that helps</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles vorbereiten, was hilft</translation>
     </message>
     <message>
         <source>You see before and after, and can take it back.</source>
-        <translation type="unfinished"></translation>
+        <translation>Du siehst vorher und nachher und kannst es zurücknehmen.</translation>
     </message>
     <message>
         <source>Write cut files…</source>
@@ -8729,27 +9137,27 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Nothing is cut: choose another reading, or bring regions in.</source>
-        <translation type="unfinished"></translation>
+        <translation>Nichts wird geschnitten: wähl eine andere Lesart, oder hol Flächen herein.</translation>
     </message>
     <message>
         <source>Next</source>
-        <translation type="unfinished"></translation>
+        <translation>Weiter</translation>
     </message>
     <message>
         <source>Not yet: the exact result is on its way.</source>
-        <translation type="unfinished"></translation>
+        <translation>Noch nicht: das genaue Ergebnis ist unterwegs.</translation>
     </message>
     <message>
         <source>1 thing to look at here first, if you like.</source>
-        <translation type="unfinished"></translation>
+        <translation>1 Sache hier zuerst anzusehen, wenn du magst.</translation>
     </message>
     <message>
         <source>{0} things to look at here first, if you like.</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} Sachen hier zuerst anzusehen, wenn du magst.</translation>
     </message>
     <message>
         <source>Next: {0}</source>
-        <translation type="unfinished"></translation>
+        <translation>Weiter: {0}</translation>
     </message>
 </context>
 <context>
@@ -9520,6 +9928,69 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Preferences</name>
+    <message>
+        <source>Preferences</source>
+        <translation>Vorlieben</translation>
+    </message>
+    <message>
+        <source>Look</source>
+        <translation>Aussehen</translation>
+    </message>
+    <message>
+        <source>As the desktop has it</source>
+        <translation>Wie der Schreibtisch</translation>
+    </message>
+    <message>
+        <source>Light</source>
+        <translation>Hell</translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation>Dunkel</translation>
+    </message>
+    <message>
+        <source>Language</source>
+        <translation>Sprache</translation>
+    </message>
+    <message>
+        <source>As the system has it</source>
+        <translation>Wie das System</translation>
+    </message>
+    <message>
+        <source>Unit of new works</source>
+        <translation>Einheit neuer Arbeiten</translation>
+    </message>
+    <message>
+        <source>Millimetres</source>
+        <translation>Millimeter</translation>
+    </message>
+    <message>
+        <source>Inches</source>
+        <translation>Zoll</translation>
+    </message>
+    <message>
+        <source>Keys…</source>
+        <translation>Tasten…</translation>
+    </message>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Machines, materials and prices are tables of their own, in Sheets and Layers.</source>
+        <translation>Maschinen, Materialien und Preise sind eigene Tabellen, in Bogen und Lagen.</translation>
+    </message>
+    <message>
+        <source>Kept; new works begin with it.</source>
+        <translation>Behalten; neue Arbeiten beginnen damit.</translation>
+    </message>
+    <message>
+        <source>Kept; the window has it at the next start.</source>
+        <translation>Behalten; das Fenster hat es beim nächsten Start.</translation>
+    </message>
+</context>
+<context>
     <name>PreparingBox</name>
     <message>
         <source>Crop…</source>
@@ -9778,6 +10249,41 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>ReadingTiles</name>
+    <message>
+        <source>Reading</source>
+        <translation>Lesart</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>Line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>Photo</source>
+        <translation>Foto</translation>
+    </message>
+    <message>
+        <source>The program chooses from the picture</source>
+        <translation>Das Programm wählt nach dem Bild</translation>
+    </message>
+    <message>
+        <source>Chosen for this picture: {0}.</source>
+        <translation>Für dieses Bild gewählt: {0}.</translation>
+    </message>
+    <message>
+        <source>How the picture is read</source>
+        <translation>Wie das Bild gelesen wird</translation>
+    </message>
+</context>
+<context>
     <name>RecipientsBox</name>
     <message>
         <source>Somebody else…</source>
@@ -9919,11 +10425,11 @@ seinesgleichen</translation>
     <name>Regions</name>
     <message>
         <source>{0:.2f} cm²</source>
-        <translation type="unfinished"></translation>
+        <translation>{0:.2f} cm²</translation>
     </message>
     <message>
         <source>{0:.1f} mm²</source>
-        <translation type="unfinished"></translation>
+        <translation>{0:.1f} mm²</translation>
     </message>
     <message>
         <source>narrowest {0}</source>
@@ -9931,7 +10437,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>{0} regions</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} Flächen</translation>
     </message>
     <message>
         <source>1 hole</source>
@@ -9943,15 +10449,15 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>{0} · {1}</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} · {1}</translation>
     </message>
     <message>
         <source>region that is not cut</source>
-        <translation type="unfinished"></translation>
+        <translation>Fläche, die nicht geschnitten wird</translation>
     </message>
     <message>
         <source>{0} region</source>
-        <translation type="unfinished"></translation>
+        <translation>Fläche in {0}</translation>
     </message>
     <message>
         <source>thickened</source>
@@ -10752,19 +11258,19 @@ seinesgleichen</translation>
     <name>Searching</name>
     <message>
         <source>what is chosen</source>
-        <translation type="unfinished"></translation>
+        <translation>das Gewählte</translation>
     </message>
     <message>
         <source>{0}, in Clean</source>
-        <translation type="unfinished"></translation>
+        <translation>{0}, im Säubern</translation>
     </message>
     <message>
         <source>cannot be done now</source>
-        <translation type="unfinished"></translation>
+        <translation>geht jetzt nicht</translation>
     </message>
     <message>
         <source>Choose it on the bench first ({0}); then: {1}{2}.</source>
-        <translation type="unfinished"></translation>
+        <translation>Wähl es zuerst auf der Werkbank ({0}); dann: {1}{2}.</translation>
     </message>
     <message>
         <source>on</source>
@@ -10851,19 +11357,19 @@ seinesgleichen</translation>
     <name>Shapes</name>
     <message>
         <source>{0} shapes</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} Formen</translation>
     </message>
     <message>
         <source>shape “{0}”</source>
-        <translation type="unfinished"></translation>
+        <translation>Form „{0}“</translation>
     </message>
     <message>
         <source>shape “{0}”, cut out</source>
-        <translation type="unfinished"></translation>
+        <translation>Form „{0}“, ausgeschnitten</translation>
     </message>
     <message>
         <source>{0} · {1}</source>
-        <translation type="unfinished"></translation>
+        <translation>{0} · {1}</translation>
     </message>
 </context>
 <context>
@@ -11106,7 +11612,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>coloured shape</source>
-        <translation type="unfinished"></translation>
+        <translation>gefärbte Form</translation>
     </message>
     <message>
         <source>Where it is laid on</source>
@@ -11582,19 +12088,19 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Scan…</source>
-        <translation type="unfinished"></translation>
+        <translation>Scannen…</translation>
     </message>
     <message>
         <source>A simulated scanner: lay a picture on a glass that is not there</source>
-        <translation type="unfinished"></translation>
+        <translation>Ein nachgebildeter Scanner: leg ein Bild auf ein Glas, das nicht da ist</translation>
     </message>
     <message>
         <source>Prepare all that helps</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles vorbereiten, was hilft</translation>
     </message>
     <message>
         <source>Everything below that has a button of preparing; you see before and after</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles unten, was einen Knopf zum Vorbereiten hat; du siehst vorher und nachher</translation>
     </message>
     <message>
         <source>Prepare</source>
@@ -11816,7 +12322,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Drag through it, or click from point to point, Enter ends the line. Esc puts it down.</source>
-        <translation type="unfinished"></translation>
+        <translation>Zieh hindurch, oder klick von Punkt zu Punkt, Eingabe beendet die Linie. Esc legt sie weg.</translation>
     </message>
     <message>
         <source>Click one end of the line, then the other. Esc puts it down.</source>
@@ -11987,23 +12493,23 @@ seinesgleichen</translation>
     <name>Stepping</name>
     <message>
         <source>Not yet: the exact result is not there.</source>
-        <translation type="unfinished"></translation>
+        <translation>Noch nicht: das genaue Ergebnis ist nicht da.</translation>
     </message>
     <message>
         <source>Preparing</source>
-        <translation type="unfinished"></translation>
+        <translation>Wird vorbereitet</translation>
     </message>
     <message>
         <source>prepared</source>
-        <translation type="unfinished"></translation>
+        <translation>vorbereitet</translation>
     </message>
     <message>
         <source>before</source>
-        <translation type="unfinished"></translation>
+        <translation>vorher</translation>
     </message>
     <message>
         <source>Prepared: on the left of the curtain as it was, on the right as it is now.</source>
-        <translation type="unfinished"></translation>
+        <translation>Vorbereitet: links vom Vorhang wie es war, rechts wie es jetzt ist.</translation>
     </message>
     <message>
         <source>Keep</source>
@@ -12040,15 +12546,15 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>with a free end</source>
-        <translation type="unfinished"></translation>
+        <translation>mit freiem Ende</translation>
     </message>
     <message>
         <source>between two meetings</source>
-        <translation type="unfinished"></translation>
+        <translation>zwischen zwei Treffpunkten</translation>
     </message>
     <message>
         <source>stroke · {0} wide · {1}</source>
-        <translation type="unfinished"></translation>
+        <translation>Strich · {0} breit · {1}</translation>
     </message>
 </context>
 <context>
@@ -12162,11 +12668,11 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>strokes taken away</source>
-        <translation type="unfinished"></translation>
+        <translation>Striche weggenommen</translation>
     </message>
     <message>
         <source>strokes of another width</source>
-        <translation type="unfinished"></translation>
+        <translation>Striche anderer Breite</translation>
     </message>
 </context>
 <context>
@@ -12515,7 +13021,7 @@ seinesgleichen</translation>
     <name>ToolRow</name>
     <message>
         <source>Tools of this stage</source>
-        <translation type="unfinished"></translation>
+        <translation>Werkzeuge dieses Schritts</translation>
     </message>
     <message>
         <source>More</source>
@@ -12523,15 +13029,62 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Everything else of this stage</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles andere dieses Schritts</translation>
     </message>
     <message>
         <source>Search</source>
-        <translation type="unfinished"></translation>
+        <translation>Suchen</translation>
     </message>
     <message>
         <source>Find anything by its words  (Ctrl+K)</source>
-        <translation type="unfinished"></translation>
+        <translation>Alles nach seinen Wörtern finden  (Strg+K)</translation>
+    </message>
+</context>
+<context>
+    <name>Touring</name>
+    <message>
+        <source>How wide is the work to be? Type 90 mm and press Enter: everything follows.</source>
+        <translation>Wie breit soll die Arbeit werden? Tipp 90 mm und drück die Eingabetaste: alles folgt.</translation>
+    </message>
+    <message>
+        <source>This button always says what comes next. Click it.</source>
+        <translation>Dieser Knopf sagt immer, was als Nächstes kommt. Klick ihn an.</translation>
+    </message>
+    <message>
+        <source>Seven colours were found. Each row says what fewer would lose; click one of six or five, or skip.</source>
+        <translation>Sieben Farben wurden gefunden. Jede Zeile sagt, was weniger kosten würden; klick die mit sechs oder fünf, oder überspring es.</translation>
+    </message>
+    <message>
+        <source>On to Clean, by the same button.</source>
+        <translation>Weiter zum Säubern, mit demselben Knopf.</translation>
+    </message>
+    <message>
+        <source>Click a star on the bench. What can be done to it stands beside it.</source>
+        <translation>Klick einen Stern auf der Werkbank an. Was sich mit ihm tun lässt, steht daneben.</translation>
+    </message>
+    <message>
+        <source>Drop it, or give it another colour. Backspace brings it back.</source>
+        <translation>Lass ihn weg, oder gib ihm eine andere Farbe. Die Rücktaste holt ihn zurück.</translation>
+    </message>
+    <message>
+        <source>Anything you miss is found by its words: press Ctrl+K, type “thicker”, and Esc.</source>
+        <translation>Was du vermisst, findest du nach seinen Wörtern: drück Strg+K, tipp „dicker“, und Esc.</translation>
+    </message>
+    <message>
+        <source>Layers: one sheet a colour, in the order that cuts least. Click another way of laying them to see what it costs.</source>
+        <translation>Lagen: ein Bogen je Farbe, in der Reihenfolge, die am wenigsten schneidet. Klick eine andere Art, sie zu legen, um zu sehen, was sie kostet.</translation>
+    </message>
+    <message>
+        <source>Sheets: what goes into the machine, with its time and cost. Look at the strip below, then go on.</source>
+        <translation>Bogen: was in die Maschine kommt, mit Zeit und Kosten. Sieh dir den Streifen unten an und geh dann weiter.</translation>
+    </message>
+    <message>
+        <source>Release: choose who gets it, and write the cut files. That was a job, from picture to file.</source>
+        <translation>Freigabe: wähl, wer es bekommt, und schreib die Schneidedateien. Das war ein Auftrag, vom Bild zur Datei.</translation>
+    </message>
+    <message>
+        <source>Step {0} of {1}</source>
+        <translation>Schritt {0} von {1}</translation>
     </message>
 </context>
 <context>
@@ -12539,10 +13092,6 @@ seinesgleichen</translation>
     <message>
         <source>Trace</source>
         <translation>Nachzeichnen</translation>
-    </message>
-    <message>
-        <source>Reading</source>
-        <translation>Lesart</translation>
     </message>
     <message>
         <source>reading</source>
@@ -12571,26 +13120,6 @@ seinesgleichen</translation>
     <message>
         <source>Regions are grown by colour where a picture is read by colour: choose Colour above.</source>
         <translation>Flächen wachsen nach Farbe, wo nach Farben gelesen wird: oben Farbe wählen.</translation>
-    </message>
-    <message>
-        <source>tone</source>
-        <translation>Ton</translation>
-    </message>
-    <message>
-        <source>colour</source>
-        <translation>Farbe</translation>
-    </message>
-    <message>
-        <source>line</source>
-        <translation>Linie</translation>
-    </message>
-    <message>
-        <source>photo</source>
-        <translation>Foto</translation>
-    </message>
-    <message>
-        <source>Chosen for this picture: {0}.</source>
-        <translation>Für dieses Bild gewählt: {0}.</translation>
     </message>
     <message>
         <source>Found: lines {0:.1f} pixels wide, {1:.0f} pixels long in all. The picture was drawn {2} times as fine.</source>
@@ -13017,6 +13546,21 @@ seinesgleichen</translation>
     <message>
         <source>Redo</source>
         <translation>Wiederholen</translation>
+    </message>
+</context>
+<context>
+    <name>_Glossary</name>
+    <message>
+        <source>A word</source>
+        <translation>Ein Wort</translation>
+    </message>
+    <message>
+        <source>Glossary</source>
+        <translation>Wörterbuch</translation>
+    </message>
+    <message>
+        <source>No such word.</source>
+        <translation>Kein solches Wort.</translation>
     </message>
 </context>
 <context>
