@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QTabWidget, QTe
 from sketchloom import __version__
 from sketchloom.app import theme
 
-_ICON = 64
+_ICON, _LONGEST_NAME = 64, 60
 _ROOT = Path(__file__).parents[4]
 """A checkout; of an installed program something else, which holds none of its files."""
 
@@ -30,9 +30,7 @@ def libraries() -> list[tuple[str, str, str]]:
             about = metadata.metadata(name)
         except metadata.PackageNotFoundError:
             continue
-        licence = about.get("License-Expression") or _first_line(about.get("License")) or next(
-            (one.rsplit(" :: ", 1)[-1] for one in about.get_all("Classifier") or () if one.startswith("License")), "")
-        found.append((about["Name"], about["Version"], licence))
+        found.append((about["Name"], about["Version"], _licence_of(about)))
     return sorted(found, key=lambda one: one[0].casefold())
 
 
@@ -46,8 +44,12 @@ def _requirements():
     return ()
 
 
-def _first_line(text):
-    return (text or "").strip().split("\n")[0][:80]
+def _licence_of(about):
+    """The name of a licence: as an expression, by its class, or in a short line; else the names of its texts."""
+    named = about.get("License-Expression") or next(
+        (one.rsplit(" :: ", 1)[-1] for one in about.get_all("Classifier") or () if one.startswith("License ::")), "")
+    line = (about.get("License") or "").strip()
+    return named or (line if len(line) <= _LONGEST_NAME else "") or ", ".join(about.get_all("License-File") or ()) or "–"
 
 
 class About(QDialog):

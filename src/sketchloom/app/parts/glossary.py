@@ -30,6 +30,8 @@ WORDS = (
     (said("Layer"), said("All regions of one colour that are cut from one material; a sheet, once it is laid.")),
     (said("Lean"), said("Each sheet is as small as it can be without showing what is below: it cuts least.")),
     (said("Loose piece"), said("What falls out of a stencil, or lies free on the carrier once it is cut.")),
+    (said("May slip"), said("How far a piece may be laid amiss before the ground, or a third colour, shows.")),
+    (said("Narrowest"), said("The narrowest place of a sheet; what is narrower than its material bears tears.")),
     (said("Node"), said("A point between two curves of an outline. Few nodes are calm sweeps for a blade.")),
     (said("Offcut"), said("A rest of material that is large enough to be used.")),
     (said("Overcut"), said("How far a blade goes on beyond the beginning of a closed cut, so that it comes free.")),
@@ -53,6 +55,7 @@ WORDS = (
     (said("Stroke"), said("A drawn line from one meeting of lines to the next.")),
     (said("Test cut"), said("A small star cut first, to see whether the blade goes through the film and not its "
                             "paper.")),
+    (said("Thickest"), said("How many sheets lie on each other at the thickest spot of a stack.")),
     (said("Weeding"), said("Taking off what is not wanted of a film after it was cut.")),
     (said("Window"), said("An opening through sheets, through which a lower one shows.")),
     (said("Windowed"), said("Each sheet is whole but for windows where a lower one shows: the fewest pieces.")),

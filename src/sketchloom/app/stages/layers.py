@@ -45,20 +45,19 @@ class LayersPanel(Panel):
             "lean": self.tr("Lean"),
             "based": self.tr("Base"),
         }
-        self._build_ways()
+        self.chosen = ChosenBox(self._names)
+        self.chosen.change.connect(self.change)
+        self.chosen.moved.connect(self._move)
+        self.chosen.table_wanted.connect(self.table_wanted)
         self._build_list()
+        self._build_ways()
         self._build_boxes()
         self.order_note = OrderNote()
         self.order_note.change.connect(self.change)
         self._figures = Figures()
         self.add(self.order_note, self._figures)
-        self.section(self.tr("Chosen layer"))
-        self.chosen = ChosenBox(self._names)
-        self.chosen.change.connect(self.change)
-        self.chosen.moved.connect(self._move)
-        self.chosen.table_wanted.connect(self.table_wanted)
         self.uncut = UncutNote()
-        self.add(self.chosen, self.uncut)
+        self.add(self.uncut)
         self.section(self.tr("All layers"))
         self.every = EveryLayerBox()
         self.every.change.connect(self.change)
@@ -109,7 +108,10 @@ class LayersPanel(Panel):
         for keys, up in (("Ctrl+Up", True), ("Ctrl+Down", False)):  # the list would take them as moves of its mark
             shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
             shortcut.activated.connect(lambda u=up: self.move_current(u))
-        self.add(label(self.tr("Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name."), "quiet"), self._list)
+        self._list.set_details(self.chosen)
+        self.add(label(self.tr("Uppermost first; click one for all about it, drag to reorder (Ctrl+↑, Ctrl+↓), F2 to "
+                               "name."), "quiet"), self._list)
+        self.section(self.tr("How they are laid"))
 
     def _build_boxes(self):
         self.orders = OrderBox()

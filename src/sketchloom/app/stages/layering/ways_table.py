@@ -79,19 +79,19 @@ class WaysTable(QTableWidget):
                 lambda w: f"{cut(w.cut_mm):.{2 if cut(w.cut_mm) < 10 else 1 if cut(w.cut_mm) < 100 else 0}f}",
             ),
             (self.tr("Film, cm²"), self.tr("Film or paper in all sheets"), lambda w: f"{w.film_mm2 / 100:.0f}"),
-            (self.tr("Deep"), self.tr("Sheets on each other at the thickest spot"), lambda w: str(w.thickest)),
+            (self.tr("Thickest"), self.tr("Sheets on each other at the thickest spot"), lambda w: str(w.thickest)),
             (
                 self.tr("High, {0}").format(unit),
                 self.tr("Height of the stack at its highest, spacers too"),
                 lambda w: short(w.height_mm),
             ),
             (
-                self.tr("Least, {0}").format(unit),
+                self.tr("Narrowest, {0}").format(unit),
                 self.tr("Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm"),
                 lambda w: "–" if w.smallest_mm is None else short(w.smallest_mm),
             ),
             (
-                self.tr("Forgives, {0}").format(unit),
+                self.tr("May slip, {0}").format(unit),
                 self.tr(
                     "How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it"
                 ),
