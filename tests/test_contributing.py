@@ -6,6 +6,7 @@ from pathlib import Path
 
 import numpy as np
 
+from sketchloom.command.pages import page
 from sketchloom.command.trace_words import parser
 from sketchloom.core import formats
 from sketchloom.core.drawing.drawing import Drawing, Group, Look, Shape, strand_of_rings
@@ -50,10 +51,11 @@ def test_the_format_of_the_example_is_found_by_itself_and_writes(tmp_path, monke
 
 
 def test_every_setting_and_every_word_of_the_command_is_in_the_documents():
-    formats_told, readme = ((ROOT / name).read_text(encoding="utf-8") for name in ("docs/formats.md", "README.md"))
+    formats_told, told = ((ROOT / name).read_text(encoding="utf-8") for name in ("docs/formats.md", "docs/commands.md"))
     assert not [name for name in SETTINGS if f"`{name}`" not in formats_told]
     words = {word for action in parser()._actions for word in action.option_strings if word.startswith("--")}
-    assert not [word for word in sorted(words - {"--help"}) if not re.search(rf"{word}(?![\w-])", readme)]
+    assert not [word for word in sorted(words - {"--help"}) if not re.search(rf"{word}(?![\w-])", told)]
+    assert told == page(), "python -m sketchloom.command.pages docs/commands.md"
 
 
 def test_every_module_that_the_architecture_names_is_there():

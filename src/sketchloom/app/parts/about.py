@@ -49,7 +49,8 @@ def _licence_of(about):
     named = about.get("License-Expression") or next(
         (one.rsplit(" :: ", 1)[-1] for one in about.get_all("Classifier") or () if one.startswith("License ::")), "")
     line = (about.get("License") or "").strip()
-    return named or (line if len(line) <= _LONGEST_NAME else "") or ", ".join(about.get_all("License-File") or ()) or "–"
+    short = line if len(line) <= _LONGEST_NAME else ""
+    return named or short or ", ".join(about.get_all("License-File") or ()) or "–"
 
 
 class About(QDialog):
