@@ -14,7 +14,7 @@ from hypothesis.extra.numpy import arrays
 from amounts import examples
 from sketchloom.core.base import apart, parallel
 from sketchloom.core.base.errors import Cancelled
-from sketchloom.core.base.progress import Part, breathe, watched
+from sketchloom.core.base.progress import Part, breathe, seconds_left, watched
 from sketchloom.core.formats.rendering import rendered
 from sketchloom.core.strokes.thinning import _FIRST, _SECOND, neighbour_code, thinned
 
@@ -155,3 +155,10 @@ def test_a_process_that_is_slow_to_read_is_told_everything(tmp_path, monkeypatch
     assert apart.ended("deaf", data) == (3, b"")
     with pytest.raises(subprocess.TimeoutExpired):
         apart.ended("slow", data, 0.1)
+
+
+def test_the_time_left_is_told_once_it_can_be():
+    assert seconds_left(0.5, 0.5) is None and seconds_left(5.0, 0.02) is None and seconds_left(9.0, 1.0) is None
+    assert seconds_left(2.0, 0.5) == 2 and seconds_left(4.0, 0.5) == 5
+    assert seconds_left(10.0, 0.25) == 30 and seconds_left(100.0, 0.1) == 900
+    assert seconds_left(3.0, 0.9) == 1

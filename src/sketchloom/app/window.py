@@ -201,6 +201,7 @@ class Window(QMainWindow):
         session.busy.connect(self._show_busy)
         session.trouble.connect(self.telling.show_trouble)
         session.stopped.connect(self.telling.show_stopped)
+        session.long_work_ended.connect(lambda: self.isActiveWindow() or QApplication.alert(self))
         for panel in self.panels:
             panel.change.connect(session.change)
         for panel in self.panels[:SHEETS]:

@@ -1,5 +1,6 @@
 """An open work and all that happens to it: opening, evaluating, saving, writing, recovering."""
 
+import time
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
@@ -17,12 +18,15 @@ from sketchloom.app.work.jobs import Lane, close_all
 from sketchloom.app.work.leaving import Leaving
 from sketchloom.app.work.worker import Evaluator, Shown
 from sketchloom.core.base.errors import AppError
+from sketchloom.core.base.progress import seconds_left
 from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import opening, recovery, user_data
 
 BUSY_AFTER_MS = 500
+LONG_S = 8.0
+"""Work that takes longer is not watched: who looks elsewhere meanwhile is told when it ended."""
 _PREVIEW_PX = 512
 
 
@@ -45,6 +49,7 @@ class Session(QObject):
     saved = Signal(object)
     set_aside = Signal(str, object)
     stopped = Signal()
+    long_work_ended = Signal()
 
     def __init__(self, parent=None):
         super().__init__(parent)
@@ -69,7 +74,7 @@ class Session(QObject):
             lane.started.connect(self._begin_busy)
             lane.progressed.connect(self._note_progress)
             lane.ended.connect(self._idle)
-        self._busy_text = ""
+        self._busy_text, self._busy_since = "", None
         self._busy_timer = QTimer(self, singleShot=True, interval=BUSY_AFTER_MS)
         self._busy_timer.timeout.connect(lambda: self.busy.emit(self._busy_text))
 
@@ -207,20 +212,28 @@ class Session(QObject):
 
     def _begin_busy(self, text):
         self._busy_text = text
+        if self._busy_since is None:
+            self._busy_since = time.monotonic()
         if not self._busy_timer.isActive():
             self._busy_timer.start()
 
     def _note_progress(self, share, text):
         if any(lane.is_stopping for lane in self._lanes):
             return
-        self._busy_text = self.tr("{0} · {1} %").format(told(text), round(100 * share))
+        left = seconds_left(time.monotonic() - (self._busy_since or time.monotonic()), share)
+        self._busy_text = self.tr("{0} · {1} %").format(told(text), round(100 * share)) if left is None else self.tr(
+            "{0} · {1} % · about {2} s").format(told(text), round(100 * share), left)
         if not self._busy_timer.isActive():
             self.busy.emit(self._busy_text)
 
     def _idle(self):
         if not self.is_busy:
             self._busy_timer.stop()
+            took = 0.0 if self._busy_since is None else time.monotonic() - self._busy_since
+            self._busy_since = None
             self.busy.emit("")
+            if took > LONG_S:
+                self.long_work_ended.emit()
 
     # -- keeping and handing over ----------------------------------------------------------
 

@@ -1,5 +1,6 @@
 """Progress that can also say stop."""
 
+import math
 from collections.abc import Iterator
 from contextlib import contextmanager
 from contextvars import ContextVar
@@ -71,3 +72,16 @@ def breathe() -> None:
     watch = _WATCHED.get()
     if watch is not None:
         watch.progress.step(*watch.last)
+
+
+_TOLD_S, _TOLD_SHARE = 1.0, 0.08
+"""Before so many seconds and such a share nothing is said of the time left: it would be a guess."""
+
+
+def seconds_left(elapsed_s: float, share: float) -> int | None:
+    """Seconds that work still takes which has come so far in so long, if it goes on as it went: 1, 2, 3, 5 and then
+    steps of five; None where that cannot be told yet."""
+    if elapsed_s < _TOLD_S or not _TOLD_SHARE <= share < 1.0:
+        return None
+    left = elapsed_s * (1.0 - share) / share
+    return next((step for step in (1, 2, 3, 5) if left <= step), 5 * math.ceil(left / 5))
