@@ -58,9 +58,18 @@ class Catalogue(QTranslator):
         return self._sentences.get(source)
 
 
+_shown = [ENGLISH]
+
+
+def shown() -> str:
+    """The language that the window is shown in."""
+    return _shown[0]
+
+
 def install(app, language: str | None = None) -> str:
     """Show the window in a language, or in the one wanted; returns which."""
     language = wanted() if language is None else language
+    _shown[0] = language
     if language != ENGLISH:
         of_qt = QTranslator(app)
         if of_qt.load(f"qtbase_{language}", QLibraryInfo.path(QLibraryInfo.LibraryPath.TranslationsPath)):

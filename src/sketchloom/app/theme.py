@@ -153,7 +153,7 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #findings {{ border-top: 1px solid {LINE}; }}
 #panel {{ border-left: 1px solid {LINE}; }}
 #nextbar {{ border-top: 1px solid {LINE}; background: {LINEN}; }}
-#tile_of_reading {{ padding: 3px 2px; font-size: 12px; }}
+#tile_of_reading {{ padding: 3px 2px; font-size: 12px; min-height: 72px; }}
 #tile_of_reading:checked {{ background: {CHOSEN}; color: {INK}; border: 2px solid {WOAD}; }}
 #tour {{ background: {ASK}; border: 2px solid {WOAD}; border-radius: 8px; }}
 #search {{ background: {LINEN_LIGHT}; border: 2px solid {EDGE}; border-radius: 8px; }}

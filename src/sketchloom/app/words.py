@@ -2,7 +2,10 @@
 
 from PySide6.QtCore import QCoreApplication
 
+from sketchloom.app import languages
+from sketchloom.core.base.colour import colour_name, from_hex
 from sketchloom.core.base.said import told as told_in
+from sketchloom.core.base.words import word
 
 CONTEXT = ""
 """The part of the catalogue that sentences said outside the window's classes are in."""
@@ -11,6 +14,11 @@ CONTEXT = ""
 def told(text: str) -> str:
     """A sentence of the core, or the message of an error, in the language of the window."""
     return told_in(text, lambda pattern: QCoreApplication.translate(CONTEXT, pattern))
+
+
+def colour_word(hex_colour: str) -> str:
+    """A plain word for a colour, in the language of the window."""
+    return word(colour_name(from_hex(hex_colour)), languages.shown())
 
 
 def named(text: str) -> str:

@@ -2,7 +2,7 @@
 
 from PySide6.QtCore import QObject
 
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 from sketchloom.core.edits.decisions import COLOUR
 from sketchloom.desk.uncut import BACKGROUND, DROPPED, GROUND, LEFT_OUT, OFF, OPENED, REASONS
@@ -20,7 +20,7 @@ class RegionWords(QObject):
         work, unit = desk.work, self._bench.unit
         x0, y0, x1, y1 = desk.index.box(face)
         size = " × ".join(format_length(v * work.mm_per_px, unit) for v in (x1 - x0, y1 - y0))
-        what = self.tr("outside") if desk.outside[face] else colour_name(from_hex(desk.hex_of(face)))
+        what = self.tr("outside") if desk.outside[face] else colour_word(desk.hex_of(face))
         if desk.uncut[face] >= 0:
             what = self.tr("{0}, not cut: {1}").format(what, self._reason(REASONS[desk.uncut[face]]))
         action, hex_colour = self._box.wanted()
@@ -40,7 +40,7 @@ class RegionWords(QObject):
                 "keep": self.tr("a click keeps it"),
                 "below": self.tr("a click takes it from a sheet below"),
                 "above": self.tr("a click puts it on top"),
-                "colour": self.tr("a click makes it {0}").format(colour_name(from_hex(hex_colour or "#000000"))),
+                "colour": self.tr("a click makes it {0}").format(colour_word(hex_colour or "#000000")),
             }[action]
         return self.tr("{0} · {1} · {2}").format(what, size, does)
 

@@ -19,8 +19,7 @@ from PySide6.QtWidgets import (
 from sketchloom.app import theme
 from sketchloom.app.hands.choice.acts import Act
 from sketchloom.app.parts.widgets import clear, label, swatch
-from sketchloom.app.words import told
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word, told
 
 _COLUMNS, _MOST_COLOURS = 4, 9
 _APART = 14
@@ -99,7 +98,7 @@ class ActsGrid(QWidget):
         clear(self._grid)
         self.buttons = {}
         for one in hexes:
-            name = colour_name(from_hex(one))
+            name = colour_word(one)
             self._colours.addWidget(self._button("", self.tr("Give it {0}").format(f"{name} {one}"), swatch(one, 20),
                                                  lambda h=one: self.coloured.emit(h)))
         if hexes:

@@ -2812,6 +2812,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Was aus einer Schablone fällt oder nach dem Schnitt frei auf dem Träger liegt.</translation>
     </message>
     <message>
+        <source>May slip</source>
+        <translation>Spielraum</translation>
+    </message>
+    <message>
+        <source>How far a piece may be laid amiss before the ground, or a third colour, shows.</source>
+        <translation>Wie weit ein Teil falsch gelegt werden darf, bis der Grund oder eine dritte Farbe zu sehen ist.</translation>
+    </message>
+    <message>
+        <source>Narrowest</source>
+        <translation>Schmalste</translation>
+    </message>
+    <message>
+        <source>The narrowest place of a sheet; what is narrower than its material bears tears.</source>
+        <translation>Die schmalste Stelle eines Bogens; was schmaler ist, als sein Material trägt, reißt.</translation>
+    </message>
+    <message>
         <source>Node</source>
         <translation>Knoten</translation>
     </message>
@@ -2954,6 +2970,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>A small star cut first, to see whether the blade goes through the film and not its paper.</source>
         <translation>Ein kleiner Stern, der zuerst geschnitten wird, um zu sehen, ob die Klinge durch die Folie geht und nicht durch ihr Papier.</translation>
+    </message>
+    <message>
+        <source>Thickest</source>
+        <translation>Dickste</translation>
+    </message>
+    <message>
+        <source>How many sheets lie on each other at the thickest spot of a stack.</source>
+        <translation>Wie viele Bogen an der dicksten Stelle eines Stapels aufeinanderliegen.</translation>
     </message>
     <message>
         <source>Weeding</source>
@@ -5020,7 +5044,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Pictures in, clean layered cut files out.</source>
-        <translation>Aus Bildern werden saubere Schneidedateien in Lagen.</translation>
+        <translation>Aus Bildern werden saubere Schneidedateien in Ebenen.</translation>
     </message>
     <message>
         <source>Licence</source>
@@ -7692,10 +7716,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Teile und wie sie gelegt werden</translation>
     </message>
     <message>
-        <source>Chosen layer</source>
-        <translation>Gewählte Ebene</translation>
-    </message>
-    <message>
         <source>Base</source>
         <translation>Basis</translation>
     </message>
@@ -7712,16 +7732,20 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>vorgeschlagene Art</translation>
     </message>
     <message>
-        <source>Uppermost first; drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name.</source>
-        <translation>Oberste zuerst; zum Umordnen ziehen (Strg+↑, Strg+↓), F2 zum Benennen.</translation>
-    </message>
-    <message>
         <source>Openings, or pieces on top</source>
         <translation>Öffnungen oder Teile obenauf</translation>
     </message>
     <message>
         <source>All layers</source>
         <translation>Alle Ebenen</translation>
+    </message>
+    <message>
+        <source>Uppermost first; click one for all about it, drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name.</source>
+        <translation>Der oberste zuerst; klick einen für alles über ihn, zieh zum Umordnen (Strg+↑, Strg+↓), F2 zum Benennen.</translation>
+    </message>
+    <message>
+        <source>How they are laid</source>
+        <translation>Wie sie gelegt werden</translation>
     </message>
     <message>
         <source>Forgiving to lay, thick, uses the most material.</source>
@@ -9979,7 +10003,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Machines, materials and prices are tables of their own, in Sheets and Layers.</source>
-        <translation>Maschinen, Materialien und Preise sind eigene Tabellen, in Bogen und Lagen.</translation>
+        <translation>Maschinen, Materialien und Preise sind eigene Tabellen, in Bogen und Ebenen.</translation>
     </message>
     <message>
         <source>Kept; new works begin with it.</source>
@@ -11344,6 +11368,10 @@ seinesgleichen</translation>
     <message>
         <source>{0} · {1} %</source>
         <translation>{0} · {1} %</translation>
+    </message>
+    <message>
+        <source>{0} · {1} % · about {2} s</source>
+        <translation>{0} · {1} % · etwa {2} s</translation>
     </message>
 </context>
 <context>
@@ -13072,7 +13100,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Layers: one sheet a colour, in the order that cuts least. Click another way of laying them to see what it costs.</source>
-        <translation>Lagen: ein Bogen je Farbe, in der Reihenfolge, die am wenigsten schneidet. Klick eine andere Art, sie zu legen, um zu sehen, was sie kostet.</translation>
+        <translation>Ebenen: ein Bogen je Farbe, in der Reihenfolge, die am wenigsten schneidet. Klick eine andere Art, sie zu legen, um zu sehen, was sie kostet.</translation>
     </message>
     <message>
         <source>Sheets: what goes into the machine, with its time and cost. Look at the strip below, then go on.</source>
@@ -13080,7 +13108,7 @@ seinesgleichen</translation>
     </message>
     <message>
         <source>Release: choose who gets it, and write the cut files. That was a job, from picture to file.</source>
-        <translation>Freigabe: wähl, wer es bekommt, und schreib die Schneidedateien. Das war ein Auftrag, vom Bild zur Datei.</translation>
+        <translation>Ausgabe: wähl, wer es bekommt, und schreib die Schneidedateien. Das war ein Auftrag, vom Bild zur Datei.</translation>
     </message>
     <message>
         <source>Step {0} of {1}</source>
@@ -13442,12 +13470,20 @@ seinesgleichen</translation>
         <translation>Folie oder Papier in allen Bogen</translation>
     </message>
     <message>
-        <source>Deep</source>
-        <translation>Tief</translation>
+        <source>Narrowest, {0}</source>
+        <translation>Schmalste, {0}</translation>
+    </message>
+    <message>
+        <source>May slip, {0}</source>
+        <translation>Spielraum, {0}</translation>
     </message>
     <message>
         <source>Sheets on each other at the thickest spot</source>
         <translation>Bogen übereinander an der dicksten Stelle</translation>
+    </message>
+    <message>
+        <source>Thickest</source>
+        <translation>Dickste</translation>
     </message>
     <message>
         <source>High, {0}</source>
@@ -13458,16 +13494,8 @@ seinesgleichen</translation>
         <translation>Höhe des Stapels an der höchsten Stelle, mit Abstandhaltern</translation>
     </message>
     <message>
-        <source>Least, {0}</source>
-        <translation>Klein, {0}</translation>
-    </message>
-    <message>
         <source>Smallest detail: the narrowest place of any sheet; a dash where nothing is under 8 mm</source>
         <translation>Kleinstes Detail: die schmalste Stelle aller Bogen; ein Strich, wo nichts unter 8 mm liegt</translation>
-    </message>
-    <message>
-        <source>Forgives, {0}</source>
-        <translation>Verzeiht, {0}</translation>
     </message>
     <message>
         <source>How far a piece may be laid amiss before the ground shows; “any” where a sheet goes on under it</source>

@@ -5,7 +5,7 @@ from sketchloom.app.hands.choice.kind import Kind
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.stages.cleaning.regions_box import LIKE
 from sketchloom.app.stages.cleaning.together_box import CUT_OUT, INSIDE, JOINED, SHARED
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.edits.decisions import DROP, KEEP, OWN_SHEET, WINDOW
@@ -54,7 +54,7 @@ class Regions(Kind):
     def _name(self, desk, face):
         if desk.uncut[face] >= 0:
             return self.tr("region that is not cut")
-        return self.tr("{0} region").format(colour_name(from_hex(desk.hex_of(face))))
+        return self.tr("{0} region").format(colour_word(desk.hex_of(face)))
 
     def possible(self, numbers):
         desk, recipe = self._desk, self._around.session.document.recipe

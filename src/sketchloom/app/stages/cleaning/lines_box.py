@@ -6,7 +6,7 @@ from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 from sketchloom.desk import lines
 
@@ -94,7 +94,7 @@ class LinesBox(Box):
         self.own.setEnabled(lines.outline_label(work) is not None)
         self._width.show_value(self.width_mm, work.recipe.unit)
         self.kept.show_rows(lambda _, line: (drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
-            colour_name(from_hex(line.hex)), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
+            colour_word(line.hex), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
 
     def _set_width(self, mm):
         self.width_mm = mm

@@ -16,7 +16,7 @@ from PySide6.QtWidgets import (
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 
@@ -123,7 +123,7 @@ class SmallBox(Box):
             across = 2 * (desk.area_mm2(face) / np.pi) ** 0.5
             hex_colour = desk.hex_of(face)
             item = self.list.add(self.tr("{0}, {1} across").format(
-                colour_name(from_hex(hex_colour)), format_length(across, work.recipe.unit, 2)), face)
+                colour_word(hex_colour), format_length(across, work.recipe.unit, 2)), face)
             item.setSelected(face in keep)
         self.list.blockSignals(False)
         self._enable()
@@ -181,9 +181,9 @@ class EditsBox(Box):
             edit, face = edits[number], found[number] if number < len(found) else -1
             filled = edit.action == DROP and face >= 0 and work.edited.was_ground[face]
             done = (
-                self.tr("filled") if filled else words[edit.action].format(colour_name(from_hex(edit.hex or edit.seen)))
+                self.tr("filled") if filled else words[edit.action].format(colour_word(edit.hex or edit.seen))
             )
-            text = self.tr("{0}, {1}").format(colour_name(from_hex(edit.seen)), done)
+            text = self.tr("{0}, {1}").format(colour_word(edit.seen), done)
             item = self.list.add(text if face >= 0 else self.tr("{0} · not found").format(text), number)
             item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
             item.setCheckState(Qt.CheckState.Checked if edit.on else Qt.CheckState.Unchecked)

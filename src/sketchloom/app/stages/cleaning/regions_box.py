@@ -15,7 +15,7 @@ from sketchloom.app import theme
 from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.parts.widgets import Choice, button, label, swatch
 from sketchloom.app.stages.box import Box
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.edits.decisions import ABOVE, BELOW, COLOUR, DROP, KEEP, WINDOW
 from sketchloom.desk.regions import Likeness
 
@@ -58,8 +58,8 @@ class Colours(QListWidget):
         for one in hexes:
             item = QListWidgetItem(swatch(one, 28), "")
             item.setData(Qt.ItemDataRole.UserRole, one)
-            item.setToolTip(f"{colour_name(from_hex(one))}  {one}")
-            item.setData(Qt.ItemDataRole.AccessibleTextRole, f"{colour_name(from_hex(one))} {one}")
+            item.setToolTip(f"{colour_word(one)}  {one}")
+            item.setData(Qt.ItemDataRole.AccessibleTextRole, f"{colour_word(one)} {one}")
             self.addItem(item)
             if one == chosen:
                 self.setCurrentItem(item)
@@ -239,7 +239,7 @@ class RegionsBox(Box):
         self._only.addItem(self.tr("Everything"), None)
         self._only.addItem(self.tr("Only what was changed"), "changed")
         for one in hexes:
-            self._only.addItem(swatch(one, 16), self.tr("Only {0}").format(colour_name(from_hex(one))), one)
+            self._only.addItem(swatch(one, 16), self.tr("Only {0}").format(colour_word(one)), one)
         self._only.setCurrentIndex(max(self._only.findData(kept), 0))
 
     def show_work(self, work) -> None:

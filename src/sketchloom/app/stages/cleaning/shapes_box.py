@@ -9,7 +9,7 @@ from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.cleaning.kept_list import KeptList, drawn_icon
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.shapes.drawn import CIRCLE, COMMON, CUT, JOIN, POLYGON, ROUNDED, STAR
 from sketchloom.files import user_data
 
@@ -277,7 +277,7 @@ class ShapesBox(Box):
         self._colour.blockSignals(True)
         self._colour.clear()
         for one in dict.fromkeys([*hexes, *self._other]):
-            self._colour.addItem(swatch(one, 16), colour_name(from_hex(one)), one)
+            self._colour.addItem(swatch(one, 16), colour_word(one), one)
         self._colour.addItem(self.tr("Cut out of all sheets"), None)
         self._colour.addItem(self.tr("Another colour…"), "other")
         at = next((n for n in range(self._colour.count()) if self._colour.itemData(n) == chosen), 0)

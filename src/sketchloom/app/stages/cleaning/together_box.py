@@ -5,7 +5,7 @@ from PySide6.QtCore import Signal
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button, counted, label, rows_of
 from sketchloom.app.stages.box import Box
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 
 JOINED, CUT_OUT, SHARED, INSIDE, HOLES = "join", "cut", "common", "inside", "holes"
@@ -70,7 +70,7 @@ class TogetherBox(Box):
         """Regions that are chosen, the first first; ``said`` in place of what they are."""
         self.faces = tuple(faces)
         self._holes = desk.holes(faces) if desk is not None and faces else []
-        self._first = "" if not faces else colour_name(from_hex(desk.hex_of(faces[0])))
+        self._first = "" if not faces else colour_word(desk.hex_of(faces[0]))
         self._note = said
         self._show_said()
 

@@ -15,7 +15,7 @@ from sketchloom.app.parts.fields import NamedSlider
 from sketchloom.app.parts.widgets import UNKNOWN, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.ladder import Ladder
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.desk import figures
 from sketchloom.recipe import palette_edits
 from sketchloom.recipe.parts import PaletteEntry
@@ -119,7 +119,7 @@ class ColourBox(Box):
         where = self.tr("sheet {0}").format(sheet) if sheet else self.tr("not cut")
         locked = self.tr(" · locked") if entry.hex in recipe.locked else ""
         item = QListWidgetItem(
-            swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}{more}   {entry.hex}   {share} · {where}{locked}"
+            swatch(entry.hex), f"{colour_word(entry.hex)}{more}   {entry.hex}   {share} · {where}{locked}"
         )
         item.setData(Qt.ItemDataRole.UserRole, entry.hex)
         item.setToolTip(
@@ -212,7 +212,7 @@ class ColourBox(Box):
         for entry in self._entries():
             if entry.hex not in chosen:
                 self._menu.addAction(
-                    swatch(entry.hex), f"{colour_name(from_hex(entry.hex))}  {entry.hex}"
+                    swatch(entry.hex), f"{colour_word(entry.hex)}  {entry.hex}"
                 ).triggered.connect(
                     lambda _=False, h=entry.hex: self.emit(
                         self.tr("same as"), palette=palette_edits.same_as(self._entries(), chosen, h), colours=None

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
-from sketchloom.core.base.colour import colour_name, from_hex
+from sketchloom.app.words import colour_word
 from sketchloom.core.base.units import format_length
 
 
@@ -95,7 +95,7 @@ def _told(widget, rung, is_proposed):
         if rung.gone is None
         else [
             widget.tr("{0} goes into {1}: hatched on the bench, pieces that are lost ringed").format(
-                colour_name(from_hex(rung.gone)), colour_name(from_hex(rung.into))
+                colour_word(rung.gone), colour_word(rung.into)
             )
         ]
     )
