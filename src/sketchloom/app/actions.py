@@ -11,10 +11,13 @@ from sketchloom.app.words import told
 from sketchloom.core.base.said import said
 from sketchloom.files import user_data
 
+WORK, BENCH = "work", "bench"
+
 
 @dataclass(frozen=True, slots=True)
 class Row:
-    """An action: its ``name``, words, icon and keys, whether it is a switch, and what else people call it."""
+    """An action: its ``name``, words, icon and keys, whether it is a switch, and what else people call it. ``needs`` an
+    open work, or that its bench is seen."""
 
     name: str
     words: str
@@ -22,6 +25,7 @@ class Row:
     keys: tuple[str, ...] = ()
     is_switch: bool = False
     near: str = ""
+    needs: str = ""
 
     @property
     def plain(self) -> str:
@@ -32,34 +36,34 @@ class Row:
 TABLE = (
     Row("open", said("Open…"), "folder-open", ("Ctrl+O",), near=said("picture file project load")),
     Row("paste", said("Paste a picture"), "clipboard", ("Ctrl+V",), near=said("clipboard")),
-    Row("save", said("Save the project"), "device-floppy", ("Ctrl+S",), near=said("keep store")),
-    Row("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), near=said("copy name")),
-    Row("write", said("Write cut files…"), "file-export", ("Ctrl+E",), near=said("export release svg output")),
+    Row("save", said("Save the project"), "device-floppy", ("Ctrl+S",), near=said("keep store"), needs=WORK),
+    Row("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), near=said("copy name"), needs=WORK),
+    Row("write", said("Write cut files…"), "file-export", ("Ctrl+E",), near=said("export release svg output"), needs=WORK),
     Row("close", said("Close the window"), "", ("Ctrl+W",)),
     Row("quit", said("Quit"), "", ("Ctrl+Q",), near=said("exit end leave close all")),
     Row("undo", said("Undo"), "arrow-back-up", ("Ctrl+Z",), near=said("take back")),
     Row("redo", said("Redo"), "arrow-forward-up", ("Ctrl+Shift+Z", "Ctrl+Y"), near=said("again")),
-    Row("zoom_in", said("Zoom in"), "zoom-in", ("+", "="), near=said("larger")),
-    Row("zoom_out", said("Zoom out"), "zoom-out", ("-",), near=said("smaller")),
-    Row("fit", said("Fit to the bench"), "maximize", ("F",), near=said("whole all zoom")),
-    Row("true_size", said("True size"), "aspect-ratio", ("1",), near=said("100 per cent zoom")),
+    Row("zoom_in", said("Zoom in"), "zoom-in", ("+", "="), near=said("larger"), needs=WORK),
+    Row("zoom_out", said("Zoom out"), "zoom-out", ("-",), near=said("smaller"), needs=WORK),
+    Row("fit", said("Fit to the bench"), "maximize", ("F",), near=said("whole all zoom"), needs=WORK),
+    Row("true_size", said("True size"), "aspect-ratio", ("1",), near=said("100 per cent zoom"), needs=WORK),
     Row("curtain", said("Curtain between source and cut"), "arrows-split-2", ("C",), True,
-        said("compare before after")),
-    Row("grid", said("Grid"), "ruler-2", ("R",), True, said("lines ruler")),
-    Row("ground", said("Next ground behind the work"), "contrast", ("B",), near=said("background light dark")),
-    Row("difference", said("Where the picture is unlike the cut"), "target", ("D",), True, said("compare errors")),
-    Row("variants", said("Variants side by side"), "layout-columns", ("V",), True, said("alternatives compare")),
-    Row("units", said("Switch between mm and inches"), "", ("U",), near=said("unit millimetres")),
-    Row("again", said("Trace again"), "refresh", ("F5",), near=said("evaluate renew")),
+        said("compare before after"), needs=BENCH),
+    Row("grid", said("Grid"), "ruler-2", ("R",), True, said("lines ruler"), needs=BENCH),
+    Row("ground", said("Next ground behind the work"), "contrast", ("B",), near=said("background light dark"), needs=WORK),
+    Row("difference", said("Where the picture is unlike the cut"), "target", ("D",), True, said("compare errors"), needs=BENCH),
+    Row("variants", said("Variants side by side"), "layout-columns", ("V",), True, said("alternatives compare"), needs=BENCH),
+    Row("units", said("Switch between mm and inches"), "", ("U",), near=said("unit millimetres"), needs=WORK),
+    Row("again", said("Trace again"), "refresh", ("F5",), near=said("evaluate renew"), needs=WORK),
     Row("stage_0", said("Source"), "", ("Alt+1",), near=said("stage picture size")),
     Row("stage_1", said("Trace"), "", ("Alt+2",), near=said("stage reading colours")),
     Row("stage_2", said("Clean"), "", ("Alt+3",), near=said("stage regions edit")),
     Row("stage_3", said("Layers"), "", ("Alt+4",), near=said("stage stack order")),
     Row("stage_4", said("Sheets"), "", ("Alt+5",), near=said("stage machine plan")),
     Row("stage_5", said("Release"), "", ("Alt+6",), near=said("stage files")),
-    Row("next", said("Next step"), "", ("Ctrl+Return",), near=said("continue on")),
+    Row("next", said("Next step"), "", ("Ctrl+Return",), near=said("continue on"), needs=WORK),
     Row("search", said("Search everything"), "search", ("Ctrl+K",), near=said("find command help")),
-    *(Row(f"tool_{tool.name}", tool.words, tool.icon, (f"Ctrl+{n}",), near=tool.near)
+    *(Row(f"tool_{tool.name}", tool.words, tool.icon, (f"Ctrl+{n}",), near=tool.near, needs=WORK)
       for n, tool in enumerate(ROW, 1)),
     Row("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), near=said("warnings list")),
     Row("panel", said("Fold the panel away or bring it back"), "", ("F8",), near=said("settings hide")),

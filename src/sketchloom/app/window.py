@@ -18,6 +18,7 @@ from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
 from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
+from sketchloom.app.hands.acting import Acting
 from sketchloom.app.hands.beside import Beside
 from sketchloom.app.hands.choosing import Choosing
 from sketchloom.app.hands.clean_tools import CleanTools
@@ -35,13 +36,12 @@ from sketchloom.app.hands.telling import Telling
 from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
 from sketchloom.app.hands.touring import Touring
+from sketchloom.app.hands.viewing import Viewing
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.offered import may_hold_something
-from sketchloom.app.parts.about import About
 from sketchloom.app.parts.findings_line import FindingsLine
-from sketchloom.app.parts.help import GLOSSARY, HelpDialog
+from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.notice import Notices
-from sketchloom.app.parts.preferences import Preferences
 from sketchloom.app.parts.rail import Rail
 from sketchloom.app.parts.section_strip import SectionStrip
 from sketchloom.app.parts.sheets_strip import SheetsStrip
@@ -51,7 +51,6 @@ from sketchloom.app.parts.welcome import DropHint, Welcome
 from sketchloom.app.room import LEAST_BENCH, Divided
 from sketchloom.app.stages.box import PlacedBox
 from sketchloom.app.stages.clean import CleanPanel
-from sketchloom.app.stages.cleaning.tool_row import ROW
 from sketchloom.app.stages.layers import LayersPanel
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.stages.release import ReleasePanel
@@ -65,7 +64,6 @@ from sketchloom.desk.grounds import best_ground
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import DEMOS
 
-_GROUNDS = ("auto", "middle", "dark", "light")
 _REMEMBER_MS = 1500
 _PANELS = (SourcePanel, TracePanel, CleanPanel, LayersPanel, SheetsPanel, ReleasePanel)
 
@@ -101,7 +99,8 @@ class Window(QMainWindow):
     # -- building ------------------------------------------------------------------------
 
     def _build(self):
-        self.actions_by_name = action_table.build(self, self._handlers())
+        self.acting = Acting(self)
+        self.actions_by_name = action_table.build(self, self.acting.handlers())
         self._recent_menu, self._demo_menu = QMenu(self.tr("Open recent"), self), QMenu(self.tr("Open a demo"), self)
         self._recent_menu.aboutToShow.connect(lambda: self.opening.fill_recent(self._recent_menu))
         for one in DEMOS:
@@ -153,46 +152,11 @@ class Window(QMainWindow):
         panel.needs.connect(self.splitter.give)
         return panel
 
-    def _handlers(self):
-        return {
-            "open": lambda: self.opening.ask_open(),
-            "paste": lambda: self.opening.paste(),
-            "save": lambda: self.keeping.save(),
-            "save_as": lambda: self.keeping.ask_save_as(),
-            "write": self._write_from_keys,
-            "close": self.close,
-            "quit": QApplication.closeAllWindows,
-            "undo": self.undo,
-            "redo": self.redo,
-            "zoom_in": lambda: self._seen().zoom(1.25),
-            "zoom_out": lambda: self._seen().zoom(0.8),
-            "fit": lambda: self._seen().fit(),
-            "true_size": lambda: self._seen().true_size(),
-            "curtain": lambda on: self._set_on_bench("curtain_on", on),
-            "difference": lambda on: self._set_on_bench("difference_on", on),
-            "grid": lambda on: self._set_on_bench("grid", on),
-            "ground": self._next_ground,
-            "units": self._switch_units,
-            "again": lambda: self.session.evaluate(),
-            **{f"stage_{n}": lambda n=n: self.show_stage(n) for n in range(len(STAGES))},
-            "variants": self._show_variants,
-            "findings": lambda: self.findings.toggle(),
-            "panel": lambda: self.splitter.fold(),
-            "next": lambda: self.stepping.take(),
-            "search": lambda: self.searching.search.open(),
-            "keys": lambda: self.searching.show_keys(),
-            "preferences": self._show_preferences,
-            "glossary": lambda: self.show_help(GLOSSARY),
-            "tour": lambda: self.touring.begin(),
-            "about": lambda: self._show_dialog(About(self)),
-            **{f"tool_{tool.name}": lambda n=tool.name: self._take_tool(n) for tool in ROW},
-            "help": lambda: self.show_help(),
-        }
-
     def _connect(self):
         session, bench = self.session, self.bench
         source, trace, clean, layers, sheets, release = self.panels
         self.rail.chosen.connect(self.show_stage)
+        self.viewing = Viewing(self)
         self.telling = Telling(self)
         self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
         session.opened.connect(self._show_opened)
@@ -219,7 +183,8 @@ class Window(QMainWindow):
         self.choosing = Choosing(bench, session, clean, self.cleaning, self.together, self.drawing)
         self.clean_tools = CleanTools(bench, clean, self.cleaning, self.choosing, self.drawing)
         self.detailing = Detailing(bench, session, layers)
-        self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self._show_stack, self.cleaning)
+        self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self.viewing.show_stack,
+                                 self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
                                    self.choosing)
@@ -232,23 +197,23 @@ class Window(QMainWindow):
         session.leaving.found_in_files.connect(release.take_file_findings)
         release.checks.go_to.connect(self.go_to)
         release.checks.mend.connect(session.mend)
-        session.leaving.rehearsed.connect(self._show_looks)
-        self.play_view.closed.connect(self._end_looks)
-        self.play_view.viewed.connect(self._show_zoom)
-        self.sheet_view.viewed.connect(self._show_zoom)
+        session.leaving.rehearsed.connect(self.viewing.show_looks)
+        self.play_view.closed.connect(self.viewing.end_looks)
+        self.play_view.viewed.connect(self.viewing.show_zoom)
+        self.sheet_view.viewed.connect(self.viewing.show_zoom)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, release, self.variants)
-        trace.patch.shown.connect(self._show_patch)
+        trace.patch.shown.connect(self.viewing.show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self.telling.show_trouble("presets", why))
         self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
         trace.pick_wanted.connect(bench.set_picking)
-        trace.show_small.connect(self._show_small)
+        trace.show_small.connect(self.viewing.show_small)
         trace.peek.connect(bench.show_peek)
         layers.selected.connect(self._select_layer)
         layers.details_fold.head.toggled.connect(lambda _: self._ask_beside())
         bench.picked.connect(trace.take_colour)
         bench.cancelled.connect(session.cancel)
-        bench.viewed.connect(self._show_zoom)
+        bench.viewed.connect(self.viewing.show_zoom)
         self.findings.go_to.connect(self.go_to)
         self.notices.troubled.connect(self.telling.stand_beside)
         session.leaving.written.connect(self.telling.stand_beside)
@@ -257,7 +222,7 @@ class Window(QMainWindow):
         clean.mending.mend.connect(session.mend)
         clean.mending.mend_all.connect(self.telling.mend_all)
         self.findings.mend_all.connect(self.telling.mend_all)
-        self.findings.see.connect(lambda _: self._show_dropped())
+        self.findings.see.connect(lambda _: self.viewing.show_dropped())
         welcome = self.welcome
         welcome.open_wanted.connect(self.opening.ask_open)
         welcome.paste_wanted.connect(self.opening.paste)
@@ -281,16 +246,6 @@ class Window(QMainWindow):
         self.drop_hint.hide()
         self.opening.open_offered(event.mimeData())
         event.acceptProposedAction()
-
-    def _take_tool(self, name):
-        if self.session.document is not None:
-            self.show_stage(CLEAN)
-            self.clean_tools.take(name)
-
-    def _write_from_keys(self):
-        if self.session.document is not None:
-            self.show_stage(RELEASE)
-            self.panels[RELEASE].ask()
 
     def closeEvent(self, event):
         """Nothing is lost and nothing is asked: unsaved work is offered at the next start."""
@@ -338,9 +293,9 @@ class Window(QMainWindow):
         if number != TRACE:
             self.bench.lasso = None
         self._ask_beside()
-        self._enable()
+        self.acting.enable()
         self.bench.update()
-        self._show_zoom()
+        self.viewing.show_zoom()
         self.telling.show_states()
         self.stepping.refresh()
 
@@ -352,7 +307,7 @@ class Window(QMainWindow):
         self.welcome.show_recent(user_data.recent_files())
         for panel in self.panels:
             panel.setEnabled(False)
-        self._enable()
+        self.acting.enable()
         self.setWindowTitle("Sketch Loom")
 
     def _show_opened(self, document, image):
@@ -366,7 +321,7 @@ class Window(QMainWindow):
         self.planning.forget()
         self.play_view.forget()
         if self.stage == SHEETS:
-            self.middle.setCurrentWidget(self._seen())
+            self.middle.setCurrentWidget(self.viewing.seen())
             self.sheets.show()
         self.notices.drop("open")
         self.notices.drop("evaluate")
@@ -386,7 +341,7 @@ class Window(QMainWindow):
         self.telling.stand_beside()
         self.stepping.refresh()
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
-        self._enable()
+        self.acting.enable()
 
     def _show_work(self, shown):
         self.bench.fitting_ground = best_ground(shown.work, theme.GROUNDS)
@@ -410,8 +365,8 @@ class Window(QMainWindow):
             return
         self.let(*range(len(self.panels)))
         self._show_findings()
-        self._show_small(self.panels[TRACE].shows_small())
-        self._enable()
+        self.viewing.show_small(self.panels[TRACE].shows_small())
+        self.acting.enable()
         self._ask_beside()
         self._remember.start()
 
@@ -426,12 +381,6 @@ class Window(QMainWindow):
             self.panels[CLEAN].show_findings(self.found())
             self.telling.show_states()
             self.stepping.refresh()
-
-    def _seen(self):
-        """What is zoomed."""
-        if self.stage == RELEASE and self.middle.currentWidget() is self.play_view:
-            return self.play_view
-        return self.sheet_view if self.stage == SHEETS else self.bench
 
     def _remember_settings(self):
         work = self.session.work
@@ -457,44 +406,6 @@ class Window(QMainWindow):
         self.bench.set_busy(text)
         self.welcome.show_busy(text)
 
-    def _show_stack(self, on):
-        if self.session.document is not None:
-            self.middle.setCurrentWidget(self.stack_view if on else self._seen())
-
-    def _show_looks(self, looks):
-        """Files that were made to be looked at."""
-        if self.session.document is not None:
-            self.show_stage(RELEASE)
-            self.play_view.show_looks(looks, self.session.document.recipe.unit)
-            self.middle.setCurrentWidget(self.play_view)
-            self._show_zoom()
-
-    def _end_looks(self):
-        if self.middle.currentWidget() is self.play_view:
-            self.play_view.forget()
-            self.middle.setCurrentWidget(self.bench)
-            self._show_zoom()
-
-    def _show_dropped(self):
-        """Open the list of what was dropped because it is small."""
-        self.show_stage(TRACE)
-        self.panels[TRACE].show_lost()
-
-    def _show_small(self, on):
-        work = self.session.work
-        if on and work is not None:
-            scale = work.mm_per_px
-            self.bench.marks = tuple((x * scale, y * scale, (area / 3.1416) ** 0.5 * scale)
-                                     for x, y, area in work.segmentation.dropped.tolist())
-        else:
-            self.bench.marks = ()
-        self.bench.update()
-
-    def _show_zoom(self):
-        screen = self.bench.screen()
-        true_scale = max(screen.physicalDotsPerInch() if screen else 96.0, 30.0) / 25.4
-        self.bar.show_zoom(self._seen().view.scale / true_scale)
-
     def go_to(self, finding) -> None:
         """Bring a finding's place and stage into view."""
         self.show_stage(STAGES.index(finding.rule.stage))
@@ -502,16 +413,12 @@ class Window(QMainWindow):
         if work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
 
-    def _show_patch(self, patch):
-        work = self.session.latest.work if self.session.latest is not None else None
-        self.bench.lasso = None if patch is None or work is None or self.stage != TRACE else work.as_shown(patch.points)
-        self.bench.update()
-
     def _ask_beside(self):
         self.beside.ask(self.stage == TRACE, self.stage == CLEAN, self.stage == LAYERS,
                         self.stage == RELEASE)
 
-    def _show_variants(self, on):
+    def show_variants(self, on: bool) -> None:
+        """Variants side by side, or not."""
         self.variants.setVisible(on and self.stage in (TRACE, CLEAN, LAYERS) and self.session.document is not None)
         if not on:
             self.variants.pin(None)
@@ -522,25 +429,6 @@ class Window(QMainWindow):
     def _select_layer(self, key):
         self.bench.selected_key = key if self.stage == LAYERS else None
         self.bench.update()
-
-    def _enable(self):
-        document = self.session.document
-        on = document is not None
-        for name in ("save", "save_as", "write", "zoom_in", "zoom_out", "fit", "true_size", "ground", "units", "again",
-                     "next", *(f"tool_{tool.name}" for tool in ROW)):
-            self.actions_by_name[name].setEnabled(on)
-        for name in ("curtain", "difference", "grid", "variants"):  # of the bench alone
-            self.actions_by_name[name].setEnabled(on and self.stage != SHEETS)
-        for name in ("undo", "redo"):
-            what = getattr(document, f"{name}_text")() if on else None
-            action = self.actions_by_name[name]
-            action.setEnabled(what is not None)
-            word = self.tr("Undo") if name == "undo" else self.tr("Redo")
-            action.setText(f"&{word}: {what}" if what else f"&{word}")
-        curtain = self.actions_by_name["curtain"]
-        curtain.blockSignals(True)
-        curtain.setChecked(self.bench.curtain_on)
-        curtain.blockSignals(False)
 
     # -- small handlers ------------------------------------------------------------------------
 
@@ -554,33 +442,9 @@ class Window(QMainWindow):
         if self.session.document is not None:
             self.session.document.redo()
 
-    def _set_on_bench(self, name, on):
-        setattr(self.bench, name, on)
-        self.bench.update()
-
-    def _next_ground(self):
-        ground = _GROUNDS[(_GROUNDS.index(self.bench.ground) + 1) % len(_GROUNDS)]
-        self.bench.ground = ground
-        self.sheet_view.ground = "middle" if ground == "auto" else ground
-        for view in (self.bench, self.sheet_view):
-            view.update()
-
-    def _switch_units(self):
-        if self.session.document is not None:
-            self.panels[SOURCE].switch_unit()
-
     def show_help(self, page: int = 0) -> None:
         """Help, at one of its pages."""
         HelpDialog(self, page).show()
-
-    def _show_dialog(self, dialog):
-        dialog.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        dialog.show()
-
-    def _show_preferences(self):
-        dialog = Preferences(self)
-        dialog.keys_wanted.connect(self.searching.show_keys)
-        self._show_dialog(dialog)
 
     def _hold_source(self, held):
         """O held down shows the source alone, wherever the focus is."""

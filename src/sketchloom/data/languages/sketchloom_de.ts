@@ -5060,6 +5060,17 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Acting</name>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+</context>
+<context>
     <name>ActsGrid</name>
     <message>
         <source>Give it {0}</source>
@@ -5281,37 +5292,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Drag the corners of the bed. By keys: Space takes the next corner, arrows move it, Enter looks again</source>
         <translation>Zieh die Ecken des Betts. Mit Tasten: Leertaste nimmt die nächste Ecke, Pfeile bewegen sie, Eingabe sucht noch einmal</translation>
-    </message>
-</context>
-<context>
-    <name>Bench</name>
-    <message>
-        <source>Bench: the work at true scale</source>
-        <translation>Werkbank: die Arbeit in wahrer Größe</translation>
-    </message>
-    <message>
-        <source>Cancel</source>
-        <translation>Abbrechen</translation>
-    </message>
-    <message>
-        <source>source</source>
-        <translation>Quelle</translation>
-    </message>
-    <message>
-        <source>cut</source>
-        <translation>Schnitt</translation>
-    </message>
-    <message>
-        <source>this reading is not meant to be like the picture everywhere</source>
-        <translation>diese Lesart soll dem Bild nicht überall gleichen</translation>
-    </message>
-    <message>
-        <source>hatched: {0:.2%} of the picture, unlike what is cut there</source>
-        <translation>schraffiert: {0:.2%} des Bildes, anders als das, was dort geschnitten wird</translation>
-    </message>
-    <message>
-        <source>rough preview</source>
-        <translation>grobe Vorschau</translation>
     </message>
 </context>
 <context>
@@ -9588,6 +9568,29 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Painting</name>
+    <message>
+        <source>source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>cut</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>this reading is not meant to be like the picture everywhere</source>
+        <translation>diese Lesart soll dem Bild nicht überall gleichen</translation>
+    </message>
+    <message>
+        <source>hatched: {0:.2%} of the picture, unlike what is cut there</source>
+        <translation>schraffiert: {0:.2%} des Bildes, anders als das, was dort geschnitten wird</translation>
+    </message>
+    <message>
+        <source>rough preview</source>
+        <translation>grobe Vorschau</translation>
+    </message>
+</context>
+<context>
     <name>PartBox</name>
     <message>
         <source>Turn by 90°</source>
@@ -12704,6 +12707,17 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Surface</name>
+    <message>
+        <source>Bench: the work at true scale</source>
+        <translation>Werkbank: die Arbeit in wahrer Größe</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abbrechen</translation>
+    </message>
+</context>
+<context>
     <name>Telling</name>
     <message>
         <source>What there is to look at is known once the exact result is there.</source>
@@ -13566,14 +13580,6 @@ seinesgleichen</translation>
     <message>
         <source>Sheets</source>
         <translation>Bogen</translation>
-    </message>
-    <message>
-        <source>Undo</source>
-        <translation>Rückgängig</translation>
-    </message>
-    <message>
-        <source>Redo</source>
-        <translation>Wiederholen</translation>
     </message>
 </context>
 <context>
