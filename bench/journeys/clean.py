@@ -3,9 +3,11 @@ of a name]``"""
 
 
 import numpy as np
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QToolButton
 
 from bench.journeys import walk
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.stages.cleaning.tool_row import CHOOSE, MIRROR, SHAPE, WORD
 from sketchloom.desk import figures
 
 CLEAN = 2
@@ -52,21 +54,33 @@ def fewer_colours(person):
     return len(person.driver.work.segmentation.own_entries)
 
 
+def give(person, hex_colour):
+    """A colour of the strip beside what is chosen."""
+    grid = person.window.choosing.strip.grid
+    person.press(next(part for part in grid.findChildren(QToolButton) if hex_colour in part.toolTip()))
+
+
+def together(person, places):
+    """Regions chosen one after the other, all at once."""
+    for number, place in enumerate(places):
+        person.point(*place, Qt.KeyboardModifier.ShiftModifier if number else Qt.KeyboardModifier.NoModifier)
+        person.settled()
+
+
 def panel(person):
     return person.window.panels[CLEAN]
 
 
 def twelve_regions(person):
-    work, box = person.driver.work, panel(person).regions
+    work = person.driver.work
     holes = [f for f in np.argsort(work.traced.planar.face_area_px).tolist() if work.ground[f]]
     places = [inner(person, f) for f in holes[-16:-1]]
-    for place in places[:12]:
-        person.point(*place)
-        person.settled()
-    person.colour(lambda: person.click("Another colour", box), "#c0563c")
-    for place in places[12:]:
-        person.point(*place)
-        person.settled()
+    together(person, places[:12])
+    person.key_on(person.window.bench, "Delete")
+    person.settled()
+    together(person, places[12:])
+    give(person, "#b5483c")
+    person.settled()
     done = person.gestures
     before = [hex_at(person, *p) for p in places]
     after = []
@@ -100,17 +114,18 @@ def leak(person):
     person.drag(*[share(a - 8 + (b - a + 18) * t) for t in np.linspace(0, 1, 10)])
     person.settled()
     leaks = face(person, *left) == face(person, *right)
+    person.tool(CHOOSE)  # the job begins with the leak that is there
     person.gestures = 0
     person.settled()
-    person.until(lambda: person.driver.button("Close all", box).isEnabled(), "gaps")
-    person.click("Close all", box)
+    person.point(*left)  # what it runs into is told at once
+    person.until(lambda: person.window.notices.text_of("joints") is not None, "the leak")
+    person.click("Close", person.window.notices)
     person.settled()
     parted = face(person, *left) != face(person, *right)
-    for colour, place in (("#c0563c", left), ("#2f6f7e", right)):
-        person.colour(lambda: person.click("Another colour", panel(person).regions), colour)
-        if person.window.bench.tool is not person.window.cleaning.tool:
-            person.tool(SWEEP)
-        person.point(*place)
+    for colour, place in (("#b5483c", left), ("#2f6f7e", right)):
+        if hex_at(person, *place) is not None or place is right or not person.window.choosing.chosen:
+            person.point(*place)
+        give(person, colour)
         person.settled()
     done, got = person.gestures, (hex_at(person, *left), hex_at(person, *right))
     at = cut_off(person, 0.42)
@@ -123,29 +138,19 @@ def tail(person):
     person.click("Silhouette", person.window.panels[1])
     person.settled()
     person.stage("Clean")
-    box = panel(person).splits
-    person.fold("Split lines")
-    person.click("Likely places", box)
-    person.settled()
-    cuts, scale = person.window.drawing.desk.cuts, person.driver.work.mm_per_px
-    middles = (cuts.start + cuts.end) / 2 * scale
-    near = int(np.hypot(*(middles - (90.5, 110.5)).T).argmin())
-    person.point(*mm(person, middles[near])[0])
-    person.settled()
-    likely = len(cuts)
-    person.click("Draw a split line", box)  # and the tail below the branch by hand
-    person.drag(*mm(person, (88, 127), (95, 126.5), (100, 126), (106, 125)))
-    person.settled()
+    for line in (((84, 108), (90, 110), (97, 112)), ((88, 127), (95, 126.5), (100, 126), (106, 125))):
+        person.point(*mm(person, (90, 118))[0])
+        person.key_on(person.window.bench, "L")
+        person.drag(*mm(person, *line))
+        person.settled()
     body, end = mm(person, (90, 95), (100, 131))
     parted = face(person, *body) != face(person, *end)
-    person.colour(lambda: person.click("Another colour", panel(person).regions), "#2f6f7e")
-    if person.window.bench.tool is not person.window.cleaning.tool:
-        person.tool(SWEEP)
     person.point(*end)
+    give(person, "#2f6f7e")
     person.settled()
     done, got = person.gestures, (hex_at(person, *end), hex_at(person, *body))
     at = cut_off(person, 0.47)
-    return (f"{likely} likely places; parted {parted}, {got} in {done} gestures; at cut-off {at}: "
+    return (f"parted {parted}, {got} in {done} gestures; at cut-off {at}: "
             f"{(hex_at(person, *end), hex_at(person, *body))}")
 
 
@@ -164,8 +169,7 @@ def held(person):
 
 def half(person):
     box = panel(person).mirror
-    person.fold("Mirror one half")
-    person.click("Draw the line", box)
+    person.tool(MIRROR)
     for place in mm(person, (75, 20), (75, 148)):
         person.point(*place)
     person.settled()
@@ -175,7 +179,7 @@ def half(person):
     person.stage("Clean")
     box = panel(person).shapes
     person.key("V")
-    person.fold("Shapes and words")
+    person.tool(SHAPE)
     person.choose(box._colour, "Cut out of all sheets")
     made = []
     width, height = person.driver.work.size_mm
@@ -253,10 +257,9 @@ def double(person):
 
 def word(person):
     box = panel(person).shapes
-    person.fold("Shapes and words")
-    person.type(box.text, "BOAT")
+    person.tool(WORD)
     person.type(box._size, "24 mm")
-    person.click("Place", box)
+    person.type(box.text, "BOAT")  # Enter takes the place
     person.point(*mm(person, (55, 97))[0])
     person.settled()
     # the middle of the O, as the eye finds it: the largest ring within another
@@ -273,8 +276,8 @@ def word(person):
     person.settled()
     (place,) = mm(person, (x, y))
     star, letter = hex_at(person, *place), hex_at(person, *mm(person, (o[0] - 1.0, y))[0])
-    person.click("Drop", panel(person).regions)
-    person.point(*place)
+    person.point(*place)  # from the star that was laid on to the region it is
+    person.key_on(person.window.bench, "Delete")
     person.settled()
     done, after = person.gestures, hex_at(person, *place)
     count = fewer_colours(person)

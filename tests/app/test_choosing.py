@@ -262,3 +262,22 @@ def test_two_windows_have_a_choice_each(driver, night_file):  # noqa: F811
         assert driver.window.choosing.chosen and not other.window.choosing.chosen
     finally:
         other.close()
+
+
+def test_what_hangs_together_by_a_hair_is_told_when_it_is_chosen(driver, tmp_path):
+    pixels = np.full((SIZE, SIZE, 3), 255, np.uint8)
+    y, x = np.mgrid[:SIZE, :SIZE]
+    for cx in (90, 210):
+        pixels[np.hypot(x - cx, y - 150) < 45] = (200, 70, 60)
+    pixels[148:151, 90:210] = (200, 70, 60)
+    Image.fromarray(pixels).save(tmp_path / "pair.png")
+    driver.open(tmp_path / "pair.png")
+    person = Person(driver)
+    person.stage("Clean")
+    person.point(90 / SIZE, 150 / SIZE)
+    wait(lambda: driver.window.notices.text_of("joints") is not None, 20, "the hair to be told")
+    person.click("Close it", driver.window.notices)
+    faces = person.settled().traced.planar.faces
+    assert faces[150, 90] != faces[150, 210]
+    assert chosen(person)[0] == (REGION, faces[150, 90])  # it stays chosen, now by itself
+    assert person.gestures <= 4

@@ -181,6 +181,7 @@ class Window(QMainWindow):
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self.notices.say)
         self.choosing = Choosing(bench, session, clean, self.cleaning, self.together, self.drawing)
+        self.choosing.region_meant.connect(self.joining.look)
         self.clean_tools = CleanTools(bench, clean, self.cleaning, self.choosing, self.drawing)
         self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self.viewing.show_stack,

@@ -11,14 +11,15 @@ from sketchloom.app.parts.choice_strip import ChoiceStrip
 from sketchloom.app.tools.choosing import ChooseTool
 from sketchloom.desk.things import KINDS, REGION, SHAPE, STRETCH, STROKE, Thing
 
-_SAME_PX = 5.0
-"""A click so near to the last, screen pixels, goes on to what lies below."""
+_OFFERED = ("#b5483c", "#2f6f7e", "#e3ae4a", "#41662f", "#1e3557", "#f3ead7")
+"""Colours offered where the picture has few of its own: those of the demo's films."""
 
 
 class Choosing(QObject):
     """What is chosen in Clean, all of one kind; found again in every result."""
 
-    changed = Signal()
+    region_meant = Signal(int)
+    """One region was chosen by a click."""
 
     def __init__(self, bench, session, panel, cleaning, together, drawing):
         super().__init__(bench)
@@ -90,11 +91,21 @@ class Choosing(QObject):
             found += self._under(place, reach, (STRETCH,))
         if not found:
             self.let_go()
+            self._mean_outside(place)
             return
         self._last = place
         one = found[(found.index(now) + 1) % len(found) if now in found else 0]
         self.choose([one])
         self._follow(one)
+        if one.kind == REGION:
+            self.region_meant.emit(one.number)
+
+    def _mean_outside(self, place):
+        """Who clicks the outside may mean an area that runs out through a gap."""
+        desk = self._cleaning.desk
+        region = None if desk is None else desk.index.at(*place)
+        if region is not None:
+            self.region_meant.emit(region.face)
 
     def _follow(self, thing):
         """Strokes can be chosen once they were followed; ink that is clicked says that they may be wanted."""
@@ -128,7 +139,6 @@ class Choosing(QObject):
             kind.take(self._numbers(), tuple(thing.place for thing in self.chosen))
             self._kept = kind.kept(self._numbers())
         self._show()
-        self.changed.emit()
 
     def let_go(self) -> None:
         """Choose nothing."""
@@ -204,6 +214,7 @@ class Choosing(QObject):
     def _ask_colour(self):
         colour = QColorDialog.getColor(parent=self._panel, title=self.tr("A colour for what is chosen"))
         if colour.isValid():
+            self._panel.regions.note_colour(colour.name())
             self.do(COLOUR, colour.name())
 
     # -- showing -----------------------------------------------------------------------
@@ -222,9 +233,9 @@ class Choosing(QObject):
             if self.chosen:
                 kind.take(numbers, (None,) * len(numbers))
                 self._kept = kind.kept(numbers)
-        self._colours = tuple(entry.hex for entry in desk.work.segmentation.entries)
+        known = [entry.hex for entry in desk.work.segmentation.entries]
+        self._colours = tuple(dict.fromkeys((*known, *self._panel.regions.brought, *_OFFERED)))
         self._show()
-        self.changed.emit()
 
     def _is_there(self):
         """Whether what is chosen can be spoken of: there is a result, and what it is of is known."""

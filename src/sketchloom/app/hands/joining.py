@@ -17,9 +17,10 @@ class Joining(QObject):
         super().__init__(bench)
         self._bench, self._session, self._cleaning, self._notices = bench, session, cleaning, notices
         self._traced, self._told = None, set()
-        cleaning.tool.clicked.connect(self._look)
+        cleaning.tool.clicked.connect(self.look)
 
-    def _look(self, face):
+    def look(self, face: int) -> None:
+        """Look for the joints of a region that a hand meant, once."""
         desk = self._cleaning.desk
         if desk is None or desk.outlines[face]:
             return

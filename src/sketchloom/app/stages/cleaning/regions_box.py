@@ -186,6 +186,18 @@ class RegionsBox(Box):
                 self.colours.setCurrentRow(row)
         self._take_way(COLOUR)
 
+    @property
+    def brought(self) -> tuple[str, ...]:
+        """Colours that were brought beside those of the picture, the latest first."""
+        return tuple(reversed(self._brought))
+
+    def note_colour(self, hex_colour: str) -> None:
+        """A colour was given elsewhere: it is offered from now on."""
+        known = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
+        if hex_colour not in (*known, *self._brought):
+            self._brought.append(hex_colour)
+            self._show_colours()
+
     def _show_colours(self):
         hexes = [] if self.work is None else [e.hex for e in self.work.segmentation.entries]
         self.colours.show_colours(dict.fromkeys([*hexes, *self._brought]))
