@@ -95,13 +95,13 @@ def twelve_regions(person):
 def leak(person):
     work, box = person.driver.work, panel(person).lines
     labels, planar = work.segmentation.labels, work.traced.planar
-    row = int(100 / work.size_mm[1] * planar.height)
+    row, outside = int(100 / work.size_mm[1] * planar.height), person.window.cleaning.desk.outside
     edges = np.flatnonzero(np.diff((labels[row] == 0).astype(int)) != 0)
     a, b = next(
         (a, b)
         for a, b in zip(edges[::2], edges[1::2], strict=False)
         if b - a < 40
-        and (lambda f, g: f != g and work.ground[f] and work.ground[g])(
+        and (lambda f, g: f != g and work.ground[f] and work.ground[g] and not (outside[f] or outside[g]))(
             planar.faces[row, a - 3], planar.faces[row, b + 4]
         )
     )

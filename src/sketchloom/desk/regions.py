@@ -266,8 +266,10 @@ class RegionDesk:
         for face in faces:
             number = self.edit_of_face.get(face)
             before = None if number is None else self.work.recipe.edits[number]
-            # a region on a sheet of its own has that sheet's colour: asked for again it would get another sheet
-            again = before is not None and before.action == action and action in OWN_SHEET
+            # what is so already stays as it was decided; a region on a sheet of its own has that sheet's colour: asked
+            # for again it would get another sheet
+            again = before is not None and before.action == action and (
+                action in OWN_SHEET or before.hex == (hex_colour if action == COLOUR else None))
             edit = before if again else self._edit(face, action, hex_colour)
             made += [edit] if before in (None, edit) else [before, edit]
         return replace(recipe, edits=(*rest, *made))

@@ -137,7 +137,7 @@ class Choosing(QObject):
         if self.kind is not None:
             kind = self.kinds[self.kind]
             kind.take(self._numbers(), tuple(thing.place for thing in self.chosen))
-            self._kept = kind.kept(self._numbers())
+            self._kept = kind.kept(self._numbers(), tuple(thing.place for thing in self.chosen))
         self._show()
 
     def let_go(self) -> None:
@@ -228,11 +228,13 @@ class Choosing(QObject):
             self._show()
             return
         if self.chosen and (other or self.kind == SHAPE):
-            kind, numbers = self.kinds[self.kind], self.kinds[self.kind].again(self._kept)
-            self.chosen = tuple(Thing(kind.code, n) for n in numbers)
+            kind, places = self.kinds[self.kind], tuple(thing.place for thing in self.chosen)
+            numbers = kind.again(self._kept)
+            places = places if len(numbers) == len(places) == 1 else (None,) * len(numbers)
+            self.chosen = tuple(Thing(kind.code, n, place) for n, place in zip(numbers, places, strict=True))
             if self.chosen:
-                kind.take(numbers, (None,) * len(numbers))
-                self._kept = kind.kept(numbers)
+                kind.take(numbers, places)
+                self._kept = kind.kept(numbers, places)
         known = [entry.hex for entry in desk.work.segmentation.entries]
         self._colours = tuple(dict.fromkeys((*known, *self._panel.regions.brought, *_OFFERED)))
         self._show()

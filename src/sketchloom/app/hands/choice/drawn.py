@@ -79,7 +79,7 @@ class Strokes(Kind):
         elif self._around.desk is not None:
             stroking.choose(-1, 0.0, 0.0)
 
-    def kept(self, numbers):
+    def kept(self, numbers, places):
         strokes, size = self._strokes(), self._around.desk.size
         return tuple(tuple(strokes.line(n)[len(strokes.line(n)) // 2] / size) for n in numbers)
 
@@ -144,7 +144,7 @@ class Stretches(Kind):
     def tool(self, numbers):
         return self._hand.made_tool() if self._around.desk is not None and numbers else None
 
-    def kept(self, numbers):
+    def kept(self, numbers, places):
         return ()
 
     def again(self, kept):
@@ -217,7 +217,7 @@ class Shapes(Kind):
     def tool(self, numbers):
         return self._around.drawing.laying_on.made_tool() if self._around.desk and len(numbers) == 1 else None
 
-    def kept(self, numbers):
+    def kept(self, numbers, places):
         return tuple(numbers)
 
     def again(self, kept):

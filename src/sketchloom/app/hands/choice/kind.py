@@ -67,8 +67,8 @@ class Kind(QObject):
         """The tool that goes with the choice, if any."""
         return
 
-    def kept(self, numbers):
-        """The things as they are found again on another map."""
+    def kept(self, numbers, places):
+        """The things as they are found again on another map, chosen at places or not."""
         return
 
     def again(self, kept) -> tuple[int, ...]:

@@ -104,8 +104,16 @@ class Regions(Kind):
     def take(self, numbers, places):
         self._around.together.choose(numbers)
 
-    def kept(self, numbers):
-        return self._desk, numbers
+    def kept(self, numbers, places):
+        return self._desk, numbers, places
 
     def again(self, kept):
-        return self._desk.carried_from(*kept)
+        before, numbers, places = kept
+        desk = self._desk
+        if len(numbers) == 1 and places[0] is not None and (before.work.move == desk.work.move).all():
+            # what was clicked is meant, whatever became of the region it was
+            size, now = before.work.picture, desk.work.picture
+            under = self.under(places[0][0] / size.width * now.width, places[0][1] / size.height * now.height, 0.0)
+            if under:
+                return (under[0],)
+        return desk.carried_from(before, numbers)
