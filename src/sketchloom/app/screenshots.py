@@ -105,7 +105,7 @@ class _Camera:
         self._open("phone")
         window.bench.curtain_on = False
         self._stage(
-            SOURCE, "judgement", lambda: (window.bench.show_source_only(True), _scroll(window.panels[SOURCE], 0.28))
+            SOURCE, "judgement", lambda: (window.bench.show_source_only(True), _scroll(window.panels[SOURCE], 0.0))
         )
         window.bench.show_source_only(False)
         window.bench.move_curtain(0.5)
@@ -163,8 +163,10 @@ class _Camera:
         self._until(lambda: session.work is not None)
         self._clean_fold(panel.shapes)
         panel.shapes.kept.choose(1)
-        panel.shapes.move_one.click()
+        self._pause()
+        panel.verticalScrollBar().setValue(0)
         self._keep("clean-shapes")
+        window.choosing.let_go()
         self._clean_fold(panel.curves)
         panel.curves.choose.click()
         hill = [(0.16 + 0.02 * n, 0.675 - 0.03 * np.sin(n / 10 * np.pi)) for n in range(11)]

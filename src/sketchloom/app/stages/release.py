@@ -241,7 +241,6 @@ class ReleasePanel(Panel):
 
     def _build_writing(self):
         self._write = button(self.tr("Write {0}…").format("SVG"), "", self.tr("Choose where, then write (Ctrl+E)"))
-        self._write.setObjectName("primary")
         self._write.clicked.connect(self.ask)
         self._not_yet = label(self.tr("Files can be written once the exact result is there."), "quiet")
         self._not_yet.hide()
