@@ -50,15 +50,21 @@ class Person:
         clean = self.window.panels[CLEAN]
         if self.window.stage == CLEAN and clean.regions.isAncestorOf(part) and clean.regions.isHidden():
             self.tool(SWEEP)
-        area = part.parentWidget()
-        while area is not None and not isinstance(area, QScrollArea):
-            area = area.parentWidget()
+        area = self._area_of(part)
         if area is not None:
             top = part.mapTo(area.viewport(), QPoint(0, 0)).y()
             if top < 0 or top + part.height() > area.viewport().height():
                 self.gestures += 1
                 area.ensureWidgetVisible(part, 0, 60)  # a notch of a wheel is three lines of 20 px
                 pause(20)
+
+    @staticmethod
+    def _area_of(part):
+        """What scrolls around a part, if anything does."""
+        area = part.parentWidget()
+        while area is not None and not isinstance(area, QScrollArea):
+            area = area.parentWidget()
+        return area
 
     def press(self, part, at=None):
         """A click on a part of the window that can be seen there."""
@@ -68,7 +74,15 @@ class Person:
 
         def place():  # what has just come has no size of its own yet
             return at or (QPoint(10, part.height() // 2) if is_tick else part.rect().center())
-        wait(lambda: part.visibleRegion().contains(place()), 15, f"{part} to be seen")  # what unfolds takes a moment
+
+        def is_seen():
+            """What unfolds takes a moment, and what grows above a part pushes it out of sight again."""
+            if part.visibleRegion().contains(place()):
+                return True
+            if self._area_of(part) is not None:
+                self._area_of(part).ensureWidgetVisible(part, 0, 60)
+            return False
+        wait(is_seen, 15, f"{part} to be seen")
         self.gestures += 1
         QTest.mouseClick(part, Qt.MouseButton.LeftButton, pos=place())
         pause(5)

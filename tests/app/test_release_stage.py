@@ -68,7 +68,7 @@ def test_every_way_of_parting_can_be_looked_at_or_says_so(badge):
         badge.click(name, panel)
         view = looked_at(badge)
         assert len(view._looks) == count and all(look.film is not None for look in view._looks)
-        badge.window._end_looks()
+        badge.window.viewing.end_looks()
 
 
 def test_what_was_chosen_for_somebody_is_kept(badge):
@@ -195,7 +195,7 @@ def test_settings_of_handing_over_are_in_their_fold_and_change_the_files(badge):
     plain = looked_at(badge)._looks
     badge.driver.session.change(replace(badge.recipe, kerf_mm=0.4), "kerf")
     badge.settled()
-    badge.window._end_looks()
+    badge.window.viewing.end_looks()
     cut = looked_at(badge)._looks
     grown = [a.told.width_mm - b.told.width_mm for a, b in zip(cut, plain, strict=True)]
     assert np.array(grown) == pytest.approx(0.4, abs=0.03)
@@ -222,7 +222,7 @@ def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypat
     badge.press(view.send)
     wait(lambda: "cannot be reached" in badge.window.notices.text_of("send"), 30, "a sentence")
     badge.click("A printer", badge.window.panels[RELEASE])
-    badge.window._end_looks()
+    badge.window.viewing.end_looks()
     assert looked_at(badge).send.isHidden()
 
 
