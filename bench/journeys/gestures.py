@@ -19,6 +19,7 @@ from bench.journeys.start import hex_at, opened, svg
 from bench.proposals.scenes import blob
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.shapes import polygons
+from sketchloom.files.outgoing import Wanted
 
 MOST = {"flower": 14, "page": 22, "creature": 30, "emblem": 25, "cut_out": 25, "colouring": 18, "ornament": 30,
         "watermarked": 28}
@@ -85,7 +86,7 @@ def page(person):
     person.stage("Release")
     person.click("Per design", person.window.panels[RELEASE])
     folder = Path(tempfile.mkdtemp())
-    person.driver.session.write(folder, "design", False, False)
+    person.driver.session.leaving.write(folder, Wanted(split="design"))
     person.gestures += 2
     person.until(lambda: len(list(folder.glob("*.svg"))) == 6, "six files")
     sheets = [len(ET.parse(path).getroot().findall(SVG + "g")) for path in sorted(folder.glob("*.svg"))]

@@ -9,6 +9,7 @@ import numpy as np
 from bench.journeys import walk
 from bench.journeys.clean import hex_at, inner, mm
 from sketchloom.app.stages.numbers import RELEASE
+from sketchloom.files.outgoing import Wanted
 
 LAYERS = 3
 
@@ -158,7 +159,7 @@ def elsewhere(person):
     person.press(box._marks)
     person.press(box._plan)
     person.settled()
-    person.driver.session.write(folder, "layer", False, True)
+    person.driver.session.leaving.write(folder, Wanted(split="layer", report=True))
     person.gestures += 2
     work = person.driver.work
     person.until(lambda: len(list(folder.glob("*.svg"))) == len(work.layers) + 1, "the files")

@@ -88,6 +88,9 @@ class Person:
         pause(5)
 
     def click(self, text, inside=None):
+        clean = self.window.panels[CLEAN]
+        if inside is clean.regions and clean.regions.isHidden():
+            self.tool(SWEEP)
         self.press(self.driver.button(text, inside))
 
     def stage(self, name):
