@@ -11,6 +11,7 @@ from bench.journeys.start import PX, hex_at, opened, svg
 from bench.objects.hand import correction, drop_stroke, keep_stroke
 from bench.objects.pictures import cutout
 from bench.objects.run import overlap
+from sketchloom.app.stages.cleaning.tool_row import CHOOSE, INK, MIRROR, SWEEP, WORD
 from sketchloom.app.stages.numbers import CLEAN
 
 _OBJECT, _BLEED_MM = 64, 3.0
@@ -33,16 +34,13 @@ def colouring(person):
                  ((0.395, 0.78), (0.395, 0.82))):
         person.drag(*line)
         person.settled()
-    person.key("Esc")
+    person.tool(SWEEP)
     person.point(0.2, 0.6)  # the crate's lines, then a sweep over its cells
     person.drag((0.3, 0.52), (0.3, 0.63), (0.3, 0.75))
     person.settled()
-    person.fold("Several regions")
-    box = person.window.panels[CLEAN].together
-    person.press(box.choose)
+    person.tool(CHOOSE)
     person.point(0.55, 0.165)
-    person.settled()
-    person.click("Fill inside", box)
+    person.key_on(person.window.bench, "I")
     person.settled()
     _, paths, sheets = written(person)
     rings = sum(len(list(path.as_subpaths())) for path in paths)
@@ -68,22 +66,21 @@ def ornament(person):
     opened(person, svg(body), "ornament")
     person.stage("Clean")
     panel = person.window.panels[CLEAN]
-    person.fold("Mirror one half")
-    person.click("Draw the line…", panel.mirror)
+    person.tool(MIRROR)
     person.point(0.5, 0.06)
     person.point(0.5, 0.94)
     person.settled()
-    person.fold("Shapes and words")
+    person.tool(WORD)
     for word, place in (("LANTERN", (0.5, 0.09)), ("NIGHT", (0.5, 0.92))):
         person.type(panel.shapes.text, word)  # and Enter
         person.point(*place)
         person.settled()
-    person.fold("Split lines")
-    person.press(panel.splits.draw)
-    person.drag((0.285, 0.31), (0.36, 0.285))  # the thorn is parted from its scroll, and dropped
+    person.point(0.255, 0.23)  # the thorn is parted from its scroll, and dropped
+    person.key_on(person.window.bench, "L")
+    person.drag((0.285, 0.31), (0.36, 0.285))
     person.settled()
-    person.key("Esc")
     person.point(0.255, 0.23)
+    person.key_on(person.window.bench, "Delete")
     person.settled()
     person.fold("Gaps and ink")
     person.click("Draw a bridge…", panel.lines)
@@ -129,13 +126,13 @@ def watermarked(person):
     assert len(before.layers) == 1, [plan.name for plan in before.plans]  # the watermark is none
     person.stage("Clean")
     panel = person.window.panels[CLEAN]
-    person.point(0.48, 0.043)  # the hat is dropped
+    person.point(0.48, 0.043)
+    person.key_on(person.window.bench, "Delete")  # the hat is dropped
     person.settled()
-    person.fold("Gaps and ink")
+    person.tool(INK)
     person.until(lambda: panel.lines._all.isEnabled(), "gaps")
     person.click("Close all", panel.lines)
     person.settled()
-    person.click("Add ink…", panel.lines)
     person.drag(*((0.735 + 0.15 * t, 0.56 - 0.2 * t + 0.03 * np.sin(6 * t)) for t in np.linspace(0, 1, 9)))
     person.settled()
     cells = ((0.27, 0.56), (0.39, 0.56), (0.57, 0.56), (0.69, 0.56), (0.48, 0.31), (0.4, 0.87))

@@ -17,6 +17,7 @@ from bench.journeys.apart import colouring, cut_out, ornament, watermarked
 from bench.journeys.proposals import written
 from bench.journeys.start import hex_at, opened, svg
 from bench.proposals.scenes import blob
+from sketchloom.app.stages.cleaning.tool_row import SHAPE
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.shapes import polygons
 from sketchloom.files.outgoing import Wanted
@@ -148,7 +149,7 @@ def emblem(person):
     person.fold("Backing and rim")  # it goes around whatever is drawn later
     person.click("Add it", person.window.panels[CLEAN].rims)
     person.settled()
-    person.fold("Shapes and words")
+    person.tool(SHAPE)
     box = person.window.panels[CLEAN].shapes
     person.press(box.as_drawn)
     person.click("Bow…", box)
