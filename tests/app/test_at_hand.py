@@ -12,6 +12,7 @@ from app.test_clean import LEFT, RIGHT, STAR, night_file, share  # noqa: F401
 from sketchloom.app import languages, theme
 from sketchloom.app.parts.about import About, libraries
 from sketchloom.app.parts.help import HelpDialog
+from sketchloom.app.parts.keys_table import KeysTable
 from sketchloom.app.parts.preferences import Preferences
 from sketchloom.app.stages.cleaning.tool_row import CHOOSE, SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, SOURCE, TRACE
@@ -245,3 +246,14 @@ def test_what_it_stands_on_is_named_with_its_licence():
     dialog = About()
     assert dialog.windowTitle()
     dialog.close()
+
+
+@pytest.mark.parametrize(("name", "kind"), [("preferences", Preferences), ("about", About), ("keys", KeysTable),
+                                            ("help", HelpDialog), ("glossary", HelpDialog)])
+def test_what_the_menus_open_comes_up(lighthouse, name, kind):
+    lighthouse.window.actions_by_name[name].trigger()
+    pause(20)
+    dialog = next(one for one in QApplication.topLevelWidgets() if isinstance(one, kind) and one.isVisible())
+    assert dialog.parentWidget() is lighthouse.window
+    dialog.close()
+    pause(20)

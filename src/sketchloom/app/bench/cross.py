@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QLineEdit
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench.paint import RULER
 from sketchloom.core.base.errors import SettingError
-from sketchloom.core.base.units import format_length, parse_length_mm
+from sketchloom.core.base.units import parse_length_mm
 
 _STEP_PX = 8.0
 _ARM, _GAP, _EDGE = 13.0, 3.0, 24.0
@@ -122,11 +122,6 @@ class Cross(QObject):
             self._bench.setFocus()
             return True
         return super().eventFilter(watched, event)
-
-    def place_text(self) -> str:
-        """Where the cross is, as a person reads it."""
-        x, y = self._bench.view.to_mm(self.at.x(), self.at.y())
-        return f"{format_length(x, self._bench.unit)}, {format_length(y, self._bench.unit)}"
 
     def paint(self, painter: QPainter) -> None:
         """Draw it over the work."""

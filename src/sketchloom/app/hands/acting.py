@@ -107,6 +107,6 @@ class Acting(QObject):
         dialog.show()
 
     def _show_preferences(self):
-        dialog = Preferences(self._window._window)
+        dialog = Preferences(self._window)
         dialog.keys_wanted.connect(self._window.searching.show_keys)
         self._show_dialog(dialog)

@@ -5,15 +5,9 @@ from PySide6.QtWidgets import QComboBox, QDialog, QDialogButtonBox, QFormLayout,
 
 from sketchloom.app import languages, theme
 from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.preferred import UNIT_KEY
 
-UNIT_KEY = "unit"
-"""Where the settings keep the unit of new works."""
 _OWN_NAMES = {"en": "English", "de": "Deutsch"}
-
-
-def unit_of_new_works() -> str:
-    """``mm``, or ``in`` where that is preferred."""
-    return "in" if str(QSettings().value(UNIT_KEY, "mm")) == "in" else "mm"
 
 
 class Preferences(QDialog):

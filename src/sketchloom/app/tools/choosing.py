@@ -8,15 +8,16 @@ from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen, 
 
 from sketchloom.app import dyes
 from sketchloom.app.bench.paint import tint_of
-from sketchloom.app.tools.regions import RegionTool
+from sketchloom.app.tools.regions import RegionTool, paint_numbers
 from sketchloom.app.tools.tool import Frame
+from sketchloom.desk.things import REGION
 
 _DRAG = 5.0
 """A press that moves on by so many screen pixels drags."""
 _REACH = 8.0
 """A click means a line so near to it, screen pixels: half the target that WCAG 2.2, 2.5.8 asks for, and a third more.
 """
-_BADGE, _FEW = 9.0, 60
+_FEW = 60
 """Regions that are outlined and numbered one by one, as painting two thousand outlines takes seconds."""
 _ADDS = Qt.KeyboardModifier.ShiftModifier
 _ROUND = Qt.KeyboardModifier.ControlModifier
@@ -92,7 +93,7 @@ class ChooseTool(RegionTool):
         thing = self._under(*self._px(frame, at), self._reach(frame))
         if thing != self._thing:
             self._thing = thing
-            self.face = thing.number if thing is not None and thing.kind == "region" else -1
+            self.face = thing.number if thing is not None and thing.kind == REGION else -1
             self.hovered.emit(thing)
 
     def release(self, frame: Frame, at: QPointF) -> None:
@@ -149,7 +150,7 @@ class ChooseTool(RegionTool):
         super().show_desk(desk)
 
     def _path(self, thing) -> QPainterPath:
-        if thing.kind == "region":
+        if thing.kind == REGION:
             return self.path(thing.number)
         path = QPainterPath()
         for course in self._courses_of(thing):
@@ -189,30 +190,19 @@ class ChooseTool(RegionTool):
             painter.drawImage(QRectF(0, 0, self.desk.work.picture.width, self.desk.work.picture.height), self._tint())
         elif self.chosen:
             path = self._chosen_path()
-            if self.chosen[0].kind == "region":
+            if self.chosen[0].kind == REGION:
                 painter.fillPath(path, QBrush(QColor(dyes.WOAD), Qt.BrushStyle.Dense6Pattern))
             if self.inner is None:
                 self._stroke(painter, path, dyes.WOAD, Qt.PenStyle.SolidLine, 2.4)
-        if self._thing is not None and self._thing.kind != "region":
+        if self._thing is not None and self._thing.kind != REGION:
             self._stroke(painter, self._path(self._thing), dyes.MADDER, Qt.PenStyle.SolidLine, 1.8)
         painter.restore()
         super().paint(painter, frame)
         if self.inner is not None:
             self.inner.paint(painter, frame)
-        self._paint_badges(painter, frame, scale)
+        if self.chosen and self.chosen[0].kind == REGION and 1 < len(self.chosen) <= _FEW:
+            paint_numbers(painter, frame, self.desk, [thing.number for thing in self.chosen])
         self._paint_ring(painter)
-
-    def _paint_badges(self, painter, frame, scale):
-        """The order in which regions were taken: the first gives the colour where they are joined."""
-        regions = [thing.number for thing in self.chosen if thing.kind == "region"]
-        for number, face in enumerate(regions if 1 < len(regions) <= _FEW else ()):
-            x, y = self.desk.inner_place(face)
-            at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
-            box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
-            painter.setPen(QPen(QColor("#ffffff"), 1.5))
-            painter.setBrush(QColor(dyes.WOAD))
-            painter.drawEllipse(box)
-            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
 
     def _paint_ring(self, painter):
         if self._to is None or self._is_inner:

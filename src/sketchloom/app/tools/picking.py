@@ -1,14 +1,15 @@
 """Choosing several regions on the bench, in an order."""
 
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QBrush, QColor, QPainter, QPen
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QBrush, QColor, QPainter
 
 from sketchloom.app import dyes
-from sketchloom.app.tools.regions import RegionTool
+from sketchloom.app.tools.regions import RegionTool, paint_numbers
 from sketchloom.app.tools.tool import Frame
 from sketchloom.core.edits.decisions import DROP
 
-_BADGE = 9.0
+_MOST = 99
+"""Regions that are numbered."""
 
 
 class PickTool(RegionTool):
@@ -54,11 +55,4 @@ class PickTool(RegionTool):
             self._stroke(painter, self.path(face), dyes.WOAD, Qt.PenStyle.SolidLine, 2.2)
         painter.restore()
         super().paint(painter, frame)
-        for number, face in enumerate(self.chosen[:99]):
-            x, y = self.desk.inner_place(face)
-            at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
-            box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
-            painter.setPen(QPen(QColor("#ffffff"), 1.5))
-            painter.setBrush(QColor(dyes.WOAD))
-            painter.drawEllipse(box)
-            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
+        paint_numbers(painter, frame, self.desk, self.chosen[:_MOST])

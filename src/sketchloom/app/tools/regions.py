@@ -9,6 +9,7 @@ from sketchloom.app.work.paths import qt_path
 from sketchloom.core.curves.outline import face_outline
 
 _REST_MS = 150
+_BADGE = 9.0
 _LOUPE, _LOUPE_ZOOM, _SMALL = 150.0, 5.0, 18.0
 
 
@@ -194,6 +195,19 @@ class RegionTool(Tool):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.setPen(QPen(QColor(dyes.INK), 2))
         painter.drawEllipse(box)
+
+
+def paint_numbers(painter: QPainter, frame: Frame, desk, faces) -> None:
+    """Number regions in the order in which they were taken: the first gives the colour where they are joined."""
+    scale = frame.rect.width() / desk.work.picture.width
+    for number, face in enumerate(faces):
+        x, y = desk.inner_place(face)
+        at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
+        box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
+        painter.setPen(QPen(QColor("#ffffff"), 1.5))
+        painter.setBrush(QColor(dyes.WOAD))
+        painter.drawEllipse(box)
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
 
 
 class BoxTool(Tool):

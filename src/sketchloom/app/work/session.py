@@ -10,7 +10,7 @@ from PySide6.QtGui import QColor, QImage, QPainter
 
 from sketchloom.app import languages
 from sketchloom.app.bench.paint import SourceImage, paint_layers
-from sketchloom.app.parts.preferences import unit_of_new_works
+from sketchloom.app.preferred import unit_of_new_works
 from sketchloom.app.words import told
 from sketchloom.app.work.aside import Aside
 from sketchloom.app.work.document import Document

@@ -119,7 +119,3 @@ ACTS: dict[str, tuple[Act, ...]] = {
     ),
 }
 
-
-def acts_of(kind: str) -> dict[str, Act]:
-    """The acts on a kind, by their names."""
-    return {act.name: act for act in ACTS[kind]}
