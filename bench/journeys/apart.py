@@ -11,7 +11,7 @@ from bench.journeys.start import PX, hex_at, opened, svg
 from bench.objects.hand import correction, drop_stroke, keep_stroke
 from bench.objects.pictures import cutout
 from bench.objects.run import overlap
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, INK, MIRROR, SWEEP, WORD
+from sketchloom.app.parts.tool_row import CHOOSE, INK, MIRROR, SWEEP, WORD
 from sketchloom.app.stages.numbers import CLEAN
 
 _OBJECT, _BLEED_MM = 64, 3.0

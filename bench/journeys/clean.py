@@ -3,11 +3,12 @@ of a name]``"""
 
 
 import numpy as np
+import shapely
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QToolButton
 
 from bench.journeys import walk
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, MIRROR, SHAPE, WORD
+from sketchloom.app.parts.tool_row import CHOOSE, COVER, MIRROR, SHAPE, WORD
 from sketchloom.desk import figures
 
 CLEAN = 2
@@ -60,25 +61,69 @@ def give(person, hex_colour):
     person.press(next(part for part in grid.findChildren(QToolButton) if hex_colour in part.toolTip()))
 
 
-def together(person, places):
-    """Regions chosen one after the other, all at once."""
-    for number, place in enumerate(places):
-        person.point(*place, Qt.KeyboardModifier.ShiftModifier if number else Qt.KeyboardModifier.NoModifier)
-        person.settled()
-
-
 def panel(person):
     return person.window.panels[CLEAN]
+
+
+_MOSTLY = 0.8
+"""A line round about so much of a region's box takes it."""
+_WAY_PX, _NEAR_MM = 3.0, 12.0
+"""From one to the next a hand goes so narrow a way, and no farther."""
+
+
+def rings_round(person, faces):
+    """Lines (shares) that go round the wanted regions and no others, as the eye finds them: several at once where they
+    lie together."""
+    desk, planar = person.window.cleaning.desk, person.driver.work.traced.planar
+    within = person.window.cleaning.chosen_within
+
+    def box(f):
+        x0, y0, x1, y1 = desk.index.box(f)
+        x, y, w, h = (x0 + x1) / 2, (y0 + y1) / 2, (x1 - x0) / 2 * _MOSTLY, (y1 - y0) / 2 * _MOSTLY
+        return shapely.box(x - w, y - h, x + w, y + h)
+
+    def ring(some):
+        """Round all of them, and along a narrow way from one to the next."""
+        boxes = [box(f) for f in some]
+        ways = [shapely.shortest_line(shapely.unary_union(boxes[:n]), boxes[n]).buffer(_WAY_PX)
+                for n in range(1, len(boxes))]
+        hull = np.array(shapely.unary_union([*boxes, *ways]).exterior.coords)
+        return tuple(map(tuple, hull / (planar.width, planar.height)))
+
+    left, rings = list(faces), []
+    while left:
+        taken = [left.pop(0)]
+        while True:
+            far = {f: min(shapely.distance(box(f), box(one)) for one in taken) for f in left}
+            near = sorted((f for f in left if far[f] * person.driver.work.mm_per_px <= _NEAR_MM), key=far.get)
+            more = next((f for f in near if set(within(ring([*taken, f]))) == {*taken, f}), None)
+            if more is None:
+                break
+            taken.append(more)
+            left.remove(more)
+        rings.append((taken, ring(taken)))
+    return rings
+
+
+def ringed(person, rings):
+    """A click where there is one, else a line round with Ctrl; Shift adds."""
+    for number, (faces, ring) in enumerate(rings):
+        adds = Qt.KeyboardModifier.ShiftModifier if number else Qt.KeyboardModifier.NoModifier
+        if len(faces) == 1:
+            person.point(*inner(person, faces[0]), adds)
+        else:
+            person.drag(*ring, modifier=adds | Qt.KeyboardModifier.ControlModifier)
 
 
 def twelve_regions(person):
     work = person.driver.work
     holes = [f for f in np.argsort(work.traced.planar.face_area_px).tolist() if work.ground[f]]
     places = [inner(person, f) for f in holes[-16:-1]]
-    together(person, places[:12])
+    wanted = holes[-16:-1]
+    ringed(person, rings_round(person, wanted[:12]))
     person.key_on(person.window.bench, "Delete")
     person.settled()
-    together(person, places[12:])
+    ringed(person, rings_round(person, wanted[12:]))
     give(person, "#b5483c")
     person.settled()
     done = person.gestures
@@ -138,14 +183,12 @@ def tail(person):
     person.click("Silhouette", person.window.panels[1])
     person.settled()
     person.stage("Clean")
+    both = Qt.KeyboardModifier.AltModifier | Qt.KeyboardModifier.ControlModifier
     for line in (((84, 108), (90, 110), (97, 112)), ((88, 127), (95, 126.5), (100, 126), (106, 125))):
-        person.point(*mm(person, (90, 118))[0])
-        person.key_on(person.window.bench, "L")
-        person.drag(*mm(person, *line))
+        person.drag(*mm(person, *line), modifier=both)
         person.settled()
     body, end = mm(person, (90, 95), (100, 131))
     parted = face(person, *body) != face(person, *end)
-    person.point(*end)
     give(person, "#2f6f7e")
     person.settled()
     done, got = person.gestures, (hex_at(person, *end), hex_at(person, *body))
@@ -155,10 +198,8 @@ def tail(person):
 
 
 def held(person):
-    box = panel(person).covers
     before = person.driver.work.layers[0].area_mm2
-    person.fold("Cover an area")
-    person.click("Cover an area", box)
+    person.tool(COVER)
     person.drag(*mm(person, *[(124 + 13 * np.cos(a), 113 + 13 * np.sin(a)) for a in np.linspace(0, 6.2, 40)]))
     person.settled()
     done, after = person.gestures, person.driver.work.layers[0].area_mm2
@@ -168,30 +209,26 @@ def held(person):
 
 
 def half(person):
-    box = panel(person).mirror
     person.tool(MIRROR)
-    for place in mm(person, (75, 20), (75, 148)):
-        person.point(*place)
+    person.drag(*mm(person, (75, 20), (75, 60), (75, 148)))
     person.settled()
     person.stage("Trace")
     person.click("Silhouette", person.window.panels[1])
     person.settled()
     person.stage("Clean")
-    box = panel(person).shapes
-    person.key("V")
-    person.tool(SHAPE)
-    person.choose(box._colour, "Cut out of all sheets")
+    person.tool(SHAPE)  # a circle first
     made = []
     width, height = person.driver.work.size_mm
     x, y = width / 2, 0.45 * height
-    for number, kind in enumerate(("Circle", "Star", "Rectangle", "Polygon")):
+    person.drag(*mm(person, (x - 6, y - 6), (x, y), (x + 6, y + 6)))
+    person.settled()
+    person.key_on(person.window.bench, "W")  # open, cut out of all sheets
+    person.settled()
+    for number in range(4):
         if number:
-            person.key("Ctrl+Z")  # back to the bare half; what was kept stays kept
+            person.key_on(person.window.bench, "F")  # another figure in its place
             person.settled()
-        person.click(kind, box)
-        person.drag(*mm(person, (x - 6, y - 6), (x, y), (x + 6, y + 6)))
-        person.settled()
-        person.click("Keep the present one", person.window.variants)
+        person.key("Shift+V")
         person.settled()
         made.append(person.driver.work.layers[0].outline.holes)
     done = person.gestures
@@ -220,12 +257,11 @@ def true_arc(person):
 
 
 def neck(person):
-    box = panel(person).narrow
     def thin():
         return sum(f.code == "layer.thin" for f in person.driver.work.findings)
     before = thin()
     person.fold("Narrow places")
-    person.click("Thicken all", box)
+    person.click("Thicken all", panel(person).narrow)
     person.settled()
     done, after = person.gestures, thin()
     count = fewer_colours(person)
@@ -270,9 +306,10 @@ def word(person):
         key=lambda b: b[3] - b[1],
     )
     x, y = (o[:2] + o[2:]) / 2
-    person.choose(box._colour, box._colour.itemText(1))
     person.click("Star", box)
     person.drag(*mm(person, (x - 3.5, y - 3.5), (x, y), (x + 3.5, y + 3.5)))
+    person.settled()
+    give(person, box._colour.itemData(1))
     person.settled()
     (place,) = mm(person, (x, y))
     star, letter = hex_at(person, *place), hex_at(person, *mm(person, (o[0] - 1.0, y))[0])
@@ -292,8 +329,6 @@ def stencil(person):
     person.settled()
     before = box._said.text()
     person.click("Hold them", box)
-    person.settled()
-    person.click("Show loose", box)
     person.settled()
     done, after = person.gestures, box._said.text()
     at = cut_off(person, 0.42)

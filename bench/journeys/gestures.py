@@ -17,7 +17,7 @@ from bench.journeys.apart import colouring, cut_out, ornament, watermarked
 from bench.journeys.proposals import written
 from bench.journeys.start import hex_at, opened, svg
 from bench.proposals.scenes import blob
-from sketchloom.app.stages.cleaning.tool_row import SHAPE
+from sketchloom.app.parts.tool_row import SHAPE
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.shapes import polygons
 from sketchloom.files.outgoing import Wanted
@@ -153,9 +153,9 @@ def emblem(person):
     box = person.window.panels[CLEAN].shapes
     person.press(box.as_drawn)
     person.click("Bow…", box)
-    for places in (((0.15, 0.56), (0.85, 0.56), (0.5, 0.284)), ((0.25, 0.64), (0.75, 0.64), (0.5, 0.451))):
-        for place in places:
-            person.point(*place)
+    for (x, y), radius, half in (((0.5, 0.644), 0.36, 0.35), ((0.5, 0.711), 0.26, 0.25)):
+        turn = np.linspace(np.pi + np.arccos(half / radius), 2 * np.pi - np.arccos(half / radius), 24)
+        person.drag(*zip(x + radius * np.cos(turn), y + radius * np.sin(turn), strict=True))  # along the bow
         person.settled()
     person.click("Line…", box)
     for line in (((0.18, 0.78), (0.82, 0.78)), ((0.2, 0.86), (0.2, 0.94)), ((0.22, 0.71), (0.22, 0.85))):

@@ -9,6 +9,7 @@ import numpy as np
 from bench.journeys import walk
 from bench.journeys.clean import hex_at, inner, mm
 from sketchloom.app.stages.numbers import RELEASE
+from sketchloom.desk.things import REGION
 from sketchloom.files.outgoing import Wanted
 
 LAYERS = 3
@@ -43,14 +44,14 @@ def eyes(person):
     # the light spot in the eye, as the eye finds it: a small hole near (70, 48) mm
     at = np.array(mm(person, (71, 47))[0]) * (planar.width, planar.height)
     holes = [f for f in np.flatnonzero(work.ground).tolist() if planar.face_area_px[f] < 4000]
-    person.stage("Clean")
     face = min(holes, key=lambda f: np.hypot(*(np.array(inner(person, f)) * (planar.width, planar.height) - at)))
     place = inner(person, face)
-    person.click("Below", person.window.panels[2].regions)
     person.point(*place)
+    if person.window.resting[LAYERS].kind != REGION:
+        person.point(*place)
+    person.key_on(person.window.bench, "PageDown")  # a window, with a sheet of its colour below
     work = person.settled()
-    person.stage("Layers")
-    person.choose(panel(person).every._laid_on, "Black shirt")
+    person.choose(panel(person).every.laid_on, "Black shirt")
     person.settled()
     name = work.plans[0].name
     return (f"sheets {[p.name for p in person.driver.work.plans]}; the spot shows {hex_at(person, *place)} through a "
@@ -59,7 +60,7 @@ def eyes(person):
 
 def lantern(person):
     box = panel(person).line_art
-    person.fold("Line art to sheets")
+    # a picture read as ink: the box is open
     person.choose(box.rule, "Farther in")
     person.until(lambda: box.ladder.rowCount() > 3, "the ladder of sheets")
     person.cell(box.ladder, 3, 0)
@@ -98,16 +99,16 @@ def rim(person):
 
 def white(person):
     box = panel(person)
-    person.choose(box.every._laid_on, "White shirt")
+    person.choose(box.every.laid_on, "White shirt")
     work = person.settled()
     told = [f.layer for f in work.findings if f.code == "layer.like_ground"]
     person.click("Leave it out", person.window.findings) if told and _opened(person) else None
     work = person.settled()
     out = [p.name for p in work.plans if p.left_out]
-    person.choose(box.every._laid_on, "Black shirt")
+    person.choose(box.every.laid_on, "Black shirt")
     person.settled()
     person.row(box._list, next(n for n in range(box._list.count()) if "left out" in box._list.item(n).text()))
-    person.click("Leave out", box)
+    person.click("Leave out", box.chosen)
     work = person.settled()
     return (f"like the white ground: {told}; left out: {out}; on black {len(work.layers)} sheets, left out "
             f"{[p.name for p in work.plans if p.left_out]}")
@@ -131,16 +132,15 @@ def flake(person):
 
 
 def depth(person):
-    person.stage("Clean")
     (place,) = mm(person, (86, 32))  # the moon
     before = [p.name for p in person.driver.work.plans]
-    person.click("On top", person.window.panels[2].regions)
     person.point(*place)
-    work = person.settled()
-    person.stage("Layers")
-    person.row(panel(person)._list, 0)
+    person.point(*place)  # from its layer to the piece
+    person.key_on(person.window.bench, "PageUp")  # on top, a sheet of its own
+    person.settled()
+    person.point(*place)
     for _ in range(2):
-        person.key_on(panel(person)._list, "Down", ctrl=True)
+        person.key_on(person.window.bench, "PageDown")
         person.settled()
     work = person.settled()
     after = [p.name for p in work.plans]
@@ -159,7 +159,7 @@ def elsewhere(person):
     person.press(box._marks)
     person.press(box._plan)
     person.settled()
-    person.driver.session.leaving.write(folder, Wanted(split="layer", report=True))
+    person.driver.session.leaving.write(folder, Wanted(split="layer", report=True, plan=True))
     person.gestures += 2
     work = person.driver.work
     person.until(lambda: len(list(folder.glob("*.svg"))) == len(work.layers) + 1, "the files")

@@ -170,7 +170,7 @@ def emblem(person):
     person.gestures = 0
     every = person.settled()
     person.stage("Layers")
-    person.choose(person.window.panels[3].every._laid_on, "Black shirt")
+    person.choose(person.window.panels[3].every.laid_on, "Black shirt")
     person.settled()
     findings = person.window.findings
     person.press(findings._fold)

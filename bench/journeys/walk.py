@@ -10,6 +10,8 @@ import tempfile
 from pathlib import Path
 
 ROOT = Path(__file__).parents[2]
+_TOLD = 3
+"""Long stalls that are told."""
 
 
 def prepare() -> None:
@@ -19,11 +21,16 @@ def prepare() -> None:
     os.environ["XDG_DATA_HOME"], os.environ["XDG_CONFIG_HOME"] = folder + "/data", folder + "/config"
     for part in ("src", "tests"):
         sys.path.insert(0, str(ROOT / part))
+    from bench.journeys.watch import Watched
+    global _app
+    _app = Watched()
 
 
 def run(stage: int, journeys, wanted=(), most=None) -> None:
     """Each journey starts from its demo project in a window of the size that must be comfortable. ``most``: gestures
     that each may take, by the name of its function."""
+    from PySide6.QtWidgets import QApplication
+
     from app.driver import Driver
     from app.person import Person
     from sketchloom.files.demo_works import demo, put_demo_projects
@@ -39,6 +46,8 @@ def run(stage: int, journeys, wanted=(), most=None) -> None:
             person = Person(driver)
             person.settled()
             person.gestures = 0
+            watched = QApplication.instance()
+            watched.forget()
             try:
                 said = journey(person)
             except Exception as error:  # a journey that fails is a result, too
@@ -47,7 +56,10 @@ def run(stage: int, journeys, wanted=(), most=None) -> None:
                     raise
             limit = (most or {}).get(journey.__name__)
             allowed = "" if limit is None else f" of {limit}{' TOO MANY' if person.gestures > limit else ''}"
-            print(f"{name}: {person.gestures} gestures{allowed}, {person.seconds:.0f} s; {said}", flush=True)
+            print(f"{name}: {person.gestures} gestures{allowed}, {person.seconds:.0f} s, longest stall "
+                  f"{1000 * watched.longest_s:.0f} ms; {said}", flush=True)
+            for took, where in watched.long[:_TOLD]:
+                print(f"    {1000 * took:.0f} ms: {where}", flush=True)
             if "JOURNEY_PICTURES" in os.environ:
                 driver.window.grab().save(
                     str(Path(os.environ["JOURNEY_PICTURES"]) / f"{'_'.join(name.split()[:3])}.png")

@@ -11,6 +11,7 @@ from PySide6.QtWidgets import QAbstractButton, QApplication, QCheckBox
 
 from sketchloom.app import start
 from sketchloom.app.stages.drawer import Drawer
+from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import Window
 
 
@@ -88,7 +89,7 @@ class Driver:
 
     def settled(self):
         """The exact result of what is set now."""
-        wait(lambda: self.work is not None, what="the exact result")
+        wait(lambda: self.work is not None and not self.session.is_busy, what="the exact result")
         pause(20)
         wait(lambda: self.window.bench.is_sharp, what="a sharp picture")
         return self.work
@@ -104,9 +105,18 @@ class Driver:
 
     def button(self, text, inside=None) -> QAbstractButton:
         self.call(inside)
+        def named():
+            return [b for b in (inside or self.window).findChildren(QAbstractButton) if b.text().startswith(text)]
         def seen():
-            return [b for b in (inside or self.window).findChildren(QAbstractButton)
-                    if b.isVisible() and b.text().startswith(text)]
+            return [b for b in named() if b.isVisible()]
+        if not seen():  # it may lie in a box of the stage that is seen, which is to be called for
+            for part in named():
+                box = part.parentWidget()
+                while box is not None and not isinstance(box, Fold):
+                    box = box.parentWidget()
+                if box is not None and self.window.panels[self.window.stage].isAncestorOf(box):
+                    box.head.setChecked(True)
+                    pause()
         wait(seen, 2.0, f"a button {text!r}")
         return seen()[0]
 

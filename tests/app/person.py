@@ -9,7 +9,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QColorDialog, QLineEdit, QScrollArea
 
 from app.driver import Driver, pause, wait
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN
@@ -105,7 +105,7 @@ class Person:
         """Open a box; one that is not there until it is called for, by the menu of all."""
         one = next(f for f in self.window.settings.currentWidget().findChildren(Fold) if f.head.text().strip() == title)
         if isinstance(one, Drawer) and not one.head.isChecked():
-            self.menu(self.window.panels[CLEAN].tools.more, title)
+            self.menu(self.window.settings.currentWidget().tools.more, title)
         elif not one.head.isChecked():
             self.press(one.head)
         self._reach(one.head)
@@ -224,14 +224,14 @@ class Person:
         QTest.mouseDClick(self.window.bench, Qt.MouseButton.LeftButton, pos=self.at(x, y))
         pause(5)
 
-    def drag(self, *places):
+    def drag(self, *places, modifier=Qt.KeyboardModifier.NoModifier):
         self.gestures += 1
         bench, places = self.window.bench, [self._seen(self.at(*p)) for p in places]
-        QTest.mousePress(bench, Qt.MouseButton.LeftButton, pos=places[0])
+        QTest.mousePress(bench, Qt.MouseButton.LeftButton, modifier, places[0])
         for place in places[1:]:
             QTest.mouseMove(bench, place)
             pause(2)
-        QTest.mouseRelease(bench, Qt.MouseButton.LeftButton, pos=places[-1])
+        QTest.mouseRelease(bench, Qt.MouseButton.LeftButton, modifier, places[-1])
         pause(5)
 
     def slide(self, widget, a, b):

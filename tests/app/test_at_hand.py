@@ -14,7 +14,7 @@ from sketchloom.app.parts.about import About, libraries
 from sketchloom.app.parts.help import HelpDialog
 from sketchloom.app.parts.keys_table import KeysTable
 from sketchloom.app.parts.preferences import Preferences
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, SWEEP
+from sketchloom.app.parts.tool_row import CHOOSE, SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, SOURCE, TRACE
 from sketchloom.desk.grounds import contrast
 

@@ -12,8 +12,8 @@ import shapes
 from app.driver import Driver, pause, wait
 from app.person import Person
 from app.test_clean import LEFT, NIGHT, RIGHT, SIZE, STAR, night_file, seen, share  # noqa: F401
-from sketchloom.app.hands.choice.acts import ACTS
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, LINE, SHAPE
+from sketchloom.app.parts.acts import ACTS
+from sketchloom.app.parts.tool_row import CHOOSE, LINE, SHAPE
 from sketchloom.app.stages.numbers import CLEAN, LAYERS
 from sketchloom.desk.things import GAP, REGION, STRETCH, STROKE
 from sketchloom.desk.things import SHAPE as LAID_ON
@@ -192,7 +192,10 @@ def test_ink_gives_its_stroke_and_a_gap_its_bridge(inked):
 
 def test_no_act_has_the_key_of_another_on_the_same_thing():
     for kind, acts in ACTS.items():
-        keys = [one.key for one in acts if one.key is not None]
+        by_name = {one.name: one for one in acts}
+        for one in acts:
+            assert not one.undoes or by_name[one.undoes].key == one.key, "what takes an act back has its key"
+        keys = [one.key for one in acts if one.key is not None and not one.undoes]
         assert len(set(keys)) == len(keys) and len({one.name for one in acts}) == len(acts), kind
 
 

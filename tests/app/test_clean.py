@@ -15,7 +15,7 @@ import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.bench.paint import COLOUR_MIME
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, TRACE
 from sketchloom.desk import narrow
 from sketchloom.desk.regions import RegionDesk

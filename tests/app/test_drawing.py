@@ -14,7 +14,7 @@ import shapes
 from app.driver import grabbed, pause, wait
 from app.test_source_tools import at, click, drag, recipe
 from sketchloom.app.parts.notice import Notice
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, TRACE
 from sketchloom.core.shapes import polygons

@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QInputDialog
 from app.driver import pause
 from app.person import Person
 from app.test_source_tools import click, drag, recipe
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN
 from sketchloom.core.shapes import polygons
 from sketchloom.files import user_data

@@ -9,7 +9,7 @@ from PySide6.QtTest import QTest
 
 from app.driver import pause, wait
 from app.test_source_tools import at, click, drag, recipe
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS
 from sketchloom.app.tools.tool import WaitTool
 from sketchloom.desk.regions import RegionDesk
@@ -59,7 +59,7 @@ def painting(driver, tmp_path):
     driver.session.change(RegionDesk(shown.work, shown.index).gathered(recipe(driver), "touching", 2), "")
     driver.settled()
     panel = driver.window.panels[LAYERS]
-    panel._line_art.head.setChecked(True)
+    panel.drawers["line_art"].call()
     pause(20)
     panel.line_art.colours.setCurrentRow(0)
     driver.click("Paint the depth", panel.line_art)
@@ -288,7 +288,7 @@ def test_a_ring_of_petals_is_painted_by_turns_and_a_motif_as_a_whole(driver, tmp
     driver.session.change(RegionDesk(shown.work, shown.index).gathered(recipe(driver), "size", 3), "")
     driver.settled()
     box = driver.window.panels[LAYERS].line_art
-    driver.window.panels[LAYERS]._line_art.head.setChecked(True)
+    driver.window.panels[LAYERS].drawers["line_art"].call()
     pause(20)
     box.colours.setCurrentRow(0)
     sheets = [box.colours.item(n).data(Qt.ItemDataRole.UserRole) for n in range(3)]

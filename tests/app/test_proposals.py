@@ -95,6 +95,6 @@ def test_a_picture_full_to_its_rim_loses_nothing(driver, tmp_path):
 def test_what_does_not_apply_says_why(driver, lighthouse):
     panel = driver.window.panels[LAYERS]
     driver.window.show_stage(LAYERS)
-    panel._line_art.head.setChecked(True)
-    assert panel._line_art._why.isVisible() and "Tone" in panel._line_art._why.text()
+    panel.drawers["line_art"].call()
+    assert panel.drawers["line_art"]._why.isVisible() and "Tone" in panel.drawers["line_art"]._why.text()
     assert not panel.line_art.isVisible()

@@ -82,6 +82,13 @@ def test_enter_runs_what_is_found_and_the_focus_comes_back(person):
     assert search.isHidden() and bench.hasFocus()
 
 
+@pytest.mark.parametrize("stage", ["Clean", "Layers"])
+def test_the_row_of_tools_opens_the_search(person, stage):
+    person.stage(stage)
+    person.press(person.window.settings.currentWidget().tools.search)
+    assert person.window.searching.search.isVisible()
+
+
 def test_a_setting_is_gone_to_with_its_box_opened(person):
     search = opened(person)
     QTest.keyClicks(search.field, "smallest width wanted")

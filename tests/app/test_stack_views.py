@@ -14,7 +14,7 @@ from PySide6.QtWidgets import QFileDialog, QLabel
 import svgs
 from app.driver import grabbed, pause, wait, written
 from app.test_source_tools import at, click, drag, recipe
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import APART, SWEEP
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.core.layers.laying import laid_pieces
@@ -133,7 +133,7 @@ def test_the_stack_is_pulled_apart_and_a_sheet_dragged_elsewhere(lighthouse, lay
     view._up_to.setValue(1)
     assert stack.up_to == 1 and view._said.text().startswith("2 of")
     lighthouse.click("Lay together again", view)
-    assert window.middle.currentWidget() is window.bench and not layers._apart.isChecked()
+    assert window.middle.currentWidget() is window.bench and not layers.tools.buttons[APART].isChecked()
 
 
 def test_the_section_follows_the_line_and_heights(lighthouse, layers):
@@ -170,7 +170,7 @@ def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
         recipe(lighthouse).material_of(work.plans[1].key).family == "flake film"
         and "Never on flake film" in layers.chosen._caution.text()
     )
-    lighthouse.click("All layers of it", layers)
+    lighthouse.click("All of its material", layers)
     work = lighthouse.settled()
     assert "material.on_its_like" in [f.code for f in work.findings]
     lighthouse.click("Fitted", layers)
@@ -179,9 +179,9 @@ def test_materials_tool_and_ground_are_said_and_checked(lighthouse, layers):
     assert "material.tool" in [f.code for f in lighthouse.settled().findings]
     lighthouse.type_into(layers.every._depth, "0.1 mm")
     assert "material.too_high" in [f.code for f in lighthouse.settled().findings]
-    white = layers.every._laid_on.findData("#ffffff")
-    layers.every._laid_on.setCurrentIndex(white)
-    layers.every._laid_on.activated.emit(white)
+    white = layers.every.laid_on.findData("#ffffff")
+    layers.every.laid_on.setCurrentIndex(white)
+    layers.every.laid_on.activated.emit(white)
     lighthouse.settled()
     assert recipe(lighthouse).laid_on == "#ffffff"
     bench = lighthouse.window.bench
@@ -206,7 +206,7 @@ def test_line_art_is_gathered_into_sheets_below_its_frame(driver, smaller):
     driver.open(smaller("panel"))
     driver.window.show_stage(LAYERS)
     panel = driver.window.panels[LAYERS]
-    panel._line_art.head.setChecked(True)
+    panel.drawers["line_art"].call()
     box = panel.line_art
     box.rule.setCurrentIndex(3)
     box.rule.activated.emit(3)
@@ -515,7 +515,7 @@ def test_layers_are_named_in_another_language_and_grouped_by_sheet(lighthouse, l
         recipe(lighthouse).with_edit(other.key, hex=reds.hex), "cut colour"
     )  # the colour dialog is the system's
     lighthouse.settled()
-    lighthouse.click("By sheet", layers)
+    lighthouse.click("Group by sheet", layers)
     lighthouse.settled()
     edits = {edit.key: edit.group for edit in recipe(lighthouse).layers}
     assert edits[reds.key] == edits[other.key] == "rouge" and len([g for g in edits.values() if g]) == 2

@@ -11,7 +11,7 @@ from PIL import Image
 from PySide6.QtCore import QEvent, QPoint, Qt
 from PySide6.QtGui import QImage
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QCheckBox, QLineEdit, QListWidget
+from PySide6.QtWidgets import QCheckBox, QLineEdit, QListWidget, QToolButton
 
 import shapes
 from app.driver import grabbed, pause, wait
@@ -171,16 +171,14 @@ def test_colours_are_locked_left_out_ordered_and_made_the_same(driver, trace, di
     choose(panel, "#3c6ebe")
     driver.click("Leave out", panel)
     assert "#3c6ebe" not in [x.plan.key for x in driver.settled().layers]
-    driver.click("Leave out", panel)
+    driver.click("Bring back", panel)
     driver.settled()
     keys = [p.key for p in driver.work.plans]
     choose(panel, keys[0])
     driver.click("Higher", panel)
     assert [p.key for p in driver.settled().plans][:2] == [keys[1], keys[0]]
     choose(panel, "#c83c32")
-    panel.colour._menu.aboutToShow.emit()
-    action = next(a for a in panel.colour._menu.actions() if "#3c6ebe" in a.text())
-    action.trigger()
+    next(b for b in panel.colour.row.findChildren(QToolButton) if "#3c6ebe" in b.accessibleName()).click()
     work = driver.settled()
     assert "#c83c32" not in [e.hex for e in work.segmentation.entries]
     labels = work.segmentation.labels

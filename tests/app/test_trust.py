@@ -34,7 +34,7 @@ from sketchloom.app.mishaps import LOG, MISHAPS
 from sketchloom.app.offered import offered_by
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNKNOWN
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE
 from sketchloom.app.window import Window
 from sketchloom.app.work.worker import COARSE_PX
@@ -314,6 +314,7 @@ def test_the_focus_is_seen(driver, kind, name, checked):
 def test_tab_leaves_a_table_and_enter_takes_what_the_arrows_went_to(lighthouse):
     window = lighthouse.window
     window.show_stage(3)
+    window.panels[3].drawers["ways"].call()
     pause(50)
     table = next(t for t in window.panels[3].findChildren(QTableWidget) if t.isVisible())
     wait(lambda: table.item(0, 0) is not None and table.item(0, 0).text() != "…")

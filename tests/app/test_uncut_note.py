@@ -3,7 +3,7 @@
 from app.driver import pause
 from app.test_meant_gestures import discs, share
 from app.test_source_tools import click, recipe
-from sketchloom.app.stages.cleaning.tool_row import SWEEP
+from sketchloom.app.parts.tool_row import SWEEP
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, SOURCE, TRACE
 
 RED, BLUE = (90, 80), (160, 80)

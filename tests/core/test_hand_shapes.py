@@ -5,6 +5,8 @@ from dataclasses import replace
 import numpy as np
 import pytest
 import shapely
+from hypothesis import given
+from hypothesis import strategies as st
 
 import shapes
 from sketchloom.core.shapes import makers, polygons
@@ -99,3 +101,24 @@ def test_shapes_scaled_and_turned_together_keep_to_each_other():
     assert np.hypot(*(middles[0] - middles[1])) == pytest.approx(80, abs=0.1)
     assert np.mean(middles, 0) == pytest.approx((100, 100), abs=0.1)
     assert middles[0][0] == pytest.approx(middles[1][0], abs=0.1)
+
+
+@given(st.floats(0.3, 5.9), st.floats(20, 400), st.floats(0, 6.28), st.booleans())
+def test_a_bow_drawn_along_is_the_arc_it_was_drawn_along(sweep, radius, turn, back):
+    """Points of an exact arc of a circle, less than all of it, give that circle back."""
+    t = turn + np.linspace(0, sweep, 41)[::-1 if back else 1]
+    points = (300, 200) + radius * np.stack([np.cos(t), np.sin(t)], -1)
+    a, b, through = makers.bow_drawn(points)
+    assert np.hypot(*(through - (300, 200))) == pytest.approx(radius, rel=1e-6)
+    assert np.allclose(a, points[0]) and np.allclose(b, points[-1])
+    assert np.hypot(*(through - points).T).min() < radius * sweep / 30, "on the side that was drawn"
+
+
+def test_a_trembling_hand_and_a_hook_at_an_end_bend_a_bow_little():
+    rng, t = np.random.default_rng(7), np.linspace(np.pi, 2 * np.pi, 61)
+    points = 200 * np.stack([np.cos(t), np.sin(t)], -1) + rng.normal(0, 1.5, (61, 2))
+    points[1:4] += (0, 12)
+    _, _, through = makers.bow_drawn(points)
+    assert np.hypot(*(through - (0, -200))) < 3
+    _, _, through = makers.bow_drawn([(0, 0), (5, 0), (10, 0)])
+    assert np.allclose(through, (5, 0)), "a straight line stays one"

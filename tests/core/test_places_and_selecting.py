@@ -60,7 +60,7 @@ def test_places_at_the_far_edge_are_inside():
 
 def test_faces_belong_to_where_most_of_them_lies():
     faces = np.repeat(np.arange(4), 10)[None].repeat(8, 0)
-    inside = faces_within(faces, ((0.0, 0.0), (0.4, 0.0), (0.4, 1.0), (0.0, 1.0)), faces.shape)
+    inside = faces_within(faces, ((0.0, 0.0), (0.4, 0.0), (0.4, 1.0), (0.0, 1.0)))
     assert inside.tolist() == [True, True, False, False]
 
 

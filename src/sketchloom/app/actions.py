@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QAction, QKeySequence
 
 from sketchloom.app import theme
-from sketchloom.app.stages.cleaning.tool_row import ROW
+from sketchloom.app.parts.tool_row import LAYER_ROW, ROW
 from sketchloom.app.words import told
 from sketchloom.core.base.said import said
 from sketchloom.files import user_data
@@ -40,6 +40,10 @@ TABLE = (
     Row("save_as", said("Save the project as…"), "", ("Ctrl+Shift+S",), near=said("copy name"), needs=WORK),
     Row("write", said("Write cut files…"), "file-export", ("Ctrl+E",),
         near=said("export release svg output"), needs=WORK),
+    Row("copy", said("Copy as SVG"), "clipboard", ("Ctrl+C",), near=said("clipboard vector"), needs=WORK),
+    Row("copy_picture", said("Copy as a picture"), "", ("Ctrl+Shift+C",), near=said("clipboard png image"), needs=WORK),
+    Row("print", said("Print at true size…"), "", ("Ctrl+P",), near=said("paper pages pdf poster"), needs=WORK),
+    Row("open_folder", said("Open a folder…"), "", ("Ctrl+Shift+O",), near=said("several works batch pictures")),
     Row("close", said("Close the window"), "", ("Ctrl+W",)),
     Row("quit", said("Quit"), "", ("Ctrl+Q",), near=said("exit end leave close all")),
     Row("undo", said("Undo"), "arrow-back-up", ("Ctrl+Z",), near=said("take back")),
@@ -57,6 +61,8 @@ TABLE = (
         said("compare errors"), needs=BENCH),
     Row("variants", said("Variants side by side"), "layout-columns", ("V",), True,
         said("alternatives compare"), needs=BENCH),
+    Row("keep", said("Keep this as an alternative"), "", ("Shift+V",), near=said("variant version remember"),
+        needs=WORK),
     Row("units", said("Switch between mm and inches"), "", ("U",), near=said("unit millimetres"), needs=WORK),
     Row("again", said("Trace again"), "refresh", ("F5",), near=said("evaluate renew"), needs=WORK),
     Row("stage_0", said("Source"), "", ("Alt+1",), near=said("stage picture size")),
@@ -69,11 +75,14 @@ TABLE = (
     Row("search", said("Search everything"), "search", ("Ctrl+K",), near=said("find command help")),
     *(Row(f"tool_{tool.name}", tool.words, tool.icon, (f"Ctrl+{n}",), near=tool.near, needs=WORK)
       for n, tool in enumerate(ROW, 1)),
+    *(Row(f"view_{tool.name}", tool.words, tool.icon, (key,), near=tool.near, needs=WORK)
+      for tool, key in zip(LAYER_ROW[1:], ("F6", "F7"), strict=True)),
     Row("findings", said("Fold or unfold the findings"), "", ("Ctrl+L",), near=said("warnings list")),
     Row("panel", said("Fold the panel away or bring it back"), "", ("F8",), near=said("settings hide")),
     Row("keys", said("Keys…"), "", (), near=said("shortcuts keyboard change")),
     Row("preferences", said("Preferences…"), "", ("Ctrl+,",), near=said("settings options theme dark language units")),
     Row("help", said("Help and keys"), "help-circle", ("F1",), near=said("manual")),
+    Row("stage_help", said("Help to this stage"), "", ("Ctrl+F1",), near=said("manual pictures page"), needs=WORK),
     Row("glossary", said("Glossary"), "", ("Shift+F1",), near=said("words terms meaning")),
     Row("tour", said("A first job, step by step"), "", (), near=said("tutorial learn introduction")),
     Row("about", said("About Sketch Loom"), "", (), near=said("version licence libraries")),
@@ -81,10 +90,12 @@ TABLE = (
 ROWS = {row.name: row for row in TABLE}
 
 MENUS = (
-    (said("File"), ("open", "@recent", "@demo", "paste", None, "save", "save_as", None, "write", None,
-                    "close", "quit")),
-    (said("Edit"), ("undo", "redo", None, "search", "again", None, "keys", "preferences")),
-    (said("Tools"), tuple(f"tool_{tool.name}" for tool in ROW)),
+    (said("File"), ("open", "open_folder", "@recent", "@demo", "paste", None, "save", "save_as", None, "write",
+                    "print", None, "close", "quit")),
+    (said("Edit"), ("undo", "redo", None, "copy", "copy_picture", None, "search", "again", None, "keys",
+                    "preferences")),
+    (said("Tools"), (*(f"tool_{tool.name}" for tool in ROW), None,
+                     *(f"view_{tool.name}" for tool in LAYER_ROW[1:]))),
     (
         said("View"),
         (
@@ -104,6 +115,7 @@ MENUS = (
             "curtain",
             "difference",
             "variants",
+            "keep",
             "grid",
             "ground",
             "units",
@@ -112,7 +124,7 @@ MENUS = (
             "panel",
         ),
     ),
-    (said("Help"), ("tour", "help", "glossary", None, "about")),
+    (said("Help"), ("tour", "stage_help", "help", "glossary", None, "about")),
 )
 _own: dict[str, tuple[str, ...]] = {}
 
@@ -162,7 +174,7 @@ def build(window, handlers: dict) -> dict[str, QAction]:
         action = QAction(told(row.words), window)
         action.setIconText(row.plain)
         if row.icon:
-            action.setIcon(theme.icon(row.icon, theme.INK))
+            action.setIcon(theme.icon(row.icon, "INK"))
         action.setCheckable(row.is_switch)
         (action.toggled if row.is_switch else action.triggered).connect(_plain(handlers[row.name], row.is_switch))
         window.addAction(action)

@@ -36,7 +36,7 @@ def offered_by(mime: QMimeData | None) -> Offered:
         return Offered(trouble=QCoreApplication.translate("Offered", "It holds no picture. Copy one first."))
     files = [Path(url.toLocalFile()) for url in mime.urls() if url.isLocalFile()]
     if files:
-        return _of_files(files)
+        return of_files(files)
     if mime.hasFormat(_SVG):
         return Offered(data=bytes(mime.data(_SVG).data()), name=_drawing())
     if _is_svg(mime.text()):
@@ -54,9 +54,10 @@ def offered_by(mime: QMimeData | None) -> Offered:
     return Offered(trouble=QCoreApplication.translate("Offered", "It holds no picture. Copy one first."))
 
 
-def _of_files(files):
+def of_files(files) -> Offered:
     """Files as they are; of folders the pictures in them."""
     found: list[Path] = []
+    files = [Path(path) for path in files]
     for path in files:
         if path.is_dir():
             found += in_name_order(_pictures_in(path))

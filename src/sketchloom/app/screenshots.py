@@ -10,6 +10,7 @@ from PySide6.QtCore import QEventLoop, QTimer
 from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
+from sketchloom.app.parts.tool_row import SECTION
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.window import Window
@@ -65,9 +66,9 @@ class _Camera:
         window.bench.move_curtain(0.25)
         window.show_stage(LAYERS)
         self._until(lambda: window.panels[LAYERS]._compared_of is not None)
-        window.panels[LAYERS]._section.click()
+        window.panels[LAYERS].turn_view(SECTION)
         self._stage(LAYERS, "layers", lambda: window.panels[LAYERS].select("#b5483c"))
-        window.panels[LAYERS]._section.click()
+        window.panels[LAYERS].turn_view(SECTION)
         window.findings.toggle()
         window.show_stage(RELEASE)
         self._until(lambda: window.panels[RELEASE].is_checked)
@@ -258,8 +259,16 @@ class _Camera:
         self._keep(name)
 
     def _keep(self, name):
+        self._until(self._is_done)
         self._pause()
+        self._until(self._is_done)
         self.window.grab().save(str(self.folder / f"{name}.png"))
+
+    def _is_done(self):
+        """Whether nothing is still being worked out or drawn."""
+        session = self.window.session
+        return session.document is None or (
+            session.work is not None and not session.is_busy and self.window.bench.is_sharp)
 
     def _pause(self, ms=150):
         loop = QEventLoop()

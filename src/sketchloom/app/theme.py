@@ -97,7 +97,7 @@ background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
 #variants {{ background: {LINEN}; border-top: 1px solid {LINE}; }}
 QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
 QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
-QTableWidget::item:selected {{ background: {CHOSEN}; color: {INK}; }}
+QTableWidget::item:selected {{ background: {CHOSEN}; color: {INK}; border-bottom: 2px solid {WOAD}; }}
 QTableWidget:focus {{ border: 2px solid {WOAD}; }}
 QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
 QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
@@ -108,7 +108,8 @@ QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radiu
 QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
 QListWidget#swatches::item {{ border-bottom: 0; border-radius: 4px; }}
 QListWidget#swatches::item:selected {{ background: {CHOSEN_DEEP}; }}
-QListWidget::item:selected {{ background: {CHOSEN}; color: {INK}; }}
+QListWidget::item {{ border-left: 4px solid transparent; }}
+QListWidget::item:selected {{ background: {CHOSEN}; color: {INK}; border-left: 4px solid {WOAD}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; }}
 QScrollBar::handle:vertical {{ background: {EDGE}; border-radius: 4px; min-height: 30px; }}
@@ -155,6 +156,7 @@ QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
 #nextbar {{ border-top: 1px solid {LINE}; background: {LINEN}; }}
 #tile_of_reading {{ padding: 3px 2px; font-size: 12px; min-height: 72px; }}
 #tile_of_reading:checked {{ background: {CHOSEN}; color: {INK}; border: 2px solid {WOAD}; }}
+#tile_of_reading:focus {{ border: 3px solid {INK}; padding: 2px 1px; }}
 #tour {{ background: {ASK}; border: 2px solid {WOAD}; border-radius: 8px; }}
 #search {{ background: {LINEN_LIGHT}; border: 2px solid {EDGE}; border-radius: 8px; }}
 #rail {{ border-right: 1px solid {LINE}; }}
@@ -218,7 +220,7 @@ _LINES_PX = 5
 
 
 def use(name: str) -> None:
-    """Take up a scheme's colours; icons and pictures that were made stay as they are."""
+    """Take up a scheme's colours."""
     globals().update(SCHEMES[name], scheme=name)
 
 
@@ -257,7 +259,18 @@ def apply(app: QApplication) -> None:
     for mark, name in (("@ARROW@", "chevron-down"), ("@UP@", "chevron-up"), ("@TICK@", "tick")):
         text = text.replace(mark, _picture(name))
     app.setStyleSheet(text)
-    app.setWindowIcon(icon("stack-2", WOAD))
+    app.setWindowIcon(icon("stack-2", "WOAD"))
+
+
+def follow(app: QApplication) -> None:
+    """Take up the scheme that is asked for now, in all windows at once."""
+    if wanted_scheme(app) != scheme:
+        apply(app)
+        renew_icons()
+        for part in app.allWidgets():
+            if hasattr(part, "renew_look"):
+                part.renew_look()
+            part.update()
 
 
 def _picture(name):
@@ -273,14 +286,41 @@ def _data(*parts) -> bytes:
 def icon(name: str, colour: str = "INK", checked: str | None = None) -> QIcon:
     """A shipped icon in one colour, by the name it has in the schemes or by itself; ``checked`` for its colour on a
     pressed button."""
-    return _icon(name, SCHEMES[scheme].get(colour, colour), checked)
+    made = _icon(name, colour, checked, scheme)
+    _icons[made.cacheKey()] = name, colour, checked
+    return made
 
 
-@lru_cache(maxsize=256)
-def _icon(name, colour, checked):
-    made = QIcon(_pixmap(name, colour))
+_icons: dict[int, tuple] = {}
+"""How each icon was asked for, so that it can be made anew in another scheme."""
+
+
+def mark(label, name: str, colour: str, designed: int = 18) -> None:
+    """Show an icon on a label."""
+    label.setProperty(_MARK, (name, colour, designed))
+    label.setPixmap(icon(name, colour).pixmap(size(designed, designed)))
+
+
+_MARK = "mark"
+
+
+def renew_icons() -> None:
+    """Give everything that shows an icon of ours the same in the scheme that is in force."""
+    for part in QApplication.allWidgets():
+        if part.property(_MARK) is not None:
+            mark(part, *part.property(_MARK))
+        for shows in (part, *part.actions()):
+            asked = _icons.get(shows.icon().cacheKey()) if hasattr(shows, "setIcon") else None
+            if asked is not None:
+                shows.setIcon(icon(*asked))
+
+
+@lru_cache(maxsize=512)
+def _icon(name, colour, checked, of_scheme):
+    colours = SCHEMES[of_scheme]
+    made = QIcon(_pixmap(name, colours.get(colour, colour)))
     if checked:
-        made.addPixmap(_pixmap(name, checked), QIcon.Mode.Normal, QIcon.State.On)
+        made.addPixmap(_pixmap(name, colours.get(checked, checked)), QIcon.Mode.Normal, QIcon.State.On)
     return made
 
 

@@ -20,13 +20,16 @@ from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.acting import Acting
 from sketchloom.app.hands.beside import Beside
-from sketchloom.app.hands.choosing import Choosing
+from sketchloom.app.hands.choosing_clean import CleanChoosing
+from sketchloom.app.hands.choosing_colours import ColourChoosing
+from sketchloom.app.hands.choosing_layers import LayerChoosing
 from sketchloom.app.hands.clean_tools import CleanTools
 from sketchloom.app.hands.cleaning import Cleaning
 from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
+from sketchloom.app.hands.menus import Menus
 from sketchloom.app.hands.opening import Opening
 from sketchloom.app.hands.planning import Planning
 from sketchloom.app.hands.searching import Searching
@@ -40,7 +43,7 @@ from sketchloom.app.hands.viewing import Viewing
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.offered import may_hold_something
 from sketchloom.app.parts.findings_line import FindingsLine
-from sketchloom.app.parts.help import HelpDialog
+from sketchloom.app.parts.help import FIRST, HelpDialog
 from sketchloom.app.parts.notice import Notices
 from sketchloom.app.parts.rail import Rail
 from sketchloom.app.parts.section_strip import SectionStrip
@@ -60,7 +63,6 @@ from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
 from sketchloom.app.work.session import Session
 from sketchloom.core.preflight.findings import STAGES
-from sketchloom.desk.grounds import best_ground
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import DEMOS
 
@@ -180,7 +182,14 @@ class Window(QMainWindow):
         self.joining = Joining(bench, session, self.cleaning, self.notices)
         self.together = Together(bench, session, clean.together, self.cleaning)
         self.drawing = Drawing(bench, session, clean, self.cleaning.hold, self.notices.say)
-        self.choosing = Choosing(bench, session, clean, self.cleaning, self.together, self.drawing)
+        self.choosing = CleanChoosing(bench, session, clean, self.cleaning, self.together, self.drawing)
+        self.resting = {TRACE: ColourChoosing(bench, session, trace, self.cleaning),
+                        LAYERS: LayerChoosing(bench, session, layers, self.cleaning)}
+        for choosing in self.resting.values():
+            choosing.tool.shows_marks = False  # they are of Clean
+        trace.colour.chosen_changed.connect(self.resting[TRACE].take_rows)
+        layers.choose_wanted.connect(self.cleaning.leave_tool)
+        bench.tool_changed.connect(lambda _: layers.show_choosing(self.resting[LAYERS].is_held))
         self.choosing.region_meant.connect(self.joining.look)
         self.clean_tools = CleanTools(bench, clean, self.cleaning, self.choosing, self.drawing)
         self.detailing = Detailing(bench, session, layers)
@@ -188,10 +197,12 @@ class Window(QMainWindow):
                                  self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
-                                   self.choosing)
-        clean.tools.search_wanted.connect(self.searching.search.open)
+                                   {CLEAN: self.choosing, **self.resting})
+        for panel in (clean, layers):
+            panel.tools.search_wanted.connect(self.searching.search.open)
         self.stepping = Stepping(self, self.splitter.next)
         self.touring = Touring(self)
+        self.menus = Menus(self)
         source.prepare_wanted.connect(self.stepping.prepare)
         self.planning.told.connect(self._show_findings)
         release.plan_of = self.planning.plan_of
@@ -277,6 +288,8 @@ class Window(QMainWindow):
             self.bench.set_picking(False)
         self.bench.selected_key = None
         self.bench.show_peek(None)
+        resting = self.resting.get(number)
+        self.bench.set_resting(None if resting is None else resting.tool)
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
         if self.session.document is not None and (
@@ -340,17 +353,20 @@ class Window(QMainWindow):
             panel.show_document(document)
             panel.placed.recipe = document.recipe
         self.telling.stand_beside()
+        self.telling.speak_step()
         self.stepping.refresh()
         self.setWindowTitle(f"{document.name}{'' if document.is_saved else ' ·'} – Sketch Loom")
         self.acting.enable()
 
     def _show_work(self, shown):
-        self.bench.fitting_ground = best_ground(shown.work, theme.GROUNDS)
+        self.bench.fitting_ground = shown.ground
         self.bench.show_work(shown)
         self.cleaning.refresh()
         self.together.refresh()
         self.drawing.refresh()
         self.choosing.refresh()
+        for choosing in self.resting.values():
+            choosing.refresh()
         self.stacking.refresh()
         self.detailing.refresh()
         self.planning.refresh()
@@ -381,6 +397,7 @@ class Window(QMainWindow):
             self.findings.show_findings(self.found())
             self.panels[CLEAN].show_findings(self.found())
             self.telling.show_states()
+            self.telling.speak_result()
             self.stepping.refresh()
 
     def _remember_settings(self):
@@ -397,6 +414,13 @@ class Window(QMainWindow):
             self.panels[self.stage].placed.show_work(latest.work)
             if self.stage < SHEETS and not latest.coarse:
                 self.panels[self.stage].uncut.show_work(latest.work)
+
+    def renew_look(self) -> None:
+        """The scheme is another one: what was filled with its colours is filled anew."""
+        if self.session.work is not None:
+            self._shown_in = set()
+            self._fill_panel()
+            self._show_findings()
 
     def let(self, *stages, also=False):
         """Panels that can be used now; ``also``: beside those that could be."""
@@ -443,7 +467,7 @@ class Window(QMainWindow):
         if self.session.document is not None:
             self.session.document.redo()
 
-    def show_help(self, page: int = 0) -> None:
+    def show_help(self, page: int = FIRST) -> None:
         """Help, at one of its pages."""
         HelpDialog(self, page).show()
 
@@ -454,7 +478,7 @@ class Window(QMainWindow):
 
     def keyPressEvent(self, event):
         if event.key() == Qt.Key.Key_Escape:
-            if self.bench.tool is not None and self.bench.tool.key(event.key()):
+            if self.bench.hand is not None and self.bench.hand.key(event.key()):
                 return  # what is chosen is let go first
             if self.bench.tool is not None:
                 self.cleaning.leave_tool()

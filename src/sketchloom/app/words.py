@@ -1,5 +1,7 @@
 """Sentences of the core in the user's language. Those of the window itself pass through ``tr`` where they stand."""
 
+from functools import lru_cache
+
 from PySide6.QtCore import QCoreApplication
 
 from sketchloom.app import languages
@@ -18,7 +20,12 @@ def told(text: str) -> str:
 
 def colour_word(hex_colour: str) -> str:
     """A plain word for a colour, in the language of the window."""
-    return word(colour_name(from_hex(hex_colour)), languages.shown())
+    return word(_name(hex_colour), languages.shown())
+
+
+@lru_cache(maxsize=1024)
+def _name(hex_colour):
+    return colour_name(from_hex(hex_colour))
 
 
 def named(text: str) -> str:

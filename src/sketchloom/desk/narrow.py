@@ -25,6 +25,7 @@ _ROUNDS, _MOST = 10, 400
 """Rounds of thickening (a photo in six colours with 210 narrow stretches needed seven), and stretches of each."""
 _spaces: WeakKeyDictionary = WeakKeyDictionary()
 _too_narrow: WeakKeyDictionary = WeakKeyDictionary()
+_places: WeakKeyDictionary = WeakKeyDictionary()
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,9 +42,21 @@ class Narrow:
 
 
 def narrow_places(work: Work, most: int = 40) -> tuple[Narrow, ...]:
-    """The narrowest place of every stretch of the sheets, the narrowest for what is wanted first."""
-    limit = WIDTH_LIMIT_MM / work.mm_per_px
-    return _listed(work, [(layer, layer.widths, limit, least_mm(work, layer)) for layer in work.layers], most)
+    """The narrowest place of every stretch of the sheets, the narrowest for what is wanted first; of one work they are
+    looked for once."""
+    known = _places.setdefault(work, {})
+    if most not in known:
+        limit = WIDTH_LIMIT_MM / work.mm_per_px
+        known[most] = _listed(
+            work, [(layer, layer.widths, limit, least_mm(work, layer)) for layer in work.layers], most)
+    return known[most]
+
+
+def look_ahead(work: Work) -> None:
+    """Look for what is narrow while nobody waits for it."""
+    if work.measured and not work.rough:
+        narrow_places(work)
+        _under_in(work, ())
 
 
 def narrow_spaces(work: Work, most: int = 40) -> tuple[Narrow, ...]:
@@ -178,7 +191,10 @@ def _faces_at(work, xy):
 
 
 def _under(work):
-    return [one for one in narrow_places(work, _MOST) if one.width_mm < one.least_mm]
+    """Narrower than wanted: what is wider than that is not looked through, as it is nearly everything."""
+    least = [least_mm(work, layer) for layer in work.layers]
+    return list(_listed(work, [(layer, layer.widths, mm / work.mm_per_px, mm)
+                               for layer, mm in zip(work.layers, least, strict=True)], _MOST))
 
 
 def _into_the_wide(work, points, by_px):

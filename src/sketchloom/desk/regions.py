@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, replace
 from functools import cached_property
+from weakref import WeakKeyDictionary
 
 import numpy as np
 
@@ -37,8 +38,16 @@ _BESIDE = 8
 """Cells beside the middle of a flower that are asked for their ring."""
 _CARRIED = 300
 """Chosen regions that are looked for again in another trace: a second or so."""
+_sizes: WeakKeyDictionary = WeakKeyDictionary()
 _FEW = 12
 """Regions that are named one by one."""
+
+
+def sizes_of(work: Work) -> RegionSizes:
+    """Areas, centres and shapes of a work's regions; of one map they are worked out once."""
+    if work.traced not in _sizes:
+        _sizes[work.traced] = RegionSizes(work.traced.planar, work.traced.arc_length_px)
+    return _sizes[work.traced]
 
 
 def _build_of(work: Work):
@@ -80,7 +89,7 @@ class RegionDesk:
 
     @cached_property
     def sizes(self) -> RegionSizes:
-        return RegionSizes(self.work.traced.planar, self.work.traced.arc_length_px)
+        return sizes_of(self.work)
 
     @cached_property
     def edit_of_face(self) -> dict[int, int]:
@@ -151,7 +160,7 @@ class RegionDesk:
     def within(self, points) -> list[int]:
         """Regions most of which lies in a polygon, in shares of the prepared picture's sides."""
         planar = self.work.traced.planar
-        return np.flatnonzero(faces_within(planar.faces, points, planar.faces.shape)).tolist()
+        return np.flatnonzero(faces_within(planar.faces, points, planar.face_area_px)).tolist()
 
     def alike(self, face: int, likeness: Likeness) -> list[int]:
         """Faces that are like one, itself among them."""
@@ -346,6 +355,10 @@ class RegionDesk:
         gone, found = set(faces), self.work.edited.found.tolist()
         known = {edit for edit, face in zip(self.work.recipe.edits, found, strict=True) if face in gone}
         return tuple(edit for edit in recipe.edits if edit not in known)
+
+    def knows_place(self, face: int) -> bool:
+        """Whether a place in a face was looked for already, which takes a moment."""
+        return face in self._places
 
     def inner_place(self, face: int) -> tuple[float, float]:
         """A place well inside a face, px."""

@@ -1,5 +1,6 @@
 """Things of a work that a hand can choose: what they are, and which of them lie under a place."""
 
+from collections import Counter
 from dataclasses import dataclass, field
 
 import numpy as np
@@ -10,6 +11,8 @@ from sketchloom.core.shapes import polygons
 GAP, SHAPE, REGION, STROKE, STRETCH = KINDS = ("gap", "shape", "region", "stroke", "stretch")
 """Kinds, in the order in which clicks at one place come to them: the small before the large, what was laid on before
 what was traced, an area before the line around it."""
+LAYER, SHADE = "layer", "shade"
+"""A whole layer, where layers are worked on; a colour of the palette, where colours are."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,3 +60,25 @@ def ring_number(points) -> int:
     """A number that tells one ring of boundary from others: where its leftmost point lies, in sixteenths of px."""
     x, y = points[int(np.lexsort((points[:, 1], points[:, 0]))[0])]
     return round(float(x) * 16) * 2**21 + round(float(y) * 16)
+
+
+_BESIDE_PX = 3.0
+"""So far beside a split line the parts on its two sides are looked for: more than the line's own width, less than any
+part that is wanted."""
+
+
+def parted_off(desk, points) -> int | None:
+    """The smaller of the two regions that a line (shares of the picture) has parted; None where it has not."""
+    picture = desk.work.picture
+    places = np.asarray(points, float) * (picture.width, picture.height)
+    along = np.gradient(places, axis=0)
+    normal = np.stack([-along[:, 1], along[:, 0]], 1) / np.maximum(np.hypot(*along.T), 1e-9)[:, None]
+    pairs: Counter[frozenset[int]] = Counter()
+    for sides in zip(*(places + side * normal * _BESIDE_PX for side in (1, -1)), strict=True):
+        found = [desk.index.at(*place) for place in sides]
+        if None in found or found[0].face == found[1].face:
+            continue
+        pair = frozenset(one.face for one in found)
+        if not any(desk.work.ground[face] for face in pair) and len({desk.hex_of(face) for face in pair}) == 1:
+            pairs[pair] += 1
+    return min(pairs.most_common(1)[0][0], key=desk.area_mm2) if pairs else None

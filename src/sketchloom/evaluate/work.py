@@ -26,7 +26,7 @@ from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.places import as_came, as_shown
 
 
-@dataclass(frozen=True, slots=True, eq=False)
+@dataclass(frozen=True, slots=True, eq=False, weakref_slot=True)
 class Traced:
     """The planar map with its curves; ``arc_length_px`` per arc; ``lines`` the boundary points as the picture has
     them; ``curves_found`` (E,) which of the recipe's curve edits found their stretch."""

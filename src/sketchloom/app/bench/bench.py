@@ -1,20 +1,39 @@
 """The bench: the work at true scale between rulers, source and cut on either side of a curtain."""
 
-from PySide6.QtCore import QEvent, Qt
+from PySide6.QtCore import QEvent, QPointF, Qt
 from PySide6.QtGui import QCursor, QNativeGestureEvent
 
 from sketchloom.app.bench.paint import COLOUR_MIME, RULER
 from sketchloom.app.bench.painting import Painting
+from sketchloom.app.bench.touch import Touch
 from sketchloom.app.tools.tool import Frame
 from sketchloom.app.work.jobs import close_all
 
 _WHEEL_STEP = 1.2
 _GRAB = 10
 _NEAR = 4
+_CLICK = 5
+"""A press that moves on by less is a click, px of the screen."""
+_CHOOSES = Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.ControlModifier
+"""With one of these a drag chooses, where it pans else."""
 
 
 class Bench(Painting):
     """Shows a work. Drag pans, the wheel zooms to the pointer, the curtain's handle drags."""
+
+    _click_from = None
+
+    def __init__(self, parent=None):
+        super().__init__(parent)
+        self.touch = Touch(self, self._let_go, lambda at: self.menu_wanted.emit(at, False))
+
+    def _let_go(self):
+        """What was begun with one finger is over: it was meant otherwise."""
+        if self._drag == "tool" and self.tool is not None:
+            self.tool.give_up()
+        elif self._drag == "resting" and self.resting is not None:
+            self.resting.give_up()
+        self._drag = self._click_from = None
 
     def set_tool(self, tool) -> None:
         """Take up a tool, or none; one that was held is put down."""
@@ -39,12 +58,24 @@ class Bench(Painting):
         """Hold no tool."""
         self.set_tool(None)
 
+    def set_resting(self, tool) -> None:
+        """Let a tool take the clicks that no other tool takes; None for no such tool."""
+        if tool is self.resting:
+            return
+        if self.resting is not None:
+            self.resting.repaint.disconnect(self.update)
+        self.resting = tool
+        if tool is not None:
+            tool.repaint.connect(self.update)
+        self.tool_changed.emit(self.tool)
+        self.update()
+
     # -- pointer and keys ----------------------------------------------------------------
 
     def keyPressEvent(self, event):
-        if self.tool is not None:
-            self.tool.modifiers = event.modifiers()
-            if self.tool.key(event.key()) or self.cross.key(event):
+        if self.hand is not None:
+            self.hand.modifiers = event.modifiers()
+            if self.hand.key(event.key()) or self.cross.key(event):
                 return
         step = {Qt.Key.Key_Left: (40, 0), Qt.Key.Key_Right: (-40, 0), Qt.Key.Key_Up: (0, 40),
                 Qt.Key.Key_Down: (0, -40)}.get(event.key())
@@ -65,8 +96,8 @@ class Bench(Painting):
         event.accept()
 
     def event(self, event):
-        if event.type() == QEvent.Type.ShortcutOverride and self.tool is not None and (
-                self.tool.wants(event.key()) or self.cross.wants(event)):
+        if event.type() == QEvent.Type.ShortcutOverride and self.hand is not None and (
+                self.hand.wants(event.key()) or self.cross.wants(event)):
             event.accept()  # what acts on a choice goes before the window's own keys
             return True
         is_gesture = event.type() == QEvent.Type.NativeGesture and isinstance(event, QNativeGestureEvent)
@@ -103,17 +134,24 @@ class Bench(Painting):
 
     def mousePressEvent(self, event):
         at = event.position()
+        self.asked = ""
         self.cross.put_away()
         if self.tool is not None and event.button() == Qt.MouseButton.LeftButton:
             self._drag = "tool"
             self.tool.modifiers = event.modifiers()
             self.tool.press(Frame(self._page()), at)
+        elif self.resting is not None and not self.picking and event.modifiers() & _CHOOSES and (
+                event.button() == Qt.MouseButton.LeftButton):
+            self._drag = "resting"
+            self.resting.modifiers = event.modifiers()
+            self.resting.press(Frame(self._page()), at)
         elif self.picking and event.button() == Qt.MouseButton.LeftButton:
             self._pick(at)
         elif self._on_curtain(at) and event.button() == Qt.MouseButton.LeftButton:
-            self._drag = "curtain"
+            self._drag, self._click_from = "curtain", at
         elif event.button() in (Qt.MouseButton.LeftButton, Qt.MouseButton.MiddleButton):
             self._drag = at
+            self._click_from = at if event.button() == Qt.MouseButton.LeftButton else None
             self.setCursor(Qt.CursorShape.ClosedHandCursor)
 
     def mouseMoveEvent(self, event):
@@ -121,6 +159,8 @@ class Bench(Painting):
         self._pointer = at
         if self.tool is not None and self._drag in (None, "tool"):
             self.tool.move(Frame(self._page()), at, self._drag == "tool")
+        elif self._drag == "resting":
+            self.resting.move(Frame(self._page()), at, True)
         elif self._drag == "curtain":
             self.move_curtain((at.x() - RULER) / max(self.width() - RULER, 1))
         elif self._drag is not None:
@@ -135,13 +175,40 @@ class Bench(Painting):
         drag, self._drag = self._drag, None
         if drag == "tool" and self.tool is not None:
             self.tool.release(Frame(self._page()), event.position())
+        elif drag == "resting" and self.resting is not None:
+            self.resting.release(Frame(self._page()), event.position())
+        elif drag is not None:
+            self._click(event.position())
         self._choose_cursor(event.position())
+
+    def say(self, words: str) -> None:
+        """Say what is asked for, until the hand acts."""
+        self.asked = words
+        self.setAccessibleDescription(words)
+        self.update()
+
+    def _click(self, at):
+        """What was pressed and let go without a drag is a click for the tool that rests."""
+        start, self._click_from = self._click_from, None
+        if self.resting is None or start is None or (at - start).manhattanLength() > _CLICK:
+            return
+        self.resting.modifiers = Qt.KeyboardModifier.NoModifier
+        self.resting.press(Frame(self._page()), start)
+        self.resting.release(Frame(self._page()), start)
 
     def mouseDoubleClickEvent(self, event):
         if self.tool is not None:
             self.tool.double_click(Frame(self._page()), event.position())
+        elif self.resting is not None and self.resting.under(Frame(self._page()), event.position()) is not None:
+            self._drag = self._click_from = event.position()  # the second click goes on to what lies below
         else:
             self.fit()
+
+    def contextMenuEvent(self, event):
+        self._drag = None
+        is_by_key = event.reason() == event.Reason.Keyboard
+        at = self.cross.at if is_by_key and self.cross.at is not None else QPointF(event.pos())
+        self.menu_wanted.emit(at, is_by_key and self.cross.at is None)
 
     def leaveEvent(self, _):
         self._pointer = None

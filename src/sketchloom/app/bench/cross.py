@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QLineEdit
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench.paint import RULER
+from sketchloom.app.parts.announce import SPEAKER
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import parse_length_mm
 
@@ -17,7 +18,7 @@ _DIGITS = "0123456789.,"
 
 class Cross(QObject):
     """Moves by arrows (8 px of the screen; with Shift 1 mm of the work), clicks by Space, holds the button down from
-    Ctrl+Space to the next Space, and goes to a place that is typed. ``bench`` has ``tool``, ``view``, ``unit`` and
+    Ctrl+Space to the next Space, and goes to a place that is typed. ``bench`` has ``hand``, ``view``, ``unit`` and
     ``frame()``."""
 
     def __init__(self, bench):
@@ -41,13 +42,13 @@ class Cross(QObject):
 
     def wants(self, event) -> bool:
         """Whether a key is the cross's, even where an action of the window has it."""
-        return self.at is not None and self._bench.tool is not None and (
+        return self.at is not None and self._bench.hand is not None and (
             (event.text() != "" and event.text() in _DIGITS) or event.key() == Qt.Key.Key_Space)
 
     def key(self, event) -> bool:
         """A key; True where the cross used it."""
         bench, held = self._bench, event.modifiers()
-        if bench.tool is None:
+        if bench.hand is None:
             return False
         if event.key() in _WAYS and not held & Qt.KeyboardModifier.ControlModifier:
             step = bench.view.scale if held & Qt.KeyboardModifier.ShiftModifier else _STEP_PX
@@ -76,13 +77,15 @@ class Cross(QObject):
         if inside != place:
             bench.pan(inside.x() - place.x(), inside.y() - place.y())
         self.at = inside
-        bench.tool.move(bench.frame(), inside, self._is_down)
-        bench.setAccessibleDescription(bench.tool.hint)
+        bench.hand.move(bench.frame(), inside, self._is_down)
+        if bench.hand.hint != bench.accessibleDescription():
+            bench.setAccessibleDescription(bench.hand.hint)
+            SPEAKER.say(bench, bench.hand.hint)
         bench.update()
 
     def _press(self, held):
         bench = self._bench
-        tool, frame = bench.tool, bench.frame()
+        tool, frame = bench.hand, bench.frame()
         if self._is_down:
             self._is_down = False
             tool.release(frame, self.at)
@@ -91,7 +94,7 @@ class Cross(QObject):
             tool.press(frame, self.at)
             if held & Qt.KeyboardModifier.ControlModifier:
                 self._is_down = True
-            elif bench.tool is tool:  # a press may have put it down
+            elif bench.hand is tool:  # a press may have put it down
                 tool.release(frame, self.at)
         bench.update()
 
@@ -125,7 +128,7 @@ class Cross(QObject):
 
     def paint(self, painter: QPainter) -> None:
         """Draw it over the work."""
-        if self.at is None or self._bench.tool is None:
+        if self.at is None or self._bench.hand is None:
             return
         for colour, width in (("#ffffff", 4.0), (dyes.INK, 1.6)):
             painter.setPen(QPen(QColor(colour), width))

@@ -115,9 +115,10 @@ def tint_of(gone, hex_colour: str = "") -> QImage:
     size = max(gone.shape)
     step = max(1, size // 1400)
     gone = gone[::step, ::step]
-    y, x = np.ogrid[:gone.shape[0], :gone.shape[1]]
     bands = (np.arange(sum(gone.shape)) * step // max(4, size // 120) % 2).astype(np.uint8)
-    strong = np.array([150, 95], np.uint8)[bands][x + y]
+    # row y is what begins at y: slanting bands without an index for every pixel
+    strong = np.lib.stride_tricks.sliding_window_view(
+        np.array([150, 95], np.uint8)[bands], gone.shape[1])[:gone.shape[0]]
     cover = strong * gone if gone.dtype == bool else (gone.astype(np.uint16) * strong // 255).astype(np.uint8)
     colour, share = QColor(hex_colour or dyes.MADDER), np.arange(256)
     shades = np.stack([share * c // 255 for c in (colour.red(), colour.green(), colour.blue())] + [share], -1)

@@ -31,9 +31,9 @@ class Painting(Surface):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.drawRect(page)
         self._paint_overlays(painter)
-        if self.tool is not None:
+        if self.hand is not None:
             painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-            self.tool.paint(painter, Frame(page))
+            self.hand.paint(painter, Frame(page))
             self.cross.paint(painter)
         painter.restore()
         bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
@@ -152,7 +152,8 @@ class Painting(Surface):
         font = painter.font()
         font.setPixelSize(theme.text_px(13))
         painter.setFont(font)
-        text = self.tool.hint if self.tool is not None else self._pointed.text
+        asks = self.tool is not None or (self.resting is not None and self.cross.at is not None)
+        text = self.hand.hint if asks else self.asked or self._pointed.text
         if text:
             chips.hint(painter, text, RULER + 10, self.height() - 10, self.width() - RULER - 20)
         if self._busy_text:

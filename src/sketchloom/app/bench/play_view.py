@@ -171,7 +171,7 @@ class PlayView(QWidget):
 
     def _show_button(self):
         name = "pause" if self.is_playing else "play"
-        self.play.setIcon(theme.icon(name, theme.INK))
+        self.play.setIcon(theme.icon(name, "INK"))
         self.play.setAccessibleName(self.tr("Pause") if self.is_playing else self.tr("Play"))
 
     def keyPressEvent(self, event):

@@ -12,6 +12,7 @@ from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.chips import message
 from sketchloom.app.bench.paint import RULER
 from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
+from sketchloom.app.bench.touch import Touch
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import painted
 from sketchloom.app.work.paths import qt_path
@@ -55,6 +56,7 @@ class SheetView(QWidget):
         self._view, self._fitted = View(), True
         self._pointer: QPointF | None = None
         self._drag = None
+        self.touch = Touch(self, self._let_go, lambda at: self.customContextMenuRequested.emit(at.toPoint()))
         self._moved = (0.0, 0.0)
         self._empty = self.tr("Nothing is planned yet.")
 
@@ -128,6 +130,17 @@ class SheetView(QWidget):
     def zoom(self, factor: float, at: QPointF | None = None) -> None:
         at = at or QPointF(self.width() / 2, self.height() / 2)
         self._view, self._fitted = self._view.zoomed(factor, at.x(), at.y()).on_pixels(), False
+        self.viewed.emit()
+        self.update()
+
+    def _let_go(self):
+        """What was begun with one finger is over."""
+        self._drag, self._moved = None, (0.0, 0.0)
+        self.update()
+
+    def pan(self, dx: float, dy: float) -> None:
+        """Move the sheet on the screen."""
+        self._view, self._fitted = self._view.moved(dx, dy), False
         self.viewed.emit()
         self.update()
 

@@ -21,6 +21,8 @@ class Surface(QWidget):
     cancelled = Signal()
     tool_changed = Signal(object)
     colour_dropped = Signal(str, float, float)
+    menu_wanted = Signal(QPointF, bool)
+    """At a place of the bench; whether a key asks, and no cross says where."""
 
     def __init__(self, parent=None):
         super().__init__(parent)
@@ -46,6 +48,10 @@ class Surface(QWidget):
         self.takes_colours = False
         self.setAcceptDrops(True)
         self.tool = None
+        self.resting = None
+        """The tool that takes clicks while none is held: drags pan and the curtain is there all the same."""
+        self.asked = ""
+        """What a hand is asked to do, where no tool says it."""
         self._original: SourceImage | None = None
         self._pinned = None
         self._numbers: tuple = ()
@@ -228,6 +234,11 @@ class Surface(QWidget):
             self._set_view(self._view.moved(self._middle().x() - x, self._middle().y() - y))
             self._target_timer.start()
         self.update()
+
+    @property
+    def hand(self):
+        """The tool that clicks and keys go to: the one that is held, or the one that rests."""
+        return self.tool if self.tool is not None else self.resting
 
     # -- the view ----------------------------------------------------------------------
 

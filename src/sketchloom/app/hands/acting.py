@@ -6,9 +6,10 @@ from PySide6.QtWidgets import QApplication
 from sketchloom.app import actions
 from sketchloom.app.parts.about import About
 from sketchloom.app.parts.help import GLOSSARY
+from sketchloom.app.parts.help import STAGES as STAGE_PAGES
 from sketchloom.app.parts.preferences import Preferences
-from sketchloom.app.stages.cleaning.tool_row import ROW
-from sketchloom.app.stages.numbers import CLEAN, RELEASE, SHEETS, SOURCE
+from sketchloom.app.parts.tool_row import LAYER_ROW, ROW
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE
 from sketchloom.core.preflight.findings import STAGES
 
 _GROUNDS = ("auto", "middle", "dark", "light")
@@ -29,6 +30,10 @@ class Acting(QObject):
             "save": lambda: self._window.keeping.save(),
             "save_as": lambda: self._window.keeping.ask_save_as(),
             "write": self._write_from_keys,
+            "copy": lambda: self._window.keeping.copy_svg(),
+            "copy_picture": lambda: self._window.keeping.copy_picture(),
+            "print": lambda: self._window.keeping.ask_print(),
+            "open_folder": lambda: self._window.opening.ask_folder(),
             "close": self._window.close,
             "quit": QApplication.closeAllWindows,
             "undo": lambda: self._window.undo(),
@@ -45,6 +50,7 @@ class Acting(QObject):
             "again": lambda: self._window.session.evaluate(),
             **{f"stage_{n}": lambda n=n: self._window.show_stage(n) for n in range(len(STAGES))},
             "variants": lambda on: self._window.show_variants(on),
+            "keep": self._keep,
             "findings": lambda: self._window.findings.toggle(),
             "panel": lambda: self._window.splitter.fold(),
             "next": lambda: self._window.stepping.take(),
@@ -55,6 +61,8 @@ class Acting(QObject):
             "tour": lambda: self._window.touring.begin(),
             "about": lambda: self._show_dialog(About(self._window)),
             **{f"tool_{tool.name}": lambda n=tool.name: self._take_tool(n) for tool in ROW},
+            **{f"view_{tool.name}": lambda n=tool.name: self._turn_view(n) for tool in LAYER_ROW[1:]},
+            "stage_help": lambda: self._window.show_help(STAGE_PAGES),
             "help": lambda: self._window.show_help(),
         }
 
@@ -81,6 +89,17 @@ class Acting(QObject):
         if self._window.session.document is not None:
             self._window.show_stage(CLEAN)
             self._window.clean_tools.take(name)
+
+    def _keep(self):
+        name = self._window.beside.keep()
+        if name is not None:
+            self._window.notices.say("kept", "done", self.tr("Kept as “{0}”; it stands among the variants (V).").format(
+                name))
+
+    def _turn_view(self, name):
+        if self._window.session.document is not None:
+            self._window.show_stage(LAYERS)
+            self._window.panels[LAYERS].turn_view(name)
 
     def _write_from_keys(self):
         if self._window.session.document is not None:

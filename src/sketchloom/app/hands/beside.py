@@ -36,7 +36,7 @@ class Beside(QObject):
             lambda work, found: self._is_shown(work) and strip.begin(work, session.latest.paths, found))
         session.aside.variant.connect(lambda work, tried: self._is_shown(work) and strip.fill(tried, work.recipe.unit))
         strip.taken.connect(lambda recipe: session.change(self._taken(recipe), self.tr("variant")))
-        strip.keep_wanted.connect(self._keep)
+        strip.keep_wanted.connect(self.keep)
         strip.let_go.connect(self._let_go)
         strip.pinned.connect(lambda tried: bench.pin(tried, "" if tried is None else strip.title_of(tried)))
 
@@ -56,12 +56,18 @@ class Beside(QObject):
     def _is_shown(self, work) -> bool:
         return self._session.work is work
 
-    def _keep(self):
+    def keep(self) -> str | None:
+        """Keep what is decided now as an alternative; its name, None where there are too many or no work."""
+        if self._session.document is None:
+            return None
         recipe = self._session.document.recipe
         names = {one.name for one in recipe.alternatives}
         number = next(n for n in range(1, len(names) + 2) if self.tr("Alternative {0}").format(n) not in names)
-        if len(names) < MAX_ALTERNATIVES:
-            self._session.change(recipe.kept_as(self.tr("Alternative {0}").format(number)), self.tr("kept alternative"))
+        if len(names) >= MAX_ALTERNATIVES:
+            return None
+        name = self.tr("Alternative {0}").format(number)
+        self._session.change(recipe.kept_as(name), self.tr("kept alternative"))
+        return name
 
     def _let_go(self, name):
         recipe = self._session.document.recipe

@@ -2,8 +2,8 @@
 
 from PySide6.QtCore import QObject
 
+from sketchloom.app.parts.tool_row import CHOOSE, COVER, INK, LINE, MIRROR, SHAPE, SWEEP, WORD
 from sketchloom.app.stages.cleaning.shapes_box import LINE as LINE_FIGURE
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, COVER, INK, LINE, MIRROR, SHAPE, SWEEP, WORD
 from sketchloom.core.shapes.drawn import CIRCLE
 
 

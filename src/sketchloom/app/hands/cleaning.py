@@ -300,6 +300,14 @@ class Cleaning(QObject):
             within = [face for face in within if not ground[face]]
         return self._shown(within)
 
+    def chosen_within(self, points) -> tuple[int, ...]:
+        """Regions that a box or a line around means: those that are cut, and, where none of them lies in it, the holes
+        between them."""
+        found = [face for face in self.within(points) if not self.desk.outside[face]]
+        if not found and self.desk is not None:
+            found = [face for face in self.desk.within(points) if not self.desk.outside[face]]
+        return self._shown(found)
+
     def alike(self, face: int, likeness) -> tuple[int, ...]:
         """Regions shown that are like one."""
         return self._shown(self.desk.alike(face, likeness))

@@ -17,6 +17,8 @@ from sketchloom.app.tools.tool import WaitTool
 
 _DESK = "sketchloom.desk.shapes"
 """Fonts, optimisers and geometry, which the first window need not wait for."""
+_LATE = "scipy.spatial", "scipy.ndimage", "scipy.optimize"
+"""What it loads when it is first asked for something, which a hand should not wait for either."""
 
 
 def _desk_of(work):
@@ -26,7 +28,8 @@ def _desk_of(work):
 def _load_ahead():
     """Load the desk beside the window once there is a result, so that turning to the stage does not wait for it."""
     if _DESK not in sys.modules:
-        threading.Thread(target=import_module, args=(_DESK,), name="loads ahead", daemon=True).start()
+        threading.Thread(target=lambda: [import_module(name) for name in (_DESK, *_LATE)], name="loads ahead",
+                         daemon=True).start()
 
 
 def _fonts():

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.words import told
+from sketchloom.app.work.pictures import pictured
 from sketchloom.core.formats.registry import formats
 from sketchloom.files.opening import READABLE
 from sketchloom.files.project import SUFFIX
@@ -93,6 +94,42 @@ class Keeping(QObject):
         mime.setText(data.decode())
         QGuiApplication.clipboard().setMimeData(mime)
         self._say("copied", "done", self.tr("Copied as SVG."))
+
+    def copy_picture(self) -> None:
+        """The work as a picture with a transparent ground onto the clipboard."""
+        shown = self._session.latest
+        if shown is None or shown.coarse or not shown.work.layers:
+            return
+        self._session.tooling.run(
+            self.tr("Copying"), lambda _: pictured(shown), self._take_picture, lambda _: None)
+
+    def _take_picture(self, image):
+        QGuiApplication.clipboard().setImage(image)
+        self._say("copied", "done", self.tr("Copied as a picture, {0} × {1} pixels.").format(
+            image.width(), image.height()))
+
+    def ask_print(self) -> None:
+        """Print the work at its true size, over as many pages as it takes."""
+        from PySide6.QtPrintSupport import QPrintDialog, QPrinter  # nobody waits for it who does not print
+        shown = self._session.latest
+        if shown is None or shown.coarse or not shown.work.layers:
+            self._say("printed", "trouble", self.tr("There is nothing to print yet: the exact result is not there."))
+            return
+        printer = QPrinter(QPrinter.PrinterMode.HighResolution)
+        printer.setDocName(self._session.document.name)
+        dialog = QPrintDialog(printer, self._window)
+        dialog.setWindowTitle(self.tr("Print at true size"))
+        if dialog.exec():
+            self.print_on(printer)
+
+    def print_on(self, printer) -> None:
+        """Print what is shown."""
+        from sketchloom.app.work.printed import CHECK_MM, print_work
+        name, shown = self._session.document.name, self._session.latest
+        pages = print_work(printer, shown, lambda n, of: self.tr(
+            "{0} mm if it is printed at true size. {1}, page {2} of {3}").format(round(CHECK_MM), name, n, of))
+        self._say("printed", "done", counted(pages, self.tr("1 page was sent to the printer."),
+                                             self.tr("{0} pages were sent to the printer.")))
 
     def ask_send(self, look, anyway: bool = False) -> None:
         """To which machine a file goes; the last one is offered."""

@@ -1,18 +1,20 @@
 """Opens files, demos, what the clipboard holds, what the scanner sends and what was left unsaved."""
 
 from dataclasses import replace
+from pathlib import Path
 
 from PySide6.QtCore import QObject, Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import QFileDialog
 
-from sketchloom.app.offered import offered_by
+from sketchloom.app.offered import of_files, offered_by
 from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.scanner import ScannerDialog, scan_bytes
 from sketchloom.files import recovery, user_data
 from sketchloom.files.demo_works import demo, put_demo_projects
 from sketchloom.files.opening import READABLE, in_name_order
 
+_MOST_WINDOWS = 6
 _others: set = set()  # windows opened from another one live as long as they are shown
 
 
@@ -43,6 +45,13 @@ class Opening(QObject):
                                                 self.tr("Pictures and projects ({0})").format(names))
         self.open_paths(paths)
 
+    def ask_folder(self) -> None:
+        """Open the pictures of a folder."""
+        folder = QFileDialog.getExistingDirectory(self._window, self.tr("Open a folder of pictures"),
+                                                  self._window.keeping.last_folder())
+        if folder:
+            self._open(of_files([folder]))
+
     def open_paths(self, paths) -> None:
         """Open files: one at once; of several pictures ask what they are to each other."""
         paths = [str(p) for p in paths]
@@ -59,8 +68,19 @@ class Opening(QObject):
         dialog.chosen.connect(self._session.open_as_layers)
         dialog.show()
 
+    def _take_turns(self, paths, number):
+        """One work after another in this window; what is not saved of one is set aside."""
+        self._session.open_path(paths[number])
+        ways = ((self.tr("Next work"), number + 1), (self.tr("Work before"), number - 1))
+        self._say("turns", "ask", self.tr("Work {0} of {1}: {2}").format(number + 1, len(paths), Path(
+            paths[number]).name), tuple((words, lambda n=to: self._take_turns(paths, n))
+                                        for words, to in ways if 0 <= to < len(paths)))
+
     def _open_apart(self, paths):
-        """The first here, each other in a window of its own."""
+        """The first here, each other in a window of its own; more than fit on a screen one after another."""
+        if len(paths) > _MOST_WINDOWS:
+            self._take_turns(paths, 0)
+            return
         self._session.open_path(paths[0])
         for path in paths[1:]:
             window = type(self._window)()
@@ -96,7 +116,9 @@ class Opening(QObject):
 
     def open_offered(self, mime):
         """Open what a clipboard or a drop holds, or say why not."""
-        found = offered_by(mime)
+        self._open(offered_by(mime))
+
+    def _open(self, found):
         if found.paths:
             self.open_paths(found.paths)
         elif found.data:

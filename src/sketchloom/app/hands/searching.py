@@ -14,15 +14,15 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import actions
-from sketchloom.app.hands.choice.acts import ACTS, KINDS_NAMED
+from sketchloom.app.parts.acts import ACTS, KINDS_NAMED
 from sketchloom.app.parts.choice_strip import ActsGrid
 from sketchloom.app.parts.command_search import CommandSearch, Entry
 from sketchloom.app.parts.keys_table import KeysTable
 from sketchloom.app.parts.spot import Spot
-from sketchloom.app.stages.cleaning.tool_row import ToolRow
+from sketchloom.app.parts.tool_row import ToolRow
 from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.stages.fold import Fold
-from sketchloom.app.stages.numbers import CLEAN
+from sketchloom.app.stages.numbers import CLEAN, LAYERS
 from sketchloom.app.words import told
 from sketchloom.recipe.document import SETTINGS
 
@@ -33,10 +33,11 @@ _LONGEST_VALUE = 24
 class Searching(QObject):
     """The search of a window; goes to what is found, opening what it lies in, and rings it."""
 
-    def __init__(self, window, panels, stages, show_stage, actions_by_name, choosing):
+    def __init__(self, window, panels, stages, show_stage, actions_by_name, choosings):
+        """``choosings``: what is chosen on the bench, by the stage in which it is."""
         super().__init__(window)
         self._window, self._panels, self._stages, self._show_stage = window, panels, stages, show_stage
-        self._actions, self._choosing = actions_by_name, choosing
+        self._actions, self._choosings = actions_by_name, choosings
         self.spot = Spot(window)
         self.search = CommandSearch(window, self.entries)
 
@@ -54,27 +55,32 @@ class Searching(QObject):
     # -- what there is -----------------------------------------------------------------
 
     def _acts(self):
-        choosing = self._choosing
-        for act in choosing.acts():
-            yield Entry(told(act.words).rstrip("…"), self.tr("what is chosen"), lambda a=act: choosing.do(a.name),
-                        told(act.near), told(act.about), "", act.key_text)
-        can = {(choosing.kind, act.name) for act in choosing.acts()}
+        can = set()
+        for choosing in self._choosings.values():
+            for act in choosing.acts():
+                can.add((choosing.kind, act.name))
+                yield Entry(told(act.words).rstrip("…"), self.tr("what is chosen"),
+                            lambda c=choosing, a=act: c.do(a.name), told(act.near), told(act.about), "", act.key_text)
         for kind, acts in ACTS.items():
+            stage = next(stage for stage, choosing in self._choosings.items() if kind in choosing.kinds)
             for act in acts:
                 if (kind, act.name) not in can:
-                    yield self._not_yet(kind, act)
+                    yield self._not_yet(kind, act, stage)
 
-    def _not_yet(self, kind, act):
+    def _not_yet(self, kind, act, stage):
         """An act on what is not chosen: it leads to where that can be done."""
         words = told(act.words).rstrip("…")
-        return Entry(words, self.tr("{0}, in Clean").format(told(KINDS_NAMED[kind])),
-                     lambda: self._ask_to_choose(kind, act), told(act.near), told(act.about), "", act.key_text,
+        return Entry(words, self.tr("{0}, in {1}").format(told(KINDS_NAMED[kind]), self._stages[stage]),
+                     lambda: self._ask_to_choose(kind, act, stage), told(act.near), told(act.about), "", act.key_text,
                      "" if self._actions["tool_choose"].isEnabled() else self.tr("cannot be done now"))
 
-    def _ask_to_choose(self, kind, act):
-        self._actions["tool_choose"].trigger()
+    def _ask_to_choose(self, kind, act, stage):
+        if stage == CLEAN:
+            self._actions["tool_choose"].trigger()
+        else:
+            self._show_stage(stage)
         key = f" ({act.key_text})" if act.key_text else ""
-        self._choosing.ask_for(self.tr("Choose it on the bench first ({0}); then: {1}{2}.").format(
+        self._choosings[stage].ask_for(self.tr("Choose it on the bench first ({0}); then: {1}{2}.").format(
             told(KINDS_NAMED[kind]), told(act.words).rstrip("…"), key))
 
     def _of_actions(self):
@@ -82,7 +88,8 @@ class Searching(QObject):
             action = self._actions[row.name]
             keys = actions.keys_of(row.name)
             value = "" if not row.is_switch else self.tr("on") if action.isChecked() else self.tr("off")
-            where = self._stages[CLEAN] if row.name.startswith("tool_") else self.tr("everywhere")
+            where = (self._stages[CLEAN] if row.name.startswith("tool_") else
+                     self._stages[LAYERS] if row.name.startswith("view_") else self.tr("everywhere"))
             yield Entry(
                 row.plain, where, action.trigger, told(row.near), "", value,
                 QKeySequence(keys[0]).toString(QKeySequence.SequenceFormat.NativeText) if keys else "",

@@ -121,10 +121,11 @@ class Stacking(QObject):
     def _gather(self, rule, sheets):
         shown = self._session.latest
         if shown is not None and shown.index is not None and self._session.work is not None:
-            desk = RegionDesk(shown.work, shown.index)
-            self._session.change(
-                desk.gathered(self._session.document.recipe, rule, sheets), self.tr("line art to sheets")
-            )
+            desk, recipe = RegionDesk(shown.work, shown.index), self._session.document.recipe
+            self._session.tried(
+                self.tr("Gathering"), lambda *_: desk.gathered(recipe, rule, sheets),
+                lambda made: self._session.document.recipe is recipe and self._session.change(
+                    made, self.tr("line art to sheets")))
 
     def _untold(self, materials, heights, unit):
         """How high the stack is, where that is a guess."""

@@ -2,7 +2,9 @@
 
 from PySide6.QtCore import QObject
 
+from sketchloom.app.parts.announce import SPEAKER
 from sketchloom.app.parts.rail import ATTENTION, BLOCKED, FINE, UNKNOWN, UNTOUCHED
+from sketchloom.app.parts.widgets import counted
 from sketchloom.app.stages.numbers import RELEASE, SOURCE, TRACE
 from sketchloom.core.preflight.findings import STAGES, STOP, WARN
 
@@ -13,6 +15,25 @@ class Telling(QObject):
     def __init__(self, window):
         super().__init__(window)
         self._window = window
+        self._step = self._result = ""
+
+    def speak_step(self) -> None:
+        """Say aloud what was done last."""
+        step = self._window.session.document.undo_text() or ""
+        if step and step != self._step:
+            SPEAKER.say(self._window, step)
+        self._step = step
+
+    def speak_result(self) -> None:
+        """Say aloud what came out, where it is another than before."""
+        work, found = self._window.session.work, len(self._window.found())
+        result = ", ".join((
+            counted(len(work.layers), self.tr("1 layer"), self.tr("{0} layers")),
+            counted(sum(x.outline.pieces for x in work.layers), self.tr("1 piece"), self.tr("{0} pieces")),
+            counted(found, self.tr("1 finding"), self.tr("{0} findings"))))
+        if result != self._result:
+            SPEAKER.say(self._window, result)
+        self._result = result
 
     def show_unknown(self, why=None):
         """A preview is shown, or nothing of the last change: what is to be looked at is not known."""

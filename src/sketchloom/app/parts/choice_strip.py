@@ -17,8 +17,8 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
-from sketchloom.app.hands.choice.acts import Act
-from sketchloom.app.parts.widgets import clear, label, swatch
+from sketchloom.app.parts.acts import Act
+from sketchloom.app.parts.widgets import label, swatch
 from sketchloom.app.words import colour_word, told
 
 _COLUMNS, _MOST_COLOURS = 4, 9
@@ -29,15 +29,20 @@ _MARGIN, _HIGH, _KEY_PX = 8, 28, 11
 class ActButton(QToolButton):
     """The words of an act at the left, its key at the right, smaller."""
 
-    def __init__(self, act: Act):
+    def __init__(self):
         super().__init__()
-        self.words, self.key_text = told(act.words), act.key_text
+        self.name = self.words = self.key_text = ""
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)  # a click leaves the keys to the bench
+
+    def show_act(self, act: Act) -> None:
+        """Be the button of an act."""
+        self.name, self.words, self.key_text = act.name, told(act.words), act.key_text
         self.setText(self.words)
         self.setToolTip(_told_of(act))
         self.setAccessibleName(self.words)
         self.setAccessibleDescription(_told_of(act))
-        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
-        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)  # a click leaves the keys to the bench
+        self.updateGeometry()
 
     def _key_font(self):
         font = self.font()
@@ -57,7 +62,13 @@ class ActButton(QToolButton):
         self.initStyleOption(option)
         option.text = ""
         painter = QStylePainter(self)
-        painter.drawComplexControl(QStyle.ComplexControl.CC_ToolButton, option)
+        try:
+            painter.drawComplexControl(QStyle.ComplexControl.CC_ToolButton, option)
+            self._paint_words(painter)
+        finally:
+            painter.end()
+
+    def _paint_words(self, painter):
         room = self.rect().adjusted(theme.px(_MARGIN), 0, -theme.px(_MARGIN), 0)
         painter.setPen(QColor(theme.INK if self.isEnabled() else theme.FADED))
         painter.drawText(room, int(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter), self.words)
@@ -75,7 +86,7 @@ class ActsGrid(QWidget):
 
     def __init__(self, columns: int = _COLUMNS):
         super().__init__()
-        self._columns = columns
+        self._columns = self._most = columns
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(4)
@@ -87,45 +98,68 @@ class ActsGrid(QWidget):
         column.addLayout(self._grid)
         self._shown = None
         self.buttons: dict[str, QToolButton] = {}
+        self._made: list[ActButton] = []  # to give a button its look takes longer than to give it other words
+        self._swatches: list[QToolButton] = []
+        self._other = self._button()
+        self._other.setText("…")
+        _name(self._other, self.tr("Another colour"))
+        self._other.clicked.connect(lambda: self.other_wanted.emit())
+        self._colours.addWidget(self._other)
+        self._colours.addStretch(1)
 
-    def show_acts(self, acts: tuple[Act, ...], hexes=()) -> None:
-        """Buttons for these acts and colours; those that are there already stay."""
+    def show_acts(self, acts: tuple[Act, ...], hexes=(), takes_any: bool = True) -> None:
+        """Buttons for these acts and colours, ``takes_any`` other one too; those that are there already stay."""
         hexes = tuple(hexes)[:_MOST_COLOURS]
-        if (acts, hexes) == self._shown:
+        if (acts, hexes, takes_any) == self._shown:
             return
-        self._shown = acts, hexes
-        clear(self._colours)
-        clear(self._grid)
-        self.buttons = {}
-        for one in hexes:
-            name = colour_word(one)
-            self._colours.addWidget(self._button("", self.tr("Give it {0}").format(f"{name} {one}"), swatch(one, 20),
-                                                 lambda h=one: self.coloured.emit(h)))
-        if hexes:
-            self._colours.addWidget(self._button("…", self.tr("Another colour"), None, self.other_wanted.emit))
-            self._colours.addStretch(1)
+        self._shown = acts, hexes, takes_any
+        for number, one in enumerate(hexes):
+            if number == len(self._swatches):
+                self._swatches.append(self._button())
+                self._swatches[-1].clicked.connect(lambda _=False, n=number: self.coloured.emit(self._shown[1][n]))
+                self._colours.insertWidget(number, self._swatches[-1])
+            self._swatches[number].setIcon(swatch(one, 20))
+            _name(self._swatches[number], self.tr("Give it {0}").format(f"{colour_word(one)} {one}"))
+        for number, part in enumerate(self._swatches):
+            part.setVisible(number < len(hexes))
+        self._other.setVisible(bool(hexes) and takes_any)
         for number, act in enumerate(acts):
-            made = self.buttons[act.name] = ActButton(act)
-            made.clicked.connect(lambda _=False, a=act: self.asked.emit(a.name))
-            self._grid.addWidget(made, *divmod(number, self._columns))
-        for layout in (self._colours, self._grid):  # else they would be seen, and measured, a moment later
-            for n in range(layout.count()):
-                if layout.itemAt(n).widget() is not None:
-                    layout.itemAt(n).widget().show()
+            if number == len(self._made):
+                self._made.append(ActButton())
+                self._made[-1].clicked.connect(lambda _=False, n=number: self.asked.emit(self._made[n].name))
+                self._grid.addWidget(self._made[-1], *divmod(number, self._columns))
+            self._made[number].show_act(act)
+        for number, part in enumerate(self._made):
+            part.setVisible(number < len(acts))
+        self.buttons = {act.name: part for act, part in zip(acts, self._made, strict=False)}
 
-    def _button(self, text, tip, icon, act):
+    def fit_into(self, width: int) -> None:
+        """As many columns as there is room for, and no more than are meant."""
+        columns = self._most
+        while columns > 1 and self._width_with(columns) > width:
+            columns -= 1
+        if columns != self._columns:
+            self._columns = columns
+            for number, part in enumerate(self._made):
+                self._grid.addWidget(part, *divmod(number, columns))  # moves those that are there
+
+    def _width_with(self, columns):
+        shown = [part.sizeHint().width() for part in self.buttons.values()]
+        return sum(max(shown[n::columns], default=0) for n in range(columns)) + self._grid.spacing() * (columns - 1)
+
+    @staticmethod
+    def _button():
         made = QToolButton()
-        made.setText(text)
-        made.setToolTip(tip)
-        made.setAccessibleName(tip)
-        made.setAccessibleDescription(tip)
         made.setMinimumSize(theme.size(26, 26))
         made.setFocusPolicy(Qt.FocusPolicy.TabFocus)  # a click leaves the keys to the bench
-        if icon is not None:
-            made.setIcon(icon)
-            made.setIconSize(theme.size(18, 18))
-        made.clicked.connect(lambda: act())
+        made.setIconSize(theme.size(18, 18))
         return made
+
+
+def _name(part, words):
+    part.setToolTip(words)
+    part.setAccessibleName(words)
+    part.setAccessibleDescription(words)
 
 
 def _told_of(act):
@@ -151,11 +185,16 @@ class ChoiceStrip(QFrame):
         self.setCursor(Qt.CursorShape.ArrowCursor)
         self.hide()
 
-    def show_choice(self, words: str, acts, hexes, box: QRect) -> None:
+    def show_choice(self, words: str, acts, hexes, box: QRect, takes_any: bool = True) -> None:
         """Say what is chosen, offer what can be done, beside a box of the bench."""
         self.words.setText(words)
         self.setAccessibleDescription(words)
-        self.grid.show_acts(tuple(act for act in acts if not act.is_seldom), hexes)
+        self.grid.show_acts(tuple(acts), hexes, takes_any)
+        room = self.parentWidget().width() - theme.px(64)
+        self.grid.fit_into(room)
+        is_long = self.words.fontMetrics().horizontalAdvance(words) > room
+        self.words.setWordWrap(is_long)
+        self.words.setMinimumWidth(room if is_long else 0)  # what wraps says no width of its own
         self.show()
         for part in (self.grid, self):  # what was there before has its room no more
             part.layout().invalidate()

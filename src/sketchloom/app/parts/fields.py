@@ -107,7 +107,8 @@ class NamedSlider(QWidget):
     moved = Signal(int)
     auto = Signal()
 
-    def __init__(self, name: str, low: int, high: int, auto_text: str = ""):
+    def __init__(self, name: str, low: int, high: int, auto_text: str = "", in_a_row: bool = False):
+        """``in_a_row``: beside its name, where many stand below each other."""
         super().__init__()
         grid = QGridLayout(self)
         grid.setContentsMargins(0, 0, 0, 0)
@@ -121,8 +122,14 @@ class NamedSlider(QWidget):
         self.slider.setMinimumHeight(theme.px(26))
         self.slider.valueChanged.connect(self.moved)
         grid.addWidget(label(name), 0, 0)
-        grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
-        grid.addWidget(self.slider, 1, 0, 1, 3)
+        if in_a_row:
+            grid.addWidget(self.slider, 0, 1)
+            grid.addWidget(self.value_label, 0, 2)
+            self.value_label.setFixedWidth(theme.px(44))
+            self.slider.setFixedWidth(theme.px(110))
+        else:
+            grid.addWidget(self.value_label, 0, 1, 1, 1 if auto_text else 2)
+            grid.addWidget(self.slider, 1, 0, 1, 3)
         grid.setColumnStretch(0, 1)
         if auto_text:
             self.auto_button = button(self.tr("Auto"), tip=auto_text, checkable=True)

@@ -67,7 +67,7 @@ class FindingRows(QWidget):
         row.setContentsMargins(0, 2, 6, 2)
         mark = QLabel()
         name, colour = ICONS[finding.severity]
-        mark.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
+        theme.mark(mark, name, colour)
         severities = {NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop")}
         mark.setAccessibleName(severities[finding.severity])
         row.addWidget(mark, 0, Qt.AlignmentFlag.AlignTop)

@@ -37,7 +37,7 @@ class FindingsLine(QFrame):
         self._fold.setObjectName("fold")
         self._fold.setAccessibleName(self.tr("Show all findings"))
         self._fold.setToolTip(self.tr("Show all findings (Ctrl+L)"))
-        self._fold.setIcon(theme.icon("chevron-up", theme.INK))
+        self._fold.setIcon(theme.icon("chevron-up", "INK"))
         self._fold.toggled.connect(self._unfold)
         head.addWidget(self._icon)
         head.addWidget(self._summary, 1)
@@ -69,7 +69,7 @@ class FindingsLine(QFrame):
     def show_unknown(self, text: str) -> None:
         """Say why nothing is known."""
         self._findings, self._is_known = (), False
-        self._icon.setPixmap(theme.icon("info-circle", theme.WOAD).pixmap(theme.size(18, 18)))
+        theme.mark(self._icon, "info-circle", "WOAD")
         self._summary.setText(text)
         self._summary.setToolTip("")
         self._fold.setChecked(False)
@@ -93,8 +93,8 @@ class FindingsLine(QFrame):
 
     def _summarise(self):
         if not self._findings:
-            icon, colour = ("info-circle", theme.WOAD) if self._troubled else ("circle-check", theme.MOSS)
-            self._icon.setPixmap(theme.icon(icon, colour).pixmap(theme.size(18, 18)))
+            icon, colour = ("info-circle", "WOAD") if self._troubled else ("circle-check", "MOSS")
+            theme.mark(self._icon, icon, colour)
             self._summary.setText(self.tr("Nothing to look at in the result; something failed, see its message.")
                                   if self._troubled else self.tr("Nothing to look at."))
             self._summary.setToolTip("")
@@ -104,7 +104,7 @@ class FindingsLine(QFrame):
         self._fold.setEnabled(True)
         worst = self._findings[0]
         name, colour = ICONS[worst.severity]
-        self._icon.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
+        theme.mark(self._icon, name, colour)
         where = f"{worst.layer}: " if worst.layer else ""
         kinds, places = len(by_kind(self._findings)), len(self._findings)
         rest = counted(places, self.tr("1 finding"), self.tr("{0} findings"))
@@ -115,7 +115,7 @@ class FindingsLine(QFrame):
 
     def _unfold(self, on):
         self._area.setVisible(on)
-        self._fold.setIcon(theme.icon("chevron-down" if on else "chevron-up", theme.INK))
+        self._fold.setIcon(theme.icon("chevron-down" if on else "chevron-up", "INK"))
         if on:
             self._fill()
 

@@ -6,15 +6,16 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QKeySequence
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLineEdit, QTabWidget, QTextBrowser, QVBoxLayout, QWidget
 
-from sketchloom.app import actions
-from sketchloom.app.hands.choice.acts import ACTS, KINDS_NAMED
+from sketchloom.app import actions, theme
+from sketchloom.app.parts.acts import ACTS, KINDS_NAMED
 from sketchloom.app.parts.glossary import WORDS
+from sketchloom.app.parts.stage_help import StageHelp
 from sketchloom.app.words import told
 from sketchloom.core.base.lookup import plain, ranked
 from sketchloom.core.base.said import said
 
-GLOSSARY = 2
-"""The page of words."""
+FIRST, STAGES, KEYS, GLOSSARY = PAGES = range(4)
+"""Pages by their order."""
 GESTURES = (
     (said("Wheel, + and −"), said("Zoom to the pointer")),
     (said("Drag, arrow keys, two fingers"), said("Pan")),
@@ -73,21 +74,24 @@ your work again.</p>
 class HelpDialog(QDialog):
     """A window that stays beside the work."""
 
-    def __init__(self, parent=None, page: int = 0):
-        super().__init__(parent)
+    def __init__(self, window, page: int = FIRST):
+        super().__init__(window)
         self.setWindowTitle(self.tr("Help"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        self.resize(640, 640)
+        self.resize(theme.px(720), theme.px(680))
         rows = "".join(
             f"<tr><td style='padding:3px 18px 3px 0'><b>{escape(key)}</b></td><td>{escape(words)}</td></tr>"
             for key, words in _keys())
         tabs = QTabWidget()
-        for title, html in (
-            (self.tr("First ten minutes"), told(FIRST_STEPS)),
-            (self.tr("Keys"), f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"),
+        self.stages = StageHelp(window.panels, window.rail.titles, window.stage)
+        keys = f"<h3>{self.tr('Keys')}</h3><table>{rows}</table>"
+        for title, made in (
+            (self.tr("First ten minutes"), _page(self.tr("First ten minutes"), told(FIRST_STEPS))),
+            (self.tr("The stages"), self.stages),
+            (self.tr("Keys"), _page(self.tr("Keys"), keys)),
+            (self.tr("Glossary"), _Glossary()),
         ):
-            tabs.addTab(_page(title, html), title)
-        tabs.addTab(_Glossary(), self.tr("Glossary"))
+            tabs.addTab(made, title)
         tabs.setCurrentIndex(page)
         box = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         box.rejected.connect(self.close)

@@ -5,6 +5,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QSizePolicy, QToolBut
 from shiboken6 import isValid
 
 from sketchloom.app import theme
+from sketchloom.app.parts.announce import SPEAKER
 from sketchloom.app.parts.widgets import button
 
 _LOOK = {
@@ -26,7 +27,7 @@ class Notice(QFrame):
         row.setContentsMargins(12, 6, 8, 6)
         name, colour = _LOOK[kind]
         mark = QLabel()
-        mark.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
+        theme.mark(mark, name, colour)
         self.words = QLabel(text)
         self.words.setTextFormat(Qt.TextFormat.PlainText)
         self.words.setWordWrap(True)
@@ -39,7 +40,7 @@ class Notice(QFrame):
             choice.clicked.connect(lambda _=False, f=act: (self.deleteLater(), f()))
             row.addWidget(choice)
         shut = QToolButton()
-        shut.setIcon(theme.icon("x", theme.INK))
+        shut.setIcon(theme.icon("x", "INK"))
         shut.setToolTip(self.tr("Close this message"))
         shut.setAccessibleName(self.tr("Close this message"))
         shut.clicked.connect(self.deleteLater)
@@ -69,6 +70,7 @@ class Notices(QFrame):
         notice.destroyed.connect(lambda *_: self._forget(topic, notice))
         self._column.addWidget(notice)
         self._tell()
+        SPEAKER.say(self, text, kind == "trouble")
         return notice
 
     def drop(self, topic: str) -> None:

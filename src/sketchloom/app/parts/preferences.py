@@ -1,7 +1,7 @@
 """What a person prefers: how the window looks and speaks, and the unit of new works."""
 
 from PySide6.QtCore import QSettings, Signal
-from PySide6.QtWidgets import QComboBox, QDialog, QDialogButtonBox, QFormLayout, QVBoxLayout
+from PySide6.QtWidgets import QApplication, QComboBox, QDialog, QDialogButtonBox, QFormLayout, QVBoxLayout
 
 from sketchloom.app import languages, theme
 from sketchloom.app.parts.widgets import button, label
@@ -52,5 +52,7 @@ class Preferences(QDialog):
 
     def _keep(self, key, value):
         QSettings().setValue(key, value)
-        self.said.setText(self.tr("Kept; new works begin with it.") if key == UNIT_KEY
-                          else self.tr("Kept; the window has it at the next start."))
+        if key == theme.SCHEME_KEY:
+            theme.follow(QApplication.instance())
+        self.said.setText({UNIT_KEY: self.tr("Kept; new works begin with it."), theme.SCHEME_KEY: self.tr("Kept.")}.get(
+            key, self.tr("Kept; the window has it at the next start.")))

@@ -17,7 +17,7 @@ class StageButton(QToolButton):
         super().__init__()
         self.title, self.state, self.count = title, UNTOUCHED, 0
         self.setText(title)
-        self.setIcon(theme.icon(icon_name, theme.INK))
+        self.setIcon(theme.icon(icon_name, "INK"))
         self.setIconSize(theme.size(26, 26))
         self.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         self.setCheckable(True)

@@ -162,7 +162,7 @@ class VariantsStrip(QFrame):
         card = Card(self._title(tried.variant), self._lines(tried.figures, unit), tried.picture, False)
         card.clicked.connect(lambda: self.taken.emit(tried.variant.recipe))
         pin = QToolButton(card)
-        pin.setIcon(theme.icon("pin", theme.INK))
+        pin.setIcon(theme.icon("pin", "INK"))
         pin.setToolTip(self.tr("Pin: compare this one with the present result through the curtain"))
         pin.setAccessibleName(self.tr("Pin {0}").format(self._title(tried.variant)))
         pin.setFixedSize(theme.size(30, 28))
@@ -170,7 +170,7 @@ class VariantsStrip(QFrame):
         pin.clicked.connect(lambda: self.pin(tried))
         if tried.variant.title[0] == "kept":
             gone = QToolButton(card)
-            gone.setIcon(theme.icon("x", theme.INK))
+            gone.setIcon(theme.icon("x", "INK"))
             gone.setToolTip(self.tr("Let this alternative go"))
             gone.setAccessibleName(self.tr("Let {0} go").format(tried.variant.title[1]))
             gone.setFixedSize(theme.size(30, 28))

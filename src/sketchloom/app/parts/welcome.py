@@ -47,7 +47,7 @@ class Welcome(QScrollArea):
         row = QHBoxLayout()
         opens = button(self.tr("Open…"), "folder-open")
         opens.setObjectName("primary")
-        opens.setIcon(theme.icon("folder-open", theme.ON_WOAD))
+        opens.setIcon(theme.icon("folder-open", "ON_WOAD"))
         opens.clicked.connect(self.open_wanted)
         paste = button(self.tr("Paste"), "clipboard")
         paste.clicked.connect(self.paste_wanted)

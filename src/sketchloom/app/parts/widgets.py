@@ -1,5 +1,6 @@
 """Small parts that the panels share."""
 
+from functools import lru_cache
 from html import escape
 
 from PySide6.QtCore import QEvent, Qt, QTimer, Signal
@@ -33,7 +34,7 @@ def label(text: str, kind: str = "") -> QLabel:
 def button(text: str, icon_name: str = "", tip: str = "", checkable: bool = False) -> QPushButton:
     made = QPushButton(text)
     if icon_name:
-        made.setIcon(theme.icon(icon_name, theme.INK, theme.ON_WOAD))
+        made.setIcon(theme.icon(icon_name, "INK", "ON_WOAD"))
     if tip:
         made.setToolTip(tip)
     made.setCheckable(checkable)
@@ -112,6 +113,14 @@ class Panel(QScrollArea):
         self.placed = box
         box.change.connect(self.change)
         self.column.insertWidget(max(self.column.count() - 1, 0), box)
+
+    def purpose(self) -> str:
+        """What the stage is for, in a sentence or two."""
+        return ""
+
+    def landmarks(self) -> tuple:
+        """Its main parts, each with what it is for; from the top."""
+        return ()
 
     def section(self, text: str) -> None:
         self.column.addWidget(label(text, "section"))
@@ -237,12 +246,17 @@ def counted(number: int, one: str, many: str) -> str:
 
 def swatch(hex_colour: str, size: int = 22) -> QIcon:
     """A square of a colour with an edge that shows on any ground."""
+    return _swatch(hex_colour, size, theme.INK_SOFT)
+
+
+@lru_cache(maxsize=512)
+def _swatch(hex_colour, size, edge):
     pixmap = QPixmap(size * 2, size * 2)
     pixmap.setDevicePixelRatio(2)
     pixmap.fill(Qt.GlobalColor.transparent)
     painter = QPainter(pixmap)
     painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-    painter.setPen(QPen(QColor(theme.INK_SOFT), 1))
+    painter.setPen(QPen(QColor(edge), 1))
     painter.setBrush(QColor(hex_colour))
     painter.drawRoundedRect(1, 1, size - 2, size - 2, 4, 4)
     painter.end()

@@ -4,6 +4,7 @@ from PySide6.QtCore import Signal
 
 from sketchloom.app.parts.choice_strip import ChosenWords
 from sketchloom.app.parts.finding_rows import FindingRows
+from sketchloom.app.parts.tool_row import CHOOSE, ROW, SWEEP, ToolRow
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label
 from sketchloom.app.stages.cleaning.curves_box import CurvesBox, RegularBox
@@ -18,8 +19,7 @@ from sketchloom.app.stages.cleaning.splits_box import CoversBox, SplitsBox
 from sketchloom.app.stages.cleaning.stencil_box import StencilBox
 from sketchloom.app.stages.cleaning.strokes_box import StrokesBox
 from sketchloom.app.stages.cleaning.together_box import TogetherBox
-from sketchloom.app.stages.cleaning.tool_row import CHOOSE, SWEEP, ToolRow
-from sketchloom.app.stages.drawer import Drawer
+from sketchloom.app.stages.drawer import Drawer, called_one_at_a_time
 from sketchloom.app.stages.fold import Fold
 from sketchloom.core.base.units import format_length
 from sketchloom.core.preflight.findings import CLEAN
@@ -35,7 +35,7 @@ class CleanPanel(Panel):
     def __init__(self, parent=None):
         super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Clean"))
-        self.tools = ToolRow()
+        self.tools = ToolRow(ROW, tuple(f"Ctrl+{n + 1}" for n in range(len(ROW))))
         self.chosen = ChosenWords()
         self.chosen.hide()
         self.regions, self.edits, self.mending = RegionsBox(), EditsBox(), FindingRows(is_narrow=True)
@@ -59,10 +59,9 @@ class CleanPanel(Panel):
         self._figures = Figures()
         self.add(self._figures)
         self.column.addStretch(1)
-        self.tools.name_boxes({name: drawer.head.text() for name, drawer in self.drawers.items()})
-        self.tools.called.connect(lambda name: self.drawers[name].call())
+        called_one_at_a_time(self.drawers, self.tools)
         for drawer in self.drawers.values():
-            drawer.head.toggled.connect(lambda on, d=drawer: on and self._close_others(d))
+            drawer.head.toggled.connect(lambda on, d=drawer: on and self._forget_own(d))
         self.drawers["small"].head.toggled.connect(lambda _: self._fill_small())
         self._desk, self._is_pens, self._held, self._own = None, False, None, None
         self.regions.hide()
@@ -95,16 +94,27 @@ class CleanPanel(Panel):
             ("stencil", self.tr("Stencil bridges"), self.stencil),
         )}
 
-    def _close_others(self, opened):
-        for drawer in self.drawers.values():
-            if drawer is not opened:
-                drawer.call(False)
+    def _forget_own(self, opened):
         if self._own is not opened:
             self._own = None
 
     def close_drawers(self) -> None:
         """No box is called for any more."""
-        self._close_others(None)
+        for drawer in self.drawers.values():
+            drawer.call(False)
+        self._own = None
+
+    def purpose(self):
+        return self.tr("The drawing is mended by hand: what is chosen on the bench carries what can be done to it.")
+
+    def landmarks(self):
+        return (
+            (self.tools, self.tr("Choose is held as you come. Everything else is under More, or found by its words.")),
+            (self._hint, self.tr("Click a region, a shape or a gap; click again for the stroke or line around it.")),
+            (self.chosen, self.tr("What is chosen, its figures, and what can be done to it, with its keys.")),
+            (self.mending, self.tr("What may go wrong when it is cut, each with a way to mend it.")),
+            (self._edits_fold, self.tr("Every decision about a region; it can be taken back or held off.")),
+        )
 
     # -- what is chosen and held ---------------------------------------------------------
 

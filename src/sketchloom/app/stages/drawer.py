@@ -1,6 +1,6 @@
 """Boxes that come when they are called for, one at a time."""
 
-from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.fold import Fold, one_at_a_time
 
 
 class Drawer(Fold):
@@ -26,3 +26,10 @@ class Drawer(Fold):
         self.head.setChecked(is_open)
         if is_open:
             self._opened(True)
+
+
+def called_one_at_a_time(drawers: dict[str, Drawer], tools) -> None:
+    """Let the menu of a row of tools call boxes by their names; the one before goes."""
+    one_at_a_time(drawers.values())
+    tools.name_boxes({name: drawer.head.text() for name, drawer in drawers.items()})
+    tools.called.connect(lambda name: drawers[name].call())

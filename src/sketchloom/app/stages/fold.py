@@ -35,7 +35,7 @@ class Fold(QWidget):
         self.head.toggled.connect(self._turn)
 
     def _point(self, is_open):
-        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", theme.INK))
+        self.head.setIcon(theme.icon("chevron-up" if is_open else "chevron-down", "INK"))
 
     def _turn(self, is_open):
         self._point(is_open)
@@ -83,3 +83,16 @@ class Fold(QWidget):
         self._applies = not why
         self._why.setText(why)
         self._turn(self.head.isChecked())
+
+
+def one_at_a_time(folds) -> None:
+    """Boxes of which opening one closes the others, so that a panel stays short."""
+    folds = tuple(folds)
+
+    def close_others(opened):
+        for fold in folds:
+            if fold is not opened and fold.head.isChecked():
+                fold.head.setChecked(False)
+
+    for fold in folds:
+        fold.head.toggled.connect(lambda on, f=fold: on and close_others(f))

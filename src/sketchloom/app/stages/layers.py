@@ -6,9 +6,10 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 
 from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.tool_row import APART, CHOOSE, LAYER_ROW, SECTION, ToolRow
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, label
-from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.drawer import Drawer, called_one_at_a_time
 from sketchloom.app.stages.layering.chosen_box import ChosenBox
 from sketchloom.app.stages.layering.details_box import DetailsBox
 from sketchloom.app.stages.layering.every_layer_box import EveryLayerBox
@@ -33,11 +34,12 @@ class LayersPanel(Panel):
     apart_wanted = Signal(bool)
     section_wanted = Signal(bool)
     table_wanted = Signal()
+    choose_wanted = Signal()
 
     def __init__(self, parent=None):
         super().__init__("", parent)
         self.column.itemAt(0).widget().setText(self.tr("Layers"))
-        self._recipe, self._work, self._compared_of, self._ways_of = None, None, None, None
+        self._recipe = self._work = self._compared_of = self._ways_of = self._line_art_of = None
         self._names = {
             "stacked": self.tr("Stacked"),
             "fitted": self.tr("Fitted"),
@@ -49,6 +51,7 @@ class LayersPanel(Panel):
         self.chosen.change.connect(self.change)
         self.chosen.moved.connect(self._move)
         self.chosen.table_wanted.connect(self.table_wanted)
+        self.every = EveryLayerBox()
         self._build_list()
         self._build_ways()
         self._build_boxes()
@@ -58,10 +61,6 @@ class LayersPanel(Panel):
         self.add(self.order_note, self._figures)
         self.uncut = UncutNote()
         self.add(self.uncut)
-        self.section(self.tr("All layers"))
-        self.every = EveryLayerBox()
-        self.every.change.connect(self.change)
-        self.add(self.every)
         self.column.addStretch(1)
 
     def _build_ways(self):
@@ -85,22 +84,18 @@ class LayersPanel(Panel):
         self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
         self._overlap_label = label(self.tr("Overlap"))
         self._overlap_label.setToolTip(self.tr("How far a sheet goes on under what covers it, up to 2 mm"))
-        self._apart = button(self.tr("Pull apart"), "stack-2", self.tr("The sheets at a slant above each other"),
-                             checkable=True)
-        self._apart.clicked.connect(self.apart_wanted)
-        self._section = button(self.tr("Section"), "arrows-split-2",
-                               self.tr("The stack from the side, along a line on the bench"), checkable=True)
-        self._section.clicked.connect(self.section_wanted)
         self.add(
             self._way,
             self._way_note,
             self._propose_way,
             (self._overlap_label, self._overlap),
-            self._compared,
-            (self._apart, self._section),
+            self.every.laid_on,
         )
 
     def _build_list(self):
+        self.tools = ToolRow(LAYER_ROW, ())
+        self.tools.taken.connect(self._take_tool)
+        self._views, self._is_choosing = {APART: False, SECTION: False}, False
         self._list = SheetList()
         self._list.ordered.connect(self._take_order)
         self._list.named.connect(self._take_name)
@@ -109,26 +104,42 @@ class LayersPanel(Panel):
             shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
             shortcut.activated.connect(lambda u=up: self.move_current(u))
         self._list.set_details(self.chosen)
-        self.add(label(self.tr("Uppermost first; click one for all about it, drag to reorder (Ctrl+↑, Ctrl+↓), F2 to "
-                               "name."), "quiet"), self._list)
+        self.add(self.tools, label(self.tr("Uppermost first; drag to reorder, F2 to name."), "quiet"), self._list)
         self.section(self.tr("How they are laid"))
 
     def _build_boxes(self):
-        self.orders = OrderBox()
-        self.orders.change.connect(self.change)
+        self.orders, self.line_art, self.look = OrderBox(), LineArtBox(), LookBox()
+        self.details, self.laying = DetailsBox(), LayingBox()
+        self.every.add(*self.chosen.for_all)
         self.selected.connect(self.orders.show_chosen)
-        self.add(Fold(self.tr("What the order is to save"), self.orders))
-        self.line_art = LineArtBox()
-        self._line_art = Fold(self.tr("Line art to sheets"), self.line_art)
-        self.add(self._line_art)
-        self.look = LookBox()
-        self.add(Fold(self.tr("How it will look"), self.look))
-        self.details = DetailsBox()
-        self.details_fold = Fold(self.tr("Openings, or pieces on top"), self.details)
-        self.add(self.details_fold)
-        self.laying = LayingBox()
-        self.laying_fold = Fold(self.tr("Pieces and how they are laid"), self.laying)
-        self.add(self.laying_fold)
+        for box in (self.orders, self.every):
+            box.change.connect(self.change)
+        self.drawers = {name: Drawer(title, box) for name, title, box in (
+            ("ways", self.tr("The ways side by side"), self._compared),
+            ("order", self.tr("What the order is to save"), self.orders),
+            ("line_art", self.tr("Line art to sheets"), self.line_art),
+            ("look", self.tr("How it will look"), self.look),
+            ("details", self.tr("Openings, or pieces on top"), self.details),
+            ("laying", self.tr("Pieces and how they are laid"), self.laying),
+            ("every", self.tr("All layers"), self.every),
+        )}
+        self.details_fold, self.laying_fold = self.drawers["details"], self.drawers["laying"]
+        called_one_at_a_time(self.drawers, self.tools)
+        self.add(*self.drawers.values())
+
+    def purpose(self):
+        return self.tr("Which sheet lies on which, what each is cut from, and what every way of layering costs.")
+
+    def landmarks(self):
+        return (
+            (self.tools, self.tr("Click a layer on the bench, pull the stack apart, or see it from the side.")),
+            (self._list, self.tr("One row a sheet, the uppermost first. The chosen one unfolds: name, colour, "
+                                 "material, lock. Drag to reorder.")),
+            (self._way, self.tr("How sheets lie under each other: whole, fitted, with windows. The proposed way has "
+                                "its reason below.")),
+            (self.every.laid_on, self.tr("The shirt, wall or card: what looks like it needs no sheet.")),
+            (self.order_note, self.tr("Whether another order would save cutting, and how much.")),
+        )
 
     # -- showing -----------------------------------------------------------------------
 
@@ -149,13 +160,17 @@ class LayersPanel(Panel):
             "lean": self.tr("Least cutting; looks the same from above, and forgives as much as the overlap."),
             "based": self.tr("One base to lay the rest on; forgives as much as the overlap."),
         }[way]
-        self._way_note.setText(
-            kind if not work.laying.why else self.tr("Proposed: {0}.").format(named(work.laying.why)) + " " + kind)
+        self._way_note.setText(kind if not work.laying.why else self.tr("Proposed: {0}.").format(
+            named(work.laying.why)))
+        self._way_note.setToolTip(kind)
         self._show_overlap(work)
-        self._line_art.explain("" if work.reading == "tone" else self.tr(
+        self.drawers["line_art"].explain("" if work.reading == "tone" else self.tr(
             "Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace."))
         if work.reading == "tone":
             self.line_art.show_work(work)
+            if self._line_art_of is not work.picture and not work.rough:
+                self.drawers["line_art"].head.setChecked(True)  # what such pictures come here for
+                self._line_art_of = work.picture
         self.orders.show_work(work)
         self.orders.recipe = self._recipe or work.recipe  # the document may be ahead of what is shown
         if self._compared_of is not work.traced:
@@ -169,7 +184,6 @@ class LayersPanel(Panel):
         narrow = [x.min_feature_mm for x in work.layers if x.min_feature_mm is not None]
         self._figures.show_values(
             (
-                (self.tr("Sheets"), str(len(work.layers))),
                 (self.tr("Pieces to lay"), str(sum(x.outline.pieces for x in work.layers))),
                 (self.tr("Holes"), str(sum(x.outline.holes for x in work.layers))),
                 (self.tr("Cutting"), format_length(work.cut_length_mm, unit, 0)),
@@ -233,6 +247,11 @@ class LayersPanel(Panel):
     def select(self, key: str) -> None:
         self._list.select(key)
 
+    @property
+    def rows(self) -> SheetList:
+        """The list of layers."""
+        return self._list
+
     # -- edits -------------------------------------------------------------------------
 
     def _emit(self, what, **changes):
@@ -264,8 +283,35 @@ class LayersPanel(Panel):
 
     def show_views(self, apart: bool, section: bool) -> None:
         """Which views of the stack are open."""
-        self._apart.setChecked(apart)
-        self._section.setChecked(section)
+        self._views = {APART: apart, SECTION: section}
+        self._show_tools()
+
+    def show_choosing(self, on: bool) -> None:
+        """Whether a click on the bench chooses."""
+        self._is_choosing = on
+        self._show_tools()
+
+    def _show_tools(self):
+        on_bench = self._is_choosing and not self._views[APART]  # the stack has no things to choose
+        self.tools.show_tool(CHOOSE if on_bench else None, *(name for name, on in self._views.items() if on))
+
+    def _take_tool(self, name):
+        if name == CHOOSE:
+            self.choose_wanted.emit()
+        else:
+            self.turn_view(name)
+        self._show_tools()
+
+    def turn_view(self, name: str) -> None:
+        """Open a view of the stack, or close it."""
+        (self.apart_wanted if name == APART else self.section_wanted).emit(not self._views[name])
+
+    def ask_name(self, key: str) -> None:
+        """Let a layer's name be typed in its row."""
+        self._list.select(key)
+        self.ensureWidgetVisible(self._list)
+        self._list.setFocus()
+        self._list.editItem(self._list.currentItem())
 
     def move_current(self, up: bool) -> None:
         """Move the chosen layer one place up or down in the stack."""

@@ -29,7 +29,8 @@ from sketchloom.app.parts.widgets import (
     say_on,
     swatch,
 )
-from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.box import Box
+from sketchloom.app.stages.fold import Fold, one_at_a_time
 from sketchloom.app.stages.releasing.camera_box import CameraBox
 from sketchloom.app.stages.releasing.cautions_box import CautionsBox
 from sketchloom.app.stages.releasing.checks_box import ChecksBox
@@ -69,13 +70,30 @@ class ReleasePanel(Panel):
         self.camera = CameraBox()
         self.fold = Fold(self.tr("How the files are written"), self._handing)
         self._build_writing()
+        parts = Box()
+        parts.add(self._plan, self._report, self._marks, self._table, self._hidden, self._figures,
+                  (self._shared, self._copy))
+        self.content = Fold(self.tr("What is written"), parts, True)
+        one_at_a_time((self.content, self.fold))
         self.add(self.who, (label(self.tr("Format")), self._form), self._how, self.camera, self.checks, self._look,
-                 self._write, self._not_yet, self._result, self._open, self._plan, self._report, self._marks,
-                 self._figures, self._table, self._hidden, (self._shared, self._copy), self.drag, self.fold, self._keep)
+                 self._write, self._not_yet, self._result, self._open, self.drag, self.content, self.fold, self._keep)
         self.section(self.tr("Before you cut"))
         self.add(CautionsBox())
         self.column.addStretch(1)
         self._take_recipient("designer", False)
+
+    def purpose(self):
+        return self.tr("The files, for whoever gets them: checked, played as the machine would run them, then written.")
+
+    def landmarks(self):
+        return (
+            (self.who, self.tr("Who gets the files. It sets the format and all that goes with it.")),
+            (self._form, self.tr("The format, where another is wanted.")),
+            (self.checks, self.tr("What is checked before anything is written; each point can be gone to and mended.")),
+            (self._look, self.tr("Files are made, read back and played; nothing is written.")),
+            (self._write, self.tr("Writes them. What is there already is asked about once.")),
+            (self.content, self.tr("Which layers are written, and what beside them.")),
+        )
 
     def place(self, box) -> None:
         """Controls that are made from descriptions, in their fold."""

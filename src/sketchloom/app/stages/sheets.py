@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QCheckBox, QSpinBox
 from sketchloom.app import theme
 from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.parts.widgets import Figures, Panel, label
-from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.fold import Fold, one_at_a_time
 from sketchloom.app.stages.planning.cost_box import CostBox
 from sketchloom.app.stages.planning.laying_list import LayingList
 from sketchloom.app.stages.planning.machine_box import MachineBox
@@ -50,10 +50,25 @@ class SheetsPanel(Panel):
             "rests": Fold(self.tr("Rests to use up"), self.offcuts),
             "laying": Fold(self.tr("The order of laying"), self.laying),
         }
+        one_at_a_time(self.folds.values())
         self.add(*self.folds.values())
         self.section(self.tr("How parts are placed"))
         self.column.addStretch(1)
         self._work = None
+
+    def purpose(self):
+        return self.tr("What goes into the machine: parts placed on its carriers, divided where they are too large, "
+                       "with the time, film and cost they take.")
+
+    def landmarks(self):
+        return (
+            (self.machine, self.tr("Which machine cuts, and with what carrier. The table of machines can be changed.")),
+            (self.copies, self.tr("How often the work is cut.")),
+            (self._sheet, self.tr("The sheet that is seen: how much of it is used, how long it cuts.")),
+            (self.part, self.tr("The chosen part can be turned, dragged to another place or sheet, or placed anew.")),
+            (self.folds["size"], self.tr("The largest size that fits a place, a carrier, or the smallest detail.")),
+            (self.folds["cost"], self.tr("Minutes and prices, from your own rates.")),
+        )
 
     def show_document(self, document) -> None:
         for box in self._boxes:

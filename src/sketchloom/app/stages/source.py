@@ -88,6 +88,20 @@ class SourcePanel(Panel):
         self.add(self.background, self.uncut)
         self.column.addStretch(1)
 
+    def purpose(self):
+        return self.tr("The picture, what it can give, and how large the work is to be. Nothing here changes the file.")
+
+    def landmarks(self):
+        return (
+            (self._opens[0], self.tr("Open a picture, a drawing or a project; it can be dropped or pasted, too.")),
+            (self._verdict, self.tr("What the picture can give before you spend time on it. Each point below has a "
+                                    "button that mends it; all that helps is prepared in one go.")),
+            (self._width, self.tr("The finished size. All layers follow; proportions are kept.")),
+            (self.preparing, self.tr("Turned, cropped, flattened, levelled, lightened: steps that can be taken back.")),
+            (self.background, self.tr("A stroke over what is to stay and one over what is to go cut a thing out of its "
+                                      "surroundings.")),
+        )
+
     def _build_pages(self):
         self._document = QWidget()
         rows = QVBoxLayout(self._document)

@@ -7,7 +7,7 @@ from PySide6.QtCore import Signal
 from sketchloom.app.parts.uncut_note import UncutNote
 from sketchloom.app.parts.widgets import Figures, Panel, label, nodes_text
 from sketchloom.app.stages.box import Box
-from sketchloom.app.stages.fold import Fold
+from sketchloom.app.stages.fold import Fold, one_at_a_time
 from sketchloom.app.stages.tracing.colour_box import ColourBox
 from sketchloom.app.stages.tracing.detail_box import DetailBox, DoublesBox
 from sketchloom.app.stages.tracing.line_box import LineBox
@@ -61,12 +61,10 @@ class TracePanel(Panel):
         self._build_rest()
         self._grow_fold = Fold(self.tr("Grow a region by colour"), self.grow)
         self._detail_fold = Fold(self.tr("Small details"), self.detail, True)
-        self.add(
-            self._detail_fold,
-            self._grow_fold,
-            Fold(self.tr("A part with settings of its own"), self.patch),
-            Fold(self.tr("Double outlines"), self.doubles),
-        )
+        folds = (self._detail_fold, self._grow_fold, Fold(self.tr("A part with settings of its own"), self.patch),
+                 Fold(self.tr("Double outlines"), self.doubles))
+        one_at_a_time(folds)
+        self.add(*folds)
         self.section(self.tr("What comes out"))
         self._figures = Figures()
         self.add(self._figures)
@@ -82,6 +80,25 @@ class TracePanel(Panel):
                       self.rest.control("thin_lines"), self._thin_note)
         self._boxes += (self.rest,)
         self.add(self.rest)
+
+    def purpose(self):
+        return self.tr("How the picture is read: into which colours, tones or lines, and what is too small to cut.")
+
+    def landmarks(self):
+        return (
+            (self.readings, self.tr("The work read in each of the ways. The one proposed is taken; a click takes "
+                                    "another.")),
+            (self.presets, self.tr("Settings that are kept under a name.")),
+            (self.colour, self.tr("Fewer colours are fewer sheets. Each rung says what the next number loses and "
+                                  "saves; what can be done to a colour stands in its row.")),
+            (self.tone, self.tr("What is darker than the cut-off is cut. In the marked bands the drawing stands "
+                                "still.")),
+            (self.line, self.tr("The middle of each stroke, for a pen, or as shapes of one width.")),
+            (self.photo, self.tr("Shading in a few tones; a close look shows what a face keeps.")),
+            (self.rest, self.tr("What is left out as ground, and how far curves may keep from the pixels: fewer nodes "
+                                "are calmer cuts.")),
+            (self._detail_fold, self.tr("What is smaller goes to its neighbour; what that cost is listed.")),
+        )
 
     # -- showing -----------------------------------------------------------------------
 

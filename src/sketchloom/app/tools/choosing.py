@@ -2,14 +2,12 @@
 
 import math
 
-import numpy as np
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
 from sketchloom.app import dyes
-from sketchloom.app.bench.paint import tint_of
-from sketchloom.app.tools.regions import RegionTool, paint_numbers
-from sketchloom.app.tools.tool import Frame
+from sketchloom.app.tools.regions import FEW, LINED, RegionTool, paint_numbers
+from sketchloom.app.tools.tool import Frame, draw_line
 from sketchloom.desk.things import REGION
 
 _DRAG = 5.0
@@ -17,10 +15,9 @@ _DRAG = 5.0
 _REACH = 8.0
 """A click means a line so near to it, screen pixels: half the target that WCAG 2.2, 2.5.8 asks for, and a third more.
 """
-_FEW = 60
-"""Regions that are outlined and numbered one by one, as painting two thousand outlines takes seconds."""
 _ADDS = Qt.KeyboardModifier.ShiftModifier
 _ROUND = Qt.KeyboardModifier.ControlModifier
+_PARTS = _ROUND | Qt.KeyboardModifier.AltModifier
 
 
 class ChooseTool(RegionTool):
@@ -34,14 +31,18 @@ class ChooseTool(RegionTool):
     boxed = Signal(tuple, bool)
     keyed = Signal(object)
     let_go = Signal()
+    parted = Signal(tuple)
+    """A line drawn through what is to be parted, shares."""
     hovered = Signal(object)
     cursor = Qt.CursorShape.ArrowCursor
 
-    def __init__(self, source, under, courses_of, keys):
-        """``keys()``: the keys that act on what is chosen now."""
+    def __init__(self, source, under, courses_of, faces_of, keys):
+        """``faces_of(thing)``: the faces it is made of, where it is made of whole ones; ``keys()``: the keys that act
+        on what is chosen now."""
         super().__init__(lambda _: False, lambda *_: True, source)
-        self._under, self._courses_of, self._keys = under, courses_of, keys
+        self._under, self._courses_of, self._faces_of, self._keys = under, courses_of, faces_of, keys
         self.chosen: tuple = ()
+        self._faces: tuple[int, ...] = ()
         self._whole: QPainterPath | None = None
         self._veil: QImage | None = None
         self._thing = None
@@ -53,6 +54,7 @@ class ChooseTool(RegionTool):
         """What is chosen, and the tool that goes with it."""
         if tuple(things) != self.chosen:
             self.chosen, self._whole, self._veil = tuple(things), None, None
+            self._faces = tuple(face for thing in self.chosen for face in self._faces_of(thing))
         if inner is not self.inner:
             if self.inner is not None:
                 self.inner.repaint.disconnect(self.repaint)
@@ -110,10 +112,22 @@ class ChooseTool(RegionTool):
         adds = bool(self.modifiers & _ADDS)
         if end is None:
             self.chose.emit(*self._px(frame, start), self._reach(frame), adds)
+        elif self.modifiers & _PARTS == _PARTS:
+            self.parted.emit(tuple(frame.inside(p) for p in (start, *ring)))
         else:
             places = [start, *ring] if self.modifiers & _ROUND else _corners(start, at)
             self.boxed.emit(tuple(frame.inside(p) for p in places), adds)
         self.repaint.emit()
+
+    def give_up(self) -> None:
+        if self._is_inner and self.inner is not None:
+            self.inner.give_up()
+        self._from, self._to, self._ring, self._is_inner = None, None, [], False
+        self.repaint.emit()
+
+    def under(self, frame: Frame, at: QPointF):
+        """What a click there would choose first, None for nothing."""
+        return None if self.desk is None else self._under(*self._px(frame, at), self._reach(frame))
 
     def double_click(self, frame: Frame, at: QPointF) -> None:
         if self.inner is not None and self.inner.holds(frame, at):
@@ -147,12 +161,13 @@ class ChooseTool(RegionTool):
     def show_desk(self, desk) -> None:
         if self.desk is None or desk is None or desk.work.traced is not self.desk.work.traced:
             self._whole = self._veil = None
+            self._faces = ()  # what is chosen comes anew
         super().show_desk(desk)
 
     def _path(self, thing) -> QPainterPath:
-        if thing.kind == REGION:
-            return self.path(thing.number)
-        path = QPainterPath()
+        path, faces = QPainterPath(), self._faces_of(thing)
+        if len(faces):
+            return self.path(faces[0]) if len(faces) == 1 else self.paths(faces)
         for course in self._courses_of(thing):
             if course.ndim == 2:
                 path.addPolygon(QPolygonF([QPointF(x, y) for x, y in course.tolist()]))
@@ -163,19 +178,21 @@ class ChooseTool(RegionTool):
         return path
 
     def _tint(self):
-        """Very many regions as one veil: their outlines take seconds to paint."""
+        """Very many regions as one veil."""
         if self._veil is None:
-            planar = self.desk.work.traced.planar
-            chosen = np.zeros(planar.face_count, bool)
-            chosen[[thing.number for thing in self.chosen]] = True
-            self._veil = tint_of(chosen[planar.faces], dyes.WOAD)
+            self._veil = self.veil(self._faces)
         return self._veil
+
+    def _is_veiled(self):
+        """Whether what is chosen is too much to be outlined."""
+        return len(self._faces) > FEW or (
+            bool(self._faces) and self._chosen_path().elementCount() > LINED)
 
     def _chosen_path(self):
         """One path of all that is chosen, made once."""
         if self._whole is None:
-            self._whole = QPainterPath()
-            for thing in self.chosen:
+            self._whole = self.paths(self._faces) if self._faces else QPainterPath()
+            for thing in () if self._faces else self.chosen:
                 self._whole.addPath(self._path(thing))
         return self._whole
 
@@ -186,11 +203,11 @@ class ChooseTool(RegionTool):
         painter.save()
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
-        if len(self.chosen) > _FEW:
+        if self._is_veiled():
             painter.drawImage(QRectF(0, 0, self.desk.work.picture.width, self.desk.work.picture.height), self._tint())
         elif self.chosen:
             path = self._chosen_path()
-            if self.chosen[0].kind == REGION:
+            if self._faces:
                 painter.fillPath(path, QBrush(QColor(dyes.WOAD), Qt.BrushStyle.Dense6Pattern))
             if self.inner is None:
                 self._stroke(painter, path, dyes.WOAD, Qt.PenStyle.SolidLine, 2.4)
@@ -200,12 +217,16 @@ class ChooseTool(RegionTool):
         super().paint(painter, frame)
         if self.inner is not None:
             self.inner.paint(painter, frame)
-        if self.chosen and self.chosen[0].kind == REGION and 1 < len(self.chosen) <= _FEW:
-            paint_numbers(painter, frame, self.desk, [thing.number for thing in self.chosen])
+        numbered = self.chosen and self.chosen[0].kind == REGION and 1 < len(self.chosen) <= FEW
+        if numbered and not paint_numbers(painter, frame, self.desk, [thing.number for thing in self.chosen]):
+            QTimer.singleShot(0, self, self.repaint.emit)
         self._paint_ring(painter)
 
     def _paint_ring(self, painter):
         if self._to is None or self._is_inner:
+            return
+        if self.modifiers & _PARTS == _PARTS:
+            draw_line(painter, [self._from, *self._ring])
             return
         places = [self._from, *self._ring] if self.modifiers & _ROUND else _corners(self._from, self._to)
         painter.setBrush(QColor(45, 82, 115, 30))

@@ -3,7 +3,7 @@
 import math
 
 from PySide6.QtCore import QPointF, Qt, Signal
-from PySide6.QtGui import QColor, QGuiApplication, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QBrush, QColor, QGuiApplication, QPainter, QPen, QPolygonF
 
 from sketchloom.app import dyes
 from sketchloom.app.tools.tool import EnterTool, Frame, PointsTool, Tool, draw_handle, draw_line
@@ -62,6 +62,9 @@ class BrushTool(Tool):
             self.taken.emit(points, self.width, self.keep)
         self.repaint.emit()
 
+    def give_up(self) -> None:
+        self._points = []
+
     def key(self, key) -> bool:
         if key in (Qt.Key.Key_BracketLeft, Qt.Key.Key_BracketRight):
             self.width = min(max(self.width * (1.3 if key == Qt.Key.Key_BracketRight else 1 / 1.3), 0.002), 0.2)
@@ -71,19 +74,23 @@ class BrushTool(Tool):
 
     def paint(self, painter: QPainter, frame: Frame) -> None:
         thick = max(self.width * max(frame.rect.width(), frame.rect.height()), 2.0)
-        colour = QColor(dyes.MOSS if self.keep else dyes.MADDER)
+        colour = QColor(dyes.KEEP if self.keep else dyes.DROP)
         if self._points:
-            colour.setAlpha(170)
-            painter.setPen(
-                QPen(colour, thick, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap, Qt.PenJoinStyle.RoundJoin)
-            )
+            colour.setAlpha(190)
+            brush = QBrush(colour, Qt.BrushStyle.SolidPattern if self.keep else Qt.BrushStyle.Dense3Pattern)
+            painter.setPen(QPen(brush, thick, Qt.PenStyle.SolidLine, Qt.PenCapStyle.RoundCap,
+                                Qt.PenJoinStyle.RoundJoin))
             places = [frame.place(*p) for p in self._points]
             painter.drawPolyline(QPolygonF(places)) if len(places) > 1 else painter.drawPoint(places[0])
         if self._at is not None:
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            for pen, width in ((QColor("#ffffff"), 3), (QColor(dyes.MOSS if self.keep else dyes.MADDER), 1.5)):
+            arm = min(thick / 4, 8.0)
+            for pen, width in ((QColor("#ffffff"), 3.5), (QColor(dyes.MOSS if self.keep else dyes.DROP), 1.8)):
                 painter.setPen(QPen(pen, width))
                 painter.drawEllipse(self._at, thick / 2, thick / 2)
+                painter.drawLine(self._at - QPointF(arm, 0), self._at + QPointF(arm, 0))  # a plus or a minus
+                if self.keep:
+                    painter.drawLine(self._at - QPointF(0, arm), self._at + QPointF(0, arm))
 
 
 class AreaTool(PointsTool):

@@ -1,6 +1,6 @@
 """Choosing several regions on the bench, in an order."""
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtGui import QBrush, QColor, QPainter
 
 from sketchloom.app import dyes
@@ -55,4 +55,5 @@ class PickTool(RegionTool):
             self._stroke(painter, self.path(face), dyes.WOAD, Qt.PenStyle.SolidLine, 2.2)
         painter.restore()
         super().paint(painter, frame)
-        paint_numbers(painter, frame, self.desk, self.chosen[:_MOST])
+        if not paint_numbers(painter, frame, self.desk, self.chosen[:_MOST]):
+            QTimer.singleShot(0, self, self.repaint.emit)

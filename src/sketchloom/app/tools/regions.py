@@ -1,15 +1,28 @@
 """Choosing regions on the bench: click, sweep, two clicks for all alike, a box, and keys that step by size."""
 
+import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QBrush, QColor, QPainter, QPainterPath, QPen
+from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen
 
 from sketchloom.app import dyes
+from sketchloom.app.bench.paint import tint_of
 from sketchloom.app.tools.tool import Frame, Tool
-from sketchloom.app.work.paths import qt_path
-from sketchloom.core.curves.outline import face_outline
+from sketchloom.app.work.paths import path_of, qt_path
+from sketchloom.core.base import ragged
+from sketchloom.core.curves.outline import face_outline, face_outlines
+from sketchloom.core.curves.seen import Seen
 
 _REST_MS = 150
-_BADGE = 9.0
+FEW = 60
+"""Regions that are outlined one by one, as painting two thousand outlines takes seconds."""
+_VEIL_PX = 700
+"""Pixels of a veil along its longer side: it is made while somebody waits."""
+_MARKED, _DOTTED = 8, 500
+"""Regions that are dotted around, and elements of their path, at every repaint (the 15 cells of a lantern panel took
+0.17 s); more get a veil."""
+LINED = 800
+"""Elements of a path that is outlined at every repaint (of 3,000, cells of a lantern panel, it took 0.15 s)."""
+_BADGE, _AT_A_TIME = 9.0, 1
 _LOUPE, _LOUPE_ZOOM, _SMALL = 150.0, 5.0, 18.0
 
 
@@ -42,8 +55,11 @@ class RegionTool(Tool):
         self._back = False
         self._at = None
         self._paths: dict[int, QPainterPath] = {}
-        self._marked: list[int] = []
-        self._splits = QPainterPath()
+        self.shows_marks = True
+        """Whether what was decided about regions is marked."""
+        self._marks: QPainterPath | QImage | None = None
+        self._splits: QPainterPath | None = None
+        self._veiled: tuple[int, QImage | None] = (-1, None)
         self.goes_along = None
         """Tells what a click on a face takes along, where it may take more; shown once the pointer rests."""
         self._along: tuple[int, ...] = ()
@@ -56,12 +72,8 @@ class RegionTool(Tool):
         self.desk = desk
         if not same:
             self._paths, self._swept, self._along, self.face = {}, [], (), -1
-        self._marked = [] if desk is None else list(desk.edit_over_face)
-        self._splits = QPainterPath()
-        for line in () if desk is None else desk.split_lines():
-            self._splits.moveTo(*line[0, 0])
-            for c in line.tolist():
-                self._splits.cubicTo(*(QPointF(*p) for p in c[1:]))
+            self._veiled = (-1, None)
+        self._marks = self._splits = None
         self.repaint.emit()
 
     # -- gestures ----------------------------------------------------------------------
@@ -96,6 +108,10 @@ class RegionTool(Tool):
             self.clicked.emit(self._pressed)
         if swept:
             self.acted.emit(swept, self._back)
+
+    def give_up(self) -> None:
+        self._swept, self._pressed = [], -1
+        self.repaint.emit()
 
     def double_click(self, frame: Frame, at: QPointF) -> None:
         # the first of the two clicks may have its result still on the way
@@ -140,6 +156,41 @@ class RegionTool(Tool):
             self._paths[face] = qt_path(face_outline(traced.planar, traced.curves, face), 1.0)
         return self._paths[face]
 
+    def _paint_marks(self, painter):
+        """What was decided about: dotted around, or a veil where it is very many."""
+        if self._marks is None:
+            faces = list(self.desk.edit_over_face)
+            made = self.paths(faces) if len(faces) <= _MARKED else None
+            self._marks = made if made is not None and made.elementCount() <= _DOTTED else self.veil(faces)
+        if isinstance(self._marks, QImage):
+            picture = self.desk.work.picture
+            painter.drawImage(QRectF(0, 0, picture.width, picture.height), self._marks)
+        else:
+            self._stroke(painter, self._marks, dyes.WOAD, Qt.PenStyle.DotLine, 1.4)
+
+    def _paint_face(self, painter, face):
+        """The line around a region; over one with thousands of segments, as the ink of a panel, a veil."""
+        if self.path(face).elementCount() <= LINED:
+            self._stroke(painter, self.path(face), dyes.MADDER, Qt.PenStyle.SolidLine, 1.8)
+            return
+        if self._veiled[0] != face:
+            self._veiled = face, self.veil((face,), dyes.MADDER)
+        picture = self.desk.work.picture
+        painter.drawImage(QRectF(0, 0, picture.width, picture.height), self._veiled[1])
+
+    def paths(self, faces) -> QPainterPath:
+        """Outlines of several regions in one, px."""
+        traced = self.desk.work.traced
+        return qt_path(face_outlines(traced.planar, traced.curves, list(faces)), 1.0)
+
+    def veil(self, faces, hex_colour: str = dyes.WOAD) -> QImage:
+        """A veil over very many regions, as their outlines take seconds to paint."""
+        planar = self.desk.work.traced.planar
+        chosen = np.zeros(planar.face_count, bool)
+        chosen[list(faces)] = True
+        step = max(1, max(planar.faces.shape) // _VEIL_PX)
+        return tint_of(chosen[planar.faces[::step, ::step]], hex_colour)
+
     def paint(self, painter: QPainter, frame: Frame) -> None:
         if self.desk is None:
             return
@@ -147,9 +198,11 @@ class RegionTool(Tool):
         painter.save()
         painter.translate(frame.rect.topLeft())
         painter.scale(scale, scale)
+        if self._splits is None:
+            self._splits = _lines_path(self.desk.split_lines())
         self._stroke(painter, self._splits, dyes.MADDER, Qt.PenStyle.DashLine, 1.2)
-        for face in self._marked:
-            self._stroke(painter, self.path(face), dyes.WOAD, Qt.PenStyle.DotLine, 1.4)
+        if self.shows_marks:
+            self._paint_marks(painter)
         for face in self._along:
             painter.fillPath(self.path(face), QBrush(QColor(dyes.MADDER), Qt.BrushStyle.Dense6Pattern))
         for face in self._swept:
@@ -157,7 +210,7 @@ class RegionTool(Tool):
                 self.path(face), QBrush(QColor(dyes.MOSS if self._back else dyes.MADDER), Qt.BrushStyle.BDiagPattern)
             )
         for face in {self.face, *self._swept} - {-1}:
-            self._stroke(painter, self.path(face), dyes.MADDER, Qt.PenStyle.SolidLine, 1.8)
+            self._paint_face(painter, face)
         painter.restore()
         if self.magnifies and self._at is not None and self.face >= 0:
             x0, y0, x1, y1 = self.desk.index.box(self.face)
@@ -168,6 +221,8 @@ class RegionTool(Tool):
     def _stroke(painter, path, colour, style, width):
         for shade, wide in (("#ffffff", width + 1.6), (colour, width)):
             pen = QPen(QColor(shade), wide, style if shade != "#ffffff" else Qt.PenStyle.SolidLine)
+            if pen.style() == Qt.PenStyle.DotLine:  # dots along a long path take ten times as long as a brush of dots
+                pen = QPen(QBrush(QColor(shade), Qt.BrushStyle.Dense4Pattern), wide)
             pen.setCosmetic(True)
             painter.strokePath(path, pen)
 
@@ -197,10 +252,22 @@ class RegionTool(Tool):
         painter.drawEllipse(box)
 
 
-def paint_numbers(painter: QPainter, frame: Frame, desk, faces) -> None:
-    """Number regions in the order in which they were taken: the first gives the colour where they are joined."""
-    scale = frame.rect.width() / desk.work.picture.width
+def _lines_path(lines) -> QPainterPath:
+    """Open lines, each (S, 4, 2) cubics, as one path."""
+    starts = ragged.lengths_to_starts([len(line) for line in lines])
+    controls = np.concatenate([*lines, np.empty((0, 4, 2))])
+    return path_of(Seen(controls, np.zeros(len(controls), bool), starts), 1.0, False)
+
+
+def paint_numbers(painter: QPainter, frame: Frame, desk, faces) -> bool:
+    """Number regions in the order in which they were taken: the first gives the colour where they are joined. Places
+    for the numbers are looked for a few at a time; False where some are still to come."""
+    scale, looks = frame.rect.width() / desk.work.picture.width, _AT_A_TIME
     for number, face in enumerate(faces):
+        if not desk.knows_place(face):
+            if not looks:
+                return False
+            looks -= 1
         x, y = desk.inner_place(face)
         at = frame.rect.topLeft() + QPointF(x * scale, y * scale)
         box = QRectF(at.x() - _BADGE, at.y() - _BADGE, 2 * _BADGE, 2 * _BADGE)
@@ -208,6 +275,7 @@ def paint_numbers(painter: QPainter, frame: Frame, desk, faces) -> None:
         painter.setBrush(QColor(dyes.WOAD))
         painter.drawEllipse(box)
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, str(number + 1))
+    return True
 
 
 class BoxTool(Tool):
@@ -238,6 +306,9 @@ class BoxTool(Tool):
         if abs(x1 - x0) * frame.rect.width() > 3 and abs(y1 - y0) * frame.rect.height() > 3:
             self.taken.emit(((x0, y0), (x1, y0), (x1, y1), (x0, y1)))
             self.done.emit()
+
+    def give_up(self) -> None:
+        self._from = self._to = None
 
     def paint(self, painter: QPainter, frame: Frame) -> None:
         if self._from is not None:

@@ -68,6 +68,9 @@ class Tool(QObject):
     def release(self, frame: Frame, at: QPointF) -> None:
         """The button came up."""
 
+    def give_up(self) -> None:
+        """What was begun with the press is not to be done."""
+
     def double_click(self, frame: Frame, at: QPointF) -> None:
         """Two clicks in one place."""
 

@@ -5,10 +5,13 @@ from dataclasses import dataclass
 from PySide6.QtCore import QObject, Signal
 from PySide6.QtGui import QImage
 
+from sketchloom.app import theme
 from sketchloom.app.bench.paint import SourceImage, tint_of
 from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.paths import SheetPath
 from sketchloom.core.planar.describe import RegionIndex
+from sketchloom.desk.ahead import look_ahead
+from sketchloom.desk.grounds import best_ground
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline, same_regions
 from sketchloom.evaluate.work import Work
@@ -44,6 +47,8 @@ class Shown:
     index: RegionIndex | None
     source: SourceImage | None = None
     veil: QImage | None = None
+    ground: str = ""
+    """The ground on which it is seen best."""
 
 
 class Evaluator(QObject):
@@ -100,6 +105,7 @@ class Evaluator(QObject):
             self._emit(request, picture, work, coarse=False)
         work = self._exact.evaluate(picture, request.recipe, progress=progress)
         self._last_settings = (picture, request.recipe)
+        look_ahead(work)
         self._emit(request, picture, work, coarse=False)
 
     def _emit(self, request, picture, work, coarse):
@@ -116,7 +122,8 @@ class Evaluator(QObject):
                     ("veil", id(work.picture)), lambda: (work.picture, tint_of(255 - work.picture.alpha))
                 )[1]
             self.ready.emit(
-                Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil)
+                Shown(request.number, work, paths, coarse, index, self._source_of(request, picture, work, coarse), veil,
+                      best_ground(work, theme.GROUNDS))
             )
 
     def _source_of(self, request, picture, work, coarse):

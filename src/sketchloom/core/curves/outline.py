@@ -61,7 +61,20 @@ def outline_of(planar: PlanarMap, curves: CurveSet, inside) -> Outline:
     within = np.append(np.asarray(inside, bool), False)  # -1 reads the outside
     left, right = within[planar.left], within[planar.right]
     arc = np.flatnonzero(left != right)
-    forward = right[arc]
+    return _outline(planar, curves, arc, right[arc])
+
+
+def face_outlines(planar: PlanarMap, curves: CurveSet, faces) -> Outline:
+    """The outlines of several faces in one, each for itself: where two of them meet both have the line."""
+    within = np.zeros(planar.face_count + 1, bool)
+    within[np.asarray(faces, np.intp)] = True
+    right, left = np.flatnonzero(within[planar.right]), np.flatnonzero(within[planar.left])
+    forward = np.repeat([True, False], [len(right), len(left)])
+    return _outline(planar, curves, np.concatenate([right, left]), forward)
+
+
+def _outline(planar, curves, arc, forward):
+    """Outline of half edges: arcs, each with its right side within where it goes forward, else its left one."""
     order, starts = _rings(planar, arc, forward)
     arc, forward = arc[order], forward[order]
     lattice = planar.lattice_area[arc] * np.where(forward, 1.0, -1.0)

@@ -58,7 +58,7 @@ def merge_small(labels, least_area_px: float, keep=(), parts=()) -> Cleaned:
     faces = runs.paint(np.arange(len(area), dtype=np.int32))
     least = np.full(len(area), float(least_area_px))
     for polygon, other in parts:
-        least[faces_within(faces, polygon, labels.shape)] = other
+        least[faces_within(faces, polygon)] = other
     for x, y in keep:
         if 0 <= x < labels.shape[1] and 0 <= y < labels.shape[0]:
             least[faces[y, x]] = 0

@@ -46,8 +46,17 @@ def with_finer(labels, other, points) -> np.ndarray:
     return np.where(taken, other, labels)
 
 
-def faces_within(faces, points, shape) -> np.ndarray:
-    """(F,) bool: faces most of whose pixels lie in a polygon."""
-    inside = polygon_mask(points, shape)
-    area = np.bincount(faces.ravel())
-    return np.bincount(faces[inside], minlength=len(area)) > 0.5 * area
+def faces_within(faces, points, area=None) -> np.ndarray:
+    """(F,) bool: faces most of whose pixels lie in a polygon, in shares of the sides of ``faces`` (H, W). ``area`` (F,)
+    of the faces, px, where it is known."""
+    if area is None:
+        area = np.bincount(faces.ravel())
+    size = np.array(faces.shape[::-1], float)
+    corners = np.array(points, float) * size
+    low = np.clip(np.floor(corners.min(0)), 0, size).astype(int)
+    high = np.clip(np.ceil(corners.max(0)), 0, size).astype(int)
+    part = faces[low[1]:high[1], low[0]:high[0]]  # nothing beyond the polygon's box is looked at
+    if not part.size:
+        return np.zeros(len(area), bool)
+    inside = polygon_mask((corners - low) / (high - low), part.shape)
+    return np.bincount(part[inside], minlength=len(area)) > 0.5 * area

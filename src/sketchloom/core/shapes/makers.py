@@ -93,6 +93,29 @@ def bow(start, end, through, step: float = 0.25) -> np.ndarray:
     return centre + radius * np.stack([np.cos(t), np.sin(t)], -1)
 
 
+def bow_drawn(points) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
+    """The two ends of a line drawn by hand (N, 2), N > 2, and the place that a bow between them passes through.
+
+    A circle through both ends has one measure more, its height over the chord. Every point drawn gives it exactly; the
+    median of those over the middle half counts, so that a trembling hand or a hook at an end does not.
+    """
+    points = np.asarray(points, float)
+    a, b = points[0], points[-1]
+    chord = b - a
+    half = max(float(np.hypot(*chord)) / 2, 1e-9)
+    middle, along = (a + b) / 2, chord / (2 * half)
+    across = np.array([-along[1], along[0]])
+    x, y = (points - middle) @ along, (points - middle) @ across
+    gone = np.concatenate([[0.0], np.cumsum(np.hypot(*np.diff(points, axis=0).T))])
+    used = (np.abs(gone - gone[-1] / 2) <= gone[-1] / 4) & (np.abs(y) > 1e-6)
+    x, y = x[used], y[used]
+    if not len(y):
+        return a, b, middle
+    from_chord = (x * x + y * y - half * half) / (2 * y)  # of the centre, on the side of the point where positive
+    height = from_chord + np.sign(y) * np.hypot(half, from_chord)
+    return a, b, middle + across * float(np.median(height))
+
+
 def placed(controls, centre, scale: float = 1.0, turn_rad: float = 0.0) -> np.ndarray:
     """Cubics about the origin turned (clockwise on the screen), scaled and moved."""
     c, s = np.cos(turn_rad), np.sin(turn_rad)

@@ -44,6 +44,38 @@
         <translation>exportieren Ausgabe svg</translation>
     </message>
     <message>
+        <source>Copy as SVG</source>
+        <translation>Als SVG kopieren</translation>
+    </message>
+    <message>
+        <source>clipboard vector</source>
+        <translation>Zwischenablage Vektor</translation>
+    </message>
+    <message>
+        <source>Copy as a picture</source>
+        <translation>Als Bild kopieren</translation>
+    </message>
+    <message>
+        <source>clipboard png image</source>
+        <translation>Zwischenablage PNG Bild</translation>
+    </message>
+    <message>
+        <source>Print at true size…</source>
+        <translation>In wahrer Größe drucken…</translation>
+    </message>
+    <message>
+        <source>paper pages pdf poster</source>
+        <translation>Papier Seiten PDF Plakat</translation>
+    </message>
+    <message>
+        <source>Open a folder…</source>
+        <translation>Ordner öffnen…</translation>
+    </message>
+    <message>
+        <source>several works batch pictures</source>
+        <translation>mehrere Werke Stapel Bilder</translation>
+    </message>
+    <message>
         <source>Close the window</source>
         <translation>Fenster schließen</translation>
     </message>
@@ -142,6 +174,14 @@
     <message>
         <source>alternatives compare</source>
         <translation>Alternativen vergleichen</translation>
+    </message>
+    <message>
+        <source>Keep this as an alternative</source>
+        <translation>Als Fassung behalten</translation>
+    </message>
+    <message>
+        <source>variant version remember</source>
+        <translation>Variante Fassung merken</translation>
     </message>
     <message>
         <source>Switch between mm and inches</source>
@@ -262,6 +302,14 @@
     <message>
         <source>manual</source>
         <translation>Anleitung</translation>
+    </message>
+    <message>
+        <source>Help to this stage</source>
+        <translation>Hilfe zu diesem Schritt</translation>
+    </message>
+    <message>
+        <source>manual pictures page</source>
+        <translation>Handbuch Bilder Seite</translation>
     </message>
     <message>
         <source>Glossary</source>
@@ -464,7 +512,7 @@ Ausschnitt wiedergefunden; was nicht, wird gesagt.&lt;/p&gt;
 &lt;p&gt;&lt;b&gt;4. Ebenen.&lt;/b&gt; Ein Bogen je Farbe, die Grundlage unten. Die vorgeschlagene Reihenfolge schneidet am wenigsten.
 Ziehe Bogen, lass einen weg, vereine zwei, gib einem eine andere Schnittfarbe. &lt;i&gt;Gestapelt&lt;/i&gt; legt sich leicht,
 &lt;i&gt;eingepasst&lt;/i&gt; ist dünn und flach, &lt;i&gt;mit Fenstern&lt;/i&gt; hat die wenigsten Teile, &lt;i&gt;sparsam&lt;/i&gt; schneidet am
-wenigsten: die Tabelle hat die Zahlen aller vier, ein Klick in eine Spalte nimmt diese Weise. &lt;i&gt;Auseinanderziehen&lt;/i&gt;
+wenigsten: die Tabelle hat die Zahlen aller vier, ein Klick in eine Spalte nimmt diese Weise. &lt;i&gt;Auffächern&lt;/i&gt;
 zeigt die Bogen übereinander, &lt;i&gt;Seitenschnitt&lt;/i&gt; den Stapel von der Seite an einer Linie, die du ziehst. Sag, woraus
 ein Bogen geschnitten wird, und es wird gesagt, was sein Material verbietet.&lt;/p&gt;
 &lt;p&gt;&lt;b&gt;5. Bogen.&lt;/b&gt; Sag, welche Maschine schneidet und wie groß die Arbeit werden soll: nach einer Seite, nach dem
@@ -1504,6 +1552,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Lücke</translation>
     </message>
     <message>
+        <source>Colour of the palette</source>
+        <translation>Farbe der Palette</translation>
+    </message>
+    <message>
         <source>Drop</source>
         <translation>Weg</translation>
     </message>
@@ -1700,6 +1752,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Grenze Umriss glätten Knoten</translation>
     </message>
     <message>
+        <source>Mirrored copy</source>
+        <translation>Gespiegelte Kopie</translation>
+    </message>
+    <message>
+        <source>Its outline, turned over, becomes a shape beside it</source>
+        <translation>Ihr Umriss wird gespiegelt zu einer Form daneben</translation>
+    </message>
+    <message>
+        <source>mirror flip reflect turn over</source>
+        <translation>spiegeln wenden umdrehen</translation>
+    </message>
+    <message>
         <source>Copy</source>
         <translation>Kopieren</translation>
     </message>
@@ -1864,6 +1928,26 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>löschen</translation>
     </message>
     <message>
+        <source>It is cut out of all sheets</source>
+        <translation>Sie wird aus allen Bogen geschnitten</translation>
+    </message>
+    <message>
+        <source>hole window cut out</source>
+        <translation>Loch Fenster ausschneiden</translation>
+    </message>
+    <message>
+        <source>Other figure</source>
+        <translation>Andere Figur</translation>
+    </message>
+    <message>
+        <source>In its place and size: circle, star, rectangle, polygon in turn</source>
+        <translation>An ihrer Stelle und in ihrer Größe: reihum Kreis, Stern, Rechteck, Vieleck</translation>
+    </message>
+    <message>
+        <source>replace swap shape</source>
+        <translation>ersetzen tauschen Form</translation>
+    </message>
+    <message>
         <source>Another one beside it</source>
         <translation>Noch eine daneben</translation>
     </message>
@@ -1990,6 +2074,250 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>bridges leaks</source>
         <translation>Brücken Lecks</translation>
+    </message>
+    <message>
+        <source>Higher</source>
+        <translation>Höher</translation>
+    </message>
+    <message>
+        <source>One sheet up in the stack</source>
+        <translation>Ein Bogen höher im Stapel</translation>
+    </message>
+    <message>
+        <source>raise up front order</source>
+        <translation>heben hoch vorn Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Lower</source>
+        <translation>Tiefer</translation>
+    </message>
+    <message>
+        <source>One sheet down in the stack</source>
+        <translation>Ein Bogen tiefer im Stapel</translation>
+    </message>
+    <message>
+        <source>down back order</source>
+        <translation>tiefer hinten Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Make base</source>
+        <translation>Zur Basis</translation>
+    </message>
+    <message>
+        <source>Under all others</source>
+        <translation>Unter alle anderen</translation>
+    </message>
+    <message>
+        <source>bottom lowest ground</source>
+        <translation>unten unterste Grund</translation>
+    </message>
+    <message>
+        <source>Merge down</source>
+        <translation>Nach unten vereinen</translation>
+    </message>
+    <message>
+        <source>One layer with the one below it; several become one</source>
+        <translation>Eine Ebene mit der darunter; mehrere werden eine</translation>
+    </message>
+    <message>
+        <source>join unite together</source>
+        <translation>verbinden vereinen zusammen</translation>
+    </message>
+    <message>
+        <source>Part again</source>
+        <translation>Wieder trennen</translation>
+    </message>
+    <message>
+        <source>What was merged is apart again</source>
+        <translation>Was vereint war, ist wieder getrennt</translation>
+    </message>
+    <message>
+        <source>unmerge split</source>
+        <translation>trennen teilen</translation>
+    </message>
+    <message>
+        <source>Leave out</source>
+        <translation>Auslassen</translation>
+    </message>
+    <message>
+        <source>No sheet for it: what it is laid on shows there</source>
+        <translation>Kein Bogen dafür: dort zeigt sich, worauf alles liegt</translation>
+    </message>
+    <message>
+        <source>delete drop remove</source>
+        <translation>löschen fallen lassen entfernen</translation>
+    </message>
+    <message>
+        <source>Bring back</source>
+        <translation>Zurückholen</translation>
+    </message>
+    <message>
+        <source>It gets its sheet again</source>
+        <translation>Sie bekommt ihren Bogen wieder</translation>
+    </message>
+    <message>
+        <source>restore keep</source>
+        <translation>wiederherstellen behalten</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Its regions, name and colour stay as they are; so do those of its group</source>
+        <translation>Ihre Flächen, Name und Farbe bleiben, wie sie sind; die ihrer Gruppe auch</translation>
+    </message>
+    <message>
+        <source>protect fix</source>
+        <translation>schützen festhalten</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>It can be changed again</source>
+        <translation>Sie kann wieder geändert werden</translation>
+    </message>
+    <message>
+        <source>free</source>
+        <translation>frei</translation>
+    </message>
+    <message>
+        <source>Hide</source>
+        <translation>Verbergen</translation>
+    </message>
+    <message>
+        <source>It is not painted on the bench, but cut all the same</source>
+        <translation>Sie wird auf der Werkbank nicht gezeigt, aber geschnitten</translation>
+    </message>
+    <message>
+        <source>invisible eye</source>
+        <translation>unsichtbar Auge</translation>
+    </message>
+    <message>
+        <source>Show</source>
+        <translation>Zeigen</translation>
+    </message>
+    <message>
+        <source>It is painted on the bench again</source>
+        <translation>Sie wird auf der Werkbank wieder gezeigt</translation>
+    </message>
+    <message>
+        <source>visible eye</source>
+        <translation>sichtbar Auge</translation>
+    </message>
+    <message>
+        <source>One group</source>
+        <translation>Eine Gruppe</translation>
+    </message>
+    <message>
+        <source>What is locked or hidden of one is so of all</source>
+        <translation>Was von einer gesperrt oder ausgeblendet wird, wird es von allen</translation>
+    </message>
+    <message>
+        <source>together set</source>
+        <translation>zusammen Satz</translation>
+    </message>
+    <message>
+        <source>Name…</source>
+        <translation>Name…</translation>
+    </message>
+    <message>
+        <source>Type another name in its row</source>
+        <translation>Einen anderen Namen in ihrer Zeile eingeben</translation>
+    </message>
+    <message>
+        <source>rename call</source>
+        <translation>umbenennen nennen</translation>
+    </message>
+    <message>
+        <source>Its pieces</source>
+        <translation>Ihre Teile</translation>
+    </message>
+    <message>
+        <source>Chooses its pieces, to do something to them</source>
+        <translation>Wählt ihre Teile, um mit ihnen etwas zu tun</translation>
+    </message>
+    <message>
+        <source>regions parts all</source>
+        <translation>Flächen Teile alle</translation>
+    </message>
+    <message>
+        <source>Merge</source>
+        <translation>Vereinen</translation>
+    </message>
+    <message>
+        <source>The chosen colours become one</source>
+        <translation>Die gewählten Farben werden eine</translation>
+    </message>
+    <message>
+        <source>join unite same</source>
+        <translation>verbinden vereinen gleich</translation>
+    </message>
+    <message>
+        <source>Split</source>
+        <translation>Teilen</translation>
+    </message>
+    <message>
+        <source>Two colours of the chosen one</source>
+        <translation>Zwei Farben aus der gewählten</translation>
+    </message>
+    <message>
+        <source>part divide shades</source>
+        <translation>teilen trennen Töne</translation>
+    </message>
+    <message>
+        <source>Replace…</source>
+        <translation>Ersetzen…</translation>
+    </message>
+    <message>
+        <source>By a colour that is then clicked in the picture</source>
+        <translation>Durch eine Farbe, die dann im Bild angeklickt wird</translation>
+    </message>
+    <message>
+        <source>pick change other</source>
+        <translation>wählen ändern andere</translation>
+    </message>
+    <message>
+        <source>It stays whatever the number of colours</source>
+        <translation>Sie bleibt, wie viele Farben es auch sind</translation>
+    </message>
+    <message>
+        <source>keep protect</source>
+        <translation>behalten schützen</translation>
+    </message>
+    <message>
+        <source>It may go where there are fewer colours</source>
+        <translation>Sie darf gehen, wo es weniger Farben sind</translation>
+    </message>
+    <message>
+        <source>It is not cut, like the ground</source>
+        <translation>Sie wird wie der Grund nicht geschnitten</translation>
+    </message>
+    <message>
+        <source>remove delete drop</source>
+        <translation>entfernen löschen weglassen</translation>
+    </message>
+    <message>
+        <source>It is cut again</source>
+        <translation>Sie wird wieder geschnitten</translation>
+    </message>
+    <message>
+        <source>Its sheet one higher</source>
+        <translation>Ihr Bogen eins höher</translation>
+    </message>
+    <message>
+        <source>up raise order</source>
+        <translation>hoch heben Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Its sheet one lower</source>
+        <translation>Ihr Bogen eins tiefer</translation>
+    </message>
+    <message>
+        <source>down order</source>
+        <translation>tiefer Reihenfolge</translation>
     </message>
     <message>
         <source>the light is uneven</source>
@@ -5032,6 +5360,34 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Hälfte symmetrisch</translation>
     </message>
     <message>
+        <source>Click a layer or a piece; what can be done stands beside it</source>
+        <translation>Klicke eine Ebene oder ein Teil an; daneben steht, was sich tun lässt</translation>
+    </message>
+    <message>
+        <source>Pull apart</source>
+        <translation>Auffächern</translation>
+    </message>
+    <message>
+        <source>The sheets at a slant above each other</source>
+        <translation>Die Bogen schräg übereinander</translation>
+    </message>
+    <message>
+        <source>explode separate view stack</source>
+        <translation>auseinander trennen Ansicht Stapel</translation>
+    </message>
+    <message>
+        <source>Section</source>
+        <translation>Seitenschnitt</translation>
+    </message>
+    <message>
+        <source>The stack from the side, along a line on the bench</source>
+        <translation>Der Stapel von der Seite, entlang einer Linie auf der Werkbank</translation>
+    </message>
+    <message>
+        <source>profile cross height side</source>
+        <translation>Profil quer Höhe Seite</translation>
+    </message>
+    <message>
         <source>cannot be made ({strerror}).</source>
         <translation>kann nicht angelegt werden ({strerror}).</translation>
     </message>
@@ -5068,6 +5424,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Redo</source>
         <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>Kept as “{0}”; it stands among the variants (V).</source>
+        <translation>Behalten als „{0}“; es steht bei den Varianten (V).</translation>
     </message>
 </context>
 <context>
@@ -5633,8 +5993,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Eine Farbe für das Gewählte</translation>
     </message>
     <message>
-        <source>Click what you want to change; click again for what lies below it. Drag a box, with Ctrl a line around; Shift adds.</source>
-        <translation>Klick an, was du ändern willst; noch ein Klick nimmt, was darunter liegt. Zieh einen Kasten, mit Strg eine Linie darum; Umschalt nimmt hinzu.</translation>
+        <source>Click what you want to change; click again for what lies below it. Drag a box, with Ctrl a line around, with Ctrl and Alt one that parts what it crosses; Shift adds.</source>
+        <translation>Klicke an, was du ändern willst; noch ein Klick nimmt, was darunter liegt. Ziehe einen Rahmen, mit Strg eine Linie darum, mit Strg und Alt eine, die trennt, was sie kreuzt; Umschalt fügt hinzu.</translation>
     </message>
 </context>
 <context>
@@ -5740,8 +6100,16 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>keine Gruppe</translation>
     </message>
     <message>
-        <source>By sheet</source>
-        <translation>Nach Bogen</translation>
+        <source>Group by sheet</source>
+        <translation>Nach Bogen gruppieren</translation>
+    </message>
+    <message>
+        <source>All of its material</source>
+        <translation>Alle aus seinem Material</translation>
+    </message>
+    <message>
+        <source>Every layer is cut from the material of the chosen one</source>
+        <translation>Jede Ebene wird aus dem Material der gewählten geschnitten</translation>
     </message>
     <message>
         <source>All layers that are cut from one colour and material become a group</source>
@@ -5750,14 +6118,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Material of the chosen layer</source>
         <translation>Material der gewählten Ebene</translation>
-    </message>
-    <message>
-        <source>All layers of it</source>
-        <translation>Alle Ebenen daraus</translation>
-    </message>
-    <message>
-        <source>Every layer is cut from this material</source>
-        <translation>Jede Ebene wird aus diesem Material geschnitten</translation>
     </message>
     <message>
         <source>Materials…</source>
@@ -5891,6 +6251,30 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Beheben</translation>
     </message>
     <message>
+        <source>The drawing is mended by hand: what is chosen on the bench carries what can be done to it.</source>
+        <translation>Die Zeichnung wird von Hand ausgebessert: Was auf der Werkbank gewählt ist, trägt bei sich, was sich damit tun lässt.</translation>
+    </message>
+    <message>
+        <source>Choose is held as you come. Everything else is under More, or found by its words.</source>
+        <translation>„Wählen“ liegt schon in der Hand. Alles andere steht unter „Mehr“ oder wird mit Worten gefunden.</translation>
+    </message>
+    <message>
+        <source>Click a region, a shape or a gap; click again for the stroke or line around it.</source>
+        <translation>Klicke eine Fläche, eine Form oder eine Lücke an; noch ein Klick nimmt den Strich oder die Linie darum.</translation>
+    </message>
+    <message>
+        <source>What is chosen, its figures, and what can be done to it, with its keys.</source>
+        <translation>Was gewählt ist, seine Zahlen und was sich damit tun lässt, mit den Tasten dafür.</translation>
+    </message>
+    <message>
+        <source>What may go wrong when it is cut, each with a way to mend it.</source>
+        <translation>Was beim Schneiden schiefgehen kann, jeweils mit einem Weg, es auszubessern.</translation>
+    </message>
+    <message>
+        <source>Every decision about a region; it can be taken back or held off.</source>
+        <translation>Jede Entscheidung über eine Fläche; sie kann zurückgenommen oder ausgesetzt werden.</translation>
+    </message>
+    <message>
         <source>Regions cut</source>
         <translation>Geschnittene Flächen</translation>
     </message>
@@ -5993,76 +6377,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Palette</translation>
     </message>
     <message>
-        <source>Replace</source>
-        <translation>Ersetzen</translation>
-    </message>
-    <message>
-        <source>Replace the chosen colour by one clicked in the picture</source>
-        <translation>Die gewählte Farbe durch eine im Bild angeklickte ersetzen</translation>
-    </message>
-    <message>
-        <source>Add</source>
-        <translation>Hinzu</translation>
-    </message>
-    <message>
         <source>Add a colour clicked in the picture</source>
         <translation>Eine im Bild angeklickte Farbe hinzufügen</translation>
-    </message>
-    <message>
-        <source>Merge</source>
-        <translation>Vereinen</translation>
-    </message>
-    <message>
-        <source>Make the chosen colours one layer (choose two or more)</source>
-        <translation>Die gewählten Farben zu einer Ebene machen (zwei oder mehr wählen)</translation>
-    </message>
-    <message>
-        <source>Split</source>
-        <translation>Teilen</translation>
-    </message>
-    <message>
-        <source>Make two colours of the chosen one</source>
-        <translation>Aus der gewählten Farbe zwei machen</translation>
-    </message>
-    <message>
-        <source>Same as</source>
-        <translation>Gleich wie</translation>
-    </message>
-    <message>
-        <source>Cut the chosen colours in the colour and on the sheet of another one</source>
-        <translation>Die gewählten Farben in der Farbe und auf dem Bogen einer anderen schneiden</translation>
-    </message>
-    <message>
-        <source>Lock</source>
-        <translation>Sperren</translation>
-    </message>
-    <message>
-        <source>The chosen colours stay whatever the number of colours</source>
-        <translation>Die gewählten Farben bleiben, wie viele es auch sind</translation>
-    </message>
-    <message>
-        <source>Leave out</source>
-        <translation>Auslassen</translation>
-    </message>
-    <message>
-        <source>The chosen colours are not cut, like the ground</source>
-        <translation>Die gewählten Farben werden nicht geschnitten, wie der Grund</translation>
-    </message>
-    <message>
-        <source>Higher</source>
-        <translation>Höher</translation>
-    </message>
-    <message>
-        <source>Lay the chosen colour&apos;s sheet one higher</source>
-        <translation>Den Bogen der gewählten Farbe eins höher legen</translation>
-    </message>
-    <message>
-        <source>Lower</source>
-        <translation>Tiefer</translation>
-    </message>
-    <message>
-        <source>Lay the chosen colour&apos;s sheet one lower</source>
-        <translation>Den Bogen der gewählten Farbe eins tiefer legen</translation>
     </message>
     <message>
         <source>Forget my colour edits</source>
@@ -6071,10 +6387,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>colour edits</source>
         <translation>Farbänderungen</translation>
-    </message>
-    <message>
-        <source>Palette, top sheet first</source>
-        <translation>Palette, oberster Bogen zuerst</translation>
     </message>
     <message>
         <source> +{0}</source>
@@ -6121,6 +6433,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>gleich wie</translation>
     </message>
     <message>
+        <source>Add a colour</source>
+        <translation>Farbe hinzufügen</translation>
+    </message>
+    <message>
+        <source>Palette, top sheet first; click one for what can be done</source>
+        <translation>Palette, oberster Bogen zuerst; ein Klick zeigt, was sich tun lässt</translation>
+    </message>
+    <message>
         <source>locked colours</source>
         <translation>Farben gesperrt</translation>
     </message>
@@ -6131,6 +6451,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>order of the sheets</source>
         <translation>Reihenfolge der Bogen</translation>
+    </message>
+</context>
+<context>
+    <name>ColourChoosing</name>
+    <message>
+        <source>Click a colour; Shift adds another.</source>
+        <translation>Klicke eine Farbe an; Umschalt fügt eine weitere hinzu.</translation>
     </message>
 </context>
 <context>
@@ -7283,6 +7610,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Die ersten zehn Minuten</translation>
     </message>
     <message>
+        <source>The stages</source>
+        <translation>Die Schritte</translation>
+    </message>
+    <message>
         <source>Keys</source>
         <translation>Tasten</translation>
     </message>
@@ -7367,6 +7698,34 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Copied as SVG.</source>
         <translation>Als SVG kopiert.</translation>
+    </message>
+    <message>
+        <source>Copying</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Copied as a picture, {0} × {1} pixels.</source>
+        <translation>Als Bild kopiert, {0} × {1} Bildpunkte.</translation>
+    </message>
+    <message>
+        <source>There is nothing to print yet: the exact result is not there.</source>
+        <translation>Es gibt noch nichts zu drucken: Das genaue Ergebnis ist noch nicht da.</translation>
+    </message>
+    <message>
+        <source>Print at true size</source>
+        <translation>In wahrer Größe drucken</translation>
+    </message>
+    <message>
+        <source>{0} mm if it is printed at true size. {1}, page {2} of {3}</source>
+        <translation>{0} mm, wenn in wahrer Größe gedruckt. {1}, Seite {2} von {3}</translation>
+    </message>
+    <message>
+        <source>1 page was sent to the printer.</source>
+        <translation>1 Seite wurde an den Drucker geschickt.</translation>
+    </message>
+    <message>
+        <source>{0} pages were sent to the printer.</source>
+        <translation>{0} Seiten wurden an den Drucker geschickt.</translation>
     </message>
     <message>
         <source>Nothing was sent.</source>
@@ -7559,6 +7918,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>LayerChoosing</name>
+    <message>
+        <source>Click a layer; click again for one piece of it. Shift adds, and draws a box with a drag.</source>
+        <translation>Klicke eine Ebene an; noch ein Klick nimmt ein Teil davon. Umschalt fügt hinzu und zieht einen Rahmen.</translation>
+    </message>
+</context>
+<context>
     <name>LayerOrderDialog</name>
     <message>
         <source>Layers of one work</source>
@@ -7599,6 +7965,65 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Open as one work</source>
         <translation>Als eine Arbeit öffnen</translation>
+    </message>
+</context>
+<context>
+    <name>Layers</name>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>{0} to cut</source>
+        <translation>{0} zu schneiden</translation>
+    </message>
+    <message>
+        <source>narrowest {0}</source>
+        <translation>schmalste {0}</translation>
+    </message>
+    <message>
+        <source>{0} layers</source>
+        <translation>{0} Ebenen</translation>
+    </message>
+    <message>
+        <source>layer {0} “{1}”</source>
+        <translation>Ebene {0} „{1}“</translation>
+    </message>
+    <message>
+        <source>order</source>
+        <translation>Reihenfolge</translation>
+    </message>
+    <message>
+        <source>cut colour</source>
+        <translation>Schnittfarbe</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>locked layer</source>
+        <translation>Ebene gesperrt</translation>
+    </message>
+    <message>
+        <source>hidden layer</source>
+        <translation>Ebene verborgen</translation>
+    </message>
+    <message>
+        <source>merged layers</source>
+        <translation>Ebenen vereint</translation>
+    </message>
+    <message>
+        <source>parted layers</source>
+        <translation>Ebenen getrennt</translation>
+    </message>
+    <message>
+        <source>group of a layer</source>
+        <translation>Gruppe einer Ebene</translation>
     </message>
 </context>
 <context>
@@ -7644,6 +8069,38 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Art der Schichtung</translation>
     </message>
     <message>
+        <source>Uppermost first; drag to reorder, F2 to name.</source>
+        <translation>Oberste zuerst; ziehen ordnet um, F2 benennt.</translation>
+    </message>
+    <message>
+        <source>The ways side by side</source>
+        <translation>Die Arten nebeneinander</translation>
+    </message>
+    <message>
+        <source>Which sheet lies on which, what each is cut from, and what every way of layering costs.</source>
+        <translation>Welcher Bogen auf welchem liegt, woraus jeder geschnitten wird und was jede Art zu schichten kostet.</translation>
+    </message>
+    <message>
+        <source>Click a layer on the bench, pull the stack apart, or see it from the side.</source>
+        <translation>Klicke eine Ebene auf der Werkbank an, zieh den Stapel auseinander oder sieh ihn von der Seite.</translation>
+    </message>
+    <message>
+        <source>One row a sheet, the uppermost first. The chosen one unfolds: name, colour, material, lock. Drag to reorder.</source>
+        <translation>Eine Zeile je Bogen, der oberste zuerst. Die gewählte klappt auf: Name, Farbe, Material, Sperre. Ziehen ordnet um.</translation>
+    </message>
+    <message>
+        <source>How sheets lie under each other: whole, fitted, with windows. The proposed way has its reason below.</source>
+        <translation>Wie Bogen untereinander liegen: ganz, eingepasst, mit Fenstern. Unter der vorgeschlagenen Art steht ihr Grund.</translation>
+    </message>
+    <message>
+        <source>The shirt, wall or card: what looks like it needs no sheet.</source>
+        <translation>Hemd, Wand oder Karte: Was ebenso aussieht, braucht keinen Bogen.</translation>
+    </message>
+    <message>
+        <source>Whether another order would save cutting, and how much.</source>
+        <translation>Ob eine andere Reihenfolge Schneiden spart, und wie viel.</translation>
+    </message>
+    <message>
         <source>way of layering</source>
         <translation>Art der Schichtung</translation>
     </message>
@@ -7662,22 +8119,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>How far a sheet goes on under what covers it, up to 2 mm</source>
         <translation>Wie weit ein Bogen unter dem weitergeht, was ihn bedeckt, bis 2 mm</translation>
-    </message>
-    <message>
-        <source>Pull apart</source>
-        <translation>Auseinanderziehen</translation>
-    </message>
-    <message>
-        <source>The sheets at a slant above each other</source>
-        <translation>Die Bogen schräg übereinander</translation>
-    </message>
-    <message>
-        <source>Section</source>
-        <translation>Seitenschnitt</translation>
-    </message>
-    <message>
-        <source>The stack from the side, along a line on the bench</source>
-        <translation>Der Stapel von der Seite, entlang einer Linie auf der Werkbank</translation>
     </message>
     <message>
         <source>What the order is to save</source>
@@ -7720,10 +8161,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Alle Ebenen</translation>
     </message>
     <message>
-        <source>Uppermost first; click one for all about it, drag to reorder (Ctrl+↑, Ctrl+↓), F2 to name.</source>
-        <translation>Der oberste zuerst; klick einen für alles über ihn, zieh zum Umordnen (Strg+↑, Strg+↓), F2 zum Benennen.</translation>
-    </message>
-    <message>
         <source>How they are laid</source>
         <translation>Wie sie gelegt werden</translation>
     </message>
@@ -7754,10 +8191,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace.</source>
         <translation>Strichzeichnungen werden gesammelt, wo als Tinte auf Papier gelesen wird: unter Nachzeichnen Ton wählen.</translation>
-    </message>
-    <message>
-        <source>Sheets</source>
-        <translation>Bogen</translation>
     </message>
     <message>
         <source>Pieces to lay</source>
@@ -7957,6 +8390,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
     </message>
     <message>
+        <source>another figure</source>
+        <translation>andere Figur</translation>
+    </message>
+    <message>
         <source>Nothing is drawn along it; it has the width given.</source>
         <translation>Dort ist nichts gezeichnet; sie hat die angegebene Breite.</translation>
     </message>
@@ -7969,8 +8406,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Linie</translation>
     </message>
     <message>
-        <source>Click one end, the other end, then a place the bow passes through; the next may follow. Esc puts it down.</source>
-        <translation>Ein Ende klicken, das andere, dann eine Stelle, durch die der Bogen geht; der nächste kann folgen. Esc legt ab.</translation>
+        <source>Drag along the bow, or click one end, the other, then a place it passes through; the next may follow. Esc puts it down.</source>
+        <translation>Ziehe am Bogen entlang, oder klicke ein Ende, das andere, dann eine Stelle, durch die er geht; der nächste kann folgen. Esc legt es weg.</translation>
     </message>
     <message>
         <source>Drag a line, or click from point to point, Enter ends it; the next may follow. Esc puts it down.</source>
@@ -8925,6 +9362,13 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Menus</name>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+</context>
+<context>
     <name>MirrorBox</name>
     <message>
         <source>Find the line</source>
@@ -9288,6 +9732,10 @@ seinesgleichen</translation>
         <translation>Bilder und Projekte ({0})</translation>
     </message>
     <message>
+        <source>Open a folder of pictures</source>
+        <translation>Einen Ordner mit Bildern öffnen</translation>
+    </message>
+    <message>
         <source>{0} files. What are they to each other?</source>
         <translation>{0} Dateien. Was sind sie füreinander?</translation>
     </message>
@@ -9298,6 +9746,18 @@ seinesgleichen</translation>
     <message>
         <source>Works of their own</source>
         <translation>Eigene Arbeiten</translation>
+    </message>
+    <message>
+        <source>Next work</source>
+        <translation>Nächstes Werk</translation>
+    </message>
+    <message>
+        <source>Work before</source>
+        <translation>Voriges Werk</translation>
+    </message>
+    <message>
+        <source>Work {0} of {1}: {2}</source>
+        <translation>Werk {0} von {1}: {2}</translation>
     </message>
     <message>
         <source>Scanning</source>
@@ -9407,16 +9867,16 @@ seinesgleichen</translation>
         <translation>Wo vorgeschlagene Reihenfolgen die gewählte Ebene haben</translation>
     </message>
     <message>
-        <source>anywhere</source>
-        <translation>irgendwo</translation>
+        <source>Chosen: anywhere</source>
+        <translation>Gewählte: beliebig</translation>
     </message>
     <message>
-        <source>always the base</source>
-        <translation>immer die Basis</translation>
+        <source>Chosen: always the base</source>
+        <translation>Gewählte: immer Basis</translation>
     </message>
     <message>
-        <source>always on top</source>
-        <translation>immer obenauf</translation>
+        <source>Chosen: always on top</source>
+        <translation>Gewählte: immer oben</translation>
     </message>
     <message>
         <source>Always above…</source>
@@ -9433,14 +9893,6 @@ seinesgleichen</translation>
     <message>
         <source>No layer is pinned any more</source>
         <translation>Keine Ebene ist mehr festgesetzt</translation>
-    </message>
-    <message>
-        <source>Orders worth a look, base left. A click takes one.</source>
-        <translation>Sehenswerte Reihenfolgen, Basis links. Ein Klick nimmt eine.</translation>
-    </message>
-    <message>
-        <source>Chosen layer</source>
-        <translation>Gewählte Ebene</translation>
     </message>
     <message>
         <source>what the order is to save</source>
@@ -10011,6 +10463,10 @@ seinesgleichen</translation>
     <message>
         <source>Kept; new works begin with it.</source>
         <translation>Behalten; neue Arbeiten beginnen damit.</translation>
+    </message>
+    <message>
+        <source>Kept.</source>
+        <translation>Behalten.</translation>
     </message>
     <message>
         <source>Kept; the window has it at the next start.</source>
@@ -10764,8 +11220,40 @@ seinesgleichen</translation>
         <translation>Wie die Dateien geschrieben werden</translation>
     </message>
     <message>
+        <source>What is written</source>
+        <translation>Was geschrieben wird</translation>
+    </message>
+    <message>
         <source>Format</source>
         <translation>Format</translation>
+    </message>
+    <message>
+        <source>The files, for whoever gets them: checked, played as the machine would run them, then written.</source>
+        <translation>Die Dateien, für den, der sie bekommt: geprüft, abgespielt wie auf der Maschine, dann geschrieben.</translation>
+    </message>
+    <message>
+        <source>Who gets the files. It sets the format and all that goes with it.</source>
+        <translation>Wer die Dateien bekommt. Das stellt das Format ein und alles, was dazugehört.</translation>
+    </message>
+    <message>
+        <source>The format, where another is wanted.</source>
+        <translation>Das Format, wenn ein anderes gewünscht ist.</translation>
+    </message>
+    <message>
+        <source>What is checked before anything is written; each point can be gone to and mended.</source>
+        <translation>Was geprüft wird, bevor etwas geschrieben wird; jeder Punkt führt hin und lässt sich ausbessern.</translation>
+    </message>
+    <message>
+        <source>Files are made, read back and played; nothing is written.</source>
+        <translation>Dateien werden gemacht, zurückgelesen und abgespielt; geschrieben wird nichts.</translation>
+    </message>
+    <message>
+        <source>Writes them. What is there already is asked about once.</source>
+        <translation>Schreibt sie. Was schon da ist, wird einmal erfragt.</translation>
+    </message>
+    <message>
+        <source>Which layers are written, and what beside them.</source>
+        <translation>Welche Ebenen geschrieben werden und was daneben.</translation>
     </message>
     <message>
         <source>dialect of machine code</source>
@@ -11288,8 +11776,8 @@ seinesgleichen</translation>
         <translation>das Gewählte</translation>
     </message>
     <message>
-        <source>{0}, in Clean</source>
-        <translation>{0}, im Säubern</translation>
+        <source>{0}, in {1}</source>
+        <translation>{0}, in {1}</translation>
     </message>
     <message>
         <source>cannot be done now</source>
@@ -11375,6 +11863,21 @@ seinesgleichen</translation>
     <message>
         <source>{0} · {1} % · about {2} s</source>
         <translation>{0} · {1} % · etwa {2} s</translation>
+    </message>
+</context>
+<context>
+    <name>Shades</name>
+    <message>
+        <source>{0} of the picture</source>
+        <translation>{0} des Bildes</translation>
+    </message>
+    <message>
+        <source>{0} colours</source>
+        <translation>{0} Farben</translation>
+    </message>
+    <message>
+        <source>{0} regions</source>
+        <translation>{0} Flächen</translation>
     </message>
 </context>
 <context>
@@ -11871,6 +12374,34 @@ seinesgleichen</translation>
         <translation>Wie Teile platziert werden</translation>
     </message>
     <message>
+        <source>What goes into the machine: parts placed on its carriers, divided where they are too large, with the time, film and cost they take.</source>
+        <translation>Was in die Maschine kommt: Teile auf ihren Trägern, geteilt, wo sie zu groß sind, mit Zeit, Folie und Kosten.</translation>
+    </message>
+    <message>
+        <source>Which machine cuts, and with what carrier. The table of machines can be changed.</source>
+        <translation>Welche Maschine schneidet und mit welchem Träger. Die Tabelle der Maschinen lässt sich ändern.</translation>
+    </message>
+    <message>
+        <source>How often the work is cut.</source>
+        <translation>Wie oft das Werk geschnitten wird.</translation>
+    </message>
+    <message>
+        <source>The sheet that is seen: how much of it is used, how long it cuts.</source>
+        <translation>Der Bogen, der zu sehen ist: wie viel davon genutzt wird, wie lange er schneidet.</translation>
+    </message>
+    <message>
+        <source>The chosen part can be turned, dragged to another place or sheet, or placed anew.</source>
+        <translation>Das gewählte Teil lässt sich drehen, an eine andere Stelle oder auf einen anderen Bogen ziehen oder neu legen.</translation>
+    </message>
+    <message>
+        <source>The largest size that fits a place, a carrier, or the smallest detail.</source>
+        <translation>Die größte Größe, die an einen Ort, auf einen Träger oder zum kleinsten Detail passt.</translation>
+    </message>
+    <message>
+        <source>Minutes and prices, from your own rates.</source>
+        <translation>Minuten und Preise, nach deinen eigenen Sätzen.</translation>
+    </message>
+    <message>
         <source>Carrier</source>
         <translation>Träger</translation>
     </message>
@@ -12142,6 +12673,30 @@ seinesgleichen</translation>
         <translation>Hintergrund</translation>
     </message>
     <message>
+        <source>The picture, what it can give, and how large the work is to be. Nothing here changes the file.</source>
+        <translation>Das Bild, was es hergibt und wie groß das Werk werden soll. Nichts hier ändert die Datei.</translation>
+    </message>
+    <message>
+        <source>Open a picture, a drawing or a project; it can be dropped or pasted, too.</source>
+        <translation>Öffne ein Bild, eine Zeichnung oder ein Projekt; es kann auch hineingezogen oder eingefügt werden.</translation>
+    </message>
+    <message>
+        <source>What the picture can give before you spend time on it. Each point below has a button that mends it; all that helps is prepared in one go.</source>
+        <translation>Was das Bild hergibt, bevor du Zeit hineinsteckst. Jeder Punkt darunter hat einen Knopf, der ihn ausbessert; alles, was hilft, wird in einem Zug vorbereitet.</translation>
+    </message>
+    <message>
+        <source>The finished size. All layers follow; proportions are kept.</source>
+        <translation>Die fertige Größe. Alle Ebenen folgen; die Verhältnisse bleiben.</translation>
+    </message>
+    <message>
+        <source>Turned, cropped, flattened, levelled, lightened: steps that can be taken back.</source>
+        <translation>Gedreht, zugeschnitten, geebnet, begradigt, aufgehellt: Schritte, die sich zurücknehmen lassen.</translation>
+    </message>
+    <message>
+        <source>A stroke over what is to stay and one over what is to go cut a thing out of its surroundings.</source>
+        <translation>Ein Strich über das, was bleibt, und einer über das, was geht, stellen eine Sache frei.</translation>
+    </message>
+    <message>
         <source>Page</source>
         <translation>Seite</translation>
     </message>
@@ -12402,6 +12957,10 @@ seinesgleichen</translation>
         <translation>Teile von einem Bogen darunter</translation>
     </message>
     <message>
+        <source>Gathering</source>
+        <translation>Sammeln</translation>
+    </message>
+    <message>
         <source>line art to sheets</source>
         <translation>Strichzeichnung auf Bogen</translation>
     </message>
@@ -12451,6 +13010,13 @@ seinesgleichen</translation>
     <message>
         <source>not known yet</source>
         <translation>noch nicht bekannt</translation>
+    </message>
+</context>
+<context>
+    <name>StageHelp</name>
+    <message>
+        <source>Stage</source>
+        <translation>Schritt</translation>
     </message>
 </context>
 <context>
@@ -12719,6 +13285,30 @@ seinesgleichen</translation>
 </context>
 <context>
     <name>Telling</name>
+    <message>
+        <source>1 layer</source>
+        <translation>1 Ebene</translation>
+    </message>
+    <message>
+        <source>{0} layers</source>
+        <translation>{0} Ebenen</translation>
+    </message>
+    <message>
+        <source>1 piece</source>
+        <translation>1 Teil</translation>
+    </message>
+    <message>
+        <source>{0} pieces</source>
+        <translation>{0} Teile</translation>
+    </message>
+    <message>
+        <source>1 finding</source>
+        <translation>1 Befund</translation>
+    </message>
+    <message>
+        <source>{0} findings</source>
+        <translation>{0} Befunde</translation>
+    </message>
     <message>
         <source>What there is to look at is known once the exact result is there.</source>
         <translation>Was anzusehen ist, steht fest, sobald das genaue Ergebnis da ist.</translation>
@@ -13158,6 +13748,42 @@ seinesgleichen</translation>
     <message>
         <source>What comes out</source>
         <translation>Was herauskommt</translation>
+    </message>
+    <message>
+        <source>How the picture is read: into which colours, tones or lines, and what is too small to cut.</source>
+        <translation>Wie das Bild gelesen wird: in welche Farben, Töne oder Linien, und was zu klein zum Schneiden ist.</translation>
+    </message>
+    <message>
+        <source>The work read in each of the ways. The one proposed is taken; a click takes another.</source>
+        <translation>Das Werk, auf jede Art gelesen. Die vorgeschlagene ist genommen; ein Klick nimmt eine andere.</translation>
+    </message>
+    <message>
+        <source>Settings that are kept under a name.</source>
+        <translation>Einstellungen, die unter einem Namen behalten werden.</translation>
+    </message>
+    <message>
+        <source>Fewer colours are fewer sheets. Each rung says what the next number loses and saves; what can be done to a colour stands in its row.</source>
+        <translation>Weniger Farben sind weniger Bogen. Jede Sprosse sagt, was die nächste Zahl verliert und spart; was sich mit einer Farbe tun lässt, steht in ihrer Zeile.</translation>
+    </message>
+    <message>
+        <source>What is darker than the cut-off is cut. In the marked bands the drawing stands still.</source>
+        <translation>Was dunkler ist als die Schwelle, wird geschnitten. In den markierten Bändern steht die Zeichnung still.</translation>
+    </message>
+    <message>
+        <source>The middle of each stroke, for a pen, or as shapes of one width.</source>
+        <translation>Die Mitte jedes Strichs, für einen Stift oder als Formen von einer Breite.</translation>
+    </message>
+    <message>
+        <source>Shading in a few tones; a close look shows what a face keeps.</source>
+        <translation>Schattierung in wenigen Tönen; ein naher Blick zeigt, was ein Gesicht behält.</translation>
+    </message>
+    <message>
+        <source>What is left out as ground, and how far curves may keep from the pixels: fewer nodes are calmer cuts.</source>
+        <translation>Was als Grund wegbleibt, und wie weit Kurven von den Bildpunkten abweichen dürfen: weniger Knoten schneiden ruhiger.</translation>
+    </message>
+    <message>
+        <source>What is smaller goes to its neighbour; what that cost is listed.</source>
+        <translation>Was kleiner ist, geht an seinen Nachbarn; was das kostet, steht in der Liste.</translation>
     </message>
     <message>
         <source>Regions are grown by colour where a picture is read by colour: choose Colour above.</source>

@@ -3,8 +3,8 @@
 import numpy as np
 from PySide6.QtCore import Signal
 
-from sketchloom.app.hands.choice.acts import COLOUR
 from sketchloom.app.hands.choice.kind import Kind
+from sketchloom.app.parts.acts import COLOUR
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.stages.cleaning import shapes_box, strokes_box
 from sketchloom.core.base.errors import AppError
@@ -98,6 +98,7 @@ class Stretches(Kind):
     """Lines around areas; one at a time, with its nodes and handles."""
 
     code = STRETCH
+    several = False
 
     def __init__(self, around, parent=None):
         super().__init__(around, parent)
@@ -144,6 +145,9 @@ class Stretches(Kind):
     def tool(self, numbers):
         return self._hand.made_tool() if self._around.desk is not None and numbers else None
 
+    def show_tool(self):
+        self._hand.show()
+
     def kept(self, numbers, places):
         return ()
 
@@ -161,6 +165,7 @@ class Shapes(Kind):
     """Figures, words and lines that were laid on."""
 
     code = SHAPE
+    is_of_recipe = True
 
     def __init__(self, around, parent=None):
         super().__init__(around, parent)
@@ -191,13 +196,19 @@ class Shapes(Kind):
         return self.tr("{0} · {1}").format(kind.format(shape.name), size)
 
     def possible(self, numbers):
-        names = {"remove", "copy", "thicker", "thinner", "higher", "lower", COLOUR}
+        names = {"remove", "copy", "thicker", "thinner", "higher", "lower", "figure", COLOUR}
+        if any(self._all[n].hex is not None for n in numbers):
+            names.add("window")
         return names | ({"turn_over", "along", "around"} if len(numbers) == 1 else {"join", "cut", "common"})
 
     def do(self, act, numbers, hex_colour=None):
         box = self._around.panel.shapes
         if act == COLOUR:
             box.give_colour(hex_colour)
+        elif act == "window":
+            box.give_colour(None)
+        elif act == "figure":
+            self._around.drawing.laying_on.turn_figures()
         elif act == "remove":
             box.kept.take_back()
         elif act == "turn_over":
@@ -216,6 +227,9 @@ class Shapes(Kind):
 
     def tool(self, numbers):
         return self._around.drawing.laying_on.made_tool() if self._around.desk and len(numbers) == 1 else None
+
+    def show_tool(self):
+        self._around.drawing.laying_on.renew()
 
     def kept(self, numbers, places):
         return tuple(numbers)

@@ -28,6 +28,14 @@ class Kind(QObject):
     """A kind of thing; numbers are of its things on the map that is shown."""
 
     code = ""
+    several = True
+    """Whether several of them can be chosen."""
+    takes_any_colour = True
+    """Whether they can be given a colour that the picture has not."""
+    foremost: frozenset[str] = frozenset()
+    """Acts that stand in the strip here, seldom as they are elsewhere."""
+    is_of_recipe = False
+    """Whether they are other things, with other numbers, as soon as something is decided."""
 
     def __init__(self, around: Around, parent=None):
         super().__init__(parent)
@@ -40,6 +48,26 @@ class Kind(QObject):
     def courses(self, number: int) -> list[np.ndarray]:
         """Its outline, px: rings of cubics (S, 4, 2), or lines (N, 2)."""
         return []
+
+    def faces(self, number: int) -> tuple[int, ...]:
+        """The faces of the map that it is made of, where it is made of whole ones."""
+        return ()
+
+    def in_turn(self) -> list[int]:
+        """All there are, in the order in which keys step through them."""
+        return []
+
+    @property
+    def is_known(self) -> bool:
+        """Whether what they are of is there to be asked."""
+        return self._around.desk is not None
+
+    def colours(self, numbers) -> tuple[str, ...] | None:
+        """Colours that these can be given; None for all that the picture and the hand have."""
+        return None
+
+    def show_tool(self) -> None:
+        """The tool that goes with the choice is held: what it shows is brought up to date."""
 
     def words(self, numbers) -> str:
         """What is chosen, with its figures."""

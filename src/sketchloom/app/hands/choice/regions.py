@@ -1,7 +1,7 @@
 """Regions that are chosen."""
 
-from sketchloom.app.hands.choice.acts import COLOUR
 from sketchloom.app.hands.choice.kind import Kind
+from sketchloom.app.parts.acts import COLOUR
 from sketchloom.app.parts.widgets import counted
 from sketchloom.app.stages.cleaning.regions_box import LIKE
 from sketchloom.app.stages.cleaning.together_box import CUT_OUT, INSIDE, JOINED, SHARED
@@ -13,6 +13,8 @@ from sketchloom.desk import narrow
 from sketchloom.desk.things import REGION, STRETCH, Thing
 
 _ALIKE = {"alike": "size", "alike_any": "any", "alike_design": "design", "alike_shape": "shape"}
+_OF_SHAPES = {"split", "lift", "mirrored", "edge", "thicken"}
+"""What needs more than the regions."""
 _TOGETHER = {"joined": JOINED, "cut_out": CUT_OUT, "shared": SHARED, "inside": INSIDE}
 
 
@@ -29,6 +31,16 @@ class Regions(Kind):
         desk = self._desk
         found = None if desk is None else desk.index.at(x, y)
         return [] if found is None or desk.outside[found.face] else [found.face]
+
+    def faces(self, number):
+        return (number,)
+
+    def in_turn(self):
+        return self._desk.smallest()
+
+    @property
+    def is_known(self):
+        return True
 
     def words(self, numbers):
         desk, unit = self._desk, self._around.bench.unit
@@ -60,7 +72,8 @@ class Regions(Kind):
         desk, recipe = self._desk, self._around.session.document.recipe
         if all(desk.is_locked(face) for face in numbers):
             return set(_ALIKE) if len(numbers) == 1 else set()
-        names = {"window", *OWN_SHEET, COLOUR, "split", "lift", "edge"} | ({"keep"} if recipe.all_off else {"drop"})
+        names = {"window", *OWN_SHEET, COLOUR, "split", "lift", "mirrored", "edge"}
+        names.add("keep" if recipe.all_off else "drop")
         if any(face in desk.edit_over_face for face in numbers):
             names.add("back")
         if len(numbers) == 1:
@@ -72,7 +85,7 @@ class Regions(Kind):
             names.add("inside")
         if desk.work.measured and not desk.work.rough and narrow.is_narrow_in(desk.work, numbers):
             names.add("thicken")
-        return names if self._around.desk is not None else names - {"split", "lift", "edge", "thicken"}
+        return names if self._around.desk is not None else names - _OF_SHAPES
 
     def do(self, act, numbers, hex_colour=None):
         around, desk = self._around, self._desk
@@ -85,8 +98,8 @@ class Regions(Kind):
             box.emit(self.tr("thickened"), lines=(*box.recipe.lines, *lines))
         elif act == "split":
             around.drawing.splitting.draw(stays=False)
-        elif act == "lift":
-            around.drawing.laying_on.lift(numbers, desk.hex_of(numbers[0]))
+        elif act in ("lift", "mirrored"):
+            around.drawing.laying_on.lift(numbers, desk.hex_of(numbers[0]), act == "mirrored")
         else:
             action = {"drop": DROP, "window": WINDOW, "keep": KEEP}.get(act, act)
             around.cleaning.decide(numbers, action, hex_colour)

@@ -3,6 +3,7 @@
 import math
 from dataclasses import replace
 
+import numpy as np
 from PySide6.QtWidgets import QColorDialog
 
 from sketchloom.app.hands.drawn.table import Hand, Table
@@ -25,6 +26,7 @@ from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.shapes import makers
+from sketchloom.core.shapes.drawn import CIRCLE, POLYGON, ROUNDED, STAR
 from sketchloom.core.shapes.placed import reordered
 
 _STEP_MM = 0.25
@@ -101,15 +103,7 @@ class LayingOn(Hand):
     def _take_figure(self, kind):
         if self.desk is None:
             return
-        box, names = (
-            self._panel.shapes,
-            {
-                "circle": self.tr("circle"),
-                "rectangle": self.tr("rectangle"),
-                "star": self.tr("star"),
-                "polygon": self.tr("polygon"),
-            },
-        )
+        box, names = self._panel.shapes, self._figures()
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
             tool.taken.connect(
@@ -135,11 +129,34 @@ class LayingOn(Hand):
             tool.taken.connect(lambda rings: self.lay_on(rings, names[kind]))
             self._table.once(tool)
 
+    def _figures(self):
+        """Figures that fill a box, by their kinds, in the order in which one takes the place of another."""
+        return {CIRCLE: self.tr("circle"), STAR: self.tr("star"), ROUNDED: self.tr("rectangle"),
+                POLYGON: self.tr("polygon")}
+
+    def turn_figures(self) -> None:
+        """Each chosen shape becomes the next figure, in its place and size."""
+        chosen, desk, box = sorted(self._chosen()), self.desk, self._panel.shapes
+        if desk is None or not chosen:
+            return
+        shapes, names = self._session.document.recipe.shapes, self._figures()
+        kinds, made = tuple(names), {}
+        for number in chosen:
+            shape = shapes[number]
+            now = next((n for n, kind in enumerate(kinds) if names[kind] == shape.name), -1)
+            kind = kinds[(now + 1) % len(kinds)]
+            x0, y0, x1, y1 = desk.box(shape)
+            rings = desk.figure(kind, (x0, y0), (x1, y1), box.corners.value(), box.radius_mm)
+            made[number] = desk.shape(rings, shape.hex, names[kind])
+        box.replace_each(made, self.tr("another figure"))
+
     def _take_line_figure(self, is_bow):
         box, desk = self._panel.shapes, self.desk
 
         def lay_on(points):
             places = self._table.px(points)
+            if is_bow and len(places) > 3:  # drawn along in one go
+                places = np.stack(makers.bow_drawn(places))
             course = makers.bow(*places) if is_bow and len(places) == 3 else places
             width = self.desk.drawn_width(course) if box.as_drawn.isChecked() else None
             if width is None and box.as_drawn.isChecked():
@@ -148,8 +165,8 @@ class LayingOn(Hand):
             rings = make(places, width or box.line_mm / self.desk.work.mm_per_px, box.round_ends.isChecked())
             self.lay_on(rings, self.tr("line") if course is places else self.tr("bow"))
         hint = (
-            self.tr("Click one end, the other end, then a place the bow passes through; the next may follow. Esc puts "
-                    "it down.") if is_bow else
+            self.tr("Drag along the bow, or click one end, the other, then a place it passes through; the next may "
+                    "follow. Esc puts it down.") if is_bow else
             self.tr("Drag a line, or click from point to point, Enter ends it; the next may follow. Esc puts it down.")
         )
         self._table.take_line(hint, lay_on, 3 if is_bow else None, box.line_mm / desk.work.size_mm[0], box.hex(),
@@ -205,9 +222,11 @@ class LayingOn(Hand):
         planar = self.desk.work.traced.planar
         self.lift([int(planar.faces[int(y * planar.height), int(x * planar.width)])], self._panel.shapes.hex())
 
-    def lift(self, faces, hex_colour: str | None) -> None:
-        """Make a shape of the outline of regions."""
+    def lift(self, faces, hex_colour: str | None, is_turned: bool = False) -> None:
+        """Make a shape of the outline of regions, turned over or not."""
         shape = self.desk.region_shape(faces, hex_colour, self.tr("outline"))
+        if is_turned:
+            shape = self.desk.mirrored(shape)
         # beside the region, or nothing would be seen
         x0, _, x1, _ = self.desk.box(shape)
         shape = self.desk.moved_shape(shape, self.desk.middle(shape) + (0.15 * (x1 - x0), 0.15 * (x1 - x0)))

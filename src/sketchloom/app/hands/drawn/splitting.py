@@ -31,13 +31,18 @@ class Splitting(Hand):
         )
         mirror.draw_wanted.connect(self.draw_mirror)
 
+    def part(self, points) -> None:
+        """A split line along places, shares."""
+        if self.desk is not None:
+            self._panel.splits.split(self.desk.split(self._table.px(points)))
+
     def draw(self, stays: bool = True) -> None:
         """Let split lines be drawn, or one."""
         self._table.take_line(
             self.tr("Drag through the shape, or click from point to point, Enter ends the line; the next may follow. "
                     "Esc puts it down.") if stays else
             self.tr("Drag through it, or click from point to point, Enter ends the line. Esc puts it down."),
-            lambda points: self._panel.splits.split(self.desk.split(self._table.px(points))), stays=stays)
+            self.part, stays=stays)
 
     def draw_mirror(self) -> None:
         """Let the line be drawn whose sides become alike."""

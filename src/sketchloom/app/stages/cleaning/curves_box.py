@@ -119,7 +119,7 @@ class CurvesBox(Box):
         def row(n, edit):
             text = self.tr("Boundary {0}, {1}").format(n + 1, self._words[edit.what])
             text = text if n >= len(found) or found[n] else self.tr("{0} · not found").format(text)
-            return drawn_icon([course_points(edit)]), text
+            return lambda: drawn_icon([course_points(edit)]), text
 
         self.kept.show_rows(row)
 

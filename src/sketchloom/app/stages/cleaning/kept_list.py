@@ -46,6 +46,21 @@ def drawn_icon(lines, hex_colour: str | None = None, closed: bool = False) -> QI
     return icon
 
 
+class _Row(QListWidgetItem):
+    """Its icon is drawn when it is seen."""
+
+    def __init__(self, make_icon, text):
+        super().__init__(text)
+        self._make, self._icon = make_icon, None
+
+    def data(self, role):
+        if role == Qt.ItemDataRole.DecorationRole and self._make is not None:
+            if self._icon is None:
+                self._icon = self._make()
+            return self._icon
+        return super().data(role)
+
+
 class KeptList(QWidget):
     """Rows of one field of the recipe, the latest first. ``chosen_changed`` when others are chosen."""
 
@@ -75,8 +90,8 @@ class KeptList(QWidget):
         column.addWidget(self.back)
 
     def show_rows(self, row_of) -> None:
-        """Bring the list up to date; ``row_of(number, part)`` gives an icon or None and a text. Of very many the
-        latest are listed."""
+        """Bring the list up to date; ``row_of(number, part)`` gives what makes its icon, or None, and a text. Of very
+        many the latest are listed."""
         kept = set(self.chosen())
         parts = getattr(self._box.recipe, self._field)
         if self._awaited is not None and self._awaited < len(parts):
@@ -84,8 +99,8 @@ class KeptList(QWidget):
         self.list.blockSignals(True)
         self.list.clear()
         for number in range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1):
-            icon, text = row_of(number, parts[number])
-            item = QListWidgetItem(icon or QIcon(), text)
+            item = _Row(*row_of(number, parts[number]))
+            text = item.text()
             item.setToolTip(plain_tip(text))
             item.setData(_NUMBER, number)
             item.setSizeHint(QSize(0, theme.px(_ROW)))

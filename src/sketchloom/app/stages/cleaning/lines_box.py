@@ -93,8 +93,9 @@ class LinesBox(Box):
                 part.setEnabled(False)
         self.own.setEnabled(lines.outline_label(work) is not None)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        self.kept.show_rows(lambda _, line: (drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
-            colour_word(line.hex), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
+        self.kept.show_rows(lambda _, line: (
+            lambda: drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
+                colour_word(line.hex), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
 
     def _set_width(self, mm):
         self.width_mm = mm

@@ -157,7 +157,7 @@ class RimsBox(Box):
         unit = work.recipe.unit
         self.kept.show_rows(
             lambda _, r: (
-                swatch(r.hex, 16),
+                lambda: swatch(r.hex, 16),
                 self.tr("{0}, {1}").format(r.name or self._words(r.kind), format_length(r.distance_mm, unit, 2)),
             )
         )

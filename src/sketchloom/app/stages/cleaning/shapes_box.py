@@ -295,7 +295,7 @@ class ShapesBox(Box):
         self._size.show_value(self.word_mm, unit)
         self.kept.show_rows(
             lambda _, s: (
-                drawn_icon(s.rings, s.hex, True),
+                lambda: drawn_icon(s.rings, s.hex, True),
                 s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name),
             )
         )
@@ -312,8 +312,8 @@ class ShapesBox(Box):
         for action in self._many:
             action.setEnabled(count >= 2)
 
-    def give_colour(self, hex_colour: str) -> None:
-        """The chosen shapes get a colour."""
+    def give_colour(self, hex_colour: str | None) -> None:
+        """The chosen shapes get a colour; None cuts them out of all sheets."""
         chosen = self.kept.chosen()
         self.replace_each({n: replace(self.recipe.shapes[n], hex=hex_colour) for n in chosen},
                           self.tr("coloured shape"))

@@ -53,7 +53,7 @@ class SplitsBox(Box):
         parts = [next(done, False) if line.on else True for line in work.recipe.splits]
         self.kept.show_rows(
             lambda n, line: (
-                drawn_icon([line.points]),
+                lambda: drawn_icon([line.points]),
                 self.tr("Split line {0}").format(n + 1)
                 if n >= len(parts) or parts[n]
                 else self.tr("Split line {0} · parts nothing").format(n + 1),
@@ -88,7 +88,7 @@ class CoversBox(Box):
         super().show_work(work)
         self.kept.show_rows(
             lambda n, c: (
-                drawn_icon([(*c.points, c.points[0])], closed=True),
+                lambda: drawn_icon([(*c.points, c.points[0])], closed=True),
                 self.tr("Covered area {0}").format(n + 1),
             )
         )

@@ -10,6 +10,7 @@ from sketchloom.app.stages.layering.sheet_list import NAME_MOST
 from sketchloom.app.words import named
 from sketchloom.evaluate.sheet_order import grouped_by_sheet
 from sketchloom.files.user_data import materials
+from sketchloom.recipe import layer_edits
 
 
 class ChosenBox(Box):
@@ -36,12 +37,13 @@ class ChosenBox(Box):
             (self._out, self._base),
             (self._merge, self._unmerge),
             (self._lock, self._hide),
-            (label(self.tr("Group")), self._group, self._by_sheet),
+            (label(self.tr("Group")), self._group),
             self._own,
             self._material,
             self._caution,
-            (self._all_of_it, self._table),
         )
+        self.for_all = (self._all_of_it, self._by_sheet), self._table
+        """What the chosen layer gives to all, and the table of materials; they stand with what holds for all layers."""
 
     def _build_names(self):
         self._name = QLineEdit()
@@ -83,7 +85,8 @@ class ChosenBox(Box):
         self._group.setMaxLength(40)
         self._group.editingFinished.connect(self._take_group)
         self._by_sheet = button(
-            self.tr("By sheet"), "", self.tr("All layers that are cut from one colour and material become a group")
+            self.tr("Group by sheet"), "",
+            self.tr("All layers that are cut from one colour and material become a group")
         )
         self._by_sheet.clicked.connect(self._group_by_sheet)
 
@@ -92,7 +95,8 @@ class ChosenBox(Box):
         self._material.setAccessibleName(self.tr("Material of the chosen layer"))
         self.fill_materials()
         self._material.activated.connect(lambda _: self._take_material(for_all=False))
-        self._all_of_it = button(self.tr("All layers of it"), "", self.tr("Every layer is cut from this material"))
+        self._all_of_it = button(self.tr("All of its material"), "",
+                                 self.tr("Every layer is cut from the material of the chosen one"))
         self._all_of_it.clicked.connect(lambda: self._take_material(for_all=True))
         self._table = button(self.tr("Materials…"), "", self.tr("The table of materials, to be changed"))
         self._table.clicked.connect(self.table_wanted)
@@ -158,12 +162,8 @@ class ChosenBox(Box):
         """Change a layer and all that share its group."""
         if self._plan is None:
             return
-        recipe = self.recipe
-        group = recipe.edit_of(self._plan.key).group
-        keys = {self._plan.key, *(e.key for e in recipe.layers if group is not None and e.group == group)}
-        for key in sorted(keys):
-            recipe = recipe.with_edit(key, **changes)
-        self.change.emit(recipe, what, "")
+        keys = layer_edits.in_their_groups(self.recipe, (self._plan.key,))
+        self.change.emit(layer_edits.edited(self.recipe, keys, **changes), what, "")
 
     def _take_group(self):
         text = self._group.text().strip() or None
@@ -200,12 +200,10 @@ class ChosenBox(Box):
             self._edit(self.tr("cut colour"), hex=colour.name())
 
     def _merge_down(self):
-        if self._plan is not None and (place := self._place()) > 0:
-            self._edit(self.tr("merged layers"), merged_into=self.work.plans[place - 1].key)
+        if self._plan is not None and self._place() > 0:
+            order = tuple(plan.key for plan in self.work.plans)
+            self.change.emit(layer_edits.merged(self.recipe, order, (self._plan.key,)), self.tr("merged layers"), "")
 
     def _part(self):
-        recipe = self.recipe
-        for edit in recipe.layers:
-            if self._plan is not None and edit.merged_into == self._plan.key:
-                recipe = recipe.with_edit(edit.key, merged_into=None)
-        self.change.emit(recipe, self.tr("parted layers"), "")
+        if self._plan is not None:
+            self.change.emit(layer_edits.parted(self.recipe, (self._plan.key,)), self.tr("parted layers"), "")

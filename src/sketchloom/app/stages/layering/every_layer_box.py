@@ -36,7 +36,6 @@ class EveryLayerBox(Box):
         self._depth.committed.connect(
             lambda mm: self.emit(self.tr("depth of the frame"), frame_depth_mm=mm if mm >= 0.1 else None))
         self.add(
-            self._laid_on,
             self._names_in,
             (label(self.tr("Weeding frame")), self._weeding),
             (label(self.tr("Helper cuts every")), self._every),
@@ -46,8 +45,9 @@ class EveryLayerBox(Box):
         )
 
     def _build_ground(self):
-        self._laid_on = QComboBox()
-        self._laid_on.setAccessibleName(self.tr("What the work is laid on"))
+        self.laid_on = QComboBox()
+        """It stands with the ways of layering, as it is asked for most."""
+        self.laid_on.setAccessibleName(self.tr("What the work is laid on"))
         for name, hex_colour in (
             (self.tr("Laid on: not said"), None),
             (self.tr("White shirt, wall or card"), "#ffffff"),
@@ -57,30 +57,30 @@ class EveryLayerBox(Box):
             (self.tr("Another colour…"), "other"),
         ):
             if hex_colour in (None, "other"):
-                self._laid_on.addItem(name, hex_colour)
+                self.laid_on.addItem(name, hex_colour)
             else:
-                self._laid_on.addItem(swatch(hex_colour, 16), name, hex_colour)
-        self._laid_on.activated.connect(self._take_ground)
+                self.laid_on.addItem(swatch(hex_colour, 16), name, hex_colour)
+        self.laid_on.activated.connect(self._take_ground)
 
     def show_recipe(self, recipe) -> None:
         """The settings as they are now in the document."""
         self.recipe, unit = recipe, recipe.unit
         self._names_in.setCurrentIndex(self._names_in.findData(recipe.names_in))
         self._tool.show_value(recipe.tool)
-        at = self._laid_on.findData(recipe.laid_on)
+        at = self.laid_on.findData(recipe.laid_on)
         if at < 0:
-            at = self._laid_on.count() - 1
-            self._laid_on.insertItem(at, swatch(recipe.laid_on, 16), recipe.laid_on, recipe.laid_on)
-        self._laid_on.setCurrentIndex(at)
+            at = self.laid_on.count() - 1
+            self.laid_on.insertItem(at, swatch(recipe.laid_on, 16), recipe.laid_on, recipe.laid_on)
+        self.laid_on.setCurrentIndex(at)
         self._weeding.show_value(recipe.weeding_mm, unit)
         self._every.show_value(recipe.weeding_every_mm, unit)
         self._every.setEnabled(recipe.weeding_mm > 0)
         self._depth.show_value(recipe.frame_depth_mm or 0.0, unit)
 
     def _take_ground(self, _):
-        hex_colour = self._laid_on.currentData()
+        hex_colour = self.laid_on.currentData()
         if hex_colour == "other":
             colour = QColorDialog.getColor(parent=self, title=self.tr("Colour of what the work is laid on"))
             hex_colour = colour.name() if colour.isValid() else self.recipe.laid_on
         self.emit(self.tr("what it is laid on"), laid_on=hex_colour)
-        self._laid_on.setCurrentIndex(max(self._laid_on.findData(hex_colour), 0))
+        self.laid_on.setCurrentIndex(max(self.laid_on.findData(hex_colour), 0))

@@ -9,7 +9,7 @@ from sketchloom.app.stages.box import Box
 from sketchloom.core.base.units import format_length
 
 _NUMBER = Qt.ItemDataRole.UserRole
-_LISTED, _ROW = 400, 27
+_LISTED, _ROW, _SEEN = 400, 27, 5
 
 
 class LayingBox(Box):
@@ -29,7 +29,7 @@ class LayingBox(Box):
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Pieces in the order of laying"))
         self.list.setIconSize(theme.size(16, 16))
-        self.list.setFixedHeight(theme.px(6 * _ROW + 6))
+        self.list.setFixedHeight(theme.px(_SEEN * _ROW + 6))
         self.list.setSelectionMode(QListWidget.SelectionMode.ExtendedSelection)
         self.list.currentItemChanged.connect(lambda item, _: item is not None and self.pointed.emit(item.data(_NUMBER)))
         self.list.itemSelectionChanged.connect(self._enable)

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QColor, QIcon, QPainter, QPixmap
-from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem
+from PySide6.QtWidgets import QComboBox, QHeaderView, QMenu, QTableWidgetItem, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.fields import NamedSlider
@@ -14,7 +14,7 @@ from sketchloom.core.base.units import format_length
 from sketchloom.evaluate.sheet_order import order_shares
 from sketchloom.recipe.parts import BASE, TOP
 
-_ROW, _BAR = 27, QSize(84, 18)
+_ROW, _SEEN, _BAR = 26, 4, QSize(84, 18)
 
 
 def stack_icon(hexes) -> QIcon:
@@ -53,10 +53,16 @@ class OrderBox(Box):
                                                          "covered of it, as film does")),
             )
         ):
-            slider = NamedSlider(name, 0, 10)
+            slider = NamedSlider(name, 0, 10, in_a_row=True)
             slider.setToolTip(tip)
             slider.moved.connect(lambda value, n=number: self._weigh(n, value))
             self._weights.append(slider)
+        weights = QWidget()
+        weights.setLayout(QVBoxLayout())
+        weights.layout().setContentsMargins(0, 0, 0, 0)
+        weights.layout().setSpacing(0)
+        for slider in self._weights:
+            weights.layout().addWidget(slider)
         self._words = {
             "cutting": self.tr("least cutting"),
             "pieces": self.tr("fewest pieces"),
@@ -66,17 +72,20 @@ class OrderBox(Box):
             "next": self.tr("next best"),
         }
         self.offers = figures_table(4, self.tr("Orders worth a look, base on the left; click one to take it"), _ROW)
+        self.offers.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAsNeeded)
+        self.offers.setToolTip(self.tr("Orders worth a look, base on the left; click one to take it"))
         self.offers.setHorizontalHeaderLabels([""] * 4)  # until they are worked out
         self.offers.setIconSize(_BAR)
         self.offers.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
         self.offers.cellClicked.connect(lambda row, _: self.emit(self.tr("order"), order=self._orders[row]))
+        self.offers.setFixedHeight(theme.px(_ROW + 30))
         self._orders: list[tuple[str, ...]] = []
         self._pin = QComboBox()
         self._pin.setAccessibleName(self.tr("Where proposed orders have the chosen layer"))
         for name, pin in (
-            (self.tr("anywhere"), None),
-            (self.tr("always the base"), BASE),
-            (self.tr("always on top"), TOP),
+            (self.tr("Chosen: anywhere"), None),
+            (self.tr("Chosen: always the base"), BASE),
+            (self.tr("Chosen: always on top"), TOP),
         ):
             self._pin.addItem(name, pin)
         self._pin.activated.connect(lambda _: self._take_pin(self._pin.currentData()))
@@ -90,12 +99,10 @@ class OrderBox(Box):
         self._said = label("", "quiet")
         self._chosen = None
         self.add(
-            *self._weights,
-            label(self.tr("Orders worth a look, base left. A click takes one."), "quiet"),
+            weights,
             self.offers,
-            (label(self.tr("Chosen layer")), self._pin),
-            (self._over, self._free),
-            self._said,
+            (self._pin, self._over),
+            (self._said, self._free),
         )
 
     def _weigh(self, number, value):
@@ -121,8 +128,8 @@ class OrderBox(Box):
             if a in names and b in names
         ]
         self._said.setText("; ".join(rules) + ("." if rules else ""))
-        self._said.setVisible(bool(rules))
-        self._free.setEnabled(bool(rules))
+        for part in (self._said, self._free):
+            part.setVisible(bool(rules))
         self.show_chosen(self._chosen)
 
     def show_offers(self, work, offers) -> None:
@@ -160,7 +167,7 @@ class OrderBox(Box):
                 self.offers.selectRow(row)
         if now not in self._orders:
             self.offers.clearSelection()
-        self.offers.setFixedHeight(theme.px(len(offers) * _ROW + 30))
+        self.offers.setFixedHeight(theme.px(min(len(offers), _SEEN) * _ROW + 30))
 
     def show_chosen(self, key) -> None:
         """The layer that pins and rules are about."""

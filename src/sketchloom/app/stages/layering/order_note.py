@@ -31,7 +31,7 @@ class OrderNote(QWidget):
         self._work, self._recipe, unit = work, recipe, work.recipe.unit
         best = work.proposed_order.length * work.mm_per_px
         more = work.order_length_mm - best
-        self._take.setEnabled(bool(work.recipe.order) or more > 0.5)
+        self._take.setVisible(bool(work.recipe.order) or more > 0.5)
         if work.rough:
             self.note.setText(UNKNOWN)
             return

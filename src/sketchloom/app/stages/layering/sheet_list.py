@@ -1,18 +1,15 @@
 """The list of sheets, the uppermost first: dragged into another order, named in place."""
 
-from PySide6.QtCore import QEvent, QSize, Qt, QTimer, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QLineEdit,
-    QListWidget,
     QListWidgetItem,
-    QStyle,
-    QStyledItemDelegate,
-    QWidget,
 )
 
 from sketchloom.app import theme
+from sketchloom.app.parts.unfolding import UnfoldedRow, UnfoldingList
 from sketchloom.app.parts.widgets import UNKNOWN, counted, plain_tip, swatch
 from sketchloom.core.base.units import format_length
 
@@ -20,86 +17,23 @@ KEY = Qt.ItemDataRole.UserRole
 NAME_MOST = 60
 """Characters of a layer's name."""
 _NAME = Qt.ItemDataRole.UserRole + 1
-_ROW_PX, _LEAST_ROWS, _MOST_ROWS = 42, 2, 9
-_INSET = 8
+_ROW_PX, _LEAST_ROWS, _MOST_ROWS = 42, 2, 7
 
 
-class SheetList(QListWidget):
+class SheetList(UnfoldingList):
     """``ordered``: the rows were dragged; ``named``: a layer's key and its new name."""
 
     ordered = Signal()
     named = Signal(str, str)
 
     def __init__(self):
-        super().__init__()
+        super().__init__(_ROW_PX, _LEAST_ROWS, _MOST_ROWS)
         self.setAccessibleName(self.tr("Layers, the uppermost first"))
         self.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
         self.setEditTriggers(QAbstractItemView.EditTrigger.DoubleClicked | QAbstractItemView.EditTrigger.EditKeyPressed)
         self.setIconSize(theme.size(22, 22))
         self.setItemDelegate(_NameEdit(self))
         self.model().rowsMoved.connect(lambda *_: self.ordered.emit())
-        self._details: QWidget | None = None
-        self.currentItemChanged.connect(lambda *_: self._unfold())
-        self.model().rowsMoved.connect(lambda *_: self._unfold())
-
-    # -- the details of the chosen row, unfolded in it ----------------------------------------
-
-    def set_details(self, details: QWidget) -> None:
-        """Show a widget within the row of the chosen sheet, below its words."""
-        self._details = details
-        details.setParent(self.viewport())
-        details.setObjectName("unfolded")
-        details.installEventFilter(self)
-        self._unfold()
-
-    def eventFilter(self, watched, event):
-        if watched is self._details and event.type() == QEvent.Type.LayoutRequest:
-            QTimer.singleShot(0, self, self._unfold)
-        return super().eventFilter(watched, event)
-
-    def resizeEvent(self, event):
-        super().resizeEvent(event)
-        self._unfold()
-
-    def minimumSizeHint(self):
-        wide = 0 if self._details is None else self._details.minimumSizeHint().width() + theme.px(2 * _INSET) + 4
-        return QSize(max(wide, super().minimumSizeHint().width()), super().minimumSizeHint().height())
-
-    def _unfold(self):
-        """The chosen row is as high as its details need, and the list as its rows."""
-        details, current = self._details, self.currentItem()
-        if details is None:
-            return
-        wide = self.viewport().width() - theme.px(2 * _INSET)
-        layout = details.layout()
-        layout.activate()
-        high = layout.totalHeightForWidth(wide) if layout.hasHeightForWidth() else layout.sizeHint().height()
-        for row in range(self.count()):
-            more = high + theme.px(_INSET) if self.item(row) is current else 0
-            size = QSize(0, theme.px(_ROW_PX) + more)
-            if self.item(row).sizeHint() != size:
-                self.item(row).setSizeHint(size)
-        details.setVisible(current is not None)
-        rows = theme.px(min(max(_ROW_PX * self.count(), _LEAST_ROWS * _ROW_PX), _MOST_ROWS * _ROW_PX))
-        self.setFixedHeight(rows + (high + theme.px(_INSET) if current is not None else 0) + 6)
-        self.updateGeometry()
-        self._place()
-
-    def _place(self):
-        if self._details is not None and self.currentItem() is not None:
-            box = self.visualItemRect(self.currentItem())
-            head = theme.px(_ROW_PX)
-            self._details.setGeometry(box.left() + theme.px(_INSET), box.top() + head,
-                                      self.viewport().width() - theme.px(2 * _INSET),
-                                      max(box.height() - head - theme.px(_INSET), 0))
-
-    def updateGeometries(self):
-        super().updateGeometries()
-        self._place()
-
-    def scrollContentsBy(self, dx, dy):
-        super().scrollContentsBy(dx, dy)
-        self._place()
 
     def keys(self) -> list[str]:
         """Keys of the rows, the uppermost first."""
@@ -132,7 +66,7 @@ class SheetList(QListWidget):
             figures = self._figures(plan, layer, work, cuts)
             self._show_sheet(self.item(row), place, plan, edit, figures, layer is not None)
         self.blockSignals(False)
-        self._unfold()
+        self.unfold()
 
     def _figures(self, plan, layer, work, cuts):
         if layer is None:
@@ -151,19 +85,13 @@ class SheetList(QListWidget):
         item.setIcon(swatch(plan.hex))
         item.setData(_NAME, plan.name)
         item.setToolTip(plain_tip(plan.name))
-        item.setForeground(self.palette().text() if is_cut else QColor(theme.INK_SOFT))
+        item.setData(Qt.ItemDataRole.ForegroundRole, None if is_cut else QColor(theme.INK_SOFT))
         may_be_named = Qt.ItemFlag.ItemIsEditable
         item.setFlags(item.flags() & ~may_be_named if edit.locked else item.flags() | may_be_named)
 
 
-class _NameEdit(QStyledItemDelegate):
+class _NameEdit(UnfoldedRow):
     """A field over the row of a sheet, with its name alone; the Tab key goes on to the next sheet."""
-
-    def paint(self, painter, option, index):
-        if option.state & QStyle.StateFlag.State_Selected:
-            painter.fillRect(option.rect, QColor(theme.SCHEMES[theme.scheme]["CHOSEN"]))
-        option.rect.setHeight(theme.px(_ROW_PX))  # what is unfolded stands below
-        super().paint(painter, option, index)
 
     def createEditor(self, parent, option, index):
         field = QLineEdit(parent)

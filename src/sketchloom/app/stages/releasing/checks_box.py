@@ -77,7 +77,7 @@ class ChecksBox(QWidget):
 
     def _put_sign(self, part, state):
         name, colour = _SIGNS[state]
-        part.setPixmap(theme.icon(name, colour).pixmap(theme.size(18, 18)))
+        theme.mark(part, name, colour)
         part.setAccessibleName({NOTE: self.tr("note"), WARN: self.tr("warning"), STOP: self.tr("stop"),
                                 PASSED: self.tr("passed"), UNKNOWN: self.tr("not made yet"),
                                 OFF: self.tr("not wanted")}[state])

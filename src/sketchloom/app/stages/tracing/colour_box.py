@@ -2,31 +2,41 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import (
-    QAbstractItemView,
-    QListWidget,
-    QListWidgetItem,
-    QMenu,
-)
+from PySide6.QtCore import QItemSelectionModel, Qt, Signal
+from PySide6.QtWidgets import QAbstractItemView, QListWidgetItem
 
-from sketchloom.app import theme
+from sketchloom.app.parts.acts import ACTS, COLOUR
+from sketchloom.app.parts.beside import say_beside
+from sketchloom.app.parts.choice_strip import ActsGrid
 from sketchloom.app.parts.fields import NamedSlider
+from sketchloom.app.parts.unfolding import UnfoldingList
 from sketchloom.app.parts.widgets import UNKNOWN, button, label, swatch
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.tracing.ladder import Ladder
 from sketchloom.app.words import colour_word
 from sketchloom.desk import figures
-from sketchloom.recipe import palette_edits
+from sketchloom.desk.things import SHADE
+from sketchloom.recipe import layer_edits, palette_edits
 from sketchloom.recipe.parts import PaletteEntry
 from sketchloom.recipe.sections import MAX_COLOURS
 
+_ROW_PX, _LEAST_ROWS, _MOST_ROWS = 27, 2, 6
+
+
+class _Palette(UnfoldingList):
+    """What can be done stands in the row of the colour chosen last."""
+
+    def shows_details(self):
+        return bool(self.selectedItems())
+
 
 class ColourBox(Box):
-    """Number of colours and the palette with its edits."""
+    """Number of colours and the palette; what can be done to a colour stands in its row. ``chosen_changed``: other
+    rows were chosen by hand."""
 
     pick_wanted = Signal(bool)
     peek = Signal(object, object)
+    chosen_changed = Signal()
 
     def __init__(self):
         super().__init__()
@@ -36,56 +46,23 @@ class ColourBox(Box):
         self.ladder = Ladder()
         self.ladder.chosen.connect(self._set_count)
         self.ladder.pointed.connect(self._peek)
-        self._list = QListWidget()
+        self._list = _Palette(_ROW_PX, _LEAST_ROWS, _MOST_ROWS)
         self._list.setAccessibleName(self.tr("Palette"))
         self._list.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
-        self._list.setFixedHeight(theme.px(168))
         self._list.itemSelectionChanged.connect(self._enable)
-        self._pick = button(
-            self.tr("Replace"),
-            "color-picker",
-            self.tr("Replace the chosen colour by one clicked in the picture"),
-            checkable=True,
-        )
+        self._list.itemSelectionChanged.connect(self.chosen_changed)
         self._add = button(
-            self.tr("Add"), "color-picker", self.tr("Add a colour clicked in the picture"), checkable=True
-        )
-        self._merge = button(
-            self.tr("Merge"), "arrows-join-2", self.tr("Make the chosen colours one layer (choose two or more)")
-        )
-        self._split = button(self.tr("Split"), "arrows-split-2", self.tr("Make two colours of the chosen one"))
-        self._same = button(
-            self.tr("Same as"), tip=self.tr("Cut the chosen colours in the colour and on the sheet of another one")
-        )
-        self._lock = button(
-            self.tr("Lock"), tip=self.tr("The chosen colours stay whatever the number of colours"), checkable=True
-        )
-        self._out = button(
-            self.tr("Leave out"), tip=self.tr("The chosen colours are not cut, like the ground"), checkable=True
-        )
-        self._menu = QMenu(self)
-        self._menu.aboutToShow.connect(self._fill_menu)
-        self._same.setMenu(self._menu)
-        self._up, self._down = (
-            button(text, tip=tip)
-            for text, tip in (
-                (self.tr("Higher"), self.tr("Lay the chosen colour's sheet one higher")),
-                (self.tr("Lower"), self.tr("Lay the chosen colour's sheet one lower")),
-            )
-        )
-        for one, other in ((self._pick, self._add), (self._add, self._pick)):
-            one.toggled.connect(lambda on, o=other: self._picking(on, o))
-        self._merge.clicked.connect(self._merge_chosen)
-        self._split.clicked.connect(self._split_chosen)
-        self._lock.clicked.connect(self._lock_chosen)
-        self._out.clicked.connect(self._leave_out)
-        self._up.clicked.connect(lambda: self._move(1))
-        self._down.clicked.connect(lambda: self._move(-1))
+            self.tr("Add a colour"), "color-picker", self.tr("Add a colour clicked in the picture"), checkable=True)
+        self._add.toggled.connect(self._turn_adding)
+        self._is_replacing = False
+        self.row = ActsGrid(3)
+        self.row.asked.connect(lambda name: self.act(name, self.chosen()))
+        self.row.coloured.connect(lambda hex_colour: self.act(COLOUR, self.chosen(), hex_colour))
+        self._list.set_details(self.row)
         self._reset = button(self.tr("Forget my colour edits"), "refresh")
         self._reset.clicked.connect(lambda: self.emit(self.tr("colour edits"), palette=None, locked=()))
-        self.add(self._count, self.ladder, label(self.tr("Palette, top sheet first"), "quiet"), self._list,
-                 (self._add, self._pick, self._merge), (self._split, self._same, self._lock),
-                 (self._out, self._up, self._down), self._reset)
+        self.add(self._count, self.ladder, label(self.tr("Palette, top sheet first; click one for what can be done"),
+                                                 "quiet"), self._list, (self._add, self._reset))
         self._laddered, self._found = None, None
 
     def _set_count(self, count, gesture=""):
@@ -147,36 +124,84 @@ class ColourBox(Box):
     def chosen(self) -> list[str]:
         return [item.data(Qt.ItemDataRole.UserRole) for item in self._list.selectedItems()]
 
-    def stop_picking(self) -> None:
-        for part in (self._pick, self._add):
-            part.setChecked(False)
+    def choose(self, hexes) -> None:
+        """Choose the rows of some colours."""
+        self._list.blockSignals(True)
+        rows = [self._list.item(n) for n in range(self._list.count())]
+        for item in rows:
+            item.setSelected(item.data(Qt.ItemDataRole.UserRole) in hexes)
+        chosen = [item for item in rows if item.isSelected()]
+        if chosen:
+            self._list.setCurrentItem(chosen[-1], QItemSelectionModel.SelectionFlag.NoUpdate)
+        self._list.blockSignals(False)
+        self._enable()
 
-    def _picking(self, on, other):
+    @property
+    def rows(self) -> UnfoldingList:
+        """The palette's rows."""
+        return self._list
+
+    def stop_picking(self) -> None:
+        """A click in the picture brings no colour any more."""
+        self._is_replacing = False
+        self._add.setChecked(False)
+        self.pick_wanted.emit(False)
+
+    def _turn_adding(self, on):
         if on:
-            other.setChecked(False)
-        self.pick_wanted.emit(self._pick.isChecked() or self._add.isChecked())
+            self._is_replacing = False
+        self.pick_wanted.emit(on or self._is_replacing)
 
     def _enable(self):
-        chosen = self.chosen()
-        count = len(chosen)
-        self._pick.setEnabled(count == 1)
         self._add.setEnabled(self._list.count() < MAX_COLOURS)
-        self._merge.setEnabled(count >= 2)
-        self._split.setEnabled(count == 1)
-        self._same.setEnabled(count >= 1 and self._list.count() > count)
-        for part in (self._lock, self._out):
-            part.setEnabled(count >= 1)
-        recipe = self.recipe
-        self._lock.setChecked(bool(chosen) and recipe is not None and set(chosen) <= set(recipe.locked))
-        self._out.setChecked(bool(chosen) and recipe is not None and all(recipe.edit_of(h).left_out for h in chosen))
-        keys = [] if self.work is None else [p.key for p in self.work.plans]
-        at = keys.index(chosen[0]) if count == 1 and chosen[0] in keys else -1
-        self._up.setEnabled(0 <= at < len(keys) - 1)
-        self._down.setEnabled(at > 0)
+        chosen = self.chosen()
+        names = self.possible(chosen)
+        self.row.show_acts(tuple(act for act in ACTS[SHADE] if act.name in names), self.others(chosen), False)
+        self._list.unfold()
+
+    def others(self, hexes) -> tuple[str, ...]:
+        """Colours of the palette that some can be given to."""
+        return () if self.work is None or not hexes else tuple(e.hex for e in self._entries() if e.hex not in hexes)
+
+    def possible(self, hexes) -> set[str]:
+        """Names of the acts that can be done to some colours."""
+        recipe, work = self.recipe, self.work
+        if not hexes or recipe is None or work is None:
+            return set()
+        order = tuple(plan.key for plan in work.plans)
+        names = {"unlock" if set(hexes) <= set(recipe.locked) else "lock",
+                 "in" if all(recipe.edit_of(h).left_out for h in hexes) else "out"}
+        names |= {"split", "replace"} if len(hexes) == 1 else {"merge"}
+        names |= {name for name, by in (("higher", 1), ("lower", -1)) if layer_edits.moved(order, hexes, by) != order}
+        return names | ({COLOUR} if self.others(hexes) else set())
+
+    def act(self, name: str, hexes, hex_colour: str | None = None) -> None:
+        """Do an act to some colours."""
+        recipe, order = self.recipe, tuple(plan.key for plan in self.work.plans)
+        if name == "merge":
+            self.emit(self.tr("merged colours"), palette=palette_edits.merged(self._entries(), hexes), colours=None)
+        elif name == "split":
+            self._split(hexes[0])
+        elif name == COLOUR:
+            self.emit(self.tr("same as"), palette=palette_edits.same_as(self._entries(), hexes, hex_colour),
+                      colours=None)
+        elif name == "replace":
+            self.choose(hexes)
+            self._add.setChecked(False)
+            self._is_replacing = True
+            self.pick_wanted.emit(True)
+        elif name in ("lock", "unlock"):
+            rest = tuple(h for h in recipe.locked if h not in hexes)
+            self.emit(self.tr("locked colours"), locked=(*rest, *hexes) if name == "lock" else rest)
+        elif name in ("out", "in"):
+            self.change.emit(layer_edits.edited(recipe, hexes, left_out=name == "out"), self.tr("left out colours"), "")
+        else:
+            moved = layer_edits.moved(order, hexes, 1 if name == "higher" else -1)
+            self.change.emit(replace(recipe, order=moved), self.tr("order of the sheets"), "")
 
     def take_colour(self, hex_colour: str) -> None:
         """A colour was clicked in the picture: it is added, or replaces the chosen one."""
-        adds = self._add.isChecked()
+        adds = not self._is_replacing
         self.stop_picking()
         chosen = self.chosen()
         if adds and self.work is not None:
@@ -192,46 +217,10 @@ class ColourBox(Box):
         own = self.recipe.palette
         return own if own is not None else tuple(e for e in self.work.segmentation.own_entries if e.hex not in grown)
 
-    def _merge_chosen(self):
-        self.emit(self.tr("merged colours"), palette=palette_edits.merged(self._entries(), self.chosen()), colours=None)
-
-    def _split_chosen(self):
+    def _split(self, hex_colour):
         work = self.work
-        entries = palette_edits.split(
-            work.segmentation.own_entries, self.chosen()[0], work.picture, work.segmentation.labels
-        )
+        entries = palette_edits.split(work.segmentation.own_entries, hex_colour, work.picture, work.segmentation.labels)
         if entries is None:
-            self._split.setToolTip(self.tr("This colour has only one shade"))
-            self._split.setEnabled(False)
-            return
-        self.emit(self.tr("split colour"), palette=entries, colours=None)
-
-    def _fill_menu(self):
-        self._menu.clear()
-        chosen = self.chosen()
-        for entry in self._entries():
-            if entry.hex not in chosen:
-                self._menu.addAction(
-                    swatch(entry.hex), f"{colour_word(entry.hex)}  {entry.hex}"
-                ).triggered.connect(
-                    lambda _=False, h=entry.hex: self.emit(
-                        self.tr("same as"), palette=palette_edits.same_as(self._entries(), chosen, h), colours=None
-                    )
-                )
-
-    def _lock_chosen(self, on):
-        chosen = self.chosen()
-        rest = tuple(h for h in self.recipe.locked if h not in chosen)
-        self.emit(self.tr("locked colours"), locked=(*rest, *chosen) if on else rest)
-
-    def _leave_out(self, on):
-        recipe = self.recipe
-        for key in self.chosen():
-            recipe = recipe.with_edit(key, left_out=on)
-        self.change.emit(recipe, self.tr("left out colours"), "")
-
-    def _move(self, by):
-        keys = [p.key for p in self.work.plans]
-        at = keys.index(self.chosen()[0])
-        keys[at], keys[at + by] = keys[at + by], keys[at]
-        self.change.emit(replace(self.recipe, order=tuple(keys)), self.tr("order of the sheets"), "")
+            say_beside(self._list, self.tr("This colour has only one shade"))
+        else:
+            self.emit(self.tr("split colour"), palette=entries, colours=None)

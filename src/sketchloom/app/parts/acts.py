@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QKeySequence
 
 from sketchloom.core.base.said import said
-from sketchloom.desk.things import GAP, REGION, SHAPE, STRETCH, STROKE
+from sketchloom.desk.things import GAP, LAYER, REGION, SHADE, SHAPE, STRETCH, STROKE
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,6 +21,8 @@ class Act:
     near: str = ""
     is_seldom: bool = False
     """In the panel alone, as it is seldom wanted."""
+    undoes: str = ""
+    """The act that it takes back: one of the two can be done at a time, with one key."""
 
     @property
     def key_text(self) -> str:
@@ -29,7 +31,7 @@ class Act:
 
 
 KINDS_NAMED = {REGION: said("Region"), STROKE: said("Stroke"), STRETCH: said("Line around an area"),
-               SHAPE: said("Shape"), GAP: said("Gap")}
+               SHAPE: said("Shape"), GAP: said("Gap"), LAYER: said("Layer"), SHADE: said("Colour of the palette")}
 COLOUR = "colour"
 """Its button is a row of colours."""
 _K = Qt.Key
@@ -67,6 +69,8 @@ ACTS: dict[str, tuple[Act, ...]] = {
             said("part divide separate")),
         Act("edge", said("Its edge"), said("Chooses the line around it, to smooth or reshape it"), _K.Key_E,
             said("boundary outline smooth nodes")),
+        Act("mirrored", said("Mirrored copy"), said("Its outline, turned over, becomes a shape beside it"), _K.Key_M,
+            said("mirror flip reflect turn over")),
         Act("lift", said("Copy"), said("Its outline becomes a shape beside it that can be moved"), _K.Key_P,
             said("duplicate shape"), True),
     ),
@@ -94,6 +98,9 @@ ACTS: dict[str, tuple[Act, ...]] = {
     ),
     SHAPE: (
         Act("remove", said("Take away"), said("What was laid on goes"), _K.Key_Delete, said("delete")),
+        Act("window", said("Open"), said("It is cut out of all sheets"), _K.Key_W, said("hole window cut out")),
+        Act("figure", said("Other figure"), said("In its place and size: circle, star, rectangle, polygon in turn"),
+            _K.Key_F, said("replace swap shape")),
         Act("copy", said("Copy"), said("Another one beside it"), _K.Key_P, said("duplicate")),
         Act("turn_over", said("Turn over"), said("Left becomes right"), _K.Key_M, said("mirror flip")),
         Act("thicker", said("Thicker"), said("All round, by a quarter of a millimetre; again for more"), _K.Key_T,
@@ -117,5 +124,43 @@ ACTS: dict[str, tuple[Act, ...]] = {
         Act("close_all", said("Close all"), said("A bridge over every gap that was found"), _K.Key_A,
             said("bridges leaks")),
     ),
+    LAYER: (
+        Act("higher", said("Higher"), said("One sheet up in the stack"), _K.Key_PageUp, said("raise up front order")),
+        Act("lower", said("Lower"), said("One sheet down in the stack"), _K.Key_PageDown, said("down back order")),
+        Act("base", said("Make base"), said("Under all others"), _K.Key_B, said("bottom lowest ground")),
+        Act("merge", said("Merge down"), said("One layer with the one below it; several become one"), _K.Key_J,
+            said("join unite together")),
+        Act("part", said("Part again"), said("What was merged is apart again"), _K.Key_Backspace,
+            said("unmerge split")),
+        Act("out", said("Leave out"), said("No sheet for it: what it is laid on shows there"), _K.Key_Delete,
+            said("delete drop remove")),
+        Act("in", said("Bring back"), said("It gets its sheet again"), _K.Key_Delete, said("restore keep"),
+            undoes="out"),
+        Act("lock", said("Lock"), said("Its regions, name and colour stay as they are; so do those of its group"),
+            _K.Key_K, said("protect fix")),
+        Act("unlock", said("Unlock"), said("It can be changed again"), _K.Key_K, said("free"), undoes="lock"),
+        Act("hide", said("Hide"), said("It is not painted on the bench, but cut all the same"), _K.Key_H,
+            said("invisible eye")),
+        Act("show", said("Show"), said("It is painted on the bench again"), _K.Key_H, said("visible eye"),
+            undoes="hide"),
+        Act("group", said("One group"), said("What is locked or hidden of one is so of all"), _K.Key_G,
+            said("together set")),
+        Act("name", said("Name…"), said("Type another name in its row"), _K.Key_F2, said("rename call")),
+        Act("pieces", said("Its pieces"), said("Chooses its pieces, to do something to them"), _K.Key_A,
+            said("regions parts all")),
+    ),
+    SHADE: (
+        Act("merge", said("Merge"), said("The chosen colours become one"), _K.Key_J, said("join unite same")),
+        Act("split", said("Split"), said("Two colours of the chosen one"), _K.Key_X, said("part divide shades")),
+        Act("replace", said("Replace…"), said("By a colour that is then clicked in the picture"), _K.Key_R,
+            said("pick change other")),
+        Act("lock", said("Lock"), said("It stays whatever the number of colours"), _K.Key_K, said("keep protect")),
+        Act("unlock", said("Unlock"), said("It may go where there are fewer colours"), _K.Key_K, said("free"),
+            undoes="lock"),
+        Act("out", said("Leave out"), said("It is not cut, like the ground"), _K.Key_Delete,
+            said("remove delete drop")),
+        Act("in", said("Bring back"), said("It is cut again"), _K.Key_Delete, said("restore keep"), undoes="out"),
+        Act("higher", said("Higher"), said("Its sheet one higher"), _K.Key_PageUp, said("up raise order")),
+        Act("lower", said("Lower"), said("Its sheet one lower"), _K.Key_PageDown, said("down order")),
+    ),
 }
-

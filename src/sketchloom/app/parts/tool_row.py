@@ -1,4 +1,4 @@
-"""The few tools of the Clean stage, in a row that is always there."""
+"""The few tools of a stage, in a row that is always there."""
 
 from dataclasses import dataclass
 
@@ -11,6 +11,7 @@ from sketchloom.core.base.said import said
 
 CHOOSE, SWEEP, INK, LINE, SHAPE, WORD, COVER, MIRROR = (
     "choose", "sweep", "ink", "line", "shape", "word", "cover", "mirror")
+APART, SECTION = "apart", "section"
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,6 +42,16 @@ ROW = (
     RowTool(MIRROR, said("Mirror"), "mirror", said("One half stays, the other becomes its mirror image"),
             said("half symmetric reflect")),
 )
+"""Those of Clean."""
+LAYER_ROW = (
+    RowTool(CHOOSE, said("Choose"), "pointer", said("Click a layer or a piece; what can be done stands beside it"),
+            said("select pick")),
+    RowTool(APART, said("Pull apart"), "stack-2", said("The sheets at a slant above each other"),
+            said("explode separate view stack")),
+    RowTool(SECTION, said("Section"), "arrows-split-2", said("The stack from the side, along a line on the bench"),
+            said("profile cross height side")),
+)
+"""Those of Layers."""
 _COLUMNS = 5
 
 
@@ -52,15 +63,17 @@ class ToolRow(QWidget):
     called = Signal(str)
     search_wanted = Signal()
 
-    def __init__(self):
+    def __init__(self, tools, keys):
+        """``keys``: those of the tools, as they stand on a keyboard; fewer where only the first have some."""
         super().__init__()
         self.setAccessibleName(self.tr("Tools of this stage"))
         grid = QGridLayout(self)
         grid.setContentsMargins(0, 0, 0, 0)
         grid.setSpacing(4)
         self.buttons: dict[str, QToolButton] = {}
-        for number, tool in enumerate(ROW):
-            made = self._button(told(tool.words), tool.icon, f"{told(tool.about)}  (Ctrl+{number + 1})")
+        for number, tool in enumerate(tools):
+            key = f"  ({keys[number]})" if number < len(keys) else ""
+            made = self._button(told(tool.words), tool.icon, told(tool.about) + key)
             made.setCheckable(True)
             made.clicked.connect(lambda _=False, name=tool.name: self.taken.emit(name))
             self.buttons[tool.name] = made
@@ -71,13 +84,13 @@ class ToolRow(QWidget):
         self.more.setMenu(self._menu)
         self.search = self._button(self.tr("Search"), "search", self.tr("Find anything by its words  (Ctrl+K)"))
         self.search.clicked.connect(self.search_wanted)
-        for number, part in enumerate((self.more, self.search), len(ROW)):
+        for number, part in enumerate((self.more, self.search), len(tools)):
             grid.addWidget(part, *divmod(number, _COLUMNS))
 
     def _button(self, text, icon, tip):
         made = QToolButton()
         made.setText(text)
-        made.setIcon(theme.icon(icon, theme.INK, theme.ON_WOAD))
+        made.setIcon(theme.icon(icon, "INK", "ON_WOAD"))
         made.setIconSize(theme.size(20, 20))
         made.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
         made.setToolTip(tip)
@@ -92,7 +105,7 @@ class ToolRow(QWidget):
         for name, title in titles.items():
             self._menu.addAction(title, lambda n=name: self.called.emit(n))
 
-    def show_tool(self, name: str | None) -> None:
-        """Which tool is held."""
+    def show_tool(self, *names: str | None) -> None:
+        """Which tool is held, and what is shown."""
         for one, part in self.buttons.items():
-            part.setChecked(one == name)
+            part.setChecked(one in names)
