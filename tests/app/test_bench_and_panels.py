@@ -2,14 +2,27 @@
 
 import pytest
 from PySide6.QtCore import Qt
+from PySide6.QtGui import QAccessible
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QAbstractButton, QComboBox, QHeaderView, QLabel, QLineEdit, QListWidget, QSlider
+from PySide6.QtWidgets import (
+    QAbstractButton,
+    QComboBox,
+    QHeaderView,
+    QLabel,
+    QLineEdit,
+    QListWidget,
+    QScrollArea,
+    QSlider,
+    QWidget,
+)
 
 from app.driver import pause, wait
 from sketchloom.app import theme
 from sketchloom.app.bench.view import View, ruler_step
+from sketchloom.app.painted import Picture
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.rail import ATTENTION, UNTOUCHED
+from sketchloom.app.parts.spot import Spot
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SOURCE, TRACE
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files.demo_works import DEMOS, demo
@@ -211,13 +224,50 @@ def test_help(lighthouse):
 
 
 def test_everything_a_hand_can_reach_has_a_name(lighthouse):
-    for stage in range(4):
+    for stage in range(6):
         lighthouse.window.show_stage(stage)
         for kind in (QAbstractButton, QLineEdit, QSlider, QComboBox, QListWidget):
             for part in lighthouse.window.findChildren(kind):
                 if part.isVisible() and part.objectName() not in ("qt_spinbox_lineedit", "ScrollLeftButton"):
                     named = part.accessibleName() or getattr(part, "text", str)()
                     assert named or part.toolTip(), (stage, kind.__name__, part.objectName(), part.parent())
+
+
+def test_what_takes_the_focus_or_paints_itself_has_a_role_and_a_name(lighthouse):
+    """WCAG 2.2, 4.1.2 Name, Role, Value: read from the toolkit's accessibility interface, as a screen reader does."""
+    role = QAccessible.Role
+    graphics = set()
+    for stage in range(6):
+        lighthouse.window.show_stage(stage)
+        for part in lighthouse.window.findChildren(QWidget):
+            is_ours = type(part).__module__.startswith("sketchloom") and "paintEvent" in vars(type(part))
+            if isinstance(part, Spot) or not (is_ours or part.focusPolicy() & Qt.FocusPolicy.TabFocus):
+                continue
+            told = QAccessible.queryAccessibleInterface(part)
+            if isinstance(part, Picture):
+                assert told.role() == role.Graphic and told.text(QAccessible.Text.Name), part
+                graphics.add(type(part).__name__)
+            elif isinstance(part, QScrollArea):
+                assert part.accessibleName(), part
+            elif part.objectName() != "qt_spinbox_lineedit":
+                assert told.role() not in (role.NoRole, role.Client), part
+    assert {"Bench", "SheetView", "PlayCanvas", "BedPicture"} <= graphics
+
+
+def test_the_curve_of_cut_offs_is_a_slider_to_a_screen_reader(lighthouse):
+    lighthouse.window.show_stage(TRACE)
+    curve = lighthouse.window.panels[TRACE].tone.curve
+    told = QAccessible.queryAccessibleInterface(curve)
+    assert told.role() == QAccessible.Role.Slider
+    sent = []
+    curve.dragged.connect(sent.append)
+    value = told.valueInterface()
+    assert value.maximumValue() == 255 and value.currentValue() == curve.value()
+    before = curve.value()
+    curve.setValue(before + 3)  # what a screen reader asks for
+    assert sent == [before + 3]
+    curve.show_values([], before)
+    assert curve.value() == before and sent == [before + 3], "what is shown is not what a hand set"
 
 
 def test_nothing_is_cut_off_at_1280_by_800(lighthouse):

@@ -7,7 +7,7 @@ from PySide6.QtTest import QTest
 from app.driver import pause
 from app.person import Person
 from app.test_clean import LEFT, NIGHT, STAR, night_file, seen, share  # noqa: F401
-from sketchloom.app.stages.numbers import LAYERS, TRACE
+from sketchloom.app.stages.numbers import CLEAN, LAYERS, TRACE
 from sketchloom.desk.things import LAYER, REGION, SHADE
 from sketchloom.recipe import layer_edits
 
@@ -37,10 +37,15 @@ def test_a_click_in_layers_takes_the_layer_and_another_its_piece(person):
     assert person.window.panels[LAYERS].rows.current_key() == plan.key, "its row shows the same"
     person.point(*share(LEFT))
     assert [thing.kind for thing in one.chosen] == [REGION] and one.strip.isVisible()
+    piece = person.window.panels[LAYERS].piece
+    assert piece.isVisible() and piece.words.text() == one.strip.words.text(), "the panel says the same"
+    assert set(piece.grid.buttons) == names(one), "with all that can be done, the seldom acts too"
     person.key_on(person.window.bench, "Delete")
     assert seen(person.driver, LEFT) == seen(person.driver, NIGHT)
     person.key("Ctrl+Z")
     person.settled()
+    person.key("Escape")
+    assert not piece.isVisible()
 
 
 def test_a_drag_pans_and_the_curtain_is_there_all_the_same(person):
@@ -167,3 +172,17 @@ def test_the_strip_stays_on_the_bench_however_narrow(person, width):
         assert one.strip.isVisible() and person.window.bench.rect().contains(one.strip.geometry())
         for part in one.strip.grid.buttons.values():
             assert part.width() >= part.sizeHint().width() - 1, part.words
+
+
+def test_tips_of_the_rows_say_the_keys_in_force(person):
+    """A key that was changed is said, too: tips are made from the actions."""
+    from PySide6.QtGui import QKeySequence
+    for stage, kind in ((CLEAN, "tool"), (LAYERS, "view")):
+        row = person.window.panels[stage].tools
+        for name, part in row.buttons.items():
+            action = person.window.actions_by_name.get(f"{kind}_{name}")
+            if action is not None:
+                assert part.toolTip().endswith(f"({action.shortcut().toString()})") and part.toolTip().count("(") == 1
+                action.setShortcut(QKeySequence("Ctrl+Alt+9"))
+                assert part.toolTip().endswith("(Ctrl+Alt+9)") and part.accessibleDescription() == part.toolTip()
+        assert row.search.toolTip().endswith("(Ctrl+K)")

@@ -72,7 +72,7 @@ def test_the_sketch_thresholded_cleaned_and_written_by_layer(driver, smaller, tm
     panel.tone.curve.setFocus()
     QTest.keyClick(panel.tone.curve, Qt.Key.Key_PageUp)
     work = driver.settled()
-    assert work.recipe.cut_off == panel.tone.curve._cut and work.layers[0].area_mm2 > before
+    assert work.recipe.cut_off == panel.tone.curve.value() and work.layers[0].area_mm2 > before
     driver.type_into(panel.detail._edit, "2 mm")
     work = driver.settled()
     assert work.recipe.smallest_mm == 2.0 and len(work.segmentation.dropped) > 5

@@ -155,27 +155,15 @@ class Window(QMainWindow):
         return panel
 
     def _connect(self):
+        self._hear_session()  # first, so that the window shows a result before hands look for things in it
+        self._make_hands()
+        self._hear_panels()
+        self._hear_views()
+
+    def _make_hands(self):
+        """What joins the parts, each to be made after those it is given."""
         session, bench = self.session, self.bench
         source, trace, clean, layers, sheets, release = self.panels
-        self.rail.chosen.connect(self.show_stage)
-        self.viewing = Viewing(self)
-        self.telling = Telling(self)
-        self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
-        session.opened.connect(self._show_opened)
-        session.changed.connect(self._show_document)
-        session.shown.connect(self._show_work)
-        session.busy.connect(self._show_busy)
-        session.trouble.connect(self.telling.show_trouble)
-        session.stopped.connect(self.telling.show_stopped)
-        session.long_work_ended.connect(lambda: self.isActiveWindow() or QApplication.alert(self))
-        for panel in self.panels:
-            panel.change.connect(session.change)
-        for panel in self.panels[:SHEETS]:
-            panel.uncut.stage_wanted.connect(self.show_stage)
-        source.open_wanted.connect(self.opening.ask_open)
-        source.paste_wanted.connect(self.opening.paste)
-        source.scan_wanted.connect(self.opening.show_scanner)
-        source.mend_wanted.connect(session.mend)
         self.keeping = Keeping(self, session, release, self.notices.say)
         self.tools = ToolBelt(bench, session, source, trace)
         self.cleaning = Cleaning(bench, session, clean, self.notices)
@@ -187,10 +175,6 @@ class Window(QMainWindow):
                         LAYERS: LayerChoosing(bench, session, layers, self.cleaning)}
         for choosing in self.resting.values():
             choosing.tool.shows_marks = False  # they are of Clean
-        trace.colour.chosen_changed.connect(self.resting[TRACE].take_rows)
-        layers.choose_wanted.connect(self.cleaning.leave_tool)
-        bench.tool_changed.connect(lambda _: layers.show_choosing(self.resting[LAYERS].is_held))
-        self.choosing.region_meant.connect(self.joining.look)
         self.clean_tools = CleanTools(bench, clean, self.cleaning, self.choosing, self.drawing)
         self.detailing = Detailing(bench, session, layers)
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self.viewing.show_stack,
@@ -198,43 +182,78 @@ class Window(QMainWindow):
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
                                    {CLEAN: self.choosing, **self.resting})
-        for panel in (clean, layers):
-            panel.tools.search_wanted.connect(self.searching.search.open)
         self.stepping = Stepping(self, self.splitter.next)
         self.touring = Touring(self)
         self.menus = Menus(self)
-        source.prepare_wanted.connect(self.stepping.prepare)
-        self.planning.told.connect(self._show_findings)
-        release.plan_of = self.planning.plan_of
-        session.leaving.found_in_files.connect(release.take_file_findings)
-        release.checks.go_to.connect(self.go_to)
-        release.checks.mend.connect(session.mend)
-        session.leaving.rehearsed.connect(self.viewing.show_looks)
-        self.play_view.closed.connect(self.viewing.end_looks)
-        self.play_view.viewed.connect(self.viewing.show_zoom)
-        self.sheet_view.viewed.connect(self.viewing.show_zoom)
         self.beside = Beside(session, bench, trace, self.cleaning, layers, self.detailing, release, self.variants)
+
+    def _hear_session(self):
+        session = self.session
+        self.viewing = Viewing(self)
+        self.telling = Telling(self)
+        self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
+        self.rail.chosen.connect(self.show_stage)
+        session.opened.connect(self._show_opened)
+        session.changed.connect(self._show_document)
+        session.shown.connect(self._show_work)
+        session.busy.connect(self._show_busy)
+        session.trouble.connect(self.telling.show_trouble)
+        session.stopped.connect(self.telling.show_stopped)
+        session.long_work_ended.connect(lambda: self.isActiveWindow() or QApplication.alert(self))
+        for panel in self.panels:
+            panel.change.connect(session.change)
+        for panel in self.panels[:SHEETS]:
+            panel.uncut.stage_wanted.connect(self.show_stage)
+
+    def _hear_panels(self):
+        session, bench = self.session, self.bench
+        source, trace, clean, layers, _, release = self.panels
+        source.open_wanted.connect(self.opening.ask_open)
+        source.paste_wanted.connect(self.opening.paste)
+        source.scan_wanted.connect(self.opening.show_scanner)
+        source.mend_wanted.connect(session.mend)
+        source.prepare_wanted.connect(self.stepping.prepare)
+        trace.colour.chosen_changed.connect(self.resting[TRACE].take_rows)
         trace.patch.shown.connect(self.viewing.show_patch)
         trace.place_wanted.connect(lambda x, y: bench.point_at((x, y)))
         trace.presets.trouble.connect(lambda why: self.telling.show_trouble("presets", why))
-        self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
         trace.pick_wanted.connect(bench.set_picking)
         trace.show_small.connect(self.viewing.show_small)
         trace.peek.connect(bench.show_peek)
-        layers.selected.connect(self._select_layer)
-        layers.details_fold.head.toggled.connect(lambda _: self._ask_beside())
-        bench.picked.connect(trace.take_colour)
-        bench.cancelled.connect(session.cancel)
-        bench.viewed.connect(self.viewing.show_zoom)
-        self.findings.go_to.connect(self.go_to)
-        self.notices.troubled.connect(self.telling.stand_beside)
-        session.leaving.written.connect(self.telling.stand_beside)
-        self.findings.mend.connect(session.mend)
         clean.mending.go_to.connect(self.go_to)
         clean.mending.mend.connect(session.mend)
         clean.mending.mend_all.connect(self.telling.mend_all)
+        layers.choose_wanted.connect(self.cleaning.leave_tool)
+        layers.selected.connect(self._select_layer)
+        layers.details_fold.head.toggled.connect(lambda _: self._ask_beside())
+        actions = self.actions_by_name
+        for panel, kind in ((clean, "tool"), (layers, "view")):
+            panel.tools.search_wanted.connect(self.searching.search.open)
+            panel.tools.follow({"search": actions["search"], **{
+                name: actions[f"{kind}_{name}"] for name in panel.tools.buttons if f"{kind}_{name}" in actions}})
+        release.plan_of = self.planning.plan_of
+        session.leaving.rehearsed.connect(self.viewing.show_looks)
+        session.leaving.written.connect(self.telling.stand_beside)
+        session.leaving.found_in_files.connect(release.take_file_findings)
+        release.checks.go_to.connect(self.go_to)
+        release.checks.mend.connect(session.mend)
+
+    def _hear_views(self):
+        session, bench, layers = self.session, self.bench, self.panels[LAYERS]
+        bench.tool_changed.connect(lambda _: layers.show_choosing(self.resting[LAYERS].is_held))
+        bench.picked.connect(self.panels[TRACE].take_colour)
+        bench.cancelled.connect(session.cancel)
+        for view in (bench, self.play_view, self.sheet_view):
+            view.viewed.connect(self.viewing.show_zoom)
+        self.play_view.closed.connect(self.viewing.end_looks)
+        self.choosing.region_meant.connect(self.joining.look)
+        self.planning.told.connect(self._show_findings)
+        self.variants.closed.connect(lambda: self.actions_by_name["variants"].setChecked(False))
+        self.findings.go_to.connect(self.go_to)
+        self.findings.mend.connect(session.mend)
         self.findings.mend_all.connect(self.telling.mend_all)
         self.findings.see.connect(lambda _: self.viewing.show_dropped())
+        self.notices.troubled.connect(self.telling.stand_beside)
         welcome = self.welcome
         welcome.open_wanted.connect(self.opening.ask_open)
         welcome.paste_wanted.connect(self.opening.paste)

@@ -3,12 +3,11 @@
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen, QPixmap, QPolygonF
-from PySide6.QtWidgets import QWidget
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench.view import View
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.core.base.units import format_length
 
 _WHEEL_STEP = 1.2
@@ -16,7 +15,7 @@ _AHEAD, _TRAVEL, _CUT, _LOOSE, _BED = "#c9c2b4", "#8f8779", "#2b2620", "#e3d9bf"
 _BLADE_PX = 16.0
 
 
-class PlayCanvas(QWidget):
+class PlayCanvas(Picture):
     """Shows a film at a time, or pages of paper."""
 
     def __init__(self, parent=None):

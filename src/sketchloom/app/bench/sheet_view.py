@@ -4,7 +4,6 @@ from dataclasses import replace
 
 from PySide6.QtCore import QPoint, QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
-from PySide6.QtWidgets import QWidget
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
@@ -14,7 +13,7 @@ from sketchloom.app.bench.paint import RULER
 from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
 from sketchloom.app.bench.touch import Touch
 from sketchloom.app.bench.view import View
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.app.work.paths import qt_path
 from sketchloom.core.base.units import MM_PER_IN, format_length
 
@@ -23,7 +22,7 @@ _SNAP_PX, _DRAG_PX = 8.0, 4
 _NUDGE_MM = 1.0
 
 
-class SheetView(QWidget):
+class SheetView(Picture):
     """Shows one sheet of a plan. ``chosen``: the number of a part on it, -1 for none (the others of several chosen are
     in ``also``); ``put``: parts of it and by how much they are moved; ``turned``, ``freed``: the chosen parts are to be
     turned, or placed by the program again; ``sent``: parts dropped at a place of the screen; ``stepped``: another sheet

@@ -2,17 +2,18 @@
 
 from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QPainter
-from PySide6.QtWidgets import QPushButton, QWidget
+from PySide6.QtWidgets import QPushButton
 
 from sketchloom.app.bench.cross import Cross
 from sketchloom.app.bench.paint import RULER, SourceImage, ringed, tint_of
 from sketchloom.app.bench.pointed import Pointed
 from sketchloom.app.bench.tiles import Content, Tiles
 from sketchloom.app.bench.view import View
+from sketchloom.app.painted import Picture
 from sketchloom.desk.regions import changed_boxes
 
 
-class Surface(QWidget):
+class Surface(Picture):
     """The work, its pictures and marks, and the view of them; how they are painted, and what a hand does to them, is
     added by what is made of it."""
 

@@ -10,11 +10,15 @@ class LayerChoosing(Choosing):
     """What is chosen in Layers. The row of a layer that is chosen shows all about it."""
 
     def __init__(self, bench, session, panel, cleaning):
-        self._cleaning = cleaning
+        self._panel, self._cleaning = panel, cleaning
         around = Around(bench, session, panel, cleaning, None, None)
         super().__init__(bench, session, lambda: cleaning.desk, (Layers(around), Pieces(around)))
         for kind in self.kinds.values():
             kind.setParent(self)
+        self._take_grid(panel.piece.grid)
+
+    def _show_in_panel(self, words, acts, hexes):
+        self._panel.show_piece(words if self.kind == REGION else "", acts, hexes)
 
     def _within(self, points):
         return self._cleaning.chosen_within(points)

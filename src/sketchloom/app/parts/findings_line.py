@@ -44,6 +44,7 @@ class FindingsLine(QFrame):
         head.addWidget(self._fold)
         outer.addLayout(head)
         self._area = QScrollArea()
+        self._area.setAccessibleName(self.tr("Findings, the worst first"))
         self._area.setWidgetResizable(True)
         self._rows = FindingRows()
         for said in ("go_to", "mend", "mend_all", "see"):

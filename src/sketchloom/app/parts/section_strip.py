@@ -2,10 +2,10 @@
 
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen
-from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QVBoxLayout
 
 from sketchloom.app import dyes, theme
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.widgets import button
 from sketchloom.core.base.units import format_length
@@ -14,12 +14,13 @@ from sketchloom.core.layers.section import SectionCutter
 _HEIGHT, _MARGIN = 138, 12
 
 
-class _Side(QWidget):
+class _Side(Picture):
     """Paints a section: sheets in their colours, heights drawn so much larger."""
 
     def __init__(self):
         super().__init__()
         self.section, self.hexes, self.unit = None, [], "mm"
+        self.setAccessibleName(self.tr("The sheets from the side"))
         self.setMinimumHeight(_HEIGHT)
 
     @painted

@@ -115,6 +115,7 @@ class SheetsStrip(QFrame):
         head.addWidget(self._stop)
         column.addLayout(head)
         area = QScrollArea()
+        area.setAccessibleName(self.tr("Sheets of the plan"))
         area.setWidgetResizable(True)
         area.setFrameShape(QFrame.Shape.NoFrame)
         area.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)

@@ -6,14 +6,14 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QSlider, QVBoxLayout, QWidget
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import looks
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.app.parts.widgets import button
 
 _LEAN, _FLAT = -0.42, 0.5
 """A sheet's depth goes to the left and up, at half its size."""
 
 
-class _Stack(QWidget):
+class _Stack(Picture):
     """Paints the sheets; one can be held and moved up or down."""
 
     moved = Signal(str, int)

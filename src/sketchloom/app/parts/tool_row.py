@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QKeySequence
 from PySide6.QtWidgets import QGridLayout, QMenu, QToolButton, QWidget
 
 from sketchloom.app import theme
@@ -63,8 +64,7 @@ class ToolRow(QWidget):
     called = Signal(str)
     search_wanted = Signal()
 
-    def __init__(self, tools, keys):
-        """``keys``: those of the tools, as they stand on a keyboard; fewer where only the first have some."""
+    def __init__(self, tools):
         super().__init__()
         self.setAccessibleName(self.tr("Tools of this stage"))
         grid = QGridLayout(self)
@@ -72,8 +72,7 @@ class ToolRow(QWidget):
         grid.setSpacing(4)
         self.buttons: dict[str, QToolButton] = {}
         for number, tool in enumerate(tools):
-            key = f"  ({keys[number]})" if number < len(keys) else ""
-            made = self._button(told(tool.words), tool.icon, told(tool.about) + key)
+            made = self._button(told(tool.words), tool.icon, told(tool.about))
             made.setCheckable(True)
             made.clicked.connect(lambda _=False, name=tool.name: self.taken.emit(name))
             self.buttons[tool.name] = made
@@ -82,7 +81,7 @@ class ToolRow(QWidget):
         self.more.setPopupMode(QToolButton.ToolButtonPopupMode.InstantPopup)
         self._menu = QMenu(self.more)
         self.more.setMenu(self._menu)
-        self.search = self._button(self.tr("Search"), "search", self.tr("Find anything by its words  (Ctrl+K)"))
+        self.search = self._button(self.tr("Search"), "search", self.tr("Find anything by its words"))
         self.search.clicked.connect(self.search_wanted)
         for number, part in enumerate((self.more, self.search), len(tools)):
             grid.addWidget(part, *divmod(number, _COLUMNS))
@@ -93,11 +92,19 @@ class ToolRow(QWidget):
         made.setIcon(theme.icon(icon, "INK", "ON_WOAD"))
         made.setIconSize(theme.size(20, 20))
         made.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
-        made.setToolTip(tip)
-        made.setAccessibleDescription(tip)
+        _tip(made, tip)
         made.setObjectName("rowtool")
         made.setMinimumSize(theme.size(56, 48))
         return made
+
+    def follow(self, actions) -> None:
+        """Tips say the keys of the actions that take up tools, and of the search: by the name of a tool, and
+        ``search``."""
+        for name, action in actions.items():
+            part = self.search if name == "search" else self.buttons[name]
+            about = part.toolTip()
+            action.changed.connect(lambda p=part, a=action, words=about: _tip(p, words, a.shortcut()))
+            _tip(part, about, action.shortcut())
 
     def name_boxes(self, titles: dict[str, str]) -> None:
         """The boxes that the menu calls, by their names."""
@@ -109,3 +116,11 @@ class ToolRow(QWidget):
         """Which tool is held, and what is shown."""
         for one, part in self.buttons.items():
             part.setChecked(one in names)
+
+
+def _tip(part, words, key=None):
+    """What a button does, with the key of the same."""
+    if key is not None and not key.isEmpty():
+        words = f"{words}  ({key.toString(QKeySequence.SequenceFormat.NativeText)})"
+    part.setToolTip(words)
+    part.setAccessibleDescription(words)

@@ -111,6 +111,7 @@ class VariantsStrip(QFrame):
         head.addWidget(close)
         column.addLayout(head)
         area = QScrollArea()
+        area.setAccessibleName(self.tr("Variants side by side"))
         area.setWidgetResizable(True)
         area.setFrameShape(QFrame.Shape.NoFrame)
         area.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)

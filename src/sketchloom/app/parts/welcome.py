@@ -26,6 +26,7 @@ class Welcome(QScrollArea):
     def __init__(self, demos):
         super().__init__()
         self.setObjectName("welcome")
+        self.setAccessibleName(self.tr("Ways to begin"))
         self.setWidgetResizable(True)
         whole = QWidget()
         outer = QHBoxLayout(whole)

@@ -77,7 +77,9 @@ class Panel(QScrollArea):
         self.column = QVBoxLayout(body)
         self.column.setContentsMargins(16, 14, 16, 14)
         self.column.setSpacing(8)
-        self.column.addWidget(label(title, "heading"))
+        self._heading = label("", "heading")
+        self.column.addWidget(self._heading)
+        self.head(title)
         self.setWidget(body)
         # what nobody sees is measured once all of it is there, yet before a hand acts: it would move the bench
         self._later = QTimer(self, singleShot=True, interval=_SOON_MS)
@@ -103,6 +105,11 @@ class Panel(QScrollArea):
     def tell_need(self) -> None:
         """Say what width it needs."""
         self.needs.emit(self.widget().minimumSizeHint().width() + self.verticalScrollBar().sizeHint().width())
+
+    def head(self, title: str) -> None:
+        """What stands above all, which is its name, too."""
+        self._heading.setText(title)
+        self.setAccessibleName(title)
 
     def add(self, *parts) -> None:
         """Widgets or layouts below each other; a tuple stands side by side."""

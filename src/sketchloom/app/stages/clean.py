@@ -34,8 +34,8 @@ class CleanPanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Clean"))
-        self.tools = ToolRow(ROW, tuple(f"Ctrl+{n + 1}" for n in range(len(ROW))))
+        self.head(self.tr("Clean"))
+        self.tools = ToolRow(ROW)
         self.chosen = ChosenWords()
         self.chosen.hide()
         self.regions, self.edits, self.mending = RegionsBox(), EditsBox(), FindingRows(is_narrow=True)

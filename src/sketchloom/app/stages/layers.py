@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 
+from sketchloom.app.parts.choice_strip import ChosenWords
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.tool_row import APART, CHOOSE, LAYER_ROW, SECTION, ToolRow
 from sketchloom.app.parts.uncut_note import UncutNote
@@ -38,7 +39,7 @@ class LayersPanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Layers"))
+        self.head(self.tr("Layers"))
         self._recipe = self._work = self._compared_of = self._ways_of = self._line_art_of = None
         self._names = {
             "stacked": self.tr("Stacked"),
@@ -93,7 +94,7 @@ class LayersPanel(Panel):
         )
 
     def _build_list(self):
-        self.tools = ToolRow(LAYER_ROW, ())
+        self.tools = ToolRow(LAYER_ROW)
         self.tools.taken.connect(self._take_tool)
         self._views, self._is_choosing = {APART: False, SECTION: False}, False
         self._list = SheetList()
@@ -104,7 +105,10 @@ class LayersPanel(Panel):
             shortcut = QShortcut(QKeySequence(keys), self, context=Qt.ShortcutContext.WidgetWithChildrenShortcut)
             shortcut.activated.connect(lambda u=up: self.move_current(u))
         self._list.set_details(self.chosen)
-        self.add(self.tools, label(self.tr("Uppermost first; drag to reorder, F2 to name."), "quiet"), self._list)
+        self.piece = ChosenWords()
+        self.piece.hide()
+        self.add(self.tools, self.piece, label(self.tr("Uppermost first; drag to reorder, F2 to name."), "quiet"),
+                 self._list)
         self.section(self.tr("How they are laid"))
 
     def _build_boxes(self):
@@ -285,6 +289,12 @@ class LayersPanel(Panel):
         """Which views of the stack are open."""
         self._views = {APART: apart, SECTION: section}
         self._show_tools()
+
+    def show_piece(self, words: str, acts=(), hexes=()) -> None:
+        """The piece of a layer that is chosen on the bench, and what can be done to it; no words for none."""
+        self.piece.setVisible(bool(words))
+        if words:
+            self.piece.show_choice(words, acts, hexes)
 
     def show_choosing(self, on: bool) -> None:
         """Whether a click on the bench chooses."""

@@ -57,7 +57,7 @@ class ReleasePanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Release"))
+        self.head(self.tr("Release"))
         self._folder = self._recipe = self._document = None
         self._can_write = False
         self._handing = QWidget()  # takes the controls that are made from descriptions

@@ -25,7 +25,7 @@ class SheetsPanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Sheets"))
+        self.head(self.tr("Sheets"))
         self.machine, self.part, self.sizing, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
         self.offcuts, self.laying = OffcutsBox(), LayingList()
         self._boxes = (self.machine, self.sizing, self.cost, self.offcuts)

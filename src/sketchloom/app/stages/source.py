@@ -36,7 +36,7 @@ class SourcePanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Source"))
+        self.head(self.tr("Source"))
         self._recipe, self._listed, self._work = None, None, None
         self._name = label("", "strong")
         self._opens = (button(self.tr("Open…"), "folder-open", self.tr("Open a picture or project (Ctrl+O)")),

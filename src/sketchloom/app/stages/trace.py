@@ -31,7 +31,7 @@ class TracePanel(Panel):
 
     def __init__(self, parent=None):
         super().__init__("", parent)
-        self.column.itemAt(0).widget().setText(self.tr("Trace"))
+        self.head(self.tr("Trace"))
         self._recipe, self._work = None, None
         self.readings = ReadingTiles()
         self.readings.chosen.connect(lambda reading: self._emit(self.tr("reading"), reading=reading))

@@ -7506,6 +7506,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Alle Befunde zeigen (Strg+L)</translation>
     </message>
     <message>
+        <source>Findings, the worst first</source>
+        <translation>Funde, die schlimmsten zuerst</translation>
+    </message>
+    <message>
         <source>Nothing to look at in the result; something failed, see its message.</source>
         <translation>Am Ergebnis nichts zu beachten; etwas ist fehlgeschlagen, siehe die Meldung dazu.</translation>
     </message>
@@ -12445,6 +12449,10 @@ seinesgleichen</translation>
         <translation>Nicht weiter suchen; der bisher beste Plan bleibt</translation>
     </message>
     <message>
+        <source>Sheets of the plan</source>
+        <translation>Bögen des Plans</translation>
+    </message>
+    <message>
         <source>{0}, {1} % used</source>
         <translation>{0}, {1} % genutzt</translation>
     </message>
@@ -13668,8 +13676,8 @@ seinesgleichen</translation>
         <translation>Suchen</translation>
     </message>
     <message>
-        <source>Find anything by its words  (Ctrl+K)</source>
-        <translation>Alles nach seinen Wörtern finden  (Strg+K)</translation>
+        <source>Find anything by its words</source>
+        <translation>Alles nach seinen Worten finden</translation>
     </message>
 </context>
 <context>
@@ -13906,6 +13914,10 @@ seinesgleichen</translation>
     <message>
         <source>As an alternative in this project, to come back to or to compare</source>
         <translation>Als Alternative in diesem Projekt, um zurückzukehren oder zu vergleichen</translation>
+    </message>
+    <message>
+        <source>Variants side by side</source>
+        <translation>Varianten nebeneinander</translation>
     </message>
     <message>
         <source>Cut-off {0}</source>
@@ -14149,6 +14161,10 @@ seinesgleichen</translation>
 <context>
     <name>Welcome</name>
     <message>
+        <source>Ways to begin</source>
+        <translation>Womit du anfangen kannst</translation>
+    </message>
+    <message>
         <source>Drop a picture here</source>
         <translation>Lege ein Bild hier ab</translation>
     </message>
@@ -14232,6 +14248,10 @@ seinesgleichen</translation>
 </context>
 <context>
     <name>_Side</name>
+    <message>
+        <source>The sheets from the side</source>
+        <translation>Die Bögen von der Seite</translation>
+    </message>
     <message>
         <source>The line meets no sheet.</source>
         <translation>Die Linie trifft keinen Bogen.</translation>

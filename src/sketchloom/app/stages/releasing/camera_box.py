@@ -5,7 +5,7 @@ from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QComboBox, QFileDialog, QSizePolicy, QVBoxLayout, QWidget
 
 from sketchloom.app import dyes, theme
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.app.parts.widgets import button, label, rows_of, say_on
 from sketchloom.app.words import named, told
 from sketchloom.core.picture.decode import SUFFIXES
@@ -16,7 +16,7 @@ _MOST_PX, _GRIP_PX = 900, 14
 """A picture is shown no larger than it is needed; so near to a corner it is taken."""
 
 
-class BedPicture(QWidget):
+class BedPicture(Picture):
     """A picture of the bed with its corners, to be moved with the pointer or by keys; ``shown`` when they were."""
 
     shown = Signal(object)

@@ -3,10 +3,10 @@
 import numpy as np
 from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QImage, QPainter
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtWidgets import QSizePolicy
 
 from sketchloom.app import theme
-from sketchloom.app.painted import painted
+from sketchloom.app.painted import Picture, painted
 from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.desk import figures
@@ -14,7 +14,7 @@ from sketchloom.desk import figures
 _GAP, _WORDS = 6, 18
 
 
-class FaceStrip(QWidget):
+class FaceStrip(Picture):
     """Three close looks side by side: the picture, cut without its strong small details, cut with them."""
 
     pointed = Signal(bool)

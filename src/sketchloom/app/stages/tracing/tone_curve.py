@@ -4,14 +4,14 @@ from math import log1p
 
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtWidgets import QAbstractSlider, QSizePolicy
 
 from sketchloom.app import theme
 from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import counted
 
 
-class ToneCurve(QWidget):
+class ToneCurve(QAbstractSlider):
     """Bars: how many pixels have which tone. Lines: pieces and holes of each cut-off. Bands: where the drawing stands
     still."""
 
@@ -32,11 +32,19 @@ class ToneCurve(QWidget):
                 "steps."
             )
         )
-        self._bars, self._cut, self._bands, self._proposed = [], 128, (), None
+        self.setRange(0, 255)
+        self.setPageStep(16)
+        self.setValue(128)
+        self.valueChanged.connect(self._moved)
+        self._bars, self._bands, self._proposed = [], (), None
         self._pieces, self._holes, self._pointed = [], [], None
+        self._is_shown = False
 
     def show_values(self, bars, cut, cut_offs=None, dark_is_ink=True) -> None:
-        self._bars, self._cut = bars, cut
+        self._bars = bars
+        self._is_shown = True
+        self.setValue(cut)
+        self._is_shown = False
         self._bands = () if cut_offs is None else tuple((s.first, s.last) for s in cut_offs.stretches)
         self._proposed = None if cut_offs is None else cut_offs.proposed(dark_is_ink)
         self.update()
@@ -69,7 +77,7 @@ class ToneCurve(QWidget):
             bar = share * (height - 22)
             painter.fillRect(
                 QRectF(level * step, height - bar, step + 0.5, bar),
-                QColor(theme.INK if level <= self._cut else theme.LINE),
+                QColor(theme.INK if level <= self.value() else theme.LINE),
             )
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         most = log1p(max([1, *self._pieces, *self._holes]))
@@ -89,7 +97,7 @@ class ToneCurve(QWidget):
             painter.setBrush(QColor(theme.MOSS))
             painter.drawPolygon(QPolygonF([QPointF(x, 17), QPointF(x + 11, 21), QPointF(x, 25)]))
             painter.drawRect(QRectF(x - 1, 17, 2, height - 17))
-        x = self._x(self._cut)
+        x = self._x(self.value())
         painter.setPen(QPen(QColor("#ffffff"), 4))
         painter.drawLine(QPointF(x, 0), QPointF(x, height))
         painter.setPen(QPen(QColor(theme.INK), 2))
@@ -114,7 +122,7 @@ class ToneCurve(QWidget):
             x = self._x(self._pointed)
             painter.setPen(QPen(QColor(theme.INK_SOFT), 1, Qt.PenStyle.DotLine))
             painter.drawLine(QPointF(x, 14), QPointF(x, height))
-        self._paint_said(painter, self._cut if self._pointed is None else self._pointed)
+        self._paint_said(painter, self.value() if self._pointed is None else self._pointed)
 
     def _paint_said(self, painter, level):
         """Counts of a cut-off, as near to it as the edges allow."""
@@ -154,29 +162,16 @@ class ToneCurve(QWidget):
         self._pointed = None
         self.update()
 
-    def keyPressEvent(self, event):
-        step = {
-            Qt.Key.Key_Left: -1,
-            Qt.Key.Key_Right: 1,
-            Qt.Key.Key_Down: -1,
-            Qt.Key.Key_Up: 1,
-            Qt.Key.Key_PageDown: -16,
-            Qt.Key.Key_PageUp: 16,
-        }.get(event.key())
-        if step is None:
-            super().keyPressEvent(event)
-        else:
-            self._set(self._cut + step)
+    def wheelEvent(self, event):
+        event.ignore()  # the panel scrolls
 
     def _drag(self, x):
-        self._set(self._level_at(x))
+        self.setValue(self._level_at(x))
 
     def _level_at(self, x):
         return min(max(int(x * 256 / max(self.width(), 1)), 0), 255)
 
-    def _set(self, level):
-        level = min(max(level, 0), 255)
-        if level != self._cut:
-            self._cut = level
-            self.update()
+    def _moved(self, level):
+        self.update()
+        if not self._is_shown:
             self.dragged.emit(level)
