@@ -21,19 +21,18 @@ def prepare() -> None:
     os.environ["XDG_DATA_HOME"], os.environ["XDG_CONFIG_HOME"] = folder + "/data", folder + "/config"
     for part in ("src", "tests"):
         sys.path.insert(0, str(ROOT / part))
-    from bench.journeys.watch import Watched
-    global _app
-    _app = Watched()
 
 
 def run(stage: int, journeys, wanted=(), most=None) -> None:
     """Each journey starts from its demo project in a window of the size that must be comfortable. ``most``: gestures
     that each may take, by the name of its function."""
-    from PySide6.QtWidgets import QApplication
-
+    import app.driver
+    import app.person
     from app.driver import Driver
     from app.person import Person
+    from bench.journeys.watch import Watch
     from sketchloom.files.demo_works import demo, put_demo_projects
+    watched = None
     paths = put_demo_projects(Path(tempfile.mkdtemp()) / "demo")
     for key, name, journey in journeys:
         if wanted and not any(w in name for w in wanted):
@@ -46,7 +45,10 @@ def run(stage: int, journeys, wanted=(), most=None) -> None:
             person = Person(driver)
             person.settled()
             person.gestures = 0
-            watched = QApplication.instance()
+            if watched is None:
+                watched = Watch()
+                watched.over(app.driver)
+                watched.over(app.person)
             watched.forget()
             try:
                 said = journey(person)
@@ -57,7 +59,8 @@ def run(stage: int, journeys, wanted=(), most=None) -> None:
             limit = (most or {}).get(journey.__name__)
             allowed = "" if limit is None else f" of {limit}{' TOO MANY' if person.gestures > limit else ''}"
             print(f"{name}: {person.gestures} gestures{allowed}, {person.seconds:.0f} s, longest stall "
-                  f"{1000 * watched.longest_s:.0f} ms; {said}", flush=True)
+                  f"{1000 * watched.longest_s:.0f} ms, {1000 * watched.own_longest_s:.0f} without what the host took; "
+                  f"{said}", flush=True)
             for took, where in watched.long[:_TOLD]:
                 print(f"    {1000 * took:.0f} ms: {where}", flush=True)
             if "JOURNEY_PICTURES" in os.environ:
