@@ -91,6 +91,41 @@ def test_a_recovery_copy_that_cannot_be_written_is_said(opened, monkeypatch):
     assert len(said) == 1 and "no room" in said[0]
 
 
+def test_a_slow_disk_holds_no_hand_and_the_last_state_is_kept(opened, monkeypatch):
+    """Copies are written beside the window, one after the other; who closes waits for the last."""
+    document, at_once, threads, whole = document_of(opened), [], [], recovery.write_whole
+    document._autosave.setInterval(1)
+
+    def slow(path, data):
+        threads.append(threading.current_thread())
+        at_once.append(len(at_once))
+        time.sleep(0.2)
+        whole(path, data)
+
+    monkeypatch.setattr(recovery, "write_whole", slow)
+    document.change(replace(document.recipe, unit="in"), "unit")
+    wait(lambda: at_once)
+    document.change(replace(document.recipe, size_mm=77.0), "size")
+    wait(lambda: len(at_once) == 3, what="the source and two states to be written")
+    assert threading.main_thread() not in threads, "no write in the window's thread"
+    document.change(replace(document.recipe, size_mm=78.0), "size")
+    document.keep_for_next_start()
+    (found,) = recovery.left_behind()
+    assert found.project.recipe.size_mm == 78.0 and found.project.recipe.unit == "in"
+    recovery.discard(found.folder)
+
+
+def test_whatever_goes_wrong_beside_is_said(opened, monkeypatch):
+    document, said = document_of(opened), []
+    document.trouble.connect(said.append)
+    monkeypatch.setattr(recovery, "to_json", lambda recipe: 1 / 0)
+    document._autosave.setInterval(1)
+    document.change(replace(document.recipe, unit="in"), "unit")
+    wait(lambda: said)
+    assert "recovery copy" in said[0]
+    document.drop_recovery()
+
+
 @pytest.mark.parametrize("harm", ["state", "source", "recipe"])
 def test_a_damaged_copy_is_passed_over(opened, harm):
     document = document_of(opened)

@@ -1,10 +1,14 @@
 """An open work: its project, its history, and whether it is saved."""
 
+import logging
 import time
+from concurrent.futures import Future, ThreadPoolExecutor
 from pathlib import Path
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
+from sketchloom.app.words import told
+from sketchloom.app.work.jobs import INSIDE
 from sketchloom.core.base.errors import AppError
 from sketchloom.files import project as projects
 from sketchloom.files.opening import Pages
@@ -16,6 +20,9 @@ from sketchloom.recipe.settled import carried, settled_with
 
 AUTOSAVE_MS = 1000
 _SAME_GESTURE_S = 1.2
+_log = logging.getLogger(__name__)
+_WRITER = ThreadPoolExecutor(1, "recovery")
+"""Writes recovery copies: a disk may take long to say that it has a file, and no hand waits for it."""
 
 
 class Document(QObject):
@@ -23,6 +30,7 @@ class Document(QObject):
 
     changed = Signal()
     trouble = Signal(str)
+    _not_written = Signal(str)
 
     def __init__(self, project: Project, pages: Pages, path=None, saved: bool = False, parent=None):
         super().__init__(parent)
@@ -39,7 +47,9 @@ class Document(QObject):
         self.has_no_file = False
         self._mark = projects.mark_of(self.path) if self.path else None  # as this window knows the file
         self._autosave = QTimer(self, singleShot=True, interval=AUTOSAVE_MS)
-        self._autosave.timeout.connect(self.write_recovery)
+        self._autosave.timeout.connect(self._write_beside)
+        self._writing: Future | None = None
+        self._not_written.connect(self._tell_not_written)
 
     @property
     def recipe(self) -> Recipe:
@@ -120,14 +130,38 @@ class Document(QObject):
         self.changed.emit()
 
     def write_recovery(self) -> None:
-        """Write the recovery copy now."""
+        """Write the recovery copy now, and wait until it is there."""
         self._autosave.stop()
+        self._let_write()
+        self._write(self.project, self.path)
+
+    def _write_beside(self):
+        """Write it while the hand goes on; once more later where the last one is still being written."""
+        if self._writing is not None and not self._writing.done():
+            self._autosave.start()
+        else:
+            self._writing = _WRITER.submit(self._write, self.project, self.path)
+
+    def _let_write(self):
+        """Wait for what is being written."""
+        if self._writing is not None:
+            self._writing.exception()
+            self._writing = None
+
+    def _write(self, project, path):
+        """One at a time, in whatever thread."""
         try:
             if self._copy is None:
-                self._copy = RecoveryCopy.begin(self.project)
-            self._copy.write(self.recipe, self.path)
+                self._copy = RecoveryCopy.begin(project)
+            self._copy.write(project.recipe, path)
         except (AppError, OSError) as error:
-            self.trouble.emit(self.tr("No recovery copy could be written: {0}").format(error))
+            self._not_written.emit(str(error))
+        except Exception:  # in a thread of its own nobody else would see it
+            _log.exception("a recovery copy")
+            self._not_written.emit(told(INSIDE))
+
+    def _tell_not_written(self, why):
+        self.trouble.emit(self.tr("No recovery copy could be written: {0}").format(why))
 
     def is_changed_elsewhere(self, path) -> bool:
         """Whether its file was written by another window or program since it was opened or saved here."""
@@ -147,6 +181,7 @@ class Document(QObject):
     def drop_recovery(self) -> None:
         """The work is safe or given up: no copy is wanted."""
         self._autosave.stop()
+        self._let_write()
         if self._copy is not None:
             self._copy.forget()
             self._copy = None
