@@ -125,10 +125,11 @@ def prices_of(options) -> price_table.Prices:
 
 
 def best_plan(works, options, cache=None):
-    """The last of the plans of works, None where no machine was asked for or kept in the first."""
+    """The last of the plans of works, None where no machine was asked for or kept in the first, or where it carves."""
+    from sketchloom.evaluate.carving import is_carved
     from sketchloom.evaluate.planning import plans_of
 
-    if works[0].recipe.machine is None:
+    if works[0].recipe.machine is None or (len(works) == 1 and is_carved(works[0])):
         return None
     *_, last = itertools.islice(plans_of(works, prices=prices_of(options), cache=cache), _MOST_PLANS)
     return last

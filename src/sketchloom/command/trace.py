@@ -60,7 +60,8 @@ def _refuse_names(options, care):
     """Raise ExportError for outputs that could destroy something, before anything is read."""
     from sketchloom.files.release import format_asked, safe_stem
 
-    named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe, options.approval) if p]
+    named = [Path(p) for p in (options.out, options.plan, options.report, options.write_recipe, options.approval,
+                               *options.carved) if p]
     if options.out_dir and not (options.as_layers or options.same_sheets):
         # the first of several files that an input gives stands for all
         suffix = format_asked(None, options.format).suffix
@@ -169,8 +170,14 @@ def _write(work, path, options, timings, care, plan=None):
     kind = release.format_asked(options.out, options.format)
     if how == release.ONE and options.out_dir:
         target = Path(options.out_dir) / f"{release.safe_stem(stem)}{kind.suffix}"
-    release.refuse_stops(target, (*work.findings, *(() if plan is None else plan.findings)), options.anyway)
-    if plan is not None and options.out_dir and how == release.ONE:
+    carved = _carved(work, options)
+    findings = (*work.findings, *(() if plan is None else plan.findings), *(() if carved is None else carved.findings))
+    release.refuse_stops(target, findings, options.anyway)
+    if carved is not None and kind.key == "gcode" and how == release.ONE and (options.out or options.out_dir):
+        from sketchloom.files import carving
+
+        files = carving.outgoing_code(carved, options.out or options.out_dir, stem)
+    elif plan is not None and options.out_dir and how == release.ONE:
         release.refuse_empty(work, target)
         files = release.outgoing_sheets(plan, options.out_dir, stem, kind, work.recipe)
     elif options.out or options.out_dir:
@@ -179,6 +186,10 @@ def _write(work, path, options, timings, care, plan=None):
         release.refuse_empty(work, target)
         files = []
     files += _job_files(work, plan, stem, options)
+    if carved is not None:
+        from sketchloom.files import carving
+
+        files += [carving.outgoing_look(carved, path, stem) for path in options.carved]
     if options.plan:
         files += release.outgoing_plan(work, options.plan)
     if options.write_recipe:
@@ -189,14 +200,28 @@ def _write(work, path, options, timings, care, plan=None):
         timings["write"] = time.perf_counter() - writing
         timings["total"] = time.perf_counter() - _START
         return report.to_bytes(report.report_of(work, str(path), timings, compared=options.compare, plan=plan,
-                                                of_files=found))
+                                                of_files=found, carved=carved))
     if options.report:
         files.append((Path(options.report), Reported(told)))
     files, found = read_back(files, work.recipe.machine if plan is None else plan.machine, work.recipe.svg_reader)
     release.refuse_stops(target, found, options.anyway)
     written = release.write(files, care)
     if not options.quiet:
-        _summary(work, written, plan, found)
+        _summary(work, written, plan, (*(() if carved is None else carved.findings), *found))
+
+
+def _carved(work, options):
+    """The work as a router carves it, None where it is not to. Raises SettingError where that is asked for of a work
+    that has nothing to carve."""
+    from sketchloom.evaluate.carving import is_carved
+
+    if is_carved(work):
+        from sketchloom.files.carving import CarvedWork
+
+        return CarvedWork(work)
+    if options.carved:
+        raise SettingError("--carved", said("given for a router and a recipe with operations"), options.carved[0])
+    return None
 
 
 def _job_files(work, plan, stem, options):

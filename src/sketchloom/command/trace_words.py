@@ -24,6 +24,8 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("inputs", nargs="+", metavar="INPUT", help="pictures")
     p.add_argument("--out", metavar="OUT.svg", help="the file to write")
     p.add_argument("--format", choices=FORMATS, help="default: by the suffix of --out, svg in --out-dir")
+    p.add_argument("--carved", action="append", default=[], metavar="FILE.png|.stl|.glb|.pdf",
+                   help="the carved blank of a recipe with operations: a picture, a solid, or a page to approve")
     p.add_argument("--approval", metavar="PAGE.pdf", help="a page for the customer to approve")
     p.add_argument("--since", metavar="OLD.sloom|R.json", help="the revision before, whose changes --approval marks")
     p.add_argument("--revision", type=int, default=1, metavar="N", help="the number of this revision on --approval")
@@ -92,6 +94,7 @@ def wrong_together(options) -> str | None:
 
 def _wrong_places(options, alone, splits, lone_files):
     """What is wrong with where files go."""
+    lone = options.package or options.approval or options.print_cut or options.carved
     return (
         (options.as_layers and len(options.inputs) < 2, "--as-layers takes two or more inputs."),
         (options.same_sheets and (options.as_layers or splits or lone_files or options.write_recipe),
@@ -99,12 +102,10 @@ def _wrong_places(options, alone, splits, lone_files):
          "--write-recipe."),
         (options.out and (not alone or splits or options.same_sheets),
          "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
-        ((bool(options.out) and bool(options.out_dir)) or not (options.out or options.out_dir or options.package
-                                                             or options.approval or options.print_cut),
+        ((bool(options.out) and bool(options.out_dir)) or not (options.out or options.out_dir or lone),
          "name the file to write with --out, or a folder with --out-dir."),
         (options.package and options.machine is None, "--package plans the job; name a --machine."),
-        ((options.package or options.approval or options.print_cut) and not alone,
-         "--package, --approval and --print-cut take one input."),
+        (lone and not alone, "--package, --approval, --print-cut and --carved take one input."),
         (bool(options.camera) != bool(options.camera_scale or options.camera_bed),
          "--camera and --camera-scale, or --camera-bed, stand together."),
         (bool(options.camera_corners) and not options.camera_bed, "--camera-corners are of a --camera-bed; name it."),

@@ -27,11 +27,12 @@ def peak_mb() -> float:
 
 
 def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool = False,
-              plan: WorkPlan | None = None, of_files: tuple[Finding, ...] | None = None) -> dict:
+              plan: WorkPlan | None = None, of_files: tuple[Finding, ...] | None = None, carved=None) -> dict:
     """Plain data of a report; see docs/formats.md for its keys. ``compared``: with what other choices would cost.
     ``plan``: with the sheets that go into the machine. ``of_files``: what was found in the files, where they were read
-    back."""
-    found = (*work.findings, *(() if plan is None else plan.findings), *(of_files or ()))
+    back. ``carved``: a work that a router carves (``files/carving.py``), whose findings are said in turn."""
+    found = (*work.findings, *(() if plan is None else plan.findings), *(() if carved is None else carved.findings),
+             *(of_files or ()))
     return {
         "source": _source(work, source_file),
         "palette": [
@@ -63,6 +64,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
         ],
         **({} if plan is None else {"sheets": sheets_told(plan), "plan": plan_told(plan)}),
+        **({} if carved is None else {"carving": carved.told(work.picture.name)}),
         "explained_share": None if work.unlike is None else round(work.unlike.explained, 5),
         "findings": [_finding(f, work.mm_per_px) for f in found],
         **_checked(found, checks_of(work, plan, of_files)),

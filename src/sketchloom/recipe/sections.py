@@ -8,6 +8,10 @@ from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import Word, check_all
 from sketchloom.core.base.words import ENGLISH, languages
+from sketchloom.core.carve.blank import Blank
+from sketchloom.core.carve.operations import MAX_OPERATIONS, Operation
+from sketchloom.core.carve.tools import MAX_TOOLS as MAX_CUTTERS
+from sketchloom.core.carve.tools import Tool
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.edits.decisions import PaintedLine, RegionEdit
 from sketchloom.core.formats import handing
@@ -455,9 +459,17 @@ class Sheets:
         (), 0, sheet_choices.MAX_SPOTS, late=True, about=said("where parts were put by hand"), by_hand=True)
     offcuts: tuple[sheet_choices.Offcut, ...] = setting.parts(
         (), 0, sheet_choices.MAX_OFFCUTS, late=True, about=said("rests of material that are used up first"))
+    blank: Blank = field(default_factory=Blank)
+    operations: tuple[Operation, ...] = setting.parts(
+        (), 0, MAX_OPERATIONS, late=True, by_hand=True,
+        about=said("what a router carves, in its order; with any the work is carved instead of cut from sheets"))
+    cutters: tuple[Tool, ...] = setting.parts(
+        (), 0, MAX_CUTTERS, late=True, about=said("tools that operations name, beside the shipped ones"))
 
     def __post_init__(self):
         check_all(self)
+        if not isinstance(self.blank, Blank):
+            raise SettingError("blank", said("a blank"), type(self.blank).__name__)
         if self.machine is not None and not isinstance(self.machine, Machine):
             raise SettingError("machine", said("a machine"), type(self.machine).__name__)
 
