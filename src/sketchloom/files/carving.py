@@ -2,6 +2,7 @@
 
 import io
 from collections.abc import Callable
+from functools import cached_property, partial
 from pathlib import Path
 
 import numpy as np
@@ -28,7 +29,7 @@ from sketchloom.files.user_data import dialects
 VIEWS = ((0.0, 0.0), (-28.0, 52.0))
 """Turn and tilt of the pictures that are given away."""
 PICTURE_PX = (1600, 1000)
-_SOLID_MM, _MOST_SOLID = 0.5, 700_000
+_SOLID_MM, _MOST_SOLID = 0.5, 150_000
 """Places of a solid lie so far apart, farther where a reader would choke on it."""
 _BACK_MM = 0.5
 _SAME_MM = 0.05
@@ -62,7 +63,7 @@ class CarvedWork:
             self._coded = code.whole(self.job, self.machine, self.dialect, title)
         return self._coded
 
-    @property
+    @cached_property
     def findings(self):
         """What may go wrong, with places of the picture."""
         scale = self.work.mm_per_px
@@ -98,11 +99,11 @@ def outgoing_code(one: CarvedWork, target, stem: str) -> list[tuple[Path, Callab
     target = Path(target)
     if target.suffix:
         whole = one.coded(stem)
-        return [(target, lambda: whole.data)]
+        return [(target, partial(bytes, whole.data))]
     files = code.by_tool(one.job, one.machine, one.dialect, stem)
     if not files:
         one.coded(stem)  # says why
-    return [(target / f"{safe_stem(stem)}-{n:02d}-{safe_stem(part.tools[0][1].key)}.nc", lambda p=part: p.data)
+    return [(target / f"{safe_stem(stem)}-{n:02d}-{safe_stem(part.tools[0][1].key)}.nc", partial(bytes, part.data))
             for n, part in enumerate(files, 1)]
 
 

@@ -5,8 +5,7 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
-import shapely
-from shapely.geometry import LineString, MultiPolygon, Polygon
+from shapely.geometry import Polygon
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import breathe
@@ -192,15 +191,3 @@ def carved(job: Job, mm_per_px: float) -> HeightField:
 def bottom_of(step: Step) -> float:
     """How far below the upper face a step goes."""
     return max((-float(s[:, 2].min()) for s in step.strokes), default=0.0)
-
-
-def ground_of(step: Step) -> MultiPolygon:
-    """What of the face a step cuts, as far as its tool is wide."""
-    parts = []
-    for stroke in step.strokes:
-        radius = float(step.tool.radius_at(-float(stroke[:, 2].min())))
-        line = LineString(stroke[:, :2]) if len(stroke) > 1 and np.ptp(stroke[:, :2], axis=0).max() > 0 else (
-            shapely.Point(stroke[0, :2]))
-        parts.append(line.buffer(max(radius, 0.01)))
-    return areas_of(shapely.union_all(parts)) if parts else MultiPolygon()
-

@@ -16,6 +16,7 @@ from sketchloom.core.carve.tools import BALL, END, Tool
 _SPACING = 0.5
 """Points of a move lie so far apart, px, where its pixels are looked for."""
 _SAME_Z = 1e-6
+_FEW = 40
 _AT_ONCE = 2_000_000
 _STEP = 8
 """Boxes around moves are that many pixels larger from one size to the next."""
@@ -29,14 +30,14 @@ def sweep(field: HeightField, strokes, tool: Tool) -> None:
     if not len(begin):
         return
     is_level = np.abs(begin[:, 2] - end[:, 2]) < _SAME_Z
-    heights = np.round(begin[is_level, 2], 6)
-    for z in np.unique(heights).tolist():
+    heights, which, count = np.unique(np.round(begin[:, 2], 6), return_inverse=True, return_counts=True)
+    is_level &= count[which] >= _FEW  # a level of its own for a few moves costs more than they do
+    for n in np.unique(which[is_level]).tolist():
         breathe()
-        at = np.flatnonzero(is_level)[heights == z]
-        _level(field, begin[at], end[at], tool, z)
-    slant = ~is_level
-    if slant.any():
-        _box_by_box(field, begin[slant], end[slant], tool)
+        at = is_level & (which == n)
+        _level(field, begin[at], end[at], tool, float(heights[n]))
+    if not is_level.all():
+        _box_by_box(field, begin[~is_level], end[~is_level], tool)
 
 
 def _moves(strokes):
@@ -111,7 +112,7 @@ def _level(field, begin, end, tool, z):
     free[pixel[:, 0], pixel[:, 1]] = 0
     owner = np.zeros(free.shape, np.intp)
     owner[pixel[:, 0], pixel[:, 1]] = move
-    # moves that share a pixel with others than those beside them would be lost there; of flat ends it is the same ground
+    # moves that share a pixel with others than those beside them would be lost; of flat ends it is the same ground
     shared = np.abs(owner[pixel[:, 0], pixel[:, 1]] - move) > 1
     if shared.any() and tool.kind != END:
         both = np.unique(np.concatenate([move[shared], owner[pixel[shared, 0], pixel[shared, 1]]]))

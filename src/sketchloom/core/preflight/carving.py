@@ -2,12 +2,16 @@
 
 from dataclasses import replace
 
+import numpy as np
 import shapely
 
+from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.said import said
 from sketchloom.core.carve import pocketing, profiling, vcarving
-from sketchloom.core.carve.job import Job, Step, bottom_of, ground_of
+from sketchloom.core.carve.field import uncut
+from sketchloom.core.carve.job import Job, Step, bottom_of
 from sketchloom.core.carve.operations import EDGE, ON, POCKET, PROFILE, SURFACE, VCARVE
+from sketchloom.core.carve.sweeping import sweep
 from sketchloom.core.preflight.findings import NOTE, SHEETS, STOP, WARN, Finding, rule
 from sketchloom.core.shapes.polygons import areas_of
 from sketchloom.core.sheets.machine import Machine
@@ -18,6 +22,7 @@ _BELOW_MM = 1.0
 """A cut may go so far into what lies under the blank (common practice, no source)."""
 _UNCUT_SHARE, _UNCUT_MM2 = 0.002, 1.0
 _AIR_SHARE = 0.9
+_COARSE_MM, _MOST_COARSE, _SAME_MM = 0.8, 400_000, 0.05
 _FLOOR_SHARE = 0.05
 
 LOST = rule("carve.lost", WARN, SHEETS, said("an operation whose target is gone"),
@@ -67,7 +72,7 @@ def findings_of_job(job: Job, machine: Machine, tools=(), place_of=lambda x, y: 
         found += _held(job, step)
         if min(step.feed, step.plunge) > 0 and step.feed > machine.speed:
             found.append(FEED.found(number=step.number + 1, feed=step.feed, most=machine.speed))
-    found += _order(job, known)
+    found += _order(job, known) + _air(job)
     return tuple(one if one.x_px is None else replace(one, **dict(zip(("x_px", "y_px"), place_of(one.x_px, one.y_px),
                                                                      strict=True))) for one in found)
 
@@ -144,24 +149,40 @@ def _held(job, step):
 
 def _order(job, known):
     found, cut_off = [], None
-    done: list[tuple[Step, float]] = []
+    done: list[Step] = []
     for step in job.steps:
         if not step.strokes:
             continue
         if cut_off is not None and step.number != cut_off:
             found.append(LOOSE.found(number=step.number + 1, before=cut_off + 1))
         rest_of = step.operation.rest_of
-        if rest_of and not any(one.tool.key == rest_of for one, _ in done):
+        if rest_of and not any(one.tool.key == rest_of for one in done):
             tool = known.get(rest_of)
             found.append(BEFORE.found(number=step.number + 1, tool=rest_of if tool is None else tool.name))
-        bottom = bottom_of(step)
-        deeper = [] if rest_of else [ground_of(one) for one, low in done if low >= bottom - 1e-6 and one.number != step.number]
-        if deeper:
-            ground = ground_of(step)
-            share = ground.intersection(shapely.union_all(deeper)).area / max(ground.area, 1e-9)
-            if share > _AIR_SHARE:
-                found.append(AIR.found(number=step.number + 1, share=100 * share))
-        done.append((step, bottom))
+        done.append(step)
         if _is_through(job, step) and step.operation.of.kind == "board":
             cut_off = step.number
     return found
+
+
+def _air(job):
+    """Operations that find their ground cut already, on a coarse field: what each cuts alone, against what was cut
+    before it."""
+    if len({step.number for step in job.steps}) < 2:
+        return []
+    fine = max(_COARSE_MM, float(np.sqrt(job.blank.width_mm * job.blank.height_mm / _MOST_COARSE)))
+    before = uncut(job.board, job.blank.thickness_mm, fine)
+    shares: dict[int, list[int]] = {}
+    for step in job.steps:
+        breathe()
+        alone = replace(before, z=np.zeros_like(before.z))
+        sweep(alone, step.strokes, step.tool)
+        cut = alone.board & (alone.z < -_SAME_MM)
+        was = before.z <= alone.z + _SAME_MM
+        if not step.operation.rest_of:
+            count = shares.setdefault(step.number, [0, 0])
+            count[0] += int((cut & was).sum())
+            count[1] += int(cut.sum())
+        np.minimum(before.z, alone.z, out=before.z)
+    return [AIR.found(number=n + 1, share=100 * air / all_) for n, (air, all_) in shares.items()
+            if all_ and air > _AIR_SHARE * all_]
