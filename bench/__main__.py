@@ -24,6 +24,7 @@ TABLES = {
     "layers": ("Layers", "bench.layers", "rows"),
     "release": ("What leaves for machines, paper and screens", "bench.release.run", "rows"),
     "sheets": ("What goes into the machine", "bench.sheets.run", "rows"),
+    "sign": ("What is carved", "bench.sign.run", "rows"),
 }
 """Each table by its word: its title, and what gives its rows."""
 JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers",

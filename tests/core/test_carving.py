@@ -33,9 +33,11 @@ def tool(key):
 
 
 def ground(strokes, its, depth):
-    """What of the ground strokes clear at a depth, by the geometry library."""
+    """What of the ground strokes clear at a depth, by the geometry library: bit by bit, as a long line that crosses
+    itself is more than its buffer can take."""
     low = [s for s in strokes if s[:, 2].min() <= -depth + 1e-6]
-    return shapely.union_all([LineString(s[:, :2]).buffer(its.radius_mm, quad_segs=64) for s in low])
+    bits = [LineString(s[a:a + 40, :2]) for s in low for a in range(0, len(s) - 1, 39) if len(s[a:a + 40]) > 1]
+    return shapely.union_all(shapely.buffer(bits, its.radius_mm, quad_segs=64))
 
 
 def pixels(one):

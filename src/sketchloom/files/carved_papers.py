@@ -33,9 +33,9 @@ def approval(one, title: str, words=None) -> bytes:
     inner = wide - 2 * _EDGE_MM
     paper.text(_EDGE_MM, 22, title, 7, bold=True, most_mm=inner - 45, colour=_INK)
     paper.text(_EDGE_MM, 29, words["approval"], 3.6, colour=_SOFT)
-    y, shown = 34.0, inner * 0.45
+    y, shown = 34.0, inner * 0.42
     for turn, tilt in VIEWS:
-        paper.picture(picture(one, turn, tilt, (1500, 675)), _EDGE_MM, y, inner, shown)
+        paper.picture(picture(one, turn, tilt, (1500, 630)), _EDGE_MM, y, inner, shown)
         y += shown + 3
     blank, job = one.job.blank, one.job
     y += 5

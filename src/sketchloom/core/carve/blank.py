@@ -17,7 +17,6 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all
 
 RECTANGLE, OVAL, SHIELD, ARCH, PLAQUE, OWN = SHAPES = ("rectangle", "oval", "shield", "arch", "plaque", "own")
-SQUARE, CHAMFER, ROUND = EDGES = ("square", "chamfer", "round")
 WOOD, STONE, PAINT = LOOKS = ("wood", "stone", "paint")
 _ARC = 128
 """Chords of a quarter turn: of a blank a metre wide they keep within 0.04 mm."""
@@ -29,8 +28,8 @@ form)."""
 @dataclass(frozen=True, slots=True)
 class Blank:
     """A blank. ``shape``, or the outline of what ``of`` names; ``corner_mm``: radius of its corners, of the hollows of
-    a plaque. A ``rim_mm`` wide stays as high as it is around a recess ``recess_mm`` deep. ``edge`` of its upper outer
-    edge, ``edge_mm`` wide. The middle of the work lies ``work_x_mm``, ``work_y_mm`` beside that of the blank."""
+    a plaque. A ``rim_mm`` wide stays as high as it is around a recess ``recess_mm`` deep. The
+    middle of the work lies ``work_x_mm``, ``work_y_mm`` beside that of the blank."""
 
     shape: str = setting.choice(RECTANGLE, SHAPES, said("Outline of the blank"), said("the form of the board"),
                                 names=(said("Rectangle"), said("Oval"), said("Shield"), said("Arch"),
@@ -41,9 +40,6 @@ class Blank:
     corner_mm: float = setting.length(0.0, 0.0, 1000.0, said("Corners"), said("radius of the corners or hollows"))
     rim_mm: float = setting.length(0.0, 0.0, 1000.0, said("Rim"), said("width of the raised rim; 0 for none"))
     recess_mm: float = setting.length(0.0, 0.0, 300.0, said("Recess"), said("how deep the field lies below the rim"))
-    edge: str = setting.choice(SQUARE, EDGES, said("Upper edge"), said("how its outer edge is broken"),
-                               names=(said("Square"), said("Chamfered"), said("Rounded")))
-    edge_mm: float = setting.length(0.0, 0.0, 100.0, said("Width of the edge"), said("of the chamfer or the round"))
     of: str = setting.text("", most=300, about=said("the layer whose outline it has"))
     work_x_mm: float = setting.number(0.0, -5000.0, 5000.0, said("Work to the right"), said("of the blank's middle"))
     work_y_mm: float = setting.number(0.0, -5000.0, 5000.0, said("Work downwards"), said("of the blank's middle"))

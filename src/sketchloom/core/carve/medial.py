@@ -23,9 +23,9 @@ SPACING_MM = 0.1
 MAX_POINTS = 120_000
 _FEWEST = 64
 """Points of a small ring."""
-_SEEN = np.sin(np.radians(12.0))
-"""Half the angle in which the two feet are seen: what is duller than 156° is no corner that a V runs into."""
-_CORNER = np.radians(24.0)
+_SEEN = np.sin(np.radians(6.0))
+"""Half the angle in which the two feet are seen: what is duller than 168° is no corner that a V runs into."""
+_CORNER = np.radians(12.0)
 _SHARPEST = 40.0
 """A corner lies no more radii from the end of its axis: one of 3°."""
 

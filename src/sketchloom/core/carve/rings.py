@@ -31,7 +31,7 @@ def rings_of(area: MultiPolygon, clockwise: bool) -> list[np.ndarray]:
     for piece in area.geoms:
         turned = orient(piece, 1.0 if clockwise else -1.0)
         for ring in (turned.exterior, *turned.interiors):
-            thin = shapely.simplify(ring, WITHIN_MM / 2)
+            thin = shapely.simplify(ring, WITHIN_MM / 2, preserve_topology=False)
             found.append(np.asarray(thin.coords, float)[:, :2])
     return found
 

@@ -1,0 +1,1 @@
+"""How exact and how fast carving is: ``loom bench sign``."""
