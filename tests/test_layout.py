@@ -41,6 +41,7 @@ CORE = (
     "layers",
     "drawing",
     "sheets",
+    "carve",
     "tooling",
     "formats",
     "playback",

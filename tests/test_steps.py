@@ -8,6 +8,9 @@ import pytest
 import shapes
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.base.setting import settings_of
+from sketchloom.core.carve import tools
+from sketchloom.core.carve.blank import Blank
+from sketchloom.core.carve.operations import Operation, Target
 from sketchloom.core.curves.courses import CurveEdit
 from sketchloom.core.edits.decisions import PaintedLine, RegionEdit
 from sketchloom.core.layers.added import Rim
@@ -71,6 +74,9 @@ OTHER = {
     "carrier": "A4",
     "seams": (SeamByHand("#c83c28", 0, ((0.5, 0.0), (0.5, 1.0))),),
     "spots": (SpotByHand("0/#c83c28/0/1of1/1", 0),),
+    "blank": Blank("oval", rim_mm=12.0),
+    "operations": (Operation("vcarve", Target("layer", "#c83c28"), "vee-60"),),
+    "cutters": (tools.shipped()[0],),
     "offcuts": (Offcut(100.0, 80.0),),
     "size_mm": 55.0,
 }
@@ -123,7 +129,7 @@ def test_a_changed_setting_gives_what_a_fresh_trace_gives(picture, reading):
 
 def test_every_setting_but_those_of_structures_is_described():
     undescribed = set(SECTION_OF) - set(SETTINGS)
-    assert undescribed == {"preparation", "background", "settled", "machine"}
+    assert undescribed == {"preparation", "background", "settled", "machine", "blank"}
     for setting in (*SETTINGS.values(), *settings_of(Preparation)):
         assert setting.about or setting.kind == "parts", setting.name
 

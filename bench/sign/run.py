@@ -12,6 +12,7 @@ from shapely.geometry import LineString, MultiPolygon, Point, Polygon
 
 from bench.table import Row
 from sketchloom.core.carve import blank as blanks
+from sketchloom.core.carve import board as boards
 from sketchloom.core.carve import field, job, medial, pocketing, shading, tools, vcarving
 from sketchloom.core.carve.operations import Operation, Target
 from sketchloom.core.carve.sweeping import sweep
@@ -103,15 +104,15 @@ def pockets():
 def sign():
     """A sign: its job, and how long all paths took, s."""
     blank = blanks.Blank("plaque", 700.0, 300.0, 25.0, corner_mm=40.0, rim_mm=22.0, recess_mm=5.0)
-    board = blanks.outline(blank)
-    inner = blanks.field_of(blank, board)
+    board = boards.outline(blank)
+    inner = boards.field_of(blank, board)
     ornament = shapely.union_all([affinity.rotate(affinity.scale(Point(350, 150).buffer(1), 60, 12), a,
                                                   origin=(350, 150)) for a in range(0, 180, 30)])
     shapes = {"ornament": ornament, "one": words("Lantern", 60.0, 60.0, 175.0), "two": words("Quay", 80.0, 440.0,
                                                                                             180.0)}
 
     def area_of(target):
-        own = {"board": board, "field": inner, "middle": blanks.middle_of_rim(blank, board)}.get(target.kind)
+        own = {"board": board, "field": inner, "middle": boards.middle_of_rim(blank, board)}.get(target.kind)
         return own if own is not None else shapes.get(target.key)
     operations = (
         Operation("pocket", Target("field"), "end-12", 5.0, raised=(Target("layer", "ornament"),)),

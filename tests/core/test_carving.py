@@ -12,6 +12,7 @@ from shapely.geometry import LineString, MultiPolygon, Point, Polygon, box
 
 from sketchloom.core.base.errors import ExportError, SettingError
 from sketchloom.core.carve import blank as blanks
+from sketchloom.core.carve import board as boards
 from sketchloom.core.carve import field, job, lines, medial, pocketing, profiling, rings, shading, tools, vcarving
 from sketchloom.core.carve.operations import INSIDE, RASTER, WAYS, Operation, Target
 from sketchloom.core.carve.sweeping import sweep
@@ -158,7 +159,7 @@ def test_a_large_field_leaves_nothing_far_from_its_outline():
     blank = blanks.Blank(shape="plaque", width_mm=700.0, height_mm=300.0, corner_mm=40.0, rim_mm=22.0)
     petals = shapely.union_all([affinity.rotate(affinity.scale(Point(350, 150).buffer(1), 60, 14), a,
                                                 origin=(350, 150)) for a in range(0, 180, 30)])
-    area = areas_of(blanks.field_of(blank, blanks.outline(blank)).difference(petals))
+    area = areas_of(boards.field_of(blank, boards.outline(blank)).difference(petals))
     its = tool("end-12")
     cut = ground(pocketing.pocket(area, Operation(tool="end-12", depth_mm=3.0), its), its, 3.0)
     assert pocketing.reach_of(area, its).difference(cut).area < 1e-3 * area.area
@@ -237,12 +238,12 @@ def test_grooves_and_holes():
 def test_blanks_have_their_size_and_rim(shape):
     blank = blanks.Blank(shape=shape, width_mm=600.0, height_mm=400.0, thickness_mm=25.0, rim_mm=22.0, recess_mm=12.5,
                          corner_mm=30.0 if shape in ("rectangle", "plaque") else 0.0)
-    board = blanks.outline(blank)
+    board = boards.outline(blank)
     assert board.is_valid and board.bounds == pytest.approx((0, 0, 600, 400), abs=0.05)
-    inner = blanks.field_of(blank, board)
-    low, high = blanks.measured_rim(board, inner)
+    inner = boards.field_of(blank, board)
+    low, high = boards.measured_rim(board, inner)
     assert low == pytest.approx(22.0, abs=0.05) and high < 22.5
-    middle = blanks.middle_of_rim(blank, board)
+    middle = boards.middle_of_rim(blank, board)
     away = shapely.distance(shapely.points(np.array(middle.coords)), board.exterior)
     assert np.abs(away - 11.0).max() < 0.05, "a rim of 22 mm has its groove 11 mm within (trade)"
 
@@ -259,13 +260,13 @@ def test_blanks_that_cannot_be_are_refused():
 def sign():
     """A small sign with a rim: recessed around a raised ring, a letter carved, a groove in the rim, cut out on tabs."""
     blank = blanks.Blank(width_mm=120.0, height_mm=90.0, thickness_mm=12.0, corner_mm=10.0, rim_mm=10.0, recess_mm=3.0)
-    board = blanks.outline(blank)
+    board = boards.outline(blank)
     ring = Point(90, 45).buffer(12).difference(Point(90, 45).buffer(7))
     shapes = {"letter": affinity.translate(T_LETTER, 10, 22), "ring": ring}
 
     def area_of(target):
-        return {"board": board, "field": blanks.field_of(blank, board),
-                "middle": blanks.middle_of_rim(blank, board)}.get(target.kind) or shapes.get(target.key)
+        return {"board": board, "field": boards.field_of(blank, board),
+                "middle": boards.middle_of_rim(blank, board)}.get(target.kind) or shapes.get(target.key)
     operations = (
         Operation("pocket", Target("field"), "end-6", 3.0, raised=(Target("layer", "ring"),)),
         Operation("pocket", Target("field"), "end-1", 3.0, raised=(Target("layer", "ring"),), rest_of="end-6"),
@@ -376,7 +377,7 @@ def test_a_section_goes_through_what_was_cut(carved_sign):
 
 def found(operations, blank=None, shape=None):
     blank = blank or blanks.Blank(width_mm=120.0, height_mm=90.0, thickness_mm=12.0)
-    board = blanks.outline(blank)
+    board = boards.outline(blank)
     its = job.job_of(blank, board, operations, tools.shipped(), lambda t: board if t.kind == "board" else (
         box(20, 20, 100, 70) if shape is None else shape), ROUTER)
     return {f.code: f for f in findings_of_job(its, ROUTER, tools.shipped())}
@@ -408,7 +409,7 @@ def test_what_may_go_wrong_is_found_and_nothing_else():
 
 def test_a_surface_is_levelled_to_the_edge():
     blank = blanks.Blank(width_mm=60.0, height_mm=40.0, thickness_mm=12.0)
-    board = blanks.outline(blank)
+    board = boards.outline(blank)
     its = job.job_of(blank, board, (Operation("surface", Target("board"), "end-12", 0.5, way=RASTER),),
                      tools.shipped(), lambda t: board, ROUTER)
     assert np.abs(job.carved(its, 0.25).z + 0.5).max() < 1e-6
@@ -417,7 +418,7 @@ def test_a_surface_is_levelled_to_the_edge():
 @pytest.mark.parametrize(("key", "form"), [("vee-90", "chamfer"), ("ball-6", "round"), ("end-6", "step")])
 def test_edges_are_broken_as_wide_as_is_said(key, form):
     blank = blanks.Blank(width_mm=60.0, height_mm=40.0, thickness_mm=12.0)
-    board = blanks.outline(blank)
+    board = boards.outline(blank)
     its = job.job_of(blank, board, (Operation("edge", Target("board"), key, 3.0),), tools.shipped(), lambda t: board,
                      ROUTER)
     along, high = job.carved(its, 0.1).along((30, 20), (60, 20))

@@ -7,7 +7,8 @@ import shapely
 from shapely import affinity
 from shapely.geometry import MultiLineString, Point
 
-from sketchloom.core.carve import blank as blanks
+from sketchloom.core.carve import board as boards
+from sketchloom.core.carve.blank import OWN
 from sketchloom.core.carve.field import HeightField
 from sketchloom.core.carve.job import Job, carved, job_of
 from sketchloom.core.carve.operations import BOARD, FIELD, LAYER, MIDDLE, REGION, Target
@@ -42,10 +43,10 @@ def tools_of(recipe) -> tuple[Tool, ...]:
 def board_of(work: Work, cache: Cache | None = None):
     """The outline of the blank, mm."""
     blank = work.recipe.blank
-    if blank.shape != blanks.OWN:
-        return blanks.outline(blank)
+    if blank.shape != OWN:
+        return boards.outline(blank)
     own = _layer(work, blank.of, cache or Cache())
-    return blanks.outline(blank, max(own.geoms, key=lambda one: one.area) if own is not None and own.geoms else None)
+    return boards.outline(blank, max(own.geoms, key=lambda one: one.area) if own is not None and own.geoms else None)
 
 
 def job_of_work(work: Work, cache: Cache | None = None) -> Job:
@@ -76,9 +77,9 @@ def area_of_target(work: Work, target: Target, board, cache: Cache):
         case "board":
             return board
         case "field":
-            return blanks.field_of(blank, board)
+            return boards.field_of(blank, board)
         case "middle":
-            return blanks.middle_of_rim(blank, board) if blank.rim_mm > 0 else None
+            return boards.middle_of_rim(blank, board) if blank.rim_mm > 0 else None
         case "layer":
             found = _layer(work, target.key, cache)
         case "region":
@@ -145,7 +146,7 @@ def region_at(work: Work, x_mm: float, y_mm: float, cache: Cache | None = None) 
         if _region(work, target) is not None:
             return target
     place = Point(x_mm, y_mm)
-    if blanks.field_of(work.recipe.blank, board).contains(place):
+    if boards.field_of(work.recipe.blank, board).contains(place):
         return Target(FIELD)
     return Target(BOARD) if board.contains(place) else None
 

@@ -11,7 +11,7 @@ from PIL import Image
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.said import said
 from sketchloom.core.carve import shading
-from sketchloom.core.carve.blank import field_of, measured_rim
+from sketchloom.core.carve.board import field_of, measured_rim
 from sketchloom.core.carve.field import HeightField, uncut
 from sketchloom.core.carve.job import Job
 from sketchloom.core.formats import carving as code

@@ -10,7 +10,8 @@ from shapely.geometry import Polygon
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.carve import lines, pocketing, profiling, rings, vcarving
-from sketchloom.core.carve.blank import Blank, field_of
+from sketchloom.core.carve.blank import Blank
+from sketchloom.core.carve.board import field_of
 from sketchloom.core.carve.field import HeightField, uncut
 from sketchloom.core.carve.operations import RASTER, Operation
 from sketchloom.core.carve.sweeping import sweep

@@ -604,6 +604,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{auto}eine ganze Zahl von {low} bis {high}</translation>
     </message>
     <message>
+        <source>given for a router and a recipe with operations</source>
+        <translation>für eine Fräse und ein Rezept mit Arbeitsgängen</translation>
+    </message>
+    <message>
         <source>a size such as 305x305mm</source>
         <translation>eine Größe wie 305x305mm</translation>
     </message>
@@ -2484,6 +2488,70 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>ein kurzer Text</translation>
     </message>
     <message>
+        <source>no more than the diameter</source>
+        <translation>nicht mehr als der Durchmesser</translation>
+    </message>
+    <message>
+        <source>tools of different keys</source>
+        <translation>Werkzeuge mit verschiedenen Schlüsseln</translation>
+    </message>
+    <message>
+        <source>End mill, 12 mm</source>
+        <translation>Schaftfräser, 12 mm</translation>
+    </message>
+    <message>
+        <source>End mill, 6 mm</source>
+        <translation>Schaftfräser, 6 mm</translation>
+    </message>
+    <message>
+        <source>End mill, 1/4 in</source>
+        <translation>Schaftfräser, 1/4 in</translation>
+    </message>
+    <message>
+        <source>End mill, 3 mm</source>
+        <translation>Schaftfräser, 3 mm</translation>
+    </message>
+    <message>
+        <source>End mill, 1/8 in</source>
+        <translation>Schaftfräser, 1/8 in</translation>
+    </message>
+    <message>
+        <source>End mill, 1 mm</source>
+        <translation>Schaftfräser, 1 mm</translation>
+    </message>
+    <message>
+        <source>Ball cutter, 6 mm</source>
+        <translation>Kugelfräser, 6 mm</translation>
+    </message>
+    <message>
+        <source>Ball cutter, 3 mm</source>
+        <translation>Kugelfräser, 3 mm</translation>
+    </message>
+    <message>
+        <source>V cutter, 90°</source>
+        <translation>V-Fräser, 90°</translation>
+    </message>
+    <message>
+        <source>V cutter, 60°</source>
+        <translation>V-Fräser, 60°</translation>
+    </message>
+    <message>
+        <source>V cutter, 90°, 1/2 in</source>
+        <translation>V-Fräser, 90°, 1/2 in</translation>
+    </message>
+    <message>
+        <source>Engraving point, 30°</source>
+        <translation>Gravierspitze, 30°</translation>
+    </message>
+    <message>
+        <source>Drill, 3 mm</source>
+        <translation>Bohrer, 3 mm</translation>
+    </message>
+    <message>
+        <source>Drill, 5 mm</source>
+        <translation>Bohrer, 5 mm</translation>
+    </message>
+    <message>
         <source>some of {tools}</source>
         <translation>einige von {tools}</translation>
     </message>
@@ -2960,8 +3028,192 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>der Seite, die size_side nennt; ohne sie nach der Auflösung der Datei, sonst 120 mm</translation>
     </message>
     <message>
+        <source>Operation</source>
+        <translation>Arbeitsgang</translation>
+    </message>
+    <message>
+        <source>what is done</source>
+        <translation>was getan wird</translation>
+    </message>
+    <message>
+        <source>Cut along an outline</source>
+        <translation>Am Umriss entlang schneiden</translation>
+    </message>
+    <message>
+        <source>Pocket</source>
+        <translation>Tasche</translation>
+    </message>
+    <message>
+        <source>Groove along a line</source>
+        <translation>Nut an einer Linie</translation>
+    </message>
+    <message>
+        <source>V-carving</source>
+        <translation>V-Schnitzen</translation>
+    </message>
+    <message>
+        <source>Engrave along a line</source>
+        <translation>An einer Linie gravieren</translation>
+    </message>
+    <message>
+        <source>Drill</source>
+        <translation>Bohren</translation>
+    </message>
+    <message>
+        <source>Level the surface</source>
+        <translation>Fläche abrichten</translation>
+    </message>
+    <message>
+        <source>Break the edge</source>
+        <translation>Kante brechen</translation>
+    </message>
+    <message>
+        <source>Depth</source>
+        <translation>Tiefe</translation>
+    </message>
+    <message>
+        <source>below where it begins</source>
+        <translation>unter dem, wo er beginnt</translation>
+    </message>
+    <message>
+        <source>Begins at</source>
+        <translation>Beginnt bei</translation>
+    </message>
+    <message>
+        <source>so far below the upper face</source>
+        <translation>so weit unter der Oberseite</translation>
+    </message>
+    <message>
         <source>Side</source>
         <translation>Seite</translation>
+    </message>
+    <message>
+        <source>where the tool runs</source>
+        <translation>wo das Werkzeug läuft</translation>
+    </message>
+    <message>
+        <source>Outside</source>
+        <translation>Außen</translation>
+    </message>
+    <message>
+        <source>Inside</source>
+        <translation>Innen</translation>
+    </message>
+    <message>
+        <source>On the line</source>
+        <translation>Auf der Linie</translation>
+    </message>
+    <message>
+        <source>Tabs</source>
+        <translation>Haltestege</translation>
+    </message>
+    <message>
+        <source>bridges that hold what is cut out</source>
+        <translation>Stege, die halten, was ausgeschnitten wird</translation>
+    </message>
+    <message>
+        <source>Length of a tab</source>
+        <translation>Länge eines Stegs</translation>
+    </message>
+    <message>
+        <source>along the cut</source>
+        <translation>am Schnitt entlang</translation>
+    </message>
+    <message>
+        <source>Height of a tab</source>
+        <translation>Höhe eines Stegs</translation>
+    </message>
+    <message>
+        <source>from the bottom of the cut</source>
+        <translation>vom Grund des Schnitts</translation>
+    </message>
+    <message>
+        <source>Lead in and out</source>
+        <translation>An- und Abfahren</translation>
+    </message>
+    <message>
+        <source>radius of the bow; 0 for none</source>
+        <translation>Radius des Bogens; 0 für keinen</translation>
+    </message>
+    <message>
+        <source>Cleared</source>
+        <translation>Geräumt</translation>
+    </message>
+    <message>
+        <source>how the tool goes over it</source>
+        <translation>wie das Werkzeug darübergeht</translation>
+    </message>
+    <message>
+        <source>Along its outline</source>
+        <translation>Am Umriss entlang</translation>
+    </message>
+    <message>
+        <source>To and fro</source>
+        <translation>Hin und her</translation>
+    </message>
+    <message>
+        <source>Angle</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>of the passes to and fro</source>
+        <translation>der Bahnen hin und her</translation>
+    </message>
+    <message>
+        <source>what stays standing</source>
+        <translation>was stehen bleibt</translation>
+    </message>
+    <message>
+        <source>tool whose rests are cleared</source>
+        <translation>Werkzeug, dessen Reste geräumt werden</translation>
+    </message>
+    <message>
+        <source>Flat bottom at</source>
+        <translation>Flacher Grund bei</translation>
+    </message>
+    <message>
+        <source>no V goes deeper; 0 for no limit</source>
+        <translation>kein V geht tiefer; 0 für keine Grenze</translation>
+    </message>
+    <message>
+        <source>tool that clears what is wider than the V</source>
+        <translation>Werkzeug, das räumt, was breiter als das V ist</translation>
+    </message>
+    <message>
+        <source>Step</source>
+        <translation>Zustellung</translation>
+    </message>
+    <message>
+        <source>to the next pass; 0 for the tool&apos;s own</source>
+        <translation>zur nächsten Bahn; 0 für die des Werkzeugs</translation>
+    </message>
+    <message>
+        <source>Deeper a pass</source>
+        <translation>Tiefer je Durchgang</translation>
+    </message>
+    <message>
+        <source>0 for the tool&apos;s own</source>
+        <translation>0 für das des Werkzeugs</translation>
+    </message>
+    <message>
+        <source>Feed</source>
+        <translation>Vorschub</translation>
+    </message>
+    <message>
+        <source>mm/s; 0 for the tool&apos;s own</source>
+        <translation>mm/s; 0 für den des Werkzeugs</translation>
+    </message>
+    <message>
+        <source>Plunge</source>
+        <translation>Eintauchen</translation>
+    </message>
+    <message>
+        <source>Carved</source>
+        <translation>Wird gefräst</translation>
+    </message>
+    <message>
+        <source>left out where it is off</source>
+        <translation>ausgelassen, wo es aus ist</translation>
     </message>
     <message>
         <source>the side that size_mm is of</source>
@@ -3686,6 +3938,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>three to five shares from 0 to 1, not all 0</source>
         <translation>drei bis fünf Anteile von 0 bis 1, nicht alle 0</translation>
+    </message>
+    <message>
+        <source>what a router carves, in its order; with any the work is carved instead of cut from sheets</source>
+        <translation>was eine Fräse schnitzt, der Reihe nach; gibt es das, wird die Arbeit geschnitzt statt aus Bögen geschnitten</translation>
+    </message>
+    <message>
+        <source>tools that operations name, beside the shipped ones</source>
+        <translation>Werkzeuge, die Arbeitsgänge nennen, neben den mitgelieferten</translation>
+    </message>
+    <message>
+        <source>a blank</source>
+        <translation>ein Rohling</translation>
     </message>
     <message>
         <source>An SVG&apos;s lengths</source>
@@ -4680,12 +4944,44 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Material nicht genannt</translation>
     </message>
     <message>
+        <source>Blank</source>
+        <translation>Rohling</translation>
+    </message>
+    <message>
+        <source>{wide:.0f} × {high:.0f} mm, {thick:g} mm thick</source>
+        <translation>{wide:.0f} × {high:.0f} mm, {thick:g} mm dick</translation>
+    </message>
+    <message>
+        <source>rim {rim:g} mm, field {recess:g} mm below it</source>
+        <translation>Rand {rim:g} mm, Feld {recess:g} mm darunter</translation>
+    </message>
+    <message>
+        <source>Work: {wide:.0f} × {high:.0f} mm</source>
+        <translation>Arbeit: {wide:.0f} × {high:.0f} mm</translation>
+    </message>
+    <message>
+        <source>What is carved</source>
+        <translation>Was geschnitzt wird</translation>
+    </message>
+    <message>
+        <source>{tool}, {depth:g} mm deep</source>
+        <translation>{tool}, {depth:g} mm tief</translation>
+    </message>
+    <message>
         <source>Approved as shown</source>
         <translation>So freigegeben</translation>
     </message>
     <message>
+        <source>{minutes:.0f} minutes of the machine, {tools} tools</source>
+        <translation>{minutes:.0f} Minuten der Maschine, {tools} Werkzeuge</translation>
+    </message>
+    <message>
         <source>Date</source>
         <translation>Datum</translation>
+    </message>
+    <message>
+        <source>Wood, stone and paint differ from piece to piece; a sample decides. What is shown is computed from the tools&apos; own moves.</source>
+        <translation>Holz, Stein und Farbe sind bei jedem Stück anders; ein Muster entscheidet. Was zu sehen ist, wurde aus den Bewegungen der Werkzeuge berechnet.</translation>
     </message>
     <message>
         <source>Name</source>
@@ -5390,6 +5686,258 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>cannot be made ({strerror}).</source>
         <translation>kann nicht angelegt werden ({strerror}).</translation>
+    </message>
+    <message>
+        <source>Outline of the blank</source>
+        <translation>Umriss des Rohlings</translation>
+    </message>
+    <message>
+        <source>the form of the board</source>
+        <translation>die Form des Bretts</translation>
+    </message>
+    <message>
+        <source>Rectangle</source>
+        <translation>Rechteck</translation>
+    </message>
+    <message>
+        <source>Oval</source>
+        <translation>Oval</translation>
+    </message>
+    <message>
+        <source>Shield</source>
+        <translation>Schild</translation>
+    </message>
+    <message>
+        <source>Arch</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Plaque with hollow corners</source>
+        <translation>Tafel mit gehöhlten Ecken</translation>
+    </message>
+    <message>
+        <source>Outline of a layer</source>
+        <translation>Umriss einer Ebene</translation>
+    </message>
+    <message>
+        <source>Width of the blank</source>
+        <translation>Breite des Rohlings</translation>
+    </message>
+    <message>
+        <source>from side to side</source>
+        <translation>von Seite zu Seite</translation>
+    </message>
+    <message>
+        <source>Height of the blank</source>
+        <translation>Höhe des Rohlings</translation>
+    </message>
+    <message>
+        <source>from top to bottom</source>
+        <translation>von oben bis unten</translation>
+    </message>
+    <message>
+        <source>Thickness</source>
+        <translation>Dicke</translation>
+    </message>
+    <message>
+        <source>of the board</source>
+        <translation>des Bretts</translation>
+    </message>
+    <message>
+        <source>Corners</source>
+        <translation>Ecken</translation>
+    </message>
+    <message>
+        <source>radius of the corners or hollows</source>
+        <translation>Radius der Ecken oder Höhlungen</translation>
+    </message>
+    <message>
+        <source>width of the raised rim; 0 for none</source>
+        <translation>Breite des erhabenen Rands; 0 für keinen</translation>
+    </message>
+    <message>
+        <source>Recess</source>
+        <translation>Vertiefung</translation>
+    </message>
+    <message>
+        <source>how deep the field lies below the rim</source>
+        <translation>wie tief das Feld unter dem Rand liegt</translation>
+    </message>
+    <message>
+        <source>the layer whose outline it has</source>
+        <translation>die Ebene, deren Umriss er hat</translation>
+    </message>
+    <message>
+        <source>Work to the right</source>
+        <translation>Arbeit nach rechts</translation>
+    </message>
+    <message>
+        <source>of the blank&apos;s middle</source>
+        <translation>der Mitte des Rohlings</translation>
+    </message>
+    <message>
+        <source>Work downwards</source>
+        <translation>Arbeit nach unten</translation>
+    </message>
+    <message>
+        <source>Looks like</source>
+        <translation>Sieht aus wie</translation>
+    </message>
+    <message>
+        <source>what it is painted as</source>
+        <translation>als was es gemalt wird</translation>
+    </message>
+    <message>
+        <source>Wood</source>
+        <translation>Holz</translation>
+    </message>
+    <message>
+        <source>Stone</source>
+        <translation>Stein</translation>
+    </message>
+    <message>
+        <source>Paint</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>less than the thickness</source>
+        <translation>weniger als die Dicke</translation>
+    </message>
+    <message>
+        <source>less than half of the blank</source>
+        <translation>weniger als die Hälfte des Rohlings</translation>
+    </message>
+    <message>
+        <source>The carved blank would have {millions} million places; choose a coarser step.</source>
+        <translation>Der geschnitzte Rohling hätte {millions} Millionen Stellen; wähle einen gröberen Schritt.</translation>
+    </message>
+    <message>
+        <source>not written: the machine code “{name}” moves no tool up and down.</source>
+        <translation>nicht geschrieben: Der Maschinencode „{name}“ bewegt kein Werkzeug auf und ab.</translation>
+    </message>
+    <message>
+        <source>Choose another machine code under Release.</source>
+        <translation>Wähle unter Ausgabe einen anderen Maschinencode.</translation>
+    </message>
+    <message>
+        <source>not written: nothing is carved.</source>
+        <translation>nicht geschrieben: Es wird nichts geschnitzt.</translation>
+    </message>
+    <message>
+        <source>Add an operation, or give it what it is to carve.</source>
+        <translation>Füge einen Arbeitsgang hinzu, oder gib ihm, was er schnitzen soll.</translation>
+    </message>
+    <message>
+        <source>not written: nothing is left of the blank.</source>
+        <translation>nicht geschrieben: Vom Rohling bleibt nichts.</translation>
+    </message>
+    <message>
+        <source>an operation whose target is gone</source>
+        <translation>ein Arbeitsgang, dessen Ziel fort ist</translation>
+    </message>
+    <message>
+        <source>Operation {number}: what it is to carve is gone.</source>
+        <translation>Arbeitsgang {number}: Was er schnitzen soll, ist fort.</translation>
+    </message>
+    <message>
+        <source>an operation whose tool is not known</source>
+        <translation>ein Arbeitsgang, dessen Werkzeug unbekannt ist</translation>
+    </message>
+    <message>
+        <source>Operation {number}: its tool is not in the table.</source>
+        <translation>Arbeitsgang {number}: Sein Werkzeug ist nicht in der Tabelle.</translation>
+    </message>
+    <message>
+        <source>an operation that cuts nothing</source>
+        <translation>ein Arbeitsgang, der nichts schneidet</translation>
+    </message>
+    <message>
+        <source>Operation {number}: {tool} is too wide for all of it; nothing is cut.</source>
+        <translation>Arbeitsgang {number}: {tool} ist für alles zu breit; es wird nichts geschnitten.</translation>
+    </message>
+    <message>
+        <source>places that a tool is too wide for</source>
+        <translation>Stellen, für die ein Werkzeug zu breit ist</translation>
+    </message>
+    <message>
+        <source>Operation {number}: {tool} leaves {mm2:.0f} mm² uncut, {share:.1f} % of it. A smaller tool can clear the rests.</source>
+        <translation>Arbeitsgang {number}: {tool} lässt {mm2:.0f} mm² stehen, {share:.1f} % davon. Ein kleineres Werkzeug kann die Reste räumen.</translation>
+    </message>
+    <message>
+        <source>a V that is to clear wide ground</source>
+        <translation>ein V, das breiten Grund räumen soll</translation>
+    </message>
+    <message>
+        <source>Operation {number}: {mm2:.0f} mm² are wider than the V goes deep. Let a flat tool clear them.</source>
+        <translation>Arbeitsgang {number}: {mm2:.0f} mm² sind breiter, als das V tief geht. Lass sie von einem flachen Werkzeug räumen.</translation>
+    </message>
+    <message>
+        <source>a cut deeper than the blank</source>
+        <translation>ein Schnitt tiefer als der Rohling</translation>
+    </message>
+    <message>
+        <source>Operation {number} goes {mm:.1f} mm below the upper face; the blank is {thick:.1f} mm thick.</source>
+        <translation>Arbeitsgang {number} geht {mm:.1f} mm unter die Oberseite; der Rohling ist {thick:.1f} mm dick.</translation>
+    </message>
+    <message>
+        <source>a tool that is to go deeper than it cuts</source>
+        <translation>ein Werkzeug, das tiefer gehen soll, als es schneidet</translation>
+    </message>
+    <message>
+        <source>Operation {number} goes {mm:.1f} mm deep; {tool} cuts {edge:.1f} mm of its length.</source>
+        <translation>Arbeitsgang {number} geht {mm:.1f} mm tief; {tool} schneidet auf {edge:.1f} mm seiner Länge.</translation>
+    </message>
+    <message>
+        <source>what comes loose when it is cut out</source>
+        <translation>was sich löst, wenn es ausgeschnitten wird</translation>
+    </message>
+    <message>
+        <source>Operation {number}: without tabs what is cut out comes loose under the tool.</source>
+        <translation>Arbeitsgang {number}: Ohne Haltestege löst sich unter dem Werkzeug, was ausgeschnitten wird.</translation>
+    </message>
+    <message>
+        <source>a feed beyond the machine</source>
+        <translation>ein Vorschub über dem der Maschine</translation>
+    </message>
+    <message>
+        <source>Operation {number}: a feed of {feed:g} mm/s is more than the machine&apos;s {most:g}.</source>
+        <translation>Arbeitsgang {number}: Ein Vorschub von {feed:g} mm/s ist mehr als die {most:g} der Maschine.</translation>
+    </message>
+    <message>
+        <source>carving after the blank was cut out</source>
+        <translation>Schnitzen, nachdem der Rohling ausgeschnitten wurde</translation>
+    </message>
+    <message>
+        <source>Operation {number} comes after operation {before} has cut the piece off: it may move. Cut out last.</source>
+        <translation>Arbeitsgang {number} kommt, nachdem Arbeitsgang {before} das Stück abgetrennt hat: Es kann sich bewegen. Schneide zuletzt aus.</translation>
+    </message>
+    <message>
+        <source>an operation that cuts air</source>
+        <translation>ein Arbeitsgang, der Luft schneidet</translation>
+    </message>
+    <message>
+        <source>Operation {number} finds {share:.0f} % of its ground already cut as deep.</source>
+        <translation>Arbeitsgang {number} findet {share:.0f} % seines Grunds schon so tief geschnitten.</translation>
+    </message>
+    <message>
+        <source>rests cleared before they are there</source>
+        <translation>Reste geräumt, bevor es sie gibt</translation>
+    </message>
+    <message>
+        <source>Operation {number} clears what {tool} left, which comes later or not at all.</source>
+        <translation>Arbeitsgang {number} räumt, was {tool} übrig ließ; der kommt aber später oder gar nicht.</translation>
+    </message>
+    <message>
+        <source>a blank larger than the machine&apos;s bed</source>
+        <translation>ein Rohling größer als das Bett der Maschine</translation>
+    </message>
+    <message>
+        <source>The blank is {wide:.0f} × {high:.0f} mm; the machine cuts {bed_wide:.0f} × {bed_high:.0f} mm.</source>
+        <translation>Der Rohling ist {wide:.0f} × {high:.0f} mm groß; die Maschine schneidet {bed_wide:.0f} × {bed_high:.0f} mm.</translation>
+    </message>
+    <message>
+        <source>not written: a carved blank is written as {suffixes}.</source>
+        <translation>nicht geschrieben: Ein geschnitzter Rohling wird als {suffixes} geschrieben.</translation>
     </message>
 </context>
 <context>
