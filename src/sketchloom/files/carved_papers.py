@@ -6,6 +6,7 @@ from sketchloom.core.carve.blank import SHAPES, Blank
 from sketchloom.core.carve.operations import KINDS, Operation
 from sketchloom.core.formats.handing import A4, PAPER_MM
 from sketchloom.core.formats.paper import Paper
+from sketchloom.files.papers import to_sign
 
 WORDS = {
     "approval": said("For approval"), "blank": said("Blank"), "size": said("{wide:.0f} × {high:.0f} mm, {thick:g} mm "
@@ -61,12 +62,7 @@ def approval(one, title: str, words=None) -> bytes:
     y += 6
     times = words["times"].format(minutes=seconds_of(one) / 60, tools=len(job.tools))
     paper.text(_EDGE_MM, y, times, 3.1, colour=_SOFT)
-    foot = high - 30
-    paper.words(_EDGE_MM, foot - 4, f"{words['looks']} {words['right']}", inner, 2.8, _SOFT)
-    for n, key in enumerate(("sign", "name", "date")):
-        x, long = _EDGE_MM + n * inner / 3, inner / 3 - 6
-        paper.line(x, foot + 14, x + long, foot + 14, _INK, 0.25)
-        paper.text(x, foot + 18.5, words[key], 3.0, colour=_SOFT)
+    to_sign(paper, words, high - 30, inner, f"{words['looks']} {words['right']}")
     return paper.done()
 
 

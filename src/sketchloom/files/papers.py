@@ -72,13 +72,17 @@ def approval(work: Work, title: str, number: int = 1, before: Work | None = None
     if before is not None:
         paper.text(_EDGE_MM, y + 4, words["changes"], 3.8, bold=True, colour=_MARK)
         y = paper.words(_EDGE_MM, y + 9.5, "; ".join(changes) if changes else words["unchanged"], inner, 3.4, _INK)
-    foot = high - 34
-    paper.words(_EDGE_MM, foot - 6, f"{words['by_screen']} {words['right']}", inner, 2.8, _SOFT)
+    to_sign(paper, words, high - 34, inner, f"{words['by_screen']} {words['right']}")
+    return paper.done()
+
+
+def to_sign(paper: Paper, words, foot: float, inner: float, said: str) -> None:
+    """The foot of a page to approve: what is said there, and lines for a name, a date and a hand."""
+    paper.words(_EDGE_MM, foot - 6, said, inner, 2.8, _SOFT)
     for n, key in enumerate(("sign", "name", "date")):
         x, long = _EDGE_MM + n * inner / 3, inner / 3 - 6
         paper.line(x, foot + 14, x + long, foot + 14, _INK, 0.25)
         paper.text(x, foot + 18.5, words[key], 3.0, colour=_SOFT)
-    return paper.done()
 
 
 def _fitted(drawing, x, y, wide, high):
