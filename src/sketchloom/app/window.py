@@ -16,10 +16,12 @@ from sketchloom.app import actions as action_table
 from sketchloom.app import manners, room, theme
 from sketchloom.app.bench.bar import BenchBar
 from sketchloom.app.bench.bench import Bench
+from sketchloom.app.bench.carve_view import CarveView
 from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.acting import Acting
 from sketchloom.app.hands.beside import Beside
+from sketchloom.app.hands.carving import Carving
 from sketchloom.app.hands.choosing_clean import CleanChoosing
 from sketchloom.app.hands.choosing_colours import ColourChoosing
 from sketchloom.app.hands.choosing_layers import LayerChoosing
@@ -139,8 +141,8 @@ class Window(QMainWindow):
         self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view, self.sheet_view = Welcome(DEMOS), Bench(), StackView(), SheetView()
-        self.play_view = PlayView()
-        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view):
+        self.play_view, self.carve_view = PlayView(), CarveView()
+        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view, self.carve_view):
             self.middle.addWidget(view)
         self.section, self.variants, self.sheets = SectionStrip(), VariantsStrip(), SheetsStrip()
         for strip in (self.section, self.variants, self.sheets):
@@ -180,6 +182,7 @@ class Window(QMainWindow):
         self.stacking = Stacking(bench, session, layers, self.section, self.stack_view, self.viewing.show_stack,
                                  self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
+        self.carving = Carving(session, sheets, self.carve_view)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
                                    {CLEAN: self.choosing, **self.resting})
         self.stepping = Stepping(self, self.splitter.next)
@@ -243,7 +246,8 @@ class Window(QMainWindow):
         bench.tool_changed.connect(lambda _: layers.show_choosing(self.resting[LAYERS].is_held))
         bench.picked.connect(self.panels[TRACE].take_colour)
         bench.cancelled.connect(session.cancel)
-        for view in (bench, self.play_view, self.sheet_view):
+        self.carving.told.connect(self._show_findings)
+        for view in (bench, self.play_view, self.sheet_view, self.carve_view):
             view.viewed.connect(self.viewing.show_zoom)
         self.play_view.closed.connect(self.viewing.end_looks)
         self.choosing.region_meant.connect(self.joining.look)
@@ -288,6 +292,7 @@ class Window(QMainWindow):
         self.bench.put_down()
         self.bench.close_lanes()
         self.planning.planner.lane.close()
+        self.carving.lane.close()
         self.session.close()
         event.accept()
 
@@ -312,12 +317,13 @@ class Window(QMainWindow):
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
         if self.session.document is not None and (
-                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view)):
+                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view, self.carve_view)):
             self.play_view.forget()
-            self.middle.setCurrentWidget(self.sheet_view if number == SHEETS else self.bench)
+            self.middle.setCurrentWidget(self.viewing.seen())
         self.stacking.turn(number == LAYERS)
-        self.sheets.setVisible(number == SHEETS and self.session.document is not None)
+        self._show_sheets()
         self.planning.turn(number == SHEETS)
+        self.carving.turn(number == SHEETS)
         if number == LAYERS:
             self.panels[LAYERS].announce()
         self.variants.setVisible(number in (TRACE, CLEAN, LAYERS) and self.actions_by_name["variants"].isChecked())
@@ -352,10 +358,10 @@ class Window(QMainWindow):
             self.splitter.recall()
         self.bench.set_picture(document.picture, image)
         self.planning.forget()
+        self.carving.forget()
         self.play_view.forget()
         if self.stage == SHEETS:
-            self.middle.setCurrentWidget(self.viewing.seen())
-            self.sheets.show()
+            self._show_sheets()
         self.notices.drop("open")
         self.notices.drop("evaluate")
         # what works on a result waits for one; Clean for the exact one, whose regions it works on
@@ -389,6 +395,8 @@ class Window(QMainWindow):
         self.stacking.refresh()
         self.detailing.refresh()
         self.planning.refresh()
+        self.carving.refresh()
+        self._show_sheets()
         if not shown.work.measured and not shown.coarse:
             if self.stage == CLEAN:
                 self.panels[CLEAN].show_work(shown.work)
@@ -409,7 +417,15 @@ class Window(QMainWindow):
     def found(self) -> tuple:
         """What may go wrong, as far as it is known: with the work, and with the plan of its sheets."""
         latest = self.session.latest
-        return () if latest is None else (*latest.work.findings, *self.planning.findings(latest.work))
+        return () if latest is None else (*latest.work.findings, *self.planning.findings(latest.work),
+                                          *self.carving.findings(latest.work))
+
+    def _show_sheets(self):
+        """In its stage the sheets, or the carved blank."""
+        is_seen = self.stage == SHEETS and self.session.document is not None
+        self.sheets.setVisible(is_seen and not self.carving.is_on)
+        if is_seen and self.middle.currentWidget() in (self.sheet_view, self.carve_view, self.bench):
+            self.middle.setCurrentWidget(self.viewing.seen())
 
     def _show_findings(self):
         if self.session.work is not None:

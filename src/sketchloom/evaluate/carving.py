@@ -8,11 +8,23 @@ from shapely import affinity
 from shapely.geometry import MultiLineString, Point
 
 from sketchloom.core.carve import board as boards
-from sketchloom.core.carve.blank import OWN
+from sketchloom.core.carve.blank import OWN, Blank
 from sketchloom.core.carve.field import HeightField
 from sketchloom.core.carve.job import Job, carved, job_of
-from sketchloom.core.carve.operations import BOARD, FIELD, LAYER, MIDDLE, REGION, Target
-from sketchloom.core.carve.tools import Tool, shipped
+from sketchloom.core.carve.operations import (
+    BOARD,
+    ENGRAVE,
+    FIELD,
+    LAYER,
+    MIDDLE,
+    POCKET,
+    PROFILE,
+    REGION,
+    VCARVE,
+    Operation,
+    Target,
+)
+from sketchloom.core.carve.tools import Tool, shipped, shipped_one
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import face_outline
 from sketchloom.core.shapes.polygons import area_of_outline
@@ -27,6 +39,9 @@ FIELD_MM = 0.25
 MOST_SEEN = 6_000_000
 """Of a larger blank they lie farther apart: no screen shows more, and it takes seconds."""
 _FLAT_MM = 0.005
+_VEE, _ROOM, _UNDER_MM = "vee-60", 1.2, 0.2
+_WIDE_SHARE = 0.1
+"""What is wider than a V in more than this share is a pocket."""
 
 
 def is_carved(work: Work) -> bool:
@@ -157,7 +172,24 @@ def targets_of(work: Work) -> tuple[Target, ...]:
     return own + tuple(Target(LAYER, layer.plan.key) for layer in work.layers)
 
 
-def fitting_blank(work: Work):
-    """A blank that a work fits on, with a margin of a tenth."""
+def proposed(work: Work) -> tuple[Blank, tuple[Operation, ...]]:
+    """A blank that the work fits on, and what may be carved of it: layers from the base up, those that a V runs into as
+    V-carving, wider ones as pockets, the largest left as the face; all cut out on tabs at the end."""
     wide, high = work.size_mm
-    return replace(work.recipe.blank, width_mm=round(wide * 1.2, 1), height_mm=round(high * 1.2, 1))
+    blank = work.recipe.blank
+    if blank == Blank():
+        blank = replace(blank, width_mm=round(wide * _ROOM, 1), height_mm=round(high * _ROOM, 1))
+    largest = max(work.layers, key=lambda layer: layer.area_mm2)
+    rest = [layer for layer in work.layers if layer is not largest] or [largest]
+    vee = shipped_one(_VEE)
+    made = []
+    for layer in rest:
+        target = Target(LAYER, layer.plan.key)
+        if layer.outline.pen_px is not None:
+            made.append(Operation(ENGRAVE, target, "point-30", 0.3))
+            continue
+        area = area_of_layer(Cache(), work, layer)
+        is_narrow = area.buffer(-vee.radius_mm).area < _WIDE_SHARE * area.area
+        made.append(Operation(VCARVE, target, _VEE) if is_narrow else Operation(POCKET, target, "end-3", 3.0))
+    made.append(Operation(PROFILE, Target(BOARD), "end-6", blank.thickness_mm + _UNDER_MM, tabs=4, lead_mm=3.0))
+    return blank, tuple(made)

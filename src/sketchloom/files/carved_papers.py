@@ -25,7 +25,7 @@ _MOST_ROWS = 14
 
 def approval(one, title: str, words=None) -> bytes:
     """A page to approve."""
-    from sketchloom.files.carving import VIEWS, picture, seconds_of
+    from sketchloom.files.carving import VIEWS, picture
 
     words = words or WORDS
     paper = Paper(title)
@@ -60,7 +60,7 @@ def approval(one, title: str, words=None) -> bytes:
         paper.text(_EDGE_MM + inner * 0.55, y, words["tool"].format(tool=step.tool.name, depth=round(deep, 2)), 3.1,
                    most_mm=inner * 0.45, colour=_SOFT)
     y += 6
-    times = words["times"].format(minutes=seconds_of(one) / 60, tools=len(job.tools))
+    times = words["times"].format(minutes=one.seconds / 60, tools=len(job.tools))
     paper.text(_EDGE_MM, y, times, 3.1, colour=_SOFT)
     to_sign(paper, words, high - 30, inner, f"{words['looks']} {words['right']}")
     return paper.done()

@@ -11,7 +11,7 @@ from PIL import Image
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.said import said
 from sketchloom.core.carve import shading
-from sketchloom.core.carve.board import field_of, measured_rim
+from sketchloom.core.carve.board import measured_rim
 from sketchloom.core.carve.field import HeightField, uncut
 from sketchloom.core.carve.job import Job
 from sketchloom.core.formats import carving as code
@@ -44,6 +44,17 @@ class CarvedWork:
         self.machine = machine_of(work)
         self._fields: dict[float | None, HeightField] = {}
         self._coded: code.Coded | None = None
+
+    @property
+    def seconds(self) -> float:
+        """How long the machine takes, with changing tools and loading the blank."""
+        machine = self.machine
+        return sum(s.seconds for s in self.job.steps) + self.job.changes * machine.change_s + machine.load_s
+
+    @property
+    def rim_mm(self) -> tuple[float, float] | None:
+        """How wide the rim is where it is narrowest and widest, as measured; None without one."""
+        return measured_rim(self.job.board, self.job.field) if self.job.blank.rim_mm > 0 else None
 
     def field(self, mm_per_px: float | None = None) -> HeightField:
         """The carved blank."""
@@ -139,7 +150,7 @@ def picture(one: CarvedWork, turn_deg: float, tilt_deg: float, size=PICTURE_PX) 
 def _plain(one: CarvedWork, title: str) -> dict:
     """Plain data of what is carved; see docs/formats.md."""
     job, blank = one.job, one.job.blank
-    low, high = measured_rim(job.board, field_of(blank, job.board)) if blank.rim_mm > 0 else (0.0, 0.0)
+    low, high = one.rim_mm or (0.0, 0.0)
     try:
         same: float | None = round(one.carved_back(title)[1], 5)
     except ExportError:
@@ -156,13 +167,7 @@ def _plain(one: CarvedWork, title: str) -> dict:
         } for step in job.steps],
         "tools": [{"number": n, "tool": tool.key, "name": tool.name, "time_s": round(job.seconds_of(tool), 1)}
                   for n, tool in enumerate(job.tools, 1)],
-        "time_s": round(seconds_of(one), 1),
+        "time_s": round(one.seconds, 1),
         "removed_cm3": round(one.field().removed_mm3 / 1000, 2),
         "carved_back_share": same,
     }
-
-
-def seconds_of(one: CarvedWork) -> float:
-    """How long the machine takes, with changing tools and loading the blank."""
-    machine = one.machine
-    return sum(s.seconds for s in one.job.steps) + one.job.changes * machine.change_s + machine.load_s

@@ -5,12 +5,17 @@ from pathlib import Path
 
 from sketchloom.core.formats.registry import Format, formats
 from sketchloom.core.printing.camera import Found
+from sketchloom.evaluate.carving import is_carved
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import package, papers, release, report
+from sketchloom.files.carving import CarvedWork, outgoing_code
 from sketchloom.files.made import Reported
 from sketchloom.files.print_and_cut import outgoing_print_and_cut
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
+
+CODE = "gcode"
+"""The format that a carved work leaves in, with all its operations."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,6 +84,8 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)
+    if wanted.form == CODE and is_carved(work) and wanted.split in (release.ONE, release.SHEETS):
+        return outgoing_code(CarvedWork(work), target, name)
     if wanted.split == release.SHEETS:
         assert plan is not None
         files = release.outgoing_sheets(plan, target, name, wanted.kind, work.recipe)

@@ -76,9 +76,9 @@ def approval(work: Work, title: str, number: int = 1, before: Work | None = None
     return paper.done()
 
 
-def to_sign(paper: Paper, words, foot: float, inner: float, said: str) -> None:
+def to_sign(paper: Paper, words, foot: float, inner: float, text: str) -> None:
     """The foot of a page to approve: what is said there, and lines for a name, a date and a hand."""
-    paper.words(_EDGE_MM, foot - 6, said, inner, 2.8, _SOFT)
+    paper.words(_EDGE_MM, foot - 6, text, inner, 2.8, _SOFT)
     for n, key in enumerate(("sign", "name", "date")):
         x, long = _EDGE_MM + n * inner / 3, inner / 3 - 6
         paper.line(x, foot + 14, x + long, foot + 14, _INK, 0.25)

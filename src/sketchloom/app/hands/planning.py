@@ -8,6 +8,7 @@ from sketchloom.app.bench.sheet_paint import Handle
 from sketchloom.app.work.planner import Planner
 from sketchloom.core.sheets.choices import SpotByHand
 from sketchloom.desk.seams import SeamDesk
+from sketchloom.evaluate.carving import is_carved
 from sketchloom.evaluate.planning import machine_of
 
 
@@ -66,6 +67,11 @@ class Planning(QObject):
         """A new result is there, or none: plan it."""
         work = self._session.work
         if not self._on:
+            return
+        if work is not None and is_carved(work):  # nothing of it is cut from sheets
+            self.planner.forget()
+            self.plan = self._work = self._asked = None
+            self._show()
             return
         if work is None:
             self._view.explain(self.tr("Sheets are planned once the exact result is there."))

@@ -17,7 +17,9 @@ class Viewing(QObject):
         window = self._window
         if window.stage == RELEASE and window.middle.currentWidget() is window.play_view:
             return window.play_view
-        return window.sheet_view if window.stage == SHEETS else window.bench
+        if window.stage == SHEETS:
+            return window.carve_view if window.carving.is_on else window.sheet_view
+        return window.bench
 
     def show_stack(self, on) -> None:
         """The stack pulled apart, or what is seen else."""

@@ -129,8 +129,11 @@ class Panel(QScrollArea):
         """Its main parts, each with what it is for; from the top."""
         return ()
 
-    def section(self, text: str) -> None:
-        self.column.addWidget(label(text, "section"))
+    def section(self, text: str) -> QLabel:
+        """A heading within."""
+        made = label(text, "section")
+        self.column.addWidget(made)
+        return made
 
 
 class Choice(QWidget):

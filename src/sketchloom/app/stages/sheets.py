@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QCheckBox, QSpinBox
 from sketchloom.app import theme
 from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.parts.widgets import Figures, Panel, label
+from sketchloom.app.stages.carving.carving_box import CarvingBox
 from sketchloom.app.stages.fold import Fold, one_at_a_time
 from sketchloom.app.stages.planning.cost_box import CostBox
 from sketchloom.app.stages.planning.laying_list import LayingList
@@ -14,6 +15,9 @@ from sketchloom.app.stages.planning.offcuts_box import OffcutsBox
 from sketchloom.app.stages.planning.part_box import PartBox
 from sketchloom.app.stages.planning.size_box import SizeBox
 from sketchloom.core.base.units import format_length
+from sketchloom.core.sheets.machine import ROUTER
+from sketchloom.evaluate.carving import is_carved
+from sketchloom.evaluate.planning import machine_of
 from sketchloom.recipe.sections import MAX_COPIES
 
 
@@ -27,8 +31,8 @@ class SheetsPanel(Panel):
         super().__init__("", parent)
         self.head(self.tr("Sheets"))
         self.machine, self.part, self.sizing, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
-        self.offcuts, self.laying = OffcutsBox(), LayingList()
-        self._boxes = (self.machine, self.sizing, self.cost, self.offcuts)
+        self.offcuts, self.laying, self.carving = OffcutsBox(), LayingList(), CarvingBox()
+        self._boxes = (self.machine, self.sizing, self.cost, self.offcuts, self.carving)
         self.copies = QSpinBox()
         self.copies.setRange(1, MAX_COPIES)
         self.copies.setAccessibleName(self.tr("Copies"))
@@ -39,12 +43,14 @@ class SheetsPanel(Panel):
         self.route = QCheckBox(self.tr("Show the route of the tool"))
         self.route.setChecked(True)
         self.route.toggled.connect(self.route_wanted)
-        for box in (self.machine, self.sizing, self.offcuts):
+        for box in (self.machine, self.sizing, self.offcuts, self.carving):
             box.change.connect(self.change)
-        self.add(self.machine, (label(self.tr("Copies")), self.copies))
-        self.section(self.tr("This sheet"))
+        many = label(self.tr("Copies"))
+        self.add(self.machine, (many, self.copies))
+        here = self.section(self.tr("This sheet"))
         self.add(self._sheet, self.route, self.part)
         self.folds = {
+            "carve": Fold(self.tr("Carving"), self.carving),
             "size": Fold(self.tr("Size"), self.sizing),
             "cost": Fold(self.tr("Time and cost"), self.cost),
             "rests": Fold(self.tr("Rests to use up"), self.offcuts),
@@ -52,7 +58,9 @@ class SheetsPanel(Panel):
         }
         one_at_a_time(self.folds.values())
         self.add(*self.folds.values())
-        self.section(self.tr("How parts are placed"))
+        placing = self.section(self.tr("How parts are placed"))
+        self._of_sheets = (many, self.copies, here, self._sheet, self.route, self.part, self.folds["cost"],
+                           self.folds["rests"], self.folds["laying"], placing)
         self.column.addStretch(1)
         self._work = None
 
@@ -79,6 +87,9 @@ class SheetsPanel(Panel):
         self._work = work
         for box in self._boxes:
             box.show_work(work)
+        self.folds["carve"].setVisible(machine_of(work).kind == ROUTER)
+        for part in (*self._of_sheets, self.placed):  # what is carved has no sheets
+            part.setVisible(not is_carved(work))
         self._show_copies(work.recipe)
 
     def _show_copies(self, recipe):

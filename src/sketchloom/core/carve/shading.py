@@ -19,7 +19,9 @@ _LIGHT = np.array([-0.45, -0.55, 0.70])
 _AMBIENT, _DIFFUSE, _SHINE = 0.42, 0.62, 0.10
 _WALL = 0.62
 """How bright walls are that are seen from the side."""
-_GROUND = np.array([244, 241, 234], np.uint8)
+GROUND = (244, 241, 234)
+"""What a blank lies on."""
+_GROUND = np.array(GROUND, np.uint8)
 _BASE = {WOOD: (196, 152, 104), STONE: (172, 168, 160), PAINT: (47, 111, 126)}
 _CUT = {WOOD: (222, 186, 140), STONE: (196, 193, 186), PAINT: (227, 214, 184)}
 """Colours of the face and of what was cut: below paint is the wood."""

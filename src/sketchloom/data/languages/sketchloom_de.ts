@@ -6418,6 +6418,151 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>CarveView</name>
+    <message>
+        <source>The carved blank</source>
+        <translation>Der geschnitzte Rohling</translation>
+    </message>
+    <message>
+        <source>Section {0} from the top, {1} times as high</source>
+        <translation>Schnitt {0} von oben, {1}-mal so hoch</translation>
+    </message>
+</context>
+<context>
+    <name>Carving</name>
+    <message>
+        <source>The blank is carved once the exact result is there.</source>
+        <translation>Der Rohling wird geschnitzt, sobald das genaue Ergebnis da ist.</translation>
+    </message>
+    <message>
+        <source>Carving …</source>
+        <translation>Wird geschnitzt …</translation>
+    </message>
+    <message>
+        <source>Carving</source>
+        <translation>Schnitzen</translation>
+    </message>
+</context>
+<context>
+    <name>CarvingBox</name>
+    <message>
+        <source>Propose what is carved</source>
+        <translation>Vorschlagen, was geschnitzt wird</translation>
+    </message>
+    <message>
+        <source>A blank that the work fits on, each layer carved, and all cut out on tabs</source>
+        <translation>Ein Rohling, auf den die Arbeit passt, jede Ebene geschnitzt, und alles an Haltestegen ausgeschnitten</translation>
+    </message>
+    <message>
+        <source>Feeds, turns and steps are starting values from memory; the manuals of machine and tool come first.</source>
+        <translation>Vorschübe, Drehzahlen und Schritte sind Anfangswerte aus dem Gedächtnis; die Anleitungen von Maschine und Werkzeug gehen vor.</translation>
+    </message>
+    <message>
+        <source>Operations, in the order in which they are carved</source>
+        <translation>Arbeitsgänge, in der Reihenfolge, in der geschnitzt wird</translation>
+    </message>
+    <message>
+        <source>Add an operation</source>
+        <translation>Arbeitsgang hinzufügen</translation>
+    </message>
+    <message>
+        <source>Take it out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen operation</source>
+        <translation>Der gewählte Arbeitsgang</translation>
+    </message>
+    <message>
+        <source>On</source>
+        <translation>An</translation>
+    </message>
+    <message>
+        <source>Tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Only what is left by</source>
+        <translation>Nur, was übrig lässt</translation>
+    </message>
+    <message>
+        <source>Wide ground cleared by</source>
+        <translation>Breiter Grund geräumt mit</translation>
+    </message>
+    <message>
+        <source>a layer that is gone</source>
+        <translation>eine Ebene, die fort ist</translation>
+    </message>
+    <message>
+        <source>the blank&apos;s outline</source>
+        <translation>der Umriss des Rohlings</translation>
+    </message>
+    <message>
+        <source>the field within the rim</source>
+        <translation>das Feld im Rand</translation>
+    </message>
+    <message>
+        <source>the middle of the rim</source>
+        <translation>die Mitte des Rands</translation>
+    </message>
+    <message>
+        <source>a region</source>
+        <translation>ein Bereich</translation>
+    </message>
+    <message>
+        <source>all of the work</source>
+        <translation>die ganze Arbeit</translation>
+    </message>
+    <message>
+        <source>– all of it –</source>
+        <translation>– alles –</translation>
+    </message>
+    <message>
+        <source>– the V itself –</source>
+        <translation>– das V selbst –</translation>
+    </message>
+    <message>
+        <source>Time of the machine</source>
+        <translation>Zeit der Maschine</translation>
+    </message>
+    <message>
+        <source>Rim, measured</source>
+        <translation>Rand, gemessen</translation>
+    </message>
+    <message>
+        <source>Removed</source>
+        <translation>Abgetragen</translation>
+    </message>
+    <message>
+        <source>{0} cm³</source>
+        <translation>{0} cm³</translation>
+    </message>
+    <message>
+        <source>carving proposed</source>
+        <translation>Schnitzen vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>blank</source>
+        <translation>Rohling</translation>
+    </message>
+    <message>
+        <source>operation</source>
+        <translation>Arbeitsgang</translation>
+    </message>
+    <message>
+        <source>operation added</source>
+        <translation>Arbeitsgang hinzugefügt</translation>
+    </message>
+    <message>
+        <source>operation taken out</source>
+        <translation>Arbeitsgang herausgenommen</translation>
+    </message>
+    <message>
+        <source>order of operations</source>
+        <translation>Reihenfolge der Arbeitsgänge</translation>
+    </message>
+</context>
+<context>
     <name>CautionsBox</name>
     <message>
         <source>Blade: keep fingers and hair away from the moving head and store blades covered.</source>
@@ -12904,6 +13049,10 @@ seinesgleichen</translation>
     <message>
         <source>This sheet</source>
         <translation>Dieses Blatt</translation>
+    </message>
+    <message>
+        <source>Carving</source>
+        <translation>Schnitzen</translation>
     </message>
     <message>
         <source>Size</source>

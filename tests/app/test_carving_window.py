@@ -1,0 +1,156 @@
+"""A work carved in the window: proposed, changed, looked at from all sides, written."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication
+
+from app.driver import pause, wait
+from app.person import Person
+from app.test_clean import night_file  # noqa: F401
+from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS
+from sketchloom.core.sheets.machine import shipped
+from sketchloom.files import release
+from sketchloom.files.carving import CarvedWork
+from sketchloom.files.outgoing import Wanted, files_of
+
+ROUTER = next(m for m in shipped() if m.key == "router")
+
+
+@pytest.fixture
+def person(driver, night_file):  # noqa: F811
+    driver.open(night_file)
+    made = Person(driver)
+    driver.session.change(replace(driver.session.document.recipe, machine=ROUTER, size_mm=120.0), "machine")
+    made.settled()
+    return made
+
+
+def carved(person):
+    """What is carved, once it is of the present work."""
+    carving = person.window.carving
+    wait(lambda: carving.made is not None and carving.made.work is person.driver.session.work, 60, "the blank")
+    pause(20)
+    return carving.made
+
+
+def test_a_work_is_carved_as_proposed_then_as_a_hand_wants_it(person):
+    window = person.window
+    person.stage("Sheets")
+    panel, view = window.panels[SHEETS], window.carve_view
+    box = panel.carving
+    fold = panel.folds["carve"]
+    assert fold.isVisible() and window.middle.currentWidget() is window.sheet_view, "nothing is carved yet"
+    fold.head.click()
+    box.propose.click()
+    person.settled()
+    made = carved(person)
+    assert window.middle.currentWidget() is view and not window.sheets.isVisible()
+    assert person.recipe.blank.width_mm == pytest.approx(1.2 * person.driver.work.size_mm[0], abs=0.1)
+    assert box.list.count() == len(person.recipe.operations) == len({s.number for s in made.job.steps})
+    assert person.recipe.operations[-1].kind == "profile" and person.recipe.operations[-1].tabs == 4
+    assert not [f for f in window.found() if f.severity == "stop"]
+    assert not panel.part.isVisible() and not panel.placed.isVisible() and box.figures.isVisible()
+    assert panel.widget().height() <= 2 * panel.viewport().height() or window.height() < 700
+
+    # the chosen operation shows its own target, and is changed
+    box.list.setCurrentRow(0)
+    assert box.target.currentData() == person.recipe.operations[0].of
+    before = made.field().removed_mm3
+    box.chosen.changed.emit("from_mm", 2.0)
+    person.settled()
+    assert person.recipe.operations[0].from_mm == 2.0 and carved(person).field().removed_mm3 > before
+    person.key("Ctrl+Z")
+    person.settled()
+    assert person.recipe.operations[0].from_mm == 0.0
+
+    # left out, taken out, another one added, and in another order
+    count = len(person.recipe.operations)
+    box.list.item(0).setCheckState(Qt.CheckState.Unchecked)
+    person.settled()
+    assert not person.recipe.operations[0].on and 0 not in {s.number for s in carved(person).job.steps}
+    box.list.setCurrentRow(0)
+    person.press(box._less)
+    person.settled()
+    assert len(person.recipe.operations) == count - 1
+    box._add("groove")
+    person.settled()
+    assert [one.kind for one in person.recipe.operations].count("groove") == 1
+    first = person.recipe.operations[0]
+    box.list.model().moveRow(box.list.rootIndex(), 0, box.list.rootIndex(), box.list.count())
+    person.settled()
+    assert person.recipe.operations[-1] == first
+
+
+def test_what_is_carved_is_turned_by_pointer_and_keys(person):
+    person.stage("Sheets")
+    person.window.panels[SHEETS].carving.propose.click()
+    person.settled()
+    carved(person)
+    view = person.window.carve_view
+
+    def seen():
+        image = view.grab().toImage()
+        return np.array(image.constBits(), np.uint8).copy()
+    before, turn, tilt = seen(), view.turn_deg, view.tilt_deg
+    middle = view.rect().center()
+    QTest.mousePress(view, Qt.MouseButton.LeftButton, pos=middle)
+    QTest.mouseMove(view, middle + QPoint(60, 30))
+    QTest.mouseRelease(view, Qt.MouseButton.LeftButton, pos=middle + QPoint(60, 30))
+    assert view.turn_deg != turn and view.tilt_deg != tilt and (seen() != before).any()
+    at = view.section
+    QTest.keyClick(view, Qt.Key.Key_Down, Qt.KeyboardModifier.ShiftModifier)
+    assert view.section > at
+    turn = view.turn_deg
+    QTest.keyClick(view, Qt.Key.Key_Right)
+    assert view.turn_deg != turn
+    scale = view.view.scale
+    person.window.actions_by_name["zoom_in"].trigger()
+    assert view.view.scale > scale
+    wait(lambda: not view._is_coarse, what="the sharp picture")
+
+
+def test_the_stage_goes_between_sheets_and_the_blank_as_the_machine_says(person):
+    window = person.window
+    person.stage("Sheets")
+    window.panels[SHEETS].carving.propose.click()
+    person.settled()
+    carved(person)
+    window.show_stage(LAYERS)
+    assert window.middle.currentWidget() is window.bench
+    window.show_stage(SHEETS)
+    assert window.middle.currentWidget() is window.carve_view
+    blade = next(m for m in shipped() if m.key == "blade")
+    person.driver.session.change(replace(person.recipe, machine=blade), "machine")
+    person.settled()
+    panel = window.panels[SHEETS]
+    assert window.middle.currentWidget() is window.sheet_view and window.sheets.isVisible()
+    assert not panel.folds["carve"].isVisible() and panel.part.isVisible()
+    wait(lambda: window.planning.plan is not None, 60, "a plan of sheets")
+
+
+def test_machine_code_of_a_carved_work_has_its_operations(person, tmp_path):
+    person.stage("Sheets")
+    person.window.panels[SHEETS].carving.propose.click()
+    person.settled()
+    made = carved(person)
+    work = person.driver.session.work
+    ((path, make),) = files_of(work, None, tmp_path / "night.nc", "night", Wanted("gcode"))
+    assert path.name == "night.nc" and make() == CarvedWork(work, made.job).coded("night").data
+    several = files_of(work, None, tmp_path, "night", Wanted("gcode", release.SHEETS))
+    assert len(several) == made.job.changes and all(p.suffix == ".nc" for p, _ in several)
+    person.window.show_stage(RELEASE)
+    QApplication.processEvents()
+
+
+def test_a_blank_that_cannot_be_is_said_and_nothing_changes(person):
+    person.stage("Sheets")
+    box = person.window.panels[SHEETS].carving
+    person.window.panels[SHEETS].folds["carve"].head.click()
+    before = person.recipe
+    box.blank.changed.emit("recess_mm", 50.0)
+    assert person.recipe is before
+    assert box.blank.parts["recess_mm"].text().startswith("0")
