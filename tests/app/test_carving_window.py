@@ -1,5 +1,6 @@
 """A work carved in the window: proposed, changed, looked at from all sides, written."""
 
+import json
 from dataclasses import replace
 
 import numpy as np
@@ -140,6 +141,8 @@ def test_machine_code_of_a_carved_work_has_its_operations(person, tmp_path):
     work = person.driver.session.work
     ((path, make),) = files_of(work, None, tmp_path / "night.nc", "night", Wanted("gcode"))
     assert path.name == "night.nc" and make() == CarvedWork(work, made.job).coded("night").data
+    *_, (report, told) = files_of(work, None, tmp_path / "night.nc", "night", Wanted("gcode", report=True))
+    assert report.suffix == ".json" and json.loads(told())["carving"]["carved_back_share"] > 0.999
     several = files_of(work, None, tmp_path, "night", Wanted("gcode", release.SHEETS))
     assert len(several) == made.job.changes and all(p.suffix == ".nc" for p, _ in several)
     person.window.show_stage(RELEASE)

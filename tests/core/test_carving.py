@@ -308,6 +308,19 @@ def test_the_router_reads_the_bytes_and_carves_the_same(carved_sign):
     assert (np.abs(before.z - own.z)[own.board] < 0.02).mean() > 0.999
 
 
+def test_a_shield_is_carved_where_it_is():
+    """Its point does not reach the lower edge of the blank, from which the machine counts."""
+    blank = blanks.Blank(shape="shield", width_mm=80.0, height_mm=90.0, thickness_mm=10.0, corner_mm=6.0)
+    board = boards.outline(blank)
+    assert board.bounds[3] < 89.9
+    its = job.job_of(blank, board, (Operation("pocket", Target("field"), "end-3", 2.0),), tools.shipped(),
+                     lambda t: board.buffer(-12), ROUTER)
+    own = job.carved(its, 0.25)
+    coded = code.whole(its, ROUTER, dialects.shipped("knife"), "Shield")
+    back = router.carve(coded.data, dict(coded.tools), field.uncut(board, 10.0, 0.25, (80.0, 90.0))).field
+    assert (np.abs(back.z - own.z)[own.board] < 0.02).mean() > 0.999
+
+
 def test_the_words_are_those_of_the_standard_to_another_reader(carved_sign):
     """NIST RS274/NGC, read by a parser that is not ours: in mm, absolute, spindle on before the tool goes down."""
     made, _ = carved_sign

@@ -20,7 +20,7 @@ from sketchloom.core.formats.dialects import shipped
 from sketchloom.core.preflight.carving import findings_of_job
 from sketchloom.core.sheets.machine import MIDDLE
 from sketchloom.core.simulate import router
-from sketchloom.evaluate.carving import carved_of, job_of_work, on_work, tools_of
+from sketchloom.evaluate.carving import MOST_SEEN, carved_of, job_of_work, on_work, tools_of
 from sketchloom.evaluate.planning import machine_of
 from sketchloom.evaluate.work import Work
 from sketchloom.files.release import safe_stem
@@ -43,7 +43,7 @@ class CarvedWork:
         self.work, self.job = work, job or job_of_work(work)
         self.machine = machine_of(work)
         self._fields: dict[float | None, HeightField] = {}
-        self._coded: code.Coded | None = None
+        self._coded: dict[str, code.Coded] = {}
 
     @property
     def seconds(self) -> float:
@@ -70,9 +70,9 @@ class CarvedWork:
 
     def coded(self, title: str) -> code.Coded:
         """All of it as one file. Raises ExportError."""
-        if self._coded is None:
-            self._coded = code.whole(self.job, self.machine, self.dialect, title)
-        return self._coded
+        if title not in self._coded:
+            self._coded[title] = code.whole(self.job, self.machine, self.dialect, title)
+        return self._coded[title]
 
     @cached_property
     def findings(self):
@@ -93,9 +93,10 @@ class CarvedWork:
         coded = self.coded(title)
         blank = self.job.blank
         middle = (blank.width_mm / 2, blank.height_mm / 2) if self.machine.origin == MIDDLE else None
-        before = uncut(self.job.board, blank.thickness_mm, _BACK_MM)
+        fine = max(_BACK_MM, float(np.sqrt(blank.width_mm * blank.height_mm / MOST_SEEN)))
+        before = uncut(self.job.board, blank.thickness_mm, fine, (blank.width_mm, blank.height_mm))
         made = router.carve(coded.data, dict(coded.tools), before, middle).field
-        own = self.field(_BACK_MM)
+        own = self.field(fine)
         off = np.abs(np.maximum(made.z, -blank.thickness_mm) - np.maximum(own.z, -blank.thickness_mm))
         return made, float((off[own.board] <= _SAME_MM).mean())
 

@@ -84,9 +84,12 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)
+    carved = None
     if wanted.form == CODE and is_carved(work) and wanted.split in (release.ONE, release.SHEETS):
-        return outgoing_code(CarvedWork(work), target, name)
-    if wanted.split == release.SHEETS:
+        carved = CarvedWork(work)
+        release.refuse_stops(target, carved.findings, False)
+        files = outgoing_code(carved, target, name)
+    elif wanted.split == release.SHEETS:
         assert plan is not None
         files = release.outgoing_sheets(plan, target, name, wanted.kind, work.recipe)
     else:
@@ -96,7 +99,7 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     if wanted.report:
         path = target.with_suffix(".json") if wanted.suffix else beside("-report.json")
         files.append((path, Reported(lambda found: report.to_bytes(report.report_of(
-            work, work.picture.name, work.timings_s, compared=True, plan=plan, of_files=found)))))
+            work, work.picture.name, work.timings_s, compared=True, plan=plan, of_files=found, carved=carved)))))
     if wanted.plan:
         files += release.outgoing_plan(work, beside("-plan.svg"), words.plan)
         files.append((beside("-laying.pdf"), lambda: papers.laying(work, plan, name, words.papers)))

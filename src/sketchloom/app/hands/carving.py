@@ -41,6 +41,8 @@ class Carving(QObject):
             return
         if work is None:
             self._view.explain(self.tr("The blank is carved once the exact result is there."))
+        elif self.made is not None and self.made.work is work:
+            self._asked = work
         elif work is not self._asked:
             self._asked = work
             self._box.show_carved(None)

@@ -48,14 +48,15 @@ class HeightField:
         return share * long, high
 
 
-def uncut(board: Polygon, thickness_mm: float, mm_per_px: float) -> HeightField:
-    """The blank before anything is cut.
+def uncut(board: Polygon, thickness_mm: float, mm_per_px: float, size_mm=None) -> HeightField:
+    """The blank before anything is cut. ``size_mm``: width and height of the blank, where its outline does not reach
+    them.
 
     Raises
     ------
     PictureError : it would be larger than memory allows; the message says by how much to make it coarser.
     """
-    _, _, right, bottom = board.bounds
+    right, bottom = board.bounds[2:] if size_mm is None else size_mm
     shape = int(np.ceil(bottom / mm_per_px)), int(np.ceil(right / mm_per_px))
     if shape[0] * shape[1] > MOST_PX:
         raise PictureError("", said("The carved blank would have {millions} million places; choose a coarser step.",

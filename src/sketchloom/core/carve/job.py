@@ -182,7 +182,7 @@ def _timed(step: Step, machine: Machine) -> Step:
 
 def carved(job: Job, mm_per_px: float) -> HeightField:
     """The blank with all steps swept over it. Raises PictureError where it would be too large."""
-    field = uncut(job.board, job.blank.thickness_mm, mm_per_px)
+    field = uncut(job.board, job.blank.thickness_mm, mm_per_px, (job.blank.width_mm, job.blank.height_mm))
     for step in job.steps:
         breathe()
         sweep(field, step.strokes, step.tool)

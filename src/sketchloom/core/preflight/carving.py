@@ -171,7 +171,7 @@ def _air(job):
     if len({step.number for step in job.steps}) < 2:
         return []
     fine = max(_COARSE_MM, float(np.sqrt(job.blank.width_mm * job.blank.height_mm / _MOST_COARSE)))
-    before = uncut(job.board, job.blank.thickness_mm, fine)
+    before = uncut(job.board, job.blank.thickness_mm, fine, (job.blank.width_mm, job.blank.height_mm))
     shares: dict[int, list[int]] = {}
     for step in job.steps:
         breathe()
