@@ -46,7 +46,7 @@ def layer(rgb):
 
 SIGN = [
     {"kind": "pocket", "of": {"kind": "field"}, "tool": "end-6", "depth_mm": 3, "raised": [layer(BLUE)]},
-    {"kind": "vcarve", "of": layer(RED), "tool": "vee-90", "from_mm": 3},
+    {"kind": "carve", "of": layer(RED), "tool": "vee-90", "from_mm": 3},
     {"kind": "groove", "of": {"kind": "middle"}, "tool": "vee-60", "depth_mm": 1},
     {"kind": "profile", "of": {"kind": "board"}, "tool": "end-6", "depth_mm": 12.2, "tabs": 4, "lead_mm": 3},
 ]
@@ -61,11 +61,11 @@ def test_a_sign_from_a_picture_to_all_its_files(tmp_path, picture):
     told = json.loads(report.read_text())
     carving = told["carving"]
     assert "sheets" not in told and carving["blank"]["rim_mm"] == pytest.approx([8, 8], abs=0.05)
-    assert [one["kind"] for one in carving["operations"]] == ["pocket", "vcarve", "groove", "profile"]
+    assert [one["kind"] for one in carving["operations"]] == ["pocket", "carve", "groove", "profile"]
     assert [one["tool"] for one in carving["tools"]] == ["end-6", "vee-90", "vee-60"]
     assert carving["carved_back_share"] > 0.999 and carving["time_s"] > 300 and carving["removed_cm3"] > 10
     # the bar is as deep as half its width, below the field, and the disc stands as high as the rim
-    depth = next(one["depth_mm"] for one in carving["operations"] if one["kind"] == "vcarve")
+    depth = next(one["depth_mm"] for one in carving["operations"] if one["kind"] == "carve")
     assert depth == pytest.approx(3 + 80 * 30 / 300 / 2, abs=0.1)
     assert not [f for f in told["findings"] if f["code"].startswith("carve.") and f["severity"] == "stop"]
     mesh = trimesh.load(io.BytesIO(outs[2].read_bytes()), file_type="stl")

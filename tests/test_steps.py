@@ -75,7 +75,7 @@ OTHER = {
     "seams": (SeamByHand("#c83c28", 0, ((0.5, 0.0), (0.5, 1.0))),),
     "spots": (SpotByHand("0/#c83c28/0/1of1/1", 0),),
     "blank": Blank("oval", rim_mm=12.0),
-    "operations": (Operation("vcarve", Target("layer", "#c83c28"), "vee-60"),),
+    "operations": (Operation("carve", Target("layer", "#c83c28"), "vee-60"),),
     "cutters": (tools.shipped()[0],),
     "offcuts": (Offcut(100.0, 80.0),),
     "size_mm": 55.0,

@@ -7,17 +7,17 @@ import time
 
 import numpy as np
 import shapely
-from shapely import affinity
 from shapely.geometry import LineString, MultiPolygon, Point, Polygon
 
 from bench.table import Row
 from sketchloom.core.carve import blank as blanks
 from sketchloom.core.carve import board as boards
-from sketchloom.core.carve import field, job, medial, pocketing, shading, tools, vcarving
+from sketchloom.core.carve import carving_v, field, job, medial, pocketing, shading, tools
 from sketchloom.core.carve.operations import Operation, Target
 from sketchloom.core.carve.sweeping import sweep
 from sketchloom.core.formats import carving as code
 from sketchloom.core.formats import dialects
+from sketchloom.core.shapes.moving import rotated, scaled, shifted
 from sketchloom.core.shapes.polygons import area_of, areas_of
 from sketchloom.core.shapes.text import fonts, shaped
 from sketchloom.core.sheets import machine
@@ -56,7 +56,7 @@ def rings():
 def words(text, size_mm, x, y):
     """Words as an area, mm."""
     word = shaped(text, fonts()[0])
-    return affinity.translate(area_of([ring * size_mm for ring in word.rings]), x, y)
+    return shifted(area_of([ring * size_mm for ring in word.rings]), x, y)
 
 
 def letters():
@@ -64,9 +64,9 @@ def letters():
     area = words("Quay 3", 40.0, 10.0, 45.0)
     its = tools.shipped_one("vee-60")
     left, top, right, bottom = area.bounds
-    area = affinity.translate(area, 5 - left, 5 - top)
+    area = shifted(area, 5 - left, 5 - top)
     one = field.uncut(shapely.box(0, 0, right - left + 10, bottom - top + 10), 25, 0.1)
-    sweep(one, vcarving.vcarve(areas_of(area), Operation("vcarve", tool="vee-60"), its), its)
+    sweep(one, carving_v.carved_v(areas_of(area), Operation("carve", tool="vee-60"), its), its)
     rows, columns = one.z.shape
     x, y = np.meshgrid((np.arange(columns) + 0.5) * 0.1, (np.arange(rows) + 0.5) * 0.1)
     shapely.prepare(area)
@@ -106,8 +106,8 @@ def sign():
     blank = blanks.Blank("plaque", 700.0, 300.0, 25.0, corner_mm=40.0, rim_mm=22.0, recess_mm=5.0)
     board = boards.outline(blank)
     inner = boards.field_of(blank, board)
-    ornament = shapely.union_all([affinity.rotate(affinity.scale(Point(350, 150).buffer(1), 60, 12), a,
-                                                  origin=(350, 150)) for a in range(0, 180, 30)])
+    ornament = shapely.union_all([rotated(shifted(scaled(Point(0, 0).buffer(1), 60, 12), 350, 150), a,
+                                          about=(350, 150)) for a in range(0, 180, 30)])
     shapes = {"ornament": ornament, "one": words("Lantern", 60.0, 60.0, 175.0), "two": words("Quay", 80.0, 440.0,
                                                                                             180.0)}
 
@@ -117,8 +117,8 @@ def sign():
     operations = (
         Operation("pocket", Target("field"), "end-12", 5.0, raised=(Target("layer", "ornament"),)),
         Operation("pocket", Target("field"), "end-3", 5.0, raised=(Target("layer", "ornament"),), rest_of="end-12"),
-        Operation("vcarve", Target("layer", "one"), "vee-60", from_mm=5.0),
-        Operation("vcarve", Target("layer", "two"), "vee-60", from_mm=5.0),
+        Operation("carve", Target("layer", "one"), "vee-60", from_mm=5.0),
+        Operation("carve", Target("layer", "two"), "vee-60", from_mm=5.0),
         Operation("groove", Target("middle"), "vee-90", 1.0),
         Operation("edge", Target("board"), "vee-90", 3.0),
         Operation("profile", Target("board"), "end-6", 25.2, tabs=6, lead_mm=5.0))

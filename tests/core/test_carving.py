@@ -7,18 +7,18 @@ import trimesh
 from gcodeparser import parse_gcode_lines
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from shapely import affinity
 from shapely.geometry import LineString, MultiPolygon, Point, Polygon, box
 
 from sketchloom.core.base.errors import ExportError, SettingError
 from sketchloom.core.carve import blank as blanks
 from sketchloom.core.carve import board as boards
-from sketchloom.core.carve import field, job, lines, medial, pocketing, profiling, rings, shading, tools, vcarving
+from sketchloom.core.carve import carving_v, field, job, lines, medial, pocketing, profiling, rings, shading, tools
 from sketchloom.core.carve.operations import INSIDE, RASTER, WAYS, Operation, Target
 from sketchloom.core.carve.sweeping import sweep
 from sketchloom.core.formats import carving as code
 from sketchloom.core.formats import dialects, solids
 from sketchloom.core.preflight.carving import findings_of_job
+from sketchloom.core.shapes.moving import rotated, scaled, shifted
 from sketchloom.core.shapes.polygons import areas_of
 from sketchloom.core.sheets import machine
 from sketchloom.core.simulate import router
@@ -100,7 +100,7 @@ def test_the_axis_of_a_ring_and_of_an_ellipse():
     ring = Point(0, 0).buffer(30, quad_segs=256).difference(Point(0, 0).buffer(20, quad_segs=256))
     axis = medial.medial_axis(MultiPolygon([ring]))
     assert np.abs(axis.radius - 5).max() < 0.002 and np.abs(np.hypot(*axis.xy.T) - 25).max() < 0.002
-    ellipse = affinity.scale(Point(0, 0).buffer(1, quad_segs=512), 40, 20)
+    ellipse = scaled(Point(0, 0).buffer(1, quad_segs=512), 40, 20)
     axis = medial.medial_axis(MultiPolygon([ellipse]))
     x = axis.xy[:, 0]
     assert np.abs(axis.xy[:, 1]).max() < 1e-6 and np.abs(x).max() == pytest.approx(40 - 20**2 / 40, abs=0.3)
@@ -109,9 +109,9 @@ def test_the_axis_of_a_ring_and_of_an_ellipse():
 
 def test_v_carving_of_a_letter_is_the_closed_form_everywhere():
     """Every place is as deep as it lies from the outline over the tangent of half the angle; nothing beyond is cut."""
-    its, operation = tool("vee-60"), Operation("vcarve", tool="vee-60")
+    its, operation = tool("vee-60"), Operation("carve", tool="vee-60")
     one = field.uncut(box(0, 0, 60, 40), 25, 0.1)
-    sweep(one, vcarving.vcarve(MultiPolygon([T_LETTER]), operation, its), its)
+    sweep(one, carving_v.carved_v(MultiPolygon([T_LETTER]), operation, its), its)
     x, y = pixels(one)
     inside = shapely.contains_xy(T_LETTER, x, y)
     away = shapely.distance(shapely.points(x, y), T_LETTER.exterior)
@@ -121,12 +121,12 @@ def test_v_carving_of_a_letter_is_the_closed_form_everywhere():
 
 def test_what_is_wider_than_the_v_goes_deep_has_a_flat_bottom():
     wide = MultiPolygon([box(5, 5, 65, 45)])
-    operation = Operation("vcarve", tool="vee-90", flat_mm=4.0, clear_with="end-6")
+    operation = Operation("carve", tool="vee-90", flat_mm=4.0, clear_with="end-6")
     its, flat = tool("vee-90"), tool("end-6")
     one = field.uncut(box(0, 0, 70, 50), 25, 0.2)
     clear = Operation("pocket", tool="end-6", depth_mm=4.0)
-    sweep(one, pocketing.pocket(vcarving.floor_of(wide, operation, its), clear, flat), flat)
-    sweep(one, vcarving.vcarve(wide, operation, its, flat), its)
+    sweep(one, pocketing.pocket(carving_v.floor_of(wide, operation, its), clear, flat), flat)
+    sweep(one, carving_v.carved_v(wide, operation, its, flat), its)
     x, y = pixels(one)
     away = shapely.distance(shapely.points(x, y), wide.geoms[0].exterior)
     inside = shapely.contains_xy(wide, x, y)
@@ -157,8 +157,8 @@ def test_a_pocket_clears_all_that_its_tool_reaches(way, key):
 def test_a_large_field_leaves_nothing_far_from_its_outline():
     """Moved inward by a large distance at once, the library loses whole places of such a field."""
     blank = blanks.Blank(shape="plaque", width_mm=700.0, height_mm=300.0, corner_mm=40.0, rim_mm=22.0)
-    petals = shapely.union_all([affinity.rotate(affinity.scale(Point(350, 150).buffer(1), 60, 14), a,
-                                                origin=(350, 150)) for a in range(0, 180, 30)])
+    petals = shapely.union_all([rotated(shifted(scaled(Point(0, 0).buffer(1), 60, 14), 350, 150), a,
+                                        about=(350, 150)) for a in range(0, 180, 30)])
     area = areas_of(boards.field_of(blank, boards.outline(blank)).difference(petals))
     its = tool("end-12")
     cut = ground(pocketing.pocket(area, Operation(tool="end-12", depth_mm=3.0), its), its, 3.0)
@@ -262,7 +262,7 @@ def sign():
     blank = blanks.Blank(width_mm=120.0, height_mm=90.0, thickness_mm=12.0, corner_mm=10.0, rim_mm=10.0, recess_mm=3.0)
     board = boards.outline(blank)
     ring = Point(90, 45).buffer(12).difference(Point(90, 45).buffer(7))
-    shapes = {"letter": affinity.translate(T_LETTER, 10, 22), "ring": ring}
+    shapes = {"letter": shifted(T_LETTER, 10, 22), "ring": ring}
 
     def area_of(target):
         return {"board": board, "field": boards.field_of(blank, board),
@@ -270,7 +270,7 @@ def sign():
     operations = (
         Operation("pocket", Target("field"), "end-6", 3.0, raised=(Target("layer", "ring"),)),
         Operation("pocket", Target("field"), "end-1", 3.0, raised=(Target("layer", "ring"),), rest_of="end-6"),
-        Operation("vcarve", Target("layer", "letter"), "vee-60", from_mm=3.0),
+        Operation("carve", Target("layer", "letter"), "vee-60", from_mm=3.0),
         Operation("groove", Target("middle"), "vee-90", 1.0),
         Operation("profile", Target("board"), "end-6", 12.2, tabs=4, lead_mm=3.0),
         Operation("pocket", Target("layer", "gone"), "end-6", 1.0),
@@ -403,7 +403,7 @@ def test_what_may_go_wrong_is_found_and_nothing_else():
     assert found((good[0], rests, good[1])) == {}
     assert set(found((Operation("pocket", Target("field"), "end-12", 3.0),),
                      shape=box(20, 20, 29, 70))) == {"carve.nothing"}
-    star = shapely.union_all([affinity.rotate(box(20, 40, 100, 50), a, origin="center") for a in (0, 60, 120)])
+    star = shapely.union_all([rotated(box(20, 40, 100, 50), a, about=(60, 45)) for a in (0, 60, 120)])
     uncut = found((Operation("pocket", Target("field"), "end-6", 3.0),), shape=star.difference(box(58, 0, 61, 90)))
     assert set(uncut) == {"carve.uncut"} and uncut["carve.uncut"].x_px is not None
     assert "carve.deep" in found((Operation("pocket", Target("field"), "end-6", 12.0),))
@@ -414,8 +414,8 @@ def test_what_may_go_wrong_is_found_and_nothing_else():
     assert "carve.after" in found((good[1], good[0]))
     assert "carve.air" in found((good[0], Operation("pocket", Target("field"), "end-3", 2.0)))
     assert "carve.before" in found((rests, good[0]))
-    assert "carve.floor" in found((Operation("vcarve", Target("field"), "vee-60"),))
-    assert "carve.floor" not in found((Operation("vcarve", Target("field"), "vee-60", flat_mm=3.0,
+    assert "carve.floor" in found((Operation("carve", Target("field"), "vee-60"),))
+    assert "carve.floor" not in found((Operation("carve", Target("field"), "vee-60", flat_mm=3.0,
                                                  clear_with="end-6"),))
     assert "carve.bed" in found((good[0],), blanks.Blank(width_mm=2000.0, height_mm=90.0, thickness_mm=12.0))
 

@@ -4,7 +4,6 @@ from dataclasses import replace
 
 import numpy as np
 import shapely
-from shapely import affinity
 from shapely.geometry import MultiLineString, Point
 
 from sketchloom.core.carve import board as boards
@@ -13,6 +12,7 @@ from sketchloom.core.carve.field import HeightField
 from sketchloom.core.carve.job import Job, carved, job_of
 from sketchloom.core.carve.operations import (
     BOARD,
+    CARVE,
     ENGRAVE,
     FIELD,
     LAYER,
@@ -20,13 +20,13 @@ from sketchloom.core.carve.operations import (
     POCKET,
     PROFILE,
     REGION,
-    VCARVE,
     Operation,
     Target,
 )
 from sketchloom.core.carve.tools import Tool, shipped, shipped_one
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.curves.outline import face_outline
+from sketchloom.core.shapes.moving import shifted
 from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.core.sheets.machine import ROUTER
 from sketchloom.core.sheets.part import in_mm
@@ -109,7 +109,7 @@ def _placed(work, shape):
     """From the work's own millimetres to those of the blank."""
     wide, high = work.size_mm
     x, y = work.recipe.blank.work_middle_mm
-    return affinity.translate(shape, x - wide / 2, y - high / 2)
+    return shifted(shape, x - wide / 2, y - high / 2)
 
 
 def on_work(work: Work, x_mm: float, y_mm: float) -> tuple[float, float]:
@@ -190,6 +190,6 @@ def proposed(work: Work) -> tuple[Blank, tuple[Operation, ...]]:
             continue
         area = area_of_layer(Cache(), work, layer)
         is_narrow = area.buffer(-vee.radius_mm).area < _WIDE_SHARE * area.area
-        made.append(Operation(VCARVE, target, _VEE) if is_narrow else Operation(POCKET, target, "end-3", 3.0))
+        made.append(Operation(CARVE, target, _VEE) if is_narrow else Operation(POCKET, target, "end-3", 3.0))
     made.append(Operation(PROFILE, Target(BOARD), "end-6", blank.thickness_mm + _UNDER_MM, tabs=4, lead_mm=3.0))
     return blank, tuple(made)

@@ -2,10 +2,10 @@
 
 import numpy as np
 import shapely
-from shapely import affinity
 from shapely.geometry import LineString, Point, Polygon, box
 
 from sketchloom.core.carve.blank import OWN, Blank
+from sketchloom.core.shapes.moving import scaled, shifted
 
 _ARC = 128
 """Chords of a quarter turn: of a blank a metre wide they keep within 0.04 mm."""
@@ -19,14 +19,14 @@ def outline(blank: Blank, own: Polygon | None = None) -> Polygon:
     wide, high = blank.width_mm, blank.height_mm
     if blank.shape == OWN and own is not None and not own.is_empty:
         left, top, right, bottom = own.bounds
-        whole = affinity.translate(Polygon(own.exterior), -left, -top)
-        return affinity.scale(whole, wide / (right - left), high / (bottom - top), origin=(0.0, 0.0))
+        whole = shifted(Polygon(own.exterior), -left, -top)
+        return scaled(whole, wide / (right - left), high / (bottom - top))
     corner = min(blank.corner_mm, 0.499 * min(wide, high))
     board = box(0.0, 0.0, wide, high)
     match blank.shape:
         case "oval":
-            made = affinity.scale(Point(0, 0).buffer(1.0, quad_segs=_ARC), wide / 2, high / 2, origin=(0.0, 0.0))
-            return affinity.translate(made, wide / 2, high / 2)
+            made = scaled(Point(0, 0).buffer(1.0, quad_segs=_ARC), wide / 2, high / 2)
+            return shifted(made, wide / 2, high / 2)
         case "plaque":
             hollows = [Point(x, y).buffer(corner, quad_segs=_ARC) for x in (0.0, wide) for y in (0.0, high)]
             return _largest(board.difference(shapely.union_all(hollows))) if corner > 0 else board

@@ -9,7 +9,7 @@ from shapely.geometry import Polygon
 
 from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import breathe
-from sketchloom.core.carve import lines, pocketing, profiling, rings, vcarving
+from sketchloom.core.carve import carving_v, lines, pocketing, profiling, rings
 from sketchloom.core.carve.blank import Blank
 from sketchloom.core.carve.board import field_of
 from sketchloom.core.carve.field import HeightField, uncut
@@ -121,13 +121,13 @@ def _steps(number, operation, tool, shape, known, machine):
             # over the edge, so that nothing is left standing there
             whole = rings.moved(areas_of(shape), tool.radius_mm)
             yield step(pocketing.pocket(whole, replace(operation, way=RASTER), tool))
-        case "vcarve":
+        case "carve":
             area, clearing = areas_of(shape), known.get(operation.clear_with)
             if clearing is not None:
-                ground = vcarving.floor_of(area, operation, tool)
-                deep = replace(operation, depth_mm=vcarving.deepest_of(operation, tool), down_mm=0.0, step_mm=0.0)
+                ground = carving_v.floor_of(area, operation, tool)
+                deep = replace(operation, depth_mm=carving_v.deepest_of(operation, tool), down_mm=0.0, step_mm=0.0)
                 yield step(pocketing.pocket(ground, deep, clearing), clearing, ground)
-            yield step(vcarving.vcarve(area, operation, tool, clearing))
+            yield step(carving_v.carved_v(area, operation, tool, clearing))
         case "drill":
             yield step(lines.drill(shape, operation, tool))
         case "edge":

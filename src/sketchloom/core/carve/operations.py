@@ -6,8 +6,8 @@ from sketchloom.core.base import setting
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all
 
-PROFILE, POCKET, GROOVE, VCARVE, ENGRAVE, DRILLING, SURFACE, EDGE = KINDS = (
-    "profile", "pocket", "groove", "vcarve", "engrave", "drill", "surface", "edge")
+PROFILE, POCKET, GROOVE, CARVE, ENGRAVE, DRILLING, SURFACE, EDGE = KINDS = (
+    "profile", "pocket", "groove", "carve", "engrave", "drill", "surface", "edge")
 BOARD, FIELD, MIDDLE, LAYER, REGION, WORK = TARGETS = ("board", "field", "middle", "layer", "region", "work")
 OUTSIDE, INSIDE, ON = SIDES = ("outside", "inside", "on")
 OFFSET, RASTER = WAYS = ("offset", "raster")

@@ -9,7 +9,6 @@ import itertools
 
 import numpy as np
 import shapely
-from shapely import affinity
 from shapely.geometry import LineString, MultiPolygon
 from shapely.prepared import prep
 
@@ -17,6 +16,7 @@ from sketchloom.core.base.progress import breathe
 from sketchloom.core.carve import rings
 from sketchloom.core.carve.operations import RASTER, Operation
 from sketchloom.core.carve.tools import BALL, Tool
+from sketchloom.core.shapes.moving import rotated
 from sketchloom.core.shapes.polygons import areas_of
 
 _SLOPE = np.tan(np.radians(3.0))
@@ -93,7 +93,7 @@ def inward(room, step) -> list[np.ndarray]:
 
 def _to_and_fro(room, step, angle_deg):
     """Lines across an area by turns forward and back, joined to courses where nothing lies between."""
-    turned = affinity.rotate(room, -angle_deg, origin=(0.0, 0.0))
+    turned = rotated(room, -angle_deg)
     left, top, right, bottom = turned.bounds
     count = max(int(np.ceil((bottom - top) / step)), 1)
     heights = top + (np.arange(count) + 0.5) * (bottom - top) / count

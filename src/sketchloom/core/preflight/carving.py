@@ -7,10 +7,10 @@ import shapely
 
 from sketchloom.core.base.progress import breathe
 from sketchloom.core.base.said import said
-from sketchloom.core.carve import pocketing, profiling, vcarving
+from sketchloom.core.carve import carving_v, pocketing, profiling
 from sketchloom.core.carve.field import uncut
 from sketchloom.core.carve.job import Job, Step, bottom_of
-from sketchloom.core.carve.operations import EDGE, ON, POCKET, PROFILE, SURFACE, VCARVE
+from sketchloom.core.carve.operations import CARVE, EDGE, ON, POCKET, PROFILE, SURFACE
 from sketchloom.core.carve.sweeping import sweep
 from sketchloom.core.preflight.findings import NOTE, SHEETS, STOP, WARN, Finding, rule
 from sketchloom.core.shapes.polygons import areas_of
@@ -90,7 +90,7 @@ def uncut_by(step: Step, known=None):
     """What of a step's ground its tool is too wide for."""
     operation, tool = step.operation, step.tool
     area = areas_of(step.area)
-    if operation.kind in (POCKET, SURFACE) or (operation.kind == VCARVE and not tool.is_pointed):
+    if operation.kind in (POCKET, SURFACE) or (operation.kind == CARVE and not tool.is_pointed):
         left = pocketing.rest_of(area, tool)
         larger = (known or {}).get(operation.rest_of)
         return areas_of(left.intersection(pocketing.rest_of(area, larger))) if larger is not None else left
@@ -108,8 +108,8 @@ def _reach(step, known):
     if not step.strokes:
         return [NOTHING.found(number=number, tool=step.tool.name)] if operation.rest_of == "" else []
     area = areas_of(step.area)
-    if operation.kind == VCARVE and step.tool.is_pointed and not operation.clear_with:
-        wide = vcarving.floor_of(area, operation, step.tool)
+    if operation.kind == CARVE and step.tool.is_pointed and not operation.clear_with:
+        wide = carving_v.floor_of(area, operation, step.tool)
         if wide.area > _FLOOR_SHARE * area.area:
             place = wide.representative_point()
             return [FLOOR.found(number=number, mm2=wide.area, at=(place.x, place.y))]

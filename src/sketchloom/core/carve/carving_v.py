@@ -24,7 +24,7 @@ def deepest_of(operation: Operation, tool: Tool) -> float:
     return float(min(asked, tool.deepest_mm))
 
 
-def vcarve(area, operation: Operation, tool: Tool, clearing: Tool | None = None) -> list[np.ndarray]:
+def carved_v(area, operation: Operation, tool: Tool, clearing: Tool | None = None) -> list[np.ndarray]:
     """Strokes (N, 3) of the V over an area; flat ground is left to ``clearing``, but for what that cannot reach."""
     top, deepest = operation.from_mm, deepest_of(operation, tool)
     limit = float(tool.radius_at(deepest))
