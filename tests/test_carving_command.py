@@ -103,6 +103,12 @@ def test_what_cannot_be_carved_is_a_sentence_and_writes_nothing(tmp_path, pictur
     assert why in said and "Traceback" not in said and not out.exists() and not list(tmp_path.glob("a.*"))
 
 
+def test_a_package_of_a_carved_work_is_planned_as_sheets(tmp_path, picture):
+    assert main(["trace", str(picture), "--recipe", str(recipe(tmp_path, SIGN)), "--machine", "router", "--package",
+                 str(tmp_path / "job"), "--quiet"]) == 0
+    assert list((tmp_path / "job").iterdir())
+
+
 def test_a_recess_deeper_than_the_blank_is_refused(tmp_path, picture, capsys):
     path = recipe(tmp_path, SIGN, recess_mm=15)
     assert main(["trace", str(picture), "--recipe", str(path), "--machine", "router", "--out", str(tmp_path / "o.nc"),

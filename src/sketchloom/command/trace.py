@@ -171,29 +171,10 @@ def _write(work, path, options, timings, care, plan=None):
     if how == release.ONE and options.out_dir:
         target = Path(options.out_dir) / f"{release.safe_stem(stem)}{kind.suffix}"
     carved = _carved(work, options)
-    findings = (*work.findings, *(() if plan is None else plan.findings), *(() if carved is None else carved.findings))
-    release.refuse_stops(target, findings, options.anyway)
-    if carved is not None and kind.key == "gcode" and how == release.ONE and (options.out or options.out_dir):
-        from sketchloom.files import carving
-
-        files = carving.outgoing_code(carved, options.out or options.out_dir, stem)
-    elif plan is not None and options.out_dir and how == release.ONE:
-        release.refuse_empty(work, target)
-        files = release.outgoing_sheets(plan, options.out_dir, stem, kind, work.recipe)
-    elif options.out or options.out_dir:
-        files = release.outgoing(work, target, how, kind, stem)
-    else:
-        release.refuse_empty(work, target)
-        files = []
-    files += _job_files(work, plan, stem, options)
-    if carved is not None:
-        from sketchloom.files import carving
-
-        files += [carving.outgoing_look(carved, path, stem) for path in options.carved]
-    if options.plan:
-        files += release.outgoing_plan(work, options.plan)
-    if options.write_recipe:
-        files.append((Path(options.write_recipe), lambda: trace_words.recipe_bytes(work.recipe)))
+    beside = (*(() if plan is None else plan.findings), *(() if carved is None else carved.findings))
+    release.refuse_stops(target, (*work.findings, *beside), options.anyway)
+    files = _cut_files(work, plan, carved, target, kind, how, stem, options)
+    files += _job_files(work, plan, carved, stem, options)
 
     def told(found):
         """The report, made last: it says how long the others took."""
@@ -207,7 +188,24 @@ def _write(work, path, options, timings, care, plan=None):
     release.refuse_stops(target, found, options.anyway)
     written = release.write(files, care)
     if not options.quiet:
-        _summary(work, written, plan, (*(() if carved is None else carved.findings), *found))
+        _summary(work, written, plan, (*beside, *found))
+
+
+def _cut_files(work, plan, carved, target, kind, how, stem, options):
+    """What a machine runs: machine code of what is carved, sheets of a plan, or the layers."""
+    from sketchloom.files import release
+
+    if carved is not None and kind.key == "gcode" and how == release.ONE and (options.out or options.out_dir):
+        from sketchloom.files import carving
+
+        return carving.outgoing_code(carved, options.out or options.out_dir, stem)
+    if plan is not None and options.out_dir and how == release.ONE:
+        release.refuse_empty(work, target)
+        return release.outgoing_sheets(plan, options.out_dir, stem, kind, work.recipe)
+    if options.out or options.out_dir:
+        return release.outgoing(work, target, how, kind, stem)
+    release.refuse_empty(work, target)
+    return []
 
 
 def _carved(work, options):
@@ -224,16 +222,21 @@ def _carved(work, options):
     return None
 
 
-def _job_files(work, plan, stem, options):
-    """The page to approve and the package, where they are asked for."""
-    from sketchloom.files import package, papers
+def _job_files(work, plan, carved, stem, options):
+    """What goes with it, where it is asked for: how the carved blank looks, the page to approve, the package, where
+    pieces go, the settings."""
+    from sketchloom.files import package, papers, release
 
     files = []
+    if carved is not None:
+        from sketchloom.files import carving
+
+        files += [carving.outgoing_look(carved, path, stem) for path in options.carved]
     if options.approval:
         before = _work_before(work, options.since) if options.since else None
         files.append((Path(options.approval), lambda: papers.approval(work, stem, options.revision, before)))
     if options.print_cut:
-        from sketchloom.files import print_and_cut, release
+        from sketchloom.files import print_and_cut
 
         found = None if options.camera is None else _page_found(work.recipe, options)
         kind = release.format_asked(None, options.format)
@@ -241,6 +244,10 @@ def _job_files(work, plan, stem, options):
     if options.package:
         kinds = (options.format,) if options.format else ()
         files += package.outgoing_package(work, plan, options.package, stem, kinds)
+    if options.plan:
+        files += release.outgoing_plan(work, options.plan)
+    if options.write_recipe:
+        files.append((Path(options.write_recipe), lambda: trace_words.recipe_bytes(work.recipe)))
     return files
 
 
@@ -296,7 +303,7 @@ def _summary(work, written, plan, found=()):
     sys.stderr.write(f"{names}: {len(work.layers)} layers, {width:.1f} × {height:.1f} mm, {work.reading} reading\n")
     if plan is not None:
         sys.stderr.write(plan_words.said_of(plan))
-    for finding in (*work.findings, *(() if plan is None else plan.findings), *found):
+    for finding in (*work.findings, *found):
         where = f" [{finding.layer}]" if finding.layer else ""
         place = (
             ""
