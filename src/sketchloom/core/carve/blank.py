@@ -23,7 +23,7 @@ class Blank:
 
     shape: str = setting.choice(RECTANGLE, SHAPES, said("Outline of the blank"), said("the form of the board"),
                                 names=(said("Rectangle"), said("Oval"), said("Shield"), said("Arch"),
-                                       said("Plaque with hollow corners"), said("Outline of a layer")))
+                                       said("Plaque, hollow corners"), said("Outline of a layer")))
     width_mm: float = setting.length(300.0, 5.0, 5000.0, said("Width of the blank"), said("from side to side"))
     height_mm: float = setting.length(200.0, 5.0, 5000.0, said("Height of the blank"), said("from top to bottom"))
     thickness_mm: float = setting.length(18.0, 0.5, 300.0, said("Thickness"), said("of the board"))

@@ -5712,12 +5712,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Bogen</translation>
     </message>
     <message>
-        <source>Plaque with hollow corners</source>
-        <translation>Tafel mit gehöhlten Ecken</translation>
-    </message>
-    <message>
         <source>Outline of a layer</source>
         <translation>Umriss einer Ebene</translation>
+    </message>
+    <message>
+        <source>Plaque, hollow corners</source>
+        <translation>Tafel, gehöhlte Ecken</translation>
     </message>
     <message>
         <source>Width of the blank</source>

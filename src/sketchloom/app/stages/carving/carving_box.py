@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import Qt, Signal
+from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtWidgets import QAbstractItemView, QComboBox, QListWidget, QListWidgetItem, QMenu
 
 from sketchloom.app import theme
@@ -19,6 +19,7 @@ from sketchloom.core.carve.blank import Blank
 from sketchloom.core.carve.operations import Operation, Target
 from sketchloom.evaluate.carving import proposed, targets_of, tools_of
 
+_ROW_PX = 26
 BLANK_ROWS = ("shape", "width_mm", "height_mm", "thickness_mm", "corner_mm", "rim_mm", "recess_mm", "look")
 ROWS = {
     ops.PROFILE: ("depth_mm", "side", "tabs", "tab_mm", "lead_mm"),
@@ -64,7 +65,7 @@ class CarvingBox(Box):
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Operations, in the order in which they are carved"))
         self.list.setDragDropMode(QAbstractItemView.DragDropMode.InternalMove)
-        self.list.setFixedHeight(theme.px(132))
+        self.list.setFixedHeight(theme.px(6 * _ROW_PX + 4))
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.model().rowsMoved.connect(lambda *_: self._reordered())
         self.list.currentRowChanged.connect(lambda _: self._show_chosen())
@@ -119,6 +120,7 @@ class CarvingBox(Box):
             item.setFlags(item.flags() | Qt.ItemFlag.ItemIsUserCheckable)
             item.setCheckState(Qt.CheckState.Checked if one.on else Qt.CheckState.Unchecked)
             item.setToolTip(item.text())
+            item.setSizeHint(QSize(0, theme.px(_ROW_PX)))
             self.list.addItem(item)
         self.list.setCurrentRow(min(max(row, 0), count - 1))
         self._is_filling = False
