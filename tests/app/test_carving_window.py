@@ -15,8 +15,9 @@ from app.test_clean import night_file  # noqa: F401
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.files import release
-from sketchloom.files.carving import CarvedWork
+from sketchloom.files.carving import LOOKS, CarvedWork
 from sketchloom.files.outgoing import Wanted, files_of
+from sketchloom.files.recipients import APPROVAL, PACKAGE
 
 ROUTER = next(m for m in shipped() if m.key == "router")
 
@@ -157,3 +158,55 @@ def test_a_blank_that_cannot_be_is_said_and_nothing_changes(person):
     box.blank.changed.emit("recess_mm", 50.0)
     assert person.recipe is before
     assert box.blank.parts["recess_mm"].text().startswith("0")
+
+
+def test_all_of_a_carved_work_leaves_by_release(person, tmp_path):
+    person.stage("Sheets")
+    person.window.panels[SHEETS].carving.propose.click()
+    person.settled()
+    made = carved(person)
+    window, work, panel = person.window, person.driver.session.work, person.window.panels[RELEASE]
+    window.show_stage(RELEASE)
+    wait(lambda: panel.is_checked, 60, "the checks")
+    keys = {one.check.key for one in panel.checks._checked}
+    assert "carved_within" in keys and "on_sheet" not in keys
+    forms = [panel._form.itemData(n) for n in range(panel._form.count())]
+    assert set(LOOKS) < set(forms)
+    for key, head in (("carved-stl", b""), ("carved-glb", b"glTF"), ("carved-png", b"\x89PNG"), (APPROVAL, b"%PDF")):
+        panel._form.setCurrentIndex(forms.index(key))
+        panel._show_form()
+        target = tmp_path / f"{key}{panel.wanted.suffix}"
+        ((path, make),) = files_of(work, None, target, "night", panel.wanted, carved=made)
+        assert path == target and make().startswith(head)
+    session = person.driver.session
+    done = []
+    session.leaving.written.connect(done.append)
+    session.leaving.write(tmp_path / "all", replace(Wanted(PACKAGE), report=True), replace=True)
+    wait(lambda: done, 120, "the folder")
+    names = sorted(p.name for p in (tmp_path / "all").iterdir())
+    assert len([n for n in names if n.endswith(".nc")]) == made.job.changes + 1
+    assert {n.rsplit(".", 1)[-1] for n in names} == {"nc", "png", "stl", "glb", "pdf", "json"}
+    told = json.loads(next((tmp_path / "all").glob("*-report.json")).read_text())
+    assert {c["check"]: c["state"] for c in told["preflight"]}["carved_back"] == "passed"
+
+
+def test_a_cut_into_the_bed_holds_the_file_back_until_it_is_asked_for_all_the_same(person, tmp_path):
+    person.stage("Sheets")
+    person.window.panels[SHEETS].carving.propose.click()
+    person.settled()
+    its = person.recipe.operations
+    person.driver.session.change(replace(person.recipe, operations=(*its[:-1], replace(its[-1], depth_mm=60.0))), "")
+    person.settled()
+    carved(person)
+    leaving, told, done = person.driver.session.leaving, [], []
+    leaving.held_back.disconnect()  # the window would ask
+    leaving.held_back.connect(lambda stops, again: told.append((stops, again)))
+    leaving.written.connect(done.append)
+    target = tmp_path / "deep.nc"
+    leaving.write(target, Wanted("gcode", unchecked=("carved_within",)))
+    wait(lambda: told, 60, "why it is held back")
+    assert "carve.deep" in {one.code for one in told[0][0]} and not target.exists()
+    assert "carve.deep" in {one.code for one in leaving.stops()}
+    told[0][1]()
+    wait(lambda: done, 60, "the file")
+    assert target.exists()

@@ -34,7 +34,18 @@ def test_all_that_says_stop_and_all_that_is_checked_of_files_has_a_check():
     assert len(set(in_checks)) == len(in_checks), "a kind of finding speaks against one check"
     assert set(in_checks) <= set(RULES)
     assert {r.code for r in RULES.values() if r.severity == STOP} <= set(in_checks)
-    assert {code for code in RULES if code.startswith("release.")} <= set(in_checks)
+    assert {code for code in RULES if code.startswith(("release.", "carve."))} <= set(in_checks)
+
+
+def test_only_what_is_carved_has_the_checks_of_carving_and_no_sheets():
+    plain, carved = ({c.check.key for c in checked((), is_carved=on)} for on in (False, True))
+    assert plain == {c.key for c in CHECKS if not c.of_carving}
+    assert carved == {c.key for c in CHECKS if c.waits_for != PLAN}
+    states = {c.check.key: c.state for c in checked((), known=(checklist.CARVED,), is_carved=True)}
+    assert states["carved_within"] == PASSED and states["carved_back"] == UNKNOWN
+    deep = RULES["carve.deep"].found(number=1, mm=30.0, thick=18.0)
+    state = {c.check.key: c for c in checked((deep,), off=("carved_within",), is_carved=True)}["carved_within"]
+    assert state.state == STOP, "a cut into the bed is never put off"
 
 
 def test_keys_are_told_apart_and_what_hurts_is_always_checked():

@@ -234,7 +234,7 @@ class Window(QMainWindow):
             panel.tools.search_wanted.connect(self.searching.search.open)
             panel.tools.follow({"search": actions["search"], **{
                 name: actions[f"{kind}_{name}"] for name in panel.tools.buttons if f"{kind}_{name}" in actions}})
-        release.plan_of = self.planning.plan_of
+        release.plan_of, release.carved_of = self.planning.plan_of, self.carving.carved_of
         session.leaving.rehearsed.connect(self.viewing.show_looks)
         session.leaving.written.connect(self.telling.stand_beside)
         session.leaving.found_in_files.connect(release.take_file_findings)

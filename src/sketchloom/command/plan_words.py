@@ -129,7 +129,7 @@ def best_plan(works, options, cache=None):
     from sketchloom.evaluate.carving import is_carved
     from sketchloom.evaluate.planning import plans_of
 
-    if works[0].recipe.machine is None or (len(works) == 1 and is_carved(works[0]) and not options.package):
+    if works[0].recipe.machine is None or (len(works) == 1 and is_carved(works[0])):
         return None
     *_, last = itertools.islice(plans_of(works, prices=prices_of(options), cache=cache), _MOST_PLANS)
     return last

@@ -241,7 +241,9 @@ def _job_files(work, plan, carved, stem, options):
         found = None if options.camera is None else _page_found(work.recipe, options)
         kind = release.format_asked(None, options.format)
         files += print_and_cut.outgoing_print_and_cut(work, options.print_cut, stem, kind, found)
-    if options.package:
+    if options.package and carved is not None:
+        files += package.outgoing_carved(carved, options.package, stem)
+    elif options.package:
         kinds = (options.format,) if options.format else ()
         files += package.outgoing_package(work, plan, options.package, stem, kinds)
     if options.plan:

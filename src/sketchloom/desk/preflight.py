@@ -6,13 +6,14 @@ import numpy as np
 
 from sketchloom.core.curves.curveset import flatten
 from sketchloom.core.drawing.drawing import Drawing
-from sketchloom.core.preflight.checklist import FILES, PLAN, Checked, checked
+from sketchloom.core.preflight.checklist import CARVED, FILES, PLAN, Checked, checked
 from sketchloom.core.preflight.file_rules import check_file
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.release_rules import CORNERS, HAIR, NODES, check_cuts
 from sketchloom.core.preflight.whole_rules import RIGHTS, check_whole
 from sketchloom.core.sheets.part import in_mm
 from sketchloom.desk.rehearsal import Look
+from sketchloom.evaluate.carving import is_carved
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 
@@ -37,28 +38,32 @@ def findings_of_work(work: Work) -> tuple[Finding, ...]:
 
 
 def checks_of(work: Work, plan: WorkPlan | None = None, of_files: tuple[Finding, ...] | None = None, off=(),
-              of_work: tuple[Finding, ...] | None = None) -> tuple[Checked, ...]:
+              of_work: tuple[Finding, ...] | None = None, of_carving: tuple[Finding, ...] | None = None
+              ) -> tuple[Checked, ...]:
     """How each check stands.
 
     Parameters
     ----------
     of_files : what was found in files of this work, None where none was looked at. off : keys of checks that are not
-        wanted. of_work : ``findings_of_work``, where it is known already.
+        wanted. of_work : ``findings_of_work``, where it is known already. of_carving : what is found of it as it is
+        carved (``files/carving.py``), None where that is not known.
     """
-    return checks_of_all((work,), plan, of_files, off, (findings_of_work(work) if of_work is None else of_work,))
+    return checks_of_all((work,), plan, of_files, off, (findings_of_work(work) if of_work is None else of_work,),
+                         of_carving)
 
 
 def checks_of_all(works: Sequence[Work], plan: WorkPlan | None, of_files: tuple[Finding, ...] | None, off=(),
-                  of_works: Sequence[tuple[Finding, ...]] | None = None) -> tuple[Checked, ...]:
+                  of_works: Sequence[tuple[Finding, ...]] | None = None,
+                  of_carving: tuple[Finding, ...] | None = None) -> tuple[Checked, ...]:
     """The same of several works on the sheets of one plan."""
     mine = [f for found in (map(findings_of_work, works) if of_works is None else of_works) for f in found]
     if plan is not None:  # a plan has looked at the cuts of its machine
         codes = {f.code for f in plan.findings} | _OF_CUTS
         mine = [f for f in mine if f.code not in codes]
     own = [f for work in works for f in work.findings]
-    every = (*own, *mine, *(() if plan is None else plan.findings), *(of_files or ()))
-    known = {*(() if plan is None else (PLAN,)), *(() if of_files is None else (FILES,))}
-    return checked(every, known, off)
+    every = (*own, *mine, *(() if plan is None else plan.findings), *(of_files or ()), *(of_carving or ()))
+    known = {name for name, one in ((PLAN, plan), (FILES, of_files), (CARVED, of_carving)) if one is not None}
+    return checked(every, known, off, len(works) == 1 and is_carved(works[0]))
 
 
 def findings_of_file(look: Look, drawing: Drawing, suffix: str, is_true_size: bool = True) -> tuple[Finding, ...]:

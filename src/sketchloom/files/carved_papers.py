@@ -4,9 +4,17 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import settings_of
 from sketchloom.core.carve.blank import SHAPES, Blank
 from sketchloom.core.carve.operations import KINDS, Operation
+from sketchloom.core.carve.tools import shipped
 from sketchloom.core.formats.handing import A4, PAPER_MM
 from sketchloom.core.formats.paper import Paper
 from sketchloom.files.papers import to_sign
+
+
+def _choices(kind, name, values):
+    """What people call the choices of a setting."""
+    its = next(one for one in settings_of(kind) if one.name == name)
+    return {f"{name}.{value}": words for value, words in zip(values, its.names, strict=True)}
+
 
 WORDS = {
     "approval": said("For approval"), "blank": said("Blank"), "size": said("{wide:.0f} × {high:.0f} mm, {thick:g} mm "
@@ -17,6 +25,8 @@ WORDS = {
     "date": said("Date"), "looks": said("Wood, stone and paint differ from piece to piece; a sample decides. What is "
                                         "shown is computed from the tools' own moves."),
     "right": said("Whoever orders says that they may use this picture."),
+    **_choices(Blank, "shape", SHAPES), **_choices(Operation, "kind", KINDS),
+    **{f"tool.{one.key}": one.name for one in shipped()},
 }
 """Texts of the page, by their use."""
 _EDGE_MM, _INK, _SOFT = 15.0, "#2b2620", "#6f675a"
@@ -40,7 +50,7 @@ def approval(one, title: str, words=None) -> bytes:
         y += shown + 3
     blank, job = one.job.blank, one.job
     y += 5
-    form = named_choice(Blank, "shape", SHAPES, blank.shape)
+    form = words[f"shape.{blank.shape}"]
     size = words["size"].format(wide=blank.width_mm, high=blank.height_mm, thick=blank.thickness_mm)
     paper.text(_EDGE_MM, y, f"{words['blank']}: {form}, {size}", 3.8, bold=True, most_mm=inner, colour=_INK)
     if blank.rim_mm > 0:
@@ -53,11 +63,12 @@ def approval(one, title: str, words=None) -> bytes:
     paper.text(_EDGE_MM, y, words["operations"], 3.8, bold=True, colour=_INK)
     for step in job.steps[:_MOST_ROWS]:
         y += 5
-        kind = named_choice(Operation, "kind", KINDS, step.operation.kind)
+        kind = words[f"kind.{step.operation.kind}"]
+        tool = words.get(f"tool.{step.tool.key}", step.tool.name)
         deep = max((-float(s[:, 2].min()) for s in step.strokes), default=0.0)
         paper.text(_EDGE_MM, y, f"{step.number + 1}  {step.operation.name or kind}", 3.1, most_mm=inner * 0.5,
                    colour=_INK)
-        paper.text(_EDGE_MM + inner * 0.55, y, words["tool"].format(tool=step.tool.name, depth=round(deep, 2)), 3.1,
+        paper.text(_EDGE_MM + inner * 0.55, y, words["tool"].format(tool=tool, depth=round(deep, 2)), 3.1,
                    most_mm=inner * 0.45, colour=_SOFT)
     y += 6
     times = words["times"].format(minutes=one.seconds / 60, tools=len(job.tools))
@@ -65,8 +76,3 @@ def approval(one, title: str, words=None) -> bytes:
     to_sign(paper, words, high - 30, inner, f"{words['looks']} {words['right']}")
     return paper.done()
 
-
-def named_choice(kind, name: str, values, value) -> str:
-    """What people call a choice of a setting."""
-    its = next(one for one in settings_of(kind) if one.name == name)
-    return str(its.names[values.index(value)])

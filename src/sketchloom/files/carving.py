@@ -17,12 +17,13 @@ from sketchloom.core.carve.job import Job
 from sketchloom.core.formats import carving as code
 from sketchloom.core.formats import solids
 from sketchloom.core.formats.dialects import shipped
-from sketchloom.core.preflight.carving import findings_of_job
+from sketchloom.core.preflight.carving import findings_of_code, findings_of_job
 from sketchloom.core.sheets.machine import MIDDLE
 from sketchloom.core.simulate import router
 from sketchloom.evaluate.carving import MOST_SEEN, carved_of, job_of_work, on_work, tools_of
 from sketchloom.evaluate.planning import machine_of
 from sketchloom.evaluate.work import Work
+from sketchloom.files.made import Simulated
 from sketchloom.files.release import safe_stem
 from sketchloom.files.user_data import dialects
 
@@ -34,6 +35,10 @@ _SOLID_MM, _MOST_SOLID = 0.5, 150_000
 _BACK_MM = 0.5
 _SAME_MM = 0.05
 SUFFIXES = (".png", ".stl", ".glb", ".pdf")
+LOOKS = {"carved-png": (".png", said("A picture of the carved blank")),
+         "carved-stl": (".stl", said("The carved blank as a solid (STL)")),
+         "carved-glb": (".glb", said("The carved blank as a solid (glTF)"))}
+"""What is written of a carved work beside machine code, by its key: suffix and words."""
 
 
 class CarvedWork:
@@ -44,6 +49,7 @@ class CarvedWork:
         self.machine = machine_of(work)
         self._fields: dict[float | None, HeightField] = {}
         self._coded: dict[str, code.Coded] = {}
+        self._back: dict[str, tuple[HeightField, float]] = {}
 
     @property
     def seconds(self) -> float:
@@ -83,6 +89,10 @@ class CarvedWork:
             return tuple(v / scale for v in on_work(self.work, x, y))
         return findings_of_job(self.job, self.machine, tools_of(self.work.recipe), place_of)
 
+    def findings_of_code(self, title: str):
+        """What speaks against its machine code, as the simulated router runs it."""
+        return findings_of_code(self.carved_back(title)[1])
+
     def told(self, title: str) -> dict:
         """Plain data for the report."""
         return _plain(self, title)
@@ -90,6 +100,8 @@ class CarvedWork:
     def carved_back(self, title: str) -> tuple[HeightField, float]:
         """What the simulated router carves of the bytes alone, and the share of places where that is what was planned.
         """
+        if title in self._back:
+            return self._back[title]
         coded = self.coded(title)
         blank = self.job.blank
         middle = (blank.width_mm / 2, blank.height_mm / 2) if self.machine.origin == MIDDLE else None
@@ -98,7 +110,8 @@ class CarvedWork:
         made = router.carve(coded.data, dict(coded.tools), before, middle).field
         own = self.field(fine)
         off = np.abs(np.maximum(made.z, -blank.thickness_mm) - np.maximum(own.z, -blank.thickness_mm))
-        return made, float((off[own.board] <= _SAME_MM).mean())
+        self._back[title] = made, float((off[own.board] <= _SAME_MM).mean())
+        return self._back[title]
 
 
 def outgoing_code(one: CarvedWork, target, stem: str) -> list[tuple[Path, Callable[[], bytes]]]:
@@ -109,13 +122,15 @@ def outgoing_code(one: CarvedWork, target, stem: str) -> list[tuple[Path, Callab
     ExportError : nothing is carved, or the machine code knows no heights.
     """
     target = Path(target)
+    told = partial(one.findings_of_code, stem)
     if target.suffix:
         whole = one.coded(stem)
-        return [(target, partial(bytes, whole.data))]
+        return [(target, Simulated(partial(bytes, whole.data), told))]
     files = code.by_tool(one.job, one.machine, one.dialect, stem)
     if not files:
         one.coded(stem)  # says why
-    return [(target / f"{safe_stem(stem)}-{n:02d}-{safe_stem(part.tools[0][1].key)}.nc", partial(bytes, part.data))
+    return [(target / f"{safe_stem(stem)}-{n:02d}-{safe_stem(part.tools[0][1].key)}.nc",
+             Simulated(partial(bytes, part.data), told))
             for n, part in enumerate(files, 1)]
 
 

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from sketchloom.core.drawing.drawing import Drawing
 from sketchloom.core.formats.handing import Handing
 from sketchloom.core.formats.registry import Format
+from sketchloom.core.preflight.findings import Finding
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -37,6 +38,17 @@ class Zipped:
             for name, make in self.files:
                 archive.writestr(zipfile.ZipInfo(name), make(), zipfile.ZIP_DEFLATED)
         return stream.getvalue()
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Simulated:
+    """A file whose bytes a simulated machine runs; ``told`` says what speaks against what comes out."""
+
+    make: Callable[[], bytes]
+    told: Callable[[], tuple[Finding, ...]]
+
+    def __call__(self) -> bytes:
+        return self.make()
 
 
 @dataclass(frozen=True, slots=True, eq=False)

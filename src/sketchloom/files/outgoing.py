@@ -3,13 +3,15 @@
 from dataclasses import dataclass
 from pathlib import Path
 
+from sketchloom.core.base.errors import ExportError
+from sketchloom.core.base.said import said
 from sketchloom.core.formats.registry import Format, formats
 from sketchloom.core.printing.camera import Found
 from sketchloom.evaluate.carving import is_carved
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
-from sketchloom.files import package, papers, release, report
-from sketchloom.files.carving import CarvedWork, outgoing_code
+from sketchloom.files import carved_papers, package, papers, release, report
+from sketchloom.files.carving import LOOKS, CarvedWork, outgoing_code, outgoing_look
 from sketchloom.files.made import Reported
 from sketchloom.files.print_and_cut import outgoing_print_and_cut
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
@@ -40,34 +42,44 @@ class Wanted:
         """Of the one file that it is; empty where it is a folder of them."""
         if self.form == APPROVAL:
             return ".pdf"
+        if self.form in LOOKS:
+            return LOOKS[self.form][0]
         if self.form in (PACKAGE, STICKERS) or self.split not in (release.ONE, release.VERSIONS):
             return ""
         return formats()[self.form].suffix
 
     @property
     def needs_plan(self) -> bool:
+        """Whether a plan of sheets has to be there, unless the work is carved."""
         return self.form == PACKAGE or (self.kind is not None and self.split == release.SHEETS)
+
+    def carves(self, work: Work) -> bool:
+        """Whether what is written is of the work as a router carves it."""
+        of_carving = self.form in (APPROVAL, PACKAGE) or self.form in LOOKS or (
+            self.form == CODE and self.split in (release.ONE, release.SHEETS))
+        return of_carving and is_carved(work)
 
 
 @dataclass(frozen=True, slots=True)
 class Words:
-    """Texts of laying plans and of papers, in the user's language."""
+    """Texts of laying plans, of papers and of the page of a carved work, in the user's language."""
 
     plan: dict
     papers: dict
+    carved: dict
 
 
-ENGLISH = Words(release.PLAN_WORDS, papers.WORDS)
+ENGLISH = Words(release.PLAN_WORDS, papers.WORDS, carved_papers.WORDS)
 
 
 def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wanted, words: Words = ENGLISH,
-             revision: int = 1, before: Work | None = None) -> release.Outgoing:
+             revision: int = 1, before: Work | None = None, carved: CarvedWork | None = None) -> release.Outgoing:
     """The files, each with what makes its bytes.
 
     Parameters
     ----------
     target : the file, or the folder of several. revision, before : of a page to approve, and the work as it was in the
-    revision before.
+    revision before. carved : the work as it is carved, where that was worked out.
 
     Raises
     ------
@@ -75,19 +87,24 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     """
     target = Path(target)
     release.refuse_empty(work, target)
+    if wanted.carves(work):
+        carved = carved or CarvedWork(work)
+    if wanted.form in LOOKS:
+        return [outgoing_look(_carved(carved, target), target, name)]
+    if wanted.form == APPROVAL and carved is not None:
+        return [outgoing_look(carved, target, name, words.carved)]
     if wanted.form == APPROVAL:
         return [(target, lambda: papers.approval(work, name, revision, before, words.papers))]
     if wanted.form == STICKERS:
         machine = work.recipe.machine
         return outgoing_print_and_cut(work, target, name, formats()[package.suited(machine)] if machine else None,
                                       wanted.found)
+    if wanted.form == PACKAGE and carved is not None:
+        return package.outgoing_carved(carved, target, name, words.carved)
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)
-    carved = None
-    if wanted.form == CODE and is_carved(work) and wanted.split in (release.ONE, release.SHEETS):
-        carved = CarvedWork(work)
-        release.refuse_stops(target, carved.findings, False)
+    if carved is not None and wanted.form == CODE:
         files = outgoing_code(carved, target, name)
     elif wanted.split == release.SHEETS:
         assert plan is not None
@@ -105,3 +122,9 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
         files.append((beside("-laying.pdf"), lambda: papers.laying(work, plan, name, words.papers)))
     return files
 
+
+def _carved(one, target):
+    """What is carved. Raises ExportError where nothing is."""
+    if one is None:
+        raise ExportError(target, said("not written: nothing of this work is carved."))
+    return one

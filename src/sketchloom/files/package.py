@@ -12,7 +12,8 @@ from sketchloom.core.sheets.machine import PEN
 from sketchloom.core.sheets.material import LASER
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
-from sketchloom.files import papers, release, report
+from sketchloom.files import carving, papers, release, report
+from sketchloom.files.carving import CarvedWork
 from sketchloom.files.made import Reported, Zipped
 from sketchloom.recipe.document import to_json
 
@@ -69,6 +70,22 @@ def outgoing_package(work: Work, plan: WorkPlan, target, name: str, kinds=(), wo
     if target.suffix.lower() == ZIP:
         return [(target, Zipped(tuple(every)))]
     return [(target / file, make) for file, make in every]
+
+
+def outgoing_carved(one: CarvedWork, target, name: str, words=None) -> release.Outgoing:
+    """All of a carved work, in a folder that exists or as one zip: its code whole and by tools, the page to approve, a
+    picture, solids, report and settings. Raises ExportError as ``carving.outgoing_code``."""
+    target, work = Path(target), one.work
+    stem = release.safe_stem(name)
+    every: release.Outgoing = [
+        *carving.outgoing_code(one, Path(f"{stem}.nc"), name), *carving.outgoing_code(one, Path(), name),
+        *(carving.outgoing_look(one, stem + suffix, name, words) for suffix in carving.SUFFIXES),
+        (Path(f"{stem}-report.json"), Reported(lambda found: report.to_bytes(report.report_of(
+            work, work.picture.name, work.timings_s, of_files=found, carved=one)))),
+        (Path(f"{stem}-settings.json"), lambda: report.to_bytes(to_json(work.recipe)))]
+    if target.suffix.lower() == ZIP:
+        return [(target, Zipped(tuple((path.name, make) for path, make in every)))]
+    return [(target / path, make) for path, make in every]
 
 
 def _preview(work):

@@ -12,7 +12,7 @@ from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.sheets.machine import Machine
 from sketchloom.desk.preflight import findings_of_file
 from sketchloom.desk.rehearsal import Look, looked_at
-from sketchloom.files.made import Made, Reported, Zipped
+from sketchloom.files.made import Made, Reported, Simulated, Zipped
 from sketchloom.files.release import Outgoing
 
 _MOST_HELD_BYTES = 1 << 28
@@ -23,7 +23,8 @@ def read_back(files: Outgoing, machine: Machine | None = None, svg_reader: str =
               ) -> tuple[Outgoing, tuple[Finding, ...]]:
     """The same files, with their bytes where they were made already, and what speaks against them.
 
-    Only cut files are read back; papers and pictures are left as they are. Reports say what was found.
+    Only cut files are read back, and machine code of what is carved is run by a simulated router; papers and pictures
+    are left as they are. Reports say what was found.
 
     Parameters
     ----------
@@ -44,6 +45,8 @@ def read_back(files: Outgoing, machine: Machine | None = None, svg_reader: str =
             made.append((path, replace(make, files=tuple((p.name, one) for p, one in inner))))
             found += its
             continue
+        if isinstance(make, Simulated):
+            found += (one for one in make.told() if one not in found)  # said once of all files of a job
         if not isinstance(make, Made):
             made.append((path, make))
             continue

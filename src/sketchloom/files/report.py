@@ -67,7 +67,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         **({} if carved is None else {"carving": carved.told(work.picture.name)}),
         "explained_share": None if work.unlike is None else round(work.unlike.explained, 5),
         "findings": [_finding(f, work.mm_per_px) for f in found],
-        **_checked(found, checks_of(work, plan, of_files)),
+        **_checked(found, checks_of(work, plan, of_files, of_carving=None if carved is None else carved.findings)),
         "timings_s": {name: round(seconds, 4) for name, seconds in timings_s.items()},
         "peak_memory_mb": round(peak_mb(), 1),
         "version": __version__,

@@ -19,6 +19,7 @@ class Carving(QObject):
         self._session, self._box, self._view = session, panel.carving, view
         self.lane = Lane("carving")
         self._on, self._asked, self.made = False, None, None
+        session.carved_of = self.carved_of
 
     @property
     def is_on(self) -> bool:
@@ -56,9 +57,14 @@ class Carving(QObject):
         self.made = self._asked = None
         self._view.explain("")
 
+    def carved_of(self, work):
+        """A work as it is carved, None while that is not known."""
+        return self.made if self.made is not None and self.made.work is work else None
+
     def findings(self, work) -> tuple:
         """What is found of a work as it is carved, nothing while that is not known."""
-        return self.made.findings if self.made is not None and self.made.work is work else ()
+        made = self.carved_of(work)
+        return () if made is None else made.findings
 
     def _take(self, answer):
         made, face = answer

@@ -11,6 +11,7 @@ from sketchloom.app.parts.widgets import counted
 from sketchloom.app.words import told
 from sketchloom.app.work.pictures import pictured
 from sketchloom.core.formats.registry import formats
+from sketchloom.files.carving import LOOKS
 from sketchloom.files.opening import READABLE
 from sketchloom.files.project import SUFFIX
 from sketchloom.files.release import SVG, VERSIONS, handing_of, safe_stem, unused_folder, whole_drawing
@@ -64,7 +65,8 @@ class Keeping(QObject):
         if not suffix:
             target = QFileDialog.getExistingDirectory(self._window, self.tr("Folder for the files"), self.last_folder())
         else:
-            kind = self.tr("PDF to approve") if wanted.kind is None else told(wanted.kind.label)
+            kind = (told(wanted.kind.label) if wanted.kind is not None
+                    else told(LOOKS[wanted.form][1]) if wanted.form in LOOKS else self.tr("PDF to approve"))
             target, _ = QFileDialog.getSaveFileName(self._window, self.tr("Write the file"),
                                                     str(Path(self.last_folder()) / f"{name}{suffix}"),
                                                     f"{kind} (*{suffix})")

@@ -40,6 +40,8 @@ from sketchloom.app.words import named, told
 from sketchloom.core.base.units import format_length
 from sketchloom.core.formats.registry import formats
 from sketchloom.desk.preflight import checks_of
+from sketchloom.evaluate.carving import is_carved
+from sketchloom.files.carving import LOOKS
 from sketchloom.files.outgoing import Wanted
 from sketchloom.files.recipients import APPROVAL, PACKAGE, STICKERS
 from sketchloom.files.release import SVG, VERSIONS
@@ -108,7 +110,7 @@ class ReleasePanel(Panel):
         self.dialect = DialectBox()
         self.dialect.chosen.connect(lambda key: self._recipe is not None and self.change.emit(
             replace(self._recipe, dialect=key), self.tr("dialect of machine code"), ""))
-        self.plan_of = lambda work: None
+        self.plan_of = self.carved_of = lambda work: None
         self._work = self._of_work = self._of_files = None
 
     @property
@@ -133,8 +135,10 @@ class ReleasePanel(Panel):
         if self._work is None or self._of_work is None:
             self.checks.show_checks((), self._work is not None)
             return
+        carved = self.carved_of(self._work)
         self.checks.show_checks(checks_of(self._work, self.plan_of(self._work), self._of_files,
-                                          self.checks.unchecked, self._of_work))
+                                          self.checks.unchecked, self._of_work,
+                                          None if carved is None else carved.findings))
 
     def _build_recipients(self):
         self.who = RecipientsBox(self._chosen_for)
@@ -142,11 +146,7 @@ class ReleasePanel(Panel):
         self.who.said.connect(lambda text, is_wrong: self._say(text, "trouble" if is_wrong else "done"))
         self._form = QComboBox()
         self._form.setAccessibleName(self.tr("Format"))
-        for one in formats().values():
-            self._form.addItem(told(one.label), one.key)
-        self._form.addItem(self.tr("A page to approve"), APPROVAL)
-        self._form.addItem(self.tr("All of it in one folder"), PACKAGE)
-        self._form.addItem(self.tr("Pages to print, and their cuts"), STICKERS)
+        self._fill_forms(False)
         self._form.activated.connect(lambda _: self._show_form())
         self._look = button(self.tr("Look at the files first"), "play",
                             self.tr("Made, read back and played as the machine would run them; nothing is written"))
@@ -154,6 +154,19 @@ class ReleasePanel(Panel):
         self._keep = button(self.tr("Keep this for the next work"), "device-floppy",
                             self.tr("Format, files and settings, for whoever is chosen above"))
         self._keep.clicked.connect(self.who.keep)
+
+    def _fill_forms(self, of_carving):
+        """All that can be written; a carved blank only where there is one."""
+        rows = [*((told(one.label), one.key) for one in formats().values()),
+                (self.tr("A page to approve"), APPROVAL), (self.tr("All of it in one folder"), PACKAGE),
+                (self.tr("Pages to print, and their cuts"), STICKERS),
+                *((told(words), key) for key, (_, words) in LOOKS.items() if of_carving)]
+        if self._form.count() != len(rows):
+            now = self._form.currentData()
+            self._form.clear()
+            for text, key in rows:
+                self._form.addItem(text, key)
+            self._form.setCurrentIndex(max(self._form.findData(now), 0))
 
     def _take_recipient(self, key, by_hand=True):
         """Take what suits one who gets works."""
@@ -185,7 +198,8 @@ class ReleasePanel(Panel):
             part.setEnabled(is_plain and of_one)
         suffix = wanted.kind.suffix[1:].upper() if is_plain else {
             APPROVAL: self.tr("the page to approve"), PACKAGE: self.tr("the folder"),
-            STICKERS: self.tr("pages and cuts")}[wanted.form]
+            STICKERS: self.tr("pages and cuts"), **{key: end[1:].upper() for key, (end, _) in LOOKS.items()}}[
+                wanted.form]
         self._write.setText(self.tr("Write {0}…").format(suffix))
 
     @property
@@ -305,6 +319,7 @@ class ReleasePanel(Panel):
             self._work = None if work.rough else work
             self._of_work = self._of_files = None
         self._show_checks()
+        self._fill_forms(is_carved(work))
         self._can_write = bool(work.layers) and not work.rough  # a preview is not what is written
         for part in (self._write, self._shared, self._copy, self.drag):
             part.setEnabled(self._can_write)

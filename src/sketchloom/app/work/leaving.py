@@ -17,8 +17,9 @@ from sketchloom.desk.preflight import checks_of, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
-from sketchloom.files import opening, papers, print_and_cut, release, sending, user_data
-from sketchloom.files.made import Made
+from sketchloom.files import carved_papers, opening, papers, print_and_cut, release, sending, user_data
+from sketchloom.files.carving import CarvedWork
+from sketchloom.files.made import Made, Simulated
 from sketchloom.files.outgoing import Wanted, Words, files_of
 from sketchloom.files.reading_back import found_in, read_back
 from sketchloom.files.recipients import APPROVAL
@@ -86,26 +87,28 @@ class Leaving(QObject):
             return
         name, target, plan = self._session.document.name, Path(target), self._session.plan_of(work)
         words, number, before = self._words(), self._revision, self._approved()
+        seen = self._session.carved_of(work)
 
         def run(progress):
             if replace:
                 (target.parent if wanted.suffix else target).mkdir(exist_ok=True)  # one that was asked for anew
-            its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
+            its, carved = self._worked_out(work, wanted, plan, seen, progress)
+            of_carving = None if carved is None else carved.findings
             def again():
                 self.write(target, wanted, replace, True)
             of_work = findings_of_work(work)
-            stops = checklist.stops(checks_of(work, its, off=wanted.unchecked, of_work=of_work))
+            stops = checklist.stops(checks_of(work, its, None, wanted.unchecked, of_work, of_carving))
             if stops and not anyway:
                 return _HeldBack(stops, again)
             was = None
             if wanted.form == APPROVAL and before is not None:
                 was = Pipeline(self._session.cache).evaluate(work.original, before, progress=progress)
-            files = files_of(work, its, target, name, wanted, words, number, was)
+            files = files_of(work, its, target, name, wanted, words, number, was, carved)
             there = [path for path in release.there_already(files) if path != target]
             if there and not replace:
                 return _InTheWay(tuple(there), target, lambda at: self.write(at, wanted, True, anyway))
             files, found = self._read_back(files, work, its, progress)
-            stops = checklist.stops(checks_of(work, its, found, wanted.unchecked, of_work))
+            stops = checklist.stops(checks_of(work, its, found, wanted.unchecked, of_work, of_carving))
             if stops and not anyway:
                 return _HeldBack(stops, again)
             done = self._written(files, Part(progress, _READ_SHARE, 1.0))
@@ -119,14 +122,14 @@ class Leaving(QObject):
             self._session.trouble.emit("write", self._why_not())
             return
         name, plan = self._session.document.name, self._session.plan_of(work)
-        words, number = self._words(), self._revision
+        words, number, seen = self._words(), self._revision, self._session.carved_of(work)
 
         def run(progress):
-            its = plan or (self._planned(work, progress) if wanted.needs_plan else None)
+            its, carved = self._worked_out(work, wanted, plan, seen, progress)
             with tempfile.TemporaryDirectory() as folder:  # the folder of files that are only looked at
                 target = Path(folder) / f"{release.safe_stem(name)}{wanted.suffix}" if wanted.suffix else Path(folder)
                 alone = dataclasses.replace(wanted, report=False, plan=False)
-                files = files_of(work, its, target, name, alone, words, number)
+                files = files_of(work, its, target, name, alone, words, number, carved=carved)
             seconds = [t.machine_s for t in its.timed] if its is not None and wanted.needs_plan else []
             looks, found = [], []
             for n, (path, make) in enumerate(files[:_MOST_LOOKS]):
@@ -136,6 +139,8 @@ class Leaving(QObject):
                 looks.append(looked_at(path.name, path.suffix, make(), machine, planned))
                 if isinstance(make, Made):
                     found += found_in(looks[-1], make, work.recipe.svg_reader)
+                if isinstance(make, Simulated):
+                    found += (one for one in make.told() if one not in found)
             return work, tuple(looks), tuple(found)
 
         def show(done):
@@ -147,7 +152,11 @@ class Leaving(QObject):
     def stops(self) -> tuple:
         """What holds the work back as it is shown; its plan where one was made."""
         work = self._session.work  # what is found in cuts beside the work's own findings says no stop
-        return () if work is None else checklist.stops(checks_of(work, self._session.plan_of(work), of_work=()))
+        if work is None:
+            return ()
+        carved = self._session.carved_of(work)
+        return checklist.stops(checks_of(work, self._session.plan_of(work), of_work=(),
+                                         of_carving=None if carved is None else carved.findings))
 
     def send(self, look, address: str) -> None:
         """Send a file that was looked at to a machine; ``sent`` when it took all of it."""
@@ -184,7 +193,7 @@ class Leaving(QObject):
     @staticmethod
     def _words():
         return Words(*({key: told(pattern) for key, pattern in some.items()}
-                       for some in (release.PLAN_WORDS, papers.WORDS)))
+                       for some in (release.PLAN_WORDS, papers.WORDS, carved_papers.WORDS)))
 
     @property
     def _revision(self):
@@ -202,6 +211,15 @@ class Leaving(QObject):
         one = Alternative(self.tr("Revision {0}").format(self._revision), dataclasses.replace(recipe, alternatives=()))
         self._session.change(dataclasses.replace(recipe, alternatives=(*recipe.alternatives, one)),
                              self.tr("revision kept"))
+
+    def _worked_out(self, work, wanted, plan, carved, progress):
+        """The plan and the carved work that the files are made of, where nobody has looked at them yet."""
+        if wanted.carves(work):
+            if carved is None:
+                with watched(progress):
+                    carved = CarvedWork(work)
+            return None, carved
+        return plan or (self._planned(work, progress) if wanted.needs_plan else None), None
 
     def _planned(self, work, progress):
         """A plan of the sheets, where nobody has looked at one."""

@@ -58,6 +58,7 @@ class Session(QObject):
         self.latest: Shown | None = None
         self.image: SourceImage | None = None
         self.plan_of: Callable = lambda work: None  # the plan of sheets that is seen of a work, if any
+        self.carved_of: Callable = lambda work: None  # the same of a carved blank
         self.cache = Cache()
         self.opening, self.writing = Lane("opening"), Lane("writing", newest_wins=False)
         self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside

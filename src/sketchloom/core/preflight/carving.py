@@ -12,7 +12,7 @@ from sketchloom.core.carve.field import uncut
 from sketchloom.core.carve.job import Job, Step, bottom_of
 from sketchloom.core.carve.operations import CARVE, EDGE, ON, POCKET, PROFILE, SURFACE
 from sketchloom.core.carve.sweeping import sweep
-from sketchloom.core.preflight.findings import NOTE, SHEETS, STOP, WARN, Finding, rule
+from sketchloom.core.preflight.findings import NOTE, RELEASE, SHEETS, STOP, WARN, Finding, rule
 from sketchloom.core.shapes.polygons import areas_of
 from sketchloom.core.sheets.machine import Machine
 
@@ -53,6 +53,16 @@ BEFORE = rule("carve.before", WARN, SHEETS, said("rests cleared before they are 
               said("Operation {number} clears what {tool} left, which comes later or not at all."))
 BED = rule("carve.bed", STOP, SHEETS, said("a blank larger than the machine's bed"),
            said("The blank is {wide:.0f} × {high:.0f} mm; the machine cuts {bed_wide:.0f} × {bed_high:.0f} mm."))
+UNLIKE = rule("carve.unlike", STOP, RELEASE, said("machine code that carves something else"),
+              said("Run from its bytes alone, the code carves {share:.1f} % of the blank otherwise than planned. Do "
+                   "not run it; choose another dialect."))
+_LIKE_SHARE = 0.998
+"""Beyond what two grids of places make of one wall."""
+
+
+def findings_of_code(share: float) -> tuple[Finding, ...]:
+    """Of machine code that carves the ``share`` of the blank as it was planned."""
+    return () if share >= _LIKE_SHARE else (UNLIKE.found(share=100 * (1 - share)),)
 
 
 def findings_of_job(job: Job, machine: Machine, tools=(), place_of=lambda x, y: (x, y)) -> tuple[Finding, ...]:

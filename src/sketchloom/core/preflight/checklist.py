@@ -8,21 +8,23 @@ from sketchloom.core.preflight.findings import NOTE, STOP, WARN, Finding
 
 PASSED, UNKNOWN, OFF = "passed", "unknown", "off"
 """How a check stands beside the severities: nothing speaks against it, it was not made yet, nobody wants it made."""
-PLAN, FILES = "plan", "files"
-"""What a check waits for beside the work: a plan of its sheets, or the files themselves."""
+PLAN, FILES, CARVED = "plan", "files", "carved"
+"""What a check waits for beside the work: a plan of its sheets, the files themselves, or the blank as it is carved."""
 _RANK = {NOTE: 0, WARN: 1, STOP: 2}
 
 
 @dataclass(frozen=True, slots=True)
 class Check:
     """A check. ``title``: what is so when it passes; ``codes`` of the findings that speak against it; ``waits_for``:
-    PLAN or FILES; ``must``: it cannot be put off, as somebody may be hurt."""
+    PLAN, FILES or CARVED; ``must``: it cannot be put off, as somebody may be hurt; ``of_carving``: only works that a
+    router carves have it."""
 
     key: str
     title: str
     codes: tuple[str, ...]
     waits_for: str = ""
     must: bool = False
+    of_carving: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,20 +54,33 @@ CHECKS = (
     Check("corners", said("No corner tighter than the blade turns"), ("release.corners", "sheets.detail")),
     Check("inside", said("No picture and no text left inside"), ("release.inside",), FILES),
     Check("rights", said("The picture may be used"), ("release.rights",)),
+    Check("carved_within", said("No cut beyond the blank, no blank beyond the bed"), ("carve.deep", "carve.bed"),
+          CARVED, must=True, of_carving=True),
+    Check("carved_held", said("Nothing comes loose under a tool"), ("carve.tabs", "carve.after"), CARVED, must=True,
+          of_carving=True),
+    Check("carved_tools", said("Tools reach all that they carve"),
+          ("carve.lost", "carve.toolless", "carve.nothing", "carve.uncut", "carve.floor", "carve.edge"), CARVED,
+          of_carving=True),
+    Check("carved_order", said("Feeds and order suit the machine"), ("carve.feed", "carve.before", "carve.air"), CARVED,
+          of_carving=True),
+    Check("carved_back", said("The code carves what is shown"), ("carve.unlike",), FILES, of_carving=True),
 )
 
 
-def checked(findings: Collection[Finding], known: Collection[str] = (), off: Collection[str] = ()
-            ) -> tuple[Checked, ...]:
+def checked(findings: Collection[Finding], known: Collection[str] = (), off: Collection[str] = (),
+            is_carved: bool = False) -> tuple[Checked, ...]:
     """How each check stands.
 
     Parameters
     ----------
-    findings : all that is known. known : of PLAN and FILES what there is. off : keys of checks that nobody wants made;
-        those that must be made are.
+    findings : all that is known. known : of PLAN, FILES and CARVED what there is. off : keys of checks that nobody
+        wants made; those that must be made are. is_carved : a router carves it, so the checks of carving are made, and
+        none of sheets that are cut.
     """
     made = []
     for check in CHECKS:
+        if check.waits_for == PLAN if is_carved else check.of_carving:
+            continue
         if check.key in off and not check.must:
             made.append(Checked(check, OFF))
             continue

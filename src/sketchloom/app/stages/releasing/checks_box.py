@@ -9,7 +9,7 @@ from sketchloom.app import theme
 from sketchloom.app.parts.finding_rows import ICONS
 from sketchloom.app.parts.widgets import button, clear, counted, label
 from sketchloom.app.words import told
-from sketchloom.core.preflight.checklist import FILES, OFF, PASSED, PLAN, UNKNOWN
+from sketchloom.core.preflight.checklist import CARVED, FILES, OFF, PASSED, PLAN, UNKNOWN
 from sketchloom.core.preflight.findings import NOTE, STOP, WARN
 
 _SIGNS = {**ICONS, PASSED: ("circle-check", "MOSS"), UNKNOWN: ("circle", "INK_SOFT"),
@@ -133,7 +133,8 @@ class ChecksBox(QWidget):
             return text + (" " + counted(more, self.tr("And 1 more."), self.tr("And {0} more.")).format(more)
                            if more else "")
         if one.state == UNKNOWN:
-            return {PLAN: self.tr("Known once the sheets are planned."),
+            return {CARVED: self.tr("Known once Sheets has carved the blank."),
+                    PLAN: self.tr("Known once the sheets are planned."),
                     FILES: self.tr("Known once the files were looked at.")}[one.check.waits_for]
         return ""
 
