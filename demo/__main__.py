@@ -9,7 +9,7 @@ from PIL import Image
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 from PySide6.QtGui import QGuiApplication
 
-from demo import evening, pictures, sources
+from demo import evening, pictures, quay, sources
 from sketchloom.files.demo_works import DEMOS
 from sketchloom.files.opening import open_project
 
@@ -18,7 +18,8 @@ NAMES = {"lighthouse-badge.png": pictures.lighthouse, "kingfisher-sketch.png": p
          "lantern-panel.png": pictures.lantern_panel, "paper-boat.jpg": pictures.paper_boat,
          "kingfisher-by-phone.jpg": sources.phone_kingfisher, "small-mark.png": sources.small_logo,
          "portrait.jpg": sources.portrait, "boats-in-pen.png": sources.pen_sketch,
-         "lantern-banner.png": evening.banner, "six-badges.png": evening.six_badges}
+         "lantern-banner.png": evening.banner, "six-badges.png": evening.six_badges,
+         "quay-sign.png": quay.quay_sign}
 THUMBNAIL_PX = 220
 
 

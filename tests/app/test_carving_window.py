@@ -5,7 +5,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from PySide6.QtCore import QPoint, Qt
+from PySide6.QtCore import QPoint, QPointF, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
@@ -105,7 +105,18 @@ def test_what_is_carved_is_turned_by_pointer_and_keys(person):
     assert view.turn_deg != turn and view.tilt_deg != tilt and (seen() != before).any()
     at = view.section
     QTest.keyClick(view, Qt.Key.Key_Down, Qt.KeyboardModifier.ShiftModifier)
-    assert view.section > at
+    assert view.section[0][1] > at[0][1]
+    QTest.keyClick(view, Qt.Key.Key_Right, Qt.KeyboardModifier.ShiftModifier)
+    assert view.section[0][1] < view.section[1][1], "turned about its middle"
+
+    # a line of one's own from one place to another
+    begin, end = middle - QPoint(60, 20), middle + QPoint(50, 30)
+    QTest.mousePress(view, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.ShiftModifier, begin)
+    QTest.mouseMove(view, middle)
+    QTest.mouseMove(view, end)
+    QTest.mouseRelease(view, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.ShiftModifier, end)
+    wanted = np.array([view.place_under(QPointF(p)) for p in (begin, end)]) / view._field.board_mm
+    assert np.abs(wanted - view.section).max() < 0.02
     turn = view.turn_deg
     QTest.keyClick(view, Qt.Key.Key_Right)
     assert view.turn_deg != turn

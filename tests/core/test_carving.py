@@ -1,5 +1,7 @@
 """Carving: forms of tools, paths, and the height field they leave, against closed forms and a geometry library."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 import shapely
@@ -378,6 +380,51 @@ def test_a_look_from_above_shows_every_place_where_it_is(carved_sign):
         assert shading.lit(own, look).colour.std() > 5
 
 
+@pytest.mark.parametrize(("turn", "tilt", "zoom"), [(0, 0, 1), (30, 0, 2), (0, 40, 1), (-25, 52, 1), (140, 70, 0.7)])
+def test_a_place_that_is_seen_is_found_under_its_pixel(carved_sign, turn, tilt, zoom):
+    _, own = carved_sign
+    face = shading.lit(own, "wood")
+    camera = shading.Camera.at(face, (640, 480), turn, tilt, zoom)
+    high = np.array([[8.0, 20.0], [60.0, 4.0], [112.0, 70.0], [3.0, 86.0]])  # on the rim, which nothing hides
+    high = high[[own.z[int(y / own.mm_per_px), int(x / own.mm_per_px)] > -0.01 for x, y in high]]
+    assert len(high) >= 3
+    a_pixel = 1.0 / (np.linalg.norm(np.linalg.inv(camera.to_field[:, :2]), 2) / camera.mm_per_px)
+    off = 3 * a_pixel / np.cos(np.radians(tilt)) + own.mm_per_px
+    for place, (x, y) in zip(high, camera.seen(high), strict=True):
+        there = camera.place_under(face, x, y)
+        if 0 <= x < 640 and 0 <= y < 480:
+            assert there is not None and np.hypot(*(place - there)) < off
+    assert camera.place_under(face, 0, 0) is None or zoom > 1
+
+
+def test_what_did_not_change_is_not_worked_out_again():
+    blank = blanks.Blank(width_mm=80.0, height_mm=60.0, thickness_mm=12.0)
+    board, kept, made = boards.outline(blank), {}, []
+
+    def keep(key, make):
+        if key not in kept:
+            made.append(key[0])
+            kept[key] = make()
+        return kept[key]
+
+    def carve(*operations):
+        made.clear()
+        its = job.job_of(blank, board, operations, tools.shipped(), lambda t: board.buffer(-8), ROUTER, keep)
+        return job.carved(its, 0.5, keep), its
+    pocket = Operation("pocket", Target("field"), "end-6", 3.0)
+    groove = Operation("groove", Target("board"), "vee-90", 1.0)
+    first, _ = carve(pocket, groove)
+    assert sorted(made) == ["step", "step", "swept", "swept"]
+    again, its = carve(groove, replace(pocket, name="the field"), replace(pocket, on=False))
+    assert not made and [step.number for step in its.steps] == [0, 1]
+    assert (again.z == first.z).all() and its.steps[1].operation.name == "the field"
+    carve(replace(pocket, depth_mm=4.0), groove)
+    assert sorted(made) == ["step", "swept"]
+    plain = job.carved(job.job_of(blank, board, (pocket, groove), tools.shipped(), lambda t: board.buffer(-8), ROUTER),
+                       0.5)
+    assert (plain.z == first.z).all()
+
+
 def test_a_section_goes_through_what_was_cut(carved_sign):
     _, own = carved_sign
     along, high = own.along((0, 45), (120, 45))
@@ -406,6 +453,10 @@ def test_what_may_go_wrong_is_found_and_nothing_else():
     star = shapely.union_all([rotated(box(20, 40, 100, 50), a, about=(60, 45)) for a in (0, 60, 120)])
     uncut = found((Operation("pocket", Target("field"), "end-6", 3.0),), shape=star.difference(box(58, 0, 61, 90)))
     assert set(uncut) == {"carve.uncut"} and uncut["carve.uncut"].x_px is not None
+    both = (Operation("pocket", Target("field"), "end-6", 3.0), rests)
+    assert "carve.uncut" not in found(both, shape=star.difference(box(58, 0, 61, 90))), "the next tool clears them"
+    shallow = (both[0], replace(rests, depth_mm=1.0))
+    assert "carve.uncut" in found(shallow, shape=star.difference(box(58, 0, 61, 90)))
     assert "carve.deep" in found((Operation("pocket", Target("field"), "end-6", 12.0),))
     assert "carve.edge" in found((Operation("pocket", Target("field"), "end-1", 6.0),))
     assert "carve.tabs" in found((Operation("profile", Target("board"), "end-6", 12.0),))

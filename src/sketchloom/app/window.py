@@ -292,7 +292,7 @@ class Window(QMainWindow):
         self.bench.put_down()
         self.bench.close_lanes()
         self.planning.planner.lane.close()
-        self.carving.lane.close()
+        self.carving.close()
         self.session.close()
         event.accept()
 

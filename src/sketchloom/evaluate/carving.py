@@ -1,44 +1,33 @@
-"""From a work to what is carved of it: targets found in the work, the job worked out, the carved blank."""
+"""From a work to what is carved of it: proposed, the job worked out, the carved blank."""
 
 from dataclasses import replace
 
 import numpy as np
-import shapely
-from shapely.geometry import MultiLineString, Point
 
-from sketchloom.core.carve import board as boards
-from sketchloom.core.carve.blank import OWN, Blank
+from sketchloom.core.carve.blank import Blank
 from sketchloom.core.carve.field import HeightField
 from sketchloom.core.carve.job import Job, carved, job_of
 from sketchloom.core.carve.operations import (
     BOARD,
     CARVE,
     ENGRAVE,
-    FIELD,
     LAYER,
-    MIDDLE,
     POCKET,
     PROFILE,
-    REGION,
     Operation,
     Target,
 )
 from sketchloom.core.carve.tools import Tool, shipped, shipped_one
-from sketchloom.core.curves.curveset import flatten
-from sketchloom.core.curves.outline import face_outline
-from sketchloom.core.shapes.moving import shifted
-from sketchloom.core.shapes.polygons import area_of_outline
 from sketchloom.core.sheets.machine import ROUTER
-from sketchloom.core.sheets.part import in_mm
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.planning import area_of_layer, machine_of
+from sketchloom.evaluate.targets import area_of_target, board_of
 from sketchloom.evaluate.work import Work
 
 FIELD_MM = 0.25
 """Places of the carved blank that is looked at lie so far apart."""
 MOST_SEEN = 6_000_000
 """Of a larger blank they lie farther apart: no screen shows more, and it takes seconds."""
-_FLAT_MM = 0.005
 _VEE, _ROOM, _UNDER_MM = "vee-60", 1.2, 0.2
 _WIDE_SHARE = 0.1
 """What is wider than a V in more than this share is a pocket."""
@@ -55,13 +44,17 @@ def tools_of(recipe) -> tuple[Tool, ...]:
     return (*recipe.cutters, *(one for one in shipped() if one.key not in kept))
 
 
-def board_of(work: Work, cache: Cache | None = None):
-    """The outline of the blank, mm."""
-    blank = work.recipe.blank
-    if blank.shape != OWN:
-        return boards.outline(blank)
-    own = _layer(work, blank.of, cache or Cache())
-    return boards.outline(blank, max(own.geoms, key=lambda one: one.area) if own is not None and own.geoms else None)
+def kept_tools(recipe, operations, table, chosen=()) -> tuple[Tool, ...]:
+    """The tools that a recipe keeps for its operations: a tool of the user's table comes along once it is named, and
+    stays as it was then unless its key is ``chosen`` anew. What is as shipped is not kept."""
+    before = _tools_named(recipe.operations) - set(chosen)
+    known = {one.key: one for one in table} | {one.key: one for one in tools_of(recipe) if one.key in before}
+    used = sorted(_tools_named(operations))
+    return tuple(known[key] for key in used if key in known and known[key] not in shipped())
+
+
+def _tools_named(operations):
+    return {key for one in operations for key in (one.tool, one.rest_of, one.clear_with) if key}
 
 
 def job_of_work(work: Work, cache: Cache | None = None) -> Job:
@@ -74,102 +67,19 @@ def job_of_work(work: Work, cache: Cache | None = None) -> Job:
     cache = cache or Cache()
     recipe, board = work.recipe, board_of(work, cache)
     return job_of(recipe.blank, board, recipe.operations, tools_of(recipe),
-                  lambda target: area_of_target(work, target, board, cache), machine_of(work))
+                  lambda target: area_of_target(work, target, board, cache), machine_of(work), cache.keep)
 
 
-def carved_of(job: Job, mm_per_px: float | None = None) -> HeightField:
-    """The carved blank, as fine as is looked at where that is not said."""
+def fine_mm(job: Job) -> float:
+    """How far apart places of a carved blank lie that is looked at."""
+    return max(FIELD_MM, float(np.sqrt(job.blank.width_mm * job.blank.height_mm / MOST_SEEN)))
+
+
+def carved_of(job: Job, mm_per_px: float | None = None, cache: Cache | None = None) -> HeightField:
+    """The carved blank, as fine as is looked at where that is not said; only that is kept."""
     if mm_per_px is None:
-        wide, high = job.blank.width_mm, job.blank.height_mm
-        mm_per_px = max(FIELD_MM, float(np.sqrt(wide * high / MOST_SEEN)))
+        return carved(job, fine_mm(job), (cache or Cache()).keep)
     return carved(job, mm_per_px)
-
-
-def area_of_target(work: Work, target: Target, board, cache: Cache):
-    """The area or the lines of a target on the blank, mm; None where it is gone."""
-    blank = work.recipe.blank
-    match target.kind:
-        case "board":
-            return board
-        case "field":
-            return boards.field_of(blank, board)
-        case "middle":
-            return boards.middle_of_rim(blank, board) if blank.rim_mm > 0 else None
-        case "layer":
-            found = _layer(work, target.key, cache)
-        case "region":
-            found = _region(work, target)
-        case _:
-            parts = [_shape_of(work, layer, cache) for layer in work.layers]
-            found = shapely.union_all([p for p in parts if p is not None]) if parts else None
-    return None if found is None or found.is_empty else _placed(work, found)
-
-
-def _placed(work, shape):
-    """From the work's own millimetres to those of the blank."""
-    wide, high = work.size_mm
-    x, y = work.recipe.blank.work_middle_mm
-    return shifted(shape, x - wide / 2, y - high / 2)
-
-
-def on_work(work: Work, x_mm: float, y_mm: float) -> tuple[float, float]:
-    """A place of the blank in the work's own millimetres."""
-    wide, high = work.size_mm
-    x, y = work.recipe.blank.work_middle_mm
-    return x_mm - x + wide / 2, y_mm - y + high / 2
-
-
-def _layer(work, key, cache):
-    layer = next((one for one in work.layers if one.plan.key == key), None)
-    return None if layer is None else _shape_of(work, layer, cache)
-
-
-def _shape_of(work, layer, cache):
-    """The area of a layer, or the lines of a pen."""
-    if layer.outline.pen_px is None:
-        return area_of_layer(cache, work, layer)
-    outline = in_mm(layer.outline, work.mm_per_px)
-    xy, starts = flatten(outline.controls, outline.straight, _FLAT_MM)
-    ends = outline.controls[outline.starts[1:] - 1, 3] if len(outline.controls) else np.empty((0, 2))
-    begins = starts[outline.starts]
-    return MultiLineString([np.concatenate([xy[a:b], [end]]) for a, b, end in zip(
-        begins[:-1].tolist(), begins[1:].tolist(), ends, strict=True) if b > a])
-
-
-def _region(work, target):
-    """The region at a place of the picture as it came."""
-    ((x, y),) = work.as_shown(((target.x, target.y),))
-    faces = work.traced.planar.faces
-    row, column = int(y * faces.shape[0]), int(x * faces.shape[1])
-    if not (0 <= row < faces.shape[0] and 0 <= column < faces.shape[1]):
-        return None
-    face = int(faces[row, column])
-    if work.ground[face]:
-        return None
-    outline = face_outline(work.traced.planar, work.traced.curves, face)
-    return area_of_outline(in_mm(outline, work.mm_per_px), _FLAT_MM)
-
-
-def region_at(work: Work, x_mm: float, y_mm: float, cache: Cache | None = None) -> Target | None:
-    """The target that a place of the blank means: the region there, else the field or the board."""
-    board = board_of(work, cache)
-    wide, high = work.size_mm
-    x, y = on_work(work, x_mm, y_mm)
-    if 0 <= x < wide and 0 <= y < high:
-        ((px, py),) = work.as_came(((x / wide, y / high),))
-        target = Target(REGION, x=px, y=py)
-        if _region(work, target) is not None:
-            return target
-    place = Point(x_mm, y_mm)
-    if boards.field_of(work.recipe.blank, board).contains(place):
-        return Target(FIELD)
-    return Target(BOARD) if board.contains(place) else None
-
-
-def targets_of(work: Work) -> tuple[Target, ...]:
-    """What can be carved: of the blank, and each layer."""
-    own = (Target(BOARD), Target(FIELD), *((Target(MIDDLE),) if work.recipe.blank.rim_mm > 0 else ()))
-    return own + tuple(Target(LAYER, layer.plan.key) for layer in work.layers)
 
 
 def proposed(work: Work) -> tuple[Blank, tuple[Operation, ...]]:

@@ -7,6 +7,7 @@ from pathlib import Path
 
 import numpy as np
 from PIL import Image
+from shapely.geometry import Point
 
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.said import said
@@ -20,8 +21,10 @@ from sketchloom.core.formats.dialects import shipped
 from sketchloom.core.preflight.carving import findings_of_code, findings_of_job
 from sketchloom.core.sheets.machine import MIDDLE
 from sketchloom.core.simulate import router
-from sketchloom.evaluate.carving import MOST_SEEN, carved_of, job_of_work, on_work, tools_of
+from sketchloom.evaluate.cache import Cache
+from sketchloom.evaluate.carving import MOST_SEEN, carved_of, job_of_work, tools_of
 from sketchloom.evaluate.planning import machine_of
+from sketchloom.evaluate.targets import on_work
 from sketchloom.evaluate.work import Work
 from sketchloom.files.made import Simulated
 from sketchloom.files.release import safe_stem
@@ -33,7 +36,7 @@ PICTURE_PX = (1600, 1000)
 _SOLID_MM, _MOST_SOLID = 0.5, 150_000
 """Places of a solid lie so far apart, farther where a reader would choke on it."""
 _BACK_MM = 0.5
-_SAME_MM = 0.05
+_SAME_MM, _NEAR_MM = 0.05, 1.5
 SUFFIXES = (".png", ".stl", ".glb", ".pdf")
 LOOKS = {"carved-png": (".png", said("A picture of the carved blank")),
          "carved-stl": (".stl", said("The carved blank as a solid (STL)")),
@@ -44,12 +47,13 @@ LOOKS = {"carved-png": (".png", said("A picture of the carved blank")),
 class CarvedWork:
     """A carved work and what follows from it, worked out when it is asked for."""
 
-    def __init__(self, work: Work, job: Job | None = None):
-        self.work, self.job = work, job or job_of_work(work)
+    def __init__(self, work: Work, job: Job | None = None, cache: Cache | None = None):
+        self._cache = cache or Cache()
+        self.work, self.job = work, job or job_of_work(work, self._cache)
         self.machine = machine_of(work)
         self._fields: dict[float | None, HeightField] = {}
         self._coded: dict[str, code.Coded] = {}
-        self._back: dict[str, tuple[HeightField, float]] = {}
+        self._back: tuple[HeightField, float] | None = None
 
     @property
     def seconds(self) -> float:
@@ -62,10 +66,25 @@ class CarvedWork:
         """How wide the rim is where it is narrowest and widest, as measured; None without one."""
         return measured_rim(self.job.board, self.job.field) if self.job.blank.rim_mm > 0 else None
 
+    def outlines_of(self, number: int) -> list[np.ndarray]:
+        """Where the operation of a number in the list lies: lines (N, 2) mm on the blank."""
+        area = next((step.area for step in self.job.steps if step.number == number), None)
+        if area is None:
+            return []
+        lines = area.boundary if area.geom_type in ("Polygon", "MultiPolygon") else area
+        return [np.asarray(one.coords, float)[:, :2] for one in getattr(lines, "geoms", [lines])]
+
+    def number_at(self, x_mm: float, y_mm: float) -> int | None:
+        """The number of the smallest operation that a place of the blank lies in, or on whose line."""
+        place = Point(x_mm, y_mm)
+        reach = [(step.area.area, step.number) for step in self.job.steps
+                 if step.area.distance(place) <= (_NEAR_MM if step.area.area == 0 else 0)]
+        return min(reach)[1] if reach else None
+
     def field(self, mm_per_px: float | None = None) -> HeightField:
         """The carved blank."""
         if mm_per_px not in self._fields:
-            self._fields[mm_per_px] = carved_of(self.job, mm_per_px)
+            self._fields[mm_per_px] = carved_of(self.job, mm_per_px, self._cache)
         return self._fields[mm_per_px]
 
     @property
@@ -100,8 +119,8 @@ class CarvedWork:
     def carved_back(self, title: str) -> tuple[HeightField, float]:
         """What the simulated router carves of the bytes alone, and the share of places where that is what was planned.
         """
-        if title in self._back:
-            return self._back[title]
+        if self._back is not None:  # the title is a comment in the code
+            return self._back
         coded = self.coded(title)
         blank = self.job.blank
         middle = (blank.width_mm / 2, blank.height_mm / 2) if self.machine.origin == MIDDLE else None
@@ -110,8 +129,8 @@ class CarvedWork:
         made = router.carve(coded.data, dict(coded.tools), before, middle).field
         own = self.field(fine)
         off = np.abs(np.maximum(made.z, -blank.thickness_mm) - np.maximum(own.z, -blank.thickness_mm))
-        self._back[title] = made, float((off[own.board] <= _SAME_MM).mean())
-        return self._back[title]
+        self._back = made, float((off[own.board] <= _SAME_MM).mean())
+        return self._back
 
 
 def outgoing_code(one: CarvedWork, target, stem: str) -> list[tuple[Path, Callable[[], bytes]]]:

@@ -4,13 +4,37 @@ from dataclasses import dataclass, replace
 from importlib.resources import files
 from pathlib import Path
 
+import numpy as np
+from PIL import Image
+
 from sketchloom.core.base.said import said
+from sketchloom.core.carve.blank import Blank
+from sketchloom.core.carve.operations import (
+    BOARD,
+    CARVE,
+    EDGE,
+    FIELD,
+    GROOVE,
+    LAYER,
+    MIDDLE,
+    POCKET,
+    PROFILE,
+    SHAPE,
+    Operation,
+    Target,
+)
+from sketchloom.core.curves.chains import ring_points
+from sketchloom.core.shapes.drawn import PlacedShape
+from sketchloom.core.shapes.text import fonts, shaped
 from sketchloom.core.sheets import machine as machines
 from sketchloom.files import project as projects
 from sketchloom.files.opening import open_as_layers
 from sketchloom.files.project import Project
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import LayerEdit
+
+NIGHT, GOLD, MADDER = "#1e3557", "#e3ae4a", "#b5483c"
+"""Colours of the night, as the demo pictures have them."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,6 +47,8 @@ class Demo:
     about: str
     file_names: tuple[str, ...]
     recipe: Recipe
+    words: tuple[tuple[str, float, float, float], ...] = ()
+    """Words laid on it: text, and as shares of the picture's height how high, of its sides where its middle lies."""
 
     @property
     def file_name(self) -> str:
@@ -47,7 +73,11 @@ class Demo:
 
     def project(self) -> Project:
         if len(self.file_names) == 1:
-            return Project(replace(self.recipe, may_use=True), self.picture_path.read_bytes(), self.file_name)
+            recipe = replace(self.recipe, may_use=True)
+            if self.words:
+                with Image.open(self.picture_path) as picture:
+                    recipe = replace(recipe, shapes=tuple(_laid(*one, picture.size) for one in self.words))
+            return Project(recipe, self.picture_path.read_bytes(), self.file_name)
         made = open_as_layers(self.paths).project
         own = replace(
             self.recipe,
@@ -60,7 +90,27 @@ class Demo:
         return Project(own, made.source, self.source_name)
 
 
+def _laid(text, high, x, y, size):
+    """A word in the shipped font as a shape of a picture of a size, px."""
+    font = fonts()[0]
+    rings = [ring * high * size[1] for ring in shaped(text, font).rings]
+    every = np.concatenate([ring.reshape(-1, 2) for ring in rings])
+    to = np.multiply((x, y), size) - (every.min(0) + every.max(0)) / 2
+    return PlacedShape(tuple(ring_points((ring + to) / size) for ring in rings), MADDER, text, text=text,
+                       font=font.name)
+
+
 _FOLDER = Path(str(files("sketchloom").joinpath("data", "demo")))
+_SIGN = (
+    Operation(POCKET, Target(FIELD), "end-12", 4.0, raised=(Target(LAYER, NIGHT),)),
+    Operation(POCKET, Target(FIELD), "end-3", 4.0, raised=(Target(LAYER, NIGHT),), rest_of="end-12"),
+    Operation(POCKET, Target(LAYER, GOLD), "end-3", 2.0),
+    Operation(CARVE, Target(SHAPE, "LANTERN QUAY", 0.5, 0.69), "vee-60", from_mm=4.0),
+    Operation(CARVE, Target(SHAPE, "TIDEWALK LANTERN NIGHT", 0.5, 0.89), "vee-60", from_mm=4.0),
+    Operation(GROOVE, Target(MIDDLE), "ball-3", 1.5),
+    Operation(EDGE, Target(BOARD), "vee-90", 1.5),
+    Operation(PROFILE, Target(BOARD), "end-6", 22.2, tabs=6, lead_mm=3.0),
+)
 DEMOS = (
     Demo(
         "lighthouse",
@@ -138,6 +188,16 @@ DEMOS = (
         said("Six of one evening in five colours, cut from shared sheets"),
         ("six-badges.png",),
         Recipe(size_mm=400.0, smallest_mm=1.5, machine=machines.shipped()[0], carrier="A4", pieces="apart"),
+    ),
+    Demo(
+        "sign",
+        said("Quay sign"),
+        said("An ornament and two words on a plaque, carved by a router"),
+        ("quay-sign.png",),
+        Recipe(size_mm=600.0, smallest_mm=2.0, machine=next(m for m in machines.shipped() if m.kind == machines.ROUTER),
+               blank=Blank("plaque", 700.0, 300.0, 22.0, corner_mm=36.0, rim_mm=20.0, recess_mm=4.0),
+               operations=_SIGN),
+        (("LANTERN QUAY", 0.2, 0.5, 0.69), ("TIDEWALK LANTERN NIGHT", 0.075, 0.5, 0.89)),
     ),
     Demo("pen", said("Boats in pen"), said("Thin open lines for a pen"), ("boats-in-pen.png",), Recipe(size_mm=160.0)),
 )

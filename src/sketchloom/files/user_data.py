@@ -8,6 +8,7 @@ from pathlib import Path
 
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.plain import encoded
+from sketchloom.core.carve import tools as carve_tools
 from sketchloom.core.formats import dialects as dialect_table
 from sketchloom.core.formats.dialects import Dialect
 from sketchloom.core.shapes import own
@@ -76,6 +77,16 @@ def machines() -> tuple[machine.Machine, ...]:
 def keep_machines(table) -> None:
     """Write the user's table of machines; raises ExportError."""
     _keep_plain("machines.json", machine.to_plain(table))
+
+
+def cutters() -> tuple[carve_tools.Tool, ...]:
+    """The table of a router's tools: the user's own ``cutters.json`` in the data folder, else the shipped one."""
+    return _plain_in("cutters.json", _MAX_TABLE_BYTES, carve_tools.from_plain) or carve_tools.shipped()
+
+
+def keep_cutters(table) -> None:
+    """Write the user's table of a router's tools; raises ExportError."""
+    _keep_plain("cutters.json", carve_tools.to_plain(table))
 
 
 def dialects() -> tuple[Dialect, ...]:

@@ -1,7 +1,9 @@
 """The carved blank as it will look: turned by the pointer, with a section through it."""
 
+import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QImage, QPen, QPolygonF
+from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
+from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import theme
 from sketchloom.app.bench.chips import message
@@ -11,15 +13,17 @@ from sketchloom.core.base.units import MM_PER_IN, format_length
 from sketchloom.core.carve import shading
 
 _SECTION_PX, _REST_MS = 96, 140
+_SECTION_STEP, _SECTION_TURN = 0.02, 5.0
 _TURN, _TILT, _STEP = 0.35, 0.3, 6.0
 _MOST_ZOOM = 12.0
 
 
 class CarveView(Picture):
-    """Shows a carved blank. A drag turns it, with Shift it moves the line of the section; the wheel zooms; arrows turn,
-    with Shift they move the line."""
+    """Shows a carved blank. A drag turns it, with Shift it draws the line of the section; the wheel zooms; arrows turn,
+    with Shift they move and turn the line. A click is ``picked``: a place of the blank, mm."""
 
     viewed = Signal()
+    picked = Signal(float, float)
 
     def __init__(self):
         super().__init__()
@@ -28,10 +32,13 @@ class CarveView(Picture):
         self.setMinimumSize(theme.px(200), theme.px(160))
         self.view = View()
         self.unit = "mm"
-        self.turn_deg, self.tilt_deg, self.zoomed, self.section = -18.0, 48.0, 1.0, 0.5
-        self._field = self._face = self._image = None
+        self.turn_deg, self.tilt_deg, self.zoomed = -18.0, 48.0, 1.0
+        self.section: tuple = ((0.0, 0.5), (1.0, 0.5))
+        """Ends of the line, shares of the blank."""
+        self._field = self._face = self._image = self._begun = None
+        self._marked: list[np.ndarray] = []
         self._why = ""
-        self._held = None
+        self._held, self._is_click = None, False
         self._is_coarse = False
         self._rest = QTimer(self, singleShot=True, interval=_REST_MS)
         self._rest.timeout.connect(lambda: self._renew(False))
@@ -40,6 +47,15 @@ class CarveView(Picture):
         """A field and its lit face."""
         self._field, self._face, self._why = field, face, ""
         self._renew(False)
+
+    def mark(self, lines) -> None:
+        """Lines (N, 2) mm on the blank that show what is chosen."""
+        self._marked = list(lines)
+        self.update()
+
+    def set_pointing(self, on: bool) -> None:
+        """Whether a click means what lies there."""
+        self.setCursor(Qt.CursorShape.CrossCursor if on else Qt.CursorShape.ArrowCursor)
 
     def explain(self, why: str) -> None:
         """Nothing can be shown: why."""
@@ -80,17 +96,47 @@ class CarveView(Picture):
             high, wide = pixels.shape[:2]
             self._image = QImage(pixels.data, wide, high, 3 * wide, QImage.Format.Format_RGB888).copy()
         painter.drawImage(area, self._image)
+        self._paint_lines(painter, area)
         self._paint_section(painter, QRectF(0, area.height(), self.width(), self.height() - area.height()))
         if self.hasFocus():
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.setPen(QPen(QColor(theme.WOAD), 2))
             painter.drawRect(self.rect().adjusted(1, 1, -1, -1))
 
+    def _camera(self):
+        area = self._area()
+        return shading.Camera.at(self._face, (area.width(), area.height()), self.turn_deg, self.tilt_deg, self.zoomed)
+
+    def _paint_lines(self, painter, area):
+        """What is chosen, and where the section goes, on the upper face."""
+        camera = self._camera()
+        painter.save()
+        painter.setClipRect(area)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        for colour, width in ((theme.LINEN, 3.6), (theme.WOAD, 1.8)):
+            painter.setPen(QPen(QColor(colour), width))
+            for line in self._marked:
+                painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in camera.seen(line).tolist()]))
+        ends = camera.seen(self._section_mm())
+        painter.setPen(QPen(QColor(theme.INK), 1.2, Qt.PenStyle.DashLine))
+        painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in ends.tolist()]))
+        for (x, y), text in zip(ends.tolist(), ("A", "B"), strict=True):
+            painter.setBrush(QColor(theme.LINEN))
+            painter.setPen(QPen(QColor(theme.INK), 1))
+            at = QRectF(x - 9, y - 9, 18, 18)
+            painter.drawEllipse(at)
+            painter.drawText(at, Qt.AlignmentFlag.AlignCenter, text)
+        painter.restore()
+
+    def _section_mm(self):
+        return np.asarray(self.section) * self._field.board_mm
+
     def _paint_section(self, painter, box):
         """The blank from the side, cut along the line."""
-        wide, high = self._field.board_mm
-        y = self.section * high
-        along, z = self._field.along((0, y), (wide, y))
+        begin, end = self._section_mm()
+        wide = max(float(np.hypot(*(end - begin))), 1e-3)
+        along, z = self._field.along(begin, end)
         thick = self._field.thickness_mm
         painter.fillRect(box, QColor(theme.LINEN))
         scale = (box.width() - 40) / wide
@@ -103,24 +149,41 @@ class CarveView(Picture):
         painter.drawPolygon(QPolygonF(points))
         painter.setPen(QColor(theme.INK))
         painter.drawText(QRectF(20, box.top() + 3, box.width() - 40, 18), Qt.AlignmentFlag.AlignLeft, self.tr(
-            "Section {0} from the top, {1} times as high").format(format_length(y, self.unit),
-                                                                 f"{deep / scale:.1f}"))
+            "Section from A to B, {0} long, {1} times as high; Shift and a drag put it elsewhere").format(
+                format_length(wide, self.unit), f"{deep / scale:.1f}"))
 
     # -- a hand ------------------------------------------------------------------------
 
-    def mousePressEvent(self, event):
-        self._held = event.position()
+    def place_under(self, at) -> tuple[float, float] | None:
+        """The place of the blank, mm, under a place of the view."""
+        if self._face is None or not self._area().contains(at):
+            return None
+        return self._camera().place_under(self._face, at.x(), at.y())
 
-    def mouseReleaseEvent(self, _):
+    def mousePressEvent(self, event):
+        self._held, self._begun, self._is_click = event.position(), None, True
+        if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
+            self._begun = self.place_under(event.position())
+
+    def mouseReleaseEvent(self, event):
         self._held = None
+        if self._is_click and event.button() == Qt.MouseButton.LeftButton:
+            there = self.place_under(event.position())
+            if there is not None:
+                self.picked.emit(*there)
 
     def mouseMoveEvent(self, event):
         if self._held is None or self._face is None:
             return
-        by, self._held = event.position() - self._held, event.position()
-        if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
-            self.move_section(by.y() / max(self._area().height(), 1))
-        else:
+        by = event.position() - self._held
+        if self._is_click and by.manhattanLength() < QApplication.startDragDistance():
+            return
+        self._is_click, self._held = False, event.position()
+        if self._begun is not None:
+            there = self.place_under(event.position())
+            if there is not None and np.hypot(*np.subtract(there, self._begun)) > 1.0:
+                self._put_section(np.array([self._begun, there]) / self._field.board_mm)
+        elif not event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
             self.turn(by.x() * _TURN, -by.y() * _TILT)
 
     def wheelEvent(self, event):
@@ -132,7 +195,7 @@ class CarveView(Picture):
         if way is None:
             super().keyPressEvent(event)
         elif event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
-            self.move_section(0.02 * way[1])
+            self.move_section(_SECTION_STEP * way[1], _SECTION_TURN * way[0])
         else:
             self.turn(_STEP * way[0], -_STEP * way[1])
 
@@ -146,9 +209,19 @@ class CarveView(Picture):
         self.tilt_deg = min(max(self.tilt_deg + tilt_by_deg, 0.0), 75.0)
         self._renew(True)
 
-    def move_section(self, by: float) -> None:
-        """Move the line of the section by a share of the blank."""
-        self.section = min(max(self.section + by, 0.0), 1.0)
+    def move_section(self, by: float, turn_deg: float = 0.0) -> None:
+        """Move the line of the section down by a share of the blank, and turn it about its middle."""
+        ends = np.asarray(self.section) + (0.0, by)
+        middle = ends.mean(0)
+        board = np.ones(2) if self._field is None else np.asarray(self._field.board_mm)
+        c, s = np.cos(np.radians(turn_deg)), np.sin(np.radians(turn_deg))
+        self._put_section(middle + (ends - middle) * board @ np.array([[c, s], [-s, c]]) / board)
+
+    def _put_section(self, ends):
+        """Ends of the line, as far as the blank goes."""
+        if np.hypot(*(ends[1] - ends[0])) > 1e-6:
+            (ax, ay), (bx, by) = np.clip(ends, 0.0, 1.0).tolist()
+            self.section = (ax, ay), (bx, by)
         self.update()
 
     # -- what every view in the middle has -----------------------------------------------

@@ -4,7 +4,7 @@ import numpy as np
 import shapely
 from shapely.geometry import LineString, Point, Polygon, box
 
-from sketchloom.core.carve.blank import OWN, Blank
+from sketchloom.core.carve.blank import AREA, OWN, Blank
 from sketchloom.core.shapes.moving import scaled, shifted
 
 _ARC = 128
@@ -15,9 +15,9 @@ form)."""
 
 
 def outline(blank: Blank, own: Polygon | None = None) -> Polygon:
-    """The outline of a blank, mm; ``own``: that of the layer it is to have, scaled to the blank's size."""
+    """The outline of a blank, mm; ``own``: that of the layer or region it is to have, scaled to the blank's size."""
     wide, high = blank.width_mm, blank.height_mm
-    if blank.shape == OWN and own is not None and not own.is_empty:
+    if blank.shape in (OWN, AREA) and own is not None and not own.is_empty:
         left, top, right, bottom = own.bounds
         whole = shifted(Polygon(own.exterior), -left, -top)
         return scaled(whole, wide / (right - left), high / (bottom - top))

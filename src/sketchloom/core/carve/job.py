@@ -1,7 +1,9 @@
 """A job: operations carved one after the other, each step with its tool, its strokes and the time it takes."""
 
+import hashlib
 from collections.abc import Callable
 from dataclasses import dataclass, replace
+from functools import partial
 from typing import Any
 
 import numpy as np
@@ -13,7 +15,7 @@ from sketchloom.core.carve import carving_v, lines, pocketing, profiling, rings
 from sketchloom.core.carve.blank import Blank
 from sketchloom.core.carve.board import field_of
 from sketchloom.core.carve.field import HeightField, uncut
-from sketchloom.core.carve.operations import RASTER, Operation
+from sketchloom.core.carve.operations import RASTER, Operation, Target
 from sketchloom.core.carve.sweeping import sweep
 from sketchloom.core.carve.tools import BALL, Tool
 from sketchloom.core.shapes.polygons import areas_of
@@ -29,7 +31,8 @@ _FEW = 3
 @dataclass(frozen=True, slots=True, eq=False)
 class Step:
     """What one tool does for one operation (its ``number`` in the list): ``strokes`` (N, 3) mm each. ``feed`` and
-    ``plunge``, mm/s; ``seconds`` with the ways between; ``cut_mm`` and ``travel_mm`` of it."""
+    ``plunge``, mm/s; ``key``: of all that it follows from; ``seconds`` with the ways between; ``cut_mm`` and
+    ``travel_mm`` of it."""
 
     number: int
     operation: Operation
@@ -38,6 +41,7 @@ class Step:
     area: Any
     feed: float
     plunge: float
+    key: str = ""
     seconds: float = 0.0
     cut_mm: float = 0.0
     travel_mm: float = 0.0
@@ -70,7 +74,17 @@ class Job:
         return sum(n == 0 or one != used[n - 1] for n, one in enumerate(used))
 
 
-def job_of(blank: Blank, board: Polygon, operations, tools, area_of: Callable[[Any], Any], machine: Machine) -> Job:
+Keep = Callable[[Any, Callable[[], Any]], Any]
+"""``keep(key, make)``: what was made under a key before, or made now."""
+
+
+def made_anew(_, make):
+    """Keeps nothing."""
+    return make()
+
+
+def job_of(blank: Blank, board: Polygon, operations, tools, area_of: Callable[[Any], Any], machine: Machine,
+           keep: Keep = made_anew) -> Job:
     """Work out all operations.
 
     Parameters
@@ -99,8 +113,20 @@ def job_of(blank: Blank, board: Polygon, operations, tools, area_of: Callable[[A
             raised = [a for a in map(area_of, operation.raised) if a is not None]
             for one in raised:
                 shape = shape.difference(one)
-            steps += [_timed(step, machine) for step in _steps(number, operation, tool, shape, known, machine)]
+            helpers = tuple(known.get(key) for key in (operation.rest_of, operation.clear_with))
+            key = replace(operation, name="", of=Target(), raised=()), tool, helpers, _digest(shape.wkb), machine
+            made = keep(("step", *key), partial(_made, operation, tool, shape, known, machine, _digest(repr(key))))
+            steps += [replace(step, number=number, operation=operation) for step in made]
     return Job(blank, board, field_of(blank, board), tuple(steps), tuple(lost), tuple(toolless))
+
+
+def _digest(data):
+    return hashlib.sha256(data if isinstance(data, bytes) else data.encode()).hexdigest()
+
+
+def _made(operation, tool, shape, known, machine, key):
+    return tuple(replace(_timed(step, machine), key=f"{key}-{n}")
+                 for n, step in enumerate(_steps(0, operation, tool, shape, known, machine)))
 
 
 def _steps(number, operation, tool, shape, known, machine):
@@ -180,13 +206,27 @@ def _timed(step: Step, machine: Machine) -> Step:
     return replace(step, seconds=seconds, cut_mm=float((flat * within).sum()), travel_mm=float(ways.sum()))
 
 
-def carved(job: Job, mm_per_px: float) -> HeightField:
-    """The blank with all steps swept over it. Raises PictureError where it would be too large."""
-    field = uncut(job.board, job.blank.thickness_mm, mm_per_px, (job.blank.width_mm, job.blank.height_mm))
+def carved(job: Job, mm_per_px: float, keep: Keep = made_anew) -> HeightField:
+    """The blank with all steps swept over it: at each place the lowest that any of them leaves. Raises PictureError
+    where it would be too large."""
+    size = job.blank.width_mm, job.blank.height_mm
+    field = uncut(job.board, job.blank.thickness_mm, mm_per_px, size)
     for step in job.steps:
         breathe()
-        sweep(field, step.strokes, step.tool)
+        (top, left), z = keep(("swept", step.key, mm_per_px, size), partial(_swept, field, step))
+        part = field.z[top:top + z.shape[0], left:left + z.shape[1]]
+        np.minimum(part, z, out=part)
     return field
+
+
+def _swept(field, step):
+    """What a step alone leaves: the first row and column of where it cuts, and the heights there."""
+    own = replace(field, z=np.zeros_like(field.z))
+    sweep(own, step.strokes, step.tool)
+    rows, columns = (np.flatnonzero((own.z < 0).any(axis)) for axis in (1, 0))
+    if not len(rows):
+        return (0, 0), np.zeros((0, 0), np.float32)
+    return (int(rows[0]), int(columns[0])), own.z[rows[0]:rows[-1] + 1, columns[0]:columns[-1] + 1].copy()
 
 
 def bottom_of(step: Step) -> float:

@@ -8,7 +8,8 @@ from sketchloom.core.base.setting import check_all
 
 PROFILE, POCKET, GROOVE, CARVE, ENGRAVE, DRILLING, SURFACE, EDGE = KINDS = (
     "profile", "pocket", "groove", "carve", "engrave", "drill", "surface", "edge")
-BOARD, FIELD, MIDDLE, LAYER, REGION, WORK = TARGETS = ("board", "field", "middle", "layer", "region", "work")
+BOARD, FIELD, MIDDLE, LAYER, REGION, SHAPE, LINE, WORK = TARGETS = (
+    "board", "field", "middle", "layer", "region", "shape", "line", "work")
 OUTSIDE, INSIDE, ON = SIDES = ("outside", "inside", "on")
 OFFSET, RASTER = WAYS = ("offset", "raster")
 MAX_OPERATIONS, MAX_RAISED = 200, 60
@@ -18,8 +19,8 @@ MAX_OPERATIONS, MAX_RAISED = 200, 60
 @dataclass(frozen=True, slots=True)
 class Target:
     """What is carved: the ``board``'s outline, the ``field`` within its rim, the ``middle`` line of the rim, a
-    ``layer`` by its key, the ``region`` at a place ``x``, ``y`` (shares of the picture as it came), or all of the
-    ``work``."""
+    ``layer`` by its key, the ``region`` at a place ``x``, ``y`` (shares of the picture as it came), a ``shape`` (a
+    word, a figure) by its name and its middle, the split ``line`` with its middle there, or all of the ``work``."""
 
     kind: str = setting.choice(FIELD, TARGETS)
     key: str = setting.text("", most=300)

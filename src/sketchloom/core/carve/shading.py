@@ -95,6 +95,68 @@ def _stuff(z, look, scale):
     return np.array(_BASE[PAINT]) * (1 - cut) + wood * cut if look == PAINT else wood
 
 
+@dataclass(frozen=True, slots=True, eq=False)
+class Camera:
+    """Where a face is looked at from: upright columns of the picture are lines of the field, ``near`` places of each
+    from far to near. ``to_field`` (2, 3): from column and place to the field's columns and rows. ``up``: pixels of the
+    picture a millimetre of height."""
+
+    wide: int
+    high: int
+    tilt: float
+    near: int
+    to_field: np.ndarray
+    middle: float
+    up: float
+    mm_per_px: float
+
+    @classmethod
+    def at(cls, face: Lit, size, turn_deg: float, tilt_deg: float, zoom: float) -> "Camera":
+        """As of ``view``."""
+        wide, high = (max(int(v), 8) for v in size)
+        tilt = np.radians(np.clip(tilt_deg, 0.0, 80.0))
+        rows, columns = face.z.shape
+        c, s = np.cos(np.radians(turn_deg)), np.sin(np.radians(turn_deg))
+        span = abs(columns * c) + abs(rows * s), abs(columns * s) + abs(rows * c)
+        deep = face.thickness_mm / face.mm_per_px * np.sin(tilt)
+        scale = zoom * min(0.96 * wide / span[0], 0.96 * high / (span[1] * np.cos(tilt) + deep))  # px a field's px
+        # the field turned into the picture's columns, its rows from far to near, as many as pixels of the picture need
+        near = max(min(int(np.ceil(span[1] * scale)), int(np.ceil(high / np.cos(tilt) + 2 * deep * scale))) + 4, 8)
+        to_field = np.array([
+            [c / scale, s / scale, columns / 2 - (c * wide / 2 + s * near / 2) / scale],
+            [-s / scale, c / scale, rows / 2 - (-s * wide / 2 + c * near / 2) / scale]])
+        return cls(wide, high, float(tilt), near, to_field, high / 2 - deep * scale / 2,
+                   float(np.sin(tilt) * scale / face.mm_per_px), face.mm_per_px)
+
+    def row_of(self, place, z_mm):
+        """The picture's row of places of a column, at a height."""
+        level = (place - self.near / 2) * np.float32(np.cos(self.tilt)) + np.float32(self.middle)
+        return level - z_mm * np.float32(self.up)
+
+    def seen(self, xy_mm, z_mm=0.0) -> np.ndarray:
+        """Where the picture shows places (N, 2) mm of the blank at a height, unless something hides them: (N, 2) px."""
+        column_row = np.asarray(xy_mm, float) / self.mm_per_px - 0.5
+        at = (column_row - self.to_field[:, 2]) @ np.linalg.inv(self.to_field[:, :2]).T
+        if self.tilt < 1e-3:
+            return np.column_stack([at[:, 0], at[:, 1] + (self.high - self.near) // 2])
+        return np.column_stack([at[:, 0], self.row_of(at[:, 1], z_mm)])
+
+    def place_under(self, face: Lit, x: float, y: float) -> tuple[float, float] | None:
+        """The place of the blank, mm, that a pixel of the picture shows; None beside it."""
+        places = np.arange(self.near)[::-1]
+        at = self.to_field @ np.stack([np.full(self.near, x), places, np.ones(self.near)])
+        columns, rows = np.rint(at).astype(np.intp)
+        z = np.full(self.near, -face.thickness_mm, np.float32)
+        here = (columns >= 0) & (rows >= 0) & (columns < face.z.shape[1]) & (rows < face.z.shape[0])
+        z[here] = face.z[rows[here], columns[here]]
+        level = self.row_of(places, z) if self.tilt >= 1e-3 else places + (self.high - self.near) // 2
+        reached = np.flatnonzero(np.minimum.accumulate(level) <= y + 0.5)
+        if not len(reached) or not here[reached[0]] or z[reached[0]] <= -face.thickness_mm:
+            return None
+        x_mm, y_mm = (at[:, reached[0]] + 0.5) * self.mm_per_px
+        return float(x_mm), float(y_mm)
+
+
 def view(face: Lit, size, turn_deg: float = 0.0, tilt_deg: float = 0.0, zoom: float = 1.0, coarse: int = 1):
     """A picture (h, w, 3) uint8 of a lit face; ``coarse``: worked out so much smaller, for one that moves.
 
@@ -106,27 +168,17 @@ def view(face: Lit, size, turn_deg: float = 0.0, tilt_deg: float = 0.0, zoom: fl
     if coarse > 1:
         small = view(face, (size[0] / coarse, size[1] / coarse), turn_deg, tilt_deg, zoom)
         return cv2.resize(small, (max(int(size[0]), 8), max(int(size[1]), 8)), interpolation=cv2.INTER_LINEAR)
-    wide, high = (max(int(v), 8) for v in size)
-    tilt = np.radians(np.clip(tilt_deg, 0.0, 80.0))
-    rows, columns = face.z.shape
-    c, s = np.cos(np.radians(turn_deg)), np.sin(np.radians(turn_deg))
-    span = abs(columns * c) + abs(rows * s), abs(columns * s) + abs(rows * c)
-    deep = face.thickness_mm / face.mm_per_px * np.sin(tilt)
-    scale = zoom * min(0.96 * wide / span[0], 0.96 * high / (span[1] * np.cos(tilt) + deep))  # px a field's px
-    # the field turned into the picture's columns, its rows from far to near, as many as pixels of the picture need
-    near = max(min(int(np.ceil(span[1] * scale)), int(np.ceil(high / np.cos(tilt) + 2 * deep * scale))) + 4, 8)
-    to_field = np.array([
-        [c / scale, s / scale, columns / 2 - (c * wide / 2 + s * near / 2) / scale],
-        [-s / scale, c / scale, rows / 2 - (-s * wide / 2 + c * near / 2) / scale]])
+    camera = Camera.at(face, size, turn_deg, tilt_deg, zoom)
+    wide, high, near, to_field = camera.wide, camera.high, camera.near, camera.to_field
     # heights of the nearest place: between the face and what lies beside it there is no slope
     z = cv2.warpAffine(face.z, to_field, (wide, near), flags=cv2.INTER_NEAREST | cv2.WARP_INVERSE_MAP,
                        borderMode=cv2.BORDER_CONSTANT, borderValue=-face.thickness_mm)
     colour = cv2.warpAffine(face.colour, to_field, (wide, near), flags=cv2.INTER_LINEAR | cv2.WARP_INVERSE_MAP,
                             borderMode=cv2.BORDER_CONSTANT, borderValue=_GROUND.tolist())
-    if tilt < 1e-3:
+    if camera.tilt < 1e-3:
         colour[z <= -face.thickness_mm] = _GROUND
         return _middle(colour, high)
-    return _seen(z, colour, face, scale, tilt, high)
+    return _seen(z, colour, face, camera)
 
 
 def _middle(colour, high):
@@ -139,13 +191,12 @@ def _middle(colour, high):
     return made
 
 
-def _seen(z, colour, face, scale, tilt, high):
+def _seen(z, colour, face, camera):
     """The floating horizon: for each pixel of a column the nearest place that reaches so high."""
     rows, wide = z.shape
-    middle = high / 2 - face.thickness_mm / face.mm_per_px * np.sin(tilt) * scale / 2
-    level = (np.arange(rows, dtype=np.float32) - rows / 2) * np.float32(np.cos(tilt)) + np.float32(middle)
+    high = camera.high
     # the picture's row of each place, from near to far; a row of columns lies together, as it is gone along
-    at = level[::-1, None] - z[::-1] * np.float32(np.sin(tilt) * scale / face.mm_per_px)
+    at = camera.row_of(np.arange(rows, dtype=np.float32)[::-1, None], z[::-1])
     horizon = np.minimum.accumulate(at, axis=0)
     # how many places of a column, from near on, have not yet risen to each row of the picture
     row_of = np.clip(horizon, -1.0, high, out=at).astype(np.int32)

@@ -24,17 +24,18 @@ class Tool:
     minute; ``down_mm`` deeper a pass; ``over`` to the next pass, as a share of its diameter."""
 
     key: str = setting.text(setting.REQUIRED, most=100)
-    name: str = setting.text(setting.REQUIRED, most=300)
-    kind: str = setting.choice(setting.REQUIRED, KINDS)
-    diameter_mm: float = setting.length(setting.REQUIRED, 0.05, 200.0)
-    angle_deg: float = setting.number(0.0, 0.0, 170.0)
-    tip_mm: float = setting.length(0.0, 0.0, 50.0)
-    edge_mm: float = setting.length(20.0, 0.1, 500.0)
-    feed: float = setting.number(15.0, 0.1, 1000.0)
-    plunge: float = setting.number(5.0, 0.1, 1000.0)
-    turns: float = setting.number(18_000.0, 0.0, 200_000.0)
-    down_mm: float = setting.length(2.0, 0.01, 200.0)
-    over: float = setting.number(0.4, 0.01, 1.0)
+    name: str = setting.text(setting.REQUIRED, said("Name"), most=300)
+    kind: str = setting.choice(setting.REQUIRED, KINDS, said("Kind"), names=(
+        said("end mill"), said("ball"), said("V"), said("engraving point"), said("drill")))
+    diameter_mm: float = setting.length(setting.REQUIRED, 0.05, 200.0, said("Diameter"), said("where it is widest"))
+    angle_deg: float = setting.number(0.0, 0.0, 170.0, said("Angle, °"), said("between the two sides of a V"))
+    tip_mm: float = setting.length(0.0, 0.0, 50.0, said("Tip"), said("width of the flat at the end of a V"))
+    edge_mm: float = setting.length(20.0, 0.1, 500.0, said("Cuts so long"), said("and so goes no deeper"))
+    feed: float = setting.number(15.0, 0.1, 1000.0, said("Feed, mm/s"), said("along the work"))
+    plunge: float = setting.number(5.0, 0.1, 1000.0, said("Plunge, mm/s"), said("down into the work"))
+    turns: float = setting.number(18_000.0, 0.0, 200_000.0, said("Turns a minute"))
+    down_mm: float = setting.length(2.0, 0.01, 200.0, said("Deeper a pass"))
+    over: float = setting.number(0.4, 0.01, 1.0, said("Step, share"), said("to the next pass, of its diameter"))
 
     def __post_init__(self):
         check_all(self, "cutters.")

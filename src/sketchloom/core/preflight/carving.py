@@ -76,8 +76,8 @@ def findings_of_job(job: Job, machine: Machine, tools=(), place_of=lambda x, y: 
     known = {one.key: one for one in tools}
     found = [LOST.found(number=n + 1) for n in job.lost] + [TOOLLESS.found(number=n + 1) for n in job.toolless]
     found += _bed(job, machine)
-    for step in job.steps:
-        found += _reach(step, known)
+    for n, step in enumerate(job.steps):
+        found += _reach(step, known, job.steps[n + 1:])
         found += _depth(job, step)
         found += _held(job, step)
         if min(step.feed, step.plunge) > 0 and step.feed > machine.speed:
@@ -113,7 +113,7 @@ def uncut_by(step: Step, known=None):
     return areas_of(shapely.MultiPolygon())
 
 
-def _reach(step, known):
+def _reach(step, known, later):
     operation, number = step.operation, step.number + 1
     if not step.strokes:
         return [NOTHING.found(number=number, tool=step.tool.name)] if operation.rest_of == "" else []
@@ -125,6 +125,10 @@ def _reach(step, known):
             return [FLOOR.found(number=number, mm2=wide.area, at=(place.x, place.y))]
         return []
     left = uncut_by(step, known)
+    for one in later:  # another tool is to clear them
+        if one.operation.rest_of == step.tool.key and one.strokes and bottom_of(one) >= bottom_of(step) - _THROUGH_MM:
+            left = left.difference(areas_of(one.area).difference(uncut_by(one, known)))
+    left = areas_of(left)
     parts = [one for one in left.geoms if one.area > 1e-3]
     size = sum(one.area for one in parts)
     if size < max(_UNCUT_SHARE * area.area, _UNCUT_MM2):

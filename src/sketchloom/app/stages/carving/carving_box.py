@@ -8,27 +8,32 @@ from PySide6.QtWidgets import QAbstractItemView, QComboBox, QListWidget, QListWi
 from sketchloom.app import theme
 from sketchloom.app.parts.beside import say_beside
 from sketchloom.app.parts.sheets_strip import minutes_text
-from sketchloom.app.parts.widgets import Figures, button, label
+from sketchloom.app.parts.widgets import Figures, button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.stages.carving.fields import Fields
 from sketchloom.app.words import named, told
 from sketchloom.core.base.setting import settings_of
 from sketchloom.core.base.units import format_length
 from sketchloom.core.carve import operations as ops
-from sketchloom.core.carve.blank import Blank
+from sketchloom.core.carve.blank import AREA, OVAL, OWN, Blank
 from sketchloom.core.carve.operations import Operation, Target
-from sketchloom.evaluate.carving import proposed, targets_of, tools_of
+from sketchloom.evaluate.carving import kept_tools, proposed, tools_of
+from sketchloom.evaluate.targets import targets_of
+from sketchloom.files import user_data
 
 _ROW_PX = 26
-BLANK_ROWS = ("shape", "width_mm", "height_mm", "thickness_mm", "corner_mm", "rim_mm", "recess_mm", "look")
+_TOOLS = ("tool", "rest_of", "clear_with")
+BLANK_ROWS = ("shape", "width_mm", "height_mm", "thickness_mm", "corner_mm", "rim_mm", "recess_mm", "work_x_mm",
+              "work_y_mm", "look")
+_NO_CORNERS = (OVAL, OWN, AREA)
 ROWS = {
     ops.PROFILE: ("depth_mm", "side", "tabs", "tab_mm", "lead_mm"),
-    ops.POCKET: ("depth_mm", "from_mm", "way", "rest_of"),
+    ops.POCKET: ("depth_mm", "from_mm", "way", "raised", "rest_of"),
     ops.GROOVE: ("depth_mm", "from_mm"),
-    ops.CARVE: ("from_mm", "flat_mm", "clear_with"),
+    ops.CARVE: ("from_mm", "flat_mm", "raised", "clear_with"),
     ops.ENGRAVE: ("depth_mm", "from_mm"),
     ops.DRILLING: ("depth_mm", "from_mm"),
-    ops.SURFACE: ("depth_mm",),
+    ops.SURFACE: ("depth_mm", "raised"),
     ops.EDGE: ("depth_mm",),
 }
 """Settings that each kind of operation shows beside its target and its tool."""
@@ -45,9 +50,12 @@ _START = {
 
 
 class CarvingBox(Box):
-    """The blank, the list of operations, and the chosen one's settings."""
+    """The blank, the list of operations, and the chosen one's settings. ``chosen_row``: of the list;
+    ``pointing_changed``: whether a click on the blank says what is meant; ``tools_wanted``: the table of them."""
 
-    seen_wanted = Signal(bool)
+    chosen_row = Signal(int)
+    pointing_changed = Signal(bool)
+    tools_wanted = Signal()
 
     def __init__(self):
         super().__init__()
@@ -61,6 +69,12 @@ class CarvingBox(Box):
         self.blank = Fields(Blank)
         for name in BLANK_ROWS:
             self.blank.add(name)
+        self.own = QComboBox()
+        self.own.setAccessibleName(self.tr("Layer whose outline the blank has"))
+        self.own.activated.connect(lambda _: self._change_blank("of", self.own.currentData()))
+        self.blank.put("of", self.own, self.tr("Layer"))
+        self.point_blank = self._pointer(self.tr("Point at the region"), self.tr(
+            "Click the region whose outline the blank is to have"))
         self.blank.changed.connect(self._change_blank)
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Operations, in the order in which they are carved"))
@@ -69,12 +83,13 @@ class CarvingBox(Box):
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.model().rowsMoved.connect(lambda *_: self._reordered())
         self.list.currentRowChanged.connect(lambda _: self._show_chosen())
+        self.list.currentRowChanged.connect(self._tell_row)
         self.list.itemChanged.connect(self._switched)
         self._build_buttons()
         self._build_chosen()
         self.figures = Figures()
-        self.add(self.propose, self._caution, self.blank, (self._more, self._less), self.list, self.chosen,
-                 self.figures)
+        self.add(self.propose, self._caution, self.blank, self.point_blank, (self._more, self._less, self._tools),
+                 self.list, (self.point, self.point_raised), self.chosen, self.figures)
         self._is_filling = False
 
     def _build_buttons(self):
@@ -85,6 +100,14 @@ class CarvingBox(Box):
         self._more.setMenu(menu)
         self._less = button(self.tr("Take it out"), "trash", self.tr("The chosen operation"))
         self._less.clicked.connect(self._take_out)
+        self._tools = button(self.tr("Tools…"), "adjustments-horizontal",
+                             self.tr("Diameters, angles, feeds of your tools"))
+        self._tools.clicked.connect(self.tools_wanted)
+
+    def _pointer(self, text, tip):
+        one = button(text, "target", tip, checkable=True)
+        one.toggled.connect(lambda on: self._point(one, on))
+        return one
 
     def _build_chosen(self):
         self.chosen = Fields(Operation)
@@ -97,6 +120,13 @@ class CarvingBox(Box):
             self.chosen.put(name, part, text)
         for name in ("depth_mm", "from_mm", "side", "tabs", "tab_mm", "lead_mm", "way", "flat_mm"):
             self.chosen.add(name)
+        self.raised = button("", "", self.tr("What stays standing in it"))
+        self.raised.setMenu(QMenu(self.raised))
+        self.chosen.put("raised", self.raised, self.tr("Stays standing"))
+        self.point = self._pointer(self.tr("Point at it"), self.tr(
+            "Click on the blank what it is to be carved on; another click there means what lies below"))
+        self.point_raised = self._pointer(self.tr("Point at what stands"), self.tr(
+            "Click on the blank what is to stay standing; again, and it does not"))
         self.chosen.changed.connect(self._change_chosen)
 
     # -- showing -----------------------------------------------------------------------
@@ -108,10 +138,15 @@ class CarvingBox(Box):
     def _show_recipe(self):
         recipe, unit = self.recipe, self.recipe.unit
         self._is_filling = True
+        self._fill(self.own, [(self._words(t), t.key) for t in targets_of(self.work) if t.kind == ops.LAYER])
+        self.blank.show_names([name for name in (*BLANK_ROWS, "of") if (
+            name != "corner_mm" or recipe.blank.shape not in _NO_CORNERS) and (
+                name != "of" or recipe.blank.shape == OWN)])
         self.blank.show_values(recipe.blank, unit)
+        self.point_blank.setVisible(recipe.blank.shape == AREA and bool(recipe.operations))
         row, count = self.list.currentRow(), len(recipe.operations)
         self.list.clear()
-        tools = {one.key: one for one in tools_of(recipe)}
+        tools = {one.key: one for one in self._known()}
         for number, one in enumerate(recipe.operations, 1):
             tool = tools.get(one.tool)
             item = QListWidgetItem(f"{number}  {one.name or told(self._kinds[one.kind])} · {self._words(one.of)} · "
@@ -134,7 +169,10 @@ class CarvingBox(Box):
         if target.kind == ops.LAYER:
             plan = next((layer.plan for layer in self.work.layers if layer.plan.key == target.key), None)
             return self.tr("a layer that is gone") if plan is None else plan.name
-        return {ops.BOARD: self.tr("the blank's outline"), ops.FIELD: self.tr("the field within the rim"),
+        if target.kind == ops.SHAPE:
+            return target.key or self.tr("a figure")
+        return {ops.LINE: self.tr("a line"), ops.BOARD: self.tr("the blank's outline"),
+                ops.FIELD: self.tr("the field within the rim"),
                 ops.MIDDLE: self.tr("the middle of the rim"), ops.REGION: self.tr("a region"),
                 ops.WORK: self.tr("all of the work")}[target.kind]
 
@@ -145,17 +183,88 @@ class CarvingBox(Box):
         one = self.recipe.operations[row] if 0 <= row < len(self.recipe.operations) else None
         self.chosen.setVisible(one is not None)
         self._less.setEnabled(one is not None)
+        self.point.setVisible(one is not None)
+        self.point_raised.setVisible(one is not None and "raised" in ROWS[one.kind])
         if one is None:
             return
         targets = targets_of(self.work)
         self._fill(self.target, [(self._words(t), t) for t in (*targets, *(() if one.of in targets else (one.of,)))])
-        tools = [(named(t.name), t.key) for t in tools_of(self.recipe)]
+        tools = [(named(t.name), t.key) for t in self._known()]
         self._fill(self.tool, tools)
         for part in (self.rest, self.clear):
             self._fill(part, [(self.tr("– all of it –") if part is self.rest else self.tr("– the V itself –"), ""),
                               *tools])
+        self._fill_raised(one, targets)
         self.chosen.show_names(("of", "tool", *ROWS[one.kind]))
         self.chosen.show_values(one, self.recipe.unit)
+
+    def _fill_raised(self, one, targets):
+        menu = self.raised.menu()
+        menu.clear()
+        for target in (*targets, *(t for t in one.raised if t not in targets)):
+            if target != one.of:
+                act = menu.addAction(self._words(target), lambda t=target: self._toggle_raised(t))
+                act.setCheckable(True)
+                act.setChecked(target in one.raised)
+        self.raised.setText(self._words(one.raised[0]) if len(one.raised) == 1 else
+                            counted(len(one.raised), "", self.tr("{0} places")).format(len(one.raised))
+                            if one.raised else self.tr("nothing"))
+
+    def _known(self):
+        """The tools that may be chosen: those the work keeps, then the user's own table, then what is shipped."""
+        kept = self.recipe.cutters
+        own = [one for one in user_data.cutters() if all(one.key != k.key for k in kept)]
+        known = {one.key for one in (*kept, *own)}
+        named_too = {key for o in self.recipe.operations for key in (o.tool, o.rest_of, o.clear_with)}
+        return (*kept, *own, *(t for t in tools_of(self.recipe) if t.key in named_too - known))
+
+    @property
+    def row(self) -> int:
+        """The number of the chosen operation, -1 where there is none."""
+        return self.list.currentRow()
+
+    def choose(self, number: int) -> None:
+        """Choose an operation."""
+        self.list.setCurrentRow(number)
+
+    def _tell_row(self, row):
+        if not self._is_filling:
+            self.chosen_row.emit(row)
+
+    # -- pointing ----------------------------------------------------------------------
+
+    @property
+    def is_pointing(self) -> bool:
+        """Whether a click on the blank says what is meant."""
+        return any(one.isChecked() for one in (self.point, self.point_raised, self.point_blank))
+
+    def _point(self, one, on):
+        for other in (self.point, self.point_raised, self.point_blank):
+            if on and other is not one:
+                other.setChecked(False)
+        self.pointing_changed.emit(self.is_pointing)
+
+    def stop_pointing(self) -> None:
+        for one in (self.point, self.point_raised, self.point_blank):
+            one.setChecked(False)
+
+    def take_target(self, target: Target) -> None:
+        """What was pointed at."""
+        if self.point_blank.isChecked() and target.kind == ops.REGION:
+            self._change_blank("at_x", target.x, at_y=target.y)
+        elif self.point_raised.isChecked():
+            self._toggle_raised(target)
+        elif self.point.isChecked():
+            self._change_chosen("of", target)
+
+    def _toggle_raised(self, target):
+        row = self.list.currentRow()
+        if 0 <= row < len(self.recipe.operations):
+            raised = self.recipe.operations[row].raised
+            self._change_chosen("raised", tuple(t for t in raised if t != target) if target in raised
+                                else (*raised, target))
+
+    # -- showing what it takes -----------------------------------------------------------
 
     def _fill(self, part, rows):
         part.clear()
@@ -182,11 +291,14 @@ class CarvingBox(Box):
     def _propose(self):
         if self.work is not None:
             blank, its = proposed(self.work)
-            self.emit(self.tr("carving proposed"), blank=blank, operations=its)
+            self.emit(self.tr("carving proposed"), blank=blank, operations=its,
+                      cutters=kept_tools(self.recipe, its, user_data.cutters()))
 
-    def _change_blank(self, name, value):
+    def _change_blank(self, name, value, **more):
+        if name == "shape" and value == OWN and not self.recipe.blank.of and self.own.count():
+            more["of"] = self.own.itemData(0)
         try:
-            self.emit(self.tr("blank"), f"blank {name}", blank=replace(self.recipe.blank, **{name: value}))
+            self.emit(self.tr("blank"), f"blank {name}", blank=replace(self.recipe.blank, **{name: value}, **more))
         except ValueError as error:
             self._refused(error)
 
@@ -200,10 +312,21 @@ class CarvingBox(Box):
         if not self._is_filling and 0 <= row < len(self.recipe.operations):
             its = list(self.recipe.operations)
             its[row] = replace(its[row], **{name: value})
-            self._emit_operations(its, self.tr("operation"), f"operation {row} {name}")
+            self._emit_operations(its, self.tr("operation"), f"operation {row} {name}",
+                                  (value,) if name in _TOOLS else ())
 
-    def _emit_operations(self, its, what, gesture=""):
-        self.emit(what, gesture, operations=tuple(its))
+    def _emit_operations(self, its, what, gesture="", chosen=()):
+        self.emit(what, gesture, operations=tuple(its),
+                  cutters=kept_tools(self.recipe, its, user_data.cutters(), chosen))
+
+    def renew_tools(self) -> None:
+        """The table of tools was changed: the work takes what it names from there."""
+        its, table = self.recipe.operations, user_data.cutters()
+        cutters = kept_tools(self.recipe, its, table, {one.key for one in table})
+        if cutters != self.recipe.cutters:
+            self.emit(self.tr("tools renewed"), cutters=cutters)
+        elif self.work is not None:
+            self._show_recipe()
 
     def _add(self, kind):
         its = list(self.recipe.operations)

@@ -1,7 +1,7 @@
 """Controls for the settings of one thing, made from their descriptions."""
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QComboBox, QDoubleSpinBox, QGridLayout, QSpinBox, QWidget
+from PySide6.QtWidgets import QAbstractSpinBox, QComboBox, QDoubleSpinBox, QGridLayout, QSpinBox, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.fields import LengthEdit
@@ -58,7 +58,7 @@ class Fields(QWidget):
             elif isinstance(part, QComboBox):
                 its = [part.itemData(n) for n in range(part.count())]  # the toolkit finds no objects that are equal
                 part.setCurrentIndex(its.index(value) if value in its else 0)
-            elif not part.hasFocus():
+            elif isinstance(part, QAbstractSpinBox) and not part.hasFocus():
                 part.setValue(value)
             part.blockSignals(False)
 
