@@ -13,8 +13,9 @@ from app.driver import pause, wait
 from app.person import Person
 from app.test_clean import night_file  # noqa: F401
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS
+from sketchloom.core.carve.tools import shipped as shipped_tools
 from sketchloom.core.sheets.machine import shipped
-from sketchloom.files import release
+from sketchloom.files import release, user_data
 from sketchloom.files.carving import LOOKS, CarvedWork
 from sketchloom.files.outgoing import Wanted, files_of
 from sketchloom.files.recipients import APPROVAL, PACKAGE
@@ -60,7 +61,7 @@ def test_a_work_is_carved_as_proposed_then_as_a_hand_wants_it(person):
 
     # the chosen operation shows its own target, and is changed
     box.list.setCurrentRow(0)
-    assert box.target.currentData() == person.recipe.operations[0].of
+    assert box.chosen.target.currentData() == person.recipe.operations[0].of
     before = made.field().removed_mm3
     box.chosen.changed.emit("from_mm", 2.0)
     person.settled()
@@ -163,12 +164,12 @@ def test_machine_code_of_a_carved_work_has_its_operations(person, tmp_path):
 
 def test_a_blank_that_cannot_be_is_said_and_nothing_changes(person):
     person.stage("Sheets")
-    box = person.window.panels[SHEETS].carving
-    person.window.panels[SHEETS].folds["carve"].head.click()
+    box = person.window.panels[SHEETS].blank
+    person.window.panels[SHEETS].folds["blank"].head.click()
     before = person.recipe
-    box.blank.changed.emit("recess_mm", 50.0)
+    box.fields.changed.emit("recess_mm", 50.0)
     assert person.recipe is before
-    assert box.blank.parts["recess_mm"].text().startswith("0")
+    assert box.fields.parts["recess_mm"].text().startswith("0")
 
 
 def test_all_of_a_carved_work_leaves_by_release(person, tmp_path):
@@ -221,3 +222,132 @@ def test_a_cut_into_the_bed_holds_the_file_back_until_it_is_asked_for_all_the_sa
     told[0][1]()
     wait(lambda: done, 60, "the file")
     assert target.exists()
+
+
+def click(view, x_mm, y_mm):
+    """A click on a place of the upper face."""
+    x, y = view._camera().seen([[x_mm, y_mm]])[0]
+    QTest.mouseClick(view, Qt.MouseButton.LeftButton, pos=QPoint(round(x), round(y)))
+
+
+def test_what_is_carved_is_pointed_at_on_the_blank(person):
+    person.stage("Sheets")
+    panel, view = person.window.panels[SHEETS], person.window.carve_view
+    panel.folds["carve"].head.click()
+    box = panel.carving
+    box.propose.click()
+    person.settled()
+    made = carved(person)
+    # without pointing a click chooses what is carved there
+    first = made.job.steps[0]
+    place = first.area.representative_point()
+    box.choose(len(person.recipe.operations) - 1)
+    click(view, place.x, place.y)
+    assert box.row == made.number_at(*view.place_under(QPointF(*view._camera().seen([[place.x, place.y]])[0])))
+    assert view._marked and box.row != len(person.recipe.operations) - 1
+
+    # with it, it says what the operation is of; another click there means what lies below
+    row, before = box.row, person.recipe.operations[box.row].of
+    person.press(box.chosen.point)
+    assert view.cursor().shape() == Qt.CursorShape.CrossCursor
+    click(view, place.x, place.y)
+    wait(lambda: person.recipe.operations[row].of != before, 30, "another target")
+    person.settled()
+    carved(person)
+    found = [person.recipe.operations[row].of]
+    for _ in range(2):
+        now = person.recipe.operations[row].of
+        click(view, place.x, place.y)
+        wait(lambda: person.recipe.operations[row].of != now, 30, "what lies below")  # noqa: B023
+        person.settled()
+        carved(person)
+        found.append(person.recipe.operations[row].of)
+    assert [one.kind for one in found][:2] == ["region", "layer"] and len(set(found)) == 3
+
+    # what stays standing
+    box.choose(row)
+    box._change_chosen("kind", "pocket")
+    person.settled()
+    carved(person)
+    person.press(box.chosen.point_raised)
+    assert not box.chosen.point.isChecked(), "one is down at a time"
+    click(view, place.x, place.y)
+    wait(lambda: person.recipe.operations[row].raised, 30, "what stays")
+    person.settled()
+    carved(person)
+    assert box.chosen.raised.text() not in ("", "nothing")
+    person.window.show_stage(LAYERS)
+    assert not panel.pointing.is_on
+
+
+def test_the_blank_takes_the_outline_of_a_layer_or_of_a_region(person):
+    person.stage("Sheets")
+    panel, view = person.window.panels[SHEETS], person.window.carve_view
+    panel.carving.propose.click()
+    person.settled()
+    carved(person)
+    panel.folds["blank"].head.click()
+    shape = panel.blank.fields.parts["shape"]
+    for kind in ("own", "region"):
+        shape.setCurrentIndex(shape.findData(kind))
+        shape.activated.emit(shape.currentIndex())
+        person.settled()
+        made = carved(person)
+        assert panel.blank.own.isVisible() == (kind == "own")
+    person.press(panel.blank.point)
+    middle = made.job.board.representative_point()
+    before = person.recipe.blank
+    click(view, middle.x, middle.y)
+    wait(lambda: person.recipe.blank != before, 30, "the region")
+    person.settled()
+    made = carved(person)
+    assert made.job.board.bounds == pytest.approx((0, 0, before.width_mm, before.height_mm), abs=0.1)
+    part = panel.blank.fields.parts["work_x_mm"]
+    part.setFocus()
+    part.setText("-12.5 mm")
+    part.setModified(True)
+    part.editingFinished.emit()
+    assert person.recipe.blank.work_x_mm == -12.5
+
+
+def test_tools_of_ones_own_are_kept_and_come_with_the_work(person):
+    person.stage("Sheets")
+    panel = person.window.panels[SHEETS]
+    panel.folds["carve"].head.click()
+    panel.carving.propose.click()
+    person.settled()
+    carved(person)
+    person.press(panel.carving._tools)
+    table = person.window.carving._table
+    assert table.isVisible() and table.table.rowCount() == len(shipped_tools())
+    table.table.selectRow(1)
+    table.add_row()
+    row = table.table.rowCount() - 1
+    table.table.item(row, 0).setText("Long end mill")
+    table.table.item(row, 2).setText("1/0")
+    table.keep.click()
+    assert table.isVisible() and table._said.text(), "no length, and said so"
+    table.table.item(row, 2).setText("0.2 in")
+    table.keep.click()
+    assert not table.isVisible()
+    mine = user_data.cutters()[-1]
+    assert mine.name == "Long end mill" and mine.diameter_mm == pytest.approx(5.08)
+    assert person.recipe.cutters == (), "what is not used is not kept"
+    box = panel.carving
+    box.choose(0)
+    tool = box.chosen.tool
+    tool.setCurrentIndex(tool.findData(mine.key))
+    tool.activated.emit(tool.currentIndex())
+    person.settled()
+    assert person.recipe.operations[0].tool == mine.key and person.recipe.cutters == (mine,)
+    assert mine in carved(person).job.tools
+    # changed in the table, it is changed in the work that is open, in one step that can be taken back
+    person.press(box._tools)
+    table = person.window.carving._table
+    table.table.item(table.table.rowCount() - 1, 6).setText("12")
+    table.keep.click()
+    person.settled()
+    assert person.recipe.cutters[0].feed == 12.0
+    person.key("Ctrl+Z")
+    person.settled()
+    assert person.recipe.cutters == (mine,)

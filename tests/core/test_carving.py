@@ -397,6 +397,18 @@ def test_a_place_that_is_seen_is_found_under_its_pixel(carved_sign, turn, tilt, 
     assert camera.place_under(face, 0, 0) is None or zoom > 1
 
 
+def test_a_v_over_a_wide_face_goes_round_no_more_than_a_hand_would_wait_for():
+    area = areas_of(box(0, 0, 140, 120))
+    operation = Operation("carve", Target("field"), "vee-60", flat_mm=3.0)
+    strokes = carving_v.carved_v(area, operation, tool("vee-60"))
+    assert 0 < sum(np.hypot(*np.diff(s[:, :2], axis=0).T).sum() for s in strokes) < 25_000
+    fine = carving_v.carved_v(areas_of(box(0, 0, 20, 14)), operation, tool("vee-60"))
+    long = sum(np.hypot(*np.diff(s[:, :2], axis=0).T).sum() for s in fine)
+    assert long > 0.5 * 20 * 14 / carving_v._LEAST_STEP_MM, "a narrow one is cleared finely"
+    asked = carving_v.carved_v(area, replace(operation, step_mm=2.0), tool("vee-60"))
+    assert 0 < sum(len(s) for s in asked) < sum(len(s) for s in strokes)
+
+
 def test_what_did_not_change_is_not_worked_out_again():
     blank = blanks.Blank(width_mm=80.0, height_mm=60.0, thickness_mm=12.0)
     board, kept, made = boards.outline(blank), {}, []

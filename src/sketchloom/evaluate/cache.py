@@ -84,6 +84,9 @@ class Cache:
     def __len__(self):
         return len(self._kept)
 
+    def __bool__(self):
+        return True  # an empty one is one all the same: ``cache or Cache()`` is not to make another
+
 
 _BESIDE = 64
 """What a key and an entry take beside arrays, bytes (measured on CPython 3.11, rounded up)."""

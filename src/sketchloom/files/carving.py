@@ -66,13 +66,15 @@ class CarvedWork:
         """How wide the rim is where it is narrowest and widest, as measured; None without one."""
         return measured_rim(self.job.board, self.job.field) if self.job.blank.rim_mm > 0 else None
 
-    def outlines_of(self, number: int) -> list[np.ndarray]:
-        """Where the operation of a number in the list lies: lines (N, 2) mm on the blank."""
-        area = next((step.area for step in self.job.steps if step.number == number), None)
-        if area is None:
+    def outlines_of(self, number: int) -> list[tuple[np.ndarray, float]]:
+        """Where the operation of a number in the list lies: lines (N, 2) mm on the blank, and how high."""
+        step = next((step for step in self.job.steps if step.number == number), None)
+        if step is None:
             return []
+        area = step.area
         lines = area.boundary if area.geom_type in ("Polygon", "MultiPolygon") else area
-        return [np.asarray(one.coords, float)[:, :2] for one in getattr(lines, "geoms", [lines])]
+        return [(np.asarray(one.coords, float)[:, :2], -step.operation.from_mm)
+                for one in getattr(lines, "geoms", [lines])]
 
     def number_at(self, x_mm: float, y_mm: float) -> int | None:
         """The number of the smallest operation that a place of the blank lies in, or on whose line."""

@@ -36,7 +36,7 @@ class CarveView(Picture):
         self.section: tuple = ((0.0, 0.5), (1.0, 0.5))
         """Ends of the line, shares of the blank."""
         self._field = self._face = self._image = self._begun = None
-        self._marked: list[np.ndarray] = []
+        self._marked: list = []
         self._why = ""
         self._held, self._is_click = None, False
         self._is_coarse = False
@@ -49,7 +49,7 @@ class CarveView(Picture):
         self._renew(False)
 
     def mark(self, lines) -> None:
-        """Lines (N, 2) mm on the blank that show what is chosen."""
+        """Lines (N, 2) mm on the blank, each with its height, that show what is chosen."""
         self._marked = list(lines)
         self.update()
 
@@ -116,8 +116,8 @@ class CarveView(Picture):
         painter.setBrush(Qt.BrushStyle.NoBrush)
         for colour, width in ((theme.LINEN, 3.6), (theme.WOAD, 1.8)):
             painter.setPen(QPen(QColor(colour), width))
-            for line in self._marked:
-                painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in camera.seen(line).tolist()]))
+            for line, high in self._marked:
+                painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in camera.seen(line, high).tolist()]))
         ends = camera.seen(self._section_mm())
         painter.setPen(QPen(QColor(theme.INK), 1.2, Qt.PenStyle.DashLine))
         painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in ends.tolist()]))

@@ -31,13 +31,14 @@ class Carving(QObject):
     def __init__(self, session, panel, view):
         super().__init__(view)
         self._session, self._box, self._view = session, panel.carving, view
+        self._pointer = panel.pointing
         self.lane = Lane("carving")
         self._pointing, self._cache = Lane("pointing"), Cache(_HELD_BYTES)
         self.roughly.connect(self._take_rough)
         self._on, self._asked, self.made = False, None, None
         self._last = (0.0, 0.0), -1
         self._box.chosen_row.connect(lambda _: self._mark())
-        self._box.pointing_changed.connect(view.set_pointing)
+        panel.pointing.changed.connect(view.set_pointing)
         self._box.tools_wanted.connect(self._open_tools)
         view.picked.connect(self._pick)
         self._table = None
@@ -56,7 +57,7 @@ class Carving(QObject):
         else:
             self.lane.forget()
             self._asked = None
-            self._box.stop_pointing()
+            self._pointer.stop()
 
     def close(self) -> None:
         """The window is closed."""
@@ -140,7 +141,7 @@ class Carving(QObject):
         made = self.carved_of(self._session.work)
         if made is None:
             return
-        if not self._box.is_pointing:
+        if not self._pointer.is_on:
             number = made.number_at(x, y)
             if number is not None:
                 self._box.choose(number)
@@ -150,7 +151,7 @@ class Carving(QObject):
         self._last = (x, y), n
         cache = self._session.cache
         self._pointing.run("", lambda _: targets_at(made.work, x, y, cache),
-                           lambda found: found and self._box.take_target(found[n % len(found)]), self._failed)
+                           lambda found: found and self._pointer.take(found[n % len(found)]), self._failed)
 
     def _open_tools(self):
         self._table = tools_table(self._box.recipe.unit if self._box.recipe else "mm", self._view.window())

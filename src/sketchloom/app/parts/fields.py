@@ -49,7 +49,10 @@ class LengthEdit(QLineEdit):
         if not self.isModified():
             return
         try:
-            mm = parse_length_mm(self.text(), self._unit, or_zero=self._low == 0)
+            text = self.text().strip().replace("\u2212", "-")
+            below = self._low < 0 and text.startswith("-")
+            mm = parse_length_mm(text[1:] if below else text, self._unit, or_zero=self._low <= 0)
+            mm = -mm if below else mm
         except SettingError as error:
             self._mark(True, told(error.message))
             return

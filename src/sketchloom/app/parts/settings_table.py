@@ -55,7 +55,7 @@ class SettingsTable(QDialog):
         self._settings = [its[name] for name in of.names]
         self._rows: list[Any] = []
         self.setWindowTitle(of.title)
-        self.resize(theme.px(1120), theme.px(560))
+        self.resize(1180, 600)
         column = QVBoxLayout(self)
         column.addWidget(label(of.about, "quiet"))
         self.table = QTableWidget(0, len(self._settings))
@@ -120,7 +120,7 @@ class SettingsTable(QDialog):
                 for choice, words in zip(its.choices, its.names, strict=True):
                     part.addItem(told(words), choice)
                 part.setCurrentIndex(its.choices.index(value))
-                part.setMinimumWidth(theme.px(118))
+                part.setMinimumWidth(theme.px(138))
                 self.table.setCellWidget(row, n, part)
             else:
                 item = QTableWidgetItem(self._text(its, value))

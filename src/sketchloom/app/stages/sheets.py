@@ -6,7 +6,9 @@ from PySide6.QtWidgets import QCheckBox, QSpinBox
 from sketchloom.app import theme
 from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.parts.widgets import Figures, Panel, label
+from sketchloom.app.stages.carving.blank_box import BlankBox
 from sketchloom.app.stages.carving.carving_box import CarvingBox
+from sketchloom.app.stages.carving.pointing import Pointing
 from sketchloom.app.stages.fold import Fold, one_at_a_time
 from sketchloom.app.stages.planning.cost_box import CostBox
 from sketchloom.app.stages.planning.laying_list import LayingList
@@ -31,8 +33,9 @@ class SheetsPanel(Panel):
         super().__init__("", parent)
         self.head(self.tr("Sheets"))
         self.machine, self.part, self.sizing, self.cost = MachineBox(), PartBox(), SizeBox(), CostBox()
-        self.offcuts, self.laying, self.carving = OffcutsBox(), LayingList(), CarvingBox()
-        self._boxes = (self.machine, self.sizing, self.cost, self.offcuts, self.carving)
+        self.offcuts, self.laying, self.pointing = OffcutsBox(), LayingList(), Pointing(self)
+        self.blank, self.carving = BlankBox(self.pointing), CarvingBox(self.pointing)
+        self._boxes = (self.machine, self.sizing, self.cost, self.offcuts, self.blank, self.carving)
         self.copies = QSpinBox()
         self.copies.setRange(1, MAX_COPIES)
         self.copies.setAccessibleName(self.tr("Copies"))
@@ -43,7 +46,7 @@ class SheetsPanel(Panel):
         self.route = QCheckBox(self.tr("Show the route of the tool"))
         self.route.setChecked(True)
         self.route.toggled.connect(self.route_wanted)
-        for box in (self.machine, self.sizing, self.offcuts, self.carving):
+        for box in (self.machine, self.sizing, self.offcuts, self.blank, self.carving):
             box.change.connect(self.change)
         many = label(self.tr("Copies"))
         self.add(self.machine, (many, self.copies))
@@ -51,6 +54,7 @@ class SheetsPanel(Panel):
         self.add(self._sheet, self.route, self.part)
         self.folds = {
             "carve": Fold(self.tr("Carving"), self.carving),
+            "blank": Fold(self.tr("The blank"), self.blank),
             "size": Fold(self.tr("Size"), self.sizing),
             "cost": Fold(self.tr("Time and cost"), self.cost),
             "rests": Fold(self.tr("Rests to use up"), self.offcuts),
@@ -87,7 +91,8 @@ class SheetsPanel(Panel):
         self._work = work
         for box in self._boxes:
             box.show_work(work)
-        self.folds["carve"].setVisible(machine_of(work).kind == ROUTER)
+        for name in ("carve", "blank"):
+            self.folds[name].setVisible(machine_of(work).kind == ROUTER)
         for part in (*self._of_sheets, self.placed):  # what is carved has no sheets
             part.setVisible(not is_carved(work))
         self._show_copies(work.recipe)

@@ -25,7 +25,7 @@ class Blank:
 
     shape: str = setting.choice(RECTANGLE, SHAPES, said("Outline of the blank"), said("the form of the board"),
                                 names=(said("Rectangle"), said("Oval"), said("Shield"), said("Arch"),
-                                       said("Plaque, hollow corners"), said("Outline of a layer"),
+                                       said("Plaque"), said("Outline of a layer"),
                                        said("Outline of a region")))
     width_mm: float = setting.length(300.0, 5.0, 5000.0, said("Width of the blank"), said("from side to side"))
     height_mm: float = setting.length(200.0, 5.0, 5000.0, said("Height of the blank"), said("from top to bottom"))
@@ -36,8 +36,8 @@ class Blank:
     of: str = setting.text("", most=300, about=said("the layer whose outline it has"))
     at_x: float = setting.number(0.5, -10.0, 10.0, about=said("where the region lies whose outline it has"))
     at_y: float = setting.number(0.5, -10.0, 10.0, about=said("where the region lies whose outline it has"))
-    work_x_mm: float = setting.number(0.0, -5000.0, 5000.0, said("Work to the right"), said("of the blank's middle"))
-    work_y_mm: float = setting.number(0.0, -5000.0, 5000.0, said("Work downwards"), said("of the blank's middle"))
+    work_x_mm: float = setting.length(0.0, -5000.0, 5000.0, said("Work to the right"), said("of the blank's middle"))
+    work_y_mm: float = setting.length(0.0, -5000.0, 5000.0, said("Work downwards"), said("of the blank's middle"))
     look: str = setting.choice(WOOD, LOOKS, said("Looks like"), said("what it is painted as"),
                                names=(said("Wood"), said("Stone"), said("Paint")))
 

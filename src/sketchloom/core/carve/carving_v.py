@@ -15,6 +15,9 @@ from sketchloom.core.carve.tools import Tool
 _LEAST_STEP_MM = 0.15
 """Passes of a sharp V over a flat bottom lie no nearer (what they leave is seen, not felt: common practice, no source).
 """
+_MOST_ROUNDS = 60
+"""Of so many passes within each other at most: a face a hand wide would take hours by the tip of a V, so its passes lie
+farther apart and what they leave is shown; a flat tool is proposed by a finding (our own)."""
 _SHORT_MM = 0.02
 
 
@@ -40,7 +43,9 @@ def carved_v(area, operation: Operation, tool: Tool, clearing: Tool | None = Non
         return made
     breathe()
     passes = rings.levels(top, top + deepest, down)
-    step = max(operation.step_mm or tool.tip_mm, _LEAST_STEP_MM)
+    widest = max((float(chain[:, 2].max()) for chain in axis.chains), default=0.0) - limit
+    most = widest / _MOST_ROUNDS if clearing is None else 0.0
+    step = max(operation.step_mm or max(tool.tip_mm, most), _LEAST_STEP_MM)
     if clearing is None:
         courses = [(ring, True) for ring in pocketing.inward(wide, step)]
     else:
