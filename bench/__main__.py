@@ -29,7 +29,7 @@ TABLES = {
 """Each table by its word: its title, and what gives its rows."""
 JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers",
             "journeys-proposals": "bench.journeys.proposals", "journeys-gestures": "bench.journeys.gestures",
-            "drawings": "bench.openart.run"}
+            "journeys-carving": "bench.journeys.carving", "drawings": "bench.openart.run"}
 QUALITY = "quality"
 
 

@@ -11,11 +11,12 @@ On a machine that is lent by another the host takes its time back now and then; 
 proc(5)). What it took meanwhile is told apart: no program can answer then.
 """
 
+import faulthandler
 import os
-import sys
+import re
+import tempfile
 import threading
 import time
-import traceback
 
 from PySide6.QtCore import QAbstractEventDispatcher, QEventLoop
 
@@ -23,6 +24,7 @@ LONG_S = 0.1
 """Longer than this and a hand feels it (the figure of the usual guide to response times; from memory)."""
 _EVERY_S = 0.02
 _FRAMES, _KEPT = 6, 12
+_CALL = re.compile(r'File "([^"]+)", line (\d+) in (\S+)')
 _IDLE = "watch.py:"
 """Where the thread is while its loop waits."""
 _STOLEN = 8
@@ -55,7 +57,7 @@ class Watch:
         self.longest_s = self.own_longest_s = 0.0
         self.long: list[tuple[float, str]] = []
         self._began, self._stolen, self._seen, self._waits = 0.0, 0.0, ("", 0.0), None
-        self._main = threading.get_ident()
+        self._main, self._file = threading.get_ident(), tempfile.TemporaryFile()  # noqa: SIM115  as long as the bench
         dispatcher = QAbstractEventDispatcher.instance()
         dispatcher.awake.connect(self._goes_on)
         dispatcher.aboutToBlock.connect(self._waits_now)
@@ -125,12 +127,16 @@ class Watch:
                     self._seen = calls, waits
 
     def _calls(self):
-        frame = sys._current_frames().get(self._main)
-        every = [(f.filename, f"{f.filename.rsplit('/', 1)[-1]}:{f.lineno} {f.name}")
-                 for f in traceback.extract_stack(frame)]
-        del frame  # it would keep what the call holds, a painter among it
+        """Told from below: to walk the frames of a thread that runs from another one has ended the program."""
+        self._file.seek(0)
+        self._file.truncate()
+        faulthandler.dump_traceback(self._file, all_threads=True)
+        self._file.seek(0)
+        mine = next((part for part in self._file.read().decode(errors="replace").split("\n\n")
+                     if f"{self._main:016x}" in part.split("\n", 1)[0]), "")
+        every = [(path, f"{path.rsplit('/', 1)[-1]}:{line} {name}") for path, line, name in _CALL.findall(mine)]
         calls = [words for path, words in every if "/sketchloom/" in path] or [words for _, words in every]
-        return " < ".join(reversed(calls[-_FRAMES:]))
+        return " < ".join(calls[:_FRAMES])
 
 
 class _Timed:

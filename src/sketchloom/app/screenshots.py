@@ -99,8 +99,7 @@ class _Camera:
         window.bench.move_curtain(0.55)
         self._stage(SOURCE, "background", lambda: _scroll(window.panels[SOURCE], 1.0))
         window.session.document.undo()  # nothing is left unsaved
-        self._open("portrait")
-        self._stage(TRACE, "trace-photo")
+        self._show_carved()
         self._open("pen")
         self._stage(TRACE, "trace-line")
         self._open("phone")
@@ -225,6 +224,17 @@ class _Camera:
         self._keep("sheets")
         window.session.document.undo()
         self._until(lambda: window.session.work is not None)
+
+    def _show_carved(self):
+        """The sign as the router will carve it, with a word chosen."""
+        self._open("sign")
+        window = self.window
+        panel = window.panels[SHEETS]
+        window.show_stage(SHEETS)
+        self._until(lambda: window.carving.carved_of(window.session.work) is not None)
+        panel.folds["carve"].head.setChecked(True)
+        panel.carving.choose(3)
+        self._keep("sheets-carved")
 
     def _show_played(self):
         """A sheet for the cutter, half way through."""

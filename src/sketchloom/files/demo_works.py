@@ -96,7 +96,7 @@ def _laid(text, high, x, y, size):
     rings = [ring * high * size[1] for ring in shaped(text, font).rings]
     every = np.concatenate([ring.reshape(-1, 2) for ring in rings])
     to = np.multiply((x, y), size) - (every.min(0) + every.max(0)) / 2
-    return PlacedShape(tuple(ring_points((ring + to) / size) for ring in rings), MADDER, text, text=text,
+    return PlacedShape(tuple(ring_points((ring + to) / size) for ring in rings), MADDER, f"“{text}”", text=text,
                        font=font.name)
 
 
@@ -105,8 +105,8 @@ _SIGN = (
     Operation(POCKET, Target(FIELD), "end-12", 4.0, raised=(Target(LAYER, NIGHT),)),
     Operation(POCKET, Target(FIELD), "end-3", 4.0, raised=(Target(LAYER, NIGHT),), rest_of="end-12"),
     Operation(POCKET, Target(LAYER, GOLD), "end-3", 2.0),
-    Operation(CARVE, Target(SHAPE, "LANTERN QUAY", 0.5, 0.69), "vee-60", from_mm=4.0),
-    Operation(CARVE, Target(SHAPE, "TIDEWALK LANTERN NIGHT", 0.5, 0.89), "vee-60", from_mm=4.0),
+    Operation(CARVE, Target(SHAPE, "“LANTERN QUAY”", 0.5, 0.69), "vee-60", from_mm=4.0),
+    Operation(CARVE, Target(SHAPE, "“TIDEWALK LANTERN NIGHT”", 0.5, 0.89), "vee-60", from_mm=4.0),
     Operation(GROOVE, Target(MIDDLE), "ball-3", 1.5),
     Operation(EDGE, Target(BOARD), "vee-90", 1.5),
     Operation(PROFILE, Target(BOARD), "end-6", 22.2, tabs=6, lead_mm=3.0),

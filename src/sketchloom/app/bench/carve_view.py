@@ -37,6 +37,7 @@ class CarveView(Picture):
         """Ends of the line, shares of the blank."""
         self._field = self._face = self._image = self._begun = None
         self._marked: list = []
+        self._seen_lines: list | None = None
         self._why = ""
         self._held, self._is_click = None, False
         self._is_coarse = False
@@ -50,7 +51,7 @@ class CarveView(Picture):
 
     def mark(self, lines) -> None:
         """Lines (N, 2) mm on the blank, each with its height, that show what is chosen."""
-        self._marked = list(lines)
+        self._marked, self._seen_lines = list(lines), None
         self.update()
 
     def set_pointing(self, on: bool) -> None:
@@ -65,7 +66,7 @@ class CarveView(Picture):
         self.update()
 
     def _renew(self, is_coarse):
-        self._is_coarse, self._image = is_coarse, None
+        self._is_coarse, self._image, self._seen_lines = is_coarse, None, None
         if self._field is not None:
             self.view = View(self._fits() * self.zoomed)
             self.viewed.emit()
@@ -114,10 +115,13 @@ class CarveView(Picture):
         painter.setClipRect(area)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setBrush(Qt.BrushStyle.NoBrush)
+        if self._seen_lines is None:
+            self._seen_lines = [QPolygonF([QPointF(x, y) for x, y in camera.seen(line, high).tolist()])
+                                for line, high in self._marked]
         for colour, width in ((theme.LINEN, 3.6), (theme.WOAD, 1.8)):
             painter.setPen(QPen(QColor(colour), width))
-            for line, high in self._marked:
-                painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in camera.seen(line, high).tolist()]))
+            for line in self._seen_lines:
+                painter.drawPolyline(line)
         ends = camera.seen(self._section_mm())
         painter.setPen(QPen(QColor(theme.INK), 1.2, Qt.PenStyle.DashLine))
         painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in ends.tolist()]))

@@ -74,7 +74,7 @@ class Welcome(QScrollArea):
         self.setWidget(whole)
 
     def _demo_row(self, demos):
-        self._tiles, self._grid = [], QGridLayout()
+        self._tiles, self._grid = [], QGridLayout(alignment=Qt.AlignmentFlag.AlignLeft)
         self._grid.setSpacing(8)
         for demo in demos:
             tile = QToolButton()

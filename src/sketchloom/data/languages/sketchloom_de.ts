@@ -2484,6 +2484,86 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Stoff</translation>
     </message>
     <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>end mill</source>
+        <translation>Schaftfräser</translation>
+    </message>
+    <message>
+        <source>ball</source>
+        <translation>Kugelfräser</translation>
+    </message>
+    <message>
+        <source>V</source>
+        <translation>V-Fräser</translation>
+    </message>
+    <message>
+        <source>engraving point</source>
+        <translation>Gravierstichel</translation>
+    </message>
+    <message>
+        <source>drill</source>
+        <translation>Bohrer</translation>
+    </message>
+    <message>
+        <source>Diameter</source>
+        <translation>Durchmesser</translation>
+    </message>
+    <message>
+        <source>where it is widest</source>
+        <translation>an der breitesten Stelle</translation>
+    </message>
+    <message>
+        <source>Angle, °</source>
+        <translation>Winkel, °</translation>
+    </message>
+    <message>
+        <source>between the two sides of a V</source>
+        <translation>zwischen den beiden Seiten eines V</translation>
+    </message>
+    <message>
+        <source>Tip</source>
+        <translation>Spitze</translation>
+    </message>
+    <message>
+        <source>width of the flat at the end of a V</source>
+        <translation>Breite der Fläche am Ende eines V</translation>
+    </message>
+    <message>
+        <source>Cuts so long</source>
+        <translation>Schneidenlänge</translation>
+    </message>
+    <message>
+        <source>and so goes no deeper</source>
+        <translation>tiefer geht es nicht</translation>
+    </message>
+    <message>
+        <source>Feed, mm/s</source>
+        <translation>Vorschub, mm/s</translation>
+    </message>
+    <message>
+        <source>along the work</source>
+        <translation>entlang des Werks</translation>
+    </message>
+    <message>
+        <source>Plunge, mm/s</source>
+        <translation>Eintauchen, mm/s</translation>
+    </message>
+    <message>
+        <source>down into the work</source>
+        <translation>hinab ins Werk</translation>
+    </message>
+    <message>
+        <source>Step, share</source>
+        <translation>Versatz, Anteil</translation>
+    </message>
+    <message>
+        <source>to the next pass, of its diameter</source>
+        <translation>zur nächsten Bahn, vom Durchmesser</translation>
+    </message>
+    <message>
         <source>a short text</source>
         <translation>ein kurzer Text</translation>
     </message>
@@ -2818,6 +2898,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Six of one evening in five colours, cut from shared sheets</source>
         <translation>Sechs eines Abends in fünf Farben, aus gemeinsamen Bogen geschnitten</translation>
+    </message>
+    <message>
+        <source>Quay sign</source>
+        <translation>Schild am Kai</translation>
+    </message>
+    <message>
+        <source>An ornament and two words on a plaque, carved by a router</source>
+        <translation>Ein Ornament und zwei Wörter auf einem Schild, von einer Fräse geschnitzt</translation>
     </message>
     <message>
         <source>Boats in pen</source>
@@ -5448,6 +5536,26 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Das Bild darf verwendet werden</translation>
     </message>
     <message>
+        <source>No cut beyond the blank, no blank beyond the bed</source>
+        <translation>Kein Schnitt über den Rohling, kein Rohling über das Bett hinaus</translation>
+    </message>
+    <message>
+        <source>Nothing comes loose under a tool</source>
+        <translation>Nichts löst sich unter einem Werkzeug</translation>
+    </message>
+    <message>
+        <source>Tools reach all that they carve</source>
+        <translation>Die Werkzeuge erreichen alles, was sie schnitzen</translation>
+    </message>
+    <message>
+        <source>Feeds and order suit the machine</source>
+        <translation>Vorschub und Reihenfolge passen zur Maschine</translation>
+    </message>
+    <message>
+        <source>The code carves what is shown</source>
+        <translation>Der Code schnitzt, was gezeigt wird</translation>
+    </message>
+    <message>
         <source>cuts do not close</source>
         <translation>Schnitte schließen sich nicht</translation>
     </message>
@@ -5716,8 +5824,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Umriss einer Ebene</translation>
     </message>
     <message>
-        <source>Plaque, hollow corners</source>
-        <translation>Tafel, gehöhlte Ecken</translation>
+        <source>Plaque</source>
+        <translation>Plakette</translation>
+    </message>
+    <message>
+        <source>Outline of a region</source>
+        <translation>Umriss eines Gebiets</translation>
     </message>
     <message>
         <source>Width of the blank</source>
@@ -5766,6 +5878,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>the layer whose outline it has</source>
         <translation>die Ebene, deren Umriss er hat</translation>
+    </message>
+    <message>
+        <source>where the region lies whose outline it has</source>
+        <translation>wo das Gebiet liegt, dessen Umriss er hat</translation>
     </message>
     <message>
         <source>Work to the right</source>
@@ -5936,8 +6052,44 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Der Rohling ist {wide:.0f} × {high:.0f} mm groß; die Maschine schneidet {bed_wide:.0f} × {bed_high:.0f} mm.</translation>
     </message>
     <message>
+        <source>machine code that carves something else</source>
+        <translation>Maschinencode, der etwas anderes schnitzt</translation>
+    </message>
+    <message>
+        <source>Run from its bytes alone, the code carves {share:.1f} % of the blank otherwise than planned. Do not run it; choose another dialect.</source>
+        <translation>Allein aus seinen Bytes schnitzt der Code {share:.1f} % des Rohlings anders als geplant. Nicht laufen lassen; einen anderen Dialekt wählen.</translation>
+    </message>
+    <message>
+        <source>A picture of the carved blank</source>
+        <translation>Ein Bild des geschnitzten Rohlings</translation>
+    </message>
+    <message>
+        <source>The carved blank as a solid (STL)</source>
+        <translation>Der geschnitzte Rohling als Körper (STL)</translation>
+    </message>
+    <message>
+        <source>The carved blank as a solid (glTF)</source>
+        <translation>Der geschnitzte Rohling als Körper (glTF)</translation>
+    </message>
+    <message>
         <source>not written: a carved blank is written as {suffixes}.</source>
         <translation>nicht geschrieben: Ein geschnitzter Rohling wird als {suffixes} geschrieben.</translation>
+    </message>
+    <message>
+        <source>Tools of the router</source>
+        <translation>Werkzeuge der Fräse</translation>
+    </message>
+    <message>
+        <source>Feeds, turns and steps are starting values from memory: the manuals of machine and tool come first. Lengths may be typed in mm or in. Works keep the tools that their operations name.</source>
+        <translation>Vorschub, Drehzahl und Versatz sind Anfangswerte aus dem Gedächtnis: Die Anleitungen von Maschine und Werkzeug gehen vor. Längen können in mm oder in eingegeben werden. Werke behalten die Werkzeuge, die ihre Arbeitsgänge nennen.</translation>
+    </message>
+    <message>
+        <source>Add a tool</source>
+        <translation>Werkzeug hinzufügen</translation>
+    </message>
+    <message>
+        <source>not written: nothing of this work is carved.</source>
+        <translation>nicht geschrieben: Von diesem Werk wird nichts geschnitzt.</translation>
     </message>
 </context>
 <context>
@@ -6229,6 +6381,33 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>BlankBox</name>
+    <message>
+        <source>Layer whose outline the blank has</source>
+        <translation>Ebene, deren Umriss der Rohling hat</translation>
+    </message>
+    <message>
+        <source>Layer</source>
+        <translation>Ebene</translation>
+    </message>
+    <message>
+        <source>Point at the region</source>
+        <translation>Auf das Gebiet zeigen</translation>
+    </message>
+    <message>
+        <source>Click the region whose outline the blank is to have</source>
+        <translation>Das Gebiet anklicken, dessen Umriss der Rohling haben soll</translation>
+    </message>
+    <message>
+        <source>Once something is carved, the region can be pointed at.</source>
+        <translation>Sobald etwas geschnitzt wird, kann auf das Gebiet gezeigt werden.</translation>
+    </message>
+    <message>
+        <source>blank</source>
+        <translation>Rohling</translation>
+    </message>
+</context>
+<context>
     <name>Boundaries</name>
     <message>
         <source>Looking for what is nearly regular</source>
@@ -6424,8 +6603,8 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Der geschnitzte Rohling</translation>
     </message>
     <message>
-        <source>Section {0} from the top, {1} times as high</source>
-        <translation>Schnitt {0} von oben, {1}-mal so hoch</translation>
+        <source>Section from A to B, {0} long, {1} times as high; Shift and a drag put it elsewhere</source>
+        <translation>Schnitt von A nach B, {0} lang, {1}-fach überhöht; mit Umschalt und Ziehen liegt er anderswo</translation>
     </message>
 </context>
 <context>
@@ -6474,52 +6653,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Der gewählte Arbeitsgang</translation>
     </message>
     <message>
-        <source>On</source>
-        <translation>An</translation>
+        <source>Tools…</source>
+        <translation>Werkzeuge…</translation>
     </message>
     <message>
-        <source>Tool</source>
-        <translation>Werkzeug</translation>
-    </message>
-    <message>
-        <source>Only what is left by</source>
-        <translation>Nur, was übrig lässt</translation>
-    </message>
-    <message>
-        <source>Wide ground cleared by</source>
-        <translation>Breiter Grund geräumt mit</translation>
-    </message>
-    <message>
-        <source>a layer that is gone</source>
-        <translation>eine Ebene, die fort ist</translation>
-    </message>
-    <message>
-        <source>the blank&apos;s outline</source>
-        <translation>der Umriss des Rohlings</translation>
-    </message>
-    <message>
-        <source>the field within the rim</source>
-        <translation>das Feld im Rand</translation>
-    </message>
-    <message>
-        <source>the middle of the rim</source>
-        <translation>die Mitte des Rands</translation>
-    </message>
-    <message>
-        <source>a region</source>
-        <translation>ein Bereich</translation>
-    </message>
-    <message>
-        <source>all of the work</source>
-        <translation>die ganze Arbeit</translation>
-    </message>
-    <message>
-        <source>– all of it –</source>
-        <translation>– alles –</translation>
-    </message>
-    <message>
-        <source>– the V itself –</source>
-        <translation>– das V selbst –</translation>
+        <source>Diameters, angles, feeds of your tools</source>
+        <translation>Durchmesser, Winkel, Vorschub Ihrer Werkzeuge</translation>
     </message>
     <message>
         <source>Time of the machine</source>
@@ -6542,12 +6681,12 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Schnitzen vorgeschlagen</translation>
     </message>
     <message>
-        <source>blank</source>
-        <translation>Rohling</translation>
-    </message>
-    <message>
         <source>operation</source>
         <translation>Arbeitsgang</translation>
+    </message>
+    <message>
+        <source>tools renewed</source>
+        <translation>Werkzeuge erneuert</translation>
     </message>
     <message>
         <source>operation added</source>
@@ -6654,6 +6793,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>And {0} more.</source>
         <translation>Und {0} weitere.</translation>
+    </message>
+    <message>
+        <source>Known once Sheets has carved the blank.</source>
+        <translation>Bekannt, sobald Bögen den Rohling geschnitzt hat.</translation>
     </message>
     <message>
         <source>Known once the sheets are planned.</source>
@@ -10486,6 +10629,105 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>OperationBox</name>
+    <message>
+        <source>On</source>
+        <translation>An</translation>
+    </message>
+    <message>
+        <source>Tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Only what is left by</source>
+        <translation>Nur, was übrig lässt</translation>
+    </message>
+    <message>
+        <source>Wide ground cleared by</source>
+        <translation>Breiter Grund geräumt mit</translation>
+    </message>
+    <message>
+        <source>What stays standing in it</source>
+        <translation>Was darin stehen bleibt</translation>
+    </message>
+    <message>
+        <source>Stays standing</source>
+        <translation>Bleibt stehen</translation>
+    </message>
+    <message>
+        <source>Point at it</source>
+        <translation>Darauf zeigen</translation>
+    </message>
+    <message>
+        <source>Click on the blank what it is to be carved on; another click there means what lies below</source>
+        <translation>Auf dem Rohling anklicken, woran geschnitzt werden soll; ein weiterer Klick dort meint, was darunter liegt</translation>
+    </message>
+    <message>
+        <source>Point at what stands</source>
+        <translation>Auf Stehendes zeigen</translation>
+    </message>
+    <message>
+        <source>Click on the blank what is to stay standing; again, and it does not</source>
+        <translation>Auf dem Rohling anklicken, was stehen bleiben soll; noch einmal, und es bleibt nicht</translation>
+    </message>
+    <message>
+        <source>Passes and feed</source>
+        <translation>Bahnen und Vorschub</translation>
+    </message>
+    <message>
+        <source>Of this operation alone; 0 for those of its tool</source>
+        <translation>Nur dieses Arbeitsgangs; 0 für die seines Werkzeugs</translation>
+    </message>
+    <message>
+        <source>– all of it –</source>
+        <translation>– alles –</translation>
+    </message>
+    <message>
+        <source>– the V itself –</source>
+        <translation>– das V selbst –</translation>
+    </message>
+    <message>
+        <source>a layer that is gone</source>
+        <translation>eine Ebene, die fort ist</translation>
+    </message>
+    <message>
+        <source>a figure</source>
+        <translation>eine Figur</translation>
+    </message>
+    <message>
+        <source>a line</source>
+        <translation>eine Linie</translation>
+    </message>
+    <message>
+        <source>the blank&apos;s outline</source>
+        <translation>der Umriss des Rohlings</translation>
+    </message>
+    <message>
+        <source>the field</source>
+        <translation>das Feld</translation>
+    </message>
+    <message>
+        <source>the middle of the rim</source>
+        <translation>die Mitte des Rands</translation>
+    </message>
+    <message>
+        <source>a region</source>
+        <translation>ein Bereich</translation>
+    </message>
+    <message>
+        <source>all of the work</source>
+        <translation>die ganze Arbeit</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>{0} places</source>
+        <translation>{0} Stellen</translation>
+    </message>
+</context>
+<context>
     <name>OrderBox</name>
     <message>
         <source>Less cutting</source>
@@ -12563,6 +12805,61 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>SettingsTable</name>
+    <message>
+        <source>A copy of the chosen one, or of the first</source>
+        <translation>Eine Kopie des gewählten oder des ersten</translation>
+    </message>
+    <message>
+        <source>Take it out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The chosen row</source>
+        <translation>Die gewählte Zeile</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>The plain kinds that come with the program</source>
+        <translation>Die schlichten Arten, die mit dem Programm kommen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Changes that were not kept are left</source>
+        <translation>Änderungen, die nicht behalten wurden, verfallen</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>The table is used from now on</source>
+        <translation>Die Tabelle gilt von jetzt an</translation>
+    </message>
+    <message>
+        <source>{0} of {1}</source>
+        <translation>{0} von {1}</translation>
+    </message>
+    <message>
+        <source>these are numbers.</source>
+        <translation>das sind Zahlen.</translation>
+    </message>
+    <message>
+        <source>Row {0}: {1}</source>
+        <translation>Zeile {0}: {1}</translation>
+    </message>
+    <message>
+        <source>{0}, another</source>
+        <translation>{0}, noch eines</translation>
+    </message>
+</context>
+<context>
     <name>Shades</name>
     <message>
         <source>{0} of the picture</source>
@@ -12589,6 +12886,14 @@ seinesgleichen</translation>
     <message>
         <source>{0} shapes</source>
         <translation>{0} Formen</translation>
+    </message>
+    <message>
+        <source>word {0}</source>
+        <translation>Wort {0}</translation>
+    </message>
+    <message>
+        <source>word {0}, cut out</source>
+        <translation>Wort {0}, ausgeschnitten</translation>
     </message>
     <message>
         <source>shape “{0}”</source>
@@ -13053,6 +13358,10 @@ seinesgleichen</translation>
     <message>
         <source>Carving</source>
         <translation>Schnitzen</translation>
+    </message>
+    <message>
+        <source>The blank</source>
+        <translation>Der Rohling</translation>
     </message>
     <message>
         <source>Size</source>
@@ -14919,6 +15228,13 @@ seinesgleichen</translation>
     <message>
         <source>Sheets</source>
         <translation>Bogen</translation>
+    </message>
+</context>
+<context>
+    <name>_000._000</name>
+    <message>
+        <source>Turns a minute</source>
+        <translation>Drehzahl je Minute</translation>
     </message>
 </context>
 <context>

@@ -192,7 +192,10 @@ class Shapes(Kind):
         x0, y0, x1, y1 = desk.box(shape)
         unit = self._around.bench.unit
         size = " × ".join(format_length(desk.mm(v), unit) for v in (x1 - x0, y1 - y0))
-        kind = self.tr("shape “{0}”") if shape.hex is not None else self.tr("shape “{0}”, cut out")
+        if shape.text is not None:  # its name stands in quotes already
+            kind = self.tr("word {0}") if shape.hex is not None else self.tr("word {0}, cut out")
+        else:
+            kind = self.tr("shape “{0}”") if shape.hex is not None else self.tr("shape “{0}”, cut out")
         return self.tr("{0} · {1}").format(kind.format(shape.name), size)
 
     def possible(self, numbers):
