@@ -6796,7 +6796,7 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
     <message>
         <source>Known once Sheets has carved the blank.</source>
-        <translation>Bekannt, sobald Bögen den Rohling geschnitzt hat.</translation>
+        <translation>Bekannt, sobald der Rohling unter Bogen geschnitzt wurde.</translation>
     </message>
     <message>
         <source>Known once the sheets are planned.</source>
