@@ -40,6 +40,13 @@ def _drawn(person):
     person.point(0.24, 0.28)
     person.key_on(person.window.bench, "Delete")
     person.settled()
+    box = panel.curves
+    person.click("Choose a stretch", box)  # the line is closed smoothly where the leaf was
+    person.drag(*(np.array(places) / 120 for places in ((29.0, 43.0), (30.5, 41.6), (34.0, 39.5), (37.0, 38.4),
+                                                        (40.0, 38.35))))
+    person.click("Smooth", box)
+    person.settled()
+    assert [edit.what for edit in person.recipe.curves], "the stretch was smoothed"
     person.tool(MIRROR)
     person.point(0.5, 0.06)
     person.point(0.5, 0.94)

@@ -8,11 +8,13 @@ import pytest
 from PySide6.QtCore import QPoint, QPointF, Qt
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
+from shapely.geometry import Point, Polygon
 
 from app.driver import pause, wait
 from app.person import Person
 from app.test_clean import night_file  # noqa: F401
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS
+from sketchloom.core.carve.operations import Operation, Target
 from sketchloom.core.carve.tools import shipped as shipped_tools
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.files import release, user_data
@@ -351,3 +353,33 @@ def test_tools_of_ones_own_are_kept_and_come_with_the_work(person):
     person.key("Ctrl+Z")
     person.settled()
     assert person.recipe.cutters == (mine,)
+
+
+def test_a_finding_shows_its_place_and_a_groove_is_one_click(person):
+    person.stage("Sheets")
+    panel, view = person.window.panels[SHEETS], person.window.carve_view
+    panel.carving.propose.click()
+    person.settled()
+    its = (Operation("pocket", Target("layer", person.driver.work.layers[-1].plan.key), "end-12", 2.0),)
+    blank = replace(person.recipe.blank, rim_mm=9.0, recess_mm=2.0)
+    person.driver.session.change(replace(person.recipe, blank=blank, operations=(*its, *person.recipe.operations)), "")
+    person.settled()
+    made = carved(person)
+    uncut = next(f for f in made.findings if f.code in ("carve.uncut", "carve.nothing") and f.figures["number"] == 1)
+    panel.carving.choose(2)
+    person.window.show_stage(LAYERS)
+    person.window.go_to(uncut)
+    assert person.window.middle.currentWidget() is view and panel.carving.row == 0
+    if uncut.x_px is not None:
+        x, y = view._camera().seen([view._pointed])[0]
+        assert view._area().contains(QPointF(x, y))
+        assert view._uncut and any(Polygon(ring).buffer(0.5).contains(Point(view._pointed)) for ring in view._uncut)
+    panel.folds["blank"].head.click()
+    assert panel.blank.groove.isVisible()
+    person.press(panel.blank.groove)
+    person.settled()
+    kinds = [one.kind for one in person.recipe.operations]
+    assert kinds[-2:] == ["groove", "profile"] and not panel.blank.groove.isVisible()
+    groove = carved(person).job.steps[-2]
+    rim = made.rim_mm[0]  # in its middle: half of the measured rim from the board (22 mm rim, 11 mm offset; the trade)
+    assert groove.area.distance(made.job.board.boundary) == pytest.approx(rim / 2, abs=0.05)

@@ -470,7 +470,9 @@ class Window(QMainWindow):
         """Bring a finding's place and stage into view."""
         self.show_stage(STAGES.index(finding.rule.stage))
         work = self.session.work
-        if work is not None and finding.x_px is not None:
+        if self.carving.is_on and finding.rule.stage == STAGES[SHEETS]:
+            self.carving.go_to(finding)
+        elif work is not None and finding.x_px is not None:
             self.bench.point_at((finding.x_px * work.mm_per_px, finding.y_px * work.mm_per_px))
 
     def _ask_beside(self):

@@ -18,7 +18,7 @@ from sketchloom.core.carve.job import Job
 from sketchloom.core.formats import carving as code
 from sketchloom.core.formats import solids
 from sketchloom.core.formats.dialects import shipped
-from sketchloom.core.preflight.carving import findings_of_code, findings_of_job
+from sketchloom.core.preflight.carving import findings_of_code, findings_of_job, uncut_by
 from sketchloom.core.sheets.machine import MIDDLE
 from sketchloom.core.simulate import router
 from sketchloom.evaluate.cache import Cache
@@ -36,7 +36,7 @@ PICTURE_PX = (1600, 1000)
 _SOLID_MM, _MOST_SOLID = 0.5, 150_000
 """Places of a solid lie so far apart, farther where a reader would choke on it."""
 _BACK_MM = 0.5
-_SAME_MM, _NEAR_MM = 0.05, 1.5
+_SAME_MM, _NEAR_MM, _LEAST_UNCUT_MM2 = 0.05, 1.5, 0.05
 SUFFIXES = (".png", ".stl", ".glb", ".pdf")
 LOOKS = {"carved-png": (".png", said("A picture of the carved blank")),
          "carved-stl": (".stl", said("The carved blank as a solid (STL)")),
@@ -75,6 +75,16 @@ class CarvedWork:
         lines = area.boundary if area.geom_type in ("Polygon", "MultiPolygon") else area
         return [(np.asarray(one.coords, float)[:, :2], -step.operation.from_mm)
                 for one in getattr(lines, "geoms", [lines])]
+
+    def uncut_of(self, number: int) -> list[np.ndarray]:
+        """What the tool of an operation is too wide for: outlines (N, 2) mm on the blank."""
+        known = {one.key: one for one in tools_of(self.work.recipe)}
+        made = []
+        for step in self.job.steps:
+            if step.number == number and step.strokes:
+                left = uncut_by(step, known)
+                made += [np.asarray(one.exterior.coords, float) for one in left.geoms if one.area > _LEAST_UNCUT_MM2]
+        return made
 
     def number_at(self, x_mm: float, y_mm: float) -> int | None:
         """The number of the smallest operation that a place of the blank lies in, or on whose line."""

@@ -38,6 +38,9 @@ class CarveView(Picture):
         self._field = self._face = self._image = self._begun = None
         self._marked: list = []
         self._seen_lines: list | None = None
+        self._uncut: list = []
+        self._seen_uncut: list = []
+        self._pointed = None
         self._why = ""
         self._held, self._is_click = None, False
         self._is_coarse = False
@@ -49,9 +52,16 @@ class CarveView(Picture):
         self._field, self._face, self._why = field, face, ""
         self._renew(False)
 
-    def mark(self, lines) -> None:
-        """Lines (N, 2) mm on the blank, each with its height, that show what is chosen."""
-        self._marked, self._seen_lines = list(lines), None
+    def mark(self, lines, uncut=()) -> None:
+        """Lines (N, 2) mm on the blank, each with its height, that show what is chosen, and outlines of what its tool
+        leaves ``uncut``."""
+        self._marked, self._seen_lines, self._pointed = list(lines), None, None
+        self._uncut = list(uncut)
+        self.update()
+
+    def point_at(self, place_mm) -> None:
+        """Show a place of the blank until something else is chosen."""
+        self._pointed = place_mm
         self.update()
 
     def set_pointing(self, on: bool) -> None:
@@ -118,10 +128,17 @@ class CarveView(Picture):
         if self._seen_lines is None:
             self._seen_lines = [QPolygonF([QPointF(x, y) for x, y in camera.seen(line, high).tolist()])
                                 for line, high in self._marked]
+            self._seen_uncut = [QPolygonF([QPointF(x, y) for x, y in camera.seen(line).tolist()])
+                                for line in self._uncut]
         for colour, width in ((theme.LINEN, 3.6), (theme.WOAD, 1.8)):
             painter.setPen(QPen(QColor(colour), width))
             for line in self._seen_lines:
                 painter.drawPolyline(line)
+        painter.setBrush(QColor(theme.MADDER))
+        painter.setPen(QPen(QColor(theme.MADDER), 1.4))
+        for area in self._seen_uncut:
+            painter.drawPolygon(area)
+        painter.setBrush(Qt.BrushStyle.NoBrush)
         ends = camera.seen(self._section_mm())
         painter.setPen(QPen(QColor(theme.INK), 1.2, Qt.PenStyle.DashLine))
         painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in ends.tolist()]))
@@ -131,6 +148,12 @@ class CarveView(Picture):
             at = QRectF(x - 9, y - 9, 18, 18)
             painter.drawEllipse(at)
             painter.drawText(at, Qt.AlignmentFlag.AlignCenter, text)
+        if self._pointed is not None:
+            x, y = camera.seen([self._pointed])[0].tolist()
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            for colour, width in ((theme.LINEN, 5.0), (theme.MADDER, 2.5)):
+                painter.setPen(QPen(QColor(colour), width))
+                painter.drawEllipse(QPointF(x, y), 16, 16)
         painter.restore()
 
     def _section_mm(self):

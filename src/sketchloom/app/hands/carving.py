@@ -37,6 +37,7 @@ class Carving(QObject):
         self.roughly.connect(self._take_rough)
         self._on, self._asked, self.made = False, None, None
         self._last = (0.0, 0.0), -1
+        self._uncut: dict = {}
         self._box.chosen_row.connect(lambda _: self._mark())
         panel.pointing.changed.connect(view.set_pointing)
         self._box.tools_wanted.connect(self._open_tools)
@@ -110,8 +111,9 @@ class Carving(QObject):
             self.roughly.emit(work, coarse, lit(coarse, made.job.blank.look))
             face = lit(made.field(), made.job.blank.look)
             made.findings  # noqa: B018  worked out here, not in the window's thread
+            uncut = {number: made.uncut_of(number) for number in range(len(work.recipe.operations))}
         self._cache.settle()
-        return made, face
+        return made, face, uncut
 
     def _take_rough(self, work, field, face):
         """What comes, before it is there."""
@@ -120,9 +122,9 @@ class Carving(QObject):
             self._view.show_carved(field, face)
 
     def _take(self, answer):
-        made, face = answer
+        made, face, uncut = answer
         if made.work is self._session.work:
-            self.made = made
+            self.made, self._uncut = made, uncut
             self._view.unit = made.work.recipe.unit
             self._view.show_carved(made.field(), face)
             self._box.show_carved(made)
@@ -134,7 +136,22 @@ class Carving(QObject):
     def _mark(self):
         """Show where the chosen operation lies."""
         made = self.carved_of(self._session.work)
-        self._view.mark(() if made is None else made.outlines_of(self._box.row))
+        if made is None:
+            self._view.mark(())
+        else:
+            row = self._box.row
+            self._view.mark(made.outlines_of(row), self._uncut.get(row, ()))
+
+    def go_to(self, finding) -> None:
+        """Show the operation that a finding is of, and its place on the blank."""
+        made = self.carved_of(self._session.work)
+        if "number" in finding.figures:
+            self._box.choose(finding.figures["number"] - 1)
+        if made is not None and finding.x_px is not None:
+            scale, work = made.work.mm_per_px, made.work
+            middle, size = work.recipe.blank.work_middle_mm, work.size_mm
+            self._view.point_at((finding.x_px * scale + middle[0] - size[0] / 2,
+                                 finding.y_px * scale + middle[1] - size[1] / 2))
 
     def _pick(self, x, y):
         """A place of the blank was clicked: what lies there is meant, or the operation there chosen."""

@@ -6403,6 +6403,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Sobald etwas geschnitzt wird, kann auf das Gebiet gezeigt werden.</translation>
     </message>
     <message>
+        <source>Groove in the middle of the rim</source>
+        <translation>Nut in der Mitte des Rands</translation>
+    </message>
+    <message>
+        <source>A line at half the rim as it is, run by a ball cutter</source>
+        <translation>Eine Linie auf halbem Rand, wie er ist, mit einem Kugelfräser</translation>
+    </message>
+    <message>
+        <source>groove in the rim</source>
+        <translation>Nut im Rand</translation>
+    </message>
+    <message>
         <source>blank</source>
         <translation>Rohling</translation>
     </message>
