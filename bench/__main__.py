@@ -25,6 +25,7 @@ TABLES = {
     "release": ("What leaves for machines, paper and screens", "bench.release.run", "rows"),
     "sheets": ("What goes into the machine", "bench.sheets.run", "rows"),
     "sign": ("What is carved", "bench.sign.run", "rows"),
+    "logbook": ("The logbook", "bench.logbook.run", "rows"),
 }
 """Each table by its word: its title, and what gives its rows."""
 JOURNEYS = {"journeys-clean": "bench.journeys.clean", "journeys-layers": "bench.journeys.layers",

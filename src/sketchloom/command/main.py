@@ -18,6 +18,7 @@ _ABOUT = """Pictures in, clean layered cut files out.
   loom batch FOLDER --recipe R.json --out-dir DIR
   loom send FILE.plt --to ADDRESS, loom stand-in hpgl
   loom check FILE ...           read cut files back: sizes, layers, double cuts, open paths
+  loom log jobs|tests|stock     what the logbook keeps; loom log next FAMILY MATERIAL for the next test cut
   loom desktop install          into the desktop's menus; loom desktop remove takes it out
   loom screenshots              redraw docs/screenshots from the demo projects
   loom test, loom bench         from a checkout only
@@ -25,7 +26,7 @@ _ABOUT = """Pictures in, clean layered cut files out.
 
 
 _COMMANDS = {"trace": "trace", "sheets": "sheets", "check": "check", "batch": "batch", "send": "send",
-             "stand-in": "send:run_stand_in", "desktop": "desktop", "thumbnail": "desktop:run_thumbnail"}
+             "stand-in": "send:run_stand_in", "desktop": "desktop", "log": "log", "thumbnail": "desktop:run_thumbnail"}
 """Modules by the words that they do, with the function where it is not ``run``."""
 
 

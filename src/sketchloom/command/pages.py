@@ -4,7 +4,7 @@ import argparse
 import sys
 from pathlib import Path
 
-from sketchloom.command import batch, check, desktop, sheets, trace_words
+from sketchloom.command import batch, check, desktop, log, sheets, trace_words
 
 _HEAD = """# The command
 
@@ -34,6 +34,9 @@ Nothing that is read is written over, no two outputs are one file, and what lies
     ./loom trace boat.png --width 60mm --print-cut stickers/ --copies 9 --bleed 2mm
     ./loom batch pictures/ --recipe shop.json --out-dir cut/
     ./loom check badge.plt --machine blade
+    ./loom log add tests family="heat film" material="red film" force=80 speed=100 verdict="not through"
+    ./loom log next "heat film" "red film"
+    ./loom log jobs --search badge --csv jobs.csv
     ./loom stand-in hpgl            # tells an address; then, elsewhere:
     ./loom send badge.plt --to /dev/pts/5
 """
@@ -43,7 +46,7 @@ def page() -> str:
     """The page in Markdown."""
     parts = [_HEAD]
     for title, parser in (("trace", trace_words.parser()), ("sheets", sheets.parser()), ("batch", batch.parser()),
-                          ("check", check.parser()), ("desktop", desktop.parser())):
+                          ("check", check.parser()), ("log", log.parser()), ("desktop", desktop.parser())):
         parts.append(f"## loom {title}\n\n{_line(parser.description)}\n")
         for group in parser._action_groups:
             rows = [_row(action) for action in group._group_actions

@@ -1,0 +1,286 @@
+"""``loom log``: what the logbook keeps, told, added to, taken in and out, and what it says of the next try."""
+
+import argparse
+import json
+import sys
+from pathlib import Path
+
+from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
+from sketchloom.core.base.errors import AppError
+
+_TABLES = ("jobs", "tests", "stock", "batches", "blades", "approvals")
+_MOST_LINES = 40
+
+
+def parser() -> argparse.ArgumentParser:
+    """The parser of all words."""
+    p = Parser(prog="loom log", allow_abbrev=False, description=(
+        "What the logbook keeps: jobs, test cuts, stock, batches of materials, tools, approvals. It lies in the user's "
+        "data folder."))
+    p.add_argument("what", choices=(*_TABLES, "add", "change", "remove", "import", "export", "next", "rates", "save"),
+                   help="a table to tell; add TABLE FIELD=VALUE ...; change TABLE ENTRY FIELD=VALUE ...; remove TABLE "
+                        "ENTRY ...; import FILE.json, or import TABLE FILE.csv; export FILE.json; next FAMILY MATERIAL "
+                        "for the next try of a test cut; rates fitted to the jobs; save FILE, what can be read of a "
+                        "damaged logbook")
+    p.add_argument("words", nargs="*", metavar="WORD", help="as above")
+    p.add_argument("--search", default="", metavar="WORDS", help="only what has all of these words in it")
+    p.add_argument("--csv", metavar="FILE", help="the table as CSV; - for the terminal")
+    p.add_argument("--json", action="store_true", help="plain data")
+    p.add_argument("--book", metavar="FILE", help="another logbook than the user's own")
+    p.add_argument("--ladder", metavar="FILE", help="beside next: the cut file of a piece with several stars, numbered")
+    return p
+
+
+def run(words) -> int:
+    """Do what the words ask for; returns the exit code."""
+    options = parser().parse_args(words)
+    from sketchloom.core.logbook.store import Logbook, LogbookError
+    from sketchloom.files.writing import data_folder
+
+    try:
+        with Logbook(options.book or data_folder() / "logbook.db") as book:
+            if book.note:
+                sys.stderr.write(f"loom: {book.note}\n")
+            try:
+                return _done(book, options)
+            except LogbookError as error:
+                return complain(str(error), UNWRITABLE)
+            except AppError as error:
+                return complain(str(error), WRONG_WORDS)
+    except AppError as error:
+        return complain(str(error), UNREADABLE)
+
+
+def _done(book, options):
+    what = options.what
+    if what in _TABLES:
+        return _tell(book, options)
+    return {"add": _add, "change": _change, "remove": _remove, "import": _import, "export": _export, "next": _next,
+            "rates": _rates, "save": _save}[what](book, options)
+
+
+def _kind(name):
+    from sketchloom.core.base.said import said
+    from sketchloom.core.logbook.records import KINDS
+
+    if name not in KINDS:
+        raise AppError(said("The table must be one of {names}; got {got}.", names=", ".join(KINDS), got=name or "none"))
+    return KINDS[name]
+
+
+def _tell(book, options):
+    from sketchloom.core.base import plain
+    from sketchloom.core.logbook.exchange import to_csv
+
+    kind = _kind(options.what)
+    if options.csv:
+        data = to_csv(kind, book.all(kind, options.search, newest_first=False))
+        return _written(options.csv, data)
+    if options.json:
+        found = [{"entry": k.number} | plain.to_plain(k.one) for k in book.all(kind, options.search)]
+        sys.stdout.write(json.dumps(found, indent=2, ensure_ascii=False) + "\n")
+        return DONE
+    count = book.count(kind, options.search)
+    for kept in book.all(kind, options.search, limit=_MOST_LINES):
+        sys.stdout.write(_line(kept) + "\n")
+    if count > _MOST_LINES:
+        sys.stdout.write(f"and {count - _MOST_LINES} more; --csv or --json tells all\n")
+    elif not count:
+        sys.stdout.write("nothing yet\n")
+    return DONE
+
+
+def _line(kept):
+    from sketchloom.core.base.setting import settings_of
+
+    told = []
+    for one in settings_of(type(kept.one)):
+        value = getattr(kept.one, one.name)
+        if value in ("", 0, 0.0, one.default) or one.name in ("settings", "outline", "digest", "at"):
+            continue
+        told.append(f"{one.name} {value:g}" if isinstance(value, float) else
+                    value if isinstance(value, str) else f"{one.name} {value}")
+    when = getattr(kept.one, "at", "")
+    return f"{kept.number:>6}  {when[:16]:<16}  " + ", ".join(told)
+
+
+def _written(target, data):
+    from sketchloom.files.writing import write_whole
+
+    if target == "-":
+        sys.stdout.write(data.decode())
+        return DONE
+    try:
+        write_whole(Path(target), data)
+    except AppError as error:
+        return complain(str(error), UNWRITABLE)
+    return DONE
+
+
+def _values(kind, words):
+    """Fields and their values of words such as ``force=80``."""
+    from sketchloom.core.base.said import said
+    from sketchloom.core.base.setting import LENGTH, NUMBER, WHOLE, settings_of
+    from sketchloom.core.base.units import parse_length_mm
+
+    its = {one.name: one for one in settings_of(kind)}
+    made = {}
+    for word in words:
+        name, sign, text = word.partition("=")
+        if not sign or name not in its:
+            raise AppError(said("{word} must be a field and its value, such as {example}; fields: {names}.", word=word,
+                                example=f"{next(iter(its))}=…", names=", ".join(its)))
+        one = its[name]
+        try:
+            made[name] = (parse_length_mm(text, or_zero=True) if one.kind == LENGTH else int(text) if one.kind == WHOLE
+                          else float(text.replace(",", ".")) if one.kind == NUMBER else text)
+        except ValueError as error:
+            if isinstance(error, AppError):
+                raise
+            raise AppError(said("{name} must be a number; got {text}.", name=name, text=text)) from None
+    return made
+
+
+def _add(book, options):
+    from dataclasses import MISSING, fields
+
+    from sketchloom.core.base.said import said
+    from sketchloom.core.logbook.records import columns, now
+
+    kind = _kind(options.words[0] if options.words else "")
+    given = _values(kind, options.words[1:])
+    missing = [f.name for f in fields(kind) if f.default is MISSING and f.name not in given]
+    if missing:
+        raise AppError(said("These are needed as well: {names}.", names=", ".join(f"{name}=…" for name in missing)))
+    if "at" in columns(kind):
+        given.setdefault("at", now())
+    (number,) = book.add(kind(**given))
+    sys.stdout.write(f"{options.words[0]}: entry {number}\n")
+    return DONE
+
+
+def _number(word):
+    from sketchloom.core.base.said import said
+
+    if not word.isdecimal():
+        raise AppError(said("{word} must be the number of an entry.", word=word or "nothing"))
+    return int(word)
+
+
+def _change(book, options):
+    from dataclasses import replace
+
+    from sketchloom.core.base.said import said
+
+    table, number, *rest = [*options.words, "", ""][:max(len(options.words), 2)]
+    kind, entry = _kind(table), _number(number)
+    kept = book.one(kind, entry)
+    if kept is None:
+        raise AppError(said("Entry {number} is not there.", number=entry))
+    book.change(entry, replace(kept.one, **_values(kind, rest)))
+    return DONE
+
+
+def _remove(book, options):
+    table, *numbers = options.words or [""]
+    book.remove(_kind(table), *map(_number, numbers))
+    return DONE
+
+
+def _import(book, options):
+    from sketchloom.core.base.said import said
+    from sketchloom.core.logbook import exchange
+
+    path = Path(options.words[-1]) if options.words else Path()
+    try:
+        if path.stat().st_size > exchange.MAX_BYTES:
+            raise AppError(said("The table is larger than {most} MB.", most=exchange.MAX_BYTES >> 20))
+        data = path.read_bytes()
+    except OSError:
+        return complain(f"{path}: cannot be read.", UNREADABLE)
+    try:
+        if path.suffix.lower() == ".csv":
+            some = exchange.from_csv(_kind(options.words[0] if len(options.words) > 1 else ""), data)
+        else:
+            some = exchange.from_plain(json.loads(data))
+    except (ValueError, RecursionError) as error:
+        why = str(error) if isinstance(error, AppError) else "it holds no JSON."
+        return complain(f"{path}: {why}", UNREADABLE)
+    except AppError as error:
+        return complain(f"{path}: {error}", UNREADABLE)
+    book.add(*some)
+    sys.stdout.write(f"{len(some)} entries\n")
+    return DONE
+
+
+def _export(book, options):
+    from sketchloom.core.base.plain import encoded
+    from sketchloom.core.logbook.exchange import to_plain
+
+    return _written(options.words[0] if options.words else "-", encoded(json.dumps(to_plain(book), indent=1,
+                                                                                    ensure_ascii=False)))
+
+
+def _save(book, options):
+    saved, lost = book.save_into(options.words[0] if options.words else "")
+    sys.stdout.write(f"{saved} entries saved, {lost} places could not be read\n")
+    return DONE
+
+
+def _next(book, options):
+    from sketchloom.core.base.said import said
+    from sketchloom.core.logbook.records import Try
+    from sketchloom.core.logbook.trials import Guesses, Settings
+    from sketchloom.core.sheets.material import FAMILIES
+
+    if len(options.words) != 2 or options.words[0] not in FAMILIES:
+        raise AppError(said("next takes a family ({names}) and a material.", names=", ".join(FAMILIES)))
+    family, material = options.words
+    tries = tuple(kept.one for kept in book.all(Try, material=material, newest_first=False))
+    settings, guesses = Settings(), Guesses(family, tries)
+    if options.ladder:
+        return _ladder(guesses, settings, options.ladder)
+    known = [one for one in tries if one.verdict == "right"]
+    made = guesses.next(settings, [(one.force, one.speed) for one in tries if one.verdict != "right"])
+    told = {"force": made.force, "speed": made.speed, "right": round(made.right, 3), "tries": len(tries),
+            "force_low": round(made.low, 1), "force_high": round(made.high, 1),
+            "known": [{"force": one.force, "speed": one.speed, "at": one.at} for one in known]}
+    if options.json:
+        sys.stdout.write(json.dumps(told, indent=2) + "\n")
+    else:
+        for one in known[-3:]:
+            sys.stdout.write(f"right before: force {one.force:g}, speed {one.speed:g}, {one.at[:10]}\n")
+        sys.stdout.write(f"next try: force {made.force:g}, speed {made.speed:g} mm/s; {100 * made.right:.0f} % likely "
+                         f"to be right, after {len(tries)} tries\n"
+                         "Starting values are from memory; the machine's manual comes first.\n")
+    return DONE
+
+
+def _ladder(guesses, settings, target):
+    from sketchloom.core.logbook.trials import ladder
+    from sketchloom.files.test_piece import piece
+
+    return _written(target, piece(ladder(guesses, settings), target))
+
+
+def _rates(book, options):
+    from sketchloom.core.logbook.calibration import fitted
+    from sketchloom.core.logbook.records import Job
+
+    kept = book.all(Job, newest_first=False)
+    found = fitted([one.one for one in kept])
+    wrong = [kept[n].number for n in found.wrong]
+    told = {"factors": {k: round(v, 3) for k, v in found.factors.items()},
+            "spread": {k: round(v, 3) for k, v in found.spread.items()}, "jobs": found.jobs, "wrong": wrong,
+            "off_before": round(found.before, 3), "off_after": round(found.after, 3)}
+    if options.json:
+        sys.stdout.write(json.dumps(told, indent=2) + "\n")
+        return DONE
+    for name, factor in found.factors.items():
+        sys.stdout.write(f"{name.removesuffix('_s'):<8} {factor:.2f} times what is planned, give or take "
+                         f"{100 * found.spread[name]:.0f} %\n")
+    sys.stdout.write(f"{found.jobs} jobs; the plan was {100 * found.before:.0f} % off in the median, so it is "
+                     f"{100 * found.after:.0f} %\n")
+    if wrong:
+        sys.stdout.write(f"not like the others: {', '.join(map(str, wrong))}\n")
+    return DONE

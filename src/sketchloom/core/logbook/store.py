@@ -1,0 +1,369 @@
+"""The logbook in one SQLite file: safe under kills, read by two windows at once, never written half.
+
+Every change is one transaction in a write-ahead log that is flushed to the disk before it is said to be done
+(https://www.sqlite.org/wal.html, https://www.sqlite.org/pragma.html#pragma_synchronous).
+"""
+
+import shutil
+import sqlite3
+from collections.abc import Callable, Iterator, Sequence
+from contextlib import contextmanager, suppress
+from dataclasses import dataclass
+from itertools import chain
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from sketchloom.core.base.errors import FileError
+from sketchloom.core.base.said import said
+from sketchloom.core.base.setting import CHOICE, TEXT, WHOLE, settings_of
+from sketchloom.core.logbook.records import KINDS, NAME_OF, Job, columns, values
+
+_WAIT_MS = 4000
+"""So long a change waits for another window's."""
+_APPLICATION = 0x534C4C42
+"""What marks the file as a logbook (``PRAGMA application_id``)."""
+_SEARCHED = {kind: tuple(one.name for one in settings_of(kind) if one.kind in (TEXT, CHOICE)
+                         and one.name not in ("settings", "outline", "digest")) for kind in KINDS.values()}
+_SEARCH = "words"
+_ORDERED = {name: "at" for name, kind in KINDS.items() if "at" in columns(kind)}
+
+
+class LogbookError(FileError):
+    """The logbook cannot be read or written."""
+
+
+@dataclass(frozen=True, slots=True)
+class Kept:
+    """A record with its ``number`` in its table."""
+
+    number: int
+    one: Any
+
+
+def _column(one):
+    kind = "INTEGER" if one.kind in (WHOLE, "switch") else "TEXT" if one.kind in (TEXT, CHOICE) else "REAL"
+    return f'"{one.name}" {kind} NOT NULL'
+
+
+def create(connection: sqlite3.Connection) -> None:
+    """All tables of the first version."""
+    for name, kind in KINDS.items():
+        body = ", ".join(_column(one) for one in settings_of(kind))
+        connection.execute(f'CREATE TABLE "{name}" (entry INTEGER PRIMARY KEY AUTOINCREMENT, {body}, '
+                           f'"{_SEARCH}" TEXT NOT NULL)')
+        if name in _ORDERED:
+            # a plot reads two columns of many jobs, beside which their settings lie
+            beside = ", planned_s, real_s" if kind is Job else ""
+            connection.execute(f'CREATE INDEX "{name}_at" ON "{name}" (at, entry{beside})')
+
+
+STEPS: list[Callable[[sqlite3.Connection], None]] = [create]
+"""``STEPS[n]`` brings a file of version n to n + 1; their count is the version of today. A change of the tables adds
+one; those there are stay as they are."""
+
+
+class Logbook:
+    """An open logbook. ``note``: what is to be said of it, empty where all is well; ``is_read_only``.
+
+    Raises
+    ------
+    LogbookError : it is none, of a newer version, or cannot be opened at all. A damaged one is opened for reading, a
+    copy is kept beside it, and ``note`` says so.
+    """
+
+    def __init__(self, path, steps: Sequence[Callable] | None = None):
+        self.path, self.note, self.is_read_only = Path(path), "", False
+        self._steps = STEPS if steps is None else list(steps)
+        try:
+            self._open()
+        except sqlite3.DatabaseError as error:
+            raise LogbookError(self.path, _why(error)) from None
+        except OSError as error:
+            raise LogbookError(self.path, said("cannot be opened: {why}.", why=error.strerror or "")) from None
+
+    def _open(self):
+        is_new = not self.path.exists() or self.path.stat().st_size == 0
+        if is_new:
+            self.path.parent.mkdir(parents=True, exist_ok=True)
+        elif not self._begins_as_one():
+            raise LogbookError(self.path, said("is not a logbook: it does not begin as a database."))
+        try:
+            self._connect("rwc" if is_new else "rw")
+            self._db.execute("BEGIN IMMEDIATE")
+            self._db.execute("ROLLBACK")
+        except sqlite3.OperationalError as error:
+            if is_new or error.sqlite_errorcode in (sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED):
+                raise
+            self._connect("ro")
+            self.is_read_only = True
+            self.note = said("The logbook is in a place that cannot be written to; it is only read.")
+        version = self._db.execute("PRAGMA user_version").fetchone()[0]
+        mark = self._db.execute("PRAGMA application_id").fetchone()[0]
+        if not is_new and version and mark != _APPLICATION:
+            raise LogbookError(self.path, said("is a database, but no logbook."))
+        if version > len(self._steps):
+            self._connect("ro")
+            self.is_read_only = True
+            raise LogbookError(self.path, said("was made by a newer version of the program."),
+                               said("Nothing was changed in it. Open it with that version."))
+        if not is_new and not self._is_sound():
+            self._keep_damaged()
+        elif not self.is_read_only:
+            self._bring_forward(version, is_new)
+
+    def _begins_as_one(self):
+        with self.path.open("rb") as stream:
+            return stream.read(16) == b"SQLite format 3\x00"
+
+    def _connect(self, mode):
+        with suppress(AttributeError):
+            self._db.close()
+        where = self.path.absolute().as_uri() + f"?mode={mode}"
+        self._db = sqlite3.connect(where, uri=True, timeout=_WAIT_MS / 1000, isolation_level=None,
+                                   check_same_thread=False)
+        if mode != "ro":
+            self._db.execute("PRAGMA journal_mode = WAL")
+            self._db.execute("PRAGMA synchronous = FULL")
+        self._db.execute("PRAGMA trusted_schema = OFF")
+
+    def _is_sound(self):
+        try:
+            return self._db.execute("PRAGMA quick_check").fetchone()[0] == "ok"
+        except sqlite3.DatabaseError:
+            return False
+
+    def _keep_damaged(self):
+        copy = _unused(self.path.with_name(self.path.stem + "-damaged" + self.path.suffix))
+        shutil.copyfile(self.path, copy)
+        self._connect("ro")
+        self.is_read_only = True
+        self.note = said("The logbook is damaged. It is only read; a copy is kept as {name}. What can be read can be "
+                         "saved into a new one.", name=copy.name)
+
+    def _bring_forward(self, version, is_new):
+        if version == len(self._steps):
+            return
+        if not is_new and version:
+            copy = _unused(self.path.with_name(f"{self.path.stem}-version-{version}{self.path.suffix}"))
+            target = sqlite3.connect(copy)
+            self._db.backup(target)
+            target.close()
+            self.note = said("The logbook was brought to this version; as it was it is kept as {name}.",
+                             name=copy.name)
+        with self._change():
+            version = self._db.execute("PRAGMA user_version").fetchone()[0]  # another window may have been quicker
+            for step in self._steps[version:]:
+                step(self._db)
+            self._db.execute(f"PRAGMA user_version = {len(self._steps)}")
+            self._db.execute(f"PRAGMA application_id = {_APPLICATION}")
+
+    @contextmanager
+    def _change(self) -> Iterator[None]:
+        """One change, whole or not at all. Raises LogbookError."""
+        if self.is_read_only:
+            raise LogbookError(self.path, self.note or said("is only read."))
+        try:
+            self._db.execute("BEGIN IMMEDIATE")
+            try:
+                yield
+                self._db.execute("COMMIT")
+            except BaseException:
+                with suppress(sqlite3.Error):
+                    self._db.execute("ROLLBACK")
+                raise
+        except sqlite3.DatabaseError as error:
+            raise LogbookError(self.path, _why(error)) from None
+
+    # -- writing ---------------------------------------------------------------------------
+
+    def add(self, *some) -> list[int]:
+        """Keep records of any kinds, all or none; their numbers."""
+        with self._change():
+            return [self._put(one) for one in some]
+
+    def _put(self, one, number=None):
+        name = NAME_OF[type(one)]
+        names = [*columns(type(one)), _SEARCH]
+        row = [*values(one), _words(one)]
+        if number is not None:
+            names, row = ["entry", *names], [number, *row]
+        listed = ", ".join(f'"{n}"' for n in names)
+        return self._db.execute(f'INSERT INTO "{name}" ({listed}) VALUES ({", ".join("?" * len(row))})',
+                                row).lastrowid
+
+    def change(self, number: int, one) -> None:
+        """Another record in place of one. Raises LogbookError where it is gone."""
+        name = NAME_OF[type(one)]
+        sets = ", ".join(f'"{n}" = ?' for n in (*columns(type(one)), _SEARCH))
+        with self._change():
+            done = self._db.execute(f'UPDATE "{name}" SET {sets} WHERE entry = ?', (*values(one), _words(one), number))
+            if done.rowcount != 1:
+                raise LogbookError(self.path, said("entry {number} is gone.", number=number))
+
+    def remove(self, kind: type, *numbers: int) -> None:
+        """Delete records for good: the space they had is overwritten (``PRAGMA secure_delete``)."""
+        self._db.execute("PRAGMA secure_delete = ON")
+        with self._change():
+            self._db.executemany(f'DELETE FROM "{NAME_OF[kind]}" WHERE entry = ?', [(n,) for n in numbers])
+        with suppress(sqlite3.Error):
+            self._db.execute("PRAGMA wal_checkpoint(TRUNCATE)")  # the log held them as well
+
+    # -- reading ---------------------------------------------------------------------------
+
+    def all(self, kind: type, search: str = "", limit: int | None = None, newest_first: bool = True, **where
+            ) -> list[Kept]:
+        """Records of a kind: those with all words of a ``search`` in them, with some values ``where`` they are said.
+
+        Raises
+        ------
+        LogbookError : it cannot be read.
+        """
+        names = columns(kind)
+        text, given = self._where(kind, search, where)
+        order = _ORDERED.get(NAME_OF[kind], "entry")
+        way = "DESC" if newest_first else "ASC"
+        listed = ", ".join(f'"{n}"' for n in names)
+        query = (f'SELECT entry, {listed} FROM "{NAME_OF[kind]}"{text} ORDER BY "{order}" {way}, entry {way}'
+                 + ("" if limit is None else " LIMIT ?"))
+        rows = self._read(query, given if limit is None else (*given, limit))
+        return [Kept(row[0], kind(*row[1:])) for row in rows]
+
+    def one(self, kind: type, number: int) -> Kept | None:
+        """A record by its number, None where there is none."""
+        listed = ", ".join(f'"{n}"' for n in columns(kind))
+        rows = self._read(f'SELECT entry, {listed} FROM "{NAME_OF[kind]}" WHERE entry = ?', (number,))
+        return Kept(rows[0][0], kind(*rows[0][1:])) if rows else None
+
+    def count(self, kind: type, search: str = "", **where) -> int:
+        text, given = self._where(kind, search, where)
+        return self._read(f'SELECT count(*) FROM "{NAME_OF[kind]}"{text}', given)[0][0]
+
+    def figures(self, kind: type, names: Sequence[str], **where) -> np.ndarray:
+        """Columns of numbers of all records, the oldest first, (records, columns), for a plot or a fit."""
+        assert set(names) <= set(columns(kind))
+        text, given = self._where(kind, "", where)
+        order = _ORDERED.get(NAME_OF[kind], "entry")
+        listed = ", ".join(f'"{n}"' for n in names)
+        rows = self._read(f'SELECT {listed} FROM "{NAME_OF[kind]}"{text} ORDER BY "{order}", entry', given)
+        made = np.fromiter(chain.from_iterable(rows), float, len(rows) * len(names))
+        return made.reshape(len(rows), len(names))
+
+    def _where(self, kind, search, where):
+        assert set(where) <= set(columns(kind))
+        parts = [f'"{name}" = ?' for name in where]
+        given = list(where.values())
+        for word in search.casefold().split():
+            parts.append(f'"{_SEARCH}" LIKE ? ESCAPE "!"'.replace('"!"', "'!'"))
+            given.append("%" + word.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%")
+        return (" WHERE " + " AND ".join(parts) if parts else ""), tuple(given)
+
+    def _read(self, query, given=()):
+        try:
+            return self._db.execute(query, given).fetchall()
+        except sqlite3.DatabaseError as error:
+            raise LogbookError(self.path, _why(error)) from None
+
+    # -- keeping it ------------------------------------------------------------------------
+
+    def is_sound(self) -> bool:
+        """Whether the whole file holds together (``PRAGMA integrity_check``)."""
+        try:
+            return self._db.execute("PRAGMA integrity_check").fetchone()[0] == "ok"
+        except sqlite3.DatabaseError:
+            return False
+
+    def save_into(self, path) -> tuple[int, int]:
+        """Save what can be read into a new logbook: how many records, and how many places could not be read.
+
+        Raises
+        ------
+        LogbookError : there is something at the path already.
+        """
+        path = Path(path)
+        if path.exists():
+            raise LogbookError(path, said("is there already."), said("Choose another name."))
+        other = Logbook(path)
+        saved = lost = 0
+        try:
+            for kind in KINDS.values():
+                with other._change():
+                    for kept in self._readable(kind):
+                        if kept is None:
+                            lost += 1
+                        else:
+                            other._put(kept.one, kept.number)
+                            saved += 1
+        finally:
+            other.close()
+        return saved, lost
+
+    def _readable(self, kind):
+        """Every record that can be read, None for each place that cannot: by pieces, halved where one fails."""
+        name = NAME_OF[kind]
+        try:
+            top = self._db.execute(f'SELECT max(entry) FROM "{name}"').fetchone()[0] or 0
+        except sqlite3.DatabaseError:
+            top = _MOST_LOST
+        listed = ", ".join(f'"{n}"' for n in columns(kind))
+        stack = [(1, top)]
+        while stack:
+            low, high = stack.pop()
+            if low > high:
+                continue
+            try:
+                rows = self._db.execute(f'SELECT entry, {listed} FROM "{name}" WHERE entry BETWEEN ? AND ?',
+                                        (low, high)).fetchall()
+            except sqlite3.DatabaseError:
+                if low == high:
+                    yield None
+                    continue
+                middle = (low + high) // 2
+                stack += [(middle + 1, high), (low, middle)]
+                continue
+            for row in rows:
+                try:
+                    yield Kept(row[0], kind(*row[1:]))
+                except (ValueError, TypeError):  # a value that no record may have
+                    yield None
+
+    def close(self) -> None:
+        with suppress(sqlite3.Error):
+            self._db.close()
+
+    def __enter__(self):
+        return self
+
+    def __exit__(self, *_):
+        self.close()
+
+
+_MOST_LOST = 100_000
+
+
+def _words(one):
+    return " ".join(str(getattr(one, name)) for name in _SEARCHED[type(one)] if getattr(one, name)).casefold()
+
+
+def _unused(path):
+    n = 1
+    made = path
+    while made.exists():
+        n += 1
+        made = path.with_name(f"{path.stem}-{n}{path.suffix}")
+    return made
+
+
+def _why(error):
+    """What an error of the database means to a person."""
+    code = getattr(error, "sqlite_errorcode", None)
+    known = {sqlite3.SQLITE_FULL: said("there is no space left; nothing was changed."),
+             sqlite3.SQLITE_BUSY: said("another program holds it; nothing was changed. Try again."),
+             sqlite3.SQLITE_LOCKED: said("another program holds it; nothing was changed. Try again."),
+             sqlite3.SQLITE_READONLY: said("cannot be written to; nothing was changed."),
+             sqlite3.SQLITE_CANTOPEN: said("cannot be opened; the folder may be missing or closed to you."),
+             sqlite3.SQLITE_CORRUPT: said("is damaged; what can be read can be saved into a new one."),
+             sqlite3.SQLITE_NOTADB: said("is not a logbook: it does not begin as a database.")}
+    return known.get(code and code & 0xFF, said("cannot be used ({why}).", why=str(error)))
+

@@ -1,0 +1,115 @@
+"""``loom log``: the logbook without a window."""
+
+import csv
+import io
+import json
+
+import pytest
+
+from sketchloom.command.main import main
+from sketchloom.core.logbook.records import Job
+from sketchloom.core.logbook.store import Logbook
+
+
+@pytest.fixture(autouse=True)
+def own_folders(tmp_path, monkeypatch):
+    monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
+
+
+def log(*words):
+    return main(["log", *words])
+
+
+def star(force, verdict):
+    return log("add", "tests", "family=heat film", "material=red film", f"force={force}", "speed=100",
+               f"verdict={verdict}")
+
+
+def test_a_film_is_found_right_by_the_command(capsys, tmp_path):
+    assert log("next", "heat film", "red film", "--json") == 0
+    first = json.loads(capsys.readouterr().out)
+    assert first["tries"] == 0 and first["known"] == []
+    star(first["force"], "not through")
+    capsys.readouterr()
+    assert log("next", "heat film", "red film", "--json") == 0
+    second = json.loads(capsys.readouterr().out)
+    assert second["force"] > first["force"] and second["tries"] == 1
+    star(second["force"], "right")
+    capsys.readouterr()
+    assert log("next", "heat film", "red film") == 0
+    told = capsys.readouterr().out
+    assert f"right before: force {second['force']:g}" in told and "manual comes first" in told
+    for name, begins in (("piece.svg", b"<?xml"), ("piece.plt", b"IN;")):
+        assert log("next", "heat film", "red film", "--ladder", str(tmp_path / name)) == 0
+        assert (tmp_path / name).read_bytes().startswith(begins)
+    assert (tmp_path / "piece.svg").read_text().count("<g ") == 12, "a layer for each star"
+    assert log("next", "heat film", "red film", "--ladder", str(tmp_path / "piece.xyz")) == 2
+
+
+def test_entries_are_told_changed_and_removed(capsys, tmp_path):
+    assert log("jobs") == 0 and "nothing yet" in capsys.readouterr().out
+    assert log("add", "jobs", "work=badge", "width_mm=4in", "planned_s=600", "customer=stall 5") == 0
+    assert log("add", "jobs", "work=banner", "planned_s=60") == 0
+    assert log("change", "jobs", "1", "state=done", "real_s=700") == 0
+    capsys.readouterr()
+    assert log("jobs", "--search", "stall", "--json") == 0
+    (one,) = json.loads(capsys.readouterr().out)
+    assert one["entry"] == 1 and one["width_mm"] == 101.6 and one["real_s"] == 700 and one["at"]
+    assert log("jobs", "--csv", str(tmp_path / "jobs.csv")) == 0
+    rows = list(csv.DictReader(io.StringIO((tmp_path / "jobs.csv").read_text(), newline="")))
+    assert [row["work"] for row in rows] == ["badge", "banner"]
+    assert log("remove", "jobs", "1") == 0 and log("jobs") == 0
+    told = capsys.readouterr().out
+    assert "banner" in told and "badge" not in told
+
+
+def test_out_and_in_again(capsys, tmp_path):
+    star(80, "right")
+    log("add", "stock", "material=red film", "kind=roll", "width_mm=300", "height_mm=5000")
+    assert log("export", str(tmp_path / "all.json")) == 0
+    other = str(tmp_path / "other.db")
+    assert log("import", str(tmp_path / "all.json"), "--book", other) == 0
+    (tmp_path / "stock.csv").write_text("material,width_in,height_mm\nblue film,12,800\n")
+    assert log("import", "stock", str(tmp_path / "stock.csv"), "--book", other) == 0
+    capsys.readouterr()
+    assert log("stock", "--json", "--book", other) == 0
+    assert sorted(round(one["width_mm"], 1) for one in json.loads(capsys.readouterr().out)) == [300, 304.8]
+    assert log("save", str(tmp_path / "saved.db"), "--book", other) == 0
+    assert "3 entries saved, 0 places" in capsys.readouterr().out
+    assert log("save", str(tmp_path / "saved.db"), "--book", other) == 4
+
+
+def test_rates_come_of_jobs(capsys, tmp_path):
+    assert log("rates") == 2 and "too few" in capsys.readouterr().err
+    for n in range(6):
+        log("add", "jobs", f"work=badge {n}", "planned_s=600", f"cut_s={300 + 20 * n}", "weed_s=200", "real_s=900")
+    capsys.readouterr()
+    assert log("rates", "--json") == 0
+    told = json.loads(capsys.readouterr().out)
+    assert told["jobs"] == 6 and told["off_after"] < told["off_before"] and told["factors"]["cut_s"] > 1
+    assert log("rates") == 0 and "times what is planned" in capsys.readouterr().out
+
+
+@pytest.mark.parametrize(("words", "code"), [
+    (("add",), 2), (("add", "films"), 2), (("add", "jobs"), 2), (("add", "jobs", "work"), 2),
+    (("add", "tests", "force=much"), 2), (("add", "jobs", "work=a", "width_mm=7 miles"), 2), (("change", "jobs"), 2),
+    (("change", "jobs", "7", "state=done"), 2), (("remove", "jobs", "all"), 2), (("next", "film"), 2),
+    (("import", "none.json"), 3), (("import",), 3)])
+def test_wrong_words_are_told_in_a_sentence(words, code, capsys):
+    assert log(*words) == code
+    told = capsys.readouterr().err
+    assert told.startswith("loom: ") and "Traceback" not in told
+
+
+def test_bad_files_are_told_and_left(tmp_path, capsys):
+    bad = tmp_path / "bad.db"
+    bad.write_bytes(b"not a database")
+    assert log("jobs", "--book", str(bad)) == 3 and bad.read_bytes() == b"not a database"
+    (tmp_path / "bad.json").write_text("[1, 2")
+    assert log("import", str(tmp_path / "bad.json")) == 3
+    (tmp_path / "bad.csv").write_text("material,width_mm,height_mm\nfilm,300,1\nfilm,wide,1\n")
+    assert log("import", "stock", str(tmp_path / "bad.csv")) == 3
+    assert "Line 3" in capsys.readouterr().err
+    (found,) = (tmp_path / "data").rglob("logbook.db")
+    with Logbook(found) as kept:
+        assert kept.count(Job) == 0
