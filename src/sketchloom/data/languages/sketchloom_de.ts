@@ -5116,8 +5116,236 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Angebot</translation>
     </message>
     <message>
+        <source>a moment such as 2026-11-30T14:05</source>
+        <translation>ein Zeitpunkt wie 2026-11-30T14:05</translation>
+    </message>
+    <message>
+        <source>Family</source>
+        <translation>Familie</translation>
+    </message>
+    <message>
         <source>Material</source>
         <translation>Material</translation>
+    </message>
+    <message>
+        <source>Batch</source>
+        <translation>Charge</translation>
+    </message>
+    <message>
+        <source>Price</source>
+        <translation>Preis</translation>
+    </message>
+    <message>
+        <source>Price for</source>
+        <translation>Preis je</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>Bought</source>
+        <translation>Gekauft</translation>
+    </message>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>New since</source>
+        <translation>Neu seit</translation>
+    </message>
+    <message>
+        <source>Force</source>
+        <translation>Kraft</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>Verdict</source>
+        <translation>Urteil</translation>
+    </message>
+    <message>
+        <source>not through</source>
+        <translation>nicht durch</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>too deep</source>
+        <translation>zu tief</translation>
+    </message>
+    <message>
+        <source>torn</source>
+        <translation>gerissen</translation>
+    </message>
+    <message>
+        <source>corner lifted</source>
+        <translation>Ecke gehoben</translation>
+    </message>
+    <message>
+        <source>Tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>Test piece</source>
+        <translation>Teststück</translation>
+    </message>
+    <message>
+        <source>Number</source>
+        <translation>Nummer</translation>
+    </message>
+    <message>
+        <source>Picture</source>
+        <translation>Bild</translation>
+    </message>
+    <message>
+        <source>When</source>
+        <translation>Wann</translation>
+    </message>
+    <message>
+        <source>Work</source>
+        <translation>Werk</translation>
+    </message>
+    <message>
+        <source>Files</source>
+        <translation>Dateien</translation>
+    </message>
+    <message>
+        <source>Digest</source>
+        <translation>Prüfsumme</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>Planned, s</source>
+        <translation>Geplant, s</translation>
+    </message>
+    <message>
+        <source>Real, s</source>
+        <translation>Wirklich, s</translation>
+    </message>
+    <message>
+        <source>Cutting, s</source>
+        <translation>Schneiden, s</translation>
+    </message>
+    <message>
+        <source>Travelling, s</source>
+        <translation>Fahren, s</translation>
+    </message>
+    <message>
+        <source>Lifting, s</source>
+        <translation>Heben, s</translation>
+    </message>
+    <message>
+        <source>Weeding, s</source>
+        <translation>Entgittern, s</translation>
+    </message>
+    <message>
+        <source>Laying, s</source>
+        <translation>Legen, s</translation>
+    </message>
+    <message>
+        <source>Film, mm²</source>
+        <translation>Folie, mm²</translation>
+    </message>
+    <message>
+        <source>Cost</source>
+        <translation>Kosten</translation>
+    </message>
+    <message>
+        <source>State</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>planned</source>
+        <translation>geplant</translation>
+    </message>
+    <message>
+        <source>running</source>
+        <translation>läuft</translation>
+    </message>
+    <message>
+        <source>done</source>
+        <translation>fertig</translation>
+    </message>
+    <message>
+        <source>failed</source>
+        <translation>misslungen</translation>
+    </message>
+    <message>
+        <source>Customer</source>
+        <translation>Kundschaft</translation>
+    </message>
+    <message>
+        <source>Settings</source>
+        <translation>Einstellungen</translation>
+    </message>
+    <message>
+        <source>Began</source>
+        <translation>Begonnen</translation>
+    </message>
+    <message>
+        <source>Ended</source>
+        <translation>Beendet</translation>
+    </message>
+    <message>
+        <source>Length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>roll</source>
+        <translation>Rolle</translation>
+    </message>
+    <message>
+        <source>sheet</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>offcut</source>
+        <translation>Rest</translation>
+    </message>
+    <message>
+        <source>Count</source>
+        <translation>Anzahl</translation>
+    </message>
+    <message>
+        <source>Value</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>Short below, mm²</source>
+        <translation>Knapp unter, mm²</translation>
+    </message>
+    <message>
+        <source>Outline</source>
+        <translation>Umriss</translation>
+    </message>
+    <message>
+        <source>Rest of job</source>
+        <translation>Rest des Auftrags</translation>
+    </message>
+    <message>
+        <source>Job</source>
+        <translation>Auftrag</translation>
+    </message>
+    <message>
+        <source>By</source>
+        <translation>Von</translation>
     </message>
     <message>
         <source>Machine time</source>
@@ -6090,6 +6318,146 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>not written: nothing of this work is carved.</source>
         <translation>nicht geschrieben: Von diesem Werk wird nichts geschnitzt.</translation>
+    </message>
+    <message>
+        <source>The table must be one of {names}; got {got}.</source>
+        <translation>Die Tabelle muss eine von {names} sein, nicht {got}.</translation>
+    </message>
+    <message>
+        <source>{word} must be a field and its value, such as {example}; fields: {names}.</source>
+        <translation>{word} muss ein Feld mit seinem Wert sein, etwa {example}; Felder: {names}.</translation>
+    </message>
+    <message>
+        <source>{name} must be a number; got {text}.</source>
+        <translation>{name} muss eine Zahl sein, nicht {text}.</translation>
+    </message>
+    <message>
+        <source>These are needed as well: {names}.</source>
+        <translation>Auch diese werden gebraucht: {names}.</translation>
+    </message>
+    <message>
+        <source>{word} must be the number of an entry.</source>
+        <translation>{word} muss die Nummer eines Eintrags sein.</translation>
+    </message>
+    <message>
+        <source>Entry {number} is not there.</source>
+        <translation>Eintrag {number} ist nicht da.</translation>
+    </message>
+    <message>
+        <source>The table is larger than {most} MB.</source>
+        <translation>Die Tabelle ist größer als {most} MB.</translation>
+    </message>
+    <message>
+        <source>next takes a family ({names}) and a material.</source>
+        <translation>next nimmt eine Familie ({names}) und ein Material.</translation>
+    </message>
+    <message>
+        <source>{count} jobs with their real time are too few; {least} are needed.</source>
+        <translation>{count} Aufträge mit wirklicher Zeit sind zu wenige; {least} werden gebraucht.</translation>
+    </message>
+    <message>
+        <source>The table is no text in UTF-8.</source>
+        <translation>Die Tabelle ist kein Text in UTF-8.</translation>
+    </message>
+    <message>
+        <source>The table has more than {most} lines.</source>
+        <translation>Die Tabelle hat mehr als {most} Zeilen.</translation>
+    </message>
+    <message>
+        <source>Line {line}: this is no CSV ({why}).</source>
+        <translation>Zeile {line}: Das ist kein CSV ({why}).</translation>
+    </message>
+    <message>
+        <source>Line {line}: {why}</source>
+        <translation>Zeile {line}: {why}</translation>
+    </message>
+    <message>
+        <source>The first line must name these columns: {names}.</source>
+        <translation>Die erste Zeile muss diese Spalten nennen: {names}.</translation>
+    </message>
+    <message>
+        <source>a number, with a point</source>
+        <translation>eine Zahl, mit Punkt</translation>
+    </message>
+    <message>
+        <source>This is no logbook: an object with lists {names} is needed.</source>
+        <translation>Das ist kein Logbuch: Ein Objekt mit den Listen {names} wird gebraucht.</translation>
+    </message>
+    <message>
+        <source>cannot be opened: {why}.</source>
+        <translation>lässt sich nicht öffnen: {why}.</translation>
+    </message>
+    <message>
+        <source>is not a logbook: it does not begin as a database.</source>
+        <translation>ist kein Logbuch: Es beginnt nicht wie eine Datenbank.</translation>
+    </message>
+    <message>
+        <source>The logbook is in a place that cannot be written to; it is only read.</source>
+        <translation>Das Logbuch liegt an einem Ort, an den nicht geschrieben werden kann; es wird nur gelesen.</translation>
+    </message>
+    <message>
+        <source>is a database, but no logbook.</source>
+        <translation>ist eine Datenbank, aber kein Logbuch.</translation>
+    </message>
+    <message>
+        <source>was made by a newer version of the program.</source>
+        <translation>wurde von einer neueren Fassung des Programms angelegt.</translation>
+    </message>
+    <message>
+        <source>Nothing was changed in it. Open it with that version.</source>
+        <translation>Nichts darin wurde geändert. Mit jener Fassung öffnen.</translation>
+    </message>
+    <message>
+        <source>The logbook is damaged. It is only read; a copy is kept as {name}. What can be read can be saved into a new one.</source>
+        <translation>Das Logbuch ist beschädigt. Es wird nur gelesen; eine Kopie liegt als {name} daneben. Was lesbar ist, kann in ein neues gerettet werden.</translation>
+    </message>
+    <message>
+        <source>The logbook was brought to this version; as it was it is kept as {name}.</source>
+        <translation>Das Logbuch wurde auf diese Fassung gebracht; wie es war, liegt es als {name} daneben.</translation>
+    </message>
+    <message>
+        <source>is only read.</source>
+        <translation>wird nur gelesen.</translation>
+    </message>
+    <message>
+        <source>entry {number} is gone.</source>
+        <translation>Eintrag {number} ist fort.</translation>
+    </message>
+    <message>
+        <source>is there already.</source>
+        <translation>ist schon da.</translation>
+    </message>
+    <message>
+        <source>Choose another name.</source>
+        <translation>Einen anderen Namen wählen.</translation>
+    </message>
+    <message>
+        <source>there is no space left; nothing was changed.</source>
+        <translation>es ist kein Platz mehr; nichts wurde geändert.</translation>
+    </message>
+    <message>
+        <source>another program holds it; nothing was changed. Try again.</source>
+        <translation>ein anderes Programm hält es; nichts wurde geändert. Noch einmal versuchen.</translation>
+    </message>
+    <message>
+        <source>cannot be written to; nothing was changed.</source>
+        <translation>kann nicht beschrieben werden; nichts wurde geändert.</translation>
+    </message>
+    <message>
+        <source>cannot be opened; the folder may be missing or closed to you.</source>
+        <translation>lässt sich nicht öffnen; der Ordner fehlt vielleicht oder ist gesperrt.</translation>
+    </message>
+    <message>
+        <source>is damaged; what can be read can be saved into a new one.</source>
+        <translation>ist beschädigt; was lesbar ist, kann in ein neues gerettet werden.</translation>
+    </message>
+    <message>
+        <source>cannot be used ({why}).</source>
+        <translation>kann nicht benutzt werden ({why}).</translation>
+    </message>
+    <message>
+        <source>least, most and step above 0, in this order</source>
+        <translation>kleinster, größter Wert und Schritt über 0, in dieser Folge</translation>
     </message>
 </context>
 <context>
