@@ -31,6 +31,7 @@ from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
+from sketchloom.app.hands.logbook import Logging
 from sketchloom.app.hands.menus import Menus
 from sketchloom.app.hands.opening import Opening
 from sketchloom.app.hands.planning import Planning
@@ -42,6 +43,7 @@ from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
 from sketchloom.app.hands.touring import Touring
 from sketchloom.app.hands.viewing import Viewing
+from sketchloom.app.logbook.page import LogbookPage
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.offered import may_hold_something
 from sketchloom.app.parts.findings_line import FindingsLine
@@ -141,8 +143,9 @@ class Window(QMainWindow):
         self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view, self.sheet_view = Welcome(DEMOS), Bench(), StackView(), SheetView()
-        self.play_view, self.carve_view = PlayView(), CarveView()
-        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view, self.carve_view):
+        self.play_view, self.carve_view, self.logbook = PlayView(), CarveView(), LogbookPage()
+        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view, self.carve_view,
+                     self.logbook):
             self.middle.addWidget(view)
         self.section, self.variants, self.sheets = SectionStrip(), VariantsStrip(), SheetsStrip()
         for strip in (self.section, self.variants, self.sheets):
@@ -183,6 +186,7 @@ class Window(QMainWindow):
                                  self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.carving = Carving(session, sheets, self.carve_view)
+        self.logging = Logging(session, self.logbook, self.notices.say)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
                                    {CLEAN: self.choosing, **self.resting})
         self.stepping = Stepping(self, self.splitter.next)
@@ -196,6 +200,7 @@ class Window(QMainWindow):
         self.telling = Telling(self)
         self.opening = Opening(self, session, self.notices.say, self.telling.show_trouble)
         self.rail.chosen.connect(self.show_stage)
+        self.rail.logbook_wanted.connect(self.show_logbook)
         session.opened.connect(self._show_opened)
         session.changed.connect(self._show_document)
         session.shown.connect(self._show_work)
@@ -293,6 +298,7 @@ class Window(QMainWindow):
         self.bench.close_lanes()
         self.planning.planner.lane.close()
         self.carving.close()
+        self.logging.close()
         self.session.close()
         event.accept()
 
@@ -302,6 +308,7 @@ class Window(QMainWindow):
         """Turn to a stage; any order will do."""
         if number != self.stage:
             self.bench.put_down()
+        self._leave_logbook()
         self.stage = number
         self.visited.add(number)
         self.rail.choose(number)
@@ -317,7 +324,8 @@ class Window(QMainWindow):
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
         if self.session.document is not None and (
-                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view, self.carve_view)):
+                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view, self.carve_view,
+                                                                    self.logbook)):
             self.play_view.forget()
             self.middle.setCurrentWidget(self.viewing.seen())
         self.stacking.turn(number == LAYERS)
@@ -338,6 +346,23 @@ class Window(QMainWindow):
         self.telling.show_states()
         self.stepping.refresh()
 
+    def show_logbook(self) -> None:
+        """The logbook in the middle, without a panel: it is no stage of the work."""
+        self.rail.logbook.setChecked(True)
+        self.bench.put_down()
+        self.middle.setCurrentWidget(self.logbook)
+        for part in (self.splitter.panel, self.bar, self.findings, self.variants, self.section, self.sheets):
+            part.hide()
+        self.logging.turn()
+
+    def _leave_logbook(self):
+        if self.middle.currentWidget() is self.logbook:
+            if self.session.document is None:
+                self.middle.setCurrentWidget(self.welcome)
+            else:
+                for part in (self.splitter.panel, self.bar, self.findings):
+                    part.show()
+
     def _show_nothing(self):
         self.middle.setCurrentWidget(self.welcome)
         self.splitter.panel.hide()
@@ -351,6 +376,7 @@ class Window(QMainWindow):
 
     def _show_opened(self, document, image):
         was_hidden = self.splitter.panel.isHidden()
+        self.rail.choose(self.stage)
         self.middle.setCurrentWidget(self.bench)
         for part in (self.splitter.panel, self.bar, self.findings):
             part.show()

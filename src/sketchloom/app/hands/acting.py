@@ -49,6 +49,7 @@ class Acting(QObject):
             "units": self._switch_units,
             "again": lambda: self._window.session.evaluate(),
             **{f"stage_{n}": lambda n=n: self._window.show_stage(n) for n in range(len(STAGES))},
+            "logbook": self._window.show_logbook,
             "variants": lambda on: self._window.show_variants(on),
             "keep": self._keep,
             "findings": lambda: self._window.findings.toggle(),

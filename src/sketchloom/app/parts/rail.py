@@ -83,6 +83,7 @@ class Rail(QFrame):
     """The stages, visited in any order."""
 
     chosen = Signal(int)
+    logbook_wanted = Signal()
 
     def __init__(self, stages, parent=None):
         super().__init__(parent)
@@ -97,8 +98,23 @@ class Rail(QFrame):
             button.setFixedWidth(widest)
             group.addButton(button, number)
             layout.addWidget(button)
+        layout.addSpacing(4)
+        line = QFrame()
+        line.setFrameShape(QFrame.Shape.HLine)
+        line.setObjectName("line")
+        layout.addWidget(line)
+        self.logbook = QToolButton()
+        self.logbook.setText(self.tr("Logbook"))
+        self.logbook.setIcon(theme.icon("bookmark", "INK"))
+        self.logbook.setIconSize(theme.size(26, 26))
+        self.logbook.setToolButtonStyle(Qt.ToolButtonStyle.ToolButtonTextUnderIcon)
+        self.logbook.setToolTip(self.tr("What was made and tried, and what is in stock"))
+        self.logbook.setCheckable(True)
+        self.logbook.setFixedSize(widest, theme.px(64))
+        layout.addWidget(self.logbook)
         layout.addStretch(1)
-        group.idClicked.connect(self.chosen)
+        group.addButton(self.logbook, len(stages))  # one of them is seen at a time, though it is no stage
+        group.idClicked.connect(lambda n: self.logbook_wanted.emit() if n == len(stages) else self.chosen.emit(n))
 
     @property
     def titles(self) -> tuple[str, ...]:

@@ -296,6 +296,14 @@
         <translation>Einstellungen Optionen dunkel Sprache Einheiten</translation>
     </message>
     <message>
+        <source>Logbook</source>
+        <translation>Logbuch</translation>
+    </message>
+    <message>
+        <source>jobs test cuts stock history diary</source>
+        <translation>Aufträge Probeschnitte Vorrat Verlauf Tagebuch</translation>
+    </message>
+    <message>
         <source>Help and keys</source>
         <translation>Hilfe und Tasten</translation>
     </message>
@@ -8843,6 +8851,59 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>JobDetails</name>
+    <message>
+        <source> min</source>
+        <translation> min</translation>
+    </message>
+    <message>
+        <source>It runs now</source>
+        <translation>Er läuft jetzt</translation>
+    </message>
+    <message>
+        <source>It is done</source>
+        <translation>Er ist fertig</translation>
+    </message>
+    <message>
+        <source>It failed</source>
+        <translation>Er misslang</translation>
+    </message>
+    <message>
+        <source>Times as they came out make the next plans true.</source>
+        <translation>Zeiten, wie sie wirklich waren, machen die nächsten Pläne wahr.</translation>
+    </message>
+    <message>
+        <source>It took</source>
+        <translation>Gedauert hat es</translation>
+    </message>
+    <message>
+        <source>Planned</source>
+        <translation>Geplant</translation>
+    </message>
+    <message>
+        <source>Real</source>
+        <translation>Wirklich</translation>
+    </message>
+    <message>
+        <source>Sheets</source>
+        <translation>Bogen</translation>
+    </message>
+    <message>
+        <source>Film</source>
+        <translation>Folie</translation>
+    </message>
+    <message>
+        <source>Cost</source>
+        <translation>Kosten</translation>
+    </message>
+    <message>
+        <source>
+and {0} more</source>
+        <translation>
+und {0} weitere</translation>
+    </message>
+</context>
+<context>
     <name>Joining</name>
     <message>
         <source>Looking where regions join</source>
@@ -10126,6 +10187,124 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>bridge</source>
         <translation>Steg</translation>
+    </message>
+</context>
+<context>
+    <name>LogbookPage</name>
+    <message>
+        <source>Logbook</source>
+        <translation>Logbuch</translation>
+    </message>
+    <message>
+        <source>Jobs</source>
+        <translation>Aufträge</translation>
+    </message>
+    <message>
+        <source>What was released, and how long it really took</source>
+        <translation>Was ausgegeben wurde, und wie lange es wirklich dauerte</translation>
+    </message>
+    <message>
+        <source>Test cuts</source>
+        <translation>Probeschnitte</translation>
+    </message>
+    <message>
+        <source>What was tried, and what to try next</source>
+        <translation>Was versucht wurde, und was als Nächstes</translation>
+    </message>
+    <message>
+        <source>Stock</source>
+        <translation>Vorrat</translation>
+    </message>
+    <message>
+        <source>Rolls, sheets and offcuts that are there</source>
+        <translation>Rollen, Bogen und Reste, die da sind</translation>
+    </message>
+    <message>
+        <source>What is shown</source>
+        <translation>Was gezeigt wird</translation>
+    </message>
+    <message>
+        <source>Search</source>
+        <translation>Suchen</translation>
+    </message>
+    <message>
+        <source>Search the logbook</source>
+        <translation>Im Logbuch suchen</translation>
+    </message>
+    <message>
+        <source>As a table (CSV)…</source>
+        <translation>Als Tabelle (CSV)…</translation>
+    </message>
+    <message>
+        <source>Delete it for good</source>
+        <translation>Endgültig löschen</translation>
+    </message>
+    <message>
+        <source>The chosen entry; it cannot be undone</source>
+        <translation>Den gewählten Eintrag; das lässt sich nicht zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Nothing found.</source>
+        <translation>Nichts gefunden.</translation>
+    </message>
+    <message>
+        <source>No job yet: every release becomes one.</source>
+        <translation>Noch kein Auftrag: Jede Ausgabe wird einer.</translation>
+    </message>
+    <message>
+        <source>No test cut yet: name a material beside, cut a star, say what it is.</source>
+        <translation>Noch kein Probeschnitt: daneben ein Material nennen, einen Stern schneiden, sagen, wie er ist.</translation>
+    </message>
+    <message>
+        <source>Nothing in stock yet.</source>
+        <translation>Noch nichts im Vorrat.</translation>
+    </message>
+    <message>
+        <source>{0} of {1}; a search finds the others.</source>
+        <translation>{0} von {1}; eine Suche findet die anderen.</translation>
+    </message>
+    <message>
+        <source>1 entry</source>
+        <translation>1 Eintrag</translation>
+    </message>
+    <message>
+        <source>{0} entries</source>
+        <translation>{0} Einträge</translation>
+    </message>
+</context>
+<context>
+    <name>Logging</name>
+    <message>
+        <source>Delete entry {0} for good? It cannot be undone.</source>
+        <translation>Eintrag {0} endgültig löschen? Das lässt sich nicht zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Delete</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>Write the test piece</source>
+        <translation>Das Teststück schreiben</translation>
+    </message>
+    <message>
+        <source>Cut files (*.svg *.plt *.dxf)</source>
+        <translation>Schneidedateien (*.svg *.plt *.dxf)</translation>
+    </message>
+    <message>
+        <source>Written: {0}</source>
+        <translation>Geschrieben: {0}</translation>
+    </message>
+    <message>
+        <source>Write the table</source>
+        <translation>Die Tabelle schreiben</translation>
+    </message>
+    <message>
+        <source>Tables (*.csv)</source>
+        <translation>Tabellen (*.csv)</translation>
     </message>
 </context>
 <context>
@@ -12048,6 +12227,17 @@ seinesgleichen</translation>
     <message>
         <source>{0} presets read.</source>
         <translation>{0} Vorlagen gelesen.</translation>
+    </message>
+</context>
+<context>
+    <name>Rail</name>
+    <message>
+        <source>Logbook</source>
+        <translation>Logbuch</translation>
+    </message>
+    <message>
+        <source>What was made and tried, and what is in stock</source>
+        <translation>Was gemacht und versucht wurde, und was im Vorrat ist</translation>
     </message>
 </context>
 <context>
@@ -14512,6 +14702,37 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>StockDetails</name>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>Put it into stock</source>
+        <translation>In den Vorrat legen</translation>
+    </message>
+    <message>
+        <source>One more</source>
+        <translation>Noch eines</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>Count</source>
+        <translation>Anzahl</translation>
+    </message>
+</context>
+<context>
     <name>StretchTool</name>
     <message>
         <source>Brush along a boundary to choose a stretch; drag it to pull it, or its nodes and handles. Two clicks on it add a node, Delete takes one away. Esc ends.</source>
@@ -15233,6 +15454,57 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>TryDetails</name>
+    <message>
+        <source>as it is called</source>
+        <translation>wie es heißt</translation>
+    </message>
+    <message>
+        <source>Name the material; the next try is proposed.</source>
+        <translation>Das Material nennen; der nächste Versuch wird vorgeschlagen.</translation>
+    </message>
+    <message>
+        <source>Write a piece with twelve stars…</source>
+        <translation>Ein Stück mit zwölf Sternen schreiben…</translation>
+    </message>
+    <message>
+        <source>Half an inch each, numbered on the film, a layer for each try</source>
+        <translation>Je einen halben Zoll, auf der Folie nummeriert, eine Ebene für jeden Versuch</translation>
+    </message>
+    <message>
+        <source>Starting values are from memory; the machine&apos;s manual comes first.</source>
+        <translation>Anfangswerte sind aus dem Gedächtnis; die Anleitung der Maschine geht vor.</translation>
+    </message>
+    <message>
+        <source>Family</source>
+        <translation>Familie</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>The star is</source>
+        <translation>Der Stern ist</translation>
+    </message>
+    <message>
+        <source>Working out the next try …</source>
+        <translation>Der nächste Versuch wird ermittelt …</translation>
+    </message>
+    <message>
+        <source>Tries so far: {0}. Next: force {1}, speed {2} mm/s; {3} % likely to be right.</source>
+        <translation>Versuche bisher: {0}. Als Nächstes: Kraft {1}, Tempo {2} mm/s; zu {3} % richtig.</translation>
+    </message>
+    <message>
+        <source>Right before: force {0}, speed {1} mm/s ({2}).</source>
+        <translation>Richtig war: Kraft {0}, Tempo {1} mm/s ({2}).</translation>
+    </message>
+</context>
+<context>
     <name>UncutNote</name>
     <message>
         <source>What is not cut, and where that is decided</source>
@@ -15659,6 +15931,13 @@ seinesgleichen</translation>
     <message>
         <source>The stack pulled apart; drag a sheet to another place</source>
         <translation>Der auseinandergezogene Stapel; ziehe einen Bogen an eine andere Stelle</translation>
+    </message>
+</context>
+<context>
+    <name>self.self</name>
+    <message>
+        <source>Force</source>
+        <translation>Kraft</translation>
     </message>
 </context>
 <context>
