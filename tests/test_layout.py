@@ -49,6 +49,7 @@ CORE = (
     "judge",
     "preflight",
     "simulate",
+    "logbook",
 )
 """The same for the folders of the core."""
 LOOSE = {"__init__.py", "__main__.py", "system.py"}

@@ -2,6 +2,7 @@
 
 import hashlib
 import json
+from typing import Any
 
 from sketchloom.core.logbook.records import Job, now
 from sketchloom.evaluate.planning import machine_of
@@ -21,7 +22,7 @@ def job_of(work: Work, name: str, paths, plan: WorkPlan | None = None, carved_s:
     paths : of the files. plan : its sheets, where they were planned. carved_s : what a router takes, where it carves.
     """
     machine = machine_of(work)
-    planned: dict[str, float] = {"planned_s": carved_s, "cut_s": carved_s}
+    planned: dict[str, Any] = {"planned_s": carved_s, "cut_s": carved_s}
     film = cost = 0.0
     if plan is not None:
         tally = plan.tally
