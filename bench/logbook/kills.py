@@ -36,7 +36,7 @@ def killed(path, times, rng):
         one.wait()
         with Logbook(path) as book:
             unsound += not book.is_sound() or book.is_read_only
-            there = {number for (number,) in book._read('SELECT entry FROM "jobs"')}
+            there = {number for (number,) in book.rows('SELECT entry FROM "jobs"')}
             lost += len(said - there) + (len(there) % 2)  # twos are kept whole or not at all
     return lost, unsound, len(said)
 

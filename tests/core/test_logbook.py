@@ -22,6 +22,7 @@ from sketchloom.core.base.setting import CHOICE, TEXT, WHOLE, settings_of
 from sketchloom.core.logbook import exchange, records, store, trials
 from sketchloom.core.logbook.calibration import PARTS, fitted
 from sketchloom.core.logbook.records import KINDS, Approval, Job, Stock, Try
+from sketchloom.core.logbook.rescue import save_into
 from sketchloom.core.logbook.store import Logbook, LogbookError
 from sketchloom.core.logbook.trials import Family, Guesses, Settings
 
@@ -201,10 +202,10 @@ def test_a_damaged_logbook_is_only_read_and_what_can_be_read_is_saved(path):
         assert len(copies) == 1 and copies[0].read_bytes() == bytes(data)
         with pytest.raises(LogbookError):
             book.add(Job("more"))
-        saved, lost = book.save_into(path.parent / "saved.db")
+        saved, lost = save_into(book, path.parent / "saved.db")
         assert 30 <= saved < 60 and lost
         with pytest.raises(LogbookError, match="already"):
-            book.save_into(path.parent / "saved.db")
+            save_into(book, path.parent / "saved.db")
     with Logbook(path.parent / "saved.db") as book:
         assert book.count(Job) == saved and book.is_sound()
         assert {k.one.work for k in book.all(Job)} <= {f"work {n}" for n in range(60)}

@@ -222,7 +222,9 @@ def _export(book, options):
 
 
 def _save(book, options):
-    saved, lost = book.save_into(options.words[0] if options.words else "")
+    from sketchloom.core.logbook.rescue import save_into
+
+    saved, lost = save_into(book, options.words[0] if options.words else "")
     sys.stdout.write(f"{saved} entries saved, {lost} places could not be read\n")
     return DONE
 

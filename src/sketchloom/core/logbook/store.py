@@ -183,6 +183,12 @@ class Logbook:
         with self._change():
             return [self._put(one) for one in some]
 
+    def put_back(self, some: Sequence[Kept]) -> None:
+        """Keep records under the numbers they had, all or none."""
+        with self._change():
+            for kept in some:
+                self._put(kept.one, kept.number)
+
     def _put(self, one, number=None):
         name = NAME_OF[type(one)]
         names = [*columns(type(one)), _SEARCH]
@@ -259,9 +265,13 @@ class Logbook:
             given.append("%" + word.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%")
         return (" WHERE " + " AND ".join(parts) if parts else ""), tuple(given)
 
+    def rows(self, query: str, given=()) -> list[tuple]:
+        """What a query gives; raises the database's own errors."""
+        return self._db.execute(query, given).fetchall()
+
     def _read(self, query, given=()):
         try:
-            return self._db.execute(query, given).fetchall()
+            return self.rows(query, given)
         except sqlite3.DatabaseError as error:
             raise LogbookError(self.path, _why(error)) from None
 
@@ -274,60 +284,6 @@ class Logbook:
         except sqlite3.DatabaseError:
             return False
 
-    def save_into(self, path) -> tuple[int, int]:
-        """Save what can be read into a new logbook: how many records, and how many places could not be read.
-
-        Raises
-        ------
-        LogbookError : there is something at the path already.
-        """
-        path = Path(path)
-        if path.exists():
-            raise LogbookError(path, said("is there already."), said("Choose another name."))
-        other = Logbook(path)
-        saved = lost = 0
-        try:
-            for kind in KINDS.values():
-                with other._change():
-                    for kept in self._readable(kind):
-                        if kept is None:
-                            lost += 1
-                        else:
-                            other._put(kept.one, kept.number)
-                            saved += 1
-        finally:
-            other.close()
-        return saved, lost
-
-    def _readable(self, kind):
-        """Every record that can be read, None for each place that cannot: by pieces, halved where one fails."""
-        name = NAME_OF[kind]
-        try:
-            top = self._db.execute(f'SELECT max(entry) FROM "{name}"').fetchone()[0] or 0
-        except sqlite3.DatabaseError:
-            top = _MOST_LOST
-        listed = ", ".join(f'"{n}"' for n in columns(kind))
-        stack = [(1, top)]
-        while stack:
-            low, high = stack.pop()
-            if low > high:
-                continue
-            try:
-                rows = self._db.execute(f'SELECT entry, {listed} FROM "{name}" WHERE entry BETWEEN ? AND ?',
-                                        (low, high)).fetchall()
-            except sqlite3.DatabaseError:
-                if low == high:
-                    yield None
-                    continue
-                middle = (low + high) // 2
-                stack += [(middle + 1, high), (low, middle)]
-                continue
-            for row in rows:
-                try:
-                    yield Kept(row[0], kind(*row[1:]))
-                except (ValueError, TypeError):  # a value that no record may have
-                    yield None
-
     def close(self) -> None:
         with suppress(sqlite3.Error):
             self._db.close()
@@ -337,9 +293,6 @@ class Logbook:
 
     def __exit__(self, *_):
         self.close()
-
-
-_MOST_LOST = 100_000
 
 
 def _words(one):
