@@ -15,9 +15,12 @@ from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
 from sketchloom.app.window import Window
 from sketchloom.core.background.steps import Background, BackgroundStep
+from sketchloom.core.logbook.records import Job
+from sketchloom.core.logbook.store import Logbook
 from sketchloom.core.shapes.text import fonts
 from sketchloom.desk.things import REGION, Thing
 from sketchloom.files.demo_works import demo, put_demo_projects
+from sketchloom.files.user_data import data_folder
 
 _PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"
@@ -92,8 +95,8 @@ class _Camera:
         window.bench.move_curtain(0.5)
         self._stage(TRACE, "trace-tone")
         self._open("panel")
-        self._show_stencil()
         self._show_sheets()
+        self._show_logbook()
         self._open("boat")
         self._set(reading="photo", background=_CUT_OUT)
         window.bench.move_curtain(0.55)
@@ -175,14 +178,22 @@ class _Camera:
         window.cleaning.hold()
         window.session.document.undo()
 
-    def _show_stencil(self):
-        panel = self.window.panels[CLEAN]
-        self._clean_fold(panel.stencil)
-        panel.stencil._look.click()
-        self._until(lambda: not self.window.session.helper.busy)
-        self._pause()
-        self._keep("clean-stencil")
-        self.window.bench.show_peek(None)
+    def _show_logbook(self):
+        """Jobs of the night in the logbook, one of them chosen."""
+        window, page = self.window, self.window.logbook
+        works = ("lantern banner", "six badges", "lighthouse badge", "paper boat", "quay sign")
+        with Logbook(data_folder() / "logbook.db") as book:
+            cutter = "Blade cutter with carriers"
+            book.add(*(Job(name, f"{name}.plt", width_mm=110.0 + 60 * n, sheets=1 + n, machine=cutter,
+                           planned_s=900.0 + 420 * n, real_s=0.0 if n == 4 else 960.0 + 380 * n, film_mm2=9e4 * (n + 1),
+                           cost=4.2 + 3.1 * n, state="planned" if n == 4 else "done",
+                           at=f"2026-11-{24 + n}T18:{10 + n}")
+                       for n, name in enumerate(works)))
+        window.show_logbook()
+        self._until(lambda: page.table.rowCount() == len(works))
+        page.table.selectRow(1)
+        self._keep("logbook")
+        window.show_stage(SOURCE)
 
     def _show_sheets(self):
         """The lantern panel gathered into sheets, pulled apart."""
