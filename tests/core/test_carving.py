@@ -503,3 +503,28 @@ def test_edges_are_broken_as_wide_as_is_said(key, form):
     wanted = {"chamfer": -(3 - away), "step": np.full(len(away), -3.0),
               "round": -(3 - np.sqrt(np.maximum(9 - (3 - away) ** 2, 0)))}[form]
     assert np.abs(high - wanted)[at].max() < (0.12 if form == "round" else 0.08) and not high[away > 3.1].any()
+
+
+def test_the_worked_example_of_the_trade_is_carved_without_a_stop():
+    # facts of the trade, one worked example: blank 600 mm wide and 25 mm thick, recess 12.5 mm, pocket 2.5 mm, groove
+    # 1 mm in the middle of a 22 mm rim; 12 mm end mill to rough, 6 mm ball to finish, 6 mm end mill to cut out
+    blank = blanks.Blank(width_mm=600.0, height_mm=780.0, thickness_mm=25.0, rim_mm=22.0, recess_mm=12.5)
+    board = boards.outline(blank)
+    within = boards.field_of(blank, board)
+    shape = Point(300, 390).buffer(120)
+    areas = {"board": board, "field": within, "middle": boards.middle_of_rim(blank, board), "layer": shape}
+    its = job.job_of(blank, board, (
+        Operation("pocket", Target("field"), "end-12", 12.5),
+        Operation("pocket", Target("layer"), "ball-6", 2.5, from_mm=12.5),
+        Operation("groove", Target("middle"), "ball-6", 1.0),
+        Operation("profile", Target("board"), "end-6", 25.2, tabs=6),
+    ), tools.shipped(), lambda t: areas[t.kind], ROUTER)
+    groove = its.steps[2].strokes[0]
+    assert abs(min(groove[:, 0]) - 11.0) < 1e-6, "half of the rim from its edge"
+    deep = job.carved(its, 1.5)
+    def at(x, y):
+        return float(deep.z[int(y / 1.5), int(x / 1.5)])
+    assert at(100, 100) == pytest.approx(-12.5) and at(300, 390) == pytest.approx(-15.0, abs=0.06)
+    assert at(300, 5) == 0 and at(11, 390) == pytest.approx(-1.0, abs=0.1)
+    stops = {f.code for f in findings_of_job(its, ROUTER, tools.shipped()) if f.severity == "stop"}
+    assert stops == {"carve.bed"}, "the plain bed that ships is 580 mm wide"
