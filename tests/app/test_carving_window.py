@@ -158,6 +158,8 @@ def test_machine_code_of_a_carved_work_has_its_operations(person, tmp_path):
     assert path.name == "night.nc" and make() == CarvedWork(work, made.job).coded("night").data
     *_, (report, told) = files_of(work, None, tmp_path / "night.nc", "night", Wanted("gcode", report=True))
     assert report.suffix == ".json" and json.loads(told())["carving"]["carved_back_share"] > 0.999
+    every = files_of(work, None, tmp_path / "night.nc", "night", Wanted("gcode", report=True, plan=True))
+    assert all(len(one()) > 100 for _, one in every) and len(every) > 2
     several = files_of(work, None, tmp_path, "night", Wanted("gcode", release.SHEETS))
     assert len(several) == made.job.changes and all(p.suffix == ".nc" for p, _ in several)
     person.window.show_stage(RELEASE)

@@ -150,36 +150,54 @@ def targets_at(work: Work, x_mm: float, y_mm: float, cache: Cache | None = None)
     """What a place of the blank may mean, the smallest first: a line, a word or figure, the region, its layer, the
     field, the board."""
     cache = cache or Cache()
-    board, place = board_of(work, cache), Point(x_mm, y_mm)
     own = Point(*on_work(work, x_mm, y_mm))
-    wide, high = work.size_mm
-    made = []
+    return (*_lines_at(work, own), *_shapes_at(work, own), *_region_at(work, own), *_layers_at(work, own, cache),
+            *_of_blank(work, Point(x_mm, y_mm), board_of(work, cache)))
 
-    def as_came(middle):
-        ((x, y),) = work.as_came((tuple(middle),))
-        return {"x": x, "y": y}
-    made += [Target(LINE, **as_came(middle)) for line, middle in _lines(work) if line.distance(own) <= _NEAR_MM]
+
+def _as_came(work, x, y):
+    """A place as it is shown, shares, as a target keeps it."""
+    ((x, y),) = work.as_came(((x, y),))
+    return {"x": x, "y": y}
+
+
+def _lines_at(work, own):
+    for line, middle in _lines(work):
+        if line.distance(own) <= _NEAR_MM:
+            yield Target(LINE, **_as_came(work, *middle))
+
+
+def _shapes_at(work, own):
+    """The topmost first."""
     for one in reversed(work.recipe.shapes):
         if one.on:
-            target = Target(SHAPE, one.name, **as_came(_middle(work, one)))
+            target = Target(SHAPE, one.name, **_as_came(work, *_middle(work, one)))
             its = _shape(work, target)
             if its is not None and its.distance(own) <= _NEAR_MM:
-                made.append(target)
+                yield target
+
+
+def _region_at(work, own):
+    wide, high = work.size_mm
     if 0 <= own.x < wide and 0 <= own.y < high:
-        region = Target(REGION, **as_came((own.x / wide, own.y / high)))
-        its = _region(work, region)
-        if its is not None:
-            made.append(region)
+        region = Target(REGION, **_as_came(work, own.x / wide, own.y / high))
+        if _region(work, region) is not None:
+            yield region
+
+
+def _layers_at(work, own, cache):
     for layer in reversed(work.layers):
         its = _shape_of(work, layer, cache)
         if its is not None and its.distance(own) <= (0 if layer.outline.pen_px is None else _NEAR_MM):
-            made.append(Target(LAYER, layer.plan.key))
-    blank = work.recipe.blank
-    if blank.rim_mm > 0 and boards.field_of(blank, board).contains(place):
-        made.append(Target(FIELD))
-    elif blank.rim_mm > 0 and board.contains(place):
-        made.append(Target(MIDDLE))
-    return (*made, Target(BOARD)) if board.contains(place) else tuple(made)
+            yield Target(LAYER, layer.plan.key)
+
+
+def _of_blank(work, place, board):
+    if not board.contains(place):
+        return
+    if work.recipe.blank.rim_mm > 0:
+        yield Target(FIELD if boards.field_of(work.recipe.blank, board).contains(place) else MIDDLE)
+    yield Target(BOARD)
 
 
 def targets_of(work: Work) -> tuple[Target, ...]:

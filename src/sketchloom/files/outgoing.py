@@ -89,18 +89,14 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     release.refuse_empty(work, target)
     if wanted.carves(work):
         carved = carved or CarvedWork(work)
-    if wanted.form in LOOKS:
-        return [outgoing_look(_carved(carved, target), target, name)]
-    if wanted.form == APPROVAL and carved is not None:
-        return [outgoing_look(carved, target, name, words.carved)]
+    if wanted.form in LOOKS or (wanted.form in (APPROVAL, PACKAGE) and carved is not None):
+        return _of_carved(carved, target, name, wanted, words)
     if wanted.form == APPROVAL:
         return [(target, lambda: papers.approval(work, name, revision, before, words.papers))]
     if wanted.form == STICKERS:
         machine = work.recipe.machine
         return outgoing_print_and_cut(work, target, name, formats()[package.suited(machine)] if machine else None,
                                       wanted.found)
-    if wanted.form == PACKAGE and carved is not None:
-        return package.outgoing_carved(carved, target, name, words.carved)
     if wanted.form == PACKAGE:
         assert plan is not None
         return package.outgoing_package(work, plan, target, name, words=words.papers)
@@ -111,6 +107,12 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
         files = release.outgoing_sheets(plan, target, name, wanted.kind, work.recipe)
     else:
         files = release.outgoing(work, target, wanted.split, wanted.kind, name)
+    return files + _beside(work, plan, target, name, wanted, words, carved)
+
+
+def _beside(work, plan, target, name, wanted, words, carved):
+    """Report and laying plan, where they are wanted."""
+    files: release.Outgoing = []
     def beside(end):
         return target.with_name(target.stem + end) if wanted.suffix else target / f"{release.safe_stem(name)}{end}"
     if wanted.report:
@@ -123,8 +125,10 @@ def files_of(work: Work, plan: WorkPlan | None, target, name: str, wanted: Wante
     return files
 
 
-def _carved(one, target):
-    """What is carved. Raises ExportError where nothing is."""
+def _of_carved(one, target, name, wanted, words):
+    """A page, a look or all in one of what is carved. Raises ExportError where nothing is."""
     if one is None:
         raise ExportError(target, said("not written: nothing of this work is carved."))
-    return one
+    if wanted.form == PACKAGE:
+        return package.outgoing_carved(one, target, name, words.carved)
+    return [outgoing_look(one, target, name, words.carved)]
