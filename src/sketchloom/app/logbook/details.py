@@ -163,22 +163,22 @@ class StockDetails(QWidget):
         self.material, self.kind, self.count = QLineEdit(), QComboBox(), QSpinBox()
         for kind, words in zip(STOCK_KINDS, _names(Stock, "kind"), strict=True):
             self.kind.addItem(told(words), kind)
-        self.width = LengthEdit(self.tr("Width"), 1.0, 1e5)
+        self.wide = LengthEdit(self.tr("Width"), 1.0, 1e5)
         self.long = LengthEdit(self.tr("Length"), 1.0, 1e6)
         self._mm = {"width": 300.0, "long": 500.0}
-        self.width.committed.connect(lambda mm: self._mm.update(width=mm))
+        self.wide.committed.connect(lambda mm: self._mm.update(width=mm))
         self.long.committed.connect(lambda mm: self._mm.update(long=mm))
         self.count.setRange(1, 100_000)
         self.count.setMinimumHeight(theme.px(28))
         self.keep = button(self.tr("Put it into stock"), "plus")
         self.keep.clicked.connect(self._take)
         _form(self, label(self.tr("One more"), "section"), (self.tr("Material"), self.material),
-              (self.tr("Kind"), self.kind), (self.tr("Width"), self.width), (self.tr("Length"), self.long),
+              (self.tr("Kind"), self.kind), (self.tr("Width"), self.wide), (self.tr("Length"), self.long),
               (self.tr("Count"), self.count), self.keep)
         self.show_unit("mm")
 
     def show_unit(self, unit: str) -> None:
-        self.width.show_value(self._mm["width"], unit)
+        self.wide.show_value(self._mm["width"], unit)
         self.long.show_value(self._mm["long"], unit)
 
     def _take(self):

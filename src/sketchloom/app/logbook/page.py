@@ -87,6 +87,7 @@ class LogbookPage(QWidget):
         left.addWidget(self.table, 1)
         left.addLayout(foot)
         side = QScrollArea()
+        side.setAccessibleName(self.tr("What can be done to the chosen entry"))
         side.setWidgetResizable(True)
         side.setFrameShape(QScrollArea.Shape.NoFrame)
         side.setWidget(self.details)

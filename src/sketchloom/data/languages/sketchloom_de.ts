@@ -10244,6 +10244,10 @@ und {0} weitere</translation>
         <translation>Den gewählten Eintrag; das lässt sich nicht zurücknehmen</translation>
     </message>
     <message>
+        <source>What can be done to the chosen entry</source>
+        <translation>Was mit dem gewählten Eintrag getan werden kann</translation>
+    </message>
+    <message>
         <source>Nothing found.</source>
         <translation>Nichts gefunden.</translation>
     </message>
