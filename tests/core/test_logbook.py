@@ -210,6 +210,8 @@ def test_a_damaged_logbook_is_only_read_and_what_can_be_read_is_saved(path):
         assert book.count(Job) == saved and book.is_sound()
         assert {k.one.work for k in book.all(Job)} <= {f"work {n}" for n in range(60)}
     assert path.read_bytes() == bytes(data), "what is damaged is left as it is"
+    Logbook(path).close()
+    assert len(list(path.parent.glob("*-damaged*"))) == 1, "one copy, however often it is opened"
 
 
 @pytest.mark.parametrize("data", [b"no database at all, whatever it is called", b"SQLite format 3\x00" + b"\xff" * 500])
@@ -225,11 +227,15 @@ def test_another_programs_database_and_a_newer_one_are_left(path):
     path.parent.mkdir()
     other = sqlite3.connect(path)
     other.execute("CREATE TABLE mine (x)")
-    other.execute("PRAGMA user_version = 1")
     other.commit()
+    for version in (0, 1):
+        other.execute(f"PRAGMA user_version = {version}")
+        other.commit()
+        before = path.read_bytes()
+        with pytest.raises(LogbookError, match="no logbook"):
+            Logbook(path)
+        assert path.read_bytes() == before, "not even its way of keeping a journal"
     other.close()
-    with pytest.raises(LogbookError, match="no logbook"):
-        Logbook(path)
     newer = path.with_name("newer.db")
     with Logbook(newer) as book:
         book.add(Job("badge"))

@@ -17,7 +17,7 @@ _CALM_S = 0.15
 _COARSE = 4.0
 """What is shown first is so much coarser."""
 _HELD_BYTES = 160 * 2**20
-"""Of what single operations leave: nine over a blank of 700 × 300 mm."""
+"""Of what single operations leave: the eight of a blank of 700 × 300 mm held 63 MB."""
 _SAME_MM = 2.0
 """A click so near the last one means what lies below."""
 

@@ -4,6 +4,7 @@ Every change is one transaction in a write-ahead log that is flushed to the disk
 (https://www.sqlite.org/wal.html, https://www.sqlite.org/pragma.html#pragma_synchronous).
 """
 
+import filecmp
 import shutil
 import sqlite3
 from collections.abc import Callable, Iterator, Sequence
@@ -89,6 +90,8 @@ class Logbook:
             self.path.parent.mkdir(parents=True, exist_ok=True)
         elif not self._begins_as_one():
             raise LogbookError(self.path, said("is not a logbook: it does not begin as a database."))
+        elif self._is_of_others():
+            raise LogbookError(self.path, said("is a database, but no logbook."))
         try:
             self._connect("rwc" if is_new else "rw")
             self._db.execute("BEGIN IMMEDIATE")
@@ -100,9 +103,6 @@ class Logbook:
             self.is_read_only = True
             self.note = said("The logbook is in a place that cannot be written to; it is only read.")
         version = self._db.execute("PRAGMA user_version").fetchone()[0]
-        mark = self._db.execute("PRAGMA application_id").fetchone()[0]
-        if not is_new and version and mark != _APPLICATION:
-            raise LogbookError(self.path, said("is a database, but no logbook."))
         if version > len(self._steps):
             self._connect("ro")
             self.is_read_only = True
@@ -116,6 +116,16 @@ class Logbook:
     def _begins_as_one(self):
         with self.path.open("rb") as stream:
             return stream.read(16) == b"SQLite format 3\x00"
+
+    def _is_of_others(self):
+        """Whether it holds tables and not our mark; looked at before anything of it is touched. One without tables is
+        ours, ended as it was made."""
+        try:
+            self._connect("ro")
+            tables = self._db.execute("SELECT count(*) FROM sqlite_master").fetchone()[0]
+            return tables > 0 and self._db.execute("PRAGMA application_id").fetchone()[0] != _APPLICATION
+        except sqlite3.OperationalError:
+            return False  # a folder that is closed; told as it is opened
 
     def _connect(self, mode):
         with suppress(AttributeError):
@@ -135,8 +145,11 @@ class Logbook:
             return False
 
     def _keep_damaged(self):
-        copy = _unused(self.path.with_name(self.path.stem + "-damaged" + self.path.suffix))
-        shutil.copyfile(self.path, copy)
+        kept = self.path.parent.glob(f"{self.path.stem}-damaged*{self.path.suffix}")
+        copy = next((one for one in kept if filecmp.cmp(one, self.path, shallow=False)), None)
+        if copy is None:  # one copy is enough, however often it is opened
+            copy = _unused(self.path.with_name(self.path.stem + "-damaged" + self.path.suffix))
+            shutil.copyfile(self.path, copy)
         self._connect("ro")
         self.is_read_only = True
         self.note = said("The logbook is damaged. It is only read; a copy is kept as {name}. What can be read can be "

@@ -26,7 +26,6 @@ _NOISE = 0.03
 """How far, in logarithms of the force, a verdict may be off: a hand and an eye are not exact (our own)."""
 _NEAR = 0.92
 """A try this near to the most likely one is as good, if it tells more (our own, chosen on nothing)."""
-_TEARS = (TORN, LIFTED)
 
 
 @dataclass(frozen=True, slots=True)
