@@ -19,6 +19,7 @@ from sketchloom.core.sheets.placing.nofit import NoFits, body_of, grown_body
 from sketchloom.core.sheets.placing.search import Bin
 from sketchloom.core.sheets.placing.sheets import plans
 from sketchloom.core.sheets.placing.strip import shortest_strip
+from sketchloom.core.sheets.rests import Rest, area_of, as_text, from_text, rests_of
 
 BLADE, ROLL = shipped()[:2]
 
@@ -114,9 +115,61 @@ def test_a_piece_goes_into_the_window_of_another():
 def test_offcuts_are_used_up_first_and_what_fits_nowhere_is_told():
     small, large = areas_of(box(0, 0, 40, 40)), areas_of(box(0, 0, 900, 900))
     offcut = Carrier("rest", "rest", 60.0, 60.0)
-    ((sheets, left_over),) = plan.placings(group_of([small, large]), [BLADE.carriers[0]], 1.0, {}, (offcut,))
+    ((sheets, left_over),) = plan.placings(group_of([small, large]), [BLADE.carriers[0]], 1.0, {}, (Rest(offcut),))
     assert [s.carrier.key for s in sheets] == ["rest"] and sheets[0].is_offcut
     assert [r.part.key for r in left_over] == ["k1"]
+
+
+L_SHAPE = (((0.0, 0.0), (120.0, 0.0), (120.0, 50.0), (50.0, 50.0), (50.0, 140.0), (0.0, 140.0)),)
+WINDOWED = (((0.0, 0.0), (160.0, 0.0), (160.0, 160.0), (0.0, 160.0)),
+            ((60.0, 60.0), (100.0, 60.0), (100.0, 100.0), (60.0, 100.0)))
+
+
+@pytest.mark.parametrize("rings", [L_SHAPE, WINDOWED])
+def test_parts_lie_on_what_is_there_of_a_rest(rings):
+    """Within its outline and not in its windows, and as many as go by hand: counted."""
+    wide, high = area_of(rings).bounds[2:]
+    rest = Rest(Carrier("rest", "rest", wide, high), rings, 7)
+    group = group_of([areas_of(box(0, 0, 44, 44)) for _ in range(6)])
+    *_, (sheets, left_over) = plan.placings(group, [BLADE.carriers[0]], 2.0, {}, (rest,))
+    assert not left_over and sheets[0].rest is rest and len(sheets[0].placed) >= 4
+    there = area_of(rings).buffer(0.02)
+    for placed in sheets[0].placed:
+        assert there.covers(placed.area)
+    assert all(s.trouble(2.0) == (set(), set()) for s in sheets)
+
+
+def test_parts_on_a_rest_keep_within_it_though_the_carrier_has_margins():
+    """A part as wide as the rest lies on it: it was moved by the margins of the carrier below."""
+    rest = Rest(Carrier("rest", "rest", 62.0, 62.0))
+    ((sheets, _),) = plan.placings(group_of([areas_of(box(0, 0, 60, 60))]), [BLADE.carriers[0]], 1.0, {}, (rest,))
+    assert sheets[0].trouble(1.0) == (set(), set())
+    left, top, right, bottom = sheets[0].placed[0].box
+    assert left >= -0.01 and top >= -0.01 and right <= 62.01 and bottom <= 62.01
+
+
+def test_a_place_by_hand_on_a_new_sheet_is_not_taken_for_one_on_a_rest_too_small_to_be_used():
+    rest = Rest(Carrier("rest", "rest", 30.0, 30.0))
+    group = group_of([areas_of(box(0, 0, 80, 60))])
+    ((sheets, _),) = plan.placings(group, [BLADE.carriers[0]], 1.0, {}, (rest,))
+    spot = plan.Spot(sheets[0].number, 0.0, 100.0, 50.0)
+    *_, (sheets, left_over) = plan.placings(group, [BLADE.carriers[0]], 1.0, {group.ready[0].part.path: spot}, (rest,))
+    assert not left_over and not sheets[0].is_offcut and sheets[0].placed[0].box[:2] == pytest.approx((100.0, 50.0))
+
+
+def test_what_is_left_of_a_sheet_is_kept_in_its_true_shape_and_used_by_the_next():
+    """The area of what is kept is that of the sheet less what lies within the gap of a part, but for slivers."""
+    group = group_of([areas_of(box(0, 0, 120, 200))])
+    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {})
+    (wide, high, rings), *_ = rests_of(sheets[0], 2.0)
+    assert from_text(as_text(rings)) == rings and rings
+    kept, sheet = area_of(rings), sheets[0].carrier
+    assert 0.9 * (sheet.width_mm * sheet.height_mm - 124 * 204) < kept.area < sheet.width_mm * sheet.height_mm - 24_000
+    rest = Rest(Carrier("rest", "rest", wide, high), rings, 3)
+    *_, (again, left_over) = plan.placings(group_of([areas_of(box(0, 0, 90, 250))]), [BLADE.carriers[0]], 2.0, {}, (rest,))
+    assert not left_over and again[0].rest is rest and again[0].trouble(2.0) == (set(), set())
+    smaller = rests_of(again[0], 2.0)
+    assert sum(area_of(r).area if r else w * h for w, h, r in smaller) < kept.area - 90 * 250
 
 
 def test_what_was_put_somewhere_by_hand_stays_there_and_others_keep_off():

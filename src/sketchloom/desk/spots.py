@@ -11,7 +11,7 @@ _PLACES = 40
 def free_places(sheet: Sheet, parts, gap_mm: float) -> list[tuple[float, float]]:
     """Left and top, mm, of parts one after the other, each at the first place, from the left and then down, at which
     it keeps its gap from all others; at the corner of what can be cut where there is none."""
-    taken, made = shapely.union_all([p.area for p in sheet.placed]), []
+    taken, made = shapely.union_all([sheet.missing, *(p.area for p in sheet.placed)]), []
     for placed in parts:
         shapely.prepare(taken)
         x, y = _free_place(sheet.usable, taken, placed, gap_mm)

@@ -24,6 +24,7 @@ from sketchloom.core.sheets.machine import PEN, Carrier, Machine, shipped
 from sketchloom.core.sheets.part import Part, in_mm
 from sketchloom.core.sheets.plan import Group, Ready, Sheet, Spot, Timed, placings, timed
 from sketchloom.core.sheets.prices import Prices
+from sketchloom.core.sheets.rests import Rest
 from sketchloom.core.sheets.tally import tally_of
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.plan_checks import findings_of_plan
@@ -150,7 +151,8 @@ def _offcuts(recipe, group):
     """Rests that a group may be cut from."""
     lab = srgb_to_lab(np.array(from_hex(group.hex)))
     return tuple(
-        Carrier(f"offcut-{n}", f"{o.wide:g} × {o.high:g} mm", o.wide, o.high) for n, o in enumerate(recipe.offcuts)
+        Rest(Carrier(f"offcut-{n}", f"{o.wide:g} × {o.high:g} mm", o.wide, o.high), o.rings, o.stock)
+        for n, o in enumerate(recipe.offcuts)
         if (o.material is None or o.material == group.material)
         and (o.hex is None or float(ciede2000(lab, srgb_to_lab(np.array(from_hex(o.hex))))) <= SAME_SHEET))
 

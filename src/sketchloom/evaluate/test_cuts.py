@@ -34,7 +34,7 @@ def _free_corner(sheet, ready, gap):
     left, top, right, bottom = sheet.usable
     size = ready.area.bounds
     wide, high = size[2] - size[0], size[3] - size[1]
-    taken = shapely.union_all([p.area for p in sheet.placed])
+    taken = shapely.union_all([sheet.missing, *(p.area for p in sheet.placed)])
     xs, ys = np.linspace(left, right - wide, 9), np.linspace(top, bottom - high, 9)
     if min(xs[-1] - left, ys[-1] - top) < 0:
         return None

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
-from PySide6.QtGui import QColor, QPen
+from PySide6.QtGui import QBrush, QColor, QPainterPath, QPen, QPolygonF
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench.chips import chip
@@ -43,6 +43,8 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
     left, top, right, bottom = sheet.usable
     usable = QRectF(*view.to_screen(left, top), (right - left) * view.scale, (bottom - top) * view.scale)
     painter.fillRect(usable, QColor("#f6f3ea"))
+    if not sheet.missing.is_empty:
+        _paint_missing(painter, sheet.missing, view)
     step = (MM_PER_IN if unit == "in" else 10.0) * view.scale
     if step >= 6:
         painter.setPen(QPen(QColor(120, 112, 96, 60), 1))
@@ -60,6 +62,19 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
     metrics = painter.fontMetrics()
     chip(painter, said, whole.center().x() - metrics.horizontalAdvance(said) / 2 - 8,
          max(whole.top() - metrics.height() - 10, RULER + 2))
+
+
+def _paint_missing(painter, missing, view):
+    """What is not there of a rest, hatched."""
+    path = QPainterPath()
+    for piece in getattr(missing, "geoms", [missing]):
+        for ring in (piece.exterior, *piece.interiors):
+            path.addPolygon(QPolygonF([QPointF(*view.to_screen(x, y)) for x, y in ring.coords]))
+    painter.setPen(QPen(QColor(dyes.EDGE), 1))
+    painter.fillPath(path, QColor("#dcd8ce"))
+    painter.setBrush(QBrush(QColor(dyes.INK_SOFT), Qt.BrushStyle.BDiagPattern))
+    painter.drawPath(path)
+    painter.setBrush(Qt.BrushStyle.NoBrush)
 
 
 def paint_route(painter, route, view) -> None:

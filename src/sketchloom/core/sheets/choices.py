@@ -32,6 +32,9 @@ LAID_ALONE = ("paper", "card", "board", "spacer", "acrylic", "wood", "fabric")
 MAX_SEAMS, MAX_SPOTS, MAX_OFFCUTS = 500, 5000, 200
 """Decisions by hand of one work; guards against hostile files."""
 _FAR_MM = 1e6
+MAX_RINGS, MAX_RING_POINTS = 200, 2000
+"""Of one rest; guards against hostile files."""
+_ROUND_MM = 0.01
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,15 +70,28 @@ class SpotByHand:
 
 @dataclass(frozen=True, slots=True)
 class Offcut:
-    """A rest of a material that is used up first: its key, None for any, its colour, None for any, and its size, mm."""
+    """A rest of a material that is used up first: its key, None for any, its colour, None for any, and its size, mm.
+    ``rings``: its outline and the windows in it, none where all of its box is there; ``stock``: which entry of the
+    logbook's stock it is, 0 for none."""
 
-    wide: float = setting.length(setting.REQUIRED, 5.0, 100_000.0)
-    high: float = setting.length(setting.REQUIRED, 5.0, 100_000.0)
+    wide: float = setting.length(setting.REQUIRED, 10.0, 100_000.0)
+    high: float = setting.length(setting.REQUIRED, 10.0, 100_000.0)
     material: str | None = setting.text(None, most=300)
     hex: str | None = setting.colour(None)
+    rings: tuple[tuple[tuple[float, float], ...], ...] = ()
+    stock: int = setting.whole(0, 0, 2**53)
 
     def __post_init__(self):
         check_all(self, "offcuts.")
+        _check_rings(self.rings, self.wide, self.high)
+
+
+def _check_rings(rings, wide, high):
+    if not isinstance(rings, tuple) or len(rings) > MAX_RINGS or sum(map(len, rings)) > MAX_RING_POINTS:
+        raise SettingError("offcuts.rings", said("at most {most} points", most=MAX_RING_POINTS), "…")
+    if any(len(ring) < 3 or not all(checks.are_numbers(p, 2, -_ROUND_MM, max(wide, high) + _ROUND_MM) for p in ring)
+           for ring in rings):
+        raise SettingError("offcuts.rings", said("rings of three points or more within the size"), "…")
 
 
 def own_carrier(text: str) -> tuple[float, float] | None:

@@ -12,6 +12,7 @@ from sketchloom.core.sheets.part import Part, area_moved, moved, turn_of
 from sketchloom.core.sheets.placing.nofit import SAFE_MM, Keep, body_of, nothing_kept
 from sketchloom.core.sheets.placing.search import Bin
 from sketchloom.core.sheets.placing.sheets import plans
+from sketchloom.core.sheets.rests import Rest
 from sketchloom.core.sheets.routing.cuts import Cuts, cuts_of
 from sketchloom.core.sheets.routing.route import Route, route_of
 from sketchloom.core.sheets.routing.run import Run, run_of, seconds_of
@@ -105,14 +106,24 @@ class Group:
 
 @dataclass(frozen=True, eq=False)
 class Sheet:
-    """A sheet on its carrier. ``number`` within its group from 0; ``length_mm`` of the carrier that is used, which on a
-    roll is what is cut off."""
+    """A sheet on its carrier. ``number`` within its group from 0, rests first, also those
+    that are not used; ``length_mm`` of the carrier that is used, which on a
+    roll is what is cut off; the ``rest`` of other work it is, None for a new one."""
 
     group: Group
     number: int
     carrier: Carrier
     placed: tuple[Placed, ...]
-    is_offcut: bool = False
+    rest: Rest | None = None
+
+    @property
+    def is_offcut(self) -> bool:
+        return self.rest is not None
+
+    @cached_property
+    def missing(self) -> shapely.Geometry:
+        """What of its carrier's box is not there: of a rest that is no box."""
+        return shapely.Polygon() if self.rest is None else self.rest.missing
 
     @cached_property
     def length_mm(self) -> float:
@@ -132,7 +143,7 @@ class Sheet:
     def used_share(self) -> float:
         """Share of what can be cut that parts take."""
         left, top, right, bottom = self.usable
-        room = max((right - left) * (bottom - top), 1e-9)
+        room = max((right - left) * (bottom - top) - self.missing.area, 1e-9)
         return min(sum(p.part.area.area for p in self.placed) / room, 1.0)
 
     @cached_property
@@ -149,6 +160,9 @@ class Sheet:
             bottom = np.inf
         over = {n for n, p in enumerate(self.placed) if p.box[0] < left - _ROUND or p.box[1] < top - _ROUND
                 or p.box[2] > right + _ROUND or p.box[3] > bottom + _ROUND}
+        if not self.missing.is_empty:
+            missing = self.missing.buffer(-_ROUND)
+            over |= {n for n, p in enumerate(self.placed) if p.area.intersects(missing)}
         near = set()
         if len(self.placed) > 1:
             areas = [p.area for p in self.placed]
@@ -202,8 +216,8 @@ def placings(group: Group, carriers, gap_mm: float, by_hand: dict[str, Spot], of
 
     Parameters
     ----------
-    carriers : those that may be used, the smallest that needs the fewest sheets is. offcuts : carriers there is one of
-    each, used first. by_hand : by ``Part.path``. keep : as of ``NoFits``.
+    carriers : those that may be used, the smallest that needs the fewest sheets is. offcuts : rests, used first.
+    by_hand : by ``Part.path``. keep : as of ``NoFits``.
     """
     if not carriers:
         yield (), group.ready
@@ -232,21 +246,51 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
     if is_roll:
         high = sum(max(r.box[2] - r.box[0], r.box[3] - r.box[1]) + gap_mm + 1 for r in group.ready) + 10
     more = _bin(high, wide, gap_mm) if is_roll else _bin(wide, high, gap_mm)
-    own = [_bin(*one.usable_mm, gap_mm) for one in offcuts] if not is_roll else []
+    rests = [] if is_roll else [one for one in offcuts if _lies_on(one.carrier, carrier)]
+    own = [_bin(*one.carrier.usable_mm, gap_mm) for one in rests]
     every = {n: by_hand[r.part.path] for n, r in enumerate(group.ready) if r.part.path in by_hand}
-    found = {n: _fixed(bodies[n], group.ready[n], spot, carrier, gap_mm, is_roll) for n, spot in every.items()}
+    on = _carriers(rests, carrier)
+    found = {n: _fixed(bodies[n], group.ready[n], spot, on(spot.sheet), gap_mm, is_roll) for n, spot in every.items()}
     fixed = {n: spot for n, spot in found.items() if spot is not None}
     first = own + [more] * max(0, max((s[0] for s in fixed.values()), default=-1) + 1 - len(own))
-    for made in plans(bodies, first, more, fixed, seed, keep):
+    missing = _missing(rests, gap_mm)
+    absent = {len(bodies) + n: spot for n, (_, spot) in enumerate(missing)}
+    for made in plans(bodies + [body for body, _ in missing], first, more, fixed, seed, keep, absent):
         sheets: dict[int, list[Placed]] = {}
         for n, spot in sorted(made.spots.items()):
+            if n in absent:
+                continue
             ready = group.ready[n]
             sheets.setdefault(spot[0], []).append(
                 _where_put(ready, every[n]) if n in fixed else
-                _where_found(ready, bodies[n], spot, carrier, gap_mm, more.high if is_roll else None))
-        yield (tuple(Sheet(group, k, offcuts[number] if number < len(own) else carrier, tuple(sheets[number]),
-                           number < len(own)) for k, number in enumerate(sorted(sheets))),
+                _where_found(ready, bodies[n], spot, on(spot[0]), gap_mm, more.high if is_roll else None))
+        yield (tuple(Sheet(group, number, on(number), tuple(sheets[number]),
+                           rests[number] if number < len(rests) else None) for number in sorted(sheets)),
                tuple(group.ready[n] for n in made.left_over))
+
+
+def _lies_on(rest, carrier):
+    """Whether a rest lies on a carrier, the edges that cannot be cut beside it or under it."""
+    return rest.width_mm <= carrier.width_mm + _ROUND and rest.height_mm <= carrier.height_mm + _ROUND
+
+
+def _carriers(rests, carrier):
+    """The carrier of each sheet by its number: rests come first."""
+    return lambda number: rests[number].carrier if number < len(rests) else carrier
+
+
+def _missing(rests, gap_mm):
+    """What of rests is not there, as bodies that stay in their places; parts may come as near to it as to any edge."""
+    made = []
+    for number, rest in enumerate(rests):
+        # parts are larger by half the gap all round, and may reach so far over an edge
+        gone = rest.missing.buffer(-gap_mm / 2 - SAFE_MM, join_style="mitre")
+        for piece in getattr(gone, "geoms", [gone]):
+            if not piece.is_empty:
+                body = body_of(shapely.MultiPolygon([piece]), 0.0, simpler_mm=0.0)
+                x, y = np.array(body.middle) - _shift(rest.carrier, gap_mm)
+                made.append((body, (number, 0, float(x), float(y))))
+    return made
 
 
 def _where_put(ready, spot):

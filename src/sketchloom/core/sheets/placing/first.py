@@ -74,6 +74,7 @@ def first_places(bodies: list[Body], order, bins, step: float, more=None, at: di
     made : place of every body that found one.
     """
     taken = [Taken(b, step) for b in bins]
+    there = len(taken)
     masks: dict[tuple[int, int], np.ndarray] = {}
 
     def mask(n, turn):
@@ -110,8 +111,8 @@ def first_places(bodies: list[Body], order, bins, step: float, more=None, at: di
                 taken[number].take(mask(n, turn), place)
                 form = bodies[n].forms[turn]
                 made[n] = (number, turn, place[0] * step - form.box[0], place[1] * step - form.box[1])
-            elif more is not None and number == len(taken) - 1 and not taken[number].mask.any():
-                break  # not even an empty one takes it
+            elif more is not None and there <= number == len(taken) - 1 and not taken[number].mask.any():
+                break  # not even an empty one takes it; one that was there may be a small rest
             number += 1
     return made
 
