@@ -22,7 +22,8 @@ def _job(rng, factors, noise, wrong=1.0):
     """A job whose parts take ``factors`` of what was planned."""
     parts = rng.lognormal(np.log([400, 120, 60, 900, 600]), 0.7)
     real = (float(parts @ factors) + 60) * np.exp(noise * rng.normal()) * wrong
-    return Job("badge", planned_s=float(parts.sum()) + 60, real_s=real, **dict(zip(PARTS, parts.tolist(), strict=True)))
+    return Job("badge", planned_s=float(parts.sum()) + 60, real_s=real, **{
+        f"{name}_s": float(s) for name, s in zip(PARTS, parts, strict=True)})
 
 
 def calibration(seed=40):

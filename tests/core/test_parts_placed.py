@@ -19,7 +19,7 @@ from sketchloom.core.sheets.placing.nofit import NoFits, body_of, grown_body
 from sketchloom.core.sheets.placing.search import Bin
 from sketchloom.core.sheets.placing.sheets import plans
 from sketchloom.core.sheets.placing.strip import shortest_strip
-from sketchloom.core.sheets.rests import Rest, area_of, as_text, from_text, rests_of
+from sketchloom.core.sheets.rests import Rest, area_of, rests_of
 
 BLADE, ROLL = shipped()[:2]
 
@@ -162,11 +162,12 @@ def test_what_is_left_of_a_sheet_is_kept_in_its_true_shape_and_used_by_the_next(
     group = group_of([areas_of(box(0, 0, 120, 200))])
     *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {})
     (wide, high, rings), *_ = rests_of(sheets[0], 2.0)
-    assert from_text(as_text(rings)) == rings and rings
+    assert choices.rings_from_text(choices.rings_as_text(rings)) == rings and rings
     kept, sheet = area_of(rings), sheets[0].carrier
     assert 0.9 * (sheet.width_mm * sheet.height_mm - 124 * 204) < kept.area < sheet.width_mm * sheet.height_mm - 24_000
     rest = Rest(Carrier("rest", "rest", wide, high), rings, 3)
-    *_, (again, left_over) = plan.placings(group_of([areas_of(box(0, 0, 90, 250))]), [BLADE.carriers[0]], 2.0, {}, (rest,))
+    next_job = group_of([areas_of(box(0, 0, 90, 250))])
+    *_, (again, left_over) = plan.placings(next_job, [BLADE.carriers[0]], 2.0, {}, (rest,))
     assert not left_over and again[0].rest is rest and again[0].trouble(2.0) == (set(), set())
     smaller = rests_of(again[0], 2.0)
     assert sum(area_of(r).area if r else w * h for w, h, r in smaller) < kept.area - 90 * 250

@@ -17,24 +17,28 @@ def parser() -> argparse.ArgumentParser:
     p = Parser(prog="loom log", allow_abbrev=False, description=(
         "What the logbook keeps: jobs, test cuts, stock, batches of materials, tools, approvals. It lies in the user's "
         "data folder."))
-    p.add_argument("what", choices=(*_TABLES, "add", "change", "remove", "import", "export", "next", "rates", "save"),
+    p.add_argument("what", choices=(*_TABLES, "add", "change", "remove", "import", "export", "next", "rates", "ran", "save"),
                    help="a table to tell; add TABLE FIELD=VALUE ...; change TABLE ENTRY FIELD=VALUE ...; remove TABLE "
                         "ENTRY ...; import FILE.json, or import TABLE FILE.csv; export FILE.json; next FAMILY MATERIAL "
-                        "for the next try of a test cut; rates fitted to the jobs; save FILE, what can be read of a "
-                        "damaged logbook")
+                        "for the next try of a test cut; rates fitted to the jobs, or to those of one MACHINE; ran ENTRY "
+                        "STATE (running, done, failed, planned) what became of a job, with what it takes of the stock; "
+                        "save FILE, what can be read of a damaged logbook")
     p.add_argument("words", nargs="*", metavar="WORD", help="as above")
     p.add_argument("--search", default="", metavar="WORDS", help="only what has all of these words in it")
     p.add_argument("--csv", metavar="FILE", help="the table as CSV; - for the terminal")
     p.add_argument("--json", action="store_true", help="plain data")
     p.add_argument("--book", metavar="FILE", help="another logbook than the user's own")
     p.add_argument("--ladder", metavar="FILE", help="beside next: the cut file of a piece with several stars, numbered")
+    p.add_argument("--minutes", type=float, default=0.0, metavar="N", help="beside ran ENTRY done: how long it took")
+    p.add_argument("--take", action="store_true", help="beside rates MACHINE: plans take them from now on")
     return p
 
 
 def run(words) -> int:
     """Do what the words ask for; returns the exit code."""
     options = parser().parse_args(words)
-    from sketchloom.core.logbook.store import Logbook, LogbookError
+    from sketchloom.core.logbook.book_file import LogbookError
+    from sketchloom.core.logbook.store import Logbook
     from sketchloom.files.writing import data_folder
 
     try:
@@ -56,7 +60,7 @@ def _done(book, options):
     if what in _TABLES:
         return _tell(book, options)
     return {"add": _add, "change": _change, "remove": _remove, "import": _import, "export": _export, "next": _next,
-            "rates": _rates, "save": _save}[what](book, options)
+            "rates": _rates, "ran": _ran, "save": _save}[what](book, options)
 
 
 def _kind(name):
@@ -265,24 +269,55 @@ def _ladder(guesses, settings, target):
     return _written(target, piece(ladder(guesses, settings), target))
 
 
+def _ran(book, options):
+    from sketchloom.core.base.said import said
+    from sketchloom.core.logbook.records import STATES
+    from sketchloom.desk.shop import Names, ran
+    from sketchloom.files import user_data
+
+    if len(options.words) != 2 or options.words[1] not in STATES:
+        raise AppError(said("ran takes an entry and one of {names}.", names=", ".join(STATES)))
+    if not 0 <= options.minutes < 1e6:
+        raise AppError(said("--minutes takes a number of minutes."))
+    missing = ran(book, _number(options.words[0]), options.words[1], Names.from_table(user_data.materials()),
+                  user_data.prices(), 60 * options.minutes)
+    for one in missing:
+        what = f"rest {one.entry}" if one.entry else f"{one.length_mm:.0f} mm" if one.length_mm else f"{one.sheets} sheets"
+        sys.stdout.write(f"not in stock: {what} of {one.material or 'a material not said'}\n")
+    return DONE
+
+
 def _rates(book, options):
     from sketchloom.core.logbook.calibration import fitted
     from sketchloom.core.logbook.records import Job
 
-    kept = book.all(Job, newest_first=False)
+    machine = options.words[0] if options.words else ""
+    kept = book.all(Job, newest_first=False, **({"machine": machine} if machine else {}))
     found = fitted([one.one for one in kept])
     wrong = [kept[n].number for n in found.wrong]
-    told = {"factors": {k: round(v, 3) for k, v in found.factors.items()},
-            "spread": {k: round(v, 3) for k, v in found.spread.items()}, "jobs": found.jobs, "wrong": wrong,
+    if options.take:
+        from dataclasses import replace
+
+        from sketchloom.core.base.said import said
+        from sketchloom.files import user_data
+
+        if not machine:
+            raise AppError(said("Say whose rates they are: rates MACHINE --take."))
+        prices = user_data.prices()
+        user_data.keep_prices(replace(prices, rates=prices.rates.with_pace(found.pace(machine))))
+    told = {"factors": {f"{k}_s": round(v, 3) for k, v in found.factors.items()},
+            "spread": {f"{k}_s": round(v, 3) for k, v in found.spread.items()}, "jobs": found.jobs, "wrong": wrong,
             "off_before": round(found.before, 3), "off_after": round(found.after, 3)}
     if options.json:
         sys.stdout.write(json.dumps(told, indent=2) + "\n")
         return DONE
     for name, factor in found.factors.items():
-        sys.stdout.write(f"{name.removesuffix('_s'):<8} {factor:.2f} times what is planned, give or take "
+        sys.stdout.write(f"{name:<8} {factor:.2f} times what is planned, give or take "
                          f"{100 * found.spread[name]:.0f} %\n")
     sys.stdout.write(f"{found.jobs} jobs; the plan was {100 * found.before:.0f} % off in the median, so it is "
                      f"{100 * found.after:.0f} %\n")
     if wrong:
         sys.stdout.write(f"not like the others: {', '.join(map(str, wrong))}\n")
+    if options.take:
+        sys.stdout.write(f"plans for {machine} take them from now on\n")
     return DONE

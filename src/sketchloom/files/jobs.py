@@ -2,24 +2,32 @@
 
 import hashlib
 import json
+from dataclasses import replace
 from typing import Any
 
+from sketchloom.core.logbook.calibration import paces_text
+from sketchloom.core.logbook.inventory import Accounts, Left, Taken, as_text
 from sketchloom.core.logbook.records import Job, now
+from sketchloom.core.sheets.choices import rings_as_text
+from sketchloom.core.sheets.prices import Pace
+from sketchloom.core.sheets.rests import rests_of
 from sketchloom.evaluate.planning import machine_of
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.recipe.document import to_json
 
-_MOST_NAMES = 200
+_MOST_NAMES, _MOST_RESTS = 200, 100
 _AT_ONCE = 1 << 20
 
 
-def job_of(work: Work, name: str, paths, plan: WorkPlan | None = None, carved_s: float = 0.0) -> Job:
+def job_of(work: Work, name: str, paths, plan: WorkPlan | None = None, carved_s: float = 0.0, source: str = "",
+           pace: Pace | None = None) -> Job:
     """The job of files that were written.
 
     Parameters
     ----------
-    paths : of the files. plan : its sheets, where they were planned. carved_s : what a router takes, where it carves.
+    paths : of the files. plan : its sheets, where they were planned, at the ``pace``. carved_s : what a router takes,
+    where it carves. source : the work's own file.
     """
     machine = machine_of(work)
     planned: dict[str, Any] = {"planned_s": carved_s, "cut_s": carved_s}
@@ -36,7 +44,38 @@ def job_of(work: Work, name: str, paths, plan: WorkPlan | None = None, carved_s:
         name[:300], "\n".join(str(p) for p in list(paths)[:_MOST_NAMES])[:20_000], digest_of(paths), width_mm=wide,
         height_mm=high, sheets=0 if plan is None else len(plan.sheets), machine=machine.name[:300],
         material=", ".join(materials), film_mm2=film, cost=cost, at=now(),
-        settings=json.dumps(to_json(work.recipe), ensure_ascii=False), **planned)
+        settings=json.dumps(to_json(work.recipe), ensure_ascii=False), source=source,
+        paces=paces_text(pace), **({} if plan is None else _of_stock(plan, work.recipe.parts_gap_mm)), **planned)
+
+
+def _of_stock(plan, gap_mm):
+    """What a plan takes of the stock, and the rests it leaves."""
+    takes, left = [], []
+    for sheet in plan.sheets:
+        group, carrier = sheet.group, sheet.carrier
+        material = group.material or ""
+        if sheet.rest is not None:
+            if not sheet.rest.stock:
+                continue  # typed in; the stock knows nothing of it
+            takes.append(Taken(material, group.hex, carrier.width_mm, carrier.height_mm, 1, entry=sheet.rest.stock))
+        elif carrier.height_mm > 0:
+            takes.append(Taken(material, group.hex, carrier.width_mm, carrier.height_mm, sheets=1))
+        else:
+            takes.append(Taken(material, group.hex, carrier.width_mm, 0.0, length_mm=sheet.length_mm))
+        left += [Left(material, group.hex, wide, high, rings_as_text(rings))
+                 for wide, high, rings in rests_of(sheet, gap_mm)]
+    return {"takes": as_text(Accounts(_summed(takes))), "rests": as_text(tuple(left[:_MOST_RESTS]))}
+
+
+def _summed(takes):
+    """Sheets of one size and lengths of one roll together."""
+    made: dict[Any, Taken] = {}
+    for one in takes:
+        key = one.entry or (one.material, one.hex, one.width_mm, one.height_mm)
+        so_far = made.get(key)
+        made[key] = one if so_far is None else replace(so_far, sheets=so_far.sheets + one.sheets,
+                                                       length_mm=so_far.length_mm + one.length_mm)
+    return tuple(made.values())
 
 
 def digest_of(paths) -> str:

@@ -8,10 +8,13 @@ from dataclasses import dataclass, fields
 from datetime import datetime
 from typing import Any
 
-from sketchloom.core.base import setting
+import numpy as np
+
+from sketchloom.core.base import checks, setting
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all, settings_of
+from sketchloom.core.sheets.choices import rings_from_text as from_text
 from sketchloom.core.sheets.material import FAMILIES
 
 NOT_THROUGH, RIGHT, TOO_DEEP, TORN, LIFTED = VERDICTS = ("not through", "right", "too deep", "torn", "lifted")
@@ -94,7 +97,8 @@ class Try:
 @dataclass(frozen=True, slots=True)
 class Job:
     """What was released. ``digest`` of its files, ``settings`` of the work as JSON, ``planned_s`` with its parts
-    (``cut_s`` to ``lay_s``) and ``real_s`` as it came out, 0 while that is not known."""
+    (``cut_s`` to ``lay_s``) and ``real_s`` as it came out, 0 while that is not known. ``source``: the work's own file;
+    ``takes`` of the stock and ``rests`` it leaves (``inventory``), ``paces`` its parts were planned at, as JSON."""
 
     work: str = setting.text(setting.REQUIRED, said("Work"), most=_TEXTS)
     files: str = setting.text("", said("Files"), most=_LONG)
@@ -119,6 +123,10 @@ class Job:
     note: str = setting.text("", said("Note"), most=_LONG)
     settings: str = setting.text("", said("Settings"), most=50_000_000)
     picture: str = setting.text("", said("Picture"), most=_TEXTS)
+    source: str = setting.text("", said("File of the work"), most=_LONG)
+    takes: str = setting.text("", said("Takes of the stock"), most=1_000_000)
+    rests: str = setting.text("", said("Rests"), most=5_000_000)
+    paces: str = setting.text("", said("Paces"), most=_TEXTS)
     at: str = setting.text("", said("When"), most=40)
     began: str = setting.text("", said("Began"), most=40)
     ended: str = setting.text("", said("Ended"), most=40)
@@ -131,8 +139,9 @@ class Job:
 
 @dataclass(frozen=True, slots=True)
 class Stock:
-    """A roll, a sheet or an offcut. ``outline``: of an offcut, ``x,y`` pairs in mm with blanks between; ``count`` of
-    sheets; ``job``: whose rest it is, 0 for none."""
+    """A roll, a sheet or an offcut. ``outline``: of an offcut, ``x,y`` pairs in mm with blanks between, those of each
+    window after a semicolon; ``count`` of sheets; ``value`` of all of it; ``least``: what is less than so much of its
+    material is short; ``job``: whose rest it is, 0 for none; ``hex``: its colour, empty for any."""
 
     material: str = setting.text(setting.REQUIRED, said("Material"), most=_TEXTS)
     width_mm: float = setting.length(setting.REQUIRED, 1.0, 1e5, said("Width"))
@@ -143,17 +152,30 @@ class Stock:
     least: float = setting.number(0.0, 0.0, 1e9, said("Short below, mm²"))
     outline: str = setting.text("", said("Outline"), most=1_000_000)
     job: int = setting.whole(0, 0, 2**53, said("Rest of job"))
+    hex: str = setting.text("", said("Colour"), most=7)
     note: str = setting.text("", said("Note"), most=_LONG)
     at: str = setting.text("", said("When"), most=40)
 
     def __post_init__(self):
         check_all(self, "stock.")
+        if self.hex:
+            checks.colour("stock.hex", self.hex)
+        if self.outline:
+            from_text(self.outline)
         _moment("stock.at", self.at, optional=True)
 
     @property
     def area_mm2(self) -> float:
-        """How much of it there is; of an offcut that of its outline's box where none is known."""
-        return self.count * self.width_mm * self.height_mm
+        """How much of it there is, an offcut by its outline."""
+        if not self.outline:
+            return self.count * self.width_mm * self.height_mm
+        whole, *windows = (abs(_shoelace(np.array(ring))) for ring in from_text(self.outline))
+        return self.count * (whole - sum(windows))
+
+
+def _shoelace(ring):
+    x, y = ring.T
+    return 0.5 * float(x @ np.roll(y, -1) - y @ np.roll(x, -1))
 
 
 @dataclass(frozen=True, slots=True)

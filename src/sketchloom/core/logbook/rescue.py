@@ -4,8 +4,9 @@ import sqlite3
 from pathlib import Path
 
 from sketchloom.core.base.said import said
-from sketchloom.core.logbook.records import KINDS, NAME_OF, columns
-from sketchloom.core.logbook.store import Kept, Logbook, LogbookError
+from sketchloom.core.logbook.book_file import LogbookError
+from sketchloom.core.logbook.records import KINDS, NAME_OF
+from sketchloom.core.logbook.store import Kept, Logbook
 
 _MOST_LOST = 100_000
 """Entries that are looked for where the file does not say how many there are."""
@@ -37,7 +38,7 @@ def _readable(book, kind):
         top = book.rows(f'SELECT max(entry) FROM "{NAME_OF[kind]}"')[0][0] or 0
     except sqlite3.DatabaseError:
         top = _MOST_LOST
-    listed = ", ".join(f'"{n}"' for n in columns(kind))
+    listed = book.listed(kind)
     stack = [(1, top)]
     while stack:
         low, high = stack.pop()

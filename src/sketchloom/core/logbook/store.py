@@ -1,38 +1,23 @@
-"""The logbook in one SQLite file: safe under kills, read by two windows at once, never written half.
+"""The logbook in one SQLite file: safe under kills, read by two windows at once, never written half."""
 
-Every change is one transaction in a write-ahead log that is flushed to the disk before it is said to be done
-(https://www.sqlite.org/wal.html, https://www.sqlite.org/pragma.html#pragma_synchronous).
-"""
-
-import filecmp
-import shutil
 import sqlite3
-from collections.abc import Callable, Iterator, Sequence
-from contextlib import contextmanager, suppress
+from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import dataclass
 from itertools import chain
-from pathlib import Path
 from typing import Any
 
 import numpy as np
 
-from sketchloom.core.base.errors import FileError
 from sketchloom.core.base.said import said
-from sketchloom.core.base.setting import CHOICE, TEXT, WHOLE, settings_of
-from sketchloom.core.logbook.records import KINDS, NAME_OF, Job, columns, values
+from sketchloom.core.base.setting import CHOICE, TEXT, settings_of
+from sketchloom.core.logbook.book_file import BookFile, LogbookError
+from sketchloom.core.logbook.records import KINDS, NAME_OF, columns, values
+from sketchloom.core.logbook.schema import ORDERED, SEARCH
 
-_WAIT_MS = 4000
-"""So long a change waits for another window's."""
-_APPLICATION = 0x534C4C42
-"""What marks the file as a logbook (``PRAGMA application_id``)."""
 _SEARCHED = {kind: tuple(one.name for one in settings_of(kind) if one.kind in (TEXT, CHOICE)
-                         and one.name not in ("settings", "outline", "digest")) for kind in KINDS.values()}
-_SEARCH = "words"
-_ORDERED = {name: "at" for name, kind in KINDS.items() if "at" in columns(kind)}
-
-
-class LogbookError(FileError):
-    """The logbook cannot be read or written."""
+                         and one.name not in ("settings", "outline", "digest", "takes", "rests", "paces"))
+             for kind in KINDS.values()}
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,188 +28,68 @@ class Kept:
     one: Any
 
 
-def _column(one):
-    kind = "INTEGER" if one.kind in (WHOLE, "switch") else "TEXT" if one.kind in (TEXT, CHOICE) else "REAL"
-    return f'"{one.name}" {kind} NOT NULL'
+class Logbook(BookFile):
+    """An open logbook. ``note``: what is to be said of it, empty where all is well; ``is_read_only``."""
 
-
-def create(connection: sqlite3.Connection) -> None:
-    """All tables of the first version."""
-    for name, kind in KINDS.items():
-        body = ", ".join(_column(one) for one in settings_of(kind))
-        connection.execute(f'CREATE TABLE "{name}" (entry INTEGER PRIMARY KEY AUTOINCREMENT, {body}, '
-                           f'"{_SEARCH}" TEXT NOT NULL)')
-        if name in _ORDERED:
-            # a plot reads two columns of many jobs, beside which their settings lie
-            beside = ", planned_s, real_s" if kind is Job else ""
-            connection.execute(f'CREATE INDEX "{name}_at" ON "{name}" (at, entry{beside})')
-
-
-STEPS: list[Callable[[sqlite3.Connection], None]] = [create]
-"""``STEPS[n]`` brings a file of version n to n + 1; their count is the version of today. A change of the tables adds
-one; those there are stay as they are."""
-
-
-class Logbook:
-    """An open logbook. ``note``: what is to be said of it, empty where all is well; ``is_read_only``.
-
-    Raises
-    ------
-    LogbookError : it is none, of a newer version, or cannot be opened at all. A damaged one is opened for reading, a
-    copy is kept beside it, and ``note`` says so.
-    """
-
-    def __init__(self, path, steps: Sequence[Callable] | None = None):
-        self.path, self.note, self.is_read_only = Path(path), "", False
-        self._steps = STEPS if steps is None else list(steps)
-        try:
-            self._open()
-        except sqlite3.DatabaseError as error:
-            raise LogbookError(self.path, _why(error)) from None
-        except OSError as error:
-            raise LogbookError(self.path, said("cannot be opened: {why}.", why=error.strerror or "")) from None
-
-    def _open(self):
-        is_new = not self.path.exists() or self.path.stat().st_size == 0
-        if is_new:
-            self.path.parent.mkdir(parents=True, exist_ok=True)
-        elif not self._begins_as_one():
-            raise LogbookError(self.path, said("is not a logbook: it does not begin as a database."))
-        elif self._is_of_others():
-            raise LogbookError(self.path, said("is a database, but no logbook."))
-        try:
-            self._connect("rwc" if is_new else "rw")
-            self._db.execute("BEGIN IMMEDIATE")
-            self._db.execute("ROLLBACK")
-        except sqlite3.OperationalError as error:
-            if is_new or error.sqlite_errorcode in (sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED):
-                raise
-            self._connect("ro")
-            self.is_read_only = True
-            self.note = said("The logbook is in a place that cannot be written to; it is only read.")
-        version = self._db.execute("PRAGMA user_version").fetchone()[0]
-        if version > len(self._steps):
-            self._connect("ro")
-            self.is_read_only = True
-            raise LogbookError(self.path, said("was made by a newer version of the program."),
-                               said("Nothing was changed in it. Open it with that version."))
-        if not is_new and not self._is_sound():
-            self._keep_damaged()
-        elif not self.is_read_only:
-            self._bring_forward(version, is_new)
-
-    def _begins_as_one(self):
-        with self.path.open("rb") as stream:
-            return stream.read(16) == b"SQLite format 3\x00"
-
-    def _is_of_others(self):
-        """Whether it holds tables and not our mark; looked at before anything of it is touched. One without tables is
-        ours, ended as it was made."""
-        try:
-            self._connect("ro")
-            tables = self._db.execute("SELECT count(*) FROM sqlite_master").fetchone()[0]
-            return tables > 0 and self._db.execute("PRAGMA application_id").fetchone()[0] != _APPLICATION
-        except sqlite3.OperationalError:
-            return False  # a folder that is closed; told as it is opened
-
-    def _connect(self, mode):
-        with suppress(AttributeError):
-            self._db.close()
-        where = self.path.absolute().as_uri() + f"?mode={mode}"
-        self._db = sqlite3.connect(where, uri=True, timeout=_WAIT_MS / 1000, isolation_level=None,
-                                   check_same_thread=False)
-        if mode != "ro":
-            self._db.execute("PRAGMA journal_mode = WAL")
-            self._db.execute("PRAGMA synchronous = FULL")
-        self._db.execute("PRAGMA trusted_schema = OFF")
-
-    def _is_sound(self):
-        try:
-            return self._db.execute("PRAGMA quick_check").fetchone()[0] == "ok"
-        except sqlite3.DatabaseError:
-            return False
-
-    def _keep_damaged(self):
-        kept = self.path.parent.glob(f"{self.path.stem}-damaged*{self.path.suffix}")
-        copy = next((one for one in kept if filecmp.cmp(one, self.path, shallow=False)), None)
-        if copy is None:  # one copy is enough, however often it is opened
-            copy = _unused(self.path.with_name(self.path.stem + "-damaged" + self.path.suffix))
-            shutil.copyfile(self.path, copy)
-        self._connect("ro")
-        self.is_read_only = True
-        self.note = said("The logbook is damaged. It is only read; a copy is kept as {name}. What can be read can be "
-                         "saved into a new one.", name=copy.name)
-
-    def _bring_forward(self, version, is_new):
-        if version == len(self._steps):
-            return
-        if not is_new and version:
-            copy = _unused(self.path.with_name(f"{self.path.stem}-version-{version}{self.path.suffix}"))
-            target = sqlite3.connect(copy)
-            self._db.backup(target)
-            target.close()
-            self.note = said("The logbook was brought to this version; as it was it is kept as {name}.",
-                             name=copy.name)
-        with self._change():
-            version = self._db.execute("PRAGMA user_version").fetchone()[0]  # another window may have been quicker
-            for step in self._steps[version:]:
-                step(self._db)
-            self._db.execute(f"PRAGMA user_version = {len(self._steps)}")
-            self._db.execute(f"PRAGMA application_id = {_APPLICATION}")
-
-    @contextmanager
-    def _change(self) -> Iterator[None]:
-        """One change, whole or not at all. Raises LogbookError."""
-        if self.is_read_only:
-            raise LogbookError(self.path, self.note or said("is only read."))
-        try:
-            self._db.execute("BEGIN IMMEDIATE")
-            try:
-                yield
-                self._db.execute("COMMIT")
-            except BaseException:
-                with suppress(sqlite3.Error):
-                    self._db.execute("ROLLBACK")
-                raise
-        except sqlite3.DatabaseError as error:
-            raise LogbookError(self.path, _why(error)) from None
+    def __init__(self, path, steps=None):
+        self._there: dict[str, set[str]] = {}
+        super().__init__(path, steps)
 
     # -- writing ---------------------------------------------------------------------------
 
     def add(self, *some) -> list[int]:
         """Keep records of any kinds, all or none; their numbers."""
-        with self._change():
-            return [self._put(one) for one in some]
+        with self.changing():
+            return [self.put(one) for one in some]
 
     def put_back(self, some: Sequence[Kept]) -> None:
         """Keep records under the numbers they had, all or none."""
-        with self._change():
+        with self.changing():
             for kept in some:
-                self._put(kept.one, kept.number)
+                self.put(kept.one, kept.number)
 
-    def _put(self, one, number=None):
+    def put(self, one, number: int | None = None) -> int:
+        """Keep a record within a change; its number."""
         name = NAME_OF[type(one)]
-        names = [*columns(type(one)), _SEARCH]
+        names = [*columns(type(one)), SEARCH]
         row = [*values(one), _words(one)]
         if number is not None:
             names, row = ["entry", *names], [number, *row]
         listed = ", ".join(f'"{n}"' for n in names)
-        return self._db.execute(f'INSERT INTO "{name}" ({listed}) VALUES ({", ".join("?" * len(row))})',
-                                row).lastrowid
+        return self.run(f'INSERT INTO "{name}" ({listed}) VALUES ({", ".join("?" * len(row))})',
+                        row).lastrowid or 0
 
     def change(self, number: int, one) -> None:
         """Another record in place of one. Raises LogbookError where it is gone."""
-        name = NAME_OF[type(one)]
-        sets = ", ".join(f'"{n}" = ?' for n in (*columns(type(one)), _SEARCH))
-        with self._change():
-            done = self._db.execute(f'UPDATE "{name}" SET {sets} WHERE entry = ?', (*values(one), _words(one), number))
-            if done.rowcount != 1:
-                raise LogbookError(self.path, said("entry {number} is gone.", number=number))
+        self.apply(changed=((number, one),))
+
+    def apply(self, added: Sequence = (), changed: Sequence[tuple[int, Any]] = (),
+              removed: Sequence[tuple[type, int]] = ()) -> list[int]:
+        """Several changes as one, all or none; the numbers of what was added. Raises LogbookError where one that is
+        changed is gone."""
+        with self.changing():
+            for number, one in changed:
+                self.put_over(number, one)
+            for kind, number in removed:
+                self.drop(kind, number)
+            return [self.put(one) for one in added]
+
+    def put_over(self, number: int, one) -> None:
+        """Another record in place of one, within a change. Raises LogbookError where it is gone."""
+        sets = ", ".join(f'"{n}" = ?' for n in (*columns(type(one)), SEARCH))
+        done = self.run(f'UPDATE "{NAME_OF[type(one)]}" SET {sets} WHERE entry = ?',
+                        (*values(one), _words(one), number))
+        if done.rowcount != 1:
+            raise LogbookError(self.path, said("entry {number} is gone.", number=number))
+
+    def drop(self, kind: type, number: int) -> None:
+        """Take a record out, within a change."""
+        self.run(f'DELETE FROM "{NAME_OF[kind]}" WHERE entry = ?', (number,))
 
     def remove(self, kind: type, *numbers: int) -> None:
         """Delete records for good: the space they had is overwritten (``PRAGMA secure_delete``)."""
         self._db.execute("PRAGMA secure_delete = ON")
-        with self._change():
+        with self.changing():
             self._db.executemany(f'DELETE FROM "{NAME_OF[kind]}" WHERE entry = ?', [(n,) for n in numbers])
         with suppress(sqlite3.Error):
             self._db.execute("PRAGMA wal_checkpoint(TRUNCATE)")  # the log held them as well
@@ -239,97 +104,63 @@ class Logbook:
         ------
         LogbookError : it cannot be read.
         """
-        names = columns(kind)
         text, given = self._where(kind, search, where)
-        order = _ORDERED.get(NAME_OF[kind], "entry")
+        order = ORDERED.get(NAME_OF[kind], "entry")
         way = "DESC" if newest_first else "ASC"
-        listed = ", ".join(f'"{n}"' for n in names)
+        listed = self.listed(kind)
         query = (f'SELECT entry, {listed} FROM "{NAME_OF[kind]}"{text} ORDER BY "{order}" {way}, entry {way}'
                  + ("" if limit is None else " LIMIT ?"))
-        rows = self._read(query, given if limit is None else (*given, limit))
+        rows = self.read(query, given if limit is None else (*given, limit))
         return [Kept(row[0], kind(*row[1:])) for row in rows]
 
     def one(self, kind: type, number: int) -> Kept | None:
         """A record by its number, None where there is none."""
-        listed = ", ".join(f'"{n}"' for n in columns(kind))
-        rows = self._read(f'SELECT entry, {listed} FROM "{NAME_OF[kind]}" WHERE entry = ?', (number,))
+        listed = self.listed(kind)
+        rows = self.read(f'SELECT entry, {listed} FROM "{NAME_OF[kind]}" WHERE entry = ?', (number,))
         return Kept(rows[0][0], kind(*rows[0][1:])) if rows else None
+
+    def listed(self, kind: type) -> str:
+        """The columns of a kind for a query; of a file that is older and only read, defaults for what it has not."""
+        name = NAME_OF[kind]
+        if name not in self._there:
+            self._there[name] = {row[1] for row in self.read(f'PRAGMA table_info("{name}")')}
+        there = self._there[name] or set(columns(kind))  # of a damaged file: an error will say so
+        return ", ".join(f'"{one.name}"' if one.name in there else _literal(one.default) for one in settings_of(kind))
 
     def count(self, kind: type, search: str = "", **where) -> int:
         text, given = self._where(kind, search, where)
-        return self._read(f'SELECT count(*) FROM "{NAME_OF[kind]}"{text}', given)[0][0]
+        return self.read(f'SELECT count(*) FROM "{NAME_OF[kind]}"{text}', given)[0][0]
 
     def figures(self, kind: type, names: Sequence[str], **where) -> np.ndarray:
         """Columns of numbers of all records, the oldest first, (records, columns), for a plot or a fit."""
         assert set(names) <= set(columns(kind))
         text, given = self._where(kind, "", where)
-        order = _ORDERED.get(NAME_OF[kind], "entry")
+        order = ORDERED.get(NAME_OF[kind], "entry")
         listed = ", ".join(f'"{n}"' for n in names)
-        rows = self._read(f'SELECT {listed} FROM "{NAME_OF[kind]}"{text} ORDER BY "{order}", entry', given)
+        rows = self.read(f'SELECT {listed} FROM "{NAME_OF[kind]}"{text} ORDER BY "{order}", entry', given)
         made = np.fromiter(chain.from_iterable(rows), float, len(rows) * len(names))
         return made.reshape(len(rows), len(names))
+
+    def brief(self, kind: type, names: Sequence[str], first: str, last: str) -> list[tuple]:
+        """The number and some columns of records from a moment to before another one, the oldest first."""
+        assert set(names) <= set(columns(kind)) and NAME_OF[kind] in ORDERED
+        listed = ", ".join(("entry", *(f'"{n}"' for n in names)))
+        return self.read(f'SELECT {listed} FROM "{NAME_OF[kind]}" WHERE at >= ? AND at < ? ORDER BY at, entry',
+                         (first, last))
 
     def _where(self, kind, search, where):
         assert set(where) <= set(columns(kind))
         parts = [f'"{name}" = ?' for name in where]
         given = list(where.values())
         for word in search.casefold().split():
-            parts.append(f'"{_SEARCH}" LIKE ? ESCAPE "!"'.replace('"!"', "'!'"))
+            parts.append(f'"{SEARCH}" LIKE ? ESCAPE "!"'.replace('"!"', "'!'"))
             given.append("%" + word.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%")
         return (" WHERE " + " AND ".join(parts) if parts else ""), tuple(given)
 
-    def rows(self, query: str, given=()) -> list[tuple]:
-        """What a query gives; raises the database's own errors."""
-        return self._db.execute(query, given).fetchall()
 
-    def _read(self, query, given=()):
-        try:
-            return self.rows(query, given)
-        except sqlite3.DatabaseError as error:
-            raise LogbookError(self.path, _why(error)) from None
-
-    # -- keeping it ------------------------------------------------------------------------
-
-    def is_sound(self) -> bool:
-        """Whether the whole file holds together (``PRAGMA integrity_check``)."""
-        try:
-            return self._db.execute("PRAGMA integrity_check").fetchone()[0] == "ok"
-        except sqlite3.DatabaseError:
-            return False
-
-    def close(self) -> None:
-        with suppress(sqlite3.Error):
-            self._db.close()
-
-    def __enter__(self):
-        return self
-
-    def __exit__(self, *_):
-        self.close()
+def _literal(value):
+    return "'" + value.replace("'", "''") + "'" if isinstance(value, str) else str(value)
 
 
 def _words(one):
     return " ".join(str(getattr(one, name)) for name in _SEARCHED[type(one)] if getattr(one, name)).casefold()
-
-
-def _unused(path):
-    n = 1
-    made = path
-    while made.exists():
-        n += 1
-        made = path.with_name(f"{path.stem}-{n}{path.suffix}")
-    return made
-
-
-def _why(error):
-    """What an error of the database means to a person."""
-    code = getattr(error, "sqlite_errorcode", None)
-    known = {sqlite3.SQLITE_FULL: said("there is no space left; nothing was changed."),
-             sqlite3.SQLITE_BUSY: said("another program holds it; nothing was changed. Try again."),
-             sqlite3.SQLITE_LOCKED: said("another program holds it; nothing was changed. Try again."),
-             sqlite3.SQLITE_READONLY: said("cannot be written to; nothing was changed."),
-             sqlite3.SQLITE_CANTOPEN: said("cannot be opened; the folder may be missing or closed to you."),
-             sqlite3.SQLITE_CORRUPT: said("is damaged; what can be read can be saved into a new one."),
-             sqlite3.SQLITE_NOTADB: said("is not a logbook: it does not begin as a database.")}
-    return known.get(code and code & 0xFF, said("cannot be used ({why}).", why=str(error)))
-

@@ -37,6 +37,10 @@ MAX_RINGS, MAX_RING_POINTS = 200, 2000
 _ROUND_MM = 0.01
 
 
+Rings = tuple[tuple[tuple[float, float], ...], ...]
+"""The outline of a rest and the windows in it, mm from the left and top of its box; no point twice."""
+
+
 @dataclass(frozen=True, slots=True)
 class SeamByHand:
     """A seam put by hand: of which layer (its key), its ``number`` among the layer's seams, and its ``points`` from
@@ -78,7 +82,7 @@ class Offcut:
     high: float = setting.length(setting.REQUIRED, 10.0, 100_000.0)
     material: str | None = setting.text(None, most=300)
     hex: str | None = setting.colour(None)
-    rings: tuple[tuple[tuple[float, float], ...], ...] = ()
+    rings: Rings = ()
     stock: int = setting.whole(0, 0, 2**53)
 
     def __post_init__(self):
@@ -92,6 +96,20 @@ def _check_rings(rings, wide, high):
     if any(len(ring) < 3 or not all(checks.are_numbers(p, 2, -_ROUND_MM, max(wide, high) + _ROUND_MM) for p in ring)
            for ring in rings):
         raise SettingError("offcuts.rings", said("rings of three points or more within the size"), "…")
+
+
+def rings_as_text(rings: Rings) -> str:
+    """Rings as they are kept in a table: ``x,y`` pairs with blanks between, rings with semicolons."""
+    return "; ".join(" ".join(f"{x:g},{y:g}" for x, y in ring) for ring in rings)
+
+
+def rings_from_text(text: str) -> Rings:
+    """Raise SettingError where it holds no rings."""
+    try:
+        return tuple(tuple((float(x), float(y)) for x, y in (pair.split(",") for pair in ring.split()))
+                     for ring in text.split(";") if ring.strip())
+    except ValueError:
+        raise SettingError("outline", said("pairs such as 0,0 120,0 120,80"), text[:40]) from None
 
 
 def own_carrier(text: str) -> tuple[float, float] | None:

@@ -1,7 +1,7 @@
 """A plan of what goes into the machine: which parts lie on which sheet, and where."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -12,6 +12,7 @@ from sketchloom.core.sheets.part import Part, area_moved, moved, turn_of
 from sketchloom.core.sheets.placing.nofit import SAFE_MM, Keep, body_of, nothing_kept
 from sketchloom.core.sheets.placing.search import Bin
 from sketchloom.core.sheets.placing.sheets import plans
+from sketchloom.core.sheets.prices import Pace
 from sketchloom.core.sheets.rests import Rest
 from sketchloom.core.sheets.routing.cuts import Cuts, cuts_of
 from sketchloom.core.sheets.routing.route import Route, route_of
@@ -188,6 +189,13 @@ class Timed:
     @property
     def machine_s(self) -> float:
         return self.cut_s + self.travel_s + self.lift_s
+
+    def at(self, pace: Pace | None) -> "Timed":
+        """At the pace of the machine, where one was fitted."""
+        if pace is None:
+            return self
+        return replace(self, cut_s=self.cut_s * pace.cut, travel_s=self.travel_s * pace.travel,
+                       lift_s=self.lift_s * pace.lift)
 
 
 def timed(sheet: Sheet, machine: Machine, thorough: bool = True) -> Timed:

@@ -1,6 +1,6 @@
 """What material, machine and hands cost, and how long hands take: tables that a user edits."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sketchloom.core.base import plain, setting
 from sketchloom.core.base.errors import SettingError
@@ -25,9 +25,31 @@ class Price:
 
 
 @dataclass(frozen=True, slots=True)
+class Pace:
+    """How often a ``machine`` (its name), and the hands beside it, take the time that is worked out, as fitted to real
+    jobs: a factor for each part of a plan, and the ``spread`` of jobs about it, a share."""
+
+    machine: str = setting.text(setting.REQUIRED, most=300)
+    cut: float = setting.number(1.0, 0.02, 50.0, said("Cutting"))
+    travel: float = setting.number(1.0, 0.02, 50.0, said("Travelling"))
+    lift: float = setting.number(1.0, 0.02, 50.0, said("Lifting"))
+    weed: float = setting.number(1.0, 0.02, 50.0, said("Weeding"))
+    lay: float = setting.number(1.0, 0.02, 50.0, said("Laying"))
+    spread: float = setting.number(0.1, 0.0, 0.95)
+
+    def __post_init__(self):
+        check_all(self, "prices.paces.")
+
+
+PARTS = ("cut", "travel", "lift", "weed", "lay")
+"""Parts of a plan that have a pace."""
+
+
+@dataclass(frozen=True, slots=True)
 class Rates:
     """How long hands take: ``weed_s_per_m`` of edges and ``weed_s_per_piece``, ``lay_s_per_piece``, and ``spread``: the
-    share by which it may be more or less. The shipped ones are from memory."""
+    share by which it may be more or less. The shipped ones are from memory. ``paces``: of machines whose jobs were
+    timed."""
 
     weed_s_per_m: float = setting.number(25.0, 0.0, 10_000.0)
     weed_s_per_piece: float = setting.number(4.0, 0.0, 10_000.0)
@@ -35,9 +57,22 @@ class Rates:
     lay_s_per_sheet: float = setting.number(60.0, 0.0, 10_000.0)
     spread: float = setting.number(0.35, 0.0, 0.95)
     measured: bool = setting.switch(False)
+    paces: tuple[Pace, ...] = setting.parts((), 0, MAX_LINES)
 
     def __post_init__(self):
         check_all(self, "prices.rates.")
+
+    def pace_of(self, machine: str) -> Pace | None:
+        """Of a machine by its name, None where no job of it was timed."""
+        return next((one for one in self.paces if one.machine == machine), None)
+
+    def with_pace(self, pace: Pace) -> "Rates":
+        """With the pace of a machine in place of the one it had."""
+        return replace(self, paces=(*(one for one in self.paces if one.machine != pace.machine), pace))
+
+    def without_pace(self, machine: str) -> "Rates":
+        """As worked out again."""
+        return replace(self, paces=tuple(one for one in self.paces if one.machine != machine))
 
 
 @dataclass(frozen=True, slots=True)

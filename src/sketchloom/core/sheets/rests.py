@@ -7,13 +7,9 @@ import numpy as np
 import shapely
 from shapely.affinity import translate
 
-from sketchloom.core.base.errors import SettingError
-from sketchloom.core.base.said import said
-from sketchloom.core.sheets.choices import MAX_RING_POINTS, MAX_RINGS
+from sketchloom.core.sheets.choices import MAX_RING_POINTS, MAX_RINGS, Rings
 from sketchloom.core.sheets.machine import Carrier
 
-Rings = tuple[tuple[tuple[float, float], ...], ...]
-"""The outline of a rest and the windows in it, mm from the left and top of its box; no point twice."""
 LEAST_ACROSS_MM, LEAST_AREA_MM2 = 30.0, 2500.0
 """A rest that no disc of this width fits into, or that is smaller, goes to the bin (our own)."""
 _SIMPLER_MM = 0.5
@@ -83,17 +79,3 @@ def _polygons(area):
 
 def _is_box(piece):
     return shapely.box(*piece.bounds).area - piece.area < 1.0
-
-
-def as_text(rings: Rings) -> str:
-    """Rings as they are kept in a table: ``x,y`` pairs with blanks between, rings with semicolons."""
-    return "; ".join(" ".join(f"{x:g},{y:g}" for x, y in ring) for ring in rings)
-
-
-def from_text(text: str) -> Rings:
-    """Raise SettingError where it holds no rings."""
-    try:
-        return tuple(tuple((float(x), float(y)) for x, y in (pair.split(",") for pair in ring.split()))
-                     for ring in text.split(";") if ring.strip())
-    except ValueError:
-        raise SettingError("outline", said("pairs such as 0,0 120,0 120,80"), text[:40]) from None

@@ -65,19 +65,23 @@ def area_mm2(sheet: Sheet) -> float:
 
 
 def tally_of(sheets: tuple[Sheet, ...], timed: tuple[Timed, ...], machine: Machine, prices: Prices) -> Tally:
-    """All of a plan."""
+    """All of a plan, whose sheets are ``timed`` at the machine's pace."""
     cut, travel, lift = (sum(getattr(t, name) for t in timed) for name in ("cut_s", "travel_s", "lift_s"))
     load = machine.load_s * len(sheets)
     weed, lay = _by_hand(sheets, timed, prices.rates)
-    own, hands, spread = cut + travel + lift + load, weed + lay, prices.rates.spread
+    pace = prices.rates.pace_of(machine.name)
+    of_hands, of_machine = prices.rates.spread, _MACHINE_SPREAD
+    if pace is not None:
+        weed, lay, of_hands, of_machine = weed * pace.weed, lay * pace.lay, pace.spread, pace.spread
+    own, hands = cut + travel + lift + load, weed + lay
     used = tuple(_used(sheets, material) for material in dict.fromkeys(s.group.material for s in sheets))
     lines = () if prices.is_empty else price_table.quote(
         prices, [(u.material, u.sheets, u.metres, u.m2) for u in used], own, hands)
     return Tally(
-        cut, travel, lift, load, weed, lay, own * (1 - _MACHINE_SPREAD) + hands * (1 - spread),
-        own * (1 + _MACHINE_SPREAD) + hands * (1 + spread), sum(t.run.cut_mm for t in timed),
+        cut, travel, lift, load, weed, lay, own * (1 - of_machine) + hands * (1 - of_hands),
+        own * (1 + of_machine) + hands * (1 + of_hands), sum(t.run.cut_mm for t in timed),
         sum(t.route.travel_mm for t in timed), sum(t.route.naive_mm for t in timed), used, _waste_share(sheets), lines,
-        prices.rates.measured)
+        prices.rates.measured or pace is not None)
 
 
 def _by_hand(sheets, timed, rates):
