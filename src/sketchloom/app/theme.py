@@ -68,7 +68,7 @@ border-color: {OFF}; }}
 QPushButton#primary {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; font-weight: bold; padding: 8px
 14px; }} QPushButton#primary:hover {{ background: {WOAD_HOVER}; }}
 QPushButton#primary:disabled {{ background: {OFF}; color: {ON_OFF}; border-color: {OFF}; }}
-QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QSpinBox:focus,
+QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QAbstractSpinBox:focus,
 QSlider:focus, QCheckBox:focus, QRadioButton:focus {{ border: 2px solid {WOAD}; }}
 QCheckBox, QRadioButton {{ border: 2px solid transparent; border-radius: 3px; }}
 QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {EDGE}; border-radius: 3px; background: {FIELD}; }}
@@ -76,19 +76,19 @@ QCheckBox::indicator:checked {{ background: {WOAD}; border-color: {WOAD}; image:
 QCheckBox::indicator:disabled {{ background: {LINEN}; border-color: {OFF}; }}
 QCheckBox::indicator:checked:disabled {{ background: {OFF}; }}
 QPushButton#primary:focus, QPushButton:checked:focus, QToolButton:checked:focus {{ border: 2px solid {ON_WOAD}; }}
-QLineEdit, QComboBox, QSpinBox {{ background: {FIELD}; border: 1px solid {EDGE}; border-radius: 3px;
+QLineEdit, QComboBox, QAbstractSpinBox {{ background: {FIELD}; border: 1px solid {EDGE}; border-radius: 3px;
     padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: {ON_WOAD}; }}
-QLineEdit:disabled, QComboBox:disabled, QSpinBox:disabled, QListWidget:disabled, QTableWidget:disabled {{
+QLineEdit:disabled, QComboBox:disabled, QAbstractSpinBox:disabled, QListWidget:disabled, QTableWidget:disabled {{
 background: {LINEN}; border-color: {LINEN_DEEP}; color: {FADED}; }}
 QListWidget::item:disabled, QTableWidget::item:disabled {{ color: {FADED}; }}
 QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
 QComboBox::drop-down {{ border: 0; width: 24px; }}
 QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
-QSpinBox::up-button, QSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0; background:
-transparent; }} QSpinBox::up-button {{ subcontrol-position: top right; }}
-QSpinBox::down-button {{ subcontrol-position: bottom right; }}
-QSpinBox::up-arrow {{ image: url(@UP@); width: 12px; height: 12px; }}
-QSpinBox::down-arrow {{ image: url(@ARROW@); width: 12px; height: 12px; }}
+QAbstractSpinBox::up-button, QAbstractSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0;
+background: transparent; }} QAbstractSpinBox::up-button {{ subcontrol-position: top right; }}
+QAbstractSpinBox::down-button {{ subcontrol-position: bottom right; }}
+QAbstractSpinBox::up-arrow {{ image: url(@UP@); width: 12px; height: 12px; }}
+QAbstractSpinBox::down-arrow {{ image: url(@ARROW@); width: 12px; height: 12px; }}
 #foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0;
 background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
 #foldhead:checked {{ background: transparent; color: {INK}; }}

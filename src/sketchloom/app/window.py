@@ -21,6 +21,7 @@ from sketchloom.app.bench.play_view import PlayView
 from sketchloom.app.bench.sheet_view import SheetView
 from sketchloom.app.hands.acting import Acting
 from sketchloom.app.hands.beside import Beside
+from sketchloom.app.hands.book.logging import Logging
 from sketchloom.app.hands.carving import Carving
 from sketchloom.app.hands.choosing_clean import CleanChoosing
 from sketchloom.app.hands.choosing_colours import ColourChoosing
@@ -31,7 +32,6 @@ from sketchloom.app.hands.detailing import Detailing
 from sketchloom.app.hands.drawing import Drawing
 from sketchloom.app.hands.joining import Joining
 from sketchloom.app.hands.keeping import Keeping
-from sketchloom.app.hands.logbook import Logging
 from sketchloom.app.hands.menus import Menus
 from sketchloom.app.hands.opening import Opening
 from sketchloom.app.hands.planning import Planning
@@ -186,7 +186,7 @@ class Window(QMainWindow):
                                  self.cleaning)
         self.planning = Planning(session, sheets, self.sheet_view, self.sheets, self.notices.say)
         self.carving = Carving(session, sheets, self.carve_view)
-        self.logging = Logging(session, self.logbook, self.notices.say)
+        self.logging = Logging(self)
         self.searching = Searching(self, self.panels, self.rail.titles, self.show_stage, self.actions_by_name,
                                    {CLEAN: self.choosing, **self.resting})
         self.stepping = Stepping(self, self.splitter.next)

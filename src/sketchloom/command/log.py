@@ -9,6 +9,7 @@ from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, 
 from sketchloom.core.base.errors import AppError
 
 _TABLES = ("jobs", "tests", "stock", "batches", "blades", "approvals")
+_ACTS = ("add", "change", "remove", "import", "export", "next", "rates", "ran", "save")
 _MOST_LINES = 40
 
 
@@ -17,11 +18,11 @@ def parser() -> argparse.ArgumentParser:
     p = Parser(prog="loom log", allow_abbrev=False, description=(
         "What the logbook keeps: jobs, test cuts, stock, batches of materials, tools, approvals. It lies in the user's "
         "data folder."))
-    p.add_argument("what", choices=(*_TABLES, "add", "change", "remove", "import", "export", "next", "rates", "ran", "save"),
+    p.add_argument("what", choices=(*_TABLES, *_ACTS),
                    help="a table to tell; add TABLE FIELD=VALUE ...; change TABLE ENTRY FIELD=VALUE ...; remove TABLE "
                         "ENTRY ...; import FILE.json, or import TABLE FILE.csv; export FILE.json; next FAMILY MATERIAL "
-                        "for the next try of a test cut; rates fitted to the jobs, or to those of one MACHINE; ran ENTRY "
-                        "STATE (running, done, failed, planned) what became of a job, with what it takes of the stock; "
+                        "for the next try of a test cut; rates fitted to the jobs, or to those of one MACHINE; ran "
+                        "ENTRY STATE (running, done, failed, planned) what became of a job, with the stock it takes; "
                         "save FILE, what can be read of a damaged logbook")
     p.add_argument("words", nargs="*", metavar="WORD", help="as above")
     p.add_argument("--search", default="", metavar="WORDS", help="only what has all of these words in it")
@@ -282,7 +283,8 @@ def _ran(book, options):
     missing = ran(book, _number(options.words[0]), options.words[1], Names.from_table(user_data.materials()),
                   user_data.prices(), 60 * options.minutes)
     for one in missing:
-        what = f"rest {one.entry}" if one.entry else f"{one.length_mm:.0f} mm" if one.length_mm else f"{one.sheets} sheets"
+        much = f"{one.length_mm:.0f} mm" if one.length_mm else f"{one.sheets} sheets"
+        what = f"rest {one.entry}" if one.entry else much
         sys.stdout.write(f"not in stock: {what} of {one.material or 'a material not said'}\n")
     return DONE
 

@@ -91,6 +91,12 @@ def fits(book: Logbook, machine: str) -> tuple[Fitted, list[int]]:
     return found, [kept[n].number for n in found.wrong]
 
 
+def timed_machines(book: Logbook) -> list[str]:
+    """Machines that have jobs with a real time, the one with most of them first."""
+    return [name for (name,) in book.read(
+        "SELECT machine FROM jobs WHERE real_s > 0 GROUP BY machine ORDER BY count(*) DESC, machine")]
+
+
 def proposals(book: Logbook, plan, given: tuple[Offcut, ...], names: Names) -> list[Kept]:
     """Rests of the stock that suit a plan and are not among those it is given."""
     materials = [(sheet.group.material, sheet.group.hex) for sheet in plan.sheets if sheet.group.material]

@@ -16,6 +16,7 @@ from sketchloom.core.sheets import machine
 from sketchloom.core.sheets import prices as price_table
 from sketchloom.core.sheets.material import Material, from_plain, shipped, to_plain
 from sketchloom.files import recipients as recipient_table
+from sketchloom.files.training.exercise import Progress, progress_from, progress_to
 from sketchloom.files.writing import data_folder, write_whole
 from sketchloom.recipe import presets as preset_files
 
@@ -163,6 +164,16 @@ def figures() -> tuple[own.OwnFigure, ...]:
 def keep_figures(kept) -> None:
     """Write the user's figures; raises ExportError."""
     _keep_plain("figures.json", own.to_plain(kept), indent=None)
+
+
+def training() -> dict[str, Progress]:
+    """How far the exercises of the trainer were done."""
+    return _plain_in("training.json", _MAX_TABLE_BYTES, progress_from) or {}
+
+
+def keep_training(progress: dict[str, Progress]) -> None:
+    """Write how far the exercises were done; raises ExportError."""
+    _keep_plain("training.json", progress_to(progress))
 
 
 def last_settings() -> tuple:

@@ -44,7 +44,7 @@ class Planning(QObject):
         panel.part.send_wanted.connect(self._send)
         panel.part.all_wanted.connect(lambda: self._change(self.tr("all placed"), spots=()))
         panel.route_wanted.connect(self._show_route)
-        panel.cost.priced.connect(self._again)
+        panel.cost.priced.connect(self.again)
         panel.cost.trouble.connect(lambda why: say("prices", "trouble", why))
         panel.machine.table_wanted.connect(self._open_table)
         strip.show_state(False)
@@ -103,7 +103,8 @@ class Planning(QObject):
         """The best plan of a work so far, None where nobody asked for one."""
         return self.plan if self._work is work else None
 
-    def _again(self):
+    def again(self) -> None:
+        """Prices or rates are others: plan what is seen anew."""
         self._asked = None
         self.refresh()
 

@@ -4,13 +4,19 @@ from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.words import named, told
 from sketchloom.core.base.setting import settings_of
 from sketchloom.core.base.units import format_length
-from sketchloom.core.logbook.records import Job, Stock, Try
+from sketchloom.core.logbook.records import Batch, Blade, Job, Stock, Try
 
 COLUMNS = {
     Job: ("at", "work", "machine", "width_mm", "planned_s", "real_s", "state"),
-    Try: ("at", "material", "force", "speed", "verdict", "machine"),
-    Stock: ("at", "material", "kind", "width_mm", "height_mm", "count"),
+    Try: ("at", "material", "force", "speed", "verdict", "blade"),
+    Stock: ("at", "material", "kind", "width_mm", "height_mm", "count", "value"),
+    Batch: ("name", "family", "batch", "price", "per", "at"),
+    Blade: ("name", "machine", "since", "note"),
 }
+KEYS = {Job: "jobs", Try: "tests", Stock: "stock", Batch: "batches", Blade: "blades"}
+"""What each kind is called by the parts of its page."""
+WIDE = {Batch: 0, Blade: 0}
+"""The column that takes what room is left; the second where it is not said."""
 
 
 def heads(kind) -> list[str]:
@@ -26,12 +32,14 @@ def cells(one, unit: str) -> list[str]:
 
 
 def _cell(its, value, unit):
-    if its.name == "at":
+    if its.name in ("at", "since"):
         return value[:16].replace("T", "  ")
     if its.name.endswith("_s"):
         return minutes_text(value) if value else ""
     if its.kind == "length":
         return format_length(value, unit) if value else ""
-    if its.names:
-        return told(its.names[its.choices.index(value)])
+    if its.kind == "choice":
+        return told((its.names or its.choices)[its.choices.index(value)])
+    if its.name in ("value", "price"):
+        return f"{value:.2f}" if value else ""
     return named(value) if isinstance(value, str) else f"{value:g}"

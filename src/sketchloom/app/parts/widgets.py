@@ -160,6 +160,11 @@ class Choice(QWidget):
     def show_value(self, key: str) -> None:
         self._group.button(self._keys.index(key)).setChecked(True)
 
+    def let(self, keys) -> None:
+        """Only some of the options are there."""
+        for number, key in enumerate(self._keys):
+            self._group.button(number).setVisible(key in keys)
+
     def name_options(self, texts) -> None:
         """Other words on the same options."""
         for number, text in enumerate(texts):

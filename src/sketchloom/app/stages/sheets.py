@@ -60,6 +60,8 @@ class SheetsPanel(Panel):
             "rests": Fold(self.tr("Rests to use up"), self.offcuts),
             "laying": Fold(self.tr("The order of laying"), self.laying),
         }
+        self.offcuts.told.connect(lambda text: self.folds["rests"].head.setText(
+            " · ".join(filter(None, (self.tr("Rests to use up"), text)))))
         one_at_a_time(self.folds.values())
         self.add(*self.folds.values())
         placing = self.section(self.tr("How parts are placed"))

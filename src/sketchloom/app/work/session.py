@@ -98,17 +98,22 @@ class Session(QObject):
         """Open what ``make()``, called elsewhere, gives: the bytes of a picture and its name."""
         self._open(text, lambda _: opening.open_bytes(*make()))
 
+    def open_again(self, name: str, read) -> None:
+        """Open the project that ``read()`` gives, as a work that has no file of its own yet."""
+        self._open(self.tr("Opening {0}").format(name), lambda _: opening.open_project(read(), None), began=True)
+
     def open_recovered(self, recovered: recovery.Recovered) -> None:
         """Go on with a work that was left unsaved."""
         self._open(self.tr("Opening {0}").format(recovered.project.source_name),
                    lambda _: opening.open_project(recovered.project, recovered.path), recovered)
 
-    def _open(self, text, read, recovered=None):
+    def _open(self, text, read, recovered=None, began=False):
+        """``began``: its recipe is as it is to be."""
         def work(progress):
             progress.step(0, 2, text)
             opened = (
                 read(progress)
-                if recovered
+                if recovered or began
                 else opening.begun_as(read(progress), next(iter(languages.asked()), languages.ENGLISH),
                                       unit_of_new_works())
             )
@@ -247,7 +252,7 @@ class Session(QObject):
             self.changed_elsewhere.emit(Path(path))
             return False
         try:
-            self.document.save(path, self._preview())
+            self.document.save(path, self.preview())
         except AppError as error:
             self.trouble.emit("save", told(error.message))
             return False
@@ -278,7 +283,8 @@ class Session(QObject):
                 self.document.drop_recovery()
         close_all((*self._lanes, self.aside.lane))
 
-    def _preview(self) -> bytes | None:
+    def preview(self) -> bytes | None:
+        """How the work looks, a PNG; None while that is not known."""
         if self.latest is None:
             return None
         width, height = self.latest.work.size_mm

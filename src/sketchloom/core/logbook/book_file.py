@@ -35,7 +35,7 @@ class BookFile:
     """
 
     def __init__(self, path, steps: Sequence[Callable] | None = None):
-        self.path, self.note, self.is_read_only = Path(path), "", False
+        self.path, self.note, self.is_read_only, self.is_damaged = Path(path), "", False, False
         self._steps = STEPS if steps is None else list(steps)
         try:
             self._open()
@@ -111,7 +111,7 @@ class BookFile:
             copy = _unused(self.path.with_name(self.path.stem + "-damaged" + self.path.suffix))
             shutil.copyfile(self.path, copy)
         self._connect("ro")
-        self.is_read_only = True
+        self.is_read_only = self.is_damaged = True
         self.note = said("The logbook is damaged. It is only read; a copy is kept as {name}. What can be read can be "
                          "saved into a new one.", name=copy.name)
 

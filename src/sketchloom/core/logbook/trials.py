@@ -154,10 +154,18 @@ class Guesses:
         return self._proposal(float(forces[i]), float(speeds[j]), float(max(right[i, j], 0.0)))
 
     def _proposal(self, force, speed, right):
+        return Proposal(force, speed, right, *self.limits(speed))
+
+    def limits(self, speed: float) -> tuple[float, float]:
+        """Forces between which nine of ten guesses are right at a speed; one force where they are at odds."""
         shift = self.slope * np.log(speed / _REFERENCE)
         low = _quantile(self.low + shift, self.weight, 0.95)
         high = _quantile(self.low + self.width + shift, self.weight, 0.05)
-        return Proposal(force, speed, right, float(np.exp(low)), float(np.exp(max(high, low))))
+        return float(np.exp(low)), float(np.exp(max(high, low)))
+
+    def right_at(self, force: float, speed: float) -> float:
+        """How likely a setting is right."""
+        return float(self.chances(force, speed)[RIGHT_AT] @ self.weight)
 
 
 RIGHT_AT = 1

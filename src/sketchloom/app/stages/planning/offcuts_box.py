@@ -1,10 +1,11 @@
 """Rests of material that are used up before a new sheet is taken."""
 
+from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QComboBox, QLineEdit, QListWidget
 
 from sketchloom.app import theme
 from sketchloom.app.parts.beside import hush_beside, say_beside
-from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.parts.widgets import button, counted, label
 from sketchloom.app.stages.box import Box
 from sketchloom.app.words import named, told
 from sketchloom.core.base.errors import SettingError
@@ -15,10 +16,20 @@ _ROWS = 4
 
 
 class OffcutsBox(Box):
-    """The rests of a work: their sizes, and of which material they are."""
+    """The rests of a work: their sizes, and of which material they are. ``stock_wanted``: those of the stock that were
+    proposed are to be used; ``told``: how many those are."""
+
+    stock_wanted = Signal()
+    told = Signal(str)
 
     def __init__(self):
         super().__init__()
+        self.stock = button("", "sheet", self.tr("Rests of the logbook's stock that suit, in their true shape"))
+        self.stock.setObjectName("primary")
+        self.stock.clicked.connect(self.stock_wanted)
+        self.stock.hide()
+        self._in_stock = label("", "quiet")
+        self._in_stock.hide()
         self.list = QListWidget()
         self.list.setAccessibleName(self.tr("Rests"))
         self.list.currentRowChanged.connect(lambda row: self._drop.setEnabled(row >= 0))
@@ -33,7 +44,7 @@ class OffcutsBox(Box):
         self._drop.clicked.connect(self._take_out)
         self._drop.setEnabled(False)
         self.add(label(self.tr("What is left of other work is used up before a new sheet is taken."), "quiet"),
-                 self.list, (self._size, self._material), (self._put, self._drop))
+                 self._in_stock, self.stock, self.list, (self._size, self._material), (self._put, self._drop))
 
     def show_work(self, work) -> None:
         super().show_work(work)
@@ -56,6 +67,22 @@ class OffcutsBox(Box):
             self._material.addItem(name, key)
         self._material.setCurrentIndex(max(self._material.findData(chosen), 0))
         self._material.setVisible(bool(names))
+
+    def show_stock(self, some) -> None:
+        """Rests of the stock that suit the plan and are not used yet."""
+        unit = "mm" if self.recipe is None else self.recipe.unit
+        sizes = [" × ".join(format_length(v, unit) for v in (one.width_mm, one.height_mm)) for one in some]
+        for part in (self.stock, self._in_stock):
+            part.setVisible(bool(some))
+        self.stock.setText(counted(len(some), self.tr("Use the rest in stock"), self.tr("Use the {0} rests in stock")))
+        self._in_stock.setText(self.tr("In stock: {0}").format("; ".join(sizes[:_ROWS])
+                                                              + (" …" if len(sizes) > _ROWS else "")))
+        self.told.emit(counted(len(some), self.tr("1 in stock"), self.tr("{0} in stock")) if some else "")
+
+    def take(self, offcuts) -> None:
+        """Use these, before those that are there."""
+        if self.recipe is not None and offcuts:
+            self.emit(self.tr("rests of the stock"), offcuts=(*offcuts, *self.recipe.offcuts)[:MAX_OFFCUTS])
 
     def _add(self):
         text = self._size.text().replace(" ", "")

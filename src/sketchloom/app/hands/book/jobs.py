@@ -1,0 +1,148 @@
+"""Jobs of the logbook: each release becomes one; how it went, its look, its approvals, and to do it again."""
+
+import itertools
+from dataclasses import replace
+from pathlib import Path
+
+from PySide6.QtCore import QObject, QUrl
+from PySide6.QtGui import QDesktopServices
+
+from sketchloom.app.stages.numbers import LAYERS, SHEETS
+from sketchloom.app.words import told
+from sketchloom.core.logbook.records import FAILED, Approval, Job
+from sketchloom.files import user_data, workshop
+
+_PLANS = 3
+"""Plans that are looked at for a job whose sheets nobody looked at."""
+
+
+class JobKeeping(QObject):
+    """Of a window's logbook."""
+
+    def __init__(self, logging, window):
+        super().__init__(logging)
+        self._logging, self._session, self._window = logging, window.session, window
+        page = self._page = logging.page
+        page.jobs.ran.connect(self._ran)
+        page.jobs.again.connect(self._again)
+        page.jobs.approval_wanted.connect(self._approve)
+        page.jobs.approval_opened.connect(self._open_approval)
+        page.chosen_changed.connect(self._show)
+        page.calendar.wanted.connect(self._month)
+        window.session.leaving.written.connect(self._released)
+        window.session.opened.connect(self._opened)
+        self._meant = None
+
+    def _released(self, paths):
+        """What was written is a job."""
+        work, session = self._session.work, self._session
+        if work is None or session.document is None or not paths:
+            return
+        name, plan, carved = session.document.name, session.plan_of(work), session.carved_of(work)
+        project, look = session.document.project, session.preview()
+
+        def keep(book):
+            prices = user_data.prices()
+            return book.add(workshop.with_files(_job(work, name, paths, plan, carved, prices), project, look))
+        self._logging.with_book(keep, lambda _: self._page.isVisible() and self._page.ask(),
+                                lambda why: self._logging.say("logbook", "trouble", told(why)))
+
+    def _ran(self, state, minutes):
+        chosen = self._page.chosen
+        if chosen is None:
+            return
+
+        def run(book):
+            from sketchloom.desk.shop import Names, ran
+
+            names = Names.from_table(user_data.materials(), told)
+            return ran(book, chosen.number, state, names, user_data.prices(), 60 * minutes)
+
+        def show(missing):
+            self._page.choose(chosen.number)
+            self._page.ask()
+            if missing and state != FAILED:
+                self._logging.say("stock", "ask", self.tr("Not in stock: {0}.").format(
+                    "; ".join(self._in_words(one) for one in missing[:4])))
+        self._logging.with_book(run, show)
+
+    def _in_words(self, one):
+        if one.entry:
+            return self.tr("the rest {0}").format(one.entry)
+        material = one.material or self.tr("a material that was not said")
+        if one.length_mm:
+            return self.tr("{0} mm of {1}").format(round(one.length_mm), material)
+        return self.tr("{0} sheets of {1}").format(one.sheets, material)
+
+    # -- what is chosen ------------------------------------------------------------------
+
+    def _show(self, kept):
+        """The look and the approvals of what is chosen."""
+        if kept is None or not isinstance(kept.one, Job):
+            return
+
+        def read(book):
+            path = workshop.path_of(kept.one.picture)
+            return (None if path is None else path.read_bytes(),
+                    [one.one for one in book.all(Approval, job=kept.number)])
+
+        def show(made):
+            if self._page.chosen is not None and self._page.chosen.number == kept.number:
+                self._page.jobs.show_look(made[0])
+                self._page.jobs.show_approvals(made[1])
+        self._logging.with_book(read, show)
+
+    def _approve(self):
+        chosen = self._page.chosen
+        path = self._logging.ask_source(self.tr("Keep an approval"), self.tr(
+            "Approvals (*.pdf *.png *.jpg *.jpeg *.svg *.txt *.eml)"))
+        if path and chosen is not None:
+            self._logging.with_book(lambda book: workshop.keep_approval(book, chosen.number, path),
+                                    lambda _: self._show(chosen),
+                                    lambda why: self._logging.say("logbook", "trouble", told(why)))
+
+    @staticmethod
+    def _open_approval(name):
+        path = workshop.path_of(name)
+        if path is not None:
+            QDesktopServices.openUrl(QUrl.fromLocalFile(str(path)))
+
+    def _month(self, year, month):
+        from sketchloom.desk import shop
+
+        self._logging.with_book(lambda book: shop.month(book, year, month),
+                                lambda made: self._page.calendar.show_month(year, month, made))
+
+    # -- again -----------------------------------------------------------------------------
+
+    def _again(self, width_mm, in_colours):
+        """Open the work of a job as it was released, with another width."""
+        chosen = self._page.chosen
+        if chosen is None:
+            return
+
+        def read():
+            project = workshop.work_of(chosen.one)
+            if abs(width_mm - chosen.one.width_mm) < 1e-6:
+                return project
+            return replace(project, recipe=replace(project.recipe, size_mm=width_mm, size_side="width"))
+        self._meant = LAYERS if in_colours else SHEETS
+        self._session.open_again(chosen.one.work, read)
+
+    def _opened(self, *_):
+        """The work of a job is there: its layers, or its sheets."""
+        if self._meant is not None:
+            stage, self._meant = self._meant, None
+            self._window.show_stage(stage)
+
+
+def _job(work, name, paths, plan, carved, prices):
+    """The job of what was written; its sheets are planned here where nobody did."""
+    from sketchloom.evaluate.carving import is_carved
+    from sketchloom.evaluate.planning import machine_of, plans_of
+    from sketchloom.files.jobs import job_of
+
+    if plan is None and not is_carved(work) and work.layers:
+        *_, plan = itertools.islice(plans_of((work,), prices=prices), _PLANS)
+    pace = prices.rates.pace_of(machine_of(work).name)
+    return job_of(work, name, [Path(p) for p in paths], plan, 0.0 if carved is None else carved.seconds, pace=pace)

@@ -1,0 +1,111 @@
+"""Test cuts: the next try of a material, its verdict, its picture, the piece to cut."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import QObject
+
+from sketchloom.app.words import told
+from sketchloom.core.logbook.records import RIGHT, Blade, Try, now
+from sketchloom.files import workshop
+
+
+class TryKeeping(QObject):
+    """Of a window's logbook."""
+
+    def __init__(self, logging):
+        super().__init__(logging)
+        self._logging, self._page, self._session = logging, logging.page, logging.session
+        tries = self._page.tries
+        tries.wanted.connect(self._propose)
+        tries.judged.connect(self._judge)
+        tries.piece_wanted.connect(self._piece)
+        tries.picture_wanted.connect(self._picture)
+        self._page.chosen_changed.connect(self._show)
+        self._page.asked.connect(lambda kind, _: kind is Try and self._blades())
+
+    def _blades(self):
+        self._logging.with_book(lambda book: [kept.one.name for kept in book.all(Blade)],
+                                self._page.tries.show_blades)
+
+    def _propose(self, family, material):
+        self._logging.with_book(lambda book: _next(book, family, material), self._show_next)
+
+    def _show_next(self, made):
+        material, proposal, tries, known = made
+        if self._page.tries.asked[1] == material:
+            self._page.tries.show_proposal(proposal, tries, known)
+
+    def _judge(self, force, speed, verdict):
+        family, material = self._page.tries.asked
+        document = self._session.document
+        machine = "" if document is None or document.recipe.machine is None else document.recipe.machine.name
+        blade = self._page.tries.blade.currentData() or ""
+        one = Try(material, family, force, speed, verdict, machine, blade, at=now())
+
+        def keep(book):
+            book.add(one)
+            return _next(book, family, material)
+
+        def show(made):
+            self._page.ask()
+            self._show_next(made)
+        self._logging.with_book(keep, show)
+
+    def _piece(self):
+        family, material = self._page.tries.asked
+        target = self._logging.ask_target(self.tr("Write the test piece"), f"{material}-test.svg",
+                                          self.tr("Cut files (*.svg *.plt *.dxf)"))
+        if not target:
+            return
+
+        def write(book):
+            from sketchloom.core.logbook.trials import Guesses, Settings, ladder
+            from sketchloom.files.test_piece import piece
+            from sketchloom.files.writing import write_whole
+
+            tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
+            write_whole(target, piece(ladder(Guesses(family, tries), Settings()), target))
+        self._logging.with_book(write, lambda _: self._logging.say_written(target))
+
+    def _picture(self):
+        chosen = self._page.chosen
+        path = self._logging.ask_source(self.tr("Picture of the star"), self.tr("Pictures (*.png *.jpg *.jpeg *.webp)"))
+        if not path or chosen is None:
+            return
+
+        def keep(book):
+            kept = book.one(Try, chosen.number)
+            if kept is not None:
+                book.change(chosen.number, replace(kept.one, picture=workshop.keep_picture(path)))
+
+        def show(_):
+            self._page.choose(chosen.number)
+            self._page.ask()
+        self._logging.with_book(keep, show, lambda why: self._logging.say("logbook", "trouble", told(why)))
+
+    def _show(self, kept):
+        """The picture of the chosen star."""
+        if kept is None or not isinstance(kept.one, Try) or not kept.one.picture:
+            return
+
+        def read(_):
+            path = workshop.path_of(kept.one.picture)
+            return None if path is None else path.read_bytes()
+        self._logging.with_book(read, self._page.tries.show_look)
+
+
+def _next(book, family, material):
+    """The next try of a material, how many there were, and what is known: what was right last, how likely it is so by
+    all verdicts, and since when its tool is new."""
+    from sketchloom.core.logbook.trials import Guesses, Settings
+
+    tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
+    right = [one for one in tries if one.verdict == RIGHT]
+    guesses = Guesses(family, tries)
+    made = guesses.next(Settings(), [(o.force, o.speed) for o in tries if o.verdict != RIGHT])
+    known = None
+    if right:
+        last = right[-1]
+        blades = book.all(Blade, name=last.blade, limit=1) if last.blade else []
+        known = last, guesses.right_at(last.force, last.speed), blades[0].one.since if blades else ""
+    return material, made, len(tries), known

@@ -1,0 +1,118 @@
+"""Jobs of a month by their days."""
+
+from PySide6.QtCore import QDate, QLocale, QRect, Qt, Signal
+from PySide6.QtGui import QColor, QPen
+from PySide6.QtWidgets import QCalendarWidget, QHBoxLayout, QVBoxLayout, QWidget
+
+from sketchloom.app import dyes
+from sketchloom.app.parts.widgets import button, label
+from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING
+
+_DYE = {PLANNED: dyes.WOAD, RUNNING: dyes.WELD, DONE: dyes.MOSS, FAILED: dyes.MADDER}
+_SIGN = {PLANNED: "○", RUNNING: "▸", DONE: "●", FAILED: "×"}
+"""States are told by signs as well as by colours."""
+
+
+class JobCalendar(QCalendarWidget):
+    """``wanted``: the jobs of a year and month; ``taken``: the entry of the first job of a day that is chosen."""
+
+    wanted = Signal(int, int)
+    taken = Signal(int)
+
+    def __init__(self):
+        super().__init__()
+        self.setAccessibleName(self.tr("Calendar of jobs"))
+        self.setVerticalHeaderFormat(QCalendarWidget.VerticalHeaderFormat.NoVerticalHeader)
+        self.setNavigationBarVisible(False)
+        self.setHorizontalHeaderFormat(QCalendarWidget.HorizontalHeaderFormat.NoHorizontalHeader)
+        self.setGridVisible(True)
+        self._jobs = {}
+        self.currentPageChanged.connect(self.wanted)
+        self.selectionChanged.connect(self._choose)
+
+    def ask(self) -> None:
+        """Its month anew."""
+        self.wanted.emit(self.yearShown(), self.monthShown())
+
+    def show_month(self, year: int, month: int, jobs) -> None:
+        """Jobs by day: entry, name and state."""
+        if (year, month) == (self.yearShown(), self.monthShown()):
+            self._jobs = jobs
+            self.updateCells()
+            self._describe()
+
+    def jobs_of(self, date: QDate) -> list:
+        """The jobs of a day of the month that is shown."""
+        if (date.year(), date.month()) != (self.yearShown(), self.monthShown()):
+            return []
+        return self._jobs.get(date.day(), [])
+
+    def _choose(self):
+        its = self.jobs_of(self.selectedDate())
+        self._describe()
+        if its:
+            self.taken.emit(its[0][0])
+
+    def _describe(self):
+        its = self.jobs_of(self.selectedDate())
+        day = self.locale().toString(self.selectedDate(), self.locale().FormatType.LongFormat)
+        self.setAccessibleDescription(self.tr("{0}: {1}").format(day, ", ".join(name for _, name, _ in its) or "–"))
+
+    def paintCell(self, painter, rect, date):
+        is_here = date.month() == self.monthShown()
+        painter.fillRect(rect, QColor(dyes.LINEN_LIGHT if is_here else "#e6e0d2"))
+        painter.setPen(QColor(dyes.INK if is_here else dyes.INK_SOFT))
+        metrics, inner = painter.fontMetrics(), rect.adjusted(6, 3, -4, -3)
+        painter.drawText(inner, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop, str(date.day()))
+        its = self.jobs_of(date)
+        room = max((inner.height() - metrics.height()) // metrics.height(), 0)
+        shown = its if len(its) <= room else its[:max(room - 1, 0)]
+        for row, (_, name, state) in enumerate(shown, 1):
+            painter.setPen(QColor(_DYE[state]))
+            line = QRect(inner.left(), inner.top() + row * metrics.height(), inner.width(), metrics.height())
+            painter.drawText(line, Qt.AlignmentFlag.AlignLeft, metrics.elidedText(
+                f"{_SIGN[state]} {name}", Qt.TextElideMode.ElideRight, line.width()))
+        if len(shown) < len(its):
+            painter.setPen(QColor(dyes.INK_SOFT))
+            line = QRect(inner.left(), inner.bottom() - metrics.height(), inner.width(), metrics.height())
+            painter.drawText(line, Qt.AlignmentFlag.AlignLeft, self.tr("and {0} more").format(len(its) - len(shown)))
+        if date == self.selectedDate():
+            painter.setPen(QPen(QColor(dyes.INK), 2))
+            painter.drawRect(rect.adjusted(1, 1, -2, -2))
+        elif date == QDate.currentDate():
+            painter.setPen(QPen(QColor(dyes.EDGE), 1, Qt.PenStyle.DashLine))
+            painter.drawRect(rect.adjusted(1, 1, -2, -2))
+
+
+class Month(QWidget):
+    """A calendar of jobs with the month's name, the ways to others and the names of the days above it."""
+
+    def __init__(self):
+        super().__init__()
+        self.calendar = JobCalendar()
+        self._name = label("", "section")
+        self._name.setAlignment(Qt.AlignmentFlag.AlignCenter)
+        column, head, days = QVBoxLayout(self), QHBoxLayout(), QHBoxLayout()
+        column.setContentsMargins(0, 0, 0, 0)
+        for text, act in ((self.tr("Month before"), self.calendar.showPreviousMonth),
+                          (self.tr("Today"), self.calendar.showToday), (self.tr("Next month"),
+                                                                        self.calendar.showNextMonth)):
+            one = button(text)
+            one.clicked.connect(lambda _=False, do=act: do())
+            head.addWidget(one)
+        head.addWidget(self._name, 1)
+        first = self.calendar.firstDayOfWeek().value
+        for n in range(7):
+            name = self.calendar.locale().dayName((first - 1 + n) % 7 + 1, QLocale.FormatType.ShortFormat)
+            day = label(name, "quiet")
+            day.setAlignment(Qt.AlignmentFlag.AlignCenter)
+            days.addWidget(day, 1)
+        column.addLayout(head)
+        column.addLayout(days)
+        column.addWidget(self.calendar, 1)
+        self.calendar.currentPageChanged.connect(lambda *_: self._say())
+        self._say()
+
+    def _say(self):
+        shown = QDate(self.calendar.yearShown(), self.calendar.monthShown(), 1)
+        self._name.setText(self.calendar.locale().toString(shown, "MMMM yyyy"))

@@ -1,0 +1,115 @@
+"""What is beside the list of jobs: how one stands, what it took, its picture, its approvals, and to do it again."""
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QPixmap
+from PySide6.QtWidgets import QDoubleSpinBox, QLabel, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
+
+from sketchloom.app import theme
+from sketchloom.app.logbook.forms import form
+from sketchloom.app.parts.fields import LengthEdit
+from sketchloom.app.parts.sheets_strip import minutes_text
+from sketchloom.app.parts.widgets import Figures, button, label
+from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING
+from sketchloom.recipe.document import MAX_SIZE_MM, MIN_SIZE_MM
+
+_LOOK = QSize(300, 150)
+_ROWS = 3
+
+
+class JobDetails(QWidget):
+    """``ran``: how the chosen job stands now, and the minutes it took; ``again``: it is to be opened with another width
+    and, with True, at its colours; ``approval_wanted``; ``approval_opened``: the name of its file."""
+
+    ran = Signal(str, float)
+    again = Signal(float, bool)
+    approval_wanted = Signal()
+    approval_opened = Signal(str)
+
+    def __init__(self):
+        super().__init__()
+        self._mm, self._unit = 100.0, "mm"
+        self.look = QLabel()
+        self.look.setAlignment(Qt.AlignmentFlag.AlignLeft)
+        self.look.setAccessibleName(self.tr("How the work looks"))
+        self.figures = Figures()
+        self.minutes = QDoubleSpinBox()
+        self.minutes.setRange(0.0, 100_000.0)
+        self.minutes.setDecimals(1)
+        self.minutes.setSuffix(self.tr(" min"))
+        self.minutes.setMinimumHeight(theme.px(28))
+        self.begin = button(self.tr("It runs now"), "play", self.tr("What it takes goes out of the stock"))
+        self.done = button(self.tr("It is done"), "circle-check", self.tr("Its rests come into the stock"))
+        self.failed = button(self.tr("It failed"), "x", self.tr("What it took is lost"))
+        self.back = button(self.tr("It did not run"), "restore", self.tr("What it took comes back into the stock"))
+        for one, state in ((self.begin, RUNNING), (self.done, DONE), (self.failed, FAILED), (self.back, PLANNED)):
+            one.clicked.connect(lambda _=False, s=state: self.ran.emit(s, self.minutes.value()))
+        self.size = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
+        self.size.committed.connect(self._take_size)
+        self.same = button(self.tr("Open it again"), "refresh", self.tr("As it was released, at this width"))
+        self.other = button(self.tr("In other colours"), "brush", self.tr("The same, at its layers"))
+        self.same.clicked.connect(lambda: self.again.emit(self._mm, False))
+        self.other.clicked.connect(lambda: self.again.emit(self._mm, True))
+        self.approvals = QListWidget()
+        self.approvals.setAccessibleName(self.tr("Approvals"))
+        self.approvals.itemActivated.connect(
+            lambda item: self.approval_opened.emit(item.data(Qt.ItemDataRole.UserRole)))
+        self.approve = button(self.tr("Keep an approval…"), "plus", self.tr(
+            "A file in which the customer says yes; a double click opens it"))
+        self.approve.clicked.connect(self.approval_wanted)
+        self._files = label("", "quiet")
+        self._body = QWidget()
+        whole = QVBoxLayout(self)
+        whole.setContentsMargins(0, 0, 0, 0)
+        whole.addWidget(self._body)
+        form(self._body, self.look, self.figures, (self.tr("It took"), self.minutes), (self.begin, self.done),
+             (self.failed, self.back), label(self.tr("Again"), "section"), (self.tr("Width"), self.size),
+             (self.same, self.other), label(self.tr("Approvals"), "section"), self.approvals, self.approve, self._files)
+
+    def show_unit(self, unit: str) -> None:
+        self._unit = unit
+        self.size.show_value(self._mm, unit)
+
+    def _take_size(self, mm):
+        self._mm = mm
+
+    def show_one(self, job) -> None:
+        """A job, None for none."""
+        self._body.setVisible(job is not None)
+        if job is None:
+            return
+        self.figures.show_values((
+            (self.tr("Planned"), minutes_text(job.planned_s) if job.planned_s else "–"),
+            (self.tr("Real"), minutes_text(job.real_s) if job.real_s else "–"),
+            (self.tr("Sheets"), str(job.sheets or "–")), (self.tr("Film"), f"{job.film_mm2 / 1e6:.2f} m²"),
+            (self.tr("Cost"), f"{job.cost:.2f}" if job.cost else "–")))
+        self.minutes.setValue((job.real_s or job.planned_s) / 60)
+        for part, is_on in ((self.begin, job.state == PLANNED), (self.back, job.state != PLANNED),
+                            (self.same, bool(job.source)), (self.other, bool(job.source))):
+            part.setEnabled(is_on)
+        self._mm = min(max(job.width_mm, MIN_SIZE_MM), MAX_SIZE_MM)
+        self.size.show_value(self._mm, self._unit)
+        self.show_look(None)
+        self.show_approvals(())
+        names = job.files.split("\n")
+        self._files.setText("\n".join(names[:_ROWS]) + (self.tr("\nand {0} more").format(len(names) - _ROWS)
+                                                        if len(names) > _ROWS else ""))
+
+    def show_look(self, png: bytes | None) -> None:
+        """How the work looks; None for nothing kept."""
+        self.look.setVisible(png is not None)
+        if png is not None:
+            picture = QPixmap()
+            picture.loadFromData(png, "PNG")
+            self.look.setPixmap(picture.scaled(_LOOK, Qt.AspectRatioMode.KeepAspectRatio,
+                                               Qt.TransformationMode.SmoothTransformation))
+
+    def show_approvals(self, some) -> None:
+        """Approvals of the job, as they are kept."""
+        self.approvals.clear()
+        for one in some:
+            item = QListWidgetItem(f"{one.at[:10]}  {one.by or one.file[-12:]}")
+            item.setData(Qt.ItemDataRole.UserRole, one.file)
+            self.approvals.addItem(item)
+        self.approvals.setVisible(bool(some))
+        height = min(len(some), _ROWS) * max(self.approvals.sizeHintForRow(0), theme.px(22))
+        self.approvals.setFixedHeight(height + 2 * self.approvals.frameWidth())

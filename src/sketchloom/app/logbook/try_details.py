@@ -1,0 +1,125 @@
+"""What is beside the list of test cuts: the next try, its verdict, the piece to cut."""
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QPixmap
+from PySide6.QtWidgets import QComboBox, QDoubleSpinBox, QLabel, QLineEdit, QWidget
+
+from sketchloom.app import theme
+from sketchloom.app.logbook.forms import form, names_of
+from sketchloom.app.parts.widgets import button, label
+from sketchloom.app.words import named, told
+from sketchloom.core.logbook.records import VERDICTS, Try
+from sketchloom.core.sheets.material import FAMILIES
+
+_LOOK = QSize(300, 150)
+
+
+class TryDetails(QWidget):
+    """``wanted``: the next try of a family and a material is asked for; ``judged``: force, speed and verdict of a
+    star; ``piece_wanted``: the cut file of a numbered piece; ``picture_wanted``: of the chosen star."""
+
+    wanted = Signal(str, str)
+    judged = Signal(float, float, str)
+    piece_wanted = Signal()
+    picture_wanted = Signal()
+
+    def __init__(self):
+        super().__init__()
+        self.family, self.material = QComboBox(), QLineEdit()
+        for one in FAMILIES:
+            self.family.addItem(told(one), str(one))
+        self.material.setPlaceholderText(self.tr("as it is called"))
+        self.family.activated.connect(lambda _: self._ask())
+        self.material.editingFinished.connect(self._ask)
+        self.blade = QComboBox()
+        self.blade.setToolTip(self.tr("Those of the list of tools; a new blade cuts deeper"))
+        self.show_blades(())
+        self.look = QLabel()
+        self.look.setAccessibleName(self.tr("How the star looks"))
+        self.look.hide()
+        self.picture = button(self.tr("Picture of the chosen star…"), "photo")
+        self.picture.setEnabled(False)
+        self.picture.clicked.connect(self.picture_wanted)
+        self.force, self.speed = QDoubleSpinBox(), QDoubleSpinBox()
+        for part, unit in ((self.force, ""), (self.speed, " mm/s")):
+            part.setRange(1.0, 10_000.0)
+            part.setDecimals(0)
+            part.setSuffix(unit)
+            part.setMinimumHeight(theme.px(28))
+        self.said = label(self.tr("Name the material; the next try is proposed."), "quiet")
+        self.verdicts = {}
+        for verdict, words in zip(VERDICTS, names_of(Try, "verdict"), strict=True):
+            one = button(told(words))
+            one.clicked.connect(lambda _=False, v=verdict: self.judged.emit(self.force.value(), self.speed.value(), v))
+            self.verdicts[verdict] = one
+        self.piece = button(self.tr("Write a piece with twelve stars…"), "file-export", self.tr(
+            "Half an inch each, numbered on the film, a layer for each try"))
+        self.piece.clicked.connect(self.piece_wanted)
+        caution = label(self.tr("Starting values are from memory; the machine's manual comes first."), "caution")
+        one, two = tuple(self.verdicts.values())[:3], tuple(self.verdicts.values())[3:]
+        form(self, (self.tr("Family"), self.family), (self.tr("Material"), self.material),
+             (self.tr("Tool"), self.blade), self.said, (self.tr("Force"), self.force), (self.tr("Speed"), self.speed),
+             label(self.tr("The star is"), "section"), one, two, self.picture, self.look, self.piece, caution)
+        self._enable()
+
+    @property
+    def asked(self) -> tuple[str, str]:
+        """Family and material."""
+        return self.family.currentData(), self.material.text().strip()
+
+    def show_blades(self, names) -> None:
+        """Tools that can be said."""
+        chosen = self.blade.currentData()
+        self.blade.clear()
+        self.blade.addItem(self.tr("not said"), "")
+        for name in names:
+            self.blade.addItem(named(name), name)
+        self.blade.setCurrentIndex(max(self.blade.findData(chosen), 0))
+
+    def _enable(self, is_proposed=False):
+        """A star is judged once force and speed are those of a proposal, or of a hand after it."""
+        for one in self.verdicts.values():
+            one.setEnabled(is_proposed)
+        self.piece.setEnabled(bool(self.asked[1]))
+
+    def _ask(self):
+        self._enable()
+        if self.asked[1]:
+            self.said.setText(self.tr("Working out the next try …"))
+            self.wanted.emit(*self.asked)
+
+    def show_one(self, one) -> None:
+        """A try, whose material is asked about; None changes nothing."""
+        self.picture.setEnabled(one is not None)
+        self.show_look(None)
+        if one is not None:
+            self.blade.setCurrentIndex(max(self.blade.findData(one.blade), 0))
+            self.family.setCurrentIndex(max(self.family.findData(one.family), 0))
+            self.material.setText(one.material)
+            self._ask()
+
+    def show_look(self, png: bytes | None) -> None:
+        """How the chosen star looks; None for no picture."""
+        self.look.setVisible(png is not None)
+        if png is not None:
+            picture = QPixmap()
+            picture.loadFromData(png, "PNG")
+            self.look.setPixmap(picture.scaled(_LOOK, Qt.AspectRatioMode.KeepAspectRatio,
+                                               Qt.TransformationMode.SmoothTransformation))
+
+    def show_proposal(self, made, tries: int, known) -> None:
+        """The next try, and what is ``known``: the settings that were right last, how sure they are, 0 to 1, and since
+        when their tool is new, empty where that is not said."""
+        self._enable(True)
+        self.force.setValue(made.force)
+        self.speed.setValue(made.speed)
+        text = self.tr("Tries so far: {0}. Next: force {1}, speed {2} mm/s; {3} % likely to be right.").format(
+            tries, f"{made.force:g}", f"{made.speed:g}", f"{100 * made.right:.0f}")
+        if known is not None:
+            one, sure, since = known
+            before = self.tr("Right before: force {0}, speed {1} mm/s ({2}); {3} % sure.").format(
+                f"{one.force:g}", f"{one.speed:g}", one.at[:10], f"{100 * sure:.0f}")
+            if since:
+                before += " " + self.tr("The tool was new on {0}.").format(since[:10])
+            text = before + "\n" + text
+        self.said.setText(text)
