@@ -6,7 +6,6 @@ import numpy as np
 
 from sketchloom.core.logbook.inventory import Amount
 from sketchloom.core.logbook.records import LIFTED, NOT_THROUGH, RIGHT, TOO_DEEP, TORN, Try
-from sketchloom.core.logbook.trials import Guesses, Settings
 
 DOT, RING, CROSS, UP, DOWN, SQUARE = SHAPES = ("dot", "ring", "cross", "up", "down", "square")
 OF_VERDICT = {NOT_THROUGH: DOWN, RIGHT: DOT, TOO_DEEP: UP, TORN: CROSS, LIFTED: SQUARE}
@@ -101,6 +100,8 @@ def verdicts(family: str, tries: tuple[Try, ...]) -> Chart | None:
     there is no try."""
     if not tries:
         return None
+    from sketchloom.core.logbook.trials import Guesses, Settings
+
     settings, guesses = Settings(), Guesses(family, tries)
     places = np.array([(one.speed, one.force) for one in tries])
     fast = max(float(places[:, 0].max()) * 1.25, 60.0)

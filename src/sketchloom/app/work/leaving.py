@@ -17,6 +17,7 @@ from sketchloom.desk.preflight import checks_of, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
+from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import carved_papers, opening, papers, print_and_cut, release, sending, user_data
 from sketchloom.files.carving import CarvedWork
 from sketchloom.files.made import Made, Simulated
@@ -57,12 +58,25 @@ class _Approved:
     files: list[Path]
 
 
+@dataclass(frozen=True, slots=True)
+class Released:
+    """Files that go to a machine; ``plan`` of their sheets and the ``carved`` work, None where they have none;
+    ``others``: how many other works are in them."""
+
+    files: list[Path]
+    plan: WorkPlan | None = None
+    carved: CarvedWork | None = None
+    others: int = 0
+
+
 class Leaving(QObject):
-    """Of one session. ``written``: the files; ``in_the_way``, ``held_back``: why nothing was written, and how it is all
-    the same; ``rehearsed``: looks at files that were made and not written;
-    ``found_in_files``: the work, and what speaks against them. ``page_seen``: what a picture of the bed shows."""
+    """Of one session. ``written``: the files, and ``released`` before it where they go to a machine; ``in_the_way``,
+    ``held_back``: why nothing was written, and how it is all the same; ``rehearsed``: looks at files that were made and
+    not written; ``found_in_files``: the work, and what speaks against them. ``page_seen``: what a picture of the bed
+    shows."""
 
     written = Signal(object)
+    released = Signal(object)
     in_the_way = Signal(object, object, object)
     held_back = Signal(object, object)
     rehearsed = Signal(object)
@@ -112,7 +126,7 @@ class Leaving(QObject):
             if stops and not anyway:
                 return _HeldBack(stops, again)
             done = self._written(files, Part(progress, _READ_SHARE, 1.0))
-            return _Approved(done) if wanted.form == APPROVAL else done
+            return _Approved(done) if wanted.form == APPROVAL else Released(done, its, carved)
         self._write(self.tr("Writing"), run)
 
     def rehearse(self, wanted: Wanted) -> None:
@@ -261,8 +275,9 @@ class Leaving(QObject):
             there = release.there_already(files)
             if there and not replace:
                 return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True, anyway))
-            return self._written_unless_stopped(works, files, last, anyway,
+            done = self._written_unless_stopped(works, files, last, anyway,
                                                 lambda: self.write_shared(paths, folder, replace, True))
+            return done if isinstance(done, _HeldBack) else Released(done, others=len(paths))
         self._write(self.tr("Tracing the other works"), run)
 
     def _written_unless_stopped(self, works, files, progress, anyway, again):
@@ -310,6 +325,9 @@ class Leaving(QObject):
             self.held_back.emit(done.stops, done.again)
         elif isinstance(done, _Approved):
             self._keep_revision()
+            self.written.emit(done.files)
+        elif isinstance(done, Released):
+            self.released.emit(done)
             self.written.emit(done.files)
         else:
             self.written.emit(done)

@@ -231,6 +231,7 @@ def placings(group: Group, carriers, gap_mm: float, by_hand: dict[str, Spot], of
         yield (), group.ready
         return
     best = None
+    offcuts = [rest for rest in offcuts if any(_lies_on(rest.carrier, one) for one in carriers)]
     for carrier in sorted(carriers, key=lambda c: (c.width_mm * (c.height_mm or 1e6), c.key)):
         run = _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep)
         first = next(run)
@@ -254,7 +255,7 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
     if is_roll:
         high = sum(max(r.box[2] - r.box[0], r.box[3] - r.box[1]) + gap_mm + 1 for r in group.ready) + 10
     more = _bin(high, wide, gap_mm) if is_roll else _bin(wide, high, gap_mm)
-    rests = [] if is_roll else [one for one in offcuts if _lies_on(one.carrier, carrier)]
+    rests = [] if is_roll else list(offcuts)
     own = [_bin(*one.carrier.usable_mm, gap_mm) for one in rests]
     every = {n: by_hand[r.part.path] for n, r in enumerate(group.ready) if r.part.path in by_hand}
     on = _carriers(rests, carrier)
@@ -278,8 +279,9 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
 
 
 def _lies_on(rest, carrier):
-    """Whether a rest lies on a carrier, the edges that cannot be cut beside it or under it."""
-    return rest.width_mm <= carrier.width_mm + _ROUND and rest.height_mm <= carrier.height_mm + _ROUND
+    """Whether a rest lies on a carrier, as it is or turned, over the edges that cannot be cut."""
+    sides = sorted((carrier.width_mm, carrier.height_mm or np.inf))
+    return all(a <= b + _ROUND for a, b in zip(sorted((rest.width_mm, rest.height_mm)), sides, strict=True))
 
 
 def _carriers(rests, carrier):

@@ -9,7 +9,8 @@ from PySide6.QtGui import QDesktopServices
 
 from sketchloom.app.stages.numbers import LAYERS, SHEETS
 from sketchloom.app.words import told
-from sketchloom.core.logbook.records import FAILED, Approval, Job
+from sketchloom.app.work.leaving import Released
+from sketchloom.core.logbook.records import FAILED, PLANNED, RUNNING, Approval, Job
 from sketchloom.files import user_data, workshop
 
 _PLANS = 3
@@ -29,34 +30,58 @@ class JobKeeping(QObject):
         page.jobs.approval_opened.connect(self._open_approval)
         page.chosen_changed.connect(self._show)
         page.calendar.wanted.connect(self._month)
-        window.session.leaving.written.connect(self._released)
+        window.session.leaving.released.connect(self._released)
+        window.session.leaving.sent.connect(self._sent)
         window.session.opened.connect(self._opened)
         self._meant = None
 
-    def _released(self, paths):
-        """What was written is a job."""
-        work, session = self._session.work, self._session
-        if work is None or session.document is None or not paths:
+    def _released(self, done):
+        """What was written for a machine is a job."""
+        keep = self._keeping(done)
+        if keep is not None and done.files:
+            self._with_book(keep)
+
+    def _sent(self, name):
+        """What was sent to a machine runs: the job that was released last of this work, or else a new one."""
+        keep = self._keeping(Released([Path(name)]))
+        if keep is None:
             return
-        name, plan, carved = session.document.name, session.plan_of(work), session.carved_of(work)
-        project, look = session.document.project, session.preview()
+        work = self._session.document.name
+
+        def run(book):
+            waiting = book.all(Job, limit=1, work=work[:300], state=PLANNED)
+            number = waiting[0].number if waiting else keep(book)
+            self._run(book, number, RUNNING, 0.0)
+        self._with_book(run)
+
+    def _with_book(self, do):
+        self._logging.with_book(do, lambda _: self._page.isVisible() and self._page.ask(),
+                                lambda why: self._logging.say("logbook", "trouble", told(why)))
+
+    def _keeping(self, done):
+        """What keeps the job of files, called with the logbook; None where no work is there."""
+        session, work = self._session, self._session.work
+        if work is None or session.document is None:
+            return None
+        name, project, look = session.document.name, session.document.project, session.preview()
+        carved = done.carved or session.carved_of(work)
+        plan = done.plan or session.plan_of(work)
 
         def keep(book):
-            prices = user_data.prices()
-            return book.add(workshop.with_files(_job(work, name, paths, plan, carved, prices), project, look))
-        self._logging.with_book(keep, lambda _: self._page.isVisible() and self._page.ask(),
-                                lambda why: self._logging.say("logbook", "trouble", told(why)))
+            job = _job(work, name, done, plan, carved, user_data.prices())
+            return book.add(workshop.with_files(job, project, look))[0]
+        return keep
+
+    @staticmethod
+    def _run(book, number, state, real_s):
+        from sketchloom.desk.shop import Names, ran
+
+        return ran(book, number, state, Names.from_table(user_data.materials(), told), user_data.prices(), real_s)
 
     def _ran(self, state, minutes):
         chosen = self._page.chosen
         if chosen is None:
             return
-
-        def run(book):
-            from sketchloom.desk.shop import Names, ran
-
-            names = Names.from_table(user_data.materials(), told)
-            return ran(book, chosen.number, state, names, user_data.prices(), 60 * minutes)
 
         def show(missing):
             self._page.choose(chosen.number)
@@ -64,7 +89,7 @@ class JobKeeping(QObject):
             if missing and state != FAILED:
                 self._logging.say("stock", "ask", self.tr("Not in stock: {0}.").format(
                     "; ".join(self._in_words(one) for one in missing[:4])))
-        self._logging.with_book(run, show)
+        self._logging.with_book(lambda book: self._run(book, chosen.number, state, 60 * minutes), show)
 
     def _in_words(self, one):
         if one.entry:
@@ -136,13 +161,16 @@ class JobKeeping(QObject):
             self._window.show_stage(stage)
 
 
-def _job(work, name, paths, plan, carved, prices):
-    """The job of what was written; its sheets are planned here where nobody did."""
+def _job(work, name, done, plan, carved, prices):
+    """The job of what was written; its sheets are planned here where nobody did. Of sheets with the parts of other
+    works no plan is known."""
     from sketchloom.evaluate.carving import is_carved
     from sketchloom.evaluate.planning import machine_of, plans_of
     from sketchloom.files.jobs import job_of
 
-    if plan is None and not is_carved(work) and work.layers:
+    if done.others:
+        plan, name = None, f"{name} + {done.others}"
+    elif plan is None and not is_carved(work) and work.layers:
         *_, plan = itertools.islice(plans_of((work,), prices=prices), _PLANS)
     pace = prices.rates.pace_of(machine_of(work).name)
-    return job_of(work, name, [Path(p) for p in paths], plan, 0.0 if carved is None else carved.seconds, pace=pace)
+    return job_of(work, name, [Path(p) for p in done.files], plan, 0.0 if carved is None else carved.seconds, pace=pace)

@@ -68,7 +68,9 @@ class Logging(QObject):
             made, note, is_damaged = answer
             self.page.say(told(note), is_damaged)
             then(made)
-        self.lane.run("", work, take, trouble or (lambda why: self.page.say(told(why))))
+        def tell(why):
+            self.page.say(told(why), self._book is not None and self._book.is_damaged)
+        self.lane.run("", work, take, trouble or tell)
 
     def do(self, do) -> None:
         """A change, and the list as it is then."""
