@@ -12,7 +12,7 @@ from app.person import Person
 from sketchloom.app.logbook.tables import KEYS
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS, SOURCE
 from sketchloom.core.logbook import inventory
-from sketchloom.core.logbook.records import DONE, OFFCUT, Approval, Batch, Blade, Job, Stock, Try, now
+from sketchloom.core.logbook.records import DONE, OFFCUT, Approval, Batch, Blade, Job, Piece, Stock, Try, now
 from sketchloom.core.logbook.store import Logbook
 from sketchloom.files import user_data, workshop
 from sketchloom.files.demo_works import demo
@@ -106,11 +106,19 @@ def test_a_film_is_found_right_in_the_window(person, tmp_path, monkeypatch):
     target = tmp_path / "piece.svg"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *_: (str(target), "")))
     person.press(tries.piece)
-    wait(target.exists, 30, "the test piece")
+    wait(lambda: target.exists() and not tries.stars.isHidden(), 30, "the test piece")
+    # one click a star, then its verdict; the next one without a verdict is taken
+    force, speed = kept(Piece)[0].settings()[6]
+    person.press(tries.stars.button(7))
+    assert (tries.force.value(), tries.speed.value()) == (force, speed)
+    person.press(tries.verdicts["too deep"])
+    wait(lambda: "↑" in tries.stars.button(7).text(), 60, "the verdict on the star")
+    assert tries.stars.taken == ("piece", 8)
+    assert next((one.ladder, one.number, one.force) for one in kept(Try)) == ("piece", 7, force)
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *_: (str(tmp_path / "t.csv"), "")))
     person.press(page.export)
     wait((tmp_path / "t.csv").exists, 30, "the table")
-    assert (tmp_path / "t.csv").read_text().count("red film") == 2
+    assert (tmp_path / "t.csv").read_text().count("red film") == 3
 
 
 def test_stock_is_kept_and_a_damaged_logbook_is_told(person):

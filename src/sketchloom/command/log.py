@@ -8,7 +8,7 @@ from pathlib import Path
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
 from sketchloom.core.base.errors import AppError
 
-_TABLES = ("jobs", "tests", "stock", "batches", "blades", "approvals")
+_TABLES = ("jobs", "tests", "pieces", "stock", "batches", "blades", "approvals")
 _ACTS = ("add", "change", "remove", "import", "export", "next", "rates", "ran", "save")
 _MOST_LINES = 40
 
@@ -246,12 +246,13 @@ def _next(book, options):
     tries = tuple(kept.one for kept in book.all(Try, material=material, newest_first=False))
     settings, guesses = Settings(), Guesses(family, tries)
     if options.ladder:
-        return _ladder(guesses, settings, options.ladder)
+        return _ladder(book, family, material, guesses, settings, options.ladder)
     known = [one for one in tries if one.verdict == "right"]
     made = guesses.next(settings, [(one.force, one.speed) for one in tries if one.verdict != "right"])
-    told = {"force": made.force, "speed": made.speed, "right": round(made.right, 3), "tries": len(tries),
+    told: dict = {"force": made.force, "speed": made.speed, "right": round(made.right, 3), "tries": len(tries),
             "force_low": round(made.low, 1), "force_high": round(made.high, 1),
-            "known": [{"force": one.force, "speed": one.speed, "at": one.at} for one in known]}
+            "known": [{"force": one.force, "speed": one.speed, "at": one.at,
+                       "sure": round(guesses.right_at(one.force, one.speed), 3)} for one in known]}
     if options.json:
         sys.stdout.write(json.dumps(told, indent=2) + "\n")
     else:
@@ -263,11 +264,16 @@ def _next(book, options):
     return DONE
 
 
-def _ladder(guesses, settings, target):
+def _ladder(book, family, material, guesses, settings, target):
+    from sketchloom.core.logbook.records import Piece
     from sketchloom.core.logbook.trials import ladder
     from sketchloom.files.test_piece import piece
 
-    return _written(target, piece(ladder(guesses, settings), target))
+    tries = ladder(guesses, settings)
+    done = _written(target, piece(tries, target))
+    if done == DONE and not book.is_read_only:
+        book.add(Piece.of(Path(target).stem[:300], material, family, tries))
+    return done
 
 
 def _ran(book, options):

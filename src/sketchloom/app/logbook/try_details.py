@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QComboBox, QDoubleSpinBox, QLabel, QLineEdit, QWid
 
 from sketchloom.app import theme
 from sketchloom.app.logbook.forms import form, names_of
+from sketchloom.app.logbook.star_grid import StarGrid
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import named, told
 from sketchloom.core.logbook.records import VERDICTS, Try
@@ -15,11 +16,12 @@ _LOOK = QSize(300, 150)
 
 
 class TryDetails(QWidget):
-    """``wanted``: the next try of a family and a material is asked for; ``judged``: force, speed and verdict of a
-    star; ``piece_wanted``: the cut file of a numbered piece; ``picture_wanted``: of the chosen star."""
+    """``wanted``: the next try of a family and a material is asked for; ``judged``: force, speed and verdict of a star,
+    the piece it is on (empty for none) and its number there; ``piece_wanted``: the cut file of a numbered piece;
+    ``picture_wanted``: of the chosen star."""
 
     wanted = Signal(str, str)
-    judged = Signal(float, float, str)
+    judged = Signal(float, float, str, str, int)
     piece_wanted = Signal()
     picture_wanted = Signal()
 
@@ -50,15 +52,18 @@ class TryDetails(QWidget):
         self.verdicts = {}
         for verdict, words in zip(VERDICTS, names_of(Try, "verdict"), strict=True):
             one = button(told(words))
-            one.clicked.connect(lambda _=False, v=verdict: self.judged.emit(self.force.value(), self.speed.value(), v))
+            one.clicked.connect(lambda _=False, v=verdict: self._judge(v))
             self.verdicts[verdict] = one
+        self.stars = StarGrid()
+        self.stars.chosen.connect(self._take_star)
         self.piece = button(self.tr("Write a piece with twelve stars…"), "file-export", self.tr(
             "Half an inch each, numbered on the film, a layer for each try"))
         self.piece.clicked.connect(self.piece_wanted)
         caution = label(self.tr("Starting values are from memory; the machine's manual comes first."), "caution")
         one, two = tuple(self.verdicts.values())[:3], tuple(self.verdicts.values())[3:]
         form(self, (self.tr("Family"), self.family), (self.tr("Material"), self.material),
-             (self.tr("Tool"), self.blade), self.said, (self.tr("Force"), self.force), (self.tr("Speed"), self.speed),
+             (self.tr("Tool"), self.blade), self.said, self.stars, (self.tr("Force"), self.force),
+             (self.tr("Speed"), self.speed),
              label(self.tr("The star is"), "section"), one, two, self.picture, self.look, self.piece, caution)
         self._enable()
 
@@ -66,6 +71,18 @@ class TryDetails(QWidget):
     def asked(self) -> tuple[str, str]:
         """Family and material."""
         return self.family.currentData(), self.material.text().strip()
+
+    def _judge(self, verdict):
+        name, number = self.stars.taken
+        self.judged.emit(self.force.value(), self.speed.value(), verdict, name, number)
+
+    def _take_star(self, force, speed):
+        self.force.setValue(force)
+        self.speed.setValue(speed)
+
+    def show_pieces(self, pieces) -> None:
+        """Pieces of the material: each with the verdicts on its stars so far, by their numbers."""
+        self.stars.show_pieces(pieces)
 
     def show_blades(self, names) -> None:
         """Tools that can be said."""
@@ -111,8 +128,9 @@ class TryDetails(QWidget):
         """The next try, and what is ``known``: the settings that were right last, how sure they are, 0 to 1, and since
         when their tool is new, empty where that is not said."""
         self._enable(True)
-        self.force.setValue(made.force)
-        self.speed.setValue(made.speed)
+        if not self.stars.taken[0]:
+            self.force.setValue(made.force)
+            self.speed.setValue(made.speed)
         text = self.tr("Tries so far: {0}. Next: force {1}, speed {2} mm/s; {3} % likely to be right.").format(
             tries, f"{made.force:g}", f"{made.speed:g}", f"{100 * made.right:.0f}")
         if known is not None:

@@ -95,6 +95,39 @@ class Try:
 
 
 @dataclass(frozen=True, slots=True)
+class Piece:
+    """A piece with several stars that was written to be cut: its tries name it as their ``ladder``. ``stars``: force
+    and speed of each, by their numbers on the film, as ``90,50`` with blanks between."""
+
+    name: str = setting.text(setting.REQUIRED, said("Name"), most=_TEXTS)
+    material: str = setting.text(setting.REQUIRED, said("Material"), most=_TEXTS)
+    family: str = setting.choice(setting.REQUIRED, FAMILIES, said("Family"))
+    stars: str = setting.text(setting.REQUIRED, said("Stars"), most=_LONG)
+    machine: str = setting.text("", said("Machine"), most=_TEXTS)
+    at: str = setting.text("", said("When"), most=40)
+
+    def __post_init__(self):
+        check_all(self, "pieces.")
+        _moment("pieces.at", self.at, optional=True)
+        self.settings()
+
+    def settings(self) -> tuple[tuple[float, float], ...]:
+        """Force and speed of each star."""
+        try:
+            made = tuple((float(f), float(s)) for f, s in (one.split(",") for one in self.stars.split()))
+        except ValueError:
+            made = ()
+        if not made or not all(0 <= f <= 1e6 and 0 < s <= 1e5 for f, s in made):
+            raise SettingError("pieces.stars", said("pairs of force and speed such as 90,50 120,50"), self.stars[:40])
+        return made
+
+    @classmethod
+    def of(cls, name: str, material: str, family: str, tries, machine: str = "") -> "Piece":
+        """Of the tries of a ladder."""
+        return cls(name, material, family, " ".join(f"{f:g},{s:g}" for f, s in tries), machine, now())
+
+
+@dataclass(frozen=True, slots=True)
 class Job:
     """What was released. ``digest`` of its files, ``settings`` of the work as JSON, ``planned_s`` with its parts
     (``cut_s`` to ``lay_s``) and ``real_s`` as it came out, 0 while that is not known. ``source``: the work's own file;
@@ -193,7 +226,7 @@ class Approval:
         _moment("approvals.at", self.at, optional=True)
 
 
-KINDS: dict[str, type] = {"batches": Batch, "blades": Blade, "tests": Try, "jobs": Job, "stock": Stock,
+KINDS: dict[str, type] = {"batches": Batch, "blades": Blade, "tests": Try, "pieces": Piece, "jobs": Job, "stock": Stock,
                           "approvals": Approval}
 """The tables by their names."""
 NAME_OF = {kind: name for name, kind in KINDS.items()}

@@ -34,6 +34,8 @@ def save_into(book: Logbook, path) -> tuple[int, int]:
 
 def _readable(book, kind):
     """Every record that can be read, None for each place that cannot: by pieces, halved where one fails."""
+    if not book.has(kind):
+        return
     try:
         top = book.rows(f'SELECT max(entry) FROM "{NAME_OF[kind]}"')[0][0] or 0
     except sqlite3.DatabaseError:

@@ -104,6 +104,8 @@ class Logbook(BookFile):
         ------
         LogbookError : it cannot be read.
         """
+        if self.is_read_only and not self.has(kind):
+            return []
         text, given = self._where(kind, search, where)
         order = ORDERED.get(NAME_OF[kind], "entry")
         way = "DESC" if newest_first else "ASC"
@@ -119,6 +121,10 @@ class Logbook(BookFile):
         rows = self.read(f'SELECT entry, {listed} FROM "{NAME_OF[kind]}" WHERE entry = ?', (number,))
         return Kept(rows[0][0], kind(*rows[0][1:])) if rows else None
 
+    def has(self, kind: type) -> bool:
+        """Whether the file has the table of a kind: an older one that is only read has not all of them."""
+        return bool(self.rows(f'PRAGMA table_info("{NAME_OF[kind]}")')) or self.is_damaged
+
     def listed(self, kind: type) -> str:
         """The columns of a kind for a query; of a file that is older and only read, defaults for what it has not."""
         name = NAME_OF[kind]
@@ -128,6 +134,8 @@ class Logbook(BookFile):
         return ", ".join(f'"{one.name}"' if one.name in there else _literal(one.default) for one in settings_of(kind))
 
     def count(self, kind: type, search: str = "", **where) -> int:
+        if self.is_read_only and not self.has(kind):
+            return 0
         text, given = self._where(kind, search, where)
         return self.read(f'SELECT count(*) FROM "{NAME_OF[kind]}"{text}', given)[0][0]
 

@@ -1,12 +1,16 @@
 """Test cuts: the next try of a material, its verdict, its picture, the piece to cut."""
 
 from dataclasses import replace
+from pathlib import Path
 
 from PySide6.QtCore import QObject
 
 from sketchloom.app.words import told
-from sketchloom.core.logbook.records import RIGHT, Blade, Try, now
+from sketchloom.core.logbook.records import RIGHT, Blade, Piece, Try, now
 from sketchloom.files import workshop
+
+_PIECES = 6
+"""Pieces of a material whose stars can be judged: older ones are done with."""
 
 
 class TryKeeping(QObject):
@@ -31,16 +35,17 @@ class TryKeeping(QObject):
         self._logging.with_book(lambda book: _next(book, family, material), self._show_next)
 
     def _show_next(self, made):
-        material, proposal, tries, known = made
+        material, proposal, tries, known, pieces = made
         if self._page.tries.asked[1] == material:
+            self._page.tries.show_pieces(pieces)
             self._page.tries.show_proposal(proposal, tries, known)
 
-    def _judge(self, force, speed, verdict):
+    def _judge(self, force, speed, verdict, piece, number):
         family, material = self._page.tries.asked
         document = self._session.document
         machine = "" if document is None or document.recipe.machine is None else document.recipe.machine.name
         blade = self._page.tries.blade.currentData() or ""
-        one = Try(material, family, force, speed, verdict, machine, blade, at=now())
+        one = Try(material, family, force, speed, verdict, machine, blade, ladder=piece, number=number, at=now())
 
         def keep(book):
             book.add(one)
@@ -64,8 +69,15 @@ class TryKeeping(QObject):
             from sketchloom.files.writing import write_whole
 
             tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
-            write_whole(target, piece(ladder(Guesses(family, tries), Settings()), target))
-        self._logging.with_book(write, lambda _: self._logging.say_written(target))
+            its = ladder(Guesses(family, tries), Settings())
+            write_whole(target, piece(its, target))
+            book.add(Piece.of(Path(target).stem[:300], material, family, its))
+            return _next(book, family, material)
+
+        def show(made):
+            self._logging.say_written(target)
+            self._show_next(made)
+        self._logging.with_book(write, show)
 
     def _picture(self):
         chosen = self._page.chosen
@@ -95,8 +107,8 @@ class TryKeeping(QObject):
 
 
 def _next(book, family, material):
-    """The next try of a material, how many there were, and what is known: what was right last, how likely it is so by
-    all verdicts, and since when its tool is new."""
+    """The next try of a material, how many there were, what is known (what was right last, how likely it is so by all
+    verdicts, and since when its tool is new), and the pieces whose stars can be judged."""
     from sketchloom.core.logbook.trials import Guesses, Settings
 
     tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
@@ -108,4 +120,13 @@ def _next(book, family, material):
         last = right[-1]
         blades = book.all(Blade, name=last.blade, limit=1) if last.blade else []
         known = last, guesses.right_at(last.force, last.speed), blades[0].one.since if blades else ""
-    return material, made, len(tries), known
+    return material, made, len(tries), known, _pieces(book, material, tries)
+
+
+def _pieces(book, material, tries):
+    """Pieces of a material, the newest first, with the verdicts on their stars by number."""
+    found = []
+    for kept in book.all(Piece, material=material, limit=_PIECES):
+        its = [one for one in tries if one.ladder == kept.one.name and one.at >= kept.one.at]
+        found.append((kept.one, {one.number: one.verdict for one in its}))
+    return found
