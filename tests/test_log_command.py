@@ -7,8 +7,12 @@ import json
 import pytest
 
 from sketchloom.command.main import main
-from sketchloom.core.logbook.records import Job
+from sketchloom.core.logbook import inventory
+from sketchloom.core.logbook.records import Job, Stock
 from sketchloom.core.logbook.store import Logbook
+from sketchloom.files import user_data, workshop
+from sketchloom.files.demo_works import demo
+from sketchloom.files.user_data import data_folder
 
 
 @pytest.fixture(autouse=True)
@@ -113,3 +117,40 @@ def test_bad_files_are_told_and_left(tmp_path, capsys):
     (found,) = (tmp_path / "data").rglob("logbook.db")
     with Logbook(found) as kept:
         assert kept.count(Job) == 0
+
+
+def test_a_release_without_a_window_becomes_a_job_and_runs(tmp_path):
+    """Traced onto a machine's sheets, kept, run from the stock, timed; its rests are there for the next."""
+    words = ["trace", str(demo("lighthouse").picture_path), "--out-dir", str(tmp_path / "out"), "--machine", "blade",
+             "--carrier", "12x12in", "--material", "all", "adhesive-film", "--width", "60mm", "--quiet"]
+    assert main([*words, "--job"]) == 0
+    with Logbook(data_folder() / "logbook.db") as book:
+        ((number, job),) = [(k.number, k.one) for k in book.all(Job)]
+        assert job.sheets >= 1 and job.planned_s > 0 and job.width_mm == pytest.approx(60.0) and job.digest
+        takes = inventory.accounts_of(job).takes
+        assert sum(one.sheets for one in takes) == job.sheets and {one.material for one in takes} == {"adhesive-film"}
+        assert inventory.rests_of(job)
+        book.add(Stock("Adhesive film", 305.0, 305.0, count=job.sheets + 1))
+    assert workshop.work_of(job).recipe.size_mm == 60.0
+    assert main(["log", "ran", str(number), "running"]) == 0
+    with Logbook(data_folder() / "logbook.db") as book:
+        assert book.all(Stock)[0].one.count == 1
+    assert main(["log", "ran", str(number), "done", "--minutes", "12.5"]) == 0
+    with Logbook(data_folder() / "logbook.db") as book:
+        assert book.one(Job, number).one.real_s == 750.0
+        assert any(k.one.kind == "offcut" for k in book.all(Stock))
+    assert main(["log", "ran", str(number), "planned"]) == 0
+    with Logbook(data_folder() / "logbook.db") as book:
+        assert [(k.one.kind, k.one.count) for k in book.all(Stock)] == [("sheet", job.sheets + 1)]
+    assert main(["log", "ran", "99", "done"]) == 2 and main(["log", "ran", str(number), "lost"]) == 2
+    assert main([*words[:2], "--approval", str(tmp_path / "a.pdf"), "--job"]) == 2
+
+
+def test_rates_are_taken_by_a_word(capsys):
+    with Logbook(data_folder() / "logbook.db") as book:
+        book.add(*(Job("badge", machine="cutter", planned_s=s, cut_s=0.5 * s, weed_s=0.4 * s, real_s=1.5 * s)
+                   for s in (600.0, 900.0, 2000.0, 1200.0)))
+    assert main(["log", "rates", "--take"]) == 2 and not user_data.prices().rates.paces
+    assert main(["log", "rates", "cutter", "--take"]) == 0
+    assert user_data.prices().rates.pace_of("cutter").cut > 1.2
+    assert "take them from now on" in capsys.readouterr().out

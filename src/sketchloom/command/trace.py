@@ -187,8 +187,27 @@ def _write(work, path, options, timings, care, plan=None):
     files, found = read_back(files, work.recipe.machine if plan is None else plan.machine, work.recipe.svg_reader)
     release.refuse_stops(target, found, options.anyway)
     written = release.write(files, care)
+    if options.job:
+        _keep_job(work, path, stem, written, plan, carved)
     if not options.quiet:
         _summary(work, written, plan, (*beside, *found))
+
+
+def _keep_job(work, path, stem, written, plan, carved):
+    """The release as a job of the logbook; the files are written already, so what fails here is only said."""
+    from sketchloom.core.logbook.store import Logbook
+    from sketchloom.core.picture.decode import read_bytes
+    from sketchloom.files import user_data, workshop
+    from sketchloom.files.jobs import job_of
+    from sketchloom.files.project import Project
+
+    pace = None if plan is None else user_data.prices().rates.pace_of(plan.machine.name)
+    try:
+        job = job_of(work, stem, written, plan, 0.0 if carved is None else carved.seconds, pace=pace)
+        with Logbook(user_data.data_folder() / workshop.BOOK) as book:
+            book.add(workshop.with_files(job, Project(work.recipe, read_bytes(path), Path(path).name), None))
+    except AppError as error:
+        sys.stderr.write(f"loom: the files are written; the job was not kept: {error}\n")
 
 
 def _cut_files(work, plan, carved, target, kind, how, stem, options):

@@ -43,6 +43,7 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--anyway", action="store_true", help="write though a finding says stop; the report tells it")
     p.add_argument("--out-dir", metavar="DIR", help="folder for several inputs or for one file per layer, made "
                                                 "if it is not there")
+    p.add_argument("--job", action="store_true", help="what is written becomes a job of the logbook")
     p.add_argument("--replace", action="store_true", help="files that are in --out-dir already may be replaced")
     p.add_argument("--per-layer", action="store_true", help="one file per layer, in --out-dir")
     p.add_argument("--per-piece", action="store_true", help="one file per piece, in --out-dir")
@@ -112,6 +113,9 @@ def _wrong_places(options, alone, splits, lone_files):
         (bool(options.camera_scale) and bool(options.camera_bed),
          "--camera-scale is of a picture from straight above, --camera-bed of one by hand; name one of them."),
         (options.camera and not options.print_cut, "--camera says where the cuts of --print-cut go; name its folder."),
+        (options.job and (options.same_sheets or options.as_layers or not (options.out or options.out_dir
+                                                                           or options.package)),
+         "--job is of files that are cut, of one work each; name --out, --out-dir or --package."),
         (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )
 
