@@ -21,6 +21,7 @@ from sketchloom.core.shapes.text import fonts
 from sketchloom.desk.things import REGION, Thing
 from sketchloom.files.demo_works import demo, put_demo_projects
 from sketchloom.files.user_data import data_folder
+from sketchloom.files.workshop import keep_work
 
 _PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"
@@ -184,14 +185,16 @@ class _Camera:
         works = ("lantern banner", "six badges", "lighthouse badge", "paper boat", "quay sign")
         with Logbook(data_folder() / "logbook.db") as book:
             cutter = "Blade cutter with carriers"
-            book.add(*(Job(name, f"{name}.plt", width_mm=110.0 + 60 * n, sheets=1 + n, machine=cutter,
+            kept, look = keep_work(demo("lighthouse").project(), demo("lighthouse").thumbnail_path.read_bytes())
+            book.add(*(Job(name, f"{name}.plt", source=kept, picture=look, width_mm=110.0 + 60 * n, sheets=1 + n, machine=cutter,
                            planned_s=900.0 + 420 * n, real_s=0.0 if n == 4 else 960.0 + 380 * n, film_mm2=9e4 * (n + 1),
                            cost=4.2 + 3.1 * n, state="planned" if n == 4 else "done",
                            at=f"2026-11-{24 + n}T18:{10 + n}")
                        for n, name in enumerate(works)))
         window.show_logbook()
         self._until(lambda: page.table.rowCount() == len(works))
-        page.table.selectRow(1)
+        page.table.selectRow(2)
+        self._until(lambda: not page.jobs.look.isHidden())
         self._keep("logbook")
         window.show_stage(SOURCE)
 

@@ -880,6 +880,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Prüfe ihre Rechte.</translation>
     </message>
     <message>
+        <source>is larger than {most} MB.</source>
+        <translation>ist größer als {most} MB.</translation>
+    </message>
+    <message>
         <source>cannot be read ({strerror}).</source>
         <translation>kann nicht gelesen werden ({strerror}).</translation>
     </message>
@@ -4992,6 +4996,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>{count} Ebenen haben noch kein Material, zuerst {name}: Woraus sie geschnitten, wie sie gedreht und ob sie gespiegelt werden, ist nicht bekannt.</translation>
     </message>
     <message>
+        <source>at most {most} points</source>
+        <translation>höchstens {most} Punkte</translation>
+    </message>
+    <message>
+        <source>rings of three points or more within the size</source>
+        <translation>Ringe aus drei Punkten oder mehr innerhalb der Größe</translation>
+    </message>
+    <message>
+        <source>pairs such as 0,0 120,0 120,80</source>
+        <translation>Paare wie 0,0 120,0 120,80</translation>
+    </message>
+    <message>
         <source>a size between {least} and {most} mm</source>
         <translation>eine Größe zwischen {least} und {most} mm</translation>
     </message>
@@ -5220,6 +5236,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Wann</translation>
     </message>
     <message>
+        <source>Stars</source>
+        <translation>Sterne</translation>
+    </message>
+    <message>
+        <source>pairs of force and speed such as 90,50 120,50</source>
+        <translation>Paare aus Kraft und Geschwindigkeit wie 90,50 120,50</translation>
+    </message>
+    <message>
         <source>Work</source>
         <translation>Werk</translation>
     </message>
@@ -5304,6 +5328,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Einstellungen</translation>
     </message>
     <message>
+        <source>File of the work</source>
+        <translation>Datei der Arbeit</translation>
+    </message>
+    <message>
+        <source>Takes of the stock</source>
+        <translation>Nimmt aus dem Lager</translation>
+    </message>
+    <message>
+        <source>Rests</source>
+        <translation>Reste</translation>
+    </message>
+    <message>
+        <source>Paces</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
         <source>Began</source>
         <translation>Begonnen</translation>
     </message>
@@ -5346,6 +5386,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Rest of job</source>
         <translation>Rest des Auftrags</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
     </message>
     <message>
         <source>Job</source>
@@ -6360,6 +6404,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>next nimmt eine Familie ({names}) und ein Material.</translation>
     </message>
     <message>
+        <source>ran takes an entry and one of {names}.</source>
+        <translation>ran nimmt einen Eintrag und eines von {names}.</translation>
+    </message>
+    <message>
+        <source>--minutes takes a number of minutes.</source>
+        <translation>--minutes nimmt eine Zahl von Minuten.</translation>
+    </message>
+    <message>
+        <source>Say whose rates they are: rates MACHINE --take.</source>
+        <translation>Sagen Sie, wessen Zeitsätze es sind: rates MASCHINE --take.</translation>
+    </message>
+    <message>
         <source>{count} jobs with their real time are too few; {least} are needed.</source>
         <translation>{count} Aufträge mit wirklicher Zeit sind zu wenige; {least} werden gebraucht.</translation>
     </message>
@@ -6466,6 +6522,98 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>least, most and step above 0, in this order</source>
         <translation>kleinster, größter Wert und Schritt über 0, in dieser Folge</translation>
+    </message>
+    <message>
+        <source>Cutting</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Travelling</source>
+        <translation>Leerfahrt</translation>
+    </message>
+    <message>
+        <source>Lifting</source>
+        <translation>Heben</translation>
+    </message>
+    <message>
+        <source>Laying</source>
+        <translation>Legen</translation>
+    </message>
+    <message>
+        <source>Find the leak</source>
+        <translation>Finde das Leck</translation>
+    </message>
+    <message>
+        <source>Choose the cut-off</source>
+        <translation>Wähle die Schwelle</translation>
+    </message>
+    <message>
+        <source>Choose the order</source>
+        <translation>Wähle die Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Where to divide</source>
+        <translation>Wo teilen</translation>
+    </message>
+    <message>
+        <source>Which setting tears</source>
+        <translation>Welche Einstellung reißt</translation>
+    </message>
+    <message>
+        <source>One outline of this drawing is open, so that two areas run into each other. Where?</source>
+        <translation>Ein Umriss dieser Zeichnung ist offen, sodass zwei Flächen ineinander laufen. Wo?</translation>
+    </message>
+    <message>
+        <source>The paper is {gap:.1f} mm wide there, between ends of a line of {line:.1f} mm; to both sides it opens to areas more than twice as wide. A bridge over it parts them.</source>
+        <translation>Das Papier ist dort {gap:.1f} mm breit, zwischen Enden einer Linie von {line:.1f} mm; zu beiden Seiten öffnet es sich zu mehr als doppelt so breiten Flächen. Eine Brücke darüber trennt sie.</translation>
+    </message>
+    <message>
+        <source>No exercise could be made of this picture; take another one.</source>
+        <translation>Aus diesem Bild ließ sich keine Übung machen; nehmen Sie eine andere.</translation>
+    </message>
+    <message>
+        <source>What is darker than the cut-off becomes ink. Which cut-off keeps the drawing?</source>
+        <translation>Was dunkler ist als die Schwelle, wird Tusche. Welche Schwelle erhält die Zeichnung?</translation>
+    </message>
+    <message>
+        <source>From {first} to {last} next to nothing comes or goes; at {best} there are {pieces} pieces with {holes} holes, {ink:.0f} % of the picture. At {low} it is {low_pieces} and {low_holes}, {low_ink:.0f} %, as lines break or go; at {high} {high_pieces} and {high_holes}, {high_ink:.0f} %, as paper turns to ink.</source>
+        <translation>Von {first} bis {last} kommt und geht fast nichts; bei {best} sind es {pieces} Stücke mit {holes} Löchern, {ink:.0f} % des Bildes. Bei {low} sind es {low_pieces} und {low_holes}, {low_ink:.0f} %, da Linien brechen oder verschwinden; bei {high} {high_pieces} und {high_holes}, {high_ink:.0f} %, da Papier zu Tusche wird.</translation>
+    </message>
+    <message>
+        <source>The sheets are laid from the left to the right, the base first. Which order is cut least?</source>
+        <translation>Die Bögen werden von links nach rechts gelegt, die Grundlage zuerst. Bei welcher Reihenfolge wird am wenigsten geschnitten?</translation>
+    </message>
+    <message>
+        <source>Its outlines take {cut:.0f} mm and {pieces} pieces; the others {one:.0f} and {two:.0f} mm. A sheet is cut wherever it ends in sight: what lies low under others needs no windows and few edges.</source>
+        <translation>Ihre Umrisse sind {cut:.0f} mm lang, in {pieces} Stücken; die der anderen {one:.0f} und {two:.0f} mm. Ein Bogen wird geschnitten, wo er sichtbar endet: was tief unter anderen liegt, braucht keine Fenster und wenig Kanten.</translation>
+    </message>
+    <message>
+        <source>The lowest sheet is wider than the carrier. Which seam is seen least once all is laid?</source>
+        <translation>Der unterste Bogen ist breiter als der Träger. Welche Naht sieht man am wenigsten, wenn alles gelegt ist?</translation>
+    </message>
+    <message>
+        <source>Of it {best:.0f} mm lie in sight, as upper sheets cover the rest; of the others {one:.0f} and {two:.0f} mm. With margins and room for joints, the program&apos;s own division (seams: {count}, not straight) shows {own:.0f} mm in all, the best straight one {straight:.0f}.</source>
+        <translation>Von ihr liegen {best:.0f} mm offen, da obere Bögen den Rest decken; von den anderen {one:.0f} und {two:.0f} mm. Mit Rändern und Platz für Verbindungen zeigt die Teilung des Programms (Nähte: {count}, nicht gerade) insgesamt {own:.0f} mm, die beste gerade {straight:.0f}.</translation>
+    </message>
+    <message>
+        <source>A {family} that nobody tried yet. With which setting do corners more likely tear?</source>
+        <translation>Material: {family}, noch nie versucht. Bei welcher Einstellung reißen Ecken eher?</translation>
+    </message>
+    <message>
+        <source>{force:g} at {speed:g} mm/s tears in {high:.0f} of 100, the other in {low:.0f}, by what is known of the family: it bears about {limit:.0f} mm/s, and it is the speed that pulls at corners. More force cuts too deep before it tears. These values are from memory: the machine&apos;s manual and a test cut come first.</source>
+        <translation>{force:g} bei {speed:g} mm/s reißt in {high:.0f} von 100 Fällen, das andere in {low:.0f}, nach dem, was von der Familie bekannt ist: sie verträgt etwa {limit:.0f} mm/s, und es ist die Geschwindigkeit, die an Ecken zieht. Mehr Kraft schneidet zu tief, ehe sie reißt. Diese Werte sind aus dem Gedächtnis: Handbuch der Maschine und Probeschnitt gehen vor.</translation>
+    </message>
+    <message>
+        <source>Force {force:g}, speed {speed:g} mm/s</source>
+        <translation>Kraft {force:g}, Geschwindigkeit {speed:g} mm/s</translation>
+    </message>
+    <message>
+        <source>The work of this job was not kept, or was deleted. Open its picture, and write it again.</source>
+        <translation>Die Arbeit dieses Auftrags wurde nicht aufgehoben oder gelöscht. Öffnen Sie ihr Bild und schreiben Sie sie neu.</translation>
+    </message>
+    <message>
+        <source>is none of the kinds that are kept ({kinds}).</source>
+        <translation>ist keine der Arten, die aufgehoben werden ({kinds}).</translation>
     </message>
 </context>
 <context>
@@ -6793,6 +6941,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>blank</source>
         <translation>Rohling</translation>
+    </message>
+</context>
+<context>
+    <name>Board</name>
+    <message>
+        <source>The picture of the exercise</source>
+        <translation>Das Bild der Übung</translation>
     </message>
 </context>
 <context>
@@ -8851,6 +9006,21 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>JobCalendar</name>
+    <message>
+        <source>Calendar of jobs</source>
+        <translation>Kalender der Aufträge</translation>
+    </message>
+    <message>
+        <source>{0}: {1}</source>
+        <translation>{0}: {1}</translation>
+    </message>
+    <message>
+        <source>and {0} more</source>
+        <translation>und {0} weitere</translation>
+    </message>
+</context>
+<context>
     <name>JobDetails</name>
     <message>
         <source> min</source>
@@ -8869,12 +9039,68 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Er misslang</translation>
     </message>
     <message>
-        <source>Times as they came out make the next plans true.</source>
-        <translation>Zeiten, wie sie wirklich waren, machen die nächsten Pläne wahr.</translation>
+        <source>How the work looks</source>
+        <translation>Wie die Arbeit aussieht</translation>
+    </message>
+    <message>
+        <source>What it takes goes out of the stock</source>
+        <translation>Was er braucht, geht aus dem Lager</translation>
+    </message>
+    <message>
+        <source>Its rests come into the stock</source>
+        <translation>Seine Reste kommen ins Lager</translation>
+    </message>
+    <message>
+        <source>What it took is lost</source>
+        <translation>Was er brauchte, ist verloren</translation>
+    </message>
+    <message>
+        <source>It did not run</source>
+        <translation>Er lief nicht</translation>
+    </message>
+    <message>
+        <source>What it took comes back into the stock</source>
+        <translation>Was er brauchte, kommt ins Lager zurück</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Open it again</source>
+        <translation>Wieder öffnen</translation>
+    </message>
+    <message>
+        <source>As it was released, at this width</source>
+        <translation>Wie er ausgegeben wurde, in dieser Breite</translation>
+    </message>
+    <message>
+        <source>In other colours</source>
+        <translation>In anderen Farben</translation>
+    </message>
+    <message>
+        <source>The same, at its layers</source>
+        <translation>Dasselbe, bei seinen Lagen</translation>
+    </message>
+    <message>
+        <source>Approvals</source>
+        <translation>Freigaben</translation>
+    </message>
+    <message>
+        <source>Keep an approval…</source>
+        <translation>Freigabe aufheben …</translation>
+    </message>
+    <message>
+        <source>A file in which the customer says yes; a double click opens it</source>
+        <translation>Eine Datei, in der die Kundschaft Ja sagt; ein Doppelklick öffnet sie</translation>
     </message>
     <message>
         <source>It took</source>
         <translation>Gedauert hat es</translation>
+    </message>
+    <message>
+        <source>Again</source>
+        <translation>Noch einmal</translation>
     </message>
     <message>
         <source>Planned</source>
@@ -8901,6 +9127,37 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
 and {0} more</source>
         <translation>
 und {0} weitere</translation>
+    </message>
+</context>
+<context>
+    <name>JobKeeping</name>
+    <message>
+        <source>Not in stock: {0}.</source>
+        <translation>Nicht im Lager: {0}.</translation>
+    </message>
+    <message>
+        <source>the rest {0}</source>
+        <translation>der Rest {0}</translation>
+    </message>
+    <message>
+        <source>a material that was not said</source>
+        <translation>einem nicht genannten Material</translation>
+    </message>
+    <message>
+        <source>{0} mm of {1}</source>
+        <translation>{0} mm von {1}</translation>
+    </message>
+    <message>
+        <source>{0} sheets of {1}</source>
+        <translation>{0} Bögen von {1}</translation>
+    </message>
+    <message>
+        <source>Keep an approval</source>
+        <translation>Freigabe aufheben</translation>
+    </message>
+    <message>
+        <source>Approvals (*.pdf *.png *.jpg *.jpeg *.svg *.txt *.eml)</source>
+        <translation>Freigaben (*.pdf *.png *.jpg *.jpeg *.svg *.txt *.eml)</translation>
     </message>
 </context>
 <context>
@@ -10196,6 +10453,18 @@ und {0} weitere</translation>
         <translation>Logbuch</translation>
     </message>
     <message>
+        <source>One more</source>
+        <translation>Noch eines</translation>
+    </message>
+    <message>
+        <source>Keep this material</source>
+        <translation>Material aufheben</translation>
+    </message>
+    <message>
+        <source>Keep this tool</source>
+        <translation>Werkzeug aufheben</translation>
+    </message>
+    <message>
         <source>Jobs</source>
         <translation>Aufträge</translation>
     </message>
@@ -10220,8 +10489,60 @@ und {0} weitere</translation>
         <translation>Rollen, Bogen und Reste, die da sind</translation>
     </message>
     <message>
+        <source>Materials</source>
+        <translation>Materialien</translation>
+    </message>
+    <message>
+        <source>What was bought, by batch and price</source>
+        <translation>Was gekauft wurde, nach Charge und Preis</translation>
+    </message>
+    <message>
+        <source>Tools</source>
+        <translation>Werkzeuge</translation>
+    </message>
+    <message>
+        <source>Blades and pens, and since when they are new</source>
+        <translation>Klingen und Stifte, und seit wann sie neu sind</translation>
+    </message>
+    <message>
         <source>What is shown</source>
         <translation>Was gezeigt wird</translation>
+    </message>
+    <message>
+        <source>Trainer</source>
+        <translation>Übungen</translation>
+    </message>
+    <message>
+        <source>Small exercises on the demo works</source>
+        <translation>Kleine Übungen an den Vorführarbeiten</translation>
+    </message>
+    <message>
+        <source>List</source>
+        <translation>Liste</translation>
+    </message>
+    <message>
+        <source>One below the other, the newest first</source>
+        <translation>Untereinander, das Neueste zuerst</translation>
+    </message>
+    <message>
+        <source>Calendar</source>
+        <translation>Kalender</translation>
+    </message>
+    <message>
+        <source>Jobs by their days</source>
+        <translation>Aufträge nach Tagen</translation>
+    </message>
+    <message>
+        <source>Plot</source>
+        <translation>Diagramm</translation>
+    </message>
+    <message>
+        <source>Figures against each other</source>
+        <translation>Zahlen gegeneinander</translation>
+    </message>
+    <message>
+        <source>How it is shown</source>
+        <translation>Wie es gezeigt wird</translation>
     </message>
     <message>
         <source>Search</source>
@@ -10230,6 +10551,22 @@ und {0} weitere</translation>
     <message>
         <source>Search the logbook</source>
         <translation>Im Logbuch suchen</translation>
+    </message>
+    <message>
+        <source>Entries</source>
+        <translation>Einträge</translation>
+    </message>
+    <message>
+        <source>Save what can be read…</source>
+        <translation>Lesbares retten …</translation>
+    </message>
+    <message>
+        <source>Take in a table…</source>
+        <translation>Tabelle übernehmen …</translation>
+    </message>
+    <message>
+        <source>CSV, its columns named in its first line</source>
+        <translation>CSV, die Spalten in der ersten Zeile benannt</translation>
     </message>
     <message>
         <source>As a table (CSV)…</source>
@@ -10264,6 +10601,14 @@ und {0} weitere</translation>
         <translation>Noch nichts im Vorrat.</translation>
     </message>
     <message>
+        <source>No material yet: what was bought, with its batch and price.</source>
+        <translation>Noch kein Material: was gekauft wurde, mit Charge und Preis.</translation>
+    </message>
+    <message>
+        <source>No tool yet: a blade is soon blunt, so its first day counts.</source>
+        <translation>Noch kein Werkzeug: eine Klinge ist bald stumpf, darum zählt ihr erster Tag.</translation>
+    </message>
+    <message>
         <source>{0} of {1}; a search finds the others.</source>
         <translation>{0} von {1}; eine Suche findet die anderen.</translation>
     </message>
@@ -10291,12 +10636,28 @@ und {0} weitere</translation>
         <translation>Lassen</translation>
     </message>
     <message>
-        <source>Write the test piece</source>
-        <translation>Das Teststück schreiben</translation>
+        <source>Take in a table</source>
+        <translation>Tabelle übernehmen</translation>
     </message>
     <message>
-        <source>Cut files (*.svg *.plt *.dxf)</source>
-        <translation>Schneidedateien (*.svg *.plt *.dxf)</translation>
+        <source>Taken in: {0} entries.</source>
+        <translation>Übernommen: {0} Einträge.</translation>
+    </message>
+    <message>
+        <source>Nothing was taken in: {0}</source>
+        <translation>Nichts wurde übernommen: {0}</translation>
+    </message>
+    <message>
+        <source>Save what can be read</source>
+        <translation>Lesbares retten</translation>
+    </message>
+    <message>
+        <source>Logbooks (*.db)</source>
+        <translation>Logbücher (*.db)</translation>
+    </message>
+    <message>
+        <source>Saved: {0} entries; {1} places could not be read. To go on with it, close the program and put {2} in the place of {3}.</source>
+        <translation>Gerettet: {0} Einträge; {1} Stellen waren nicht lesbar. Um damit weiterzuarbeiten, schließen Sie das Programm und legen {2} an die Stelle von {3}.</translation>
     </message>
     <message>
         <source>Written: {0}</source>
@@ -10847,6 +11208,21 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Month</name>
+    <message>
+        <source>Month before</source>
+        <translation>Monat davor</translation>
+    </message>
+    <message>
+        <source>Today</source>
+        <translation>Heute</translation>
+    </message>
+    <message>
+        <source>Next month</source>
+        <translation>Nächster Monat</translation>
+    </message>
+</context>
+<context>
     <name>NamedSlider</name>
     <message>
         <source>Auto</source>
@@ -11021,6 +11397,10 @@ seinesgleichen</translation>
 <context>
     <name>OffcutsBox</name>
     <message>
+        <source>Rests of the logbook&apos;s stock that suit, in their true shape</source>
+        <translation>Passende Reste aus dem Lager, in ihrer wahren Form</translation>
+    </message>
+    <message>
         <source>Rests</source>
         <translation>Reste</translation>
     </message>
@@ -11063,6 +11443,30 @@ seinesgleichen</translation>
     <message>
         <source>Any material</source>
         <translation>Jedes Material</translation>
+    </message>
+    <message>
+        <source>Use the rest in stock</source>
+        <translation>Rest aus dem Lager nehmen</translation>
+    </message>
+    <message>
+        <source>Use the {0} rests in stock</source>
+        <translation>{0} Reste aus dem Lager nehmen</translation>
+    </message>
+    <message>
+        <source>In stock: {0}</source>
+        <translation>Im Lager: {0}</translation>
+    </message>
+    <message>
+        <source>1 in stock</source>
+        <translation>1 im Lager</translation>
+    </message>
+    <message>
+        <source>{0} in stock</source>
+        <translation>{0} im Lager</translation>
+    </message>
+    <message>
+        <source>rests of the stock</source>
+        <translation>Reste aus dem Lager</translation>
     </message>
     <message>
         <source>Type a size such as 120 × 300 mm or 5 × 12 in.</source>
@@ -11890,6 +12294,21 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Plot</name>
+    <message>
+        <source>{0} marks</source>
+        <translation>{0} Zeichen</translation>
+    </message>
+    <message>
+        <source>Plot: {0} by {1}. {2}</source>
+        <translation>Diagramm: {0} nach {1}. {2}</translation>
+    </message>
+    <message>
+        <source>{0} m², short</source>
+        <translation>{0} m², knapp</translation>
+    </message>
+</context>
+<context>
     <name>Pointed</name>
     <message>
         <source>stroke · {0} wide · {1} long</source>
@@ -12245,6 +12664,96 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>RateKeeping</name>
+    <message>
+        <source>planned, minutes</source>
+        <translation>geplant, Minuten</translation>
+    </message>
+    <message>
+        <source>real, minutes</source>
+        <translation>wirklich, Minuten</translation>
+    </message>
+    <message>
+        <source>a job</source>
+        <translation>ein Auftrag</translation>
+    </message>
+    <message>
+        <source>not like the others</source>
+        <translation>anders als die übrigen</translation>
+    </message>
+    <message>
+        <source>Nothing to plot: say of a job how long it took.</source>
+        <translation>Nichts zu zeichnen: sagen Sie von einem Auftrag, wie lange er dauerte.</translation>
+    </message>
+    <message>
+        <source>speed, mm/s; {0}</source>
+        <translation>Geschwindigkeit, mm/s; {0}</translation>
+    </message>
+    <message>
+        <source>force</source>
+        <translation>Kraft</translation>
+    </message>
+    <message>
+        <source>Nothing to plot: name a material beside that has test cuts.</source>
+        <translation>Nichts zu zeichnen: nennen Sie daneben ein Material, das Probeschnitte hat.</translation>
+    </message>
+    <message>
+        <source>square metres</source>
+        <translation>Quadratmeter</translation>
+    </message>
+    <message>
+        <source>material</source>
+        <translation>Material</translation>
+    </message>
+    <message>
+        <source>Nothing in stock yet.</source>
+        <translation>Noch nichts im Vorrat.</translation>
+    </message>
+</context>
+<context>
+    <name>RatesDetails</name>
+    <message>
+        <source>Plans take these rates</source>
+        <translation>Pläne rechnen so</translation>
+    </message>
+    <message>
+        <source>As worked out again</source>
+        <translation>Wieder wie berechnet</translation>
+    </message>
+    <message>
+        <source>Plans go by the machine&apos;s own figures</source>
+        <translation>Pläne folgen den Zahlen der Maschine</translation>
+    </message>
+    <message>
+        <source>Rates from real times</source>
+        <translation>Zeitsätze aus wirklichen Zeiten</translation>
+    </message>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
+    </message>
+    <message>
+        <source>{0} ×, ± {1} %</source>
+        <translation>{0} ×, ± {1} %</translation>
+    </message>
+    <message>
+        <source>{0} jobs. Their plans were {1} % off in the middle; with these rates {2} %.</source>
+        <translation>{0} Aufträge. Ihre Pläne lagen in der Mitte {1} % daneben; mit diesen Sätzen {2} %.</translation>
+    </message>
+    <message>
+        <source>Not like the others, and hardly counted: {0}.</source>
+        <translation>Anders als die übrigen und kaum gezählt: {0}.</translation>
+    </message>
+    <message>
+        <source>Plans go by what is worked out from the machine&apos;s figures.</source>
+        <translation>Pläne folgen dem, was aus den Zahlen der Maschine berechnet wird.</translation>
+    </message>
+    <message>
+        <source>Plans go by rates fitted before: {0}.</source>
+        <translation>Pläne folgen früher gefundenen Sätzen: {0}.</translation>
+    </message>
+</context>
+<context>
     <name>ReadingTiles</name>
     <message>
         <source>Reading</source>
@@ -12328,6 +12837,21 @@ seinesgleichen</translation>
     <message>
         <source>As it came: {0}</source>
         <translation>Wie mitgeliefert: {0}</translation>
+    </message>
+</context>
+<context>
+    <name>RecordForm</name>
+    <message>
+        <source>Change the chosen one</source>
+        <translation>Gewähltes ändern</translation>
+    </message>
+    <message>
+        <source>a name</source>
+        <translation>ein Name</translation>
+    </message>
+    <message>
+        <source>{0} must be {1}.</source>
+        <translation>{0} muss sein: {1}.</translation>
     </message>
 </context>
 <context>
@@ -13446,6 +13970,13 @@ seinesgleichen</translation>
     <message>
         <source>{0} regions</source>
         <translation>{0} Flächen</translation>
+    </message>
+</context>
+<context>
+    <name>Shape</name>
+    <message>
+        <source>The shape of the rest</source>
+        <translation>Die Form des Restes</translation>
     </message>
 </context>
 <context>
@@ -14608,6 +15139,25 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>StarGrid</name>
+    <message>
+        <source>Test piece</source>
+        <translation>Teststück</translation>
+    </message>
+    <message>
+        <source>Click a star by its number, then say what it is.</source>
+        <translation>Klicken Sie einen Stern bei seiner Nummer an und sagen Sie dann, wie er ist.</translation>
+    </message>
+    <message>
+        <source>Force {0}, speed {1} mm/s</source>
+        <translation>Kraft {0}, Geschwindigkeit {1} mm/s</translation>
+    </message>
+    <message>
+        <source>Star {0}: force {1}, speed {2}</source>
+        <translation>Stern {0}: Kraft {1}, Geschwindigkeit {2}</translation>
+    </message>
+</context>
+<context>
     <name>StencilBox</name>
     <message>
         <source>Bridges for each loose piece</source>
@@ -14706,34 +15256,33 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
-    <name>StockDetails</name>
-    <message>
-        <source>Width</source>
-        <translation>Breite</translation>
-    </message>
-    <message>
-        <source>Length</source>
-        <translation>Länge</translation>
-    </message>
-    <message>
-        <source>Put it into stock</source>
-        <translation>In den Vorrat legen</translation>
-    </message>
+    <name>StockForm</name>
     <message>
         <source>One more</source>
         <translation>Noch eines</translation>
     </message>
     <message>
-        <source>Material</source>
-        <translation>Material</translation>
+        <source>Put it into stock</source>
+        <translation>In den Vorrat legen</translation>
+    </message>
+</context>
+<context>
+    <name>StockKeeping</name>
+    <message>
+        <source>A rest in stock suits this plan.</source>
+        <translation>Ein Rest im Lager passt zu diesem Plan.</translation>
     </message>
     <message>
-        <source>Kind</source>
-        <translation>Art</translation>
+        <source>{0} rests in stock suit this plan.</source>
+        <translation>{0} Reste im Lager passen zu diesem Plan.</translation>
     </message>
     <message>
-        <source>Count</source>
-        <translation>Anzahl</translation>
+        <source>Use them first</source>
+        <translation>Zuerst nehmen</translation>
+    </message>
+    <message>
+        <source>Leave them</source>
+        <translation>Liegen lassen</translation>
     </message>
 </context>
 <context>
@@ -15458,10 +16007,61 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Trainer</name>
+    <message>
+        <source>Exercises</source>
+        <translation>Übungen</translation>
+    </message>
+    <message>
+        <source>Another one</source>
+        <translation>Eine andere</translation>
+    </message>
+    <message>
+        <source>The exercise</source>
+        <translation>Die Übung</translation>
+    </message>
+    <message>
+        <source>{0} of {1} right</source>
+        <translation>{0} von {1} richtig</translation>
+    </message>
+    <message>
+        <source>A moment …</source>
+        <translation>Einen Augenblick …</translation>
+    </message>
+    <message>
+        <source>Choose one.</source>
+        <translation>Wählen Sie eines.</translation>
+    </message>
+    <message>
+        <source>Answer {0}: {1}</source>
+        <translation>Antwort {0}: {1}</translation>
+    </message>
+    <message>
+        <source>Right.</source>
+        <translation>Richtig.</translation>
+    </message>
+    <message>
+        <source>Not so; the program&apos;s own answer is marked.</source>
+        <translation>Nicht so; die Antwort des Programms ist bezeichnet.</translation>
+    </message>
+</context>
+<context>
     <name>TryDetails</name>
     <message>
         <source>as it is called</source>
         <translation>wie es heißt</translation>
+    </message>
+    <message>
+        <source>Those of the list of tools; a new blade cuts deeper</source>
+        <translation>Die aus der Liste der Werkzeuge; eine neue Klinge schneidet tiefer</translation>
+    </message>
+    <message>
+        <source>How the star looks</source>
+        <translation>Wie der Stern aussieht</translation>
+    </message>
+    <message>
+        <source>Picture of the chosen star…</source>
+        <translation>Bild des gewählten Sterns …</translation>
     </message>
     <message>
         <source>Name the material; the next try is proposed.</source>
@@ -15488,12 +16088,24 @@ seinesgleichen</translation>
         <translation>Material</translation>
     </message>
     <message>
+        <source>Tool</source>
+        <translation>Werkzeug</translation>
+    </message>
+    <message>
+        <source>Force</source>
+        <translation>Kraft</translation>
+    </message>
+    <message>
         <source>Speed</source>
         <translation>Tempo</translation>
     </message>
     <message>
         <source>The star is</source>
         <translation>Der Stern ist</translation>
+    </message>
+    <message>
+        <source>not said</source>
+        <translation>nicht genannt</translation>
     </message>
     <message>
         <source>Working out the next try …</source>
@@ -15504,8 +16116,31 @@ seinesgleichen</translation>
         <translation>Versuche bisher: {0}. Als Nächstes: Kraft {1}, Tempo {2} mm/s; zu {3} % richtig.</translation>
     </message>
     <message>
-        <source>Right before: force {0}, speed {1} mm/s ({2}).</source>
-        <translation>Richtig war: Kraft {0}, Tempo {1} mm/s ({2}).</translation>
+        <source>Right before: force {0}, speed {1} mm/s ({2}); {3} % sure.</source>
+        <translation>Zuvor richtig: Kraft {0}, Geschwindigkeit {1} mm/s ({2}); zu {3} % sicher.</translation>
+    </message>
+    <message>
+        <source>The tool was new on {0}.</source>
+        <translation>Das Werkzeug war neu am {0}.</translation>
+    </message>
+</context>
+<context>
+    <name>TryKeeping</name>
+    <message>
+        <source>Write the test piece</source>
+        <translation>Das Teststück schreiben</translation>
+    </message>
+    <message>
+        <source>Cut files (*.svg *.plt *.dxf)</source>
+        <translation>Schneidedateien (*.svg *.plt *.dxf)</translation>
+    </message>
+    <message>
+        <source>Picture of the star</source>
+        <translation>Bild des Sterns</translation>
+    </message>
+    <message>
+        <source>Pictures (*.png *.jpg *.jpeg *.webp)</source>
+        <translation>Bilder (*.png *.jpg *.jpeg *.webp)</translation>
     </message>
 </context>
 <context>
@@ -15940,8 +16575,8 @@ seinesgleichen</translation>
 <context>
     <name>self.self</name>
     <message>
-        <source>Force</source>
-        <translation>Kraft</translation>
+        <source>Click on the place; with keys, the arrows move a ring and Return takes it.</source>
+        <translation>Klicken Sie auf die Stelle; mit Tasten bewegen die Pfeile einen Ring, und Eingabe nimmt ihn.</translation>
     </message>
 </context>
 <context>
