@@ -288,7 +288,7 @@ def test_a_job_is_opened_again_in_another_size_and_its_approval_is_kept_with_it(
     person.press(window.rail.logbook)
     listed(page, 1)
     page.table.selectRow(0)
-    person.driver.type_into(page.jobs.size, "60 mm")
+    person.driver.type_into(page.jobs.wide, "60 mm")
     person.press(page.jobs.other)
     wait(lambda: window.stage == LAYERS and person.driver.session.document.recipe.smallest_mm == 1.25, 60, "again")
     work = person.settled()

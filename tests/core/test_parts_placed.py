@@ -139,6 +139,23 @@ def test_parts_lie_on_what_is_there_of_a_rest(rings):
     assert all(s.trouble(2.0) == (set(), set()) for s in sheets)
 
 
+@pytest.mark.parametrize("rings", [L_SHAPE, WINDOWED])
+def test_a_rest_is_fed_to_a_roll_cutter_too(rings):
+    """In its true shape, with the margins by which the feed holds it; one wider than the roll is left."""
+    roll = next(m for m in shipped() if m.key == "roll").carriers[0]
+    wide, high = (v * 2 for v in area_of(rings).bounds[2:])
+    rings = tuple(tuple((2 * x, 2 * y) for x, y in ring) for ring in rings)
+    rests = (Rest(Carrier("wide", "wide", roll.width_mm + 9, 300.0)),
+             Rest(Carrier("rest", "rest", wide, high), rings))
+    group = group_of([areas_of(box(0, 0, 70, 30)) for _ in range(5)])
+    *_, (sheets, left_over) = plan.placings(group, [roll], 2.0, {}, rests)
+    assert not left_over and sheets[0].is_offcut and sheets[0].carrier.key == "rest" and len(sheets[0].placed) >= 3
+    there = area_of(rings).buffer(0.02)
+    for placed in sheets[0].placed:
+        assert there.covers(placed.area) and placed.box[0] >= roll.side_mm - 0.02
+    assert all(s.trouble(2.0) == (set(), set()) for s in sheets) and sheets[0].length_mm == high
+
+
 def test_parts_on_a_rest_keep_within_it_though_the_carrier_has_margins():
     """A part as wide as the rest lies on it: it was moved by the margins of the carrier below."""
     rest = Rest(Carrier("rest", "rest", 62.0, 62.0))

@@ -185,9 +185,11 @@ class _Camera:
         works = ("lantern banner", "six badges", "lighthouse badge", "paper boat", "quay sign")
         with Logbook(data_folder() / "logbook.db") as book:
             cutter = "Blade cutter with carriers"
-            kept, look = keep_work(demo("lighthouse").project(), demo("lighthouse").thumbnail_path.read_bytes())
-            book.add(*(Job(name, f"{name}.plt", source=kept, picture=look, width_mm=110.0 + 60 * n, sheets=1 + n, machine=cutter,
-                           planned_s=900.0 + 420 * n, real_s=0.0 if n == 4 else 960.0 + 380 * n, film_mm2=9e4 * (n + 1),
+            shown = demo("lighthouse")
+            kept, look = keep_work(shown.project(), shown.thumbnail_path.read_bytes())
+            book.add(*(Job(name, f"{name}.plt", source=kept, picture=look, width_mm=110.0 + 60 * n, sheets=1 + n,
+                           machine=cutter, planned_s=900.0 + 420 * n, film_mm2=9e4 * (n + 1),
+                           real_s=0.0 if n == 4 else 960.0 + 380 * n,
                            cost=4.2 + 3.1 * n, state="planned" if n == 4 else "done",
                            at=f"2026-11-{24 + n}T18:{10 + n}")
                        for n, name in enumerate(works)))

@@ -1,8 +1,8 @@
 """Jobs of a month by their days."""
 
-from PySide6.QtCore import QDate, QLocale, QRect, Qt, Signal
+from PySide6.QtCore import QDate, QRect, Qt, Signal
 from PySide6.QtGui import QColor, QPen
-from PySide6.QtWidgets import QCalendarWidget, QHBoxLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCalendarWidget, QHBoxLayout, QMenu, QToolButton, QVBoxLayout, QWidget
 
 from sketchloom.app import dyes
 from sketchloom.app.parts.widgets import button, label
@@ -24,11 +24,20 @@ class JobCalendar(QCalendarWidget):
         self.setAccessibleName(self.tr("Calendar of jobs"))
         self.setVerticalHeaderFormat(QCalendarWidget.VerticalHeaderFormat.NoVerticalHeader)
         self.setNavigationBarVisible(False)
+        self._hush()
+        self.currentPageChanged.connect(lambda *_: self._hush())
         self.setHorizontalHeaderFormat(QCalendarWidget.HorizontalHeaderFormat.NoHorizontalHeader)
         self.setGridVisible(True)
         self._jobs = {}
         self.currentPageChanged.connect(self.wanted)
         self.selectionChanged.connect(self._choose)
+
+    def _hush(self):
+        """The bar that is hidden says nothing: it has the toolkit's own language."""
+        for menu in self.findChildren(QMenu):
+            menu.clear()
+        for part in self.findChildren(QToolButton):
+            part.setText("")
 
     def ask(self) -> None:
         """Its month anew."""
@@ -55,7 +64,7 @@ class JobCalendar(QCalendarWidget):
 
     def _describe(self):
         its = self.jobs_of(self.selectedDate())
-        day = self.locale().toString(self.selectedDate(), self.locale().FormatType.LongFormat)
+        day = self.selectedDate().toString(Qt.DateFormat.ISODate)
         self.setAccessibleDescription(self.tr("{0}: {1}").format(day, ", ".join(name for _, name, _ in its) or "–"))
 
     def paintCell(self, painter, rect, date):
@@ -102,9 +111,10 @@ class Month(QWidget):
             head.addWidget(one)
         head.addWidget(self._name, 1)
         first = self.calendar.firstDayOfWeek().value
+        names = (self.tr("Mon"), self.tr("Tue"), self.tr("Wed"), self.tr("Thu"), self.tr("Fri"), self.tr("Sat"),
+                 self.tr("Sun"))
         for n in range(7):
-            name = self.calendar.locale().dayName((first - 1 + n) % 7 + 1, QLocale.FormatType.ShortFormat)
-            day = label(name, "quiet")
+            day = label(names[(first - 1 + n) % 7], "quiet")
             day.setAlignment(Qt.AlignmentFlag.AlignCenter)
             days.addWidget(day, 1)
         column.addLayout(head)
@@ -114,5 +124,7 @@ class Month(QWidget):
         self._say()
 
     def _say(self):
-        shown = QDate(self.calendar.yearShown(), self.calendar.monthShown(), 1)
-        self._name.setText(self.calendar.locale().toString(shown, "MMMM yyyy"))
+        months = (self.tr("January"), self.tr("February"), self.tr("March"), self.tr("April"), self.tr("May"),
+                  self.tr("June"), self.tr("July"), self.tr("August"), self.tr("September"), self.tr("October"),
+                  self.tr("November"), self.tr("December"))
+        self._name.setText(f"{months[self.calendar.monthShown() - 1]} {self.calendar.yearShown()}")

@@ -43,8 +43,8 @@ class JobDetails(QWidget):
         self.back = button(self.tr("It did not run"), "restore", self.tr("What it took comes back into the stock"))
         for one, state in ((self.begin, RUNNING), (self.done, DONE), (self.failed, FAILED), (self.back, PLANNED)):
             one.clicked.connect(lambda _=False, s=state: self.ran.emit(s, self.minutes.value()))
-        self.size = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
-        self.size.committed.connect(self._take_size)
+        self.wide = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
+        self.wide.committed.connect(self._take_size)
         self.same = button(self.tr("Open it again"), "refresh", self.tr("As it was released, at this width"))
         self.other = button(self.tr("In other colours"), "brush", self.tr("The same, at its layers"))
         self.same.clicked.connect(lambda: self.again.emit(self._mm, False))
@@ -62,12 +62,12 @@ class JobDetails(QWidget):
         whole.setContentsMargins(0, 0, 0, 0)
         whole.addWidget(self._body)
         form(self._body, self.look, self.figures, (self.tr("It took"), self.minutes), (self.begin, self.done),
-             (self.failed, self.back), label(self.tr("Again"), "section"), (self.tr("Width"), self.size),
+             (self.failed, self.back), label(self.tr("Again"), "section"), (self.tr("Width"), self.wide),
              (self.same, self.other), label(self.tr("Approvals"), "section"), self.approvals, self.approve, self._files)
 
     def show_unit(self, unit: str) -> None:
         self._unit = unit
-        self.size.show_value(self._mm, unit)
+        self.wide.show_value(self._mm, unit)
 
     def _take_size(self, mm):
         self._mm = mm
@@ -87,7 +87,7 @@ class JobDetails(QWidget):
                             (self.same, bool(job.source)), (self.other, bool(job.source))):
             part.setEnabled(is_on)
         self._mm = min(max(job.width_mm, MIN_SIZE_MM), MAX_SIZE_MM)
-        self.size.show_value(self._mm, self._unit)
+        self.wide.show_value(self._mm, self._unit)
         self.show_look(None)
         self.show_approvals(())
         names = job.files.split("\n")

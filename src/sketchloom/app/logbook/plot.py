@@ -22,6 +22,7 @@ class Plot(Picture):
         self.setMinimumSize(theme.px(320), theme.px(240))
         self._chart, self._empty = None, ""
         self._titles, self._legend = ("", ""), ()
+        self.setAccessibleName(self.tr("Plot"))
 
     def show_chart(self, chart, x: str, y: str, legend=(), empty: str = "") -> None:
         """A chart with the names of its axes; ``legend``: what each shape means; ``empty``: said where there is none.

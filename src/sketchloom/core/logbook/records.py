@@ -16,6 +16,7 @@ from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all, settings_of
 from sketchloom.core.sheets.choices import rings_from_text as from_text
 from sketchloom.core.sheets.material import FAMILIES
+from sketchloom.core.sheets.prices import PER
 
 NOT_THROUGH, RIGHT, TOO_DEEP, TORN, LIFTED = VERDICTS = ("not through", "right", "too deep", "torn", "lifted")
 PLANNED, RUNNING, DONE, FAILED = STATES = ("planned", "running", "done", "failed")
@@ -48,7 +49,8 @@ class Batch:
     material: str = setting.text("", said("Material"), most=_TEXTS)
     batch: str = setting.text("", said("Batch"), most=_TEXTS)
     price: float = setting.number(0.0, 0.0, 1e6, said("Price"))
-    per: str = setting.choice("m2", ("sheet", "metre", "m2"), said("Price for"))
+    per: str = setting.choice("m2", PER, said("Price for"), names=(
+        said("a sheet"), said("a metre"), said("a square metre")))
     note: str = setting.text("", said("Note"), most=_LONG)
     at: str = setting.text("", said("Bought"), most=40)
 

@@ -255,14 +255,15 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
     if is_roll:
         high = sum(max(r.box[2] - r.box[0], r.box[3] - r.box[1]) + gap_mm + 1 for r in group.ready) + 10
     more = _bin(high, wide, gap_mm) if is_roll else _bin(wide, high, gap_mm)
-    rests = [] if is_roll else list(offcuts)
-    own = [_bin(*one.carrier.usable_mm, gap_mm) for one in rests]
+    rests = _fed(offcuts, carrier) if is_roll else list(offcuts)
+    own = [_bin(*one.carrier.usable_mm[::-1 if is_roll else 1], gap_mm) for one in rests]
     every = {n: by_hand[r.part.path] for n, r in enumerate(group.ready) if r.part.path in by_hand}
     on = _carriers(rests, carrier)
     found = {n: _fixed(bodies[n], group.ready[n], spot, on(spot.sheet), gap_mm, is_roll) for n, spot in every.items()}
     fixed = {n: spot for n, spot in found.items() if spot is not None}
     first = own + [more] * max(0, max((s[0] for s in fixed.values()), default=-1) + 1 - len(own))
-    missing = _missing(rests, gap_mm)
+    across = [one.high if is_roll else None for one in (*own, more)]
+    missing = _missing(rests, gap_mm, across)
     absent = {len(bodies) + n: spot for n, (_, spot) in enumerate(missing)}
     for made in plans(bodies + [body for body, _ in missing], first, more, fixed, seed, keep, absent):
         sheets: dict[int, list[Placed]] = {}
@@ -272,7 +273,7 @@ def _on(group, carrier, gap_mm, by_hand, offcuts, seed, keep):
             ready = group.ready[n]
             sheets.setdefault(spot[0], []).append(
                 _where_put(ready, every[n]) if n in fixed else
-                _where_found(ready, bodies[n], spot, on(spot[0]), gap_mm, more.high if is_roll else None))
+                _where_found(ready, bodies[n], spot, on(spot[0]), gap_mm, across[min(spot[0], len(own))]))
         yield (tuple(Sheet(group, number, on(number), tuple(sheets[number]),
                            rests[number] if number < len(rests) else None) for number in sorted(sheets)),
                tuple(group.ready[n] for n in made.left_over))
@@ -284,22 +285,35 @@ def _lies_on(rest, carrier):
     return all(a <= b + _ROUND for a, b in zip(sorted((rest.width_mm, rest.height_mm)), sides, strict=True))
 
 
+def _fed(rests, carrier):
+    """Rests that a roll's feed takes: they keep its margins, by which it holds them."""
+    least = 2 * max(carrier.side_mm, carrier.end_mm) + _ROUND
+    return [replace(one, carrier=replace(one.carrier, side_mm=carrier.side_mm, end_mm=carrier.end_mm))
+            for one in rests if min(one.carrier.width_mm, one.carrier.height_mm) > least
+            and one.carrier.width_mm <= carrier.width_mm + _ROUND]
+
+
 def _carriers(rests, carrier):
     """The carrier of each sheet by its number: rests come first."""
     return lambda number: rests[number].carrier if number < len(rests) else carrier
 
 
-def _missing(rests, gap_mm):
-    """What of rests is not there, as bodies that stay in their places; parts may come as near to it as to any edge."""
+def _missing(rests, gap_mm, across):
+    """What of rests is not there, as bodies that stay in their places; parts may come as near to it as to any edge.
+    ``across``: the width of each on a roll, along which bodies are laid, else None."""
     made = []
     for number, rest in enumerate(rests):
         # parts are larger by half the gap all round, and may reach so far over an edge
         gone = rest.missing.buffer(-gap_mm / 2 - SAFE_MM, join_style="mitre")
+        shift, wide = _shift(rest.carrier, gap_mm), across[number]
+
+        def in_bin(xy, shift=shift, wide=wide):
+            xy = xy - shift
+            return xy if wide is None else np.stack([xy[:, 1], wide - xy[:, 0]], 1)
         for piece in getattr(gone, "geoms", [gone]):
             if not piece.is_empty:
-                body = body_of(shapely.MultiPolygon([piece]), 0.0, simpler_mm=0.0)
-                x, y = np.array(body.middle) - _shift(rest.carrier, gap_mm)
-                made.append((body, (number, 0, float(x), float(y))))
+                body = body_of(shapely.MultiPolygon([shapely.transform(piece, in_bin)]), 0.0, simpler_mm=0.0)
+                made.append((body, (number, 0, *body.middle)))
     return made
 
 

@@ -5164,6 +5164,18 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Preis je</translation>
     </message>
     <message>
+        <source>a sheet</source>
+        <translation>einen Bogen</translation>
+    </message>
+    <message>
+        <source>a metre</source>
+        <translation>einen Meter</translation>
+    </message>
+    <message>
+        <source>a square metre</source>
+        <translation>einen Quadratmeter</translation>
+    </message>
+    <message>
         <source>Note</source>
         <translation>Notiz</translation>
     </message>
@@ -11220,6 +11232,82 @@ seinesgleichen</translation>
     <message>
         <source>Next month</source>
         <translation>Nächster Monat</translation>
+    </message>
+    <message>
+        <source>Mon</source>
+        <translation>Mo</translation>
+    </message>
+    <message>
+        <source>Tue</source>
+        <translation>Di</translation>
+    </message>
+    <message>
+        <source>Wed</source>
+        <translation>Mi</translation>
+    </message>
+    <message>
+        <source>Thu</source>
+        <translation>Do</translation>
+    </message>
+    <message>
+        <source>Fri</source>
+        <translation>Fr</translation>
+    </message>
+    <message>
+        <source>Sat</source>
+        <translation>Sa</translation>
+    </message>
+    <message>
+        <source>Sun</source>
+        <translation>So</translation>
+    </message>
+    <message>
+        <source>January</source>
+        <translation>Januar</translation>
+    </message>
+    <message>
+        <source>February</source>
+        <translation>Februar</translation>
+    </message>
+    <message>
+        <source>March</source>
+        <translation>März</translation>
+    </message>
+    <message>
+        <source>April</source>
+        <translation>April</translation>
+    </message>
+    <message>
+        <source>May</source>
+        <translation>Mai</translation>
+    </message>
+    <message>
+        <source>June</source>
+        <translation>Juni</translation>
+    </message>
+    <message>
+        <source>July</source>
+        <translation>Juli</translation>
+    </message>
+    <message>
+        <source>August</source>
+        <translation>August</translation>
+    </message>
+    <message>
+        <source>September</source>
+        <translation>September</translation>
+    </message>
+    <message>
+        <source>October</source>
+        <translation>Oktober</translation>
+    </message>
+    <message>
+        <source>November</source>
+        <translation>November</translation>
+    </message>
+    <message>
+        <source>December</source>
+        <translation>Dezember</translation>
     </message>
 </context>
 <context>
