@@ -145,3 +145,4 @@ def test_prices_that_are_none_are_refused(tmp_path, text, capsys):
 def test_an_offcut_is_used_up_first(tmp_path):
     told, _ = traced(tmp_path, "--machine", "blade", "--offcut", "120x120mm")
     assert told["sheets"][0]["carrier"] == "offcut-0" and np.isclose(told["sheets"][0]["width_mm"], 120)
+    assert sum(one["carrier"] == "offcut-0" for one in told["sheets"]) == 1, "there is one of it, for one colour"

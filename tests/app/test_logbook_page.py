@@ -237,7 +237,7 @@ def test_the_whole_way_of_a_job_and_the_next_one_from_its_rest(person, tmp_path,
     assert paced.tally.total_s > 1.15 * before and paced.tally.measured
     box = window.panels[SHEETS].offcuts
     wait(lambda: not box.stock.isHidden(), 30, "the rests that suit")
-    person.click("Use them first", window.notices)
+    person.click("Use", window.notices)
     wait(lambda: person.recipe.offcuts, 30, "the rests are used")
     plan = planned(person)
     used = [sheet for sheet in plan.sheets if sheet.is_offcut]

@@ -11,6 +11,7 @@ import shapely
 from sketchloom.core.base import ragged
 from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.base.progress import breathe
+from sketchloom.core.base.said import said
 from sketchloom.core.curves.curveset import segment_areas
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.layers.designs import SAME_SHEET
@@ -102,9 +103,10 @@ def plans_of(works, prices: Prices | None = None, cache: Cache | None = None) ->
     whole = partial(_whole, works, machine, prices, groups, found=found, gap=gap, too_many=too_many)
     current: list[tuple[tuple[Sheet, ...], tuple[Ready, ...]]] = []
     runs = []
-    for group in groups:
+    rests = _shared_out(recipe, groups, carriers, gap, cache)
+    for group, its in zip(groups, rests, strict=True):
         breathe()
-        run = placings(group, carriers, gap, by_hand, _offcuts(recipe, group), keep=cache.keep)
+        run = placings(group, carriers, gap, by_hand, its, keep=cache.keep)
         current.append(next(run))
         runs.append(run)
     known: dict[tuple, Timed] = {}
@@ -147,11 +149,26 @@ def _groups(ready):
     return [Group(material, its[0].part.name, its[0].part.hex, tuple(its)) for material, _, its in groups]
 
 
+def _shared_out(recipe, groups, carriers, gap, cache):
+    """The rests of each group: there is one of each, so what a group's first plan uses is no other's. What somebody put
+    by hand says nothing here, so that sheets keep their numbers."""
+    made, taken = [], set()
+    for group in groups:
+        its = tuple(one for one in _offcuts(recipe, group) if one.carrier.key not in taken)
+        if its:
+            sheets, _ = next(placings(group, carriers, gap, {}, its, keep=cache.keep))
+            used = {sheet.rest.carrier.key for sheet in sheets if sheet.rest is not None}
+            its = tuple(one for one in its if one.carrier.key in used)
+            taken |= used
+        made.append(its)
+    return made
+
+
 def _offcuts(recipe, group):
     """Rests that a group may be cut from."""
     lab = srgb_to_lab(np.array(from_hex(group.hex)))
     return tuple(
-        Rest(Carrier(f"offcut-{n}", f"{o.wide:g} × {o.high:g} mm", o.wide, o.high), o.rings, o.stock)
+        Rest(Carrier(f"offcut-{n}", str(said("Rest")), o.wide, o.high), o.rings, o.stock)
         for n, o in enumerate(recipe.offcuts)
         if (o.material is None or o.material == group.material)
         and (o.hex is None or float(ciede2000(lab, srgb_to_lab(np.array(from_hex(o.hex))))) <= SAME_SHEET))

@@ -4,11 +4,12 @@ from dataclasses import dataclass
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
-from PySide6.QtGui import QBrush, QColor, QPainterPath, QPen, QPolygonF
+from PySide6.QtGui import QBrush, QColor, QPen, QTransform
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench.chips import chip
 from sketchloom.app.bench.paint import RULER
+from sketchloom.app.work.paths import missing_path
 from sketchloom.core.base.units import MM_PER_IN
 
 _NUMBERED = 60
@@ -66,10 +67,7 @@ def paint_carrier(painter, sheet, view, unit: str, said: str) -> None:
 
 def _paint_missing(painter, missing, view):
     """What is not there of a rest, hatched."""
-    path = QPainterPath()
-    for piece in getattr(missing, "geoms", [missing]):
-        for ring in (piece.exterior, *piece.interiors):
-            path.addPolygon(QPolygonF([QPointF(*view.to_screen(x, y)) for x, y in ring.coords]))
+    path = QTransform(view.scale, 0, 0, view.scale, view.x, view.y).map(missing_path(missing))
     painter.setPen(QPen(QColor(dyes.EDGE), 1))
     painter.fillPath(path, QColor("#dcd8ce"))
     painter.setBrush(QBrush(QColor(dyes.INK_SOFT), Qt.BrushStyle.BDiagPattern))

@@ -8,7 +8,7 @@ from sketchloom.app import theme
 from sketchloom.app.painted import painted
 from sketchloom.app.parts.widgets import button, clear, counted, label
 from sketchloom.app.words import named
-from sketchloom.app.work.paths import qt_path
+from sketchloom.app.work.paths import missing_path, qt_path
 from sketchloom.core.base.units import format_length
 
 _PICTURE = QSize(96, 70)
@@ -79,6 +79,8 @@ def picture_of(sheet, size: QSize = _PICTURE) -> QImage:
     painter.setPen(pen)
     painter.setBrush(QColor("#f6f3ea"))
     painter.drawRect(QRectF(0, 0, wide, high))
+    if not sheet.missing.is_empty:
+        painter.fillPath(missing_path(sheet.missing), QColor("#bdb5a4"))
     for placed in sheet.placed:
         path = qt_path(placed.outline, 1.0)
         is_pen = placed.outline.pen_px is not None

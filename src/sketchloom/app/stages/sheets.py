@@ -16,6 +16,7 @@ from sketchloom.app.stages.planning.machine_box import MachineBox
 from sketchloom.app.stages.planning.offcuts_box import OffcutsBox
 from sketchloom.app.stages.planning.part_box import PartBox
 from sketchloom.app.stages.planning.size_box import SizeBox
+from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
 from sketchloom.core.sheets.machine import ROUTER
 from sketchloom.evaluate.carving import is_carved
@@ -119,7 +120,7 @@ class SheetsPanel(Panel):
         sheet, timed = plan.sheets[number], plan.timed[number]
         size = " × ".join(format_length(v, unit) for v in (sheet.carrier.width_mm, sheet.length_mm))
         self._sheet.show_values((
-            (self.tr("Carrier"), f"{sheet.carrier.name}, {size}"),
+            (self.tr("Carrier"), f"{named(sheet.carrier.name)}, {size}"),
             (self.tr("Used"), self.tr("{0} %").format(round(100 * sheet.used_share))),
             (self.tr("Cutting"), format_length(timed.run.cut_mm, unit, 0)),
             (self.tr("Travel"), self.tr("{0}, {1} in the order of the file").format(

@@ -1,8 +1,8 @@
 """Outlines as Qt paths: the one place where curves meet Qt."""
 
 import numpy as np
-from PySide6.QtCore import QByteArray, QDataStream, QIODevice
-from PySide6.QtGui import QPainterPath
+from PySide6.QtCore import QByteArray, QDataStream, QIODevice, QPointF
+from PySide6.QtGui import QPainterPath, QPolygonF
 
 from sketchloom.core.curves.outline import Outline
 from sketchloom.core.curves.seen import Bounded, Seen, seen_in
@@ -85,4 +85,13 @@ def path_of(seen: Seen, scale: float, is_closed: bool) -> QPainterPath:
     held = QByteArray(data)  # the stream reads from it, and keeps no hold on it
     stream = QDataStream(held, QIODevice.OpenModeFlag.ReadOnly)
     stream >> path
+    return path
+
+
+def missing_path(missing) -> QPainterPath:
+    """What is not there of a rest, mm."""
+    path = QPainterPath()
+    for piece in getattr(missing, "geoms", [missing]):
+        for ring in (piece.exterior, *piece.interiors):
+            path.addPolygon(QPolygonF([QPointF(x, y) for x, y in ring.coords]))
     return path

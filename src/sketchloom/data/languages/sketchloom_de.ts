@@ -6627,6 +6627,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <source>is none of the kinds that are kept ({kinds}).</source>
         <translation>ist keine der Arten, die aufgehoben werden ({kinds}).</translation>
     </message>
+    <message>
+        <source>Rest</source>
+        <translation>Rest</translation>
+    </message>
 </context>
 <context>
     <name>About</name>
@@ -12384,6 +12388,10 @@ seinesgleichen</translation>
 <context>
     <name>Plot</name>
     <message>
+        <source>Plot</source>
+        <translation>Diagramm</translation>
+    </message>
+    <message>
         <source>{0} marks</source>
         <translation>{0} Zeichen</translation>
     </message>
@@ -15369,8 +15377,12 @@ seinesgleichen</translation>
         <translation>Zuerst nehmen</translation>
     </message>
     <message>
-        <source>Leave them</source>
-        <translation>Liegen lassen</translation>
+        <source>Use it first</source>
+        <translation>Zuerst nehmen</translation>
+    </message>
+    <message>
+        <source>Not now</source>
+        <translation>Jetzt nicht</translation>
     </message>
 </context>
 <context>

@@ -49,7 +49,8 @@ class StockKeeping(QObject):
             self._logging.say("rests", "ask", counted(
                 len(found), self.tr("A rest in stock suits this plan."),
                 self.tr("{0} rests in stock suit this plan.")), (
-                    (self.tr("Use them first"), self._use), (self.tr("Leave them"), lambda: None)))
+                    (counted(len(found), self.tr("Use it first"), self.tr("Use them first")), self._use),
+                    (self.tr("Not now"), lambda: None)))
 
     def _use(self):
         from sketchloom.desk.shop import as_offcuts
