@@ -1,18 +1,17 @@
 """What is beside the list of jobs: how one stands, what it took, its picture, its approvals, and to do it again."""
 
-from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QPixmap
-from PySide6.QtWidgets import QDoubleSpinBox, QLabel, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtWidgets import QDoubleSpinBox, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.logbook.forms import form
+from sketchloom.app.logbook.look import Look
 from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.parts.widgets import Figures, button, label
 from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING
 from sketchloom.recipe.document import MAX_SIZE_MM, MIN_SIZE_MM
 
-_LOOK = QSize(300, 150)
 _ROWS = 3
 
 
@@ -28,9 +27,7 @@ class JobDetails(QWidget):
     def __init__(self):
         super().__init__()
         self._mm, self._unit = 100.0, "mm"
-        self.look = QLabel()
-        self.look.setAlignment(Qt.AlignmentFlag.AlignLeft)
-        self.look.setAccessibleName(self.tr("How the work looks"))
+        self.look = Look(self.tr("How the work looks"))
         self.figures = Figures()
         self.minutes = QDoubleSpinBox()
         self.minutes.setRange(0.0, 100_000.0)
@@ -88,20 +85,11 @@ class JobDetails(QWidget):
             part.setEnabled(is_on)
         self._mm = min(max(job.width_mm, MIN_SIZE_MM), MAX_SIZE_MM)
         self.wide.show_value(self._mm, self._unit)
-        self.show_look(None)
+        self.look.show_png(None)
         self.show_approvals(())
         names = job.files.split("\n")
         self._files.setText("\n".join(names[:_ROWS]) + (self.tr("\nand {0} more").format(len(names) - _ROWS)
                                                         if len(names) > _ROWS else ""))
-
-    def show_look(self, png: bytes | None) -> None:
-        """How the work looks; None for nothing kept."""
-        self.look.setVisible(png is not None)
-        if png is not None:
-            picture = QPixmap()
-            picture.loadFromData(png, "PNG")
-            self.look.setPixmap(picture.scaled(_LOOK, Qt.AspectRatioMode.KeepAspectRatio,
-                                               Qt.TransformationMode.SmoothTransformation))
 
     def show_approvals(self, some) -> None:
         """Approvals of the job, as they are kept."""

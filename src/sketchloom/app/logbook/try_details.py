@@ -1,18 +1,16 @@
 """What is beside the list of test cuts: the next try, its verdict, the piece to cut."""
 
-from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QPixmap
-from PySide6.QtWidgets import QComboBox, QDoubleSpinBox, QLabel, QLineEdit, QWidget
+from PySide6.QtCore import Signal
+from PySide6.QtWidgets import QComboBox, QDoubleSpinBox, QLineEdit, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.logbook.forms import form, names_of
+from sketchloom.app.logbook.look import Look
 from sketchloom.app.logbook.star_grid import StarGrid
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import named, told
 from sketchloom.core.logbook.records import VERDICTS, Try
 from sketchloom.core.sheets.material import FAMILIES
-
-_LOOK = QSize(300, 150)
 
 
 class TryDetails(QWidget):
@@ -36,9 +34,7 @@ class TryDetails(QWidget):
         self.blade = QComboBox()
         self.blade.setToolTip(self.tr("Those of the list of tools; a new blade cuts deeper"))
         self.show_blades(())
-        self.look = QLabel()
-        self.look.setAccessibleName(self.tr("How the star looks"))
-        self.look.hide()
+        self.look = Look(self.tr("How the star looks"))
         self.picture = button(self.tr("Picture of the chosen star…"), "photo")
         self.picture.setEnabled(False)
         self.picture.clicked.connect(self.picture_wanted)
@@ -108,21 +104,12 @@ class TryDetails(QWidget):
     def show_one(self, one) -> None:
         """A try, whose material is asked about; None changes nothing."""
         self.picture.setEnabled(one is not None)
-        self.show_look(None)
+        self.look.show_png(None)
         if one is not None:
             self.blade.setCurrentIndex(max(self.blade.findData(one.blade), 0))
             self.family.setCurrentIndex(max(self.family.findData(one.family), 0))
             self.material.setText(one.material)
             self._ask()
-
-    def show_look(self, png: bytes | None) -> None:
-        """How the chosen star looks; None for no picture."""
-        self.look.setVisible(png is not None)
-        if png is not None:
-            picture = QPixmap()
-            picture.loadFromData(png, "PNG")
-            self.look.setPixmap(picture.scaled(_LOOK, Qt.AspectRatioMode.KeepAspectRatio,
-                                               Qt.TransformationMode.SmoothTransformation))
 
     def show_proposal(self, made, tries: int, known) -> None:
         """The next try, and what is ``known``: the settings that were right last, how sure they are, 0 to 1, and since

@@ -113,7 +113,7 @@ class JobKeeping(QObject):
 
         def show(made):
             if self._page.chosen is not None and self._page.chosen.number == kept.number:
-                self._page.jobs.show_look(made[0])
+                self._page.jobs.look.show_png(made[0])
                 self._page.jobs.show_approvals(made[1])
         self._logging.with_book(read, show)
 

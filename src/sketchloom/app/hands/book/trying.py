@@ -103,7 +103,7 @@ class TryKeeping(QObject):
         def read(_):
             path = workshop.path_of(kept.one.picture)
             return None if path is None else path.read_bytes()
-        self._logging.with_book(read, self._page.tries.show_look)
+        self._logging.with_book(read, self._page.tries.look.show_png)
 
 
 def _next(book, family, material):
