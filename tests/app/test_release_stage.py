@@ -17,11 +17,13 @@ from app.driver import pause, wait, written
 from app.known import knowing_driver
 from app.person import Person
 from sketchloom.app.stages.numbers import LAYERS, RELEASE
+from sketchloom.core.logbook.records import Job
+from sketchloom.core.logbook.store import Logbook
 from sketchloom.core.playback.machine import Bed, StandIn
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.material import shipped as materials
 from sketchloom.core.simulate.camera import Shot
-from sketchloom.files import cut_files, user_data
+from sketchloom.files import cut_files, user_data, workshop
 from sketchloom.files.standing_in import Line
 from sketchloom.recipe.parts import LayerEdit
 
@@ -218,6 +220,12 @@ def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypat
         line.close()
     assert "Sent" in badge.window.notices.text_of("send") and not machine.errors
     assert np.array_equal(machine.moves().end, view._look.moves.end)
+
+    def jobs():
+        with Logbook(user_data.data_folder() / workshop.BOOK) as book:
+            return [kept.one for kept in book.all(Job)]
+    wait(lambda: [job.state for job in jobs()] == ["running"], 60, "the job that runs")
+    assert jobs()[0].began and jobs()[0].planned_s > 0 and jobs()[0].work == badge.driver.session.document.name
     monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("/dev/nowhere-at-all", True))
     badge.press(view.send)
     wait(lambda: "cannot be reached" in badge.window.notices.text_of("send"), 30, "a sentence")
