@@ -4,11 +4,11 @@ from PySide6.QtCore import QDate, QRect, Qt, Signal
 from PySide6.QtGui import QColor, QPen
 from PySide6.QtWidgets import QCalendarWidget, QHBoxLayout, QMenu, QToolButton, QVBoxLayout, QWidget
 
-from sketchloom.app import dyes
+from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING
 
-_DYE = {PLANNED: dyes.WOAD, RUNNING: dyes.WELD, DONE: dyes.MOSS, FAILED: dyes.MADDER}
+_DYE = {PLANNED: "WOAD", RUNNING: "WELD", DONE: "MOSS", FAILED: "MADDER"}
 _SIGN = {PLANNED: "○", RUNNING: "▸", DONE: "●", FAILED: "×"}
 """States are told by signs as well as by colours."""
 
@@ -69,27 +69,27 @@ class JobCalendar(QCalendarWidget):
 
     def paintCell(self, painter, rect, date):
         is_here = date.month() == self.monthShown()
-        painter.fillRect(rect, QColor(dyes.LINEN_LIGHT if is_here else "#e6e0d2"))
-        painter.setPen(QColor(dyes.INK if is_here else dyes.INK_SOFT))
+        painter.fillRect(rect, QColor(theme.LINEN_LIGHT if is_here else theme.LINEN_DEEP))
+        painter.setPen(QColor(theme.INK if is_here else theme.INK_SOFT))
         metrics, inner = painter.fontMetrics(), rect.adjusted(6, 3, -4, -3)
         painter.drawText(inner, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignTop, str(date.day()))
         its = self.jobs_of(date)
         room = max((inner.height() - metrics.height()) // metrics.height(), 0)
         shown = its if len(its) <= room else its[:max(room - 1, 0)]
         for row, (_, name, state) in enumerate(shown, 1):
-            painter.setPen(QColor(_DYE[state]))
+            painter.setPen(QColor(getattr(theme, _DYE[state])))
             line = QRect(inner.left(), inner.top() + row * metrics.height(), inner.width(), metrics.height())
             painter.drawText(line, Qt.AlignmentFlag.AlignLeft, metrics.elidedText(
                 f"{_SIGN[state]} {name}", Qt.TextElideMode.ElideRight, line.width()))
         if len(shown) < len(its):
-            painter.setPen(QColor(dyes.INK_SOFT))
+            painter.setPen(QColor(theme.INK_SOFT))
             line = QRect(inner.left(), inner.bottom() - metrics.height(), inner.width(), metrics.height())
             painter.drawText(line, Qt.AlignmentFlag.AlignLeft, self.tr("and {0} more").format(len(its) - len(shown)))
         if date == self.selectedDate():
-            painter.setPen(QPen(QColor(dyes.INK), 2))
+            painter.setPen(QPen(QColor(theme.INK), 2))
             painter.drawRect(rect.adjusted(1, 1, -2, -2))
         elif date == QDate.currentDate():
-            painter.setPen(QPen(QColor(dyes.EDGE), 1, Qt.PenStyle.DashLine))
+            painter.setPen(QPen(QColor(theme.EDGE), 1, Qt.PenStyle.DashLine))
             painter.drawRect(rect.adjusted(1, 1, -2, -2))
 
 

@@ -29,7 +29,7 @@ from sketchloom.core.logbook.records import Batch, Blade, Job, Stock, Try
 
 SHOWN = 200
 """Entries that are listed; a search finds others."""
-_TYPING_MS = 180
+_TYPING_MS, _WIDEST_PX = 180, 146
 KINDS = tuple(KEYS)
 LIST, CALENDAR, PLOT = LOOKS = ("list", "calendar", "plot")
 _TRAINER = "trainer"
@@ -95,6 +95,7 @@ class LogbookPage(QWidget):
         self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         self.table.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
         self.table.setTabKeyNavigation(False)
+        self.table.setWordWrap(False)
         self.table.verticalHeader().hide()
         self.table.itemSelectionChanged.connect(self._show_chosen)
         self.month, self.plot = Month(), Plot()
@@ -227,6 +228,8 @@ class LogbookPage(QWidget):
             for column, text in enumerate(cells(one.one, self.unit)):
                 self.table.setItem(row, column, QTableWidgetItem(text))
         self.table.resizeColumnsToContents()
+        for column in range(len(names)):
+            self.table.setColumnWidth(column, min(self.table.columnWidth(column), theme.px(_WIDEST_PX)))
         header = self.table.horizontalHeader()
         for column in range(len(names)):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.Stretch if column == WIDE.get(kind, 1)

@@ -3,15 +3,15 @@
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen, QPolygonF
 
-from sketchloom.app import dyes, theme
+from sketchloom.app import theme
 from sketchloom.app.painted import Picture, painted
 from sketchloom.desk import charts
 
 _LEFT, _TOP, _RIGHT, _BOTTOM = 64, 20, 20, 48
 _MARK_PX = 5.0
 _LEGEND_PX = 22
-_DYES = {charts.DOT: dyes.MOSS, charts.RING: dyes.MADDER, charts.CROSS: dyes.MADDER, charts.UP: dyes.WELD,
-         charts.DOWN: dyes.WOAD, charts.SQUARE: dyes.INK_SOFT}
+_DYES = {charts.DOT: "MOSS", charts.RING: "MADDER", charts.CROSS: "MADDER", charts.UP: "WELD", charts.DOWN: "WOAD",
+         charts.SQUARE: "INK_SOFT"}
 
 
 class Plot(Picture):
@@ -38,9 +38,9 @@ class Plot(Picture):
 
     @painted
     def paintEvent(self, painter):
-        painter.fillRect(self.rect(), QColor(dyes.LINEN_LIGHT))
+        painter.fillRect(self.rect(), QColor(theme.LINEN_LIGHT))
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.setPen(QColor(dyes.INK))
+        painter.setPen(QColor(theme.INK))
         if self._chart is None:
             painter.drawText(self.rect().adjusted(24, 24, -24, -24), Qt.AlignmentFlag.AlignCenter
                              | Qt.TextFlag.TextWordWrap, self._empty)
@@ -66,20 +66,20 @@ class Plot(Picture):
         metrics = painter.fontMetrics()
         for value, share in zip(chart.x.ticks, chart.x.share(chart.x.ticks).tolist(), strict=True):
             x = round(area.left() + share * area.width()) + 0.5
-            painter.setPen(QPen(QColor(dyes.LINE), 1))
+            painter.setPen(QPen(QColor(theme.LINE), 1))
             painter.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom()))
-            painter.setPen(QColor(dyes.INK))
+            painter.setPen(QColor(theme.INK))
             painter.drawText(QRectF(x - 40, area.bottom() + 4, 80, metrics.height()), theme.CENTRE, f"{value:g}")
         for value, share in zip(chart.y.ticks, chart.y.share(chart.y.ticks).tolist(), strict=True):
             y = round(area.bottom() - share * area.height()) + 0.5
-            painter.setPen(QPen(QColor(dyes.LINE), 1))
+            painter.setPen(QPen(QColor(theme.LINE), 1))
             painter.drawLine(QPointF(area.left(), y), QPointF(area.right(), y))
-            painter.setPen(QColor(dyes.INK))
+            painter.setPen(QColor(theme.INK))
             painter.drawText(QRectF(0, y - 12, _LEFT - 8, 24), Qt.AlignmentFlag.AlignRight
                              | Qt.AlignmentFlag.AlignVCenter, f"{value:g}")
-        painter.setPen(QPen(QColor(dyes.EDGE), 1))
+        painter.setPen(QPen(QColor(theme.EDGE), 1))
         painter.drawRect(area)
-        painter.setPen(QColor(dyes.INK))
+        painter.setPen(QColor(theme.INK))
         painter.drawText(QRectF(area.left(), self.height() - metrics.height() - 6, area.width(), metrics.height() + 2),
                          theme.CENTRE, self._titles[0])
         painter.save()
@@ -92,17 +92,17 @@ class Plot(Picture):
         chart = self._chart
         if chart.band is not None:
             lower, upper = self._at(area, chart.band[:, [0, 1]]), self._at(area, chart.band[:, [0, 2]])
-            moss = QColor(dyes.MOSS)
+            moss = QColor(theme.MOSS)
             moss.setAlpha(60)
-            painter.setPen(QPen(QColor(dyes.MOSS), 1, Qt.PenStyle.DashLine))
+            painter.setPen(QPen(QColor(theme.MOSS), 1, Qt.PenStyle.DashLine))
             painter.setBrush(moss)
             painter.drawPolygon(QPolygonF([*lower, *reversed(upper)]))
         if chart.line is not None:
-            painter.setPen(QPen(QColor(dyes.EDGE), 1.5, Qt.PenStyle.DashLine))
+            painter.setPen(QPen(QColor(theme.EDGE), 1.5, Qt.PenStyle.DashLine))
             painter.drawPolyline(self._at(area, chart.line))
         for shape, points in chart.marks.items():
-            painter.setPen(QPen(QColor(_DYES[shape]), 1.6))
-            painter.setBrush(Qt.BrushStyle.NoBrush if shape in (charts.RING, charts.CROSS) else QColor(_DYES[shape]))
+            painter.setPen(QPen(QColor(getattr(theme, _DYES[shape])), 1.6))
+            painter.setBrush(_fill(shape))
             for at in self._at(area, points):
                 draw_mark(painter, shape, at)
 
@@ -115,28 +115,32 @@ class Plot(Picture):
             y = area.top() + n * row
             share, floor = (float(chart.x.share(v)) for v in (value, least))
             is_short = value < least
-            painter.setPen(QColor(dyes.INK))
+            painter.setPen(QColor(theme.INK))
             painter.drawText(QRectF(4, y, names - 12, row), Qt.AlignmentFlag.AlignRight
                              | Qt.AlignmentFlag.AlignVCenter, metrics.elidedText(name, Qt.TextElideMode.ElideRight,
                                                                                  names - 12))
             painter.fillRect(QRectF(left, y + 0.2 * row, max(share * wide, 1.0), 0.6 * row),
-                             QColor(dyes.MADDER if is_short else dyes.WOAD))
+                             QColor(theme.MADDER if is_short else theme.WOAD))
             said = self.tr("{0} m², short").format(f"{value:.2f}") if is_short else f"{value:.2f} m²"
             painter.drawText(QPointF(left + max(share, floor) * wide + 8, y + row / 2 + metrics.ascent() / 2 - 1), said)
             if least:
-                painter.setPen(QPen(QColor(dyes.INK), 2))
+                painter.setPen(QPen(QColor(theme.INK), 2))
                 x = left + floor * wide
                 painter.drawLine(QPointF(x, y + 0.1 * row), QPointF(x, y + 0.9 * row))
 
     def _paint_legend(self, painter):
         x, metrics = float(_LEFT), painter.fontMetrics()
         for shape, words in self._legend:
-            painter.setPen(QPen(QColor(_DYES[shape]), 1.6))
-            painter.setBrush(Qt.BrushStyle.NoBrush if shape in (charts.RING, charts.CROSS) else QColor(_DYES[shape]))
+            painter.setPen(QPen(QColor(getattr(theme, _DYES[shape])), 1.6))
+            painter.setBrush(_fill(shape))
             draw_mark(painter, shape, QPointF(x + 6, 18))
-            painter.setPen(QColor(dyes.INK))
+            painter.setPen(QColor(theme.INK))
             painter.drawText(QPointF(x + 18, 18 + metrics.ascent() / 2 - 1), words)
             x += metrics.horizontalAdvance(words) + 38
+
+
+def _fill(shape):
+    return Qt.BrushStyle.NoBrush if shape in (charts.RING, charts.CROSS) else QColor(getattr(theme, _DYES[shape]))
 
 
 def draw_mark(painter, shape: str, at: QPointF) -> None:

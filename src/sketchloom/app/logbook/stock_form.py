@@ -3,7 +3,7 @@
 from PySide6.QtCore import QPointF
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen, QPolygonF
 
-from sketchloom.app import dyes, theme
+from sketchloom.app import theme
 from sketchloom.app.logbook.forms import RecordForm
 from sketchloom.app.painted import Picture, painted
 from sketchloom.core.logbook.records import Stock
@@ -37,7 +37,7 @@ class Shape(Picture):
         path = QPainterPath()
         for ring in self._rings:
             path.addPolygon(QPolygonF([QPointF(_EDGE + x * scale, _EDGE + y * scale) for x, y in (*ring, ring[0])]))
-        painter.setPen(QPen(QColor(dyes.INK), 1.5))
+        painter.setPen(QPen(QColor(theme.INK), 1.5))
         painter.setBrush(QColor(self._fill))
         painter.drawPath(path)
 
