@@ -49,6 +49,19 @@ def test_everything_has_room_at_any_size_of_text(lighthouse, at_text_size):
     assert all(not a.geometry().intersects(b.geometry()) for n, a in enumerate(shown) for b in shown[:n])
 
 
+def test_the_logbook_has_room_at_any_size_of_text(at_text_size, monkeypatch, tmp_path):
+    monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
+    window, page = at_text_size.window, at_text_size.window.logbook
+    window.show_logbook()
+    for key in ("jobs", "tests", "stock", "batches", "blades"):
+        page.which.chosen.emit(key)
+        pause(30)
+        assert (window.width(), window.height()) == LEAST
+        least = page.layout().minimumSize()
+        assert least.width() <= page.width() and least.height() <= page.height(), key
+        assert page.side.widget().minimumSizeHint().width() <= page.side.viewport().width(), key
+
+
 class Shown(QObject):
     """Parts that were shown."""
 

@@ -192,6 +192,14 @@ def text_px(designed: float) -> int:
     return max(px(designed), _LEAST_TEXT_PX)
 
 
+def is_large() -> bool:
+    """Whether text is so large that what lies side by side has not room on the smallest window."""
+    return _scale > _LARGE_SCALE
+
+
+_LARGE_SCALE = 1.25
+
+
 def size(width: float, height: float) -> QSize:
     """A size of the design at the user's size of text."""
     return QSize(px(width), px(height))

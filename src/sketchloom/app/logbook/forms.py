@@ -16,7 +16,7 @@ from sketchloom.core.base.setting import settings_of
 MM2_PER_M2 = 1e6
 _IN_M2 = ("least",)
 """Areas, which people say in square metres."""
-_FIELD_PX = 168
+_FIELD_PX, _NARROW_PX = 168, 110
 
 
 def names_of(kind, field):
@@ -24,17 +24,17 @@ def names_of(kind, field):
 
 
 def form(parent, *parts):
-    """Rows below each other: a widget, or a pair of words and a widget."""
+    """Rows below each other: a widget, words and a widget, or widgets beside each other where text leaves room."""
     column = QVBoxLayout(parent)
     column.setContentsMargins(0, 0, 0, 0)
     column.setSpacing(8)
     for part in parts:
         if isinstance(part, tuple):
-            row = QHBoxLayout()
+            row = QVBoxLayout() if theme.is_large() and not isinstance(part[0], str) else QHBoxLayout()
             if isinstance(part[0], str):
                 row.addWidget(label(part[0]), 1)
                 part[1].setAccessibleName(part[0])
-                part[1].setFixedWidth(theme.px(_FIELD_PX))
+                part[1].setFixedWidth(theme.px(_FIELD_PX if not theme.is_large() else _NARROW_PX))
                 row.addWidget(part[1])
             else:
                 for one in part:

@@ -24,7 +24,7 @@ from sketchloom.app.logbook.stock_form import StockForm
 from sketchloom.app.logbook.tables import KEYS, WIDE, cells, heads
 from sketchloom.app.logbook.trainer import Trainer
 from sketchloom.app.logbook.try_details import TryDetails
-from sketchloom.app.parts.widgets import Choice, button, counted, label
+from sketchloom.app.parts.widgets import Choice, button, counted, label, rows_of
 from sketchloom.core.logbook.records import Batch, Blade, Job, Stock, Try
 
 SHOWN = 200
@@ -71,7 +71,8 @@ class LogbookPage(QWidget):
             ("stock", self.tr("Stock"), self.tr("Rolls, sheets and offcuts that are there")),
             ("batches", self.tr("Materials"), self.tr("What was bought, by batch and price")),
             ("blades", self.tr("Tools"), self.tr("Blades and pens, and since when they are new")),
-            (_TRAINER, self.tr("Trainer"), self.tr("Small exercises on the demo works"))), self.tr("What is shown"))
+            (_TRAINER, self.tr("Trainer"), self.tr("Small exercises on the demo works"))), self.tr("What is shown"),
+            3 if theme.is_large() else None)
         self.which.show_value("jobs")
         self.which.chosen.connect(self._turn)
         self.looks = Choice((
@@ -104,6 +105,7 @@ class LogbookPage(QWidget):
         self.views = QStackedWidget()
         for part in (self.table, self.month, self.plot, self.trainer):
             self.views.addWidget(part)
+        self.views.setMinimumSize(theme.size(240, 110))  # else the tallest of its pages would say
         self.said = label("", "quiet")
         self.note = label("", "trouble")
         self.note.hide()
@@ -130,10 +132,13 @@ class LogbookPage(QWidget):
         second.addWidget(self.looks)
         second.addStretch(1)
         second.addWidget(self.search)
-        self.search.setFixedWidth(theme.px(240))
+        self.search.setMaximumWidth(theme.px(240))
+        self.search.setMinimumWidth(theme.px(120))
         foot.addWidget(self.said, 1)
-        for part in (self.take_in, self.export, self.remove):
-            foot.addWidget(part)
+        acts = (self.take_in, self.export, self.remove)
+        if not theme.is_large():
+            for part in acts:
+                foot.addWidget(part)
         told_row.addWidget(self.note, 1)
         told_row.addWidget(self.save)
         left.addWidget(label(self.tr("Logbook"), "section"))
@@ -142,18 +147,22 @@ class LogbookPage(QWidget):
         left.addLayout(second)
         left.addWidget(self.views, 1)
         left.addLayout(foot)
+        if theme.is_large():
+            left.addWidget(rows_of(*acts))
         self.side = QScrollArea()
         self.side.setAccessibleName(self.tr("What can be done to the chosen entry"))
         self.side.setWidgetResizable(True)
         self.side.setFrameShape(QScrollArea.Shape.NoFrame)
         self.side.setWidget(self.details)
-        self.side.setFixedWidth(theme.px(340))
+        self.side.setMinimumWidth(theme.px(216))
+        self.side.setMaximumWidth(theme.px(340))
         self.side.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         whole = QHBoxLayout(self)
         whole.setContentsMargins(16, 12, 16, 12)
         whole.setSpacing(16)
-        whole.addLayout(left, 1)
-        whole.addWidget(self.side)
+        whole.addLayout(left, 5)
+        whole.addWidget(self.side, 4)
+        self.setMinimumSize(theme.size(320, 200))  # of a window; in it there is more
 
     @property
     def is_training(self) -> bool:
