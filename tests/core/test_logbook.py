@@ -27,6 +27,8 @@ from sketchloom.core.logbook.records import KINDS, Approval, Job, Stock, Try
 from sketchloom.core.logbook.rescue import save_into
 from sketchloom.core.logbook.store import Logbook
 from sketchloom.core.logbook.trials import Family, Guesses, Settings
+from sketchloom.core.sheets.prices import Prices
+from sketchloom.desk import charts, shop
 
 ROOT = Path(__file__).parents[2]
 STAR = Try("red film", "heat film", 80.0, 100.0, "not through", at="2026-11-30T10:00")
@@ -554,3 +556,87 @@ def test_accounts_that_are_damaged_are_none():
     for text in ("{", "[]", '{"takes": [1]}', "[" * 2000):
         assert inventory.accounts_of(Job("a", takes=text)) == inventory.Accounts()
         assert inventory.rests_of(Job("a", rests=text)) == ()
+
+
+def a_book(path):
+    """A logbook with stock and a job that takes a sheet of it and leaves a rest."""
+    book = Logbook(path)
+    takes = inventory.Accounts((replace(SHEETS_2, sheets=1),))
+    rest = (inventory.Left("film", "#aa0000", 90.0, 60.0), inventory.Left("", "", 90.0, 60.0))
+    book.add(Stock("film", 305.0, 305.0, count=3, value=3.0),
+             Job("badge", takes=inventory.as_text(takes), rests=inventory.as_text(rest)))
+    return book
+
+
+def stock_of(book):
+    return [(k.one.kind, k.one.count) for k in book.all(Stock, newest_first=False)]
+
+
+@given(st.lists(st.sampled_from(records.STATES), min_size=1, max_size=6))
+@settings(max_examples=examples(30), deadline=None, suppress_health_check=[HealthCheck.function_scoped_fixture])
+def test_whatever_becomes_of_a_job_its_film_is_taken_once_and_its_rest_is_there_only_when_it_is_done(
+        tmp_path_factory, states):
+    names, prices = shop.Names({"film": ("Film",)}), Prices()
+    with a_book(tmp_path_factory.mktemp("log") / "a.db") as book:
+        for state in states:
+            assert shop.ran(book, 1, state, names, prices, 60.0) == ()
+            assert book.one(Job, 1).one.state == state
+            taken = state != records.PLANNED
+            rests = [] if state in (records.PLANNED, records.FAILED) else None
+            now = stock_of(book)
+            assert now[0] == ("sheet", 2 if taken else 3)
+            assert rests is None or now[1:] == rests
+            assert state != records.DONE or now[1:] == [("offcut", 1)], "what it is of is not known of the other"
+        shop.ran(book, 1, records.PLANNED, names, prices)
+        assert stock_of(book) == [("sheet", 3)] and book.all(Stock)[0].one.value == 3.0
+
+
+def test_what_is_not_in_stock_is_told_to_who_keeps_one(path):
+    names, prices = shop.Names({}), Prices()
+    with a_book(path) as book:
+        book.change(1, Stock("card", 305.0, 305.0))
+        (missing,) = shop.ran(book, 1, records.RUNNING, names, prices)
+        assert missing.sheets == 1 and missing.material == "film"
+        book.remove(Stock, 1)
+        assert shop.ran(book, 1, records.RUNNING, names, prices) == ()
+        with pytest.raises(AppError, match="not there"):
+            shop.ran(book, 9, records.RUNNING, names, prices)
+
+
+def test_a_month_has_its_jobs_by_their_days(path):
+    with Logbook(path) as book:
+        book.add(Job("one", at="2026-12-31T23:59:00+01:00"), Job("two", at="2026-12-01"), Job("three", at="2027-01-01"))
+        assert shop.month(book, 2026, 12) == {1: [(2, "two", "planned")], 31: [(1, "one", "planned")]}
+        assert shop.month(book, 2027, 1) == {1: [(3, "three", "planned")]}
+
+
+# -- plots ---------------------------------------------------------------------------------
+
+
+@given(st.floats(1e-3, 1e4), st.floats(1.01, 1e5))
+@settings(max_examples=examples(80), deadline=None)
+def test_numbers_beside_an_axis_are_round_and_few(low, times):
+    for ticks in (charts._ticks(low, low * times), charts._log_ticks(low, low * times)):
+        assert len(ticks) <= 13 and all(low * 0.999 <= t <= low * times * 1.001 for t in ticks)
+        for tick in ticks:
+            first = f"{tick:.6e}".split("e")[0].rstrip("0").rstrip(".")
+            assert len(first) <= 7
+    assert len(charts._ticks(low, low * times)) >= 2
+
+
+def test_a_plot_of_times_rings_what_does_not_go_with_the_others():
+    rows = np.array([[600.0, 700.0], [0.0, 50.0], [1200.0, 1300.0], [900.0, 90000.0]])
+    chart = charts.times(rows, [-1])
+    assert chart.count == 3 and len(chart.marks[charts.RING]) == 1
+    assert chart.marks[charts.RING][0].tolist() == [15.0, 1500.0]
+    assert charts.times(np.zeros((0, 2))) is None and charts.stock([]) is None and charts.verdicts("film", ()) is None
+    share = chart.x.share([chart.x.low, chart.x.high])
+    assert share == pytest.approx([0.0, 1.0])
+
+
+def test_the_band_of_a_plot_holds_what_was_right():
+    tries = (Try("a", "film", 60.0, 50.0, "not through"), Try("a", "film", 90.0, 50.0, "right"),
+             Try("a", "film", 130.0, 50.0, "too deep"))
+    band = charts.verdicts("film", tries).band
+    low, high = (float(np.interp(50.0, band[:, 0], band[:, k])) for k in (1, 2))
+    assert 60.0 < low <= high < 130.0

@@ -296,13 +296,10 @@ def _ran(book, options):
 
 
 def _rates(book, options):
-    from sketchloom.core.logbook.calibration import fitted
-    from sketchloom.core.logbook.records import Job
+    from sketchloom.desk.shop import fits
 
     machine = options.words[0] if options.words else ""
-    kept = book.all(Job, newest_first=False, **({"machine": machine} if machine else {}))
-    found = fitted([one.one for one in kept])
-    wrong = [kept[n].number for n in found.wrong]
+    found, wrong, _ = fits(book, machine)
     if options.take:
         from dataclasses import replace
 

@@ -75,7 +75,8 @@ def times(planned_real, wrong=()) -> Chart | None:
 
     Parameters
     ----------
-    planned_real : (N, 2) s, 0 where not known. wrong : places in it of jobs that do not go with the others.
+    planned_real : (N, 2) s, 0 where not known. wrong : places in it of jobs that do not go with the
+    others, from its end where they are below 0.
 
     Returns
     -------

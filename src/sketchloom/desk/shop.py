@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
+from typing import Any
 
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.said import said
@@ -15,6 +16,8 @@ from sketchloom.core.sheets.material import Material
 from sketchloom.core.sheets.prices import AREA, Prices
 
 _MONTHS = 12
+_FITTED = 1000
+"""Jobs that rates are fitted to: a workshop changes, and older ones say little of it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,11 +54,14 @@ def _ran(book, number, state, names, prices, real_s):
     stock = book.all(Stock)
     changed: list[tuple[int, Stock]] = []
     missing: tuple[Taken, ...] = ()
-    if state == PLANNED:
-        changed = [(n, one) for n, one in inventory.given_back(stock, accounts.booked) if n not in accounts.gave]
+    if state in (PLANNED, FAILED):  # what failed leaves no rests
         for entry in accounts.gave:
             book.drop(Stock, entry)
-        accounts = replace(accounts, booked=(), gave=())
+        stock = [one for one in stock if one.number not in accounts.gave]
+        accounts = replace(accounts, gave=())
+    if state == PLANNED:
+        changed = inventory.given_back(stock, accounts.booked)
+        accounts = replace(accounts, booked=())
         job = replace(job, began="", ended="", real_s=0.0)
     elif not accounts.booked:
         changed, booked, missing = inventory.taken_from(stock, accounts.takes, names)
@@ -70,7 +76,7 @@ def _ran(book, number, state, names, prices, real_s):
     takes = inventory.as_text(accounts) if accounts != Accounts() else ""
     for n, one in (*changed, (number, replace(job, state=state, takes=takes))):
         book.put_over(n, one)
-    return missing
+    return missing if stock else ()  # who keeps no stock is not told of it
 
 
 def _price(prices, key):
@@ -79,16 +85,18 @@ def _price(prices, key):
     return price.amount / 1e6 if price is not None and price.per == AREA else 0.0
 
 
-def fits(book: Logbook, machine: str) -> tuple[Fitted, list[int]]:
-    """Rates fitted to the jobs of a machine, and the numbers of the jobs that do not go with the others.
+def fits(book: Logbook, machine: str = "") -> tuple[Fitted, list[int], list[int]]:
+    """Rates fitted to the newest jobs of a machine, of all of them where none is said, the numbers of the jobs that do
+    not go with the others, and their places among all of the machine's, counted from the newest (-1).
 
     Raises
     ------
     AppError : there are too few.
     """
-    kept = book.all(Job, machine=machine, newest_first=False)
+    where: dict[str, Any] = {"machine": machine} if machine else {}
+    kept = book.all(Job, limit=_FITTED, **where)[::-1]
     found = fitted([one.one for one in kept])
-    return found, [kept[n].number for n in found.wrong]
+    return found, [kept[n].number for n in found.wrong], [n - len(kept) for n in found.wrong]
 
 
 def timed_machines(book: Logbook) -> list[str]:

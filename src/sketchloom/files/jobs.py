@@ -53,7 +53,9 @@ def _of_stock(plan, gap_mm):
     takes, left = [], []
     for sheet in plan.sheets:
         group, carrier = sheet.group, sheet.carrier
-        material = group.material or ""
+        material = group.material
+        if material is None:
+            continue  # nobody knows of what
         if sheet.rest is not None:
             if not sheet.rest.stock:
                 continue  # typed in; the stock knows nothing of it

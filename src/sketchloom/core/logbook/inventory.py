@@ -163,8 +163,8 @@ def given_back(stock: Sequence[Kept], booked: Sequence[Booking]) -> list[tuple[i
 def offcuts_left(number: int, rests: Sequence[Left], price_per_mm2=lambda material: 0.0) -> list[Stock]:
     """The rests of a job as stock, each worth its area."""
     made = []
-    for rest in rests:
-        one = Stock(rest.material or "?", rest.width_mm, rest.height_mm, OFFCUT, outline=rest.outline, job=number,
+    for rest in (one for one in rests if one.material):
+        one = Stock(rest.material, rest.width_mm, rest.height_mm, OFFCUT, outline=rest.outline, job=number,
                     hex=rest.hex, at=now())
         made.append(replace(one, value=min(one.area_mm2 * price_per_mm2(rest.material), 1e9)))
     return made

@@ -33,11 +33,11 @@ class RateKeeping(QObject):
             names = shop.timed_machines(book)
             its = machine if machine in names else next(iter(names), "")
             try:
-                found, wrong = shop.fits(book, its)
+                found, wrong, odd = shop.fits(book, its)
             except AppError as error:
-                found, wrong = error, []
+                found, wrong, odd = error, [], []
             figures = book.figures(Job, ("planned_s", "real_s"), **({"machine": its} if its else {}))
-            return names, its, found, wrong, charts.times(figures, getattr(found, "wrong", ()))
+            return names, its, found, wrong, charts.times(figures, odd)
 
         def show(made):
             names, its, found, wrong, chart = made
