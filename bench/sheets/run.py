@@ -13,6 +13,7 @@ from sketchloom.core.sheets import plan
 from sketchloom.core.sheets.choices import DEGREES, QUARTER
 from sketchloom.core.sheets.dividing import division
 from sketchloom.core.sheets.dividing.room import rooms_of
+from sketchloom.core.sheets.laying_out import placings
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.part import Part
 from sketchloom.core.sheets.placing.nofit import body_of
@@ -88,7 +89,7 @@ def _gaps():
             plan.Ready(Part(f"k{n}", "n", "#204060", None, straight_outline(a)), DEGREES[QUARTER],
                        bool(rng.integers(2))) for n, a in enumerate(areas)))
         # of a few also a better plan: of many that takes its time
-        plans = plan.placings(group, [BLADE.carriers[0]], gap, {})
+        plans = placings(group, [BLADE.carriers[0]], gap, {})
         for sheets, _ in itertools.islice(plans, 2 if len(areas) < 8 else 1):
             for sheet in sheets:
                 own = [p.area for p in sheet.placed]

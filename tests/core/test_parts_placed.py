@@ -13,6 +13,7 @@ from shapely import Point, Polygon, box
 from amounts import examples
 from sketchloom.core.shapes.polygons import areas_of, straight_outline
 from sketchloom.core.sheets import choices, plan
+from sketchloom.core.sheets.laying_out import Spot, placings
 from sketchloom.core.sheets.machine import Carrier, shipped
 from sketchloom.core.sheets.part import Part, area_moved, moved
 from sketchloom.core.sheets.placing.nofit import NoFits, body_of, grown_body
@@ -68,7 +69,7 @@ def test_parts_never_lie_nearer_than_the_gap_nor_over_the_edge(seed, gap, turns,
     rng = np.random.default_rng(seed)
     group = group_of([blob(rng, rng.uniform(10, 50)) for _ in range(int(rng.integers(2, 8)))],
                      turns=turns, mirrored=mirrored)
-    for sheets, left_over in itertools.islice(plan.placings(group, [carrier], gap, {}), 4):
+    for sheets, left_over in itertools.islice(placings(group, [carrier], gap, {}), 4):
         assert not left_over and sum(len(s.placed) for s in sheets) == len(group.ready)
         for sheet in sheets:
             areas = [p.area for p in sheet.placed]
@@ -88,7 +89,7 @@ def test_what_is_kept_of_one_plan_serves_the_next_and_changes_none():
             kept[key] = make()
         return kept[key]
     def last(**more):
-        *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {}, **more)
+        *_, (sheets, _) = placings(group, [BLADE.carriers[0]], 2.0, {}, **more)
         return [(p.part.path, p.turn, p.dx, p.dy) for s in sheets for p in s.placed]
     plain = last()
     assert last(keep=keep) == plain
@@ -100,7 +101,7 @@ def test_the_same_seed_gives_the_same_plans():
     rng = np.random.default_rng(3)
     group = group_of([blob(rng, 30) for _ in range(9)])
     one, two = ([[(p.turn, p.dx, p.dy) for s in sheets for p in s.placed]
-                 for sheets, _ in itertools.islice(plan.placings(group, [BLADE.carriers[0]], 2.0, {}), 3)]
+                 for sheets, _ in itertools.islice(placings(group, [BLADE.carriers[0]], 2.0, {}), 3)]
                 for _ in range(2))
     assert one == two
 
@@ -115,7 +116,7 @@ def test_a_piece_goes_into_the_window_of_another():
 def test_offcuts_are_used_up_first_and_what_fits_nowhere_is_told():
     small, large = areas_of(box(0, 0, 40, 40)), areas_of(box(0, 0, 900, 900))
     offcut = Carrier("rest", "rest", 60.0, 60.0)
-    ((sheets, left_over),) = plan.placings(group_of([small, large]), [BLADE.carriers[0]], 1.0, {}, (Rest(offcut),))
+    ((sheets, left_over),) = placings(group_of([small, large]), [BLADE.carriers[0]], 1.0, {}, (Rest(offcut),))
     assert [s.carrier.key for s in sheets] == ["rest"] and sheets[0].is_offcut
     assert [r.part.key for r in left_over] == ["k1"]
 
@@ -131,7 +132,7 @@ def test_parts_lie_on_what_is_there_of_a_rest(rings):
     wide, high = area_of(rings).bounds[2:]
     rest = Rest(Carrier("rest", "rest", wide, high), rings, 7)
     group = group_of([areas_of(box(0, 0, 44, 44)) for _ in range(6)])
-    *_, (sheets, left_over) = plan.placings(group, [BLADE.carriers[0]], 2.0, {}, (rest,))
+    *_, (sheets, left_over) = placings(group, [BLADE.carriers[0]], 2.0, {}, (rest,))
     assert not left_over and sheets[0].rest is rest and len(sheets[0].placed) >= 4
     there = area_of(rings).buffer(0.02)
     for placed in sheets[0].placed:
@@ -148,7 +149,7 @@ def test_a_rest_is_fed_to_a_roll_cutter_too(rings):
     rests = (Rest(Carrier("wide", "wide", roll.width_mm + 9, 300.0)),
              Rest(Carrier("rest", "rest", wide, high), rings))
     group = group_of([areas_of(box(0, 0, 70, 30)) for _ in range(5)])
-    *_, (sheets, left_over) = plan.placings(group, [roll], 2.0, {}, rests)
+    *_, (sheets, left_over) = placings(group, [roll], 2.0, {}, rests)
     assert not left_over and sheets[0].is_offcut and sheets[0].carrier.key == "rest" and len(sheets[0].placed) >= 3
     there = area_of(rings).buffer(0.02)
     for placed in sheets[0].placed:
@@ -159,7 +160,7 @@ def test_a_rest_is_fed_to_a_roll_cutter_too(rings):
 def test_parts_on_a_rest_keep_within_it_though_the_carrier_has_margins():
     """A part as wide as the rest lies on it: it was moved by the margins of the carrier below."""
     rest = Rest(Carrier("rest", "rest", 62.0, 62.0))
-    ((sheets, _),) = plan.placings(group_of([areas_of(box(0, 0, 60, 60))]), [BLADE.carriers[0]], 1.0, {}, (rest,))
+    ((sheets, _),) = placings(group_of([areas_of(box(0, 0, 60, 60))]), [BLADE.carriers[0]], 1.0, {}, (rest,))
     assert sheets[0].trouble(1.0) == (set(), set())
     left, top, right, bottom = sheets[0].placed[0].box
     assert left >= -0.01 and top >= -0.01 and right <= 62.01 and bottom <= 62.01
@@ -168,23 +169,23 @@ def test_parts_on_a_rest_keep_within_it_though_the_carrier_has_margins():
 def test_a_place_by_hand_on_a_new_sheet_is_not_taken_for_one_on_a_rest_too_small_to_be_used():
     rest = Rest(Carrier("rest", "rest", 30.0, 30.0))
     group = group_of([areas_of(box(0, 0, 80, 60))])
-    ((sheets, _),) = plan.placings(group, [BLADE.carriers[0]], 1.0, {}, (rest,))
-    spot = plan.Spot(sheets[0].number, 0.0, 100.0, 50.0)
-    *_, (sheets, left_over) = plan.placings(group, [BLADE.carriers[0]], 1.0, {group.ready[0].part.path: spot}, (rest,))
+    ((sheets, _),) = placings(group, [BLADE.carriers[0]], 1.0, {}, (rest,))
+    spot = Spot(sheets[0].number, 0.0, 100.0, 50.0)
+    *_, (sheets, left_over) = placings(group, [BLADE.carriers[0]], 1.0, {group.ready[0].part.path: spot}, (rest,))
     assert not left_over and not sheets[0].is_offcut and sheets[0].placed[0].box[:2] == pytest.approx((100.0, 50.0))
 
 
 def test_what_is_left_of_a_sheet_is_kept_in_its_true_shape_and_used_by_the_next():
     """The area of what is kept is that of the sheet less what lies within the gap of a part, but for slivers."""
     group = group_of([areas_of(box(0, 0, 120, 200))])
-    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {})
+    *_, (sheets, _) = placings(group, [BLADE.carriers[0]], 2.0, {})
     (wide, high, rings), *_ = rests_of(sheets[0], 2.0)
     assert choices.rings_from_text(choices.rings_as_text(rings)) == rings and rings
     kept, sheet = area_of(rings), sheets[0].carrier
     assert 0.9 * (sheet.width_mm * sheet.height_mm - 124 * 204) < kept.area < sheet.width_mm * sheet.height_mm - 24_000
     rest = Rest(Carrier("rest", "rest", wide, high), rings, 3)
     next_job = group_of([areas_of(box(0, 0, 90, 250))])
-    *_, (again, left_over) = plan.placings(next_job, [BLADE.carriers[0]], 2.0, {}, (rest,))
+    *_, (again, left_over) = placings(next_job, [BLADE.carriers[0]], 2.0, {}, (rest,))
     assert not left_over and again[0].rest is rest and again[0].trouble(2.0) == (set(), set())
     smaller = rests_of(again[0], 2.0)
     assert sum(area_of(r).area if r else w * h for w, h, r in smaller) < kept.area - 90 * 250
@@ -192,8 +193,8 @@ def test_what_is_left_of_a_sheet_is_kept_in_its_true_shape_and_used_by_the_next(
 
 def test_what_was_put_somewhere_by_hand_stays_there_and_others_keep_off():
     group = group_of([areas_of(box(0, 0, 80, 60)) for _ in range(4)])
-    spot = plan.Spot(1, 90.0, 100.0, 50.0)
-    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, {group.ready[2].part.path: spot})
+    spot = Spot(1, 90.0, 100.0, 50.0)
+    *_, (sheets, _) = placings(group, [BLADE.carriers[0]], 2.0, {group.ready[2].part.path: spot})
     (mine,) = [(s, p) for s in sheets for p in s.placed if p.part.key == "k2"]
     assert mine[1].by_hand and mine[1].box == pytest.approx((100.0, 50.0, 160.0, 130.0))
     assert all(s.trouble(2.0) == (set(), set()) for s in sheets)
@@ -201,9 +202,9 @@ def test_what_was_put_somewhere_by_hand_stays_there_and_others_keep_off():
 
 def test_parts_put_onto_each_other_by_hand_are_in_trouble_and_so_is_what_hangs_over():
     group = group_of([areas_of(box(0, 0, 80, 60)) for _ in range(3)])
-    spots = {r.part.path: plan.Spot(0, 0.0, *at) for r, at in zip(group.ready, [(20, 20), (60, 40), (270, 200)],
+    spots = {r.part.path: Spot(0, 0.0, *at) for r, at in zip(group.ready, [(20, 20), (60, 40), (270, 200)],
                                                                  strict=True)}
-    *_, (sheets, _) = plan.placings(group, [BLADE.carriers[0]], 2.0, spots)
+    *_, (sheets, _) = placings(group, [BLADE.carriers[0]], 2.0, spots)
     assert sheets[0].trouble(2.0) == ({0, 1}, {2})
 
 

@@ -21,9 +21,10 @@ from sketchloom.core.layers.weeding import weeding_cuts
 from sketchloom.core.sheets import aids, choices
 from sketchloom.core.sheets.dividing.division import Divided, divided
 from sketchloom.core.sheets.dividing.room import rooms_of
+from sketchloom.core.sheets.laying_out import Spot, placings
 from sketchloom.core.sheets.machine import PEN, Carrier, Machine, shipped
 from sketchloom.core.sheets.part import Part, in_mm
-from sketchloom.core.sheets.plan import Group, Ready, Sheet, Spot, Timed, placings, timed
+from sketchloom.core.sheets.plan import Group, Ready, Sheet, Timed, timed
 from sketchloom.core.sheets.prices import Prices
 from sketchloom.core.sheets.rests import Rest
 from sketchloom.core.sheets.tally import tally_of

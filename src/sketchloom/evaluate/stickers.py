@@ -14,9 +14,10 @@ from sketchloom.core.curves.outline import Outline
 from sketchloom.core.printing.bleed import with_bleed
 from sketchloom.core.printing.marks import CLEAR_MM
 from sketchloom.core.shapes.polygons import areas_of, grown, outline_of_area
+from sketchloom.core.sheets.laying_out import placings
 from sketchloom.core.sheets.machine import Carrier
 from sketchloom.core.sheets.part import Part, in_mm
-from sketchloom.core.sheets.plan import Group, Ready, Sheet, placings
+from sketchloom.core.sheets.plan import Group, Ready, Sheet
 
 THROUGH_MM = 3.0
 """The cut through the backing runs so far outside the kiss cut: enough to take hold of (common practice, no source)."""
