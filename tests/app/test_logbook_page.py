@@ -66,6 +66,12 @@ def test_a_release_becomes_a_job_whose_real_time_is_written_down(person, tmp_pat
     (job,) = kept(Job)
     assert job.work == "lighthouse-badge" and job.real_s == 42 * 60 and job.ended and len(job.digest) == 64
     assert job.files.endswith("badge.svg") and json.loads(job.settings)["unit"] == "mm" and job.width_mm == 120
+    person.driver.type_into(page.jobs.note, "the blade was blunt")
+    wait(lambda: kept(Job)[0].note, 30, "what really happened")
+    assert kept(Job)[0].note == "the blade was blunt" and kept(Job)[0].real_s == 42 * 60
+    page.search.setText("blunt")
+    page.ask()
+    listed(page, 1)
     page.search.setText("nothing like it")
     page.ask()
     listed(page, 0)

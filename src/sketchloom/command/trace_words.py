@@ -89,7 +89,8 @@ def wrong_together(options) -> str | None:
     splits = options.per_layer or options.per_piece or options.per_design
     lone_files = options.report or options.plan
     return next((words for is_wrong, words in (
-        *_wrong_places(options, alone, splits, lone_files), *_wrong_reports(options, alone, lone_files)
+        *_wrong_places(options, alone, splits, lone_files), *_wrong_lone(options, alone), *_wrong_camera(options),
+        *_wrong_reports(options, alone, lone_files)
     ) if is_wrong), None)
 
 
@@ -105,18 +106,31 @@ def _wrong_places(options, alone, splits, lone_files):
          "--out takes one file; with several inputs, --per-... or --same-sheets name a folder with --out-dir."),
         ((bool(options.out) and bool(options.out_dir)) or not (options.out or options.out_dir or lone),
          "name the file to write with --out, or a folder with --out-dir."),
+    )
+
+
+def _wrong_lone(options, alone):
+    """What is wrong with what is of one work."""
+    lone = options.package or options.approval or options.print_cut or options.carved
+    return (
         (options.package and options.machine is None, "--package plans the job; name a --machine."),
         (lone and not alone, "--package, --approval, --print-cut and --carved take one input."),
+        (options.job and (options.same_sheets or options.as_layers or not (options.out or options.out_dir
+                                                                           or options.package)),
+         "--job is of files that are cut, of one work each; name --out, --out-dir or --package."),
+        (options.since and not options.approval, "--since marks changes on --approval; name one."),
+    )
+
+
+def _wrong_camera(options):
+    """What is wrong with the picture of a bed."""
+    return (
         (bool(options.camera) != bool(options.camera_scale or options.camera_bed),
          "--camera and --camera-scale, or --camera-bed, stand together."),
         (bool(options.camera_corners) and not options.camera_bed, "--camera-corners are of a --camera-bed; name it."),
         (bool(options.camera_scale) and bool(options.camera_bed),
          "--camera-scale is of a picture from straight above, --camera-bed of one by hand; name one of them."),
         (options.camera and not options.print_cut, "--camera says where the cuts of --print-cut go; name its folder."),
-        (options.job and (options.same_sheets or options.as_layers or not (options.out or options.out_dir
-                                                                           or options.package)),
-         "--job is of files that are cut, of one work each; name --out, --out-dir or --package."),
-        (options.since and not options.approval, "--since marks changes on --approval; name one."),
     )
 
 

@@ -42,23 +42,7 @@ def report_of(work: Work, source_file: str, timings_s: dict, *, compared: bool =
         "cells": work.traced.planar.face_count,
         "layers": [{**_layer(layer, work.mm_per_px), **sheet}
                    for layer, sheet in zip(work.layers, _sheets(work), strict=False)],
-        "layering": {
-            "way": work.laying.way,
-            "proposed": work.recipe.layering == PROPOSED,
-            "why": work.laying.why or None,
-            "laid_on": work.recipe.laid_on,
-            "stack_height_mm": round(work.stack_height_mm, 3),
-            "overlap_mm": work.laying.reach_mm(),
-            "sheets": len(work.layers),
-            "pieces": sum(layer.outline.pieces for layer in work.layers),
-            "windows": sum(layer.outline.holes for layer in work.layers),
-            "cut_length_mm": round(work.cut_length_mm, 3),
-            "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
-            "weeding_cuts_mm": round(work.weeding_length_mm, 3),
-            "thickest_sheets": None
-            if work.draws_with_pens
-            else sheets_on_each_other(work, work.depth, len(work.plans), work.laying.way),
-        },
+        "layering": _layering(work),
         **(_compared(work) if compared and not work.draws_with_pens else {}),
         "strokes": [
             {"width_mm": round(width, 3), "length_mm": round(length, 3)} for width, length in figures.strokes_mm(work)
@@ -108,6 +92,27 @@ def _source(work, source_file):
         **({} if work.thin_lines is None else {"thin_lines": {
             "width_px": round(work.thin_lines.width_px, 2), "length_px": round(work.thin_lines.length_px),
             "times": work.thin_lines.times}}),
+    }
+
+
+def _layering(work):
+    """The way of layering, and what all sheets take together."""
+    return {
+        "way": work.laying.way,
+        "proposed": work.recipe.layering == PROPOSED,
+        "why": work.laying.why or None,
+        "laid_on": work.recipe.laid_on,
+        "stack_height_mm": round(work.stack_height_mm, 3),
+        "overlap_mm": work.laying.reach_mm(),
+        "sheets": len(work.layers),
+        "pieces": sum(layer.outline.pieces for layer in work.layers),
+        "windows": sum(layer.outline.holes for layer in work.layers),
+        "cut_length_mm": round(work.cut_length_mm, 3),
+        "area_mm2": round(sum(layer.area_mm2 for layer in work.layers), 3),
+        "weeding_cuts_mm": round(work.weeding_length_mm, 3),
+        "thickest_sheets": None
+        if work.draws_with_pens
+        else sheets_on_each_other(work, work.depth, len(work.plans), work.laying.way),
     }
 
 

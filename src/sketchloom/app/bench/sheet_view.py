@@ -211,37 +211,38 @@ class SheetView(Picture):
             painter.save()
             painter.translate(*self._moved)
         bad = n in self._trouble[0] or n in self._trouble[1]
-        colour = QColor(placed.part.hex)
-        pen_width = placed.outline.pen_px
-        if pen_width is None:
-            painter.fillPath(path, colour)
-        if is_chosen:
-            edge = QPen(QColor(dyes.MADDER if bad else dyes.WOAD), 2.6)
-        elif bad:
-            edge = QPen(QColor(dyes.MADDER), 2.6)
-        else:
-            edge = QPen(QColor("#2b2620"), 0.8)
-        if pen_width is not None and not is_chosen and not bad:
-            edge = QPen(colour, max(pen_width, 0.05))
-        else:
-            edge.setCosmetic(True)
-        painter.strokePath(path, edge)
+        if placed.outline.pen_px is None:
+            painter.fillPath(path, QColor(placed.part.hex))
+        painter.strokePath(path, self._edge(placed, is_chosen, bad))
         if bad:
             painter.fillPath(path, QColor(156, 58, 48, 90))
-        lines = list(placed.ready.helpers)
-        if placed.ready.frame is not None:
-            lines.append(placed.ready.frame)
-        if lines:
-            # light below dark: seen on film of any colour
-            for pen in (QPen(QColor("#ffffff"), 2), QPen(QColor(dyes.INK_SOFT), 1, Qt.PenStyle.DotLine)):
-                pen.setCosmetic(True)
-                painter.setPen(pen)
-                for line in lines:
-                    painter.drawPolyline([QPointF(x, y) for x, y in placed.line(line).tolist()])
+        self._paint_helpers(painter, placed)
         if placed.part.count > 1:
             self._paint_count(painter, placed, self._moved if held else (0.0, 0.0))
         if held:
             painter.restore()
+
+    @staticmethod
+    def _edge(placed, is_chosen, bad):
+        """The pen of a part's outline."""
+        pen_width = placed.outline.pen_px
+        if pen_width is not None and not is_chosen and not bad:
+            return QPen(QColor(placed.part.hex), max(pen_width, 0.05))
+        edge = (QPen(QColor(dyes.MADDER if bad else dyes.WOAD), 2.6) if is_chosen or bad
+                else QPen(QColor("#2b2620"), 0.8))
+        edge.setCosmetic(True)
+        return edge
+
+    @staticmethod
+    def _paint_helpers(painter, placed):
+        """Cuts beside a part: its frame and those for weeding."""
+        lines = [*placed.ready.helpers, *(() if placed.ready.frame is None else (placed.ready.frame,))]
+        # light below dark: seen on film of any colour
+        for pen in (QPen(QColor("#ffffff"), 2), QPen(QColor(dyes.INK_SOFT), 1, Qt.PenStyle.DotLine)):
+            pen.setCosmetic(True)
+            painter.setPen(pen)
+            for line in lines:
+                painter.drawPolyline([QPointF(x, y) for x, y in placed.line(line).tolist()])
 
     def _paint_count(self, painter, placed, moved):
         """Which part of a divided layer it is, in its middle."""

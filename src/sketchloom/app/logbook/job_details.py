@@ -1,7 +1,7 @@
 """What is beside the list of jobs: how one stands, what it took, its picture, its approvals, and to do it again."""
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtWidgets import QDoubleSpinBox, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDoubleSpinBox, QLineEdit, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
 from sketchloom.app import theme
 from sketchloom.app.logbook.forms import form
@@ -13,16 +13,19 @@ from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING
 from sketchloom.recipe.document import MAX_SIZE_MM, MIN_SIZE_MM
 
 _ROWS = 3
+_CUSTOMER, _NOTE = 300, 2000
 
 
 class JobDetails(QWidget):
     """``ran``: how the chosen job stands now, and the minutes it took; ``again``: it is to be opened with another width
-    and, with True, at its colours; ``approval_wanted``; ``approval_opened``: the name of its file."""
+    and, with True, at its colours; ``approval_wanted``; ``approval_opened``: the name of its file;
+    ``noted``: whom it is for, and what is to be remembered of it."""
 
     ran = Signal(str, float)
     again = Signal(float, bool)
     approval_wanted = Signal()
     approval_opened = Signal(str)
+    noted = Signal(str, str)
 
     def __init__(self):
         super().__init__()
@@ -40,6 +43,12 @@ class JobDetails(QWidget):
         self.back = button(self.tr("It did not run"), "restore", self.tr("What it took comes back into the stock"))
         for one, state in ((self.begin, RUNNING), (self.done, DONE), (self.failed, FAILED), (self.back, PLANNED)):
             one.clicked.connect(lambda _=False, s=state: self.ran.emit(s, self.minutes.value()))
+        self.customer, self.note = QLineEdit(), QLineEdit()
+        self.customer.setMaxLength(_CUSTOMER)
+        self.note.setMaxLength(_NOTE)
+        self.note.setPlaceholderText(self.tr("what really happened"))
+        for one in (self.customer, self.note):
+            one.editingFinished.connect(self._take_note)
         self.wide = LengthEdit(self.tr("Width"), MIN_SIZE_MM, MAX_SIZE_MM)
         self.wide.committed.connect(self._take_size)
         self.same = button(self.tr("Open it again"), "refresh", self.tr("As it was released, at this width"))
@@ -59,7 +68,8 @@ class JobDetails(QWidget):
         whole.setContentsMargins(0, 0, 0, 0)
         whole.addWidget(self._body)
         form(self._body, self.look, self.figures, (self.tr("It took"), self.minutes), (self.begin, self.done),
-             (self.failed, self.back), label(self.tr("Again"), "section"), (self.tr("Width"), self.wide),
+             (self.failed, self.back), (self.tr("Customer"), self.customer), (self.tr("Note"), self.note),
+             label(self.tr("Again"), "section"), (self.tr("Width"), self.wide),
              (self.same, self.other), label(self.tr("Approvals"), "section"), self.approvals, self.approve, self._files)
 
     def show_unit(self, unit: str) -> None:
@@ -68,6 +78,13 @@ class JobDetails(QWidget):
 
     def _take_size(self, mm):
         self._mm = mm
+
+    def _take_note(self):
+        """Only what was typed, and only once."""
+        if self.customer.isModified() or self.note.isModified():
+            self.customer.setModified(False)
+            self.note.setModified(False)
+            self.noted.emit(self.customer.text().strip(), self.note.text().strip())
 
     def show_one(self, job) -> None:
         """A job, None for none."""
@@ -85,6 +102,9 @@ class JobDetails(QWidget):
             part.setEnabled(is_on)
         self._mm = min(max(job.width_mm, MIN_SIZE_MM), MAX_SIZE_MM)
         self.wide.show_value(self._mm, self._unit)
+        for part, text in ((self.customer, job.customer), (self.note, job.note)):
+            if not (part.hasFocus() and part.isModified()):
+                part.setText(text)
         self.look.show_png(None)
         self.show_approvals(())
         names = job.files.split("\n")

@@ -9079,6 +9079,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Was er brauchte, kommt ins Lager zurück</translation>
     </message>
     <message>
+        <source>what really happened</source>
+        <translation>was wirklich geschah</translation>
+    </message>
+    <message>
         <source>Width</source>
         <translation>Breite</translation>
     </message>
@@ -9117,6 +9121,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Again</source>
         <translation>Noch einmal</translation>
+    </message>
+    <message>
+        <source>Customer</source>
+        <translation>Kundschaft</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
     </message>
     <message>
         <source>Planned</source>

@@ -25,6 +25,7 @@ class JobKeeping(QObject):
         self._logging, self._session, self._window = logging, window.session, window
         page = self._page = logging.page
         page.jobs.ran.connect(self._ran)
+        page.jobs.noted.connect(self._note)
         page.jobs.again.connect(self._again)
         page.jobs.approval_wanted.connect(self._approve)
         page.jobs.approval_opened.connect(self._open_approval)
@@ -90,6 +91,17 @@ class JobKeeping(QObject):
                 self._logging.say("stock", "ask", self.tr("Not in stock: {0}.").format(
                     "; ".join(self._in_words(one) for one in missing[:4])))
         self._logging.with_book(lambda book: self._run(book, chosen.number, state, 60 * minutes), show)
+
+    def _note(self, customer, note):
+        chosen = self._page.chosen
+        if chosen is None:
+            return
+
+        def keep(book):
+            kept = book.one(Job, chosen.number)
+            if kept is not None:
+                book.change(chosen.number, replace(kept.one, customer=customer, note=note))
+        self._logging.do(keep)
 
     def _in_words(self, one):
         if one.entry:
