@@ -328,6 +328,13 @@ def test_the_calendar_and_the_plots_show_what_there_is(person):
     page.calendar.setSelectedDate(QDate(2026, 11, 5))
     wait(lambda: page.chosen is not None and page.chosen.one.work == "badge", 30, "the job of a day")
     assert "badge, sign" in page.calendar.accessibleDescription()
+    page.calendar.setFocus()
+    page.calendar.activated.emit(page.calendar.selectedDate())
+    wait(lambda: page.chosen.one.work == "sign", 30, "the next job of the day")
+    # one that is too old to be listed is shown all the same
+    page._kept, _ = [], page.table.setRowCount(0)
+    page.calendar.activated.emit(page.calendar.selectedDate())
+    wait(lambda: page.chosen is not None and page.chosen.one.work == "badge", 30, "the first one again")
     page.looks.chosen.emit("plot")
     wait(lambda: page.plot._chart is not None, 30, "the plot")
     assert page.plot._chart.count == 1 and "too few" in page.rates.said.text() and not page.rates.take.isEnabled()

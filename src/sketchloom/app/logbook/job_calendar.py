@@ -28,9 +28,11 @@ class JobCalendar(QCalendarWidget):
         self.currentPageChanged.connect(lambda *_: self._hush())
         self.setHorizontalHeaderFormat(QCalendarWidget.HorizontalHeaderFormat.NoHorizontalHeader)
         self.setGridVisible(True)
-        self._jobs = {}
+        self._jobs, self._taken = {}, -1
         self.currentPageChanged.connect(self.wanted)
         self.selectionChanged.connect(self._choose)
+        self.activated.connect(lambda _: self._choose(True))
+        self.setToolTip(self.tr("A double click, or Return, takes the next job of the day"))
 
     def _hush(self):
         """The bar that is hidden says nothing: it has the toolkit's own language."""
@@ -56,11 +58,14 @@ class JobCalendar(QCalendarWidget):
             return []
         return self._jobs.get(date.day(), [])
 
-    def _choose(self):
-        its = self.jobs_of(self.selectedDate())
+    def _choose(self, following=False):
+        """The first job of the day, or the one that follows the last one taken."""
+        its = [entry for entry, _, _ in self.jobs_of(self.selectedDate())]
         self._describe()
         if its:
-            self.taken.emit(its[0][0])
+            at = its.index(self._taken) + 1 if following and self._taken in its else 0
+            self._taken = its[at % len(its)]
+            self.taken.emit(self._taken)
 
     def _describe(self):
         its = self.jobs_of(self.selectedDate())

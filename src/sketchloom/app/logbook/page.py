@@ -38,11 +38,13 @@ _LOOKS_OF = {Job: LOOKS, Try: (LIST, PLOT), Stock: (LIST, PLOT)}
 
 class LogbookPage(QWidget):
     """``asked``: a kind and words to be listed; ``plot_wanted``: of a kind; ``chosen_changed``: the chosen entry, None
-    for none; ``remove_wanted``; ``export_wanted``; ``save_wanted``: what can be read of a damaged one."""
+    for none; ``entry_wanted``: one that is not listed; ``remove_wanted``; ``export_wanted``, ``import_wanted``: a table;
+    ``save_wanted``: what can be read of a damaged one."""
 
     asked = Signal(object, str)
     plot_wanted = Signal(object)
     chosen_changed = Signal(object)
+    entry_wanted = Signal(object, int)
     remove_wanted = Signal(object, int)
     export_wanted = Signal(object)
     import_wanted = Signal(object)
@@ -219,6 +221,22 @@ class LogbookPage(QWidget):
         row = next((n for n, one in enumerate(self._kept) if one.number == number), -1)
         if row >= 0:
             self.table.selectRow(row)
+        else:
+            self.entry_wanted.emit(self.kind, number)
+
+    def show_entry(self, kept) -> None:
+        """One more entry below those that are listed, chosen: it is older than they are."""
+        if kept is None or not isinstance(kept.one, self.kind):
+            return
+        self._kept.append(kept)
+        self._put_row(kept)
+        self.table.selectRow(len(self._kept) - 1)
+
+    def _put_row(self, kept):
+        row = self.table.rowCount()
+        self.table.insertRow(row)
+        for column, text in enumerate(cells(kept.one, self.unit)):
+            self.table.setItem(row, column, QTableWidgetItem(text))
 
     def show_kept(self, kind, kept, count: int) -> None:
         """Entries of a kind, of so many there are."""
@@ -232,10 +250,9 @@ class LogbookPage(QWidget):
         names = heads(kind)
         self.table.setColumnCount(len(names))
         self.table.setHorizontalHeaderLabels(names)
-        self.table.setRowCount(len(self._kept))
-        for row, one in enumerate(self._kept):
-            for column, text in enumerate(cells(one.one, self.unit)):
-                self.table.setItem(row, column, QTableWidgetItem(text))
+        self.table.setRowCount(0)
+        for one in self._kept:
+            self._put_row(one)
         self.table.resizeColumnsToContents()
         for column in range(len(names)):
             self.table.setColumnWidth(column, min(self.table.columnWidth(column), theme.px(_WIDEST_PX)))

@@ -9028,6 +9028,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Kalender der Aufträge</translation>
     </message>
     <message>
+        <source>A double click, or Return, takes the next job of the day</source>
+        <translation>Ein Doppelklick, oder Eingabe, nimmt den nächsten Auftrag des Tages</translation>
+    </message>
+    <message>
         <source>{0}: {1}</source>
         <translation>{0}: {1}</translation>
     </message>

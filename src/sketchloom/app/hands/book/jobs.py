@@ -34,6 +34,7 @@ class JobKeeping(QObject):
         window.session.leaving.released.connect(self._released)
         window.session.leaving.sent.connect(self._sent)
         window.session.opened.connect(self._opened)
+        window.session.trouble.connect(lambda topic, _: topic == "open" and self._forget())
         self._meant = None
 
     def _released(self, done):
@@ -165,6 +166,10 @@ class JobKeeping(QObject):
             return replace(project, recipe=replace(project.recipe, size_mm=width_mm, size_side="width"))
         self._meant = LAYERS if in_colours else SHEETS
         self._session.open_again(chosen.one.work, read)
+
+    def _forget(self):
+        """It could not be opened: what is opened next is not meant."""
+        self._meant = None
 
     def _opened(self, *_):
         """The work of a job is there: its layers, or its sheets."""

@@ -29,6 +29,8 @@ class Logging(QObject):
         self._book = None
         page = self.page
         page.asked.connect(self._list)
+        page.entry_wanted.connect(lambda kind, number: self.with_book(lambda book: book.one(kind, number),
+                                                                      page.show_entry))
         page.remove_wanted.connect(self._ask_remove)
         page.export_wanted.connect(self._export)
         page.import_wanted.connect(self._import)
