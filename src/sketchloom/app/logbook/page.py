@@ -38,7 +38,7 @@ _LOOKS_OF = {Job: LOOKS, Try: (LIST, PLOT), Stock: (LIST, PLOT)}
 
 class LogbookPage(QWidget):
     """``asked``: a kind and words to be listed; ``plot_wanted``: of a kind; ``chosen_changed``: the chosen entry, None
-    for none; ``entry_wanted``: one that is not listed; ``remove_wanted``; ``export_wanted``, ``import_wanted``: a table;
+    for none; ``entry_wanted``: one that is not listed; ``remove_wanted``; ``export_wanted``, ``import_wanted``: tables;
     ``save_wanted``: what can be read of a damaged one."""
 
     asked = Signal(object, str)
