@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from shapely import Point, Polygon, box
 
 from amounts import examples
+from sketchloom.core.base.errors import SettingError
 from sketchloom.core.shapes.polygons import areas_of, straight_outline
 from sketchloom.core.sheets import choices, plan
 from sketchloom.core.sheets.laying_out import Spot, placings
@@ -164,6 +165,17 @@ def test_parts_on_a_rest_keep_within_it_though_the_carrier_has_margins():
     assert sheets[0].trouble(1.0) == (set(), set())
     left, top, right, bottom = sheets[0].placed[0].box
     assert left >= -0.01 and top >= -0.01 and right <= 62.01 and bottom <= 62.01
+
+
+def test_a_rest_that_no_plan_could_take_is_refused_when_it_is_named():
+    """One of 7 mm was taken, and then no plan was made at all."""
+    for wrong in ((7.0, 50.0), (50.0, 7.0)):
+        with pytest.raises(SettingError):
+            choices.Offcut(*wrong)
+    for rings in (((0.0, 0.0), (9.0, 0.0)), ((0.0, 0.0), (99.0, 0.0), (0.0, 9.0)), "far"):
+        with pytest.raises(SettingError):
+            choices.Offcut(20.0, 20.0, rings=(rings,))
+    Carrier("offcut", "offcut", choices.Offcut(10.0, 10.0).wide, 10.0)
 
 
 def test_a_place_by_hand_on_a_new_sheet_is_not_taken_for_one_on_a_rest_too_small_to_be_used():
