@@ -96,6 +96,10 @@ class Person:
     def stage(self, name):
         self.click(name, self.window.rail)
         self.settled()
+        size = None
+        while size != self.window.bench.size():  # panels give and take room: a drag begun before would end elsewhere
+            size = self.window.bench.size()
+            pause(60)
 
     def tool(self, name):
         """A tool of the row in Clean."""

@@ -225,7 +225,7 @@ def test_every_control_is_reached_by_tab_and_none_keeps_it(lighthouse):
         wanted = set(focusable(window.panels[number]))
         first = at = window.bench
         reached = set()
-        for _ in range(1500):
+        for _ in range(len(window.findChildren(QWidget)) + 1):  # no chain is longer
             at = at.nextInFocusChain()
             if at is first:
                 break
