@@ -35,9 +35,11 @@ class JobCalendar(QCalendarWidget):
         self.setToolTip(self.tr("A double click, or Return, takes the next job of the day"))
 
     def _hush(self):
-        """The bar that is hidden says nothing: it has the toolkit's own language."""
+        """The bar that is hidden says nothing: it has the toolkit's own language. Its actions stay, as the toolkit goes
+        on using them."""
         for menu in self.findChildren(QMenu):
-            menu.clear()
+            for action in menu.actions():
+                action.setText("")
         for part in self.findChildren(QToolButton):
             part.setText("")
 

@@ -146,10 +146,11 @@ class JobKeeping(QObject):
             QDesktopServices.openUrl(QUrl.fromLocalFile(str(path)))
 
     def _month(self, year, month):
-        from sketchloom.desk import shop
+        def read(book):
+            from sketchloom.desk import shop  # beside the window: it takes its time the first time
 
-        self._logging.with_book(lambda book: shop.month(book, year, month),
-                                lambda made: self._page.calendar.show_month(year, month, made))
+            return shop.month(book, year, month)
+        self._logging.with_book(read, lambda made: self._page.calendar.show_month(year, month, made))
 
     # -- again -----------------------------------------------------------------------------
 
