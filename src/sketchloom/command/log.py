@@ -31,6 +31,7 @@ def parser() -> argparse.ArgumentParser:
     p.add_argument("--book", metavar="FILE", help="another logbook than the user's own")
     p.add_argument("--ladder", metavar="FILE", help="beside next: the cut file of a piece with several stars, numbered")
     p.add_argument("--minutes", type=float, default=0.0, metavar="N", help="beside ran ENTRY done: how long it took")
+    p.add_argument("--machine", default="", metavar="NAME", help="beside next: only tries on this machine count")
     p.add_argument("--take", action="store_true", help="beside rates MACHINE: plans take them from now on")
     return p
 
@@ -243,10 +244,11 @@ def _next(book, options):
     if len(options.words) != 2 or options.words[0] not in FAMILIES:
         raise AppError(said("next takes a family ({names}) and a material.", names=", ".join(FAMILIES)))
     family, material = options.words
-    tries = tuple(kept.one for kept in book.all(Try, material=material, newest_first=False))
+    where = {"material": material} | ({"machine": options.machine} if options.machine else {})
+    tries = tuple(kept.one for kept in book.all(Try, newest_first=False, **where))
     settings, guesses = Settings(), Guesses(family, tries)
     if options.ladder:
-        return _ladder(book, family, material, guesses, settings, options.ladder)
+        return _ladder(book, options, guesses, settings)
     known = [one for one in tries if one.verdict == "right"]
     made = guesses.next(settings, [(one.force, one.speed) for one in tries if one.verdict != "right"])
     told: dict = {"force": made.force, "speed": made.speed, "right": round(made.right, 3), "tries": len(tries),
@@ -264,15 +266,16 @@ def _next(book, options):
     return DONE
 
 
-def _ladder(book, family, material, guesses, settings, target):
+def _ladder(book, options, guesses, settings):
     from sketchloom.core.logbook.records import Piece
     from sketchloom.core.logbook.trials import ladder
     from sketchloom.files.test_piece import piece
 
+    (family, material), target = options.words, options.ladder
     tries = ladder(guesses, settings)
     done = _written(target, piece(tries, target))
     if done == DONE and not book.is_read_only:
-        book.add(Piece.of(Path(target).stem[:300], material, family, tries))
+        book.add(Piece.of(Path(target).stem[:300], material, family, tries, options.machine))
     return done
 
 

@@ -33,6 +33,10 @@ class TryDetails(QWidget):
         self.material.editingFinished.connect(self._ask)
         self.blade = QComboBox()
         self.blade.setToolTip(self.tr("Those of the list of tools; a new blade cuts deeper"))
+        self.machine = QComboBox()
+        self.machine.setToolTip(self.tr("Forces are of one machine: what another one was set to says nothing of it"))
+        self.machine.activated.connect(lambda _: self._ask())
+        self.show_machines(())
         self.show_blades(())
         self.look = Look(self.tr("How the star looks"))
         self.picture = button(self.tr("Picture of the chosen star…"), "photo")
@@ -58,8 +62,8 @@ class TryDetails(QWidget):
         caution = label(self.tr("Starting values are from memory; the machine's manual comes first."), "caution")
         one, two = tuple(self.verdicts.values())[:3], tuple(self.verdicts.values())[3:]
         form(self, (self.tr("Family"), self.family), (self.tr("Material"), self.material),
-             (self.tr("Tool"), self.blade), self.said, self.stars, (self.tr("Force"), self.force),
-             (self.tr("Speed"), self.speed),
+             (self.tr("Machine"), self.machine), (self.tr("Tool"), self.blade), self.said, self.stars,
+             (self.tr("Force"), self.force), (self.tr("Speed"), self.speed),
              label(self.tr("The star is"), "section"), one, two, self.picture, self.look, self.piece, caution)
         self._enable()
 
@@ -79,6 +83,20 @@ class TryDetails(QWidget):
     def show_pieces(self, pieces) -> None:
         """Pieces of the material: each with the verdicts on its stars so far, by their numbers."""
         self.stars.show_pieces(pieces)
+
+    @property
+    def machine_name(self) -> str:
+        """The machine that cuts, empty where that is not said."""
+        return self.machine.currentData() or ""
+
+    def show_machines(self, names, usual: str = "") -> None:
+        """Machines that can be said; ``usual``: the one that is meant where none was chosen."""
+        chosen = self.machine.currentData() or usual
+        self.machine.clear()
+        self.machine.addItem(self.tr("not said"), "")
+        for name in dict.fromkeys((*names, *filter(None, (chosen,)))):
+            self.machine.addItem(named(name), name)
+        self.machine.setCurrentIndex(max(self.machine.findData(chosen), 0))
 
     def show_blades(self, names) -> None:
         """Tools that can be said."""
@@ -107,6 +125,9 @@ class TryDetails(QWidget):
         self.look.show_png(None)
         if one is not None:
             self.blade.setCurrentIndex(max(self.blade.findData(one.blade), 0))
+            if self.machine.findData(one.machine) < 0:
+                self.machine.addItem(named(one.machine), one.machine)
+            self.machine.setCurrentIndex(self.machine.findData(one.machine))
             self.family.setCurrentIndex(max(self.family.findData(one.family), 0))
             self.material.setText(one.material)
             self._ask()

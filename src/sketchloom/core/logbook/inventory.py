@@ -103,50 +103,51 @@ def taken_from(stock: Sequence[Kept], takes: Sequence[Taken], names=lambda key: 
 
     The smallest sheets that suit go first, and of rolls the shortest that is long enough, else what there is.
     """
-    there = {kept.number: kept.one for kept in stock}
-    booked: list[Booking] = []
-    missing: list[Taken] = []
+    shelf = _Shelf(stock)
+    missing = tuple(one for taken in takes for one in shelf.take(taken, names(taken.material)))
+    changed = [(entry, shelf.there[entry]) for entry in dict.fromkeys(one.entry for one in shelf.booked)]
+    return changed, tuple(shelf.booked), missing
 
-    def book(number, sheets, length_mm):
-        one = there[number]
-        whole = one.height_mm if length_mm else one.count
-        share = min((length_mm or sheets) / whole, 1.0) if whole else 1.0
-        value = round(one.value * (1 - share), 6)
-        booked.append(Booking(number, sheets, length_mm, one.value - value))
-        there[number] = replace(one, value=value, count=one.count - sheets,
-                                height_mm=one.height_mm - length_mm)
-    for taken in takes:
+
+class _Shelf:
+    """The stock while something is taken of it."""
+
+    def __init__(self, stock):
+        self.there = {kept.number: kept.one for kept in stock}
+        self.booked: list[Booking] = []
+
+    def take(self, taken, names):
+        """Take what there is; what there is not."""
         if taken.entry:
-            one = there.get(taken.entry)
-            part = min(taken.sheets, 0 if one is None else one.count)
-            if part:
-                book(taken.entry, part, 0.0)
-            if part < taken.sheets:
-                missing.append(replace(taken, sheets=taken.sheets - part))
-            continue
-        fits = sorted((n for n, one in there.items() if suits(one, taken, names(taken.material))),
-                      key=lambda n: (there[n].width_mm * there[n].height_mm, n))
-        if taken.length_mm:
-            left = taken.length_mm
-            fits.sort(key=lambda n: there[n].height_mm < taken.length_mm)
-            for number in fits:
-                part = min(left, there[number].height_mm)
-                if part > 0:
-                    book(number, 0, part)
-                    left -= part
-            if left > 1e-6:
-                missing.append(replace(taken, length_mm=left))
-            continue
+            return self._sheets(taken, [taken.entry] if taken.entry in self.there else [])
+        fits = sorted((n for n, one in self.there.items() if suits(one, taken, names)),
+                      key=lambda n: (self.there[n].width_mm * self.there[n].height_mm, n))
+        return self._length(taken, fits) if taken.length_mm else self._sheets(taken, fits)
+
+    def _sheets(self, taken, fits):
         wanted = taken.sheets
         for number in fits:
-            part = min(wanted, there[number].count)
+            part = min(wanted, self.there[number].count)
             if part:
-                book(number, part, 0.0)
+                self._book(number, part, 0.0)
                 wanted -= part
-        if wanted:
-            missing.append(replace(taken, sheets=wanted))
-    changed = [(b, there[b]) for b in dict.fromkeys(one.entry for one in booked)]
-    return changed, tuple(booked), tuple(missing)
+        return [replace(taken, sheets=wanted)] if wanted else []
+
+    def _length(self, taken, fits):
+        left = taken.length_mm
+        for number in sorted(fits, key=lambda n: self.there[n].height_mm < taken.length_mm):
+            part = min(left, self.there[number].height_mm)
+            if part > 0:
+                self._book(number, 0, part)
+                left -= part
+        return [replace(taken, length_mm=left)] if left > 1e-6 else []
+
+    def _book(self, number, sheets, length_mm):
+        one = self.there[number]
+        whole = one.height_mm if length_mm else one.count
+        value = round(one.value * (1 - min((length_mm or sheets) / whole, 1.0)), 6)
+        self.booked.append(Booking(number, sheets, length_mm, one.value - value))
+        self.there[number] = replace(one, value=value, count=one.count - sheets, height_mm=one.height_mm - length_mm)
 
 
 def given_back(stock: Sequence[Kept], booked: Sequence[Booking]) -> list[tuple[int, Stock]]:

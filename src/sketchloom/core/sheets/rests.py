@@ -5,7 +5,6 @@ from functools import cached_property
 
 import numpy as np
 import shapely
-from shapely.affinity import translate
 
 from sketchloom.core.sheets.choices import MAX_RING_POINTS, MAX_RINGS, Rings
 from sketchloom.core.sheets.machine import Carrier
@@ -67,7 +66,7 @@ def rests_of(sheet, gap_mm: float) -> list[tuple[float, float, Rings]]:
         piece = shapely.Polygon(piece.exterior, [r for r in piece.interiors
                                                  if shapely.Polygon(r).area > 1.0][:MAX_RINGS - 1])
         x, y, right, bottom = piece.bounds
-        rings = rings_of(translate(piece, -x, -y))
+        rings = rings_of(shapely.transform(piece, lambda xy, corner=(x, y): xy - corner))
         if sum(map(len, rings)) <= MAX_RING_POINTS:
             made.append((round(right - x, 3), round(bottom - y, 3), () if _is_box(piece) else rings))
     return made

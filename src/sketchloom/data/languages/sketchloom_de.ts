@@ -16172,6 +16172,10 @@ seinesgleichen</translation>
         <translation>Die aus der Liste der Werkzeuge; eine neue Klinge schneidet tiefer</translation>
     </message>
     <message>
+        <source>Forces are of one machine: what another one was set to says nothing of it</source>
+        <translation>Kräfte gelten für eine Maschine: was eine andere eingestellt hatte, sagt nichts über sie</translation>
+    </message>
+    <message>
         <source>How the star looks</source>
         <translation>Wie der Stern aussieht</translation>
     </message>
@@ -16210,6 +16214,10 @@ seinesgleichen</translation>
     <message>
         <source>Force</source>
         <translation>Kraft</translation>
+    </message>
+    <message>
+        <source>Machine</source>
+        <translation>Maschine</translation>
     </message>
     <message>
         <source>Speed</source>

@@ -57,13 +57,15 @@ class RateKeeping(QObject):
 
     def _plot_tries(self):
         family, material = self._page.tries.asked
+        machine = self._page.tries.machine_name
 
         def read(book):
             from sketchloom.desk import charts
 
             newest = book.all(Try, limit=1)
             its = material or (newest[0].one.material if newest else "")
-            tries = tuple(k.one for k in book.all(Try, material=its, newest_first=False))
+            its_machine = machine if material or not newest else newest[0].one.machine
+            tries = tuple(k.one for k in book.all(Try, material=its, machine=its_machine, newest_first=False))
             return its, charts.verdicts(tries[-1].family if tries and not material else family, tries)
 
         def show(made):

@@ -7,7 +7,7 @@ from PySide6.QtCore import QObject
 
 from sketchloom.app.words import told
 from sketchloom.core.logbook.records import RIGHT, Blade, Piece, Try, now
-from sketchloom.files import workshop
+from sketchloom.files import user_data, workshop
 
 _PIECES = 6
 """Pieces of a material whose stars can be judged: older ones are done with."""
@@ -28,11 +28,15 @@ class TryKeeping(QObject):
         self._page.asked.connect(lambda kind, _: kind is Try and self._blades())
 
     def _blades(self):
+        document = self._session.document
+        usual = "" if document is None or document.recipe.machine is None else document.recipe.machine.name
+        self._page.tries.show_machines([one.name for one in user_data.machines()], usual)
         self._logging.with_book(lambda book: [kept.one.name for kept in book.all(Blade)],
                                 self._page.tries.show_blades)
 
     def _propose(self, family, material):
-        self._logging.with_book(lambda book: _next(book, family, material), self._show_next)
+        machine = self._page.tries.machine_name
+        self._logging.with_book(lambda book: _next(book, family, material, machine), self._show_next)
 
     def _show_next(self, made):
         material, proposal, tries, known, pieces = made
@@ -42,14 +46,13 @@ class TryKeeping(QObject):
 
     def _judge(self, force, speed, verdict, piece, number):
         family, material = self._page.tries.asked
-        document = self._session.document
-        machine = "" if document is None or document.recipe.machine is None else document.recipe.machine.name
+        machine = self._page.tries.machine_name
         blade = self._page.tries.blade.currentData() or ""
         one = Try(material, family, force, speed, verdict, machine, blade, ladder=piece, number=number, at=now())
 
         def keep(book):
             book.add(one)
-            return _next(book, family, material)
+            return _next(book, family, material, machine)
 
         def show(made):
             self._page.ask()
@@ -58,6 +61,7 @@ class TryKeeping(QObject):
 
     def _piece(self):
         family, material = self._page.tries.asked
+        machine = self._page.tries.machine_name
         target = self._logging.ask_target(self.tr("Write the test piece"), f"{material}-test.svg",
                                           self.tr("Cut files (*.svg *.plt *.dxf)"))
         if not target:
@@ -68,11 +72,11 @@ class TryKeeping(QObject):
             from sketchloom.files.test_piece import piece
             from sketchloom.files.writing import write_whole
 
-            tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
+            tries = _tries(book, material, machine)
             its = ladder(Guesses(family, tries), Settings())
             write_whole(target, piece(its, target))
-            book.add(Piece.of(Path(target).stem[:300], material, family, its))
-            return _next(book, family, material)
+            book.add(Piece.of(Path(target).stem[:300], material, family, its, machine))
+            return _next(book, family, material, machine)
 
         def show(made):
             self._logging.say_written(target)
@@ -106,12 +110,17 @@ class TryKeeping(QObject):
         self._logging.with_book(read, self._page.tries.look.show_png)
 
 
-def _next(book, family, material):
+def _tries(book, material, machine):
+    """Of a material on a machine, the oldest first: each has forces of its own."""
+    return tuple(k.one for k in book.all(Try, material=material, machine=machine, newest_first=False))
+
+
+def _next(book, family, material, machine):
     """The next try of a material, how many there were, what is known (what was right last, how likely it is so by all
     verdicts, and since when its tool is new), and the pieces whose stars can be judged."""
     from sketchloom.core.logbook.trials import Guesses, Settings
 
-    tries = tuple(k.one for k in book.all(Try, material=material, newest_first=False))
+    tries = _tries(book, material, machine)
     right = [one for one in tries if one.verdict == RIGHT]
     guesses = Guesses(family, tries)
     made = guesses.next(Settings(), [(o.force, o.speed) for o in tries if o.verdict != RIGHT])
@@ -120,13 +129,13 @@ def _next(book, family, material):
         last = right[-1]
         blades = book.all(Blade, name=last.blade, limit=1) if last.blade else []
         known = last, guesses.right_at(last.force, last.speed), blades[0].one.since if blades else ""
-    return material, made, len(tries), known, _pieces(book, material, tries)
+    return material, made, len(tries), known, _pieces(book, material, machine, tries)
 
 
-def _pieces(book, material, tries):
-    """Pieces of a material, the newest first, with the verdicts on their stars by number."""
+def _pieces(book, material, machine, tries):
+    """Pieces of a material on a machine, the newest first, with the verdicts on their stars by number."""
     found = []
-    for kept in book.all(Piece, material=material, limit=_PIECES):
+    for kept in book.all(Piece, material=material, machine=machine, limit=_PIECES):
         its = [one for one in tries if one.ladder == kept.one.name and one.at >= kept.one.at]
         found.append((kept.one, {one.number: one.verdict for one in its}))
     return found
