@@ -3,13 +3,19 @@
 import csv
 import io
 import json
+from dataclasses import replace
 
 import pytest
 
 from sketchloom.command.main import main
+from sketchloom.core.base.errors import AppError
 from sketchloom.core.logbook import inventory
-from sketchloom.core.logbook.records import Job, Stock
+from sketchloom.core.logbook.calibration import motion_of
+from sketchloom.core.logbook.records import Batch, Device, Job, Stock
 from sketchloom.core.logbook.store import Logbook
+from sketchloom.core.sheets import machine, response
+from sketchloom.core.sheets.prices import Price, Prices
+from sketchloom.desk.shop import Names, Service, price_of, service_of
 from sketchloom.files import user_data, workshop
 from sketchloom.files.demo_works import demo
 from sketchloom.files.user_data import data_folder
@@ -91,7 +97,7 @@ def test_rates_come_of_jobs(capsys, tmp_path):
     assert log("rates", "--json") == 0
     told = json.loads(capsys.readouterr().out)
     assert told["jobs"] == 6 and told["off_after"] < told["off_before"] and told["factors"]["cut_s"] > 1
-    assert log("rates") == 0 and "times what is planned" in capsys.readouterr().out
+    assert log("rates") == 0 and "times as long" in capsys.readouterr().out
 
 
 @pytest.mark.parametrize(("words", "code"), [
@@ -119,7 +125,7 @@ def test_bad_files_are_told_and_left(tmp_path, capsys):
         assert kept.count(Job) == 0
 
 
-def test_a_release_without_a_window_becomes_a_job_and_runs(tmp_path):
+def test_a_release_without_a_window_becomes_a_job_and_runs(tmp_path, capsys):
     """Traced onto a machine's sheets, kept, run from the stock, timed; its rests are there for the next."""
     words = ["trace", str(demo("lighthouse").picture_path), "--out-dir", str(tmp_path / "out"), "--machine", "blade",
              "--carrier", "12x12in", "--material", "all", "adhesive-film", "--width", "60mm", "--quiet"]
@@ -130,8 +136,18 @@ def test_a_release_without_a_window_becomes_a_job_and_runs(tmp_path):
         takes = inventory.accounts_of(job).takes
         assert sum(one.sheets for one in takes) == job.sheets and {one.material for one in takes} == {"adhesive-film"}
         assert inventory.rests_of(job)
+        # how its cuts answer to the machine, and the machine itself, are kept with it
+        assert response.as_planned(motion_of(job)) == pytest.approx(job.cut_s, rel=0.01)
+        ((entry, device),) = [(k.number, k.one) for k in book.all(Device)]
+        blade = next(one for one in user_data.machines() if one.key == "blade")
+        assert device.name == job.machine == blade.name and workshop.machine_of(device) == blade
+        book.change(entry, replace(device, since="2026-05-01"))
         book.add(Stock("Adhesive film", 305.0, 305.0, count=job.sheets + 1))
     assert workshop.work_of(job).recipe.size_mm == 60.0
+    capsys.readouterr()
+    assert main(["log", "jobs"]) == 0 and main(["log", "machines"]) == 0
+    told = capsys.readouterr().out  # nothing that only the program reads
+    assert "2026-05-01" in told and "[[" not in told and '{"' not in told
     assert main(["log", "ran", str(number), "running"]) == 0
     with Logbook(data_folder() / "logbook.db") as book:
         assert book.all(Stock)[0].one.count == 1
@@ -144,6 +160,39 @@ def test_a_release_without_a_window_becomes_a_job_and_runs(tmp_path):
         assert [(k.one.kind, k.one.count) for k in book.all(Stock)] == [("sheet", job.sheets + 1)]
     assert main(["log", "ran", "99", "done"]) == 2 and main(["log", "ran", str(number), "lost"]) == 2
     assert main([*words[:2], "--approval", str(tmp_path / "a.pdf"), "--job"]) == 2
+
+
+def test_a_machine_is_kept_once_and_as_its_last_job_had_it(tmp_path):
+    project = demo("lighthouse").project()
+    blade = machine.shipped()[0]
+    with Logbook(tmp_path / "own.db") as book:
+        workshop.keep_job(book, Job("badge"), blade, project, None)
+        (first,) = book.all(Device)
+        book.change(first.number, replace(first.one, since="2026-05-01", note="new belt"))
+        workshop.keep_job(book, Job("badge"), replace(blade, speed=55.0), project, None)
+        (kept,) = book.all(Device)
+        assert workshop.machine_of(kept.one).speed == 55.0 and kept.one.note == "new belt"
+        assert workshop.machine_of(Device("bought", "blade")) is None
+        for damaged in ("{", "[]", '{"key": 1}', "[" * 4000):
+            with pytest.raises(AppError):
+                workshop.machine_of(Device("bought", "blade", described=damaged))
+        book.add(Job("badge", machine=blade.name, state="done", real_s=600.0, ended="2026-11-30T10:00"),
+                 Job("badge", machine=blade.name, state="planned", real_s=0.0))
+        assert service_of(book, blade.name) == Service(1, 600.0, "2026-11-30T10:00")
+        assert service_of(book, "none") == Service(0, 0.0, "")
+
+
+def test_the_price_of_a_batch_is_that_of_its_material():
+    names = Names.from_table(user_data.materials())
+    film = Batch("Adhesive film", "film", price=4.5, per="metre")
+    price = price_of(film, names)
+    assert (price.material, price.amount, price.per) == ("adhesive-film", 4.5, "metre")
+    assert price_of(replace(film, name="own card"), names).material == "own card"
+    assert price_of(replace(film, material="heat-film"), names).material == "heat-film"
+    assert price_of(replace(film, price=0.0), names) is None
+    table = Prices(materials=(Price("adhesive-film", 9.0, "m2"), Price("card", 2.0)), margin=0.2)
+    kept = table.with_price(price)
+    assert kept.of("adhesive-film") == price and kept.of("card").amount == 2.0 and len(kept.materials) == 2
 
 
 def test_rates_are_taken_by_a_word(capsys):

@@ -5,15 +5,16 @@ from dataclasses import replace
 
 import pytest
 from PySide6.QtCore import QDate, QPoint
-from PySide6.QtWidgets import QFileDialog
+from PySide6.QtWidgets import QFileDialog, QLabel
 
 from app.driver import pause, wait
 from app.person import Person
 from sketchloom.app.logbook.tables import KEYS
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS, SOURCE
 from sketchloom.core.logbook import inventory
-from sketchloom.core.logbook.records import DONE, OFFCUT, Approval, Batch, Blade, Job, Piece, Stock, Try, now
+from sketchloom.core.logbook.records import DONE, OFFCUT, Approval, Batch, Blade, Device, Job, Piece, Stock, Try, now
 from sketchloom.core.logbook.store import Logbook
+from sketchloom.core.sheets.machine import to_plain
 from sketchloom.files import user_data, workshop
 from sketchloom.files.demo_works import demo
 from sketchloom.files.outgoing import Wanted
@@ -47,7 +48,7 @@ def turned(page, kind):
 
 
 def test_a_release_becomes_a_job_whose_real_time_is_written_down(person, tmp_path):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     assert window.middle.currentWidget() is page and not window.splitter.panel.isVisible()
     wait(lambda: "No job yet" in page.said.text(), 30, "the list")
@@ -92,7 +93,7 @@ def test_a_release_becomes_a_job_whose_real_time_is_written_down(person, tmp_pat
 
 
 def test_a_film_is_found_right_in_the_window(person, tmp_path, monkeypatch):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     turned(page, Try)
     tries = page.tries
@@ -135,7 +136,7 @@ def test_a_film_is_found_right_in_the_window(person, tmp_path, monkeypatch):
 
 
 def test_stock_is_kept_and_a_damaged_logbook_is_told(person):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     turned(page, Stock)
     wait(lambda: "Nothing in stock" in page.said.text(), 30, "the list")
@@ -153,8 +154,8 @@ def test_what_is_no_logbook_is_said_on_the_page(person):
     path = data_folder() / "logbook.db"
     path.write_bytes(b"not a database at all")
     person.press(person.window.rail.logbook)
-    wait(lambda: not person.window.logbook.note.isHidden(), 30, "what is wrong")
-    assert "is not a logbook" in person.window.logbook.note.text()
+    wait(lambda: not person.window.logging.page.note.isHidden(), 30, "what is wrong")
+    assert "is not a logbook" in person.window.logging.page.note.text()
     assert path.read_bytes() == b"not a database at all"
     person.window.show_stage(SOURCE)
     assert person.window.middle.currentWidget() is person.window.welcome
@@ -183,7 +184,7 @@ def released(person, path):
 
 def stocked(person, key, carrier, count):
     """So many sheets of a carrier's size, each worth 10, put into stock by hand."""
-    page = person.window.logbook
+    page = person.window.logging.page
     person.press(person.window.rail.logbook)
     turned(page, Stock)
     wait(lambda: "Nothing in stock" in page.said.text(), 30, "the list")
@@ -197,7 +198,7 @@ def stocked(person, key, carrier, count):
 
 def run_taken_back_and_done(person, sheets):
     """The chosen job runs, did not run after all, runs, and is done in 55 minutes."""
-    page = person.window.logbook
+    page = person.window.logging.page
     assert not page.jobs.back.isEnabled()
     person.press(page.jobs.begin)
     wait(lambda: kept(Job)[0].state == "running", 30, "running")
@@ -215,7 +216,7 @@ def run_taken_back_and_done(person, sheets):
 
 def rates_taken(person, job):
     """Rates from three more jobs like one, shown before plans take them."""
-    page = person.window.logbook
+    page = person.window.logging.page
     with Logbook(data_folder() / "logbook.db") as book:
         book.add(*(replace(job, takes="", rests="", at=now(), real_s=factor * job.planned_s, state=DONE)
                    for factor in (1.4, 1.5, 1.6)))
@@ -230,7 +231,7 @@ def rates_taken(person, job):
 def test_the_whole_way_of_a_job_and_the_next_one_from_its_rest(person, tmp_path):
     """What the logbook is for: a film from the stock, a job released, run, timed, its time in the rates, its rest in
     the stock, and the rest under the next job."""
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.driver.open(demo("lighthouse").picture_path)
     work = person.settled()
     film = user_data.materials()[0]
@@ -290,7 +291,7 @@ def test_the_whole_way_of_a_job_and_the_next_one_from_its_rest(person, tmp_path)
 
 
 def test_a_job_is_opened_again_in_another_size_and_its_approval_is_kept_with_it(person, tmp_path, monkeypatch):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.driver.open(demo("lighthouse").picture_path)
     person.settled()
     person.driver.session.change(replace(person.recipe, smallest_mm=1.25), "detail")
@@ -334,7 +335,7 @@ def test_a_job_is_opened_again_in_another_size_and_its_approval_is_kept_with_it(
 
 
 def test_the_calendar_and_the_plots_show_what_there_is(person):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     with Logbook(data_folder() / "logbook.db") as book:
         book.add(Job("badge", at="2026-11-05T10:00:00+01:00", planned_s=600, real_s=700, state=DONE),
                  Job("sign", at="2026-11-05T12:00:00+01:00"), Job("banner", at="2026-12-01T00:00:00+01:00"))
@@ -381,7 +382,7 @@ def test_the_calendar_and_the_plots_show_what_there_is(person):
 
 
 def test_materials_and_tools_are_kept_and_changed(person):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     turned(page, Blade)
     page.blades.fields["name"].setText("Blade 3")
@@ -411,7 +412,7 @@ def test_materials_and_tools_are_kept_and_changed(person):
 
 
 def test_a_table_is_taken_in_whole_or_not_at_all(person, tmp_path, monkeypatch):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     turned(page, Stock)
     path = tmp_path / "stock.csv"
@@ -433,7 +434,7 @@ def test_what_can_be_read_of_a_damaged_logbook_is_saved_from_the_window(person, 
     data = bytearray(path.read_bytes())
     data[len(data) // 2:len(data) // 2 + 5000] = b"\xff" * 5000
     path.write_bytes(data)
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     wait(lambda: not page.save.isHidden(), 30, "the way out")
     assert "damaged" in page.note.text()
@@ -457,7 +458,7 @@ def test_a_page_to_approve_is_no_job(person, tmp_path):
 
 
 def test_the_trainer_asks_answers_and_keeps_the_progress(person):
-    window, page = person.window, person.window.logbook
+    window, page = person.window, person.window.logging.page
     person.press(window.rail.logbook)
     page.which.chosen.emit("trainer")
     trainer = page.trainer
@@ -480,3 +481,42 @@ def test_the_trainer_asks_answers_and_keeps_the_progress(person):
     assert user_data.training()["tears"].right == 0 and page.side.isHidden()
     page.which.chosen.emit("jobs")
     assert not page.side.isHidden()
+
+
+def test_machines_tell_what_they_did_and_go_back_into_the_table(person):
+    window, page = person.window, person.window.logging.page
+    own = replace(user_data.machines()[0], speed=55.0)
+    with Logbook(data_folder() / "logbook.db") as book:
+        book.add(Device(own.name, own.kind, described=json.dumps(to_plain((own,))[0])), Device("old pen", "pen"))
+        book.add(Job("badge", machine=own.name, state=DONE, real_s=5400.0, ended="2026-11-29T10:00"))
+    person.press(window.rail.logbook)
+    turned(page, Device)
+    listed(page, 2)
+    page.table.selectRow(next(n for n, one in enumerate(page._kept) if one.one.name == "old pen"))
+    wait(lambda: page.devices.look.isVisible(), 30, "what it did")
+    assert not page.devices.into_table.isEnabled()
+    page.table.selectRow(next(n for n, one in enumerate(page._kept) if one.one.name == own.name))
+    wait(lambda: page.devices.look.isVisible() and page.devices.into_table.isEnabled(), 30, "what it did")
+    assert "1" in [one.text() for one in page.devices.look.findChildren(QLabel)]
+    person.press(page.devices.into_table)
+    wait(lambda: not page.devices.into_table.isEnabled(), 30, "the table")
+    assert own in user_data.machines() and len(user_data.machines()) == 5
+    page.devices.fields["since"].setText("2026-05-01")
+    person.press(page.devices.change)
+    wait(lambda: any(one.since for one in kept(Device)), 30, "since when")
+    assert next(one for one in kept(Device) if one.since).described  # what the form does not show stays
+
+
+def test_plans_reckon_with_what_a_batch_cost(person):
+    window, page = person.window, person.window.logging.page
+    with Logbook(data_folder() / "logbook.db") as book:
+        book.add(Batch("Adhesive film", "film", price=4.5, per="metre"))
+    person.press(window.rail.logbook)
+    turned(page, Batch)
+    listed(page, 1)
+    assert not page.batches.into_plans.isEnabled()
+    page.table.selectRow(0)
+    person.press(page.batches.into_plans)
+    wait(lambda: user_data.prices().of("adhesive-film") is not None, 30, "the price")
+    assert user_data.prices().of("adhesive-film").amount == 4.5
+    assert "4.5" in window.notices.text_of("rates")

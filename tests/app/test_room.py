@@ -51,7 +51,7 @@ def test_everything_has_room_at_any_size_of_text(lighthouse, at_text_size):
 
 def test_the_logbook_has_room_at_any_size_of_text(at_text_size, monkeypatch, tmp_path):
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
-    window, page = at_text_size.window, at_text_size.window.logbook
+    window, page = at_text_size.window, at_text_size.window.logging.page
     window.show_logbook()
     for key in ("jobs", "tests", "stock", "batches", "blades"):
         page.which.chosen.emit(key)

@@ -21,7 +21,6 @@ from sketchloom.core.base.errors import AppError, SettingError
 from sketchloom.core.base.setting import CHOICE, TEXT, WHOLE, settings_of
 from sketchloom.core.logbook import book_file, exchange, records, schema, trials
 from sketchloom.core.logbook.book_file import LogbookError
-from sketchloom.core.logbook.calibration import PARTS, fitted, paces_text
 from sketchloom.core.logbook.records import KINDS, Approval, Job, Stock, Try
 from sketchloom.core.logbook.rescue import save_into
 from sketchloom.core.logbook.store import Logbook
@@ -259,7 +258,7 @@ def test_an_older_one_is_brought_forward_with_a_copy(path):
     def step(db):
         db.execute("ALTER TABLE jobs ADD COLUMN extra TEXT NOT NULL DEFAULT ''")
     with Logbook(path, [*schema.STEPS, step]) as book:
-        copy = path.with_name("logbook-version-2.db")
+        copy = path.with_name(f"logbook-version-{len(schema.STEPS)}.db")
         assert copy.exists() and copy.name in book.note
         assert book._db.execute("SELECT extra FROM jobs").fetchall() == [("",)] and book.count(Job) == 1
     with Logbook(copy) as book:
@@ -414,56 +413,3 @@ def test_a_ladder_spans_what_is_not_known_and_narrows():
         Settings(force=(10.0, 5.0, 1.0))
     own = Guesses("unheard of", known=Family(100.0, 1.1, 0.3, 1.1, 100.0, 1.1)).next(Settings())
     assert 80 < own.force < 160
-
-
-# -- rates ---------------------------------------------------------------------------------
-
-
-def a_job(rng, factors, noise=0.0, wrong=1.0):
-    parts = rng.lognormal(np.log([400, 120, 60, 900, 600]), 0.7)
-    real = (float(parts @ factors) + 60) * np.exp(noise * rng.normal()) * wrong
-    return Job("badge", planned_s=float(parts.sum()) + 60, real_s=real, **{
-        f"{name}_s": float(s) for name, s in zip(PARTS, parts, strict=True)})
-
-
-def test_rates_are_those_that_made_the_times_and_a_wrong_entry_does_not_pull():
-    rng = np.random.default_rng(8)
-    factors = np.array([1.4, 0.8, 1.6, 0.7, 1.2])
-    many = [a_job(rng, factors) for _ in range(60)]
-    found = fitted(many)
-    # the same data by plain least squares of a general library, as there is no noise (numpy.linalg.lstsq)
-    parts = np.array([[getattr(job, f"{name}_s") for name in PARTS] for job in many])
-    exact = np.linalg.lstsq(parts, np.array([job.real_s for job in many]) - 60, rcond=None)[0]
-    assert exact == pytest.approx(factors) and list(found.factors.values()) == pytest.approx(exact, rel=0.15)
-    assert found.wrong == () and found.after < 0.01 < found.before
-    noisy = [a_job(rng, factors, 0.1, 10.0 if n == 3 else 1.0) for n in range(10)]
-    pulled = fitted(noisy)
-    assert 3 in pulled.wrong
-    new = [a_job(rng, factors) for _ in range(50)]
-    off = np.median([abs(pulled.seconds(job) / job.real_s - 1) for job in new])
-    plain = np.median([abs(job.planned_s / job.real_s - 1) for job in new])
-    assert off < 0.09 and off < plain
-    assert all(spread > 0 for spread in pulled.spread.values())
-    with pytest.raises(AppError, match="too few"):
-        fitted(noisy[:2])
-    with pytest.raises(AppError):
-        fitted([Job("a", planned_s=10.0)] * 5)
-
-
-def test_a_pace_that_was_taken_is_no_reason_to_take_it_again():
-    """Jobs planned at a pace give the same factors as those planned before it, and a plan at them is near the truth."""
-    rng = np.random.default_rng(5)
-    factors = np.array([1.4, 0.8, 1.6, 0.7, 1.2])
-    plain = [a_job(rng, factors) for _ in range(30)]
-    pace = fitted(plain).pace("cutter")
-    share = dict(zip(PARTS, (pace.cut, pace.travel, pace.lift, pace.weed, pace.lay), strict=True))
-    paced = [replace(job, paces=paces_text(pace), planned_s=60 + sum(
-        getattr(job, f"{name}_s") * f for name, f in share.items()), **{
-            f"{name}_s": getattr(job, f"{name}_s") * f for name, f in share.items()}) for job in plain]
-    again = fitted(paced)
-    assert list(again.factors.values()) == pytest.approx(list(share.values()), rel=1e-3)
-    assert again.before < 0.05 < fitted(plain).before
-    mixed = fitted(plain[:15] + paced[15:])
-    assert list(mixed.factors.values()) == pytest.approx(list(share.values()), rel=1e-3)
-    for damaged in ("{", "[1]", '{"cut": 0}', '{"cut": "x"}'):
-        assert fitted([replace(job, paces=damaged) for job in plain]).factors == fitted(plain).factors

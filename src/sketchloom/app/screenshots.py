@@ -181,7 +181,7 @@ class _Camera:
 
     def _show_logbook(self):
         """Jobs of the night in the logbook, one of them chosen."""
-        window, page = self.window, self.window.logbook
+        window, page = self.window, self.window.logging.page
         works = ("lantern banner", "six badges", "lighthouse badge", "paper boat", "quay sign")
         with Logbook(data_folder() / "logbook.db") as book:
             cutter = "Blade cutter with carriers"

@@ -43,7 +43,6 @@ from sketchloom.app.hands.together import Together
 from sketchloom.app.hands.toolbelt import ToolBelt
 from sketchloom.app.hands.touring import Touring
 from sketchloom.app.hands.viewing import Viewing
-from sketchloom.app.logbook.page import LogbookPage
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.offered import may_hold_something
 from sketchloom.app.parts.findings_line import FindingsLine
@@ -143,9 +142,8 @@ class Window(QMainWindow):
         self.middle.setMinimumWidth(theme.px(LEAST_BENCH))  # else the widest of its pages would say
         centre.addWidget(self.middle, 1)
         self.welcome, self.bench, self.stack_view, self.sheet_view = Welcome(DEMOS), Bench(), StackView(), SheetView()
-        self.play_view, self.carve_view, self.logbook = PlayView(), CarveView(), LogbookPage()
-        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view, self.carve_view,
-                     self.logbook):
+        self.play_view, self.carve_view = PlayView(), CarveView()
+        for view in (self.welcome, self.bench, self.stack_view, self.sheet_view, self.play_view, self.carve_view):
             self.middle.addWidget(view)
         self.section, self.variants, self.sheets = SectionStrip(), VariantsStrip(), SheetsStrip()
         for strip in (self.section, self.variants, self.sheets):
@@ -324,8 +322,8 @@ class Window(QMainWindow):
         self.cleaning.turn(number == CLEAN)
         self.drawing.turn(number == CLEAN)
         if self.session.document is not None and (
-                number == SHEETS or self.middle.currentWidget() in (self.sheet_view, self.play_view, self.carve_view,
-                                                                    self.logbook)):
+                number == SHEETS or self.logging.is_seen
+                or self.middle.currentWidget() in (self.sheet_view, self.play_view, self.carve_view)):
             self.play_view.forget()
             self.middle.setCurrentWidget(self.viewing.seen())
         self.stacking.turn(number == LAYERS)
@@ -350,13 +348,13 @@ class Window(QMainWindow):
         """The logbook in the middle, without a panel: it is no stage of the work."""
         self.rail.logbook.setChecked(True)
         self.bench.put_down()
-        self.middle.setCurrentWidget(self.logbook)
+        self.middle.setCurrentWidget(self.logging.page)
         for part in (self.splitter.panel, self.bar, self.findings, self.variants, self.section, self.sheets):
             part.hide()
         self.logging.turn()
 
     def _leave_logbook(self):
-        if self.middle.currentWidget() is self.logbook:
+        if self.logging.is_seen:
             if self.session.document is None:
                 self.middle.setCurrentWidget(self.welcome)
             else:

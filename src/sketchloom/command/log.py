@@ -8,7 +8,7 @@ from pathlib import Path
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
 from sketchloom.core.base.errors import AppError
 
-_TABLES = ("jobs", "tests", "pieces", "stock", "batches", "blades", "approvals")
+_TABLES = ("jobs", "tests", "pieces", "stock", "batches", "machines", "blades", "approvals")
 _ACTS = ("add", "change", "remove", "import", "export", "next", "rates", "ran", "save")
 _MOST_LINES = 40
 
@@ -98,11 +98,12 @@ def _tell(book, options):
 
 def _line(kept):
     from sketchloom.core.base.setting import settings_of
+    from sketchloom.core.logbook.records import UNSAID
 
     told = []
     for one in settings_of(type(kept.one)):
         value = getattr(kept.one, one.name)
-        if value in ("", 0, 0.0, one.default) or one.name in ("settings", "outline", "digest", "at"):
+        if value in ("", 0, 0.0, one.default) or one.name in UNSAID or one.name == "at":
             continue
         told.append(f"{one.name} {value:g}" if isinstance(value, float) else
                     value if isinstance(value, str) else f"{one.name} {value}")
@@ -299,7 +300,9 @@ def _ran(book, options):
 
 
 def _rates(book, options):
+    from sketchloom.core.logbook.calibration import PARTS, rates
     from sketchloom.desk.shop import fits
+    from sketchloom.files import user_data
 
     machine = options.words[0] if options.words else ""
     found, wrong, _ = fits(book, machine)
@@ -307,21 +310,22 @@ def _rates(book, options):
         from dataclasses import replace
 
         from sketchloom.core.base.said import said
-        from sketchloom.files import user_data
 
         if not machine:
             raise AppError(said("Say whose rates they are: rates MACHINE --take."))
         prices = user_data.prices()
         user_data.keep_prices(replace(prices, rates=prices.rates.with_pace(found.pace(machine))))
-    told = {"factors": {f"{k}_s": round(v, 3) for k, v in found.factors.items()},
-            "spread": {f"{k}_s": round(v, 3) for k, v in found.spread.items()}, "jobs": found.jobs, "wrong": wrong,
-            "off_before": round(found.before, 3), "off_after": round(found.after, 3)}
+    def named(some):
+        return {f"{k}_s" if k in PARTS else k: round(v, 3) for k, v in some.items()}
+    told = {"factors": named(found.factors), "spread": named(found.spread), "jobs": found.jobs,
+            "wrong": wrong, "off_before": round(found.before, 3), "off_after": round(found.after, 3)}
     if options.json:
         sys.stdout.write(json.dumps(told, indent=2) + "\n")
         return DONE
-    for name, factor in found.factors.items():
-        sys.stdout.write(f"{name:<8} {factor:.2f} times what is planned, give or take "
-                         f"{100 * found.spread[name]:.0f} %\n")
+    known = next((one for one in user_data.machines() if one.name == machine), None)
+    for one in rates(found, known, user_data.prices().rates):
+        value = f"{one.said:g} -> {one.fitted:.3g} {one.unit}" if one.unit else f"{one.fitted:.2f} times as long"
+        sys.stdout.write(f"{one.name:<12} {value}, give or take {100 * one.spread:.0f} %\n")
     sys.stdout.write(f"{found.jobs} jobs; the plan was {100 * found.before:.0f} % off in the median, so it is "
                      f"{100 * found.after:.0f} %\n")
     if wrong:

@@ -197,6 +197,7 @@ def _keep_job(work, path, stem, written, plan, carved):
     """The release as a job of the logbook; the files are written already, so what fails here is only said."""
     from sketchloom.core.logbook.store import Logbook
     from sketchloom.core.picture.decode import read_bytes
+    from sketchloom.evaluate.planning import machine_of
     from sketchloom.files import user_data, workshop
     from sketchloom.files.jobs import job_of
     from sketchloom.files.project import Project
@@ -205,7 +206,8 @@ def _keep_job(work, path, stem, written, plan, carved):
     try:
         job = job_of(work, stem, written, plan, 0.0 if carved is None else carved.seconds, pace=pace)
         with Logbook(user_data.data_folder() / workshop.BOOK) as book:
-            book.add(workshop.with_files(job, Project(work.recipe, read_bytes(path), Path(path).name), None))
+            project = Project(work.recipe, read_bytes(path), Path(path).name)
+            workshop.keep_job(book, job, machine_of(work), project, None)
     except AppError as error:
         sys.stderr.write(f"loom: the files are written; the job was not kept: {error}\n")
 

@@ -9,11 +9,11 @@ from sketchloom.core.base.said import said
 from sketchloom.core.logbook import inventory
 from sketchloom.core.logbook.calibration import Fitted, fitted
 from sketchloom.core.logbook.inventory import Accounts, Amount, Taken
-from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING, Job, Stock, now
+from sketchloom.core.logbook.records import DONE, FAILED, PLANNED, RUNNING, Batch, Job, Stock, now
 from sketchloom.core.logbook.store import Kept, Logbook
 from sketchloom.core.sheets.choices import MAX_OFFCUTS, Offcut, rings_from_text
 from sketchloom.core.sheets.material import Material
-from sketchloom.core.sheets.prices import AREA, Prices
+from sketchloom.core.sheets.prices import AREA, Price, Prices
 
 _MONTHS = 12
 _FITTED = 1000
@@ -99,10 +99,33 @@ def fits(book: Logbook, machine: str = "") -> tuple[Fitted, list[int], list[int]
     return found, [kept[n].number for n in found.wrong], [n - len(kept) for n in found.wrong]
 
 
+@dataclass(frozen=True, slots=True)
+class Service:
+    """What a machine did: ``jobs`` that are done, the ``seconds`` they took where that was said, and the ``last``."""
+
+    jobs: int
+    seconds: float
+    last: str
+
+
+def service_of(book: Logbook, machine: str) -> Service:
+    """Of a machine by its name."""
+    ((count, seconds, last),) = book.read(
+        "SELECT count(*), total(real_s), max(ended) FROM jobs WHERE machine = ? AND state = ?", (machine, DONE))
+    return Service(count, seconds, last or "")
+
+
 def timed_machines(book: Logbook) -> list[str]:
     """Machines that have jobs with a real time, the one with most of them first."""
     return [name for (name,) in book.read(
         "SELECT machine FROM jobs WHERE real_s > 0 GROUP BY machine ORDER BY count(*) DESC, machine")]
+
+
+def price_of(batch: Batch, names: Names) -> Price | None:
+    """What a batch says of the price of its material, as plans take it; None where it says none."""
+    key = batch.material or next((key for key, its in names.of.items() if batch.name.strip().casefold() in {
+        key.casefold(), *(name.casefold() for name in its)}), batch.name.strip())
+    return Price(key, batch.price, batch.per) if batch.price > 0 else None
 
 
 def proposals(book: Logbook, plan, given: tuple[Offcut, ...], names: Names) -> list[Kept]:

@@ -130,7 +130,7 @@ def _whole(works, machine, prices, groups, current, *, found, gap, too_many, kno
         key = tuple((p.part.path, p.turn, p.dx, p.dy) for p in sheet.placed)
         if key not in known:
             breathe()
-            known[key] = timed(sheet, machine, thorough).at(prices.rates.pace_of(machine.name))
+            known[key] = timed(sheet, machine, thorough, prices.rates.pace_of(machine.name))
         times.append(known[key])
     tally = tally_of(tuple(sheets), tuple(times), machine, prices)
     made = WorkPlan(machine, tuple(sheets), tuple(times), tuple(left_over), found, tally, ())

@@ -5,12 +5,13 @@ import json
 from dataclasses import replace
 from typing import Any
 
-from sketchloom.core.logbook.calibration import paces_text
+from sketchloom.core.logbook.calibration import motion_text, paces_text
 from sketchloom.core.logbook.inventory import Accounts, Left, Taken, as_text
 from sketchloom.core.logbook.records import Job, now
 from sketchloom.core.sheets.choices import rings_as_text
 from sketchloom.core.sheets.prices import Pace
 from sketchloom.core.sheets.rests import rests_of
+from sketchloom.core.sheets.routing.run import response_of
 from sketchloom.evaluate.planning import machine_of
 from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
@@ -45,7 +46,18 @@ def job_of(work: Work, name: str, paths, plan: WorkPlan | None = None, carved_s:
         height_mm=high, sheets=0 if plan is None else len(plan.sheets), machine=machine.name[:300],
         material=", ".join(materials), film_mm2=film, cost=cost, at=now(),
         settings=json.dumps(to_json(work.recipe), ensure_ascii=False), source=source,
-        paces=paces_text(pace), **({} if plan is None else _of_stock(plan, work.recipe.parts_gap_mm)), **planned)
+        paces=paces_text(pace), **planned,
+        **({} if plan is None else _of_stock(plan, work.recipe.parts_gap_mm) | {"motion": _motion(plan)}))
+
+
+def _motion(plan):
+    """How the cuts of all sheets answer to the machine's rates."""
+    tables = []
+    for sheet, its in zip(plan.sheets, plan.timed, strict=True):
+        machine = plan.machine.cutting_it(sheet.group.material)
+        if len(its.run.controls):
+            tables.append(response_of(its.run, machine.cutting, machine.passes, machine.offset_mm))
+    return motion_text(sum(tables)) if tables else ""
 
 
 def _of_stock(plan, gap_mm):

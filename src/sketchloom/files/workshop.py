@@ -3,6 +3,7 @@ that the same is kept once, and goes when nothing names it any more."""
 
 import hashlib
 import io
+import json
 from contextlib import suppress
 from dataclasses import replace
 from pathlib import Path
@@ -12,9 +13,10 @@ from PIL import Image
 
 from sketchloom.core.base.errors import AppError, FileError
 from sketchloom.core.base.said import said
-from sketchloom.core.logbook.records import Approval, Job, Try, now
+from sketchloom.core.logbook.records import Approval, Device, Job, Try, now
 from sketchloom.core.logbook.store import Logbook
 from sketchloom.core.picture.decode import MAX_FILE_BYTES, decode, read_bytes
+from sketchloom.core.sheets.machine import Machine, from_plain, to_plain
 from sketchloom.files import project as projects
 from sketchloom.files.writing import data_folder, write_whole
 
@@ -55,6 +57,34 @@ def keep_work(project: projects.Project, preview_png: bytes | None) -> tuple[str
     """
     work = _kept(projects.to_bytes(project, preview_png), projects.SUFFIX)
     return work, "" if preview_png is None else _kept(preview_png, ".png")
+
+
+def keep_job(book: Logbook, job: Job, machine: Machine, project: projects.Project, preview_png: bytes | None) -> int:
+    """Keep a job with its work and its look, and its machine as it is now; the entry of the job.
+
+    Raises
+    ------
+    AppError : it cannot be written.
+    """
+    job = with_files(job, project, preview_png)
+    described = json.dumps(to_plain((machine,))[0], ensure_ascii=False)
+    with book.changing():
+        there = book.all(Device, limit=1, name=machine.name[:300])
+        if not there:
+            book.put(Device(machine.name[:300], machine.kind, described=described))
+        elif there[0].one.described != described:
+            book.put_over(there[0].number, replace(there[0].one, kind=machine.kind, described=described))
+        return book.put(job)
+
+
+def machine_of(device: Device) -> Machine | None:
+    """A machine as the logbook has it, None where it says nothing of it; raises AppError where that is none."""
+    if not device.described:
+        return None
+    try:
+        return from_plain([json.loads(device.described)])[0]
+    except (ValueError, RecursionError):
+        raise AppError(said("What the logbook keeps of this machine is damaged.")) from None
 
 
 def work_of(job: Job) -> projects.Project:

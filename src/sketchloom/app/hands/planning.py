@@ -288,11 +288,12 @@ class Planning(QObject):
 
         if self._table is None:
             self._table = MachinesTable(self._view.window())
-            self._table.kept.connect(self._renew_machines)
+            self._table.kept.connect(self.renew_machines)
         self._table.show()
         self._table.raise_()
 
-    def _renew_machines(self):
+    def renew_machines(self) -> None:
+        """The table of machines is another one."""
         if self._session.latest is not None:
             self._panel.machine.show_work(self._session.latest.work)
 

@@ -15,6 +15,8 @@ from PySide6.QtWidgets import (
 )
 
 from sketchloom.app import theme
+from sketchloom.app.logbook.batch_form import BatchForm
+from sketchloom.app.logbook.device_form import DeviceForm
 from sketchloom.app.logbook.forms import RecordForm
 from sketchloom.app.logbook.job_calendar import Month
 from sketchloom.app.logbook.job_details import JobDetails
@@ -25,7 +27,7 @@ from sketchloom.app.logbook.tables import KEYS, WIDE, cells, heads
 from sketchloom.app.logbook.trainer import Trainer
 from sketchloom.app.logbook.try_details import TryDetails
 from sketchloom.app.parts.widgets import Choice, button, counted, label, rows_of
-from sketchloom.core.logbook.records import Batch, Blade, Job, Stock, Try
+from sketchloom.core.logbook.records import Batch, Blade, Device, Job, Stock, Try
 
 SHOWN = 200
 """Entries that are listed; a search finds others."""
@@ -56,11 +58,12 @@ class LogbookPage(QWidget):
         self.kind, self.unit, self._kept, self.look, self._meant = Job, "mm", [], LIST, None
         self.jobs, self.tries, self.rates, self.trainer = JobDetails(), TryDetails(), RatesDetails(), Trainer()
         self.stock = StockForm()
-        self.batches = RecordForm(Batch, ("name", "family", "batch", "price", "per", "at", "note"), self.tr("One more"),
-                                  self.tr("Keep this material"))
+        self.batches = BatchForm()
+        self.devices = DeviceForm()
         self.blades = RecordForm(Blade, ("name", "machine", "since", "note"), self.tr("One more"),
                                  self.tr("Keep this tool"))
-        self._parts = {Job: self.jobs, Try: self.tries, Stock: self.stock, Batch: self.batches, Blade: self.blades}
+        self._parts = {Job: self.jobs, Try: self.tries, Stock: self.stock, Batch: self.batches,
+                       Device: self.devices, Blade: self.blades}
         self._make_head()
         self._make_middle()
         self._lay()
@@ -72,6 +75,7 @@ class LogbookPage(QWidget):
             ("tests", self.tr("Test cuts"), self.tr("What was tried, and what to try next")),
             ("stock", self.tr("Stock"), self.tr("Rolls, sheets and offcuts that are there")),
             ("batches", self.tr("Materials"), self.tr("What was bought, by batch and price")),
+            ("machines", self.tr("Machines"), self.tr("What each did, and since when it is there")),
             ("blades", self.tr("Tools"), self.tr("Blades and pens, and since when they are new")),
             (_TRAINER, self.tr("Trainer"), self.tr("Small exercises on the demo works"))), self.tr("What is shown"),
             3 if theme.is_large() else None)
@@ -122,7 +126,7 @@ class LogbookPage(QWidget):
         self.remove = button(self.tr("Delete it for good"), "trash", self.tr("The chosen entry; it cannot be undone"))
         self.remove.clicked.connect(self._remove)
         self.details = QStackedWidget()
-        for part in (self.jobs, self.tries, self.stock, self.batches, self.blades, self.rates):
+        for part in (self.jobs, self.tries, self.stock, self.batches, self.devices, self.blades, self.rates):
             self.details.addWidget(part)
 
     def _lay(self):
@@ -277,6 +281,7 @@ class LogbookPage(QWidget):
                 Try: self.tr("No test cut yet: name a material beside, cut a star, say what it is."),
                 Stock: self.tr("Nothing in stock yet."),
                 Batch: self.tr("No material yet: what was bought, with its batch and price."),
+                Device: self.tr("No machine yet: each comes with its first job."),
                 Blade: self.tr("No tool yet: a blade is soon blunt, so its first day counts.")}[kind])
         elif count > len(self._kept):
             self.said.setText(self.tr("{0} of {1}; a search finds the others.").format(len(self._kept), count))

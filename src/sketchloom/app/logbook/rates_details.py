@@ -7,7 +7,10 @@ from sketchloom.app.logbook.forms import form
 from sketchloom.app.parts.widgets import Figures, button, label
 from sketchloom.app.words import named, told
 from sketchloom.core.base.setting import settings_of
-from sketchloom.core.sheets.prices import PARTS, Pace
+from sketchloom.core.sheets.prices import PACES, Pace
+
+_LARGE = 10
+"""Numbers from here on are told whole."""
 
 
 class RatesDetails(QWidget):
@@ -46,17 +49,23 @@ class RatesDetails(QWidget):
         """The machine whose rates are shown, empty for none."""
         return self.machine.currentData() or ""
 
-    def show_fit(self, found, wrong, pace) -> None:
+    def show_fit(self, found, rates, wrong, pace) -> None:
         """Rates, the numbers of jobs that do not go with the others, and the pace that plans take now."""
         names = {one.name: told(one.label) for one in settings_of(Pace)}
-        self.figures.show_values(tuple((names[part], self.tr("{0} ×, ± {1} %").format(
-            f"{found.factors[part]:.2f}", round(100 * found.spread[part]))) for part in PARTS))
-        text = self.tr("{0} jobs. Their plans were {1} % off in the middle; with these rates {2} %.").format(
+        self.figures.show_values(tuple((names[one.name], self._words(one)) for one in rates))
+        text = self.tr("{0} jobs. Their plans were {1} % off in the middle; with these rates {2} %. Each rate as it is "
+                       "said → as it is fitted, and how sure that is.").format(
             found.jobs, round(100 * found.before), round(100 * found.after))
         if wrong:
             text += " " + self.tr("Not like the others, and hardly counted: {0}.").format(", ".join(map(str, wrong)))
         self.said.setText(text)
         self._let(True, pace)
+
+    def _words(self, rate):
+        sure = round(100 * rate.spread)
+        if not rate.unit:
+            return self.tr("{0} × as long, ± {1} %").format(f"{rate.fitted:.2f}", sure)
+        return self.tr("{0} → {1} {2}, ± {3} %").format(_short(rate.said), _short(rate.fitted), rate.unit, sure)
 
     def show_none(self, why: str, pace=None) -> None:
         """Why there are no rates yet."""
@@ -69,4 +78,8 @@ class RatesDetails(QWidget):
         self.drop.setEnabled(pace is not None)
         self.now.setText(self.tr("Plans go by what is worked out from the machine's figures.") if pace is None else
                          self.tr("Plans go by rates fitted before: {0}.").format(
-                             ", ".join(f"{getattr(pace, part):.2f}" for part in PARTS)))
+                             ", ".join(f"{getattr(pace, part):.2f}" for part in PACES)))
+
+
+def _short(number):
+    return f"{number:.0f}" if number >= _LARGE else f"{number:.2g}"

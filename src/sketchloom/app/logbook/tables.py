@@ -4,18 +4,19 @@ from sketchloom.app.parts.sheets_strip import minutes_text
 from sketchloom.app.words import named, told
 from sketchloom.core.base.setting import settings_of
 from sketchloom.core.base.units import format_length
-from sketchloom.core.logbook.records import Batch, Blade, Job, Stock, Try
+from sketchloom.core.logbook.records import Batch, Blade, Device, Job, Stock, Try
 
 COLUMNS = {
     Job: ("at", "work", "machine", "width_mm", "planned_s", "real_s", "state"),
     Try: ("at", "material", "force", "speed", "verdict", "blade"),
     Stock: ("at", "material", "kind", "width_mm", "height_mm", "count", "value"),
     Batch: ("name", "family", "batch", "price", "per", "at"),
+    Device: ("name", "kind", "since", "note"),
     Blade: ("name", "machine", "since", "note"),
 }
-KEYS = {Job: "jobs", Try: "tests", Stock: "stock", Batch: "batches", Blade: "blades"}
+KEYS = {Job: "jobs", Try: "tests", Stock: "stock", Batch: "batches", Device: "machines", Blade: "blades"}
 """What each kind is called by the parts of its page."""
-WIDE = {Batch: 0, Blade: 0}
+WIDE = {Batch: 0, Device: 0, Blade: 0}
 """The column that takes what room is left; the second where it is not said."""
 
 

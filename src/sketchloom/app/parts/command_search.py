@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from PySide6.QtCore import QEvent, QRect, QSize, Qt
+from PySide6.QtCore import QEvent, QRect, QSignalBlocker, QSize, Qt
 from PySide6.QtGui import QColor, QFont
 from PySide6.QtWidgets import (
     QApplication,
@@ -113,7 +113,8 @@ class CommandSearch(QFrame):
         self._entries = self._entries_of()
         wide = min(theme.px(_WIDE), self.parentWidget().width() - 40)
         self.setGeometry((self.parentWidget().width() - wide) // 2, theme.px(60), wide, theme.px(_ROW))
-        self.field.clear()
+        with QSignalBlocker(self.field):  # what was typed the last time is not looked for once more
+            self.field.clear()
         self._fill()
         self.show()
         self.raise_()

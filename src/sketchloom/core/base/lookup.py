@@ -3,6 +3,7 @@
 import re
 import unicodedata
 from collections.abc import Sequence
+from functools import lru_cache
 
 _WORD = re.compile(r"[^\W_]+")
 _WEIGHTS = (4.0, 2.0, 1.0)
@@ -30,20 +31,28 @@ def ranked(query: str, entries: Sequence[Sequence[str]]) -> list[int]:
     A word counts by how it is met in the text where it counts most; entries that count the same stay in their order.
     An empty query has all entries.
     """
-    wanted = _WORD.findall(plain(query))
+    wanted = _words_of(query)
+    texts_in_words = [[_words_of(text) for text, _ in zip(texts, _WEIGHTS, strict=False)] for texts in entries]
+    known = frozenset(word for texts in texts_in_words for words in texts for word in words)
+    met = [{word: how for word in known if (how := _met(one, word))} for one in wanted]
     scored = []
-    for number, texts in enumerate(entries):
-        words = [(_WORD.findall(plain(text)), weight) for text, weight in zip(texts, _WEIGHTS, strict=False)]
-        scores = [max((weight * _met(one, word) for found, weight in words for word in found), default=0.0)
-                  for one in wanted]
+    for number, texts in enumerate(texts_in_words):
+        scores = [max((weight * how.get(word, 0.0) for words, weight in zip(texts, _WEIGHTS, strict=False)
+                       for word in words), default=0.0) for how in met]
         if all(scores):
-            scored.append((-sum(scores) - _closeness(wanted, words), number))
+            scored.append((-sum(scores) - _closeness(wanted, texts), number))
     return [number for _, number in sorted(scored)]
 
 
-def _closeness(wanted, words):
+@lru_cache(8192)
+def _words_of(text):
+    """Its words as people type them: the same few hundred texts are asked for at every letter that is typed."""
+    return tuple(_WORD.findall(plain(text)))
+
+
+def _closeness(wanted, texts):
     """A name that is no longer than what was typed goes before a longer one."""
-    return 0.5 / max(len(words[0][0]), 1) if wanted and words else 0.0
+    return 0.5 / max(len(texts[0]), 1) if wanted and texts else 0.0
 
 
 def _met(one, word):

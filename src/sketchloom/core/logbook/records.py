@@ -15,6 +15,7 @@ from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all, settings_of
 from sketchloom.core.sheets.choices import rings_from_text as from_text
+from sketchloom.core.sheets.machine import KINDS as MACHINE_KINDS
 from sketchloom.core.sheets.material import FAMILIES
 from sketchloom.core.sheets.prices import PER
 
@@ -71,6 +72,23 @@ class Blade:
     def __post_init__(self):
         check_all(self, "blades.")
         _moment("blades.since", self.since, optional=True)
+
+
+@dataclass(frozen=True, slots=True)
+class Device:
+    """A machine of the workshop, and since when it is there. ``described``: as the table of machines has it, as JSON:
+    with the logbook it comes along to another computer."""
+
+    name: str = setting.text(setting.REQUIRED, said("Name"), most=_TEXTS)
+    kind: str = setting.choice(setting.REQUIRED, MACHINE_KINDS, said("Kind"), names=(
+        said("blade cutter"), said("laser"), said("router"), said("pen plotter")))
+    since: str = setting.text("", said("In use since"), most=40)
+    note: str = setting.text("", said("Note"), most=_LONG)
+    described: str = setting.text("", said("Description"), most=500_000)
+
+    def __post_init__(self):
+        check_all(self, "machines.")
+        _moment("machines.since", self.since, optional=True)
 
 
 @dataclass(frozen=True, slots=True)
@@ -133,7 +151,8 @@ class Piece:
 class Job:
     """What was released. ``digest`` of its files, ``settings`` of the work as JSON, ``planned_s`` with its parts
     (``cut_s`` to ``lay_s``) and ``real_s`` as it came out, 0 while that is not known. ``source``: the work's own file;
-    ``takes`` of the stock and ``rests`` it leaves (``inventory``), ``paces`` its parts were planned at, as JSON."""
+    ``takes`` of the stock and ``rests`` it leaves (``inventory``), ``paces`` its parts were planned at and the
+    ``motion`` of its cuts (``calibration``), as JSON."""
 
     work: str = setting.text(setting.REQUIRED, said("Work"), most=_TEXTS)
     files: str = setting.text("", said("Files"), most=_LONG)
@@ -162,6 +181,7 @@ class Job:
     takes: str = setting.text("", said("Takes of the stock"), most=1_000_000)
     rests: str = setting.text("", said("Rests"), most=5_000_000)
     paces: str = setting.text("", said("Paces"), most=_TEXTS)
+    motion: str = setting.text("", said("Motion"), most=2000)
     at: str = setting.text("", said("When"), most=40)
     began: str = setting.text("", said("Began"), most=40)
     ended: str = setting.text("", said("Ended"), most=40)
@@ -228,9 +248,11 @@ class Approval:
         _moment("approvals.at", self.at, optional=True)
 
 
-KINDS: dict[str, type] = {"batches": Batch, "blades": Blade, "tests": Try, "pieces": Piece, "jobs": Job, "stock": Stock,
-                          "approvals": Approval}
+KINDS: dict[str, type] = {"batches": Batch, "machines": Device, "blades": Blade, "tests": Try, "pieces": Piece,
+                          "jobs": Job, "stock": Stock, "approvals": Approval}
 """The tables by their names."""
+UNSAID = frozenset(("settings", "outline", "digest", "takes", "rests", "paces", "motion", "described"))
+"""Fields that only the program reads."""
 NAME_OF = {kind: name for name, kind in KINDS.items()}
 
 

@@ -4,14 +4,15 @@ import sqlite3
 from collections.abc import Callable
 
 from sketchloom.core.base.setting import CHOICE, TEXT, WHOLE, settings_of
-from sketchloom.core.logbook.records import KINDS, Job, Piece, Stock, columns
+from sketchloom.core.logbook.records import KINDS, Device, Job, Piece, Stock, columns
 
 SEARCH = "words"
 """The column that a search looks through."""
 ORDERED = {name: "at" for name, kind in KINDS.items() if "at" in columns(kind)}
-_SINCE_2 = {Job: ("source", "takes", "rests", "paces"), Stock: ("hex",)}
-"""Columns that the first version had not."""
-_TABLES_SINCE_2 = (Piece,)
+_COLUMNS_OF: dict[int, dict[type, tuple[str, ...]]] = {
+    2: {Job: ("source", "takes", "rests", "paces"), Stock: ("hex",)}, 3: {Job: ("motion",)}}
+"""Columns that came with a version."""
+_TABLES_OF: dict[int, tuple[type, ...]] = {2: (Piece,), 3: (Device,)}
 
 
 def _column(one):
@@ -20,9 +21,10 @@ def _column(one):
 
 
 def _first(connection: sqlite3.Connection) -> None:
+    later = [kind for kinds in _TABLES_OF.values() for kind in kinds]
     for name, kind in KINDS.items():
-        if kind not in _TABLES_SINCE_2:
-            _make(connection, name, kind, _SINCE_2.get(kind, ()))
+        if kind not in later:
+            _make(connection, name, kind, [column for its in _COLUMNS_OF.values() for column in its.get(kind, ())])
 
 
 def _make(connection, name, kind, without=()):
@@ -35,16 +37,18 @@ def _make(connection, name, kind, without=()):
         connection.execute(f'CREATE INDEX "{name}_at" ON "{name}" (at, entry{beside})')
 
 
-def _second(connection: sqlite3.Connection) -> None:
-    """What a job takes of the stock and leaves, the colour of what is there, and pieces with several stars."""
-    for name, kind in KINDS.items():
-        if kind in _TABLES_SINCE_2:
-            _make(connection, name, kind)
-        for one in settings_of(kind):
-            if one.name in _SINCE_2.get(kind, ()):
-                connection.execute(f'ALTER TABLE "{name}" ADD COLUMN {_column(one)} DEFAULT \'\'')
+def _widened(version: int) -> Callable[[sqlite3.Connection], None]:
+    """The step that brings the tables and columns of a version."""
+    def step(connection):
+        for name, kind in KINDS.items():
+            if kind in _TABLES_OF[version]:
+                _make(connection, name, kind)
+            for one in settings_of(kind):
+                if one.name in _COLUMNS_OF[version].get(kind, ()):
+                    connection.execute(f'ALTER TABLE "{name}" ADD COLUMN {_column(one)} DEFAULT \'\'')
+    return step
 
 
-STEPS: list[Callable[[sqlite3.Connection], None]] = [_first, _second]
+STEPS: list[Callable[[sqlite3.Connection], None]] = [_first, _widened(2), _widened(3)]
 """``STEPS[n]`` brings a file of version n to n + 1; their count is the version of today. A change of the tables adds
 one; those there are stay as they are."""

@@ -12,11 +12,11 @@ import numpy as np
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import CHOICE, TEXT, settings_of
 from sketchloom.core.logbook.book_file import BookFile, LogbookError
-from sketchloom.core.logbook.records import KINDS, NAME_OF, columns, values
+from sketchloom.core.logbook.records import KINDS, NAME_OF, UNSAID, columns, values
 from sketchloom.core.logbook.schema import ORDERED, SEARCH
 
 _SEARCHED = {kind: tuple(one.name for one in settings_of(kind) if one.kind in (TEXT, CHOICE)
-                         and one.name not in ("settings", "outline", "digest", "takes", "rests", "paces"))
+                         and one.name not in UNSAID)
              for kind in KINDS.values()}
 
 

@@ -61,10 +61,16 @@ def paced(controls, straight, starts, dynamics: Dynamics) -> Paced:
     controls : (S, 4, 2) cubics in mm, those of a stroke end to end. straight : (S,) bool. starts : (K + 1,) offsets of
     the strokes.
     """
+    return paced_along(*pace_path(controls, straight, starts, dynamics), dynamics)
+
+
+def pace_path(controls, straight, starts, dynamics: Dynamics) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
+    """Strokes as chords fine enough for a machine: their points, offsets, and the curve of each chord, as
+    ``paced_along`` takes them."""
     xy, starts, curve = chords(np.asarray(controls, float), np.asarray(straight, bool), np.asarray(starts),
                                max(min(dynamics.corner * _FLAT_SHARE, _FLAT_MM), 1e-4))
     # cubics that run on into each other are one curve, as whoever has only the points must take them
-    return paced_along(xy, starts, np.where(curve >= 0, curves_along(xy, starts), -1), dynamics)
+    return xy, starts, np.where(curve >= 0, curves_along(xy, starts), -1)
 
 
 def paced_along(xy, starts, curve, dynamics: Dynamics) -> Paced:

@@ -1,6 +1,6 @@
 """A plan of what goes into the machine: which parts lie on which sheet, and where."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
@@ -181,18 +181,15 @@ class Timed:
     def machine_s(self) -> float:
         return self.cut_s + self.travel_s + self.lift_s
 
-    def at(self, pace: Pace | None) -> "Timed":
-        """At the pace of the machine, where one was fitted."""
-        if pace is None:
-            return self
-        return replace(self, cut_s=self.cut_s * pace.cut, travel_s=self.travel_s * pace.travel,
-                       lift_s=self.lift_s * pace.lift)
 
-
-def timed(sheet: Sheet, machine: Machine, thorough: bool = True) -> Timed:
-    """How a machine cuts a sheet, and how long it takes."""
+def timed(sheet: Sheet, machine: Machine, thorough: bool = True, pace: Pace | None = None) -> Timed:
+    """How a machine cuts a sheet, and how long it takes, at its ``pace`` where one was fitted."""
     machine = machine.cutting_it(sheet.group.material)
     route = route_of(sheet.cuts, machine.home_on(sheet.carrier.width_mm, sheet.length_mm), thorough=thorough)
     run = run_of(sheet.cuts, route, machine.overcut_mm)
-    return Timed(route, run, *seconds_of(run, route, machine.cutting, machine.travelling, machine.lift_s,
-                                         machine.passes, machine.offset_mm))
+    cutting = machine.cutting if pace is None else pace.moving(machine.cutting)
+    cut, travel, lift = seconds_of(run, route, cutting, machine.travelling, machine.lift_s, machine.passes,
+                                   machine.offset_mm)
+    if pace is not None:
+        travel, lift = travel * pace.travel, lift * pace.lift
+    return Timed(route, run, cut, travel, lift)

@@ -6,6 +6,7 @@ from sketchloom.core.base import plain, setting
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.said import said
 from sketchloom.core.base.setting import check_all
+from sketchloom.core.sheets.motion import Dynamics
 
 SHEET, METRE, AREA = PER = ("sheet", "metre", "m2")
 MAX_LINES = 400
@@ -26,11 +27,15 @@ class Price:
 
 @dataclass(frozen=True, slots=True)
 class Pace:
-    """How often a ``machine`` (its name), and the hands beside it, take the time that is worked out, as fitted to real
-    jobs: a factor for each part of a plan, and the ``spread`` of jobs about it, a share."""
+    """How a ``machine`` (its name), and the hands beside it, really work, as fitted to real jobs. ``cut``: so many
+    times as long at full speed; ``acceleration`` and ``corner``: so many times the acceleration and the corner
+    tolerance; ``travel`` to ``lay``: so many times the time that is worked out; ``spread`` of jobs about it, a share.
+    """
 
     machine: str = setting.text(setting.REQUIRED, most=300)
     cut: float = setting.number(1.0, 0.02, 50.0, said("Cutting"))
+    acceleration: float = setting.number(1.0, 0.02, 50.0, said("Acceleration"))
+    corner: float = setting.number(1.0, 0.02, 50.0, said("Corner tolerance"))
     travel: float = setting.number(1.0, 0.02, 50.0, said("Travelling"))
     lift: float = setting.number(1.0, 0.02, 50.0, said("Lifting"))
     weed: float = setting.number(1.0, 0.02, 50.0, said("Weeding"))
@@ -40,9 +45,16 @@ class Pace:
     def __post_init__(self):
         check_all(self, "prices.paces.")
 
+    def moving(self, dynamics: Dynamics) -> Dynamics:
+        """How the machine really moves while it cuts."""
+        return Dynamics(dynamics.speed / self.cut, dynamics.acceleration * self.acceleration,
+                        dynamics.corner * self.corner)
+
 
 PARTS = ("cut", "travel", "lift", "weed", "lay")
-"""Parts of a plan that have a pace."""
+"""Parts of a plan, in seconds."""
+PACES = ("cut", "acceleration", "corner", "travel", "lift", "weed", "lay")
+"""What a pace says."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,6 +110,10 @@ class Prices:
 
     def of(self, material: str | None) -> Price | None:
         return next((p for p in self.materials if p.material == material), None)
+
+    def with_price(self, price: Price) -> "Prices":
+        """With the price of a material in place of the one it has."""
+        return replace(self, materials=(*(p for p in self.materials if p.material != price.material), price))
 
 
 def from_plain(data, where: str = "prices") -> Prices:

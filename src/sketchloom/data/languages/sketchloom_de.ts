@@ -5192,6 +5192,22 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Neu seit</translation>
     </message>
     <message>
+        <source>blade cutter</source>
+        <translation>Klingenschneider</translation>
+    </message>
+    <message>
+        <source>pen plotter</source>
+        <translation>Stiftplotter</translation>
+    </message>
+    <message>
+        <source>In use since</source>
+        <translation>In Gebrauch seit</translation>
+    </message>
+    <message>
+        <source>Description</source>
+        <translation>Beschreibung</translation>
+    </message>
+    <message>
         <source>Force</source>
         <translation>Kraft</translation>
     </message>
@@ -5354,6 +5370,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Paces</source>
         <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>Motion</source>
+        <translation>Bewegung</translation>
     </message>
     <message>
         <source>Began</source>
@@ -6540,6 +6560,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Schnitt</translation>
     </message>
     <message>
+        <source>Acceleration</source>
+        <translation>Beschleunigung</translation>
+    </message>
+    <message>
+        <source>Corner tolerance</source>
+        <translation>Eckentoleranz</translation>
+    </message>
+    <message>
         <source>Travelling</source>
         <translation>Leerfahrt</translation>
     </message>
@@ -6618,6 +6646,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Force {force:g}, speed {speed:g} mm/s</source>
         <translation>Kraft {force:g}, Geschwindigkeit {speed:g} mm/s</translation>
+    </message>
+    <message>
+        <source>What the logbook keeps of this machine is damaged.</source>
+        <translation>Was das Logbuch von dieser Maschine hat, ist beschädigt.</translation>
     </message>
     <message>
         <source>The work of this job was not kept, or was deleted. Open its picture, and write it again.</source>
@@ -6881,6 +6913,25 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>part left out</source>
         <translation>Teil weggelassen</translation>
+    </message>
+</context>
+<context>
+    <name>BatchForm</name>
+    <message>
+        <source>One more</source>
+        <translation>Noch eines</translation>
+    </message>
+    <message>
+        <source>Keep this material</source>
+        <translation>Material aufheben</translation>
+    </message>
+    <message>
+        <source>Plans take this price</source>
+        <translation>Pläne nehmen diesen Preis</translation>
+    </message>
+    <message>
+        <source>The price table has it from now on, in place of the one it had for this material</source>
+        <translation>Die Preistabelle hat ihn von jetzt an, statt des bisherigen für dieses Material</translation>
     </message>
 </context>
 <context>
@@ -8379,6 +8430,49 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Cut through so many sheets as an opening, or once as a piece laid on top (ticked); laying one counts as {0}. What costs less the other way is bold.</source>
         <translation>Als Öffnung durch so viele Bögen geschnitten oder einmal als aufgelegtes Teil (angehakt); eines zu legen zählt wie {0}. Was andersherum weniger kostet, ist fett.</translation>
+    </message>
+</context>
+<context>
+    <name>DeviceForm</name>
+    <message>
+        <source>One more</source>
+        <translation>Noch eines</translation>
+    </message>
+    <message>
+        <source>Keep this machine</source>
+        <translation>Diese Maschine behalten</translation>
+    </message>
+    <message>
+        <source>Into the table of machines</source>
+        <translation>In die Tabelle der Maschinen</translation>
+    </message>
+    <message>
+        <source>As the last job had it: its speeds, carriers and settings for materials</source>
+        <translation>Wie der letzte Auftrag sie hatte: Geschwindigkeiten, Träger und Einstellungen für Materialien</translation>
+    </message>
+    <message>
+        <source>Jobs done</source>
+        <translation>Fertige Aufträge</translation>
+    </message>
+    <message>
+        <source>Running, as said</source>
+        <translation>Gelaufen, wie angegeben</translation>
+    </message>
+    <message>
+        <source>Last</source>
+        <translation>Zuletzt</translation>
+    </message>
+    <message>
+        <source>Its figures come with its first job.</source>
+        <translation>Ihre Werte kommen mit dem ersten Auftrag.</translation>
+    </message>
+    <message>
+        <source>The table of machines has the same figures.</source>
+        <translation>Die Tabelle der Maschinen hat dieselben Werte.</translation>
+    </message>
+    <message>
+        <source>The table of machines has other figures than its last job, or none.</source>
+        <translation>Die Tabelle der Maschinen hat andere Werte als der letzte Auftrag, oder keine.</translation>
     </message>
 </context>
 <context>
@@ -10489,10 +10583,6 @@ und {0} weitere</translation>
         <translation>Noch eines</translation>
     </message>
     <message>
-        <source>Keep this material</source>
-        <translation>Material aufheben</translation>
-    </message>
-    <message>
         <source>Keep this tool</source>
         <translation>Werkzeug aufheben</translation>
     </message>
@@ -10527,6 +10617,14 @@ und {0} weitere</translation>
     <message>
         <source>What was bought, by batch and price</source>
         <translation>Was gekauft wurde, nach Charge und Preis</translation>
+    </message>
+    <message>
+        <source>Machines</source>
+        <translation>Maschinen</translation>
+    </message>
+    <message>
+        <source>What each did, and since when it is there</source>
+        <translation>Was jede getan hat, und seit wann sie da ist</translation>
     </message>
     <message>
         <source>Tools</source>
@@ -10635,6 +10733,10 @@ und {0} weitere</translation>
     <message>
         <source>No material yet: what was bought, with its batch and price.</source>
         <translation>Noch kein Material: was gekauft wurde, mit Charge und Preis.</translation>
+    </message>
+    <message>
+        <source>No machine yet: each comes with its first job.</source>
+        <translation>Noch keine Maschine: Jede kommt mit ihrem ersten Auftrag.</translation>
     </message>
     <message>
         <source>No tool yet: a blade is soon blunt, so its first day counts.</source>
@@ -12821,6 +12923,10 @@ seinesgleichen</translation>
         <source>Nothing in stock yet.</source>
         <translation>Noch nichts im Vorrat.</translation>
     </message>
+    <message>
+        <source>Plans reckon {0} for {1}.</source>
+        <translation>Pläne rechnen {0} für {1}.</translation>
+    </message>
 </context>
 <context>
     <name>RatesDetails</name>
@@ -12845,16 +12951,20 @@ seinesgleichen</translation>
         <translation>Maschine</translation>
     </message>
     <message>
-        <source>{0} ×, ± {1} %</source>
-        <translation>{0} ×, ± {1} %</translation>
-    </message>
-    <message>
-        <source>{0} jobs. Their plans were {1} % off in the middle; with these rates {2} %.</source>
-        <translation>{0} Aufträge. Ihre Pläne lagen in der Mitte {1} % daneben; mit diesen Sätzen {2} %.</translation>
+        <source>{0} jobs. Their plans were {1} % off in the middle; with these rates {2} %. Each rate as it is said → as it is fitted, and how sure that is.</source>
+        <translation>{0} Aufträge. Ihre Pläne lagen in der Mitte {1} % daneben; mit diesen Werten {2} %. Jeder Wert, wie er angegeben ist → wie er angepasst ist, und wie sicher das ist.</translation>
     </message>
     <message>
         <source>Not like the others, and hardly counted: {0}.</source>
         <translation>Anders als die übrigen und kaum gezählt: {0}.</translation>
+    </message>
+    <message>
+        <source>{0} × as long, ± {1} %</source>
+        <translation>{0} × so lang, ± {1} %</translation>
+    </message>
+    <message>
+        <source>{0} → {1} {2}, ± {3} %</source>
+        <translation>{0} → {1} {2}, ± {3} %</translation>
     </message>
     <message>
         <source>Plans go by what is worked out from the machine&apos;s figures.</source>

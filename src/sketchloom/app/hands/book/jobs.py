@@ -17,25 +17,14 @@ _PLANS = 3
 """Plans that are looked at for a job whose sheets nobody looked at."""
 
 
-class JobKeeping(QObject):
-    """Of a window's logbook."""
+class Releases(QObject):
+    """What a window releases is kept in its logbook, whether anybody looks at that or not."""
 
-    def __init__(self, logging, window):
+    def __init__(self, logging, session):
         super().__init__(logging)
-        self._logging, self._session, self._window = logging, window.session, window
-        page = self._page = logging.page
-        page.jobs.ran.connect(self._ran)
-        page.jobs.noted.connect(self._note)
-        page.jobs.again.connect(self._again)
-        page.jobs.approval_wanted.connect(self._approve)
-        page.jobs.approval_opened.connect(self._open_approval)
-        page.chosen_changed.connect(self._show)
-        page.calendar.wanted.connect(self._month)
-        window.session.leaving.released.connect(self._released)
-        window.session.leaving.sent.connect(self._sent)
-        window.session.opened.connect(self._opened)
-        window.session.trouble.connect(lambda topic, _: topic == "open" and self._forget())
-        self._meant = None
+        self._logging, self._session = logging, session
+        session.leaving.released.connect(self._released)
+        session.leaving.sent.connect(self._sent)
 
     def _released(self, done):
         """What was written for a machine is a job."""
@@ -53,11 +42,11 @@ class JobKeeping(QObject):
         def run(book):
             waiting = book.all(Job, limit=1, work=work[:300], state=PLANNED)
             number = waiting[0].number if waiting else keep(book)
-            self._run(book, number, RUNNING, 0.0)
+            _run(book, number, RUNNING, 0.0)
         self._with_book(run)
 
     def _with_book(self, do):
-        self._logging.with_book(do, lambda _: self._page.isVisible() and self._page.ask(),
+        self._logging.with_book(do, lambda _: self._logging.is_seen and self._logging.page.ask(),
                                 lambda why: self._logging.say("logbook", "trouble", told(why)))
 
     def _keeping(self, done):
@@ -71,14 +60,33 @@ class JobKeeping(QObject):
 
         def keep(book):
             job = _job(work, name, done, plan, carved, user_data.prices())
-            return book.add(workshop.with_files(job, project, look))[0]
+            return workshop.keep_job(book, job, _machine(work), project, look)
         return keep
 
-    @staticmethod
-    def _run(book, number, state, real_s):
-        from sketchloom.desk.shop import Names, ran
 
-        return ran(book, number, state, Names.from_table(user_data.materials(), told), user_data.prices(), real_s)
+def _run(book, number, state, real_s):
+    from sketchloom.desk.shop import Names, ran
+
+    return ran(book, number, state, Names.from_table(user_data.materials(), told), user_data.prices(), real_s)
+
+
+class JobKeeping(QObject):
+    """Jobs on the page of a window's logbook."""
+
+    def __init__(self, logging, window):
+        super().__init__(logging)
+        self._logging, self._session, self._window = logging, window.session, window
+        page = self._page = logging.page
+        page.jobs.ran.connect(self._ran)
+        page.jobs.noted.connect(self._note)
+        page.jobs.again.connect(self._again)
+        page.jobs.approval_wanted.connect(self._approve)
+        page.jobs.approval_opened.connect(self._open_approval)
+        page.chosen_changed.connect(self._show)
+        page.calendar.wanted.connect(self._month)
+        window.session.opened.connect(self._opened)
+        window.session.trouble.connect(lambda topic, _: topic == "open" and self._forget())
+        self._meant = None
 
     def _ran(self, state, minutes):
         chosen = self._page.chosen
@@ -91,7 +99,7 @@ class JobKeeping(QObject):
             if missing and state != FAILED:
                 self._logging.say("stock", "ask", self.tr("Not in stock: {0}.").format(
                     "; ".join(self._in_words(one) for one in missing[:4])))
-        self._logging.with_book(lambda book: self._run(book, chosen.number, state, 60 * minutes), show)
+        self._logging.with_book(lambda book: _run(book, chosen.number, state, 60 * minutes), show)
 
     def _note(self, customer, note):
         chosen = self._page.chosen
@@ -179,16 +187,22 @@ class JobKeeping(QObject):
             self._window.show_stage(stage)
 
 
+def _machine(work):
+    from sketchloom.evaluate.planning import machine_of
+
+    return machine_of(work)
+
+
 def _job(work, name, done, plan, carved, prices):
     """The job of what was written; its sheets are planned here where nobody did. Of sheets with the parts of other
     works no plan is known."""
     from sketchloom.evaluate.carving import is_carved
-    from sketchloom.evaluate.planning import machine_of, plans_of
+    from sketchloom.evaluate.planning import plans_of
     from sketchloom.files.jobs import job_of
 
     if done.others:
         plan, name = None, f"{name} + {done.others}"
     elif plan is None and not is_carved(work) and work.layers:
         *_, plan = itertools.islice(plans_of((work,), prices=prices), _PLANS)
-    pace = prices.rates.pace_of(machine_of(work).name)
+    pace = prices.rates.pace_of(_machine(work).name)
     return job_of(work, name, [Path(p) for p in done.files], plan, 0.0 if carved is None else carved.seconds, pace=pace)

@@ -6,28 +6,47 @@ from pathlib import Path
 from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QFileDialog
 
-from sketchloom.app.hands.book.jobs import JobKeeping
+from sketchloom.app.hands.book.devices import DeviceKeeping
+from sketchloom.app.hands.book.jobs import JobKeeping, Releases
 from sketchloom.app.hands.book.rates import RateKeeping
 from sketchloom.app.hands.book.stock import StockKeeping
 from sketchloom.app.hands.book.training import Training
 from sketchloom.app.hands.book.trying import TryKeeping
-from sketchloom.app.logbook.page import SHOWN
 from sketchloom.app.words import told
 from sketchloom.app.work.jobs import Lane
-from sketchloom.core.logbook.records import Batch, Blade, Stock, columns, now
+from sketchloom.core.logbook.records import Batch, Blade, Device, Stock, columns, now
 from sketchloom.files.user_data import data_folder
 from sketchloom.files.workshop import BOOK
 
 
 class Logging(QObject):
-    """Of one window; ``say(topic, kind, text)`` is the window's."""
+    """Of one window, whose ``page`` is made when it is first looked at; ``say(topic, kind, text)`` is the window's."""
 
     def __init__(self, window):
-        super().__init__(window.logbook)
-        self.session, self.page, self.say = window.session, window.logbook, window.notices.say
+        super().__init__(window)
+        self.session, self.say = window.session, window.notices.say
+        self._window, self._page = window, None
         self.lane = Lane("logbook", newest_wins=False)  # one thread: the file is its own
         self._book = None
-        page = self.page
+        self.releases, self.stock = Releases(self, window.session), StockKeeping(self, window)
+
+    @property
+    def page(self):
+        """The logbook in the middle of the window."""
+        if self._page is None:
+            self._make_page()
+        return self._page
+
+    @property
+    def is_seen(self) -> bool:
+        """Whether the logbook is in the middle of the window now."""
+        return self._page is not None and self._window.middle.currentWidget() is self._page
+
+    def _make_page(self):
+        from sketchloom.app.logbook.page import LogbookPage
+
+        page = self._page = LogbookPage()
+        self._window.middle.addWidget(page)
         page.asked.connect(self._list)
         page.entry_wanted.connect(lambda kind, number: self.with_book(lambda book: book.one(kind, number),
                                                                       page.show_entry))
@@ -35,12 +54,13 @@ class Logging(QObject):
         page.export_wanted.connect(self._export)
         page.import_wanted.connect(self._import)
         page.save_wanted.connect(self._save)
-        for form, kind in ((page.stock, Stock), (page.batches, Batch), (page.blades, Blade)):
+        for form, kind in ((page.stock, Stock), (page.batches, Batch), (page.devices, Device), (page.blades, Blade)):
             form.kept.connect(lambda one, k=kind: self.do(lambda book: book.add(_dated(one, k))))
             form.changed.connect(self._change)
-        self.jobs, self.tries = JobKeeping(self, window), TryKeeping(self)
+        self.jobs, self.tries = JobKeeping(self, self._window), TryKeeping(self)
         self.training = Training(page.trainer, self.say)
-        self.rates, self.stock = RateKeeping(self, window.planning), StockKeeping(self, window)
+        self.rates = RateKeeping(self, self._window.planning)
+        self.devices = DeviceKeeping(self, self._window.planning)
 
     def turn(self) -> None:
         """The page is seen."""
@@ -50,7 +70,8 @@ class Logging(QObject):
 
     def close(self) -> None:
         """The window is closed: what was said to be kept is on the disk."""
-        self.training.close()
+        if self._page is not None:
+            self.training.close()
         self.lane.close()
 
     def _open(self):
@@ -68,10 +89,13 @@ class Logging(QObject):
 
         def take(answer):
             made, note, is_damaged = answer
-            self.page.say(told(note), is_damaged)
+            if self._page is not None:
+                self._page.say(told(note), is_damaged)
             then(made)
+
         def tell(why):
-            self.page.say(told(why), self._book is not None and self._book.is_damaged)
+            if self._page is not None:
+                self._page.say(told(why), self._book is not None and self._book.is_damaged)
         self.lane.run("", work, take, trouble or tell)
 
     def do(self, do) -> None:
@@ -84,6 +108,8 @@ class Logging(QObject):
             self.do(lambda book: book.change(chosen.number, one))
 
     def _list(self, kind, words):
+        from sketchloom.app.logbook.page import SHOWN
+
         self.with_book(lambda book: (book.all(kind, words, limit=SHOWN), book.count(kind, words)),
                        lambda made: self.page.show_kept(kind, *made))
 

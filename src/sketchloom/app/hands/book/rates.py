@@ -1,4 +1,4 @@
-"""Rates fitted to real times, shown before plans take them; the plots."""
+"""Rates fitted to real times and prices of what was bought, shown before plans take them; the plots."""
 
 from dataclasses import replace
 
@@ -20,6 +20,7 @@ class RateKeeping(QObject):
         self._page.rates.wanted.connect(lambda _: self._plot(Job))
         self._page.rates.taken.connect(self._take)
         self._page.rates.dropped.connect(self._drop)
+        self._page.batches.price_wanted.connect(self._take_price)
 
     def _plot(self, kind):
         {Job: self._plot_jobs, Try: self._plot_tries, Stock: self._plot_stock}[kind]()
@@ -49,7 +50,7 @@ class RateKeeping(QObject):
             if self._found is None:
                 page.rates.show_none(told(found.message), pace)
             else:
-                page.rates.show_fit(found, wrong, pace)
+                page.rates.show_fit(found, _rates_of(found, its), wrong, pace)
             page.plot.show_chart(chart, self.tr("planned, minutes"), self.tr("real, minutes"), (
                 ("dot", self.tr("a job")), ("ring", self.tr("not like the others"))), self.tr(
                 "Nothing to plot: say of a job how long it took."))
@@ -94,15 +95,38 @@ class RateKeeping(QObject):
     def _drop(self, machine):
         self._keep(lambda rates: rates.without_pace(machine))
 
+    def _take_price(self):
+        """Plans reckon with what a batch cost."""
+        from sketchloom.desk.shop import Names, price_of
+
+        chosen = self._page.chosen
+        price = None if chosen is None else price_of(chosen.one, Names.from_table(user_data.materials(), told))
+        if price is not None and self._write(user_data.prices().with_price(price)):
+            self._logging.say("rates", "done", self.tr("Plans reckon {0} for {1}.").format(
+                f"{price.amount:g}", chosen.one.name))
+
     def _keep(self, change):
         prices = user_data.prices()
+        if self._write(replace(prices, rates=change(prices.rates))):
+            self._plot_jobs()
+
+    def _write(self, prices):
+        """Keep a price table and plan by it; whether it was kept."""
         try:
-            user_data.keep_prices(replace(prices, rates=change(prices.rates)))
+            user_data.keep_prices(prices)
         except AppError as error:
             self._logging.say("rates", "trouble", told(error.message))
-            return
+            return False
         self._planning.again()
-        self._plot_jobs()
+        return True
+
+
+def _rates_of(found, name):
+    """Rates of a machine by its name, beside what the tables of machines and prices say."""
+    from sketchloom.core.logbook.calibration import rates
+
+    machine = next((one for one in user_data.machines() if one.name == name), None)
+    return rates(found, machine, user_data.prices().rates)
 
 
 def names_of_verdicts():

@@ -6,7 +6,8 @@ import numpy as np
 
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import segment_lengths
-from sketchloom.core.sheets.motion import Dynamics, chords, curves_along, paced, paced_along
+from sketchloom.core.sheets.motion import Dynamics, chords, curves_along, pace_path, paced_along
+from sketchloom.core.sheets.response import response
 from sketchloom.core.sheets.routing.blade import PRIME, axis_path
 from sketchloom.core.sheets.routing.cuts import Cuts
 from sketchloom.core.sheets.routing.route import Route
@@ -93,22 +94,33 @@ def seconds_of(run: Run, route: Route, cutting: Dynamics, travelling: Dynamics, 
     goes over the same cut again before the next one. With a dragged blade it is its axis that has to move."""
     if not len(route.order):
         return 0.0, 0.0, 0.0
-    if offset_mm > 0:
-        xy, starts, _ = chords(run.controls, run.straight, run.starts, _FLAT_MM)
-        xy, starts = axis_path(xy, starts, offset_mm)
-        seconds = paced_along(xy, starts, curves_along(xy, starts), cutting).seconds
-        begins, ends = xy[starts[:-1]], xy[starts[1:] - 1]
-    else:
-        seconds = paced(run.controls, run.straight, run.starts, cutting).seconds
-        begins, ends = run.controls[run.starts[:-1], 0], run.controls[run.starts[1:] - 1, 3]
+    xy, starts, curves = _path(run, cutting, offset_mm)
+    begins, ends = xy[starts[:-1]], xy[starts[1:] - 1]
     home = np.array([route.home])
     steps = [np.concatenate([begins, home]) - np.concatenate([home, ends])]
     if passes > 1:
         steps.append(np.repeat(begins - ends, passes - 1, 0))
     travel = float(travelling.along(np.hypot(*np.concatenate(steps).T)).sum())
-    cut, lifts = float(seconds.sum()) * passes, len(route.order) * passes
-    if offset_mm > 0:  # the blade is turned by a short cut of its own first
-        cut, lifts = cut + float(cutting.along(PRIME * offset_mm)), lifts + 1
-    return cut, travel, lift_s * lifts
+    lifts = len(route.order) * passes + (1 if offset_mm > 0 else 0)
+    return _cutting_s(xy, starts, curves, passes, offset_mm, cutting), travel, lift_s * lifts
 
 
+def response_of(run: Run, cutting: Dynamics, passes: int, offset_mm: float = 0.0) -> np.ndarray:
+    """(5, 3) seconds of cutting on machines about the one that is planned for (``response``)."""
+    xy, starts, curves = _path(run, cutting, offset_mm)
+    return response(cutting, lambda dynamics: _cutting_s(xy, starts, curves, passes, offset_mm, dynamics))
+
+
+def _path(run, cutting, offset_mm):
+    """What moves along the strokes: their points, offsets, and the curve of each chord."""
+    if offset_mm > 0:
+        xy, starts, _ = chords(run.controls, run.straight, run.starts, _FLAT_MM)
+        xy, starts = axis_path(xy, starts, offset_mm)
+        return xy, starts, curves_along(xy, starts)
+    return pace_path(run.controls, run.straight, run.starts, cutting)
+
+
+def _cutting_s(xy, starts, curves, passes, offset_mm, cutting):
+    seconds = float(paced_along(xy, starts, curves, cutting).seconds.sum()) * passes
+    # a dragged blade is turned by a short cut of its own first
+    return seconds + (float(cutting.along(PRIME * offset_mm)) if offset_mm > 0 else 0.0)
