@@ -7,7 +7,7 @@ import pytest
 from PySide6.QtCore import QDate, QPoint
 from PySide6.QtWidgets import QFileDialog, QLabel
 
-from app.driver import pause, wait
+from app.driver import pause, wait, written
 from app.person import Person
 from sketchloom.app.logbook.tables import KEYS
 from sketchloom.app.stages.numbers import LAYERS, RELEASE, SHEETS, SOURCE
@@ -425,6 +425,14 @@ def test_a_table_is_taken_in_whole_or_not_at_all(person, tmp_path, monkeypatch):
     person.press(page.take_in)
     listed(page, 1)
     assert kept(Stock)[0].width_mm == pytest.approx(304.8)
+    # or all of it, out and in again
+    whole = tmp_path / "all.json"
+    answers(monkeypatch, whole)
+    person.press(page.export)
+    wait(lambda: written(tmp_path, "all.json"), 30, "the logbook")
+    assert [row["material"] for row in json.loads(whole.read_text())["stock"]] == ["film"]
+    person.press(page.take_in)
+    listed(page, 2)
 
 
 def test_what_can_be_read_of_a_damaged_logbook_is_saved_from_the_window(person, tmp_path, monkeypatch):
@@ -495,6 +503,7 @@ def test_machines_tell_what_they_did_and_go_back_into_the_table(person):
     page.table.selectRow(next(n for n, one in enumerate(page._kept) if one.one.name == "old pen"))
     wait(lambda: page.devices.look.isVisible(), 30, "what it did")
     assert not page.devices.into_table.isEnabled()
+    assert page.table.columnWidth(0) > 300 > page.table.columnWidth(1)  # the names have what room is left
     page.table.selectRow(next(n for n, one in enumerate(page._kept) if one.one.name == own.name))
     wait(lambda: page.devices.look.isVisible() and page.devices.into_table.isEnabled(), 30, "what it did")
     assert "1" in [one.text() for one in page.devices.look.findChildren(QLabel)]

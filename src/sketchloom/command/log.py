@@ -195,37 +195,25 @@ def _remove(book, options):
 
 
 def _import(book, options):
-    from sketchloom.core.base.said import said
-    from sketchloom.core.logbook import exchange
+    from sketchloom.core.logbook.book_file import LogbookError
+    from sketchloom.core.logbook.moving import taken_in
 
-    path = Path(options.words[-1]) if options.words else Path()
+    path = options.words[-1] if options.words else ""
+    kind = _kind(options.words[0] if len(options.words) > 1 else "") if path.lower().endswith(".csv") else None
     try:
-        if path.stat().st_size > exchange.MAX_BYTES:
-            raise AppError(said("The table is larger than {most} MB.", most=exchange.MAX_BYTES >> 20))
-        data = path.read_bytes()
-    except OSError:
-        return complain(f"{path}: cannot be read.", UNREADABLE)
-    try:
-        if path.suffix.lower() == ".csv":
-            some = exchange.from_csv(_kind(options.words[0] if len(options.words) > 1 else ""), data)
-        else:
-            some = exchange.from_plain(json.loads(data))
-    except (ValueError, RecursionError) as error:
-        why = str(error) if isinstance(error, AppError) else "it holds no JSON."
-        return complain(f"{path}: {why}", UNREADABLE)
+        count = taken_in(book, path, kind)
+    except LogbookError:
+        raise
     except AppError as error:
-        return complain(f"{path}: {error}", UNREADABLE)
-    book.add(*some)
-    sys.stdout.write(f"{len(some)} entries\n")
+        return complain(str(error), UNREADABLE)
+    sys.stdout.write(f"{count} entries\n")
     return DONE
 
 
 def _export(book, options):
-    from sketchloom.core.base.plain import encoded
-    from sketchloom.core.logbook.exchange import to_plain
+    from sketchloom.core.logbook.moving import everything
 
-    return _written(options.words[0] if options.words else "-", encoded(json.dumps(to_plain(book), indent=1,
-                                                                                    ensure_ascii=False)))
+    return _written(options.words[0] if options.words else "-", everything(book))
 
 
 def _save(book, options):

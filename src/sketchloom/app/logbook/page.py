@@ -118,10 +118,11 @@ class LogbookPage(QWidget):
         self.save = button(self.tr("Save what can be read…"), "file-export")
         self.save.clicked.connect(self.save_wanted)
         self.save.hide()
-        self.take_in = button(self.tr("Take in a table…"), "folder-open",
-                              self.tr("CSV, its columns named in its first line"))
+        self.take_in = button(self.tr("Take in a table…"), "folder-open", self.tr(
+            "CSV, its columns named in its first line; or JSON, a whole logbook"))
         self.take_in.clicked.connect(lambda: self.import_wanted.emit(self.kind))
-        self.export = button(self.tr("As a table (CSV)…"), "file-export")
+        self.export = button(self.tr("Write it out…"), "file-export", self.tr(
+            "This table as CSV, or the whole logbook as JSON"))
         self.export.clicked.connect(lambda: self.export_wanted.emit(self.kind))
         self.remove = button(self.tr("Delete it for good"), "trash", self.tr("The chosen entry; it cannot be undone"))
         self.remove.clicked.connect(self._remove)
@@ -257,13 +258,12 @@ class LogbookPage(QWidget):
         self.table.setRowCount(0)
         for one in self._kept:
             self._put_row(one)
+        header = self.table.horizontalHeader()
+        header.setSectionResizeMode(QHeaderView.ResizeMode.Interactive)  # else what was stretched keeps its width
         self.table.resizeColumnsToContents()
         for column in range(len(names)):
             self.table.setColumnWidth(column, min(self.table.columnWidth(column), theme.px(_WIDEST_PX)))
-        header = self.table.horizontalHeader()
-        for column in range(len(names)):
-            header.setSectionResizeMode(column, QHeaderView.ResizeMode.Stretch if column == WIDE.get(kind, 1)
-                                        else QHeaderView.ResizeMode.Interactive)
+        header.setSectionResizeMode(WIDE.get(kind, 1), QHeaderView.ResizeMode.Stretch)
         row = next((n for n, one in enumerate(self._kept) if one.number == meant), -1)
         self.table.blockSignals(False)
         if row >= 0:

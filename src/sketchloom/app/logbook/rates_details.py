@@ -11,6 +11,7 @@ from sketchloom.core.sheets.prices import PACES, Pace
 
 _LARGE = 10
 """Numbers from here on are told whole."""
+_UNBROKEN = "\N{NO-BREAK SPACE}"
 
 
 class RatesDetails(QWidget):
@@ -62,10 +63,10 @@ class RatesDetails(QWidget):
         self._let(True, pace)
 
     def _words(self, rate):
-        sure = round(100 * rate.spread)
+        sure = self.tr("± {0} %").format(round(100 * rate.spread)).replace(" ", _UNBROKEN)
         if not rate.unit:
-            return self.tr("{0} × as long, ± {1} %").format(f"{rate.fitted:.2f}", sure)
-        return self.tr("{0} → {1} {2}, ± {3} %").format(_short(rate.said), _short(rate.fitted), rate.unit, sure)
+            return self.tr("{0} × as long, {1}").format(f"{rate.fitted:.2f}", sure)
+        return self.tr("{0} → {1} {2}, {3}").format(_short(rate.said), _short(rate.fitted), rate.unit, sure)
 
     def show_none(self, why: str, pace=None) -> None:
         """Why there are no rates yet."""

@@ -117,8 +117,8 @@ def to_plain(book) -> dict:
             for name, kind in KINDS.items()}
 
 
-def from_plain(data) -> list:
-    """Records from plain data of any origin, in the order of their tables.
+def from_plain(data) -> list[Kept]:
+    """Records from plain data of any origin, in the order of their tables, with the numbers they had there.
 
     Raises
     ------
@@ -126,10 +126,16 @@ def from_plain(data) -> list:
     """
     if not isinstance(data, dict) or not all(isinstance(data.get(name, []), list) for name in KINDS):
         raise AppError(said("This is no logbook: an object with lists {names} is needed.", names=", ".join(KINDS)))
-    made: list = []
+    made: list[Kept] = []
     for name, kind in KINDS.items():
         rows = data.get(name, [])
         if len(rows) > MAX_ROWS:
             raise AppError(said("The table has more than {most} lines.", most=MAX_ROWS))
-        made += plain.from_plain(rows, tuple[kind, ...], name)  # type: ignore[valid-type]
+        some = plain.from_plain(rows, tuple[kind, ...], name)  # type: ignore[valid-type]
+        made += [Kept(_number(row), one) for row, one in zip(rows, some, strict=True)]
     return made
+
+
+def _number(row):
+    number = row.get(_NUMBER, 0)
+    return number if isinstance(number, int) else 0

@@ -880,6 +880,10 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Prüfe ihre Rechte.</translation>
     </message>
     <message>
+        <source>holds no JSON.</source>
+        <translation>enthält kein JSON.</translation>
+    </message>
+    <message>
         <source>is larger than {most} MB.</source>
         <translation>ist größer als {most} MB.</translation>
     </message>
@@ -10695,12 +10699,16 @@ und {0} weitere</translation>
         <translation>Tabelle übernehmen …</translation>
     </message>
     <message>
-        <source>CSV, its columns named in its first line</source>
-        <translation>CSV, die Spalten in der ersten Zeile benannt</translation>
+        <source>CSV, its columns named in its first line; or JSON, a whole logbook</source>
+        <translation>CSV, die Spalten in der ersten Zeile benannt; oder JSON, ein ganzes Logbuch</translation>
     </message>
     <message>
-        <source>As a table (CSV)…</source>
-        <translation>Als Tabelle (CSV)…</translation>
+        <source>Write it out…</source>
+        <translation>Herausschreiben …</translation>
+    </message>
+    <message>
+        <source>This table as CSV, or the whole logbook as JSON</source>
+        <translation>Diese Tabelle als CSV oder das ganze Logbuch als JSON</translation>
     </message>
     <message>
         <source>Delete it for good</source>
@@ -10770,8 +10778,16 @@ und {0} weitere</translation>
         <translation>Lassen</translation>
     </message>
     <message>
+        <source>This table (*.csv);;The whole logbook (*.json)</source>
+        <translation>Diese Tabelle (*.csv);;Das ganze Logbuch (*.json)</translation>
+    </message>
+    <message>
         <source>Take in a table</source>
         <translation>Tabelle übernehmen</translation>
+    </message>
+    <message>
+        <source>Entries for this table (*.csv);;A whole logbook (*.json)</source>
+        <translation>Einträge für diese Tabelle (*.csv);;Ein ganzes Logbuch (*.json)</translation>
     </message>
     <message>
         <source>Taken in: {0} entries.</source>
@@ -10800,10 +10816,6 @@ und {0} weitere</translation>
     <message>
         <source>Write the table</source>
         <translation>Die Tabelle schreiben</translation>
-    </message>
-    <message>
-        <source>Tables (*.csv)</source>
-        <translation>Tabellen (*.csv)</translation>
     </message>
 </context>
 <context>
@@ -12959,12 +12971,16 @@ seinesgleichen</translation>
         <translation>Anders als die übrigen und kaum gezählt: {0}.</translation>
     </message>
     <message>
-        <source>{0} × as long, ± {1} %</source>
-        <translation>{0} × so lang, ± {1} %</translation>
+        <source>± {0} %</source>
+        <translation>± {0} %</translation>
     </message>
     <message>
-        <source>{0} → {1} {2}, ± {3} %</source>
-        <translation>{0} → {1} {2}, ± {3} %</translation>
+        <source>{0} × as long, {1}</source>
+        <translation>{0} × so lang, {1}</translation>
+    </message>
+    <message>
+        <source>{0} → {1} {2}, {3}</source>
+        <translation>{0} → {1} {2}, {3}</translation>
     </message>
     <message>
         <source>Plans go by what is worked out from the machine&apos;s figures.</source>

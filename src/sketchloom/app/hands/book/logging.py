@@ -1,7 +1,6 @@
 """Keeps the logbook of a window: opens it when it is looked at, writes what is released, answers what is asked."""
 
 from dataclasses import replace
-from pathlib import Path
 
 from PySide6.QtCore import QObject
 from PySide6.QtWidgets import QFileDialog
@@ -137,21 +136,27 @@ class Logging(QObject):
     def _export(self, kind):
         from sketchloom.core.logbook.records import NAME_OF
 
-        target = self.ask_target(self.tr("Write the table"), f"{NAME_OF[kind]}.csv", self.tr("Tables (*.csv)"))
+        target = self.ask_target(self.tr("Write the table"), f"{NAME_OF[kind]}.csv", self.tr(
+            "This table (*.csv);;The whole logbook (*.json)"))
         if target:
-            self.with_book(lambda book: _write_csv(book, kind, target), lambda _: self.say_written(target))
+            self.with_book(lambda book: _write(book, kind, target), lambda _: self.say_written(target),
+                           lambda why: self.say("logbook", "trouble", told(why)))
 
     def _import(self, kind):
-        source = self.ask_source(self.tr("Take in a table"), self.tr("Tables (*.csv)"))
+        source = self.ask_source(self.tr("Take in a table"), self.tr(
+            "Entries for this table (*.csv);;A whole logbook (*.json)"))
         if not source:
             return
 
         def take(count):
             self.say("logbook", "done", self.tr("Taken in: {0} entries.").format(count))
             self.page.ask()
-        self.with_book(lambda book: _read_csv(book, kind, Path(source)), take,
-                       lambda why: self.say("logbook", "trouble",
-                                            self.tr("Nothing was taken in: {0}").format(told(why))))
+        def read(book):
+            from sketchloom.core.logbook.moving import taken_in
+
+            return taken_in(book, source, kind)
+        self.with_book(read, take, lambda why: self.say(
+            "logbook", "trouble", self.tr("Nothing was taken in: {0}").format(told(why))))
 
     def _save(self):
         target = self.ask_target(self.tr("Save what can be read"), "logbook-saved.db", self.tr("Logbooks (*.db)"))
@@ -175,22 +180,11 @@ def _dated(one, kind):
     return replace(one, at=now()) if "at" in columns(kind) and kind is not Batch else one
 
 
-def _write_csv(book, kind, target):
+def _write(book, kind, target):
+    """A table, or all of them where the file is to be JSON."""
     from sketchloom.core.logbook.exchange import to_csv
+    from sketchloom.core.logbook.moving import everything
     from sketchloom.files.writing import write_whole
 
-    write_whole(target, to_csv(kind, book.all(kind, newest_first="at" not in columns(kind))))
-
-
-def _read_csv(book, kind, path):
-    from sketchloom.core.base.errors import FileError
-    from sketchloom.core.base.said import said
-    from sketchloom.core.logbook import exchange
-
-    try:
-        if path.stat().st_size > exchange.MAX_BYTES:
-            raise FileError(path, said("is larger than {most} MB.", most=exchange.MAX_BYTES >> 20))
-        data = path.read_bytes()
-    except OSError as error:
-        raise FileError(path, said("cannot be read ({strerror}).", strerror=error.strerror or "")) from None
-    return len(book.add(*exchange.from_csv(kind, data)))
+    write_whole(target, everything(book) if target.lower().endswith(".json") else
+                to_csv(kind, book.all(kind, newest_first="at" not in columns(kind))))
