@@ -529,3 +529,17 @@ def test_plans_reckon_with_what_a_batch_cost(person):
     wait(lambda: user_data.prices().of("adhesive-film") is not None, 30, "the price")
     assert user_data.prices().of("adhesive-film").amount == 4.5
     assert "4.5" in window.notices.text_of("rates")
+
+
+def test_sheets_shared_with_another_work_are_a_job_with_its_parts_in_the_plan(person, smaller, tmp_path):
+    person.driver.open(smaller("lighthouse"))
+    alone = planned(person).tally
+    (tmp_path / "both").mkdir()
+    done = []
+    person.driver.session.leaving.written.connect(done.append)
+    person.driver.session.leaving.write_shared([smaller("lighthouse")], tmp_path / "both", anyway=True)
+    wait(lambda: done, 120, "the files")
+    wait(lambda: kept(Job), 120, "the job")
+    (job,) = kept(Job)
+    assert job.work == "lighthouse-badge + 1" and job.sheets >= 1
+    assert job.cut_s > 1.5 * alone.cut_s and job.motion

@@ -17,6 +17,7 @@ from sketchloom.desk.preflight import checks_of, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
+from sketchloom.evaluate.work import Work
 from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import carved_papers, opening, papers, print_and_cut, release, sending, user_data
 from sketchloom.files.carving import CarvedWork
@@ -61,12 +62,12 @@ class _Approved:
 @dataclass(frozen=True, slots=True)
 class Released:
     """Files that go to a machine; ``plan`` of their sheets and the ``carved`` work, None where they have none;
-    ``others``: how many other works are in them."""
+    ``others``: other works whose parts are in them."""
 
     files: list[Path]
     plan: WorkPlan | None = None
     carved: CarvedWork | None = None
-    others: int = 0
+    others: tuple[Work, ...] = ()
 
 
 class Leaving(QObject):
@@ -277,7 +278,7 @@ class Leaving(QObject):
                 return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True, anyway))
             done = self._written_unless_stopped(works, files, last, anyway,
                                                 lambda: self.write_shared(paths, folder, replace, True))
-            return done if isinstance(done, _HeldBack) else Released(done, others=len(paths))
+            return done if isinstance(done, _HeldBack) else Released(done, others=tuple(works[1:]))
         self._write(self.tr("Tracing the other works"), run)
 
     def _written_unless_stopped(self, works, files, progress, anyway, again):

@@ -194,15 +194,15 @@ def _machine(work):
 
 
 def _job(work, name, done, plan, carved, prices):
-    """The job of what was written; its sheets are planned here where nobody did. Of sheets with the parts of other
-    works no plan is known."""
+    """The job of what was written; its sheets are planned here where nobody did, with those of other works whose parts
+    are in the files."""
     from sketchloom.evaluate.carving import is_carved
     from sketchloom.evaluate.planning import plans_of
     from sketchloom.files.jobs import job_of
 
     if done.others:
-        plan, name = None, f"{name} + {done.others}"
-    elif plan is None and not is_carved(work) and work.layers:
-        *_, plan = itertools.islice(plans_of((work,), prices=prices), _PLANS)
+        plan, name = None, f"{name} + {len(done.others)}"
+    if plan is None and not is_carved(work) and work.layers:
+        *_, plan = itertools.islice(plans_of((work, *done.others), prices=prices), _PLANS)
     pace = prices.rates.pace_of(_machine(work).name)
     return job_of(work, name, [Path(p) for p in done.files], plan, 0.0 if carved is None else carved.seconds, pace=pace)
