@@ -2,6 +2,8 @@
 
 import os
 import re
+from collections.abc import Iterator
+from contextlib import contextmanager
 from functools import lru_cache
 from importlib.resources import files
 
@@ -43,7 +45,6 @@ CENTRE = Qt.AlignmentFlag.AlignCenter
 _FAMILY = "Lato"
 
 _SHEET = """
-QWidget {{ color: {INK}; }}
 QMainWindow, #panel, #rail, #findings {{ background: {LINEN}; }}
 QLabel#heading {{ font-size: 17px; font-weight: bold; }}
 QLabel#strong {{ font-weight: bold; }}
@@ -61,7 +62,6 @@ QToolButton {{ padding: 4px; }}
 QPushButton:hover, QToolButton:hover {{ background: {FIELD}; border-color: {WOAD}; }}
 QPushButton:pressed, QToolButton:pressed {{ background: {LINEN_DEEP}; }}
 QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; }}
-QWidget:disabled {{ color: {FADED}; }}
 QPushButton:disabled, QToolButton:disabled {{ background: {LINEN}; border-color: {LINEN_DEEP}; }}
 QPushButton:checked:disabled, QToolButton:checked:disabled {{ background: {OFF}; color: {ON_OFF};
 border-color: {OFF}; }}
@@ -262,12 +262,30 @@ def apply(app: QApplication) -> None:
         (QPalette.ColorRole.ToolTipText, INK),
     ):
         palette.setColor(role, QColor(colour))
+    # in the palette, not the sheet: a rule for every part sets the palette of each
+    for role in (QPalette.ColorRole.WindowText, QPalette.ColorRole.Text, QPalette.ColorRole.ButtonText):
+        palette.setColor(QPalette.ColorGroup.Disabled, role, QColor(FADED))
     app.setPalette(palette)
     text = _sheet()
     for mark, name in (("@ARROW@", "chevron-down"), ("@UP@", "chevron-up"), ("@TICK@", "tick")):
         text = text.replace(mark, _picture(name))
     app.setStyleSheet(text)
     app.setWindowIcon(icon("stack-2", "WOAD"))
+
+
+@contextmanager
+def bare(app: QApplication) -> Iterator[None]:
+    """Without the sheet while a first window is put together: a part is styled anew, with all that is in it, at each
+    parent it comes to, which is two thirds of what building a window takes. Others that are seen keep their look."""
+    text = app.styleSheet()
+    if not text or any(window.isVisible() for window in app.topLevelWidgets()):
+        yield
+        return
+    app.setStyleSheet("")
+    try:
+        yield
+    finally:
+        app.setStyleSheet(text)
 
 
 def follow(app: QApplication) -> None:
