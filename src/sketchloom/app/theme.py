@@ -2,8 +2,6 @@
 
 import os
 import re
-from collections.abc import Iterator
-from contextlib import contextmanager
 from functools import lru_cache
 from importlib.resources import files
 
@@ -271,21 +269,6 @@ def apply(app: QApplication) -> None:
         text = text.replace(mark, _picture(name))
     app.setStyleSheet(text)
     app.setWindowIcon(icon("stack-2", "WOAD"))
-
-
-@contextmanager
-def bare(app: QApplication) -> Iterator[None]:
-    """Without the sheet while a first window is put together: a part is styled anew, with all that is in it, at each
-    parent it comes to, which is two thirds of what building a window takes. Others that are seen keep their look."""
-    text = app.styleSheet()
-    if not text or any(window.isVisible() for window in app.topLevelWidgets()):
-        yield
-        return
-    app.setStyleSheet("")
-    try:
-        yield
-    finally:
-        app.setStyleSheet(text)
 
 
 def follow(app: QApplication) -> None:

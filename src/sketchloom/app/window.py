@@ -94,9 +94,8 @@ class Window(QMainWindow):
         # what is used is remembered once the hand rests
         self._remember = QTimer(self, singleShot=True, interval=_REMEMBER_MS)
         self._remember.timeout.connect(self._remember_settings)
-        with theme.bare(QApplication.instance()):
-            self._build()
-            self._connect()
+        self._build()
+        self._connect()
         MISHAPS.recipes[self] = lambda: self.session.document and self.session.document.recipe
         MISHAPS.happened.connect(self.telling.show_mishap)
         self.show_stage(SOURCE)
