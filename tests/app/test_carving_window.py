@@ -126,7 +126,7 @@ def test_what_is_carved_is_turned_by_pointer_and_keys(person):
     scale = view.view.scale
     person.window.actions_by_name["zoom_in"].trigger()
     assert view.view.scale > scale
-    wait(lambda: not view._is_coarse, what="the sharp picture")
+    wait(lambda: view.is_sharp, what="the sharp picture")
 
 
 def test_the_stage_goes_between_sheets_and_the_blank_as_the_machine_says(person):

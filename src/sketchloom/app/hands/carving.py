@@ -34,6 +34,8 @@ class Carving(QObject):
         self._pointer = panel.pointing
         self.lane = Lane("carving")
         self._pointing, self._cache = Lane("pointing"), Cache(_HELD_BYTES)
+        self._looking = Lane("looking")
+        view.look_wanted.connect(self._draw)
         self.roughly.connect(self._take_rough)
         self._on, self._asked, self.made = False, None, None
         self._last = (0.0, 0.0), -1
@@ -62,8 +64,8 @@ class Carving(QObject):
 
     def close(self) -> None:
         """The window is closed."""
-        self.lane.close()
-        self._pointing.close()
+        for lane in (self.lane, self._pointing, self._looking):
+            lane.close()
 
     def refresh(self) -> None:
         """A new result is there, or none."""
@@ -130,6 +132,9 @@ class Carving(QObject):
             self._box.show_carved(made)
             self._mark()
             self.told.emit()
+
+    def _draw(self, look):
+        self._looking.run("", lambda _: look.drawn(), lambda pixels: self._view.take_look(look, pixels), self._failed)
 
     # -- what is meant ------------------------------------------------------------------
 
