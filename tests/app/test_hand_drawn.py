@@ -65,6 +65,7 @@ def test_a_line_an_area_and_a_bow_are_cut_out_of_a_silhouette(wing):
     wing.click("Area…", box)
     turn = np.linspace(0, 2 * np.pi, 40)
     drag(wing, *(share(150 + 20 * np.cos(t), 195 + 15 * np.sin(t)) for t in turn))
+    wing.settled()
     assert len(recipe(wing).shapes) == 3
     assert before - line - bow - area(wing) == pytest.approx(np.pi * 300, rel=0.1)
     assert wing.window.bench.tool is wing.window.cleaning.tool

@@ -154,10 +154,16 @@ class Cleaning(QObject):
         from sketchloom.desk.shapes import ShapeDesk  # geometry that the first window need not wait for
         work, box = self._session.work, self._panel.shapes
         if work is not None:
-            desk = ShapeDesk(work)
-            rings = desk.line_shape(np.array(points) * desk.size, self._panel.lines.width_mm / work.mm_per_px)
-            if rings:
-                box.lay_on(desk.shape(rings, hex_colour, self.tr("line")), self.tr("painted line"))
+            desk, width = ShapeDesk(work), self._panel.lines.width_mm / work.mm_per_px
+
+            def make():
+                rings = desk.line_shape(np.array(points) * desk.size, width)
+                return desk.shape(rings, hex_colour, self.tr("line")) if rings else None
+
+            def use(shape):
+                if shape is not None:
+                    box.lay_on(shape, self.tr("painted line"))
+            self._session.draw(make, use)
 
     def _tool_changed(self, tool):
         if tool is not self.tool:

@@ -63,6 +63,8 @@ class Session(QObject):
         self.opening, self.writing = Lane("opening"), Lane("writing", newest_wins=False)
         self.helper = Lane("helper")  # what is looked for on the way; it must not push an opening or a writing aside
         self.tooling = Lane("tooling")  # what a tool waits for; it must not be pushed aside by what is looked for
+        # what was drawn, each in its turn; nothing pushes it aside, and no Esc either, which ends only the drawing
+        self.drawn = Lane("drawn", newest_wins=False)
         self.aside = Aside(self.cache, self)
         self.leaving = Leaving(self)
         self.evaluator = Evaluator(self.cache, self)
@@ -70,7 +72,7 @@ class Session(QObject):
         self.evaluator.failed.connect(self._evaluation_failed)
         self.evaluator.stopped.connect(self._evaluation_stopped)
         # those a person waits for
-        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.evaluator.lane)
+        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.drawn, self.evaluator.lane)
         for lane in self._lanes:
             lane.started.connect(self._begin_busy)
             lane.progressed.connect(self._note_progress)
@@ -155,6 +157,12 @@ class Session(QObject):
         if self.document is not None:
             self.document.change(recipe, what, gesture or None)
 
+    def draw(self, make, use) -> None:
+        """Work out beside the window what was drawn, each in its turn: ``use(make())`` in the document that is open."""
+        document = self.document
+        self.drawn.run("", lambda _: make(), lambda made: self.document is document and use(made),
+                       lambda why: self.trouble.emit("drawing", told(why)))
+
     def evaluate(self) -> None:
         """Ask for the current recipe's result."""
         if self.document is not None:
@@ -163,7 +171,7 @@ class Session(QObject):
     def cancel(self) -> None:
         """Stop what a person waits for; what runs ends at its next step."""
         for lane in self._lanes:
-            if lane.busy:
+            if lane.busy and lane is not self.drawn:
                 lane.cancel()
                 break
         if any(lane.is_stopping for lane in self._lanes):

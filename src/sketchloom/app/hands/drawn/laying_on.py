@@ -69,36 +69,29 @@ class LayingOn(Hand):
             else:
                 tool.show_shape([], None)
 
-    def _where(self, rings):
-        """Rings as they are, or only what of them lies on or beside the chosen regions."""
-        where, faces = self._panel.shapes.where(), self._panel.together.faces
-        if where == EVERYWHERE or not rings:
-            return rings
-        if not faces:
-            self._table.say(
-                "shapes",
-                "ask",
-                self.tr("No region is chosen. Choose some under “Several regions”, or lay it on everywhere."),
-            )
-            return []
-        made = self.desk.clipped(rings, faces, where == WITHIN)
-        if not made:
-            self._table.say(
-                "shapes",
-                "ask",
-                self.tr("Nothing of it lies on the chosen regions.")
-                if where == WITHIN
-                else self.tr("All of it lies on the chosen regions."),
-            )
-        return made
+    def lay_on(self, make, name: str, what: str = "", **more) -> None:
+        """The rings that ``make()`` gives, as a shape in the colour that is chosen, where it is chosen to be: as they
+        are, or only what of them lies on or beside the chosen regions. ``more`` of the shape's own."""
+        desk, where, faces = self.desk, self._panel.shapes.where(), self._panel.together.faces
+        hex_colour = self._panel.shapes.hex()
+        if where != EVERYWHERE and not faces:
+            self._table.say("shapes", "ask", self.tr(
+                "No region is chosen. Choose some under “Several regions”, or lay it on everywhere."))
+            return
 
-    def lay_on(self, rings, name: str) -> None:
-        """Rings as a shape in the colour that is chosen, where it is chosen to be."""
-        rings = self._where(rings)
-        if rings:
-            self._panel.shapes.lay_on(
-                self.desk.shape(rings, self._panel.shapes.hex(), name), self.tr("laid on {0}").format(name)
-            )
+        def made():
+            rings = make()
+            kept = desk.clipped(rings, faces, where == WITHIN) if where != EVERYWHERE and rings else rings
+            return bool(rings), desk.shape(kept, hex_colour, name, **more) if kept else None
+
+        def use(answer):
+            has_rings, shape = answer
+            if shape is not None:
+                self._panel.shapes.lay_on(shape, what or self.tr("laid on {0}").format(name))
+            elif has_rings:
+                self._table.say("shapes", "ask", self.tr("Nothing of it lies on the chosen regions.")
+                                if where == WITHIN else self.tr("All of it lies on the chosen regions."))
+        self._session.draw(made, use)
 
     def _take_figure(self, kind):
         if self.desk is None:
@@ -107,8 +100,7 @@ class LayingOn(Hand):
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
             tool.taken.connect(
-                lambda points: self.lay_on(self.desk.path_shape(self._table.px(points), False), self.tr("path"))
-            )
+                lambda points: self._lay_along(points, lambda desk, px: desk.path_shape(px, False), self.tr("path")))
             self._table.once(tool)
         elif kind in (LINE, BOW):
             self._take_line_figure(kind == BOW)
@@ -116,7 +108,7 @@ class LayingOn(Hand):
             tool = AreaTool(
                 self.tr("Draw round the area, or click its corners; Enter closes it. Esc leaves it."), False)
             tool.taken.connect(
-                lambda points: self.lay_on(self.desk.area_shape(self._table.px(points)), self.tr("area")))
+                lambda points: self._lay_along(points, lambda desk, px: desk.area_shape(px), self.tr("area")))
             self._table.once(tool)
         elif kind == REGION:
             tool = ClickTool(self.tr("Click the region whose outline becomes a shape. Esc leaves it."), True, False)
@@ -126,8 +118,12 @@ class LayingOn(Hand):
             tool = FigureTool(
                 self.desk.size, lambda a, b: self.desk.figure(kind, a, b, box.corners.value(), box.radius_mm)
             )
-            tool.taken.connect(lambda rings: self.lay_on(rings, names[kind]))
+            tool.taken.connect(lambda rings: self.lay_on(lambda: rings, names[kind]))
             self._table.once(tool)
+
+    def _lay_along(self, points, make, name):
+        desk, px = self.desk, self._table.px(points)
+        self.lay_on(lambda: make(desk, px), name)
 
     def _figures(self):
         """Figures that fill a box, by their kinds, in the order in which one takes the place of another."""
@@ -158,12 +154,18 @@ class LayingOn(Hand):
             if is_bow and len(places) > 3:  # drawn along in one go
                 places = np.stack(makers.bow_drawn(places))
             course = makers.bow(*places) if is_bow and len(places) == 3 else places
-            width = self.desk.drawn_width(course) if box.as_drawn.isChecked() else None
-            if width is None and box.as_drawn.isChecked():
-                self._table.say("shapes", "ask", self.tr("Nothing is drawn along it; it has the width given."))
-            make = self.desk.line_shape if course is places else self.desk.bow_shape
-            rings = make(places, width or box.line_mm / self.desk.work.mm_per_px, box.round_ends.isChecked())
-            self.lay_on(rings, self.tr("line") if course is places else self.tr("bow"))
+            desk, given, is_round = self.desk, box.line_mm / self.desk.work.mm_per_px, box.round_ends.isChecked()
+
+            def lay(width):
+                if width is None:
+                    self._table.say("shapes", "ask", self.tr("Nothing is drawn along it; it has the width given."))
+                make = desk.line_shape if course is places else desk.bow_shape
+                self.lay_on(lambda: make(places, width or given, is_round),
+                            self.tr("line") if course is places else self.tr("bow"))
+            if box.as_drawn.isChecked():
+                self._session.draw(lambda: desk.drawn_width(course), lay)
+            else:
+                lay(given)
         hint = (
             self.tr("Drag along the bow, or click one end, the other, then a place it passes through; the next may "
                     "follow. Esc puts it down.") if is_bow else
@@ -258,16 +260,8 @@ class LayingOn(Hand):
                 "ask",
                 self.tr("The font {0} does not have {1}; left out.").format(box.font().name, " ".join(missing)),
             )
-        rings = self._where(rings)
-        if rings:
-            shape = self.desk.shape(
-                rings,
-                box.hex(),
-                self.tr("“{0}”").format(box.text.text().strip()),
-                text=box.text.text(),
-                font=box.font().name,
-            )
-            box.lay_on(shape, self.tr("laid on words"))
+        self.lay_on(lambda: rings, self.tr("“{0}”").format(box.text.text().strip()), self.tr("laid on words"),
+                    text=box.text.text(), font=box.font().name)
 
     def _ask_colour(self):
         colour = QColorDialog.getColor(parent=self._panel, title=self.tr("Colour of what is laid on"))

@@ -25,7 +25,7 @@ class OwnFigures(Hand):
     def _take(self, figure):
         if self.desk is not None:
             tool = FigureTool(self.desk.size, lambda a, b: filling(figure, a, b))
-            tool.taken.connect(lambda rings: self._laying_on.lay_on(rings, figure.name))
+            tool.taken.connect(lambda rings: self._laying_on.lay_on(lambda: rings, figure.name))
             self._table.once(tool)
 
     def _keep(self):
