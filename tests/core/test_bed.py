@@ -12,7 +12,7 @@ from amounts import examples
 from core.test_printing import A4, page
 from sketchloom.core.base.errors import PictureError
 from sketchloom.core.printing.bed import bed_corners
-from sketchloom.core.printing.camera import page_found, straightened
+from sketchloom.core.printing.camera import page_found, spots_of, straightened
 from sketchloom.core.simulate.camera import Shot, photographed
 
 BED, SQUARE, LONG = (330.2, 482.6), (304.8, 304.8), (304.8, 609.6)
@@ -71,3 +71,15 @@ def test_a_bed_of_any_size_is_looked_for_in_bounded_memory():
     seen, *_ = photographed(page()[0], A4, BED, Shot(pixels=900))
     with pytest.raises(PictureError, match="four sides"):
         bed_corners(seen, A4, (90_000.0, 90_000.0))
+
+
+@pytest.mark.parametrize("edge", ["left", "right", "top", "bottom"])
+def test_a_mark_at_the_edge_of_the_picture_is_a_spot_like_others(edge):
+    """A picture cut off close beside a mark (random gestures met it: the program's own error was shown)."""
+    radius = 14
+    grey = np.full((120, 160), 255, np.uint8)
+    x, y = {"left": (radius, 60), "right": (159 - radius, 60), "top": (80, radius), "bottom": (80, 119 - radius)}[edge]
+    cv2.circle(grey, (x, y), radius, 0, cv2.FILLED)
+    (spot,) = spots_of(grey, radius)
+    assert (spot.x, spot.y) == pytest.approx((x + 0.5, y + 0.5), abs=0.3)
+    assert spot.radius == pytest.approx(radius, rel=0.1)

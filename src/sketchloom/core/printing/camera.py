@@ -109,7 +109,7 @@ def spots_of(grey, radius_px):
         box = (slice(max(top - 3, 0), top + high + 3), slice(max(left - 3, 0), left + wide + 3))
         within = cv2.dilate((label[box] == n).astype(np.uint8), np.ones((5, 5), np.uint8)) > 0
         weight = np.where(within, dark[box], 0.0)
-        y, x = np.mgrid[box]
+        y, x = np.indices(within.shape) + np.array([box[0].start, box[1].start])[:, None, None]
         total = weight.sum()
         cx, cy = float((x * weight).sum() / total) + 0.5, float((y * weight).sum() / total) + 0.5
         inner = np.hypot(x + 0.5 - cx, y + 0.5 - cy) < 0.6 * HOLE_MM / MARK_MM * radius
