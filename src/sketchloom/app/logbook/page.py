@@ -52,9 +52,10 @@ class LogbookPage(QWidget):
     import_wanted = Signal(object)
     save_wanted = Signal()
 
-    def __init__(self):
-        super().__init__()
+    def __init__(self, parent=None):
+        super().__init__(parent)
         self.setAccessibleName(self.tr("Logbook"))
+        self._make_frame()
         self.kind, self.unit, self._kept, self.look, self._meant = Job, "mm", [], LIST, None
         self.jobs, self.tries, self.rates, self.trainer = JobDetails(), TryDetails(), RatesDetails(), Trainer()
         self.stock = StockForm()
@@ -68,6 +69,24 @@ class LogbookPage(QWidget):
         self._make_middle()
         self._lay()
         self._enable()
+
+    def _make_frame(self):
+        """What holds the others, before they are there: what comes to another parent is styled all anew."""
+        self.views, self.details, self.side = QStackedWidget(), QStackedWidget(), QScrollArea()
+        self.views.setMinimumSize(theme.size(240, 110))  # else the tallest of its pages would say
+        self.side.setAccessibleName(self.tr("What can be done to the chosen entry"))
+        self.side.setWidgetResizable(True)
+        self.side.setFrameShape(QScrollArea.Shape.NoFrame)
+        self.side.setWidget(self.details)
+        self.side.setMinimumWidth(theme.px(216))
+        self.side.setMaximumWidth(theme.px(340))
+        self.side.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self._left, whole = QVBoxLayout(), QHBoxLayout(self)
+        whole.setContentsMargins(16, 12, 16, 12)
+        whole.setSpacing(16)
+        whole.addLayout(self._left, 5)
+        whole.addWidget(self.side, 4)
+        self.setMinimumSize(theme.size(320, 200))  # of a window; in it there is more
 
     def _make_head(self):
         self.which = Choice((
@@ -108,10 +127,8 @@ class LogbookPage(QWidget):
         self.month, self.plot = Month(), Plot()
         self.calendar = self.month.calendar
         self.calendar.taken.connect(self.choose)
-        self.views = QStackedWidget()
         for part in (self.table, self.month, self.plot, self.trainer):
             self.views.addWidget(part)
-        self.views.setMinimumSize(theme.size(240, 110))  # else the tallest of its pages would say
         self.said = label("", "quiet")
         self.note = label("", "trouble")
         self.note.hide()
@@ -126,12 +143,11 @@ class LogbookPage(QWidget):
         self.export.clicked.connect(lambda: self.export_wanted.emit(self.kind))
         self.remove = button(self.tr("Delete it for good"), "trash", self.tr("The chosen entry; it cannot be undone"))
         self.remove.clicked.connect(self._remove)
-        self.details = QStackedWidget()
         for part in (self.jobs, self.tries, self.stock, self.batches, self.devices, self.blades, self.rates):
             self.details.addWidget(part)
 
     def _lay(self):
-        left = QVBoxLayout()
+        left = self._left
         second, foot, told_row = QHBoxLayout(), QHBoxLayout(), QHBoxLayout()
         head = QHBoxLayout()
         head.addWidget(self.which)
@@ -156,20 +172,6 @@ class LogbookPage(QWidget):
         left.addLayout(foot)
         if theme.is_large():
             left.addWidget(rows_of(*acts))
-        self.side = QScrollArea()
-        self.side.setAccessibleName(self.tr("What can be done to the chosen entry"))
-        self.side.setWidgetResizable(True)
-        self.side.setFrameShape(QScrollArea.Shape.NoFrame)
-        self.side.setWidget(self.details)
-        self.side.setMinimumWidth(theme.px(216))
-        self.side.setMaximumWidth(theme.px(340))
-        self.side.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        whole = QHBoxLayout(self)
-        whole.setContentsMargins(16, 12, 16, 12)
-        whole.setSpacing(16)
-        whole.addLayout(left, 5)
-        whole.addWidget(self.side, 4)
-        self.setMinimumSize(theme.size(320, 200))  # of a window; in it there is more
 
     @property
     def is_training(self) -> bool:

@@ -44,7 +44,7 @@ class Logging(QObject):
     def _make_page(self):
         from sketchloom.app.logbook.page import LogbookPage
 
-        page = self._page = LogbookPage()
+        page = self._page = LogbookPage(self._window.middle)
         self._window.middle.addWidget(page)
         page.asked.connect(self._list)
         page.entry_wanted.connect(lambda kind, number: self.with_book(lambda book: book.one(kind, number),
