@@ -37,7 +37,10 @@ def application() -> QApplication:
     app.styleHints().colorSchemeChanged.connect(lambda _: theme.follow(app))
     MISHAPS.install()
     languages.install(app)
-    gc.freeze()  # what is loaded by now stays: to look through it for waste again and again takes a tenth of a second
+    if app.property("kept") is None:
+        # what is loaded by now stays: to look through it for waste again and again takes a tenth of a second
+        gc.freeze()
+        app.setProperty("kept", True)
     return app
 
 

@@ -312,7 +312,8 @@ def _rates(book, options):
         return DONE
     known = next((one for one in user_data.machines() if one.name == machine), None)
     for one in rates(found, known, user_data.prices().rates):
-        value = f"{one.said:g} -> {one.fitted:.3g} {one.unit}" if one.unit else f"{one.fitted:.2f} times as long"
+        value = (f"{one.said:g} -> {one.fitted:.3g} {one.unit}" if one.unit else
+                 f"{one.fitted:.2f} times as {'long' if one.name in PARTS else 'much'}")
         sys.stdout.write(f"{one.name:<12} {value}, give or take {100 * one.spread:.0f} %\n")
     sys.stdout.write(f"{found.jobs} jobs; the plan was {100 * found.before:.0f} % off in the median, so it is "
                      f"{100 * found.after:.0f} %\n")

@@ -7,7 +7,7 @@ from sketchloom.app.logbook.forms import form
 from sketchloom.app.parts.widgets import Figures, button, label
 from sketchloom.app.words import named, told
 from sketchloom.core.base.setting import settings_of
-from sketchloom.core.sheets.prices import PACES, Pace
+from sketchloom.core.sheets.prices import PACES, PARTS, Pace
 
 _LARGE = 10
 """Numbers from here on are told whole."""
@@ -65,7 +65,8 @@ class RatesDetails(QWidget):
     def _words(self, rate):
         sure = self.tr("± {0} %").format(round(100 * rate.spread)).replace(" ", _UNBROKEN)
         if not rate.unit:
-            return self.tr("{0} × as long, {1}").format(f"{rate.fitted:.2f}", sure)
+            return (self.tr("{0} × as long, {1}") if rate.name in PARTS else self.tr("{0} × as much, {1}")).format(
+                f"{rate.fitted:.2f}", sure)
         return self.tr("{0} → {1} {2}, {3}").format(_short(rate.said), _short(rate.fitted), rate.unit, sure)
 
     def show_none(self, why: str, pace=None) -> None:
@@ -78,8 +79,9 @@ class RatesDetails(QWidget):
         self.take.setEnabled(is_known)
         self.drop.setEnabled(pace is not None)
         self.now.setText(self.tr("Plans go by what is worked out from the machine's figures.") if pace is None else
-                         self.tr("Plans go by rates fitted before: {0}.").format(
-                             ", ".join(f"{getattr(pace, part):.2f}" for part in PACES)))
+                         self.tr("Plans go by rates fitted before: {0}.").format(", ".join(
+                             f"{told(one.label)} {getattr(pace, one.name):.2f} ×" for one in settings_of(Pace)
+                             if one.name in PACES)))
 
 
 def _short(number):

@@ -57,8 +57,8 @@ class Fitted:
 
 @dataclass(frozen=True, slots=True)
 class Rate:
-    """A rate as it is ``said`` and as it is ``fitted``, in a ``unit``; without one, how many times as long it takes.
-    ``spread``, a share."""
+    """A rate as it is ``said`` and as it is ``fitted``, in a ``unit``; without one, how many times what was reckoned
+    with. ``spread``, a share."""
 
     name: str
     said: float

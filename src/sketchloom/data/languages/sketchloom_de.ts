@@ -12979,6 +12979,10 @@ seinesgleichen</translation>
         <translation>{0} × so lang, {1}</translation>
     </message>
     <message>
+        <source>{0} × as much, {1}</source>
+        <translation>{0} × so viel, {1}</translation>
+    </message>
+    <message>
         <source>{0} → {1} {2}, {3}</source>
         <translation>{0} → {1} {2}, {3}</translation>
     </message>
