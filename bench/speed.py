@@ -125,7 +125,7 @@ for count in (5, 4, 3, 2, 1):  # none was seen before, so nothing is at hand
     exact.append(seen["exact"] - t)
 coarse.sort(); exact.sort()
 print(json.dumps([usable, finished, coarse[len(coarse) // 2], exact[len(exact) // 2]]))
-session.document.drop_recovery()
+session.document.drop_recovery().result()
 window.close()
 """
 

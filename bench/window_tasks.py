@@ -102,7 +102,7 @@ def handle(path) -> dict:
     found = {"regions": driver.work.traced.planar.face_count, "stall": stall, "wheel": timed(wheel),
              "pan": timed(lambda i: bench.pan(17 if i % 4 < 2 else -17, 9)), "hover": timed(hover)}
     found["turn"] = stall_of(lambda: window.show_stage(2), lambda: bench.is_sharp)
-    document().drop_recovery()
+    document().drop_recovery().result()
     driver.close()
     return found
 

@@ -194,7 +194,7 @@ def _run(seconds, rng, folder):
     logging.getLogger(jobs.__name__).removeHandler(failed)
     MISHAPS.happened.disconnect(happened.append)
     if window.session.document is not None:
-        window.session.document.drop_recovery()
+        window.session.document.drop_recovery().result()
     for one in QApplication.topLevelWidgets():
         one.close()
     window.deleteLater()

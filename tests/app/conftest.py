@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QApplication
 from app.known import knowing_driver
 from sketchloom.app import start
 from sketchloom.app.mishaps import MISHAPS
+from sketchloom.app.work import disk
 from sketchloom.files.demo_works import demo
 
 
@@ -27,6 +28,7 @@ def no_window_left():
     for one in left:
         one.close()
         one.deleteLater()
+    disk.finish()
     if left:
         QApplication.sendPostedEvents(None, QEvent.Type.DeferredDelete)
 

@@ -13,6 +13,7 @@ from sketchloom.app import start
 from sketchloom.app.stages.drawer import Drawer
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.window import Window
+from sketchloom.app.work import disk
 
 
 def pause(ms: int = 1) -> None:
@@ -94,6 +95,14 @@ class Driver:
         wait(lambda: self.window.bench.is_sharp, what="a sharp picture")
         return self.work
 
+    def save(self, path=None) -> bool:
+        """Save under a name, or wait for what is being saved; whether what is open is saved then."""
+        if path is not None:
+            self.session.save(path)
+        wait(lambda: not self.session.saving.busy, what="saving")
+        disk.finish()
+        return self.session.document.is_saved
+
     @staticmethod
     def call(part):
         """Call for the box that a part of a panel lies in."""
@@ -160,4 +169,5 @@ class Driver:
     def close(self):
         self.window.close()
         self.window.deleteLater()
+        disk.finish()
         pause()

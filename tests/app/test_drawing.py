@@ -377,7 +377,7 @@ def test_alternatives_are_kept_in_the_project_taken_and_let_go(driver, fish, tmp
     def card():
         return next((c for c in driver.window.variants.cards if c.text() == "Alternative 1"), None)
     wait(lambda: card() is not None, 60, "the card of the alternative")
-    assert driver.session.save(tmp_path / "kept.sloom")
+    assert driver.save(tmp_path / "kept.sloom")
     card().click()
     settled(driver)
     assert recipe(driver).colours is None and [a.name for a in recipe(driver).alternatives] == ["Alternative 1"]

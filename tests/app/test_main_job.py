@@ -173,6 +173,7 @@ def test_saving_and_opening_again(lighthouse, tmp_path, monkeypatch):
     path = tmp_path / "mine"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *a, **k: (str(path), ""))
     lighthouse.key("U", "Ctrl+S")
+    assert lighthouse.save()
     saved = path.with_suffix(".sloom")
     assert saved.exists() and lighthouse.session.document.is_saved
     assert open_file(saved).project.recipe == lighthouse.session.document.recipe
@@ -181,6 +182,7 @@ def test_saving_and_opening_again(lighthouse, tmp_path, monkeypatch):
     lighthouse.key("U")
     assert "·" in lighthouse.window.windowTitle()
     lighthouse.key("Ctrl+S")
+    assert lighthouse.save()
     assert projects.load(saved).recipe.unit == "mm"
     assert list((user_data.data_folder() / "recovery").glob("*")) == []
 

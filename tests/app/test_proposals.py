@@ -57,7 +57,7 @@ def test_what_was_settled_is_saved_undone_and_asked_anew(driver, tmp_path):
     driver.settled()
     assert document.recipe.settled == kept
     project = tmp_path / "figure.sloom"
-    assert driver.session.save(project)
+    assert driver.save(project)
     assert open_file(project).project.recipe.settled == kept
 
 

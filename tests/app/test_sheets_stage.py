@@ -256,7 +256,7 @@ def test_a_plan_and_its_places_are_kept_in_the_project(badge, tmp_path):
     drag(badge.window.sheet_view, middle(plan.sheets[0].placed[0]), (40.0, 40.0))
     planned(badge)
     path = tmp_path / "own.sloom"
-    assert badge.driver.session.save(path)
+    assert badge.driver.save(path)
     spots, machine = badge.recipe.spots, badge.recipe.machine
     badge.driver.open(path)
     assert badge.recipe.spots == spots and badge.recipe.machine == machine

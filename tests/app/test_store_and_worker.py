@@ -13,12 +13,14 @@ from app.driver import pause, wait
 from sketchloom.app import start
 from sketchloom.app.bench.paint import SourceImage
 from sketchloom.app.parts.notice import Notices
+from sketchloom.app.work import disk
 from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.worker import Evaluator
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.progress import breathe
 from sketchloom.evaluate.cache import Cache
+from sketchloom.files import project as projects
 from sketchloom.files import recovery, user_data
 from sketchloom.files.opening import open_bytes
 from sketchloom.recipe.document import Recipe
@@ -63,13 +65,15 @@ def test_history_has_no_end_and_forgets_what_was_undone(opened):
     document.redo()
     document.change(replace(document.recipe, unit="in"), "unit")
     assert document.redo_text() is None
-    document.drop_recovery()
+    document.drop_recovery().result()
 
 
 def test_saved_is_known_through_undo_and_redo(opened, tmp_path):
     document = document_of(opened)
     document.change(replace(document.recipe, unit="in"), "unit")
-    document.save(tmp_path / "a.sloom", None)
+    saving = document.saving(tmp_path / "a.sloom")
+    assert saving.write(lambda: None, False)
+    document.take_saved(saving)
     assert document.is_saved and not document.is_worth_keeping
     document.undo()
     assert not document.is_saved and document.is_worth_keeping
@@ -79,7 +83,7 @@ def test_saved_is_known_through_undo_and_redo(opened, tmp_path):
     document.change(replace(document.recipe, layering="fitted"), "other")
     document.undo()
     assert not document.is_saved  # what was saved can no longer be reached
-    document.drop_recovery()
+    document.drop_recovery().result()
 
 
 def test_a_recovery_copy_that_cannot_be_written_is_said(opened, monkeypatch):
@@ -87,7 +91,8 @@ def test_a_recovery_copy_that_cannot_be_written_is_said(opened, monkeypatch):
     document.trouble.connect(said.append)
     monkeypatch.setattr(recovery, "write_whole", lambda *a: (_ for _ in ()).throw(ExportError("x", "no room.")))
     document.change(replace(document.recipe, unit="in"), "unit")
-    document.write_recovery()
+    document.write_recovery().result()
+    pause()
     assert len(said) == 1 and "no room" in said[0]
 
 
@@ -109,7 +114,7 @@ def test_a_slow_disk_holds_no_hand_and_the_last_state_is_kept(opened, monkeypatc
     wait(lambda: len(at_once) == 3, what="the source and two states to be written")
     assert threading.main_thread() not in threads, "no write in the window's thread"
     document.change(replace(document.recipe, size_mm=78.0), "size")
-    document.keep_for_next_start()
+    document.keep_for_next_start().result()
     (found,) = recovery.left_behind()
     assert found.project.recipe.size_mm == 78.0 and found.project.recipe.unit == "in"
     recovery.discard(found.folder)
@@ -123,14 +128,14 @@ def test_whatever_goes_wrong_beside_is_said(opened, monkeypatch):
     document.change(replace(document.recipe, unit="in"), "unit")
     wait(lambda: said)
     assert "recovery copy" in said[0]
-    document.drop_recovery()
+    document.drop_recovery().result()
 
 
 @pytest.mark.parametrize("harm", ["state", "source", "recipe"])
 def test_a_damaged_copy_is_passed_over(opened, harm):
     document = document_of(opened)
     document.change(replace(document.recipe, unit="in"), "unit")
-    document.keep_for_next_start()
+    document.keep_for_next_start().result()
     (folder,) = (user_data.data_folder() / "recovery").iterdir()
     assert len(recovery.left_behind()) == 1
     if harm == "state":
@@ -147,9 +152,9 @@ def test_a_damaged_copy_is_passed_over(opened, harm):
 def test_the_copy_of_a_running_program_is_not_offered(opened):
     document = document_of(opened)
     document.change(replace(document.recipe, unit="in"), "unit")
-    document.write_recovery()
+    document.write_recovery().result()
     assert recovery.left_behind() == []
-    document.drop_recovery()
+    document.drop_recovery().result()
 
 
 def test_only_the_newest_request_is_answered(opened):
@@ -273,3 +278,62 @@ def test_a_notice_replaces_the_one_before_on_its_topic():
     QApplication.processEvents()
     assert notices.text_of("open") is None and not clicked
     notices.deleteLater()
+
+
+def slow_disk(monkeypatch, module):
+    """Every file takes 0.3 s; the threads that wrote are noted."""
+    threads, whole = [], module.write_whole
+
+    def slow(path, data):
+        threads.append(threading.current_thread())
+        time.sleep(0.3)
+        whole(path, data)
+    monkeypatch.setattr(module, "write_whole", slow)
+    return threads
+
+
+def test_a_slow_disk_holds_no_window_that_saves(lighthouse, tmp_path, monkeypatch):
+    """Seen: a window stood still for 4.4 s while its project was saved."""
+    threads, path = slow_disk(monkeypatch, projects), tmp_path / "sign.sloom"
+    session, document = lighthouse.session, lighthouse.session.document
+    session.change(replace(document.recipe, unit="in"), "unit")
+    session.save(path)
+    session.change(replace(document.recipe, size_mm=77.0), "size")  # meanwhile the hand goes on
+    lighthouse.save()
+    assert threads and threading.main_thread() not in threads
+    assert projects.load(path).recipe.size_mm != 77.0 and not document.is_saved
+    document.undo()
+    assert document.is_saved
+    document.redo()
+    for _ in range(2):  # the second waits for the first, and is not taken for what another window wrote
+        session.save(path)
+    assert lighthouse.save() and projects.load(path).recipe.size_mm == 77.0
+    assert lighthouse.window.notices.text_of("save").startswith("Saved")
+
+
+def test_who_closes_or_goes_on_while_it_is_saved_finds_it_saved_and_nothing_else(lighthouse, smaller, tmp_path,
+                                                                               monkeypatch):
+    slow_disk(monkeypatch, projects)
+    session, path, set_aside = lighthouse.session, tmp_path / "sign.sloom", []
+    session.set_aside.connect(lambda name, folder: set_aside.append(folder))
+    session.change(replace(session.document.recipe, unit="in"), "unit")
+    session.save(path)
+    lighthouse.open(smaller("panel"))
+    lighthouse.save()
+    assert projects.load(path).recipe.unit == "in" and set_aside == [None]
+    session.change(replace(session.document.recipe, size_mm=80.0), "size")
+    session.save(path)
+    lighthouse.window.close()
+    disk.finish()
+    assert projects.load(path).recipe.size_mm == 80.0 and recovery.left_behind() == []
+
+
+def test_a_full_disk_is_told_and_nothing_counts_as_saved(lighthouse, tmp_path, monkeypatch):
+    session = lighthouse.session
+    session.change(replace(session.document.recipe, unit="in"), "unit")
+    monkeypatch.setattr(projects, "write_whole", lambda *a: (_ for _ in ()).throw(ExportError("x", "no room.")))
+    assert not lighthouse.save(tmp_path / "sign.sloom")
+    assert "no room" in lighthouse.window.notices.text_of("save") and session.document.path is None
+    lighthouse.window.close()
+    disk.finish()
+    assert [found.project.recipe.unit for found in recovery.left_behind()] == ["in"]

@@ -432,28 +432,31 @@ def test_a_folder_that_may_not_be_read_is_told(tmp_path, monkeypatch):
 
 def test_a_project_changed_elsewhere_is_not_saved_over_without_a_word(lighthouse, tmp_path, monkeypatch):
     session, window, path = lighthouse.session, lighthouse.window, tmp_path / "sign.sloom"
-    assert session.save(path)
+    assert lighthouse.save(path)
     theirs = path.read_bytes() + b"of another window"
     path.write_bytes(theirs)
     session.change(replace(session.document.recipe, unit="in"), "unit")
     window.keeping.save()
+    assert not lighthouse.save()
     assert path.read_bytes() == theirs and "changed elsewhere" in window.notices.text_of("save")
     copy = tmp_path / "copy.sloom"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *a, **k: (str(copy), "")))
     lighthouse.click("Keep both")
+    assert lighthouse.save()
     assert copy.exists() and path.read_bytes() == theirs
     path.write_bytes(theirs)
-    session.document.path = path
-    session.document._mark = None
+    session.document.path = session.document._file.path = path
     window.keeping.save()
+    lighthouse.save()
     lighthouse.click("Save over it")
+    lighthouse.save()
     assert path.read_bytes() != theirs and session.document.is_saved
 
 
 def test_a_copy_is_a_work_of_its_own(lighthouse, tmp_path):
     ids = []
     for name in ("a", "a", "b"):
-        assert lighthouse.session.save(tmp_path / f"{name}.sloom")
+        assert lighthouse.save(tmp_path / f"{name}.sloom")
         ids.append(projects.load(tmp_path / f"{name}.sloom").id)
     assert ids[0] == ids[1] != ids[2] and all(len(one) == 32 for one in ids)
     lighthouse.open(tmp_path / "a.sloom")
@@ -462,10 +465,10 @@ def test_a_copy_is_a_work_of_its_own(lighthouse, tmp_path):
 
 def test_a_file_that_was_only_touched_is_saved(lighthouse, tmp_path):
     path = tmp_path / "sign.sloom"
-    assert lighthouse.session.save(path)
+    assert lighthouse.save(path)
     path.write_bytes(path.read_bytes())
     lighthouse.session.change(replace(lighthouse.session.document.recipe, unit="in"), "unit")
-    assert lighthouse.session.save(path)
+    assert lighthouse.save(path)
 
 
 def test_a_colour_of_another_work_is_not_given_on(lighthouse, smaller):

@@ -6,7 +6,7 @@ from pathlib import Path
 from PySide6.QtCore import QCoreApplication, QMimeData
 from PySide6.QtGui import QImage
 
-from sketchloom.app.work.session import png_bytes
+from sketchloom.app.work.pictures import png_bytes
 from sketchloom.files.opening import READABLE, in_name_order
 
 _MOST_IN_FOLDER = 200

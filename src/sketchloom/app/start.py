@@ -15,6 +15,7 @@ from PySide6.QtWidgets import QApplication
 from sketchloom.app import actions, languages, manners, theme
 from sketchloom.app.mishaps import MISHAPS
 from sketchloom.app.window import Window
+from sketchloom.app.work import disk
 from sketchloom.files import user_data
 from sketchloom.files.demo_works import put_demo_projects
 from sketchloom.files.writing import sweep
@@ -64,6 +65,7 @@ def run(files, demo: bool = False) -> int:
     if demo:
         windows[0].session.open_path(put_demo_projects(user_data.data_folder() / "demo")[FIRST_DEMO])
     code = app.exec()
+    disk.finish()
     if any(thread.is_alive() and thread is not threading.current_thread() for thread in threading.enumerate()):
         # what still computes would be torn down within native code, which ends in an abort; nothing of it is wanted
         logging.shutdown()

@@ -64,6 +64,7 @@ from sketchloom.app.stages.sheets import SheetsPanel
 from sketchloom.app.stages.source import SourcePanel
 from sketchloom.app.stages.trace import TracePanel
 from sketchloom.app.words import told
+from sketchloom.app.work import disk
 from sketchloom.app.work.session import Session
 from sketchloom.core.preflight.findings import STAGES
 from sketchloom.files import user_data
@@ -462,7 +463,7 @@ class Window(QMainWindow):
     def _remember_settings(self):
         work = self.session.work
         if work is not None:
-            user_data.remember_settings(work.recipe, work.reading)
+            disk.quietly(user_data.remember_settings, work.recipe, work.reading)
 
     def _fill_panel(self):
         """Bring the panel that is seen up to date; the others when they are turned to."""

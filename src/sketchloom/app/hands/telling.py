@@ -81,7 +81,7 @@ class Telling(QObject):
     def show_mishap(self, log):
         """Something inside the program failed; what is open is kept and can be gone on with."""
         if self._window.session.document is not None:
-            self._window.session.document.write_recovery()
+            self._window.session.document.write_recovery().result()
         text = self.tr("Something went wrong inside the program. Your work is kept, with an unsaved copy for the next "
                        "start; go on, or undo the last step.")
         if log:

@@ -2,12 +2,14 @@
 
 import logging
 import time
-from concurrent.futures import Future, ThreadPoolExecutor
+from concurrent.futures import Future
+from dataclasses import dataclass, replace
 from pathlib import Path
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
 from sketchloom.app.words import told
+from sketchloom.app.work import disk
 from sketchloom.app.work.jobs import INSIDE
 from sketchloom.core.base.errors import AppError
 from sketchloom.files import project as projects
@@ -21,8 +23,42 @@ from sketchloom.recipe.settled import carried, settled_with
 AUTOSAVE_MS = 1000
 _SAME_GESTURE_S = 1.2
 _log = logging.getLogger(__name__)
-_WRITER = ThreadPoolExecutor(1, "recovery")
-"""Writes recovery copies: a disk may take long to say that it has a file, and no hand waits for it."""
+
+
+@dataclass(eq=False)
+class ProjectFile:
+    """A work's file as this window knows it; read and changed beside the window alone, one after the other.
+
+    ``mark`` tells the state it was opened or last written in, ``written`` the recipe that was written last.
+    """
+
+    path: Path | None
+    mark: tuple | None
+    written: Recipe | None = None
+
+
+@dataclass(frozen=True, eq=False)
+class Saving:
+    """A state of a work on its way into a file."""
+
+    project: Project
+    path: Path
+    at: int
+    file: ProjectFile
+
+    def write(self, look, over: bool) -> bool:
+        """Write it, with the preview that ``look()`` gives; raises ExportError.
+
+        Returns
+        -------
+        Whether it is written: not where another window or program has written the file since, unless ``over``.
+        """
+        file = self.file
+        if not over and file.path == self.path and projects.is_changed(self.path, file.mark):
+            return False
+        projects.save(self.project, self.path, look())
+        file.path, file.mark, file.written = self.path, projects.mark_of(self.path), self.project.recipe
+        return True
 
 
 class Document(QObject):
@@ -32,7 +68,8 @@ class Document(QObject):
     trouble = Signal(str)
     _not_written = Signal(str)
 
-    def __init__(self, project: Project, pages: Pages, path=None, saved: bool = False, parent=None):
+    def __init__(self, project: Project, pages: Pages, path=None, saved: bool = False, mark=None,
+                 parent=None):
         super().__init__(parent)
         self.pages, self.path = pages, Path(path) if path else None
         self.picture = pages.picture(project.recipe)
@@ -45,7 +82,7 @@ class Document(QObject):
         self._copy: RecoveryCopy | None = None
         self._recovered = False
         self.has_no_file = False
-        self._mark = projects.mark_of(self.path) if self.path else None  # as this window knows the file
+        self._file = ProjectFile(self.path, mark)
         self._autosave = QTimer(self, singleShot=True, interval=AUTOSAVE_MS)
         self._autosave.timeout.connect(self._write_beside)
         self._writing: Future | None = None
@@ -129,65 +166,70 @@ class Document(QObject):
             self._autosave.start()
         self.changed.emit()
 
-    def write_recovery(self) -> None:
-        """Write the recovery copy now, and wait until it is there."""
+    def write_recovery(self) -> Future:
+        """Have the recovery copy written now."""
         self._autosave.stop()
-        self._let_write()
-        self._write(self.project, self.path)
+        self._writing = disk.later(self._write, self.project, self.path)
+        return self._writing
 
     def _write_beside(self):
         """Write it while the hand goes on; once more later where the last one is still being written."""
         if self._writing is not None and not self._writing.done():
             self._autosave.start()
         else:
-            self._writing = _WRITER.submit(self._write, self.project, self.path)
-
-    def _let_write(self):
-        """Wait for what is being written."""
-        if self._writing is not None:
-            self._writing.exception()
-            self._writing = None
+            self.write_recovery()
 
     def _write(self, project, path):
-        """One at a time, in whatever thread."""
         try:
             if self._copy is None:
                 self._copy = RecoveryCopy.begin(project)
             self._copy.write(project.recipe, path)
         except (AppError, OSError) as error:
             self._not_written.emit(str(error))
-        except Exception:  # in a thread of its own nobody else would see it
+        except Exception:  # beside the window nobody else would see it
             _log.exception("a recovery copy")
             self._not_written.emit(told(INSIDE))
 
     def _tell_not_written(self, why):
         self.trouble.emit(self.tr("No recovery copy could be written: {0}").format(why))
 
-    def is_changed_elsewhere(self, path) -> bool:
-        """Whether its file was written by another window or program since it was opened or saved here."""
-        return self.path is not None and Path(path) == self.path and projects.is_changed(path, self._mark)
+    def saving(self, path) -> Saving:
+        """What is to be written into a file, as it is now; a copy under another name is a work of its own."""
+        path = Path(path)
+        own = projects.new_id() if self.path is not None and path != self.path else self._id
+        return Saving(replace(self.project, id=own), path, self._at, self._file)
 
-    def save(self, path, preview_png: bytes | None) -> None:
-        """Write the project file; raises ExportError."""
-        if self.path is not None and Path(path) != self.path:
-            self._id = projects.new_id()  # a copy is a work of its own from here on
-        projects.save(self.project, path, preview_png)
-        self.path = Path(path)
-        self._mark = projects.mark_of(path)
-        self._saved_at = self._at
-        self.drop_recovery()
+    def take_saved(self, saving: Saving) -> None:
+        """It was written. What was changed meanwhile is not saved."""
+        self.path, self._id = saving.path, saving.project.id
+        is_there = saving.at < len(self._history) and self._history[saving.at][1] == saving.project.recipe
+        self._saved_at = saving.at if is_there else None
+        if self.is_saved:
+            self.drop_recovery()
+        else:
+            self.write_recovery()  # it belongs to this file from now on
         self.changed.emit()
 
-    def drop_recovery(self) -> None:
+    def drop_recovery(self) -> Future:
         """The work is safe or given up: no copy is wanted."""
         self._autosave.stop()
-        self._let_write()
+        return disk.later(self._drop)
+
+    def _drop(self):
         if self._copy is not None:
             self._copy.forget()
             self._copy = None
 
-    def keep_for_next_start(self) -> None:
-        """Leave the unsaved work to be offered at the next start."""
+    def keep_for_next_start(self) -> Future:
+        """Leave the unsaved work to be offered at the next start; its result is the folder of the copy, None where
+        there is none or its file holds it by now."""
         self.write_recovery()
-        if self._copy is not None:
-            self._copy.release()
+        return disk.later(self._release, self.recipe)
+
+    def _release(self, recipe):
+        if self._file.written == recipe:  # it was on its way into its file
+            self._drop()
+        if self._copy is None:
+            return None
+        self._copy.release()
+        return self._copy.folder

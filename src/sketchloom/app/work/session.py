@@ -2,32 +2,33 @@
 
 import time
 from collections.abc import Callable
+from concurrent.futures import wait
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtCore import QBuffer, QByteArray, QIODevice, QObject, QTimer, Signal
-from PySide6.QtGui import QColor, QImage, QPainter
+from PySide6.QtCore import QObject, QTimer, Signal
 
 from sketchloom.app import languages
-from sketchloom.app.bench.paint import SourceImage, paint_layers
+from sketchloom.app.bench.paint import SourceImage
 from sketchloom.app.preferred import unit_of_new_works
 from sketchloom.app.words import told
+from sketchloom.app.work import disk
 from sketchloom.app.work.aside import Aside
 from sketchloom.app.work.document import Document
-from sketchloom.app.work.jobs import Lane, close_all
+from sketchloom.app.work.jobs import CLOSING_S, Lane, close_all
 from sketchloom.app.work.leaving import Leaving
+from sketchloom.app.work.pictures import preview_png
 from sketchloom.app.work.worker import Evaluator, Shown
-from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.progress import seconds_left
 from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import opening, recovery, user_data
+from sketchloom.files.project import mark_of
 
 BUSY_AFTER_MS = 500
 LONG_S = 8.0
 """Work that takes longer is not watched: who looks elsewhere meanwhile is told when it ended."""
-_PREVIEW_PX = 512
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -35,6 +36,7 @@ class _Ready:
     opened: opening.Opened
     image: SourceImage
     recovered: recovery.Recovered | None
+    mark: tuple | None  # tells the state of the file it was read from
 
 
 class Session(QObject):
@@ -65,6 +67,7 @@ class Session(QObject):
         self.tooling = Lane("tooling")  # what a tool waits for; it must not be pushed aside by what is looked for
         # what was drawn, each in its turn; nothing pushes it aside, and no Esc either, which ends only the drawing
         self.drawn = Lane("drawn", newest_wins=False)
+        self.saving = Lane("saving", newest_wins=False)  # a project, and the copy of one that is left for another
         self.aside = Aside(self.cache, self)
         self.leaving = Leaving(self)
         self.evaluator = Evaluator(self.cache, self)
@@ -72,7 +75,8 @@ class Session(QObject):
         self.evaluator.failed.connect(self._evaluation_failed)
         self.evaluator.stopped.connect(self._evaluation_stopped)
         # those a person waits for
-        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.drawn, self.evaluator.lane)
+        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.drawn, self.saving,
+                       self.evaluator.lane)
         for lane in self._lanes:
             lane.started.connect(self._begin_busy)
             lane.progressed.connect(self._note_progress)
@@ -120,36 +124,44 @@ class Session(QObject):
                                       unit_of_new_works())
             )
             progress.step(1, 2, text)
-            return _Ready(opened, SourceImage(opened.picture), recovered)
+            return _Ready(opened, SourceImage(opened.picture), recovered, mark_of(opened.path) if opened.path else None)
         self.opening.run(text, work, self._open_ready, lambda why: self.trouble.emit("open", told(why)))
 
     def _open_ready(self, ready):
         old = self.document
-        if old is not None and old.is_worth_keeping:
-            old.keep_for_next_start()
-            self.set_aside.emit(old.name, old.recovery_folder)
-        elif old is not None:
-            old.drop_recovery()
+        if old is not None:
+            self._leave(old)
         self.evaluator.forget()
         self.cache.clear()  # what belongs to the work before
         one = ready.opened
         # a project as it lies on disk is saved; a recovered one and a new picture are not
         on_disk = one.path is not None and ready.recovered is None
-        self.document = Document(one.project, one.pages, one.path, saved=on_disk, parent=self)
+        self.document = Document(one.project, one.pages, one.path, on_disk, ready.mark, self)
         if ready.recovered is not None:
             self.document.adopt(ready.recovered)
         elif one.origin is None:
             self.document.has_no_file = True
         self.origin = None if one.origin is None else Path(one.origin)
         if one.origin is not None:
-            user_data.remember(one.origin)
+            disk.quietly(user_data.remember, one.origin)
         self.document.changed.connect(self._document_changed)
         self.document.trouble.connect(lambda why: self.trouble.emit("recovery", why))
         self.latest, self.image = None, ready.image
-        if old is not None:
-            old.deleteLater()
         self.opened.emit(self.document, ready.image)
         self._document_changed()
+
+    def _leave(self, old):
+        """Another work takes its place: what is not saved of it is set aside."""
+        if old.is_worth_keeping:
+            kept = old.keep_for_next_start()
+
+            def tell(folder):
+                self.set_aside.emit(old.name, folder)
+                old.deleteLater()
+            self.saving.run("", lambda _: kept.result(), tell, lambda _: old.deleteLater())
+        else:
+            old.drop_recovery()
+            old.deleteLater()
 
     # -- evaluating ----------------------------------------------------------------------
 
@@ -171,7 +183,7 @@ class Session(QObject):
     def cancel(self) -> None:
         """Stop what a person waits for; what runs ends at its next step."""
         for lane in self._lanes:
-            if lane.busy and lane is not self.drawn:
+            if lane.busy and lane not in (self.drawn, self.saving):
                 lane.cancel()
                 break
         if any(lane.is_stopping for lane in self._lanes):
@@ -251,22 +263,24 @@ class Session(QObject):
 
     # -- keeping and handing over ----------------------------------------------------------
 
-    def save(self, path, over: bool = False) -> bool:
-        """Save the project; False, with a message, when it could not be.
+    def save(self, path, over: bool = False) -> None:
+        """Save the project, beside the window; says by a signal whether it was.
 
         A file that something else has changed meanwhile is written ``over`` only where that was asked for.
         """
-        if not over and self.document.is_changed_elsewhere(path):
-            self.changed_elsewhere.emit(Path(path))
-            return False
-        try:
-            self.document.save(path, self.preview())
-        except AppError as error:
-            self.trouble.emit("save", told(error.message))
-            return False
-        user_data.remember(path)
-        self.saved.emit(Path(path))
-        return True
+        path, document, shown = Path(path), self.document, self.latest
+        saving = document.saving(path)
+        writing = disk.later(lambda: saving.write(lambda: preview_png(shown), over))
+
+        def take(is_written):
+            if not is_written:
+                self.changed_elsewhere.emit(path)
+                return
+            document.take_saved(saving)
+            disk.quietly(user_data.remember, path)
+            self.saved.emit(path)
+        self.saving.run(self.tr("Saving {0}").format(path.name), lambda _: writing.result(), take,
+                        lambda why: self.trouble.emit("save", told(why)))
 
     def tried(self, text: str, make, use) -> None:
         """Work out another recipe of the present exact result beside the window: ``make(work, evaluate)``, in which
@@ -283,42 +297,9 @@ class Session(QObject):
         )
 
     def close(self) -> None:
-        """End; unsaved work is left to the next start."""
+        """End; unsaved work is left to the next start, however long its disk takes."""
         if self.document is not None:
-            if self.document.is_worth_keeping:
-                self.document.keep_for_next_start()
-            else:
-                self.document.drop_recovery()
+            kept = (self.document.keep_for_next_start() if self.document.is_worth_keeping
+                    else self.document.drop_recovery())
+            wait((kept,), CLOSING_S)
         close_all((*self._lanes, self.aside.lane))
-
-    def preview(self) -> bytes | None:
-        """How the work looks, a PNG; None while that is not known."""
-        if self.latest is None:
-            return None
-        width, height = self.latest.work.size_mm
-        scale = _PREVIEW_PX / max(width, height)
-        image = QImage(max(1, round(width * scale)), max(1, round(height * scale)), QImage.Format.Format_ARGB32)
-        image.fill(QColor(0, 0, 0, 0))
-        painter = QPainter(image)
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.scale(scale, scale)
-        paint_layers(
-            painter,
-            self.latest.work.layers,
-            self.latest.paths,
-            self.latest.work.mm_per_px,
-            None,
-            (0.0, 0.0, width, height),
-            1 / scale,
-        )
-        painter.end()
-        return png_bytes(image)
-
-
-def png_bytes(image: QImage) -> bytes:
-    """A picture as the bytes of a PNG file."""
-    data = QByteArray()
-    buffer = QBuffer(data)
-    buffer.open(QIODevice.OpenModeFlag.WriteOnly)
-    image.save(buffer, "PNG")
-    return data.data()

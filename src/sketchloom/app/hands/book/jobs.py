@@ -10,6 +10,7 @@ from PySide6.QtGui import QDesktopServices
 from sketchloom.app.stages.numbers import LAYERS, SHEETS
 from sketchloom.app.words import told
 from sketchloom.app.work.leaving import Released
+from sketchloom.app.work.pictures import preview_png
 from sketchloom.core.logbook.records import FAILED, PLANNED, RUNNING, Approval, Job
 from sketchloom.files import user_data, workshop
 
@@ -54,13 +55,13 @@ class Releases(QObject):
         session, work = self._session, self._session.work
         if work is None or session.document is None:
             return None
-        name, project, look = session.document.name, session.document.project, session.preview()
+        name, project, shown = session.document.name, session.document.project, session.latest
         carved = done.carved or session.carved_of(work)
         plan = done.plan or session.plan_of(work)
 
         def keep(book):
             job = _job(work, name, done, plan, carved, user_data.prices())
-            return workshop.keep_job(book, job, _machine(work), project, look)
+            return workshop.keep_job(book, job, _machine(work), project, preview_png(shown))
         return keep
 
 

@@ -21,6 +21,7 @@ class Boundaries(Hand):
     def __init__(self, table: Table, parent):
         super().__init__(table, parent)
         self._stretch, self._after = None, ""
+        self._off: tuple = (None, 0.0)
         self._courses: list = []
         curves, regular = table.panel.curves, table.panel.regular
         curves.choose_wanted.connect(self._choose)
@@ -59,18 +60,26 @@ class Boundaries(Hand):
         if self._stretch is None:
             self._panel.curves.show_stretch(False, said or self.tr("Both neighbours of a boundary follow it."))
         else:
-            length = float(np.hypot(*np.diff(self._stretch.points, axis=0).T).sum())
-            words = (
-                self.tr("A whole ring, {0} round, at most {1} from the picture.")
-                if self._stretch.closed
-                else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it.")
-            )
-            self._panel.curves.show_stretch(
-                True, said or words.format(self._table.mm_text(length), self._off_picture(self._stretch.points))
-            )
+            self._panel.curves.show_stretch(True, said or self._measured())
         tool = self._table.held(StretchTool)
         if tool is not None:
             tool.show_stretch(self._stretch)
+
+    def _measured(self):
+        """The stretch with its figures; how far it is from the picture is measured beside the window."""
+        desk, stretch = self.desk, self._stretch
+        measured, off_px = self._off
+        if measured is not stretch:
+            def take(off_px):
+                if self._stretch is stretch and self.desk is desk:
+                    self._off = stretch, off_px
+                    self._panel.curves.show_stretch(True, self._measured())
+            self._session.draw(lambda: desk.off_picture_px(stretch.points, stretch.points), take)
+        length = float(np.hypot(*np.diff(stretch.points, axis=0).T).sum())
+        words = (self.tr("A whole ring, {0} round, at most {1} from the picture.") if stretch.closed
+                 else self.tr("A stretch of {0}, at most {1} from the picture. Drag it to pull it."))
+        return words.format(self._table.mm_text(length), "…" if measured is not stretch else
+                            self._table.mm_text(off_px, 2))
 
     def _choose(self, on):
         if on:
@@ -139,42 +148,47 @@ class Boundaries(Hand):
             {"add": tool.add, "remove": tool.remove, "turn": tool.turn}[what]()
 
     def _set_nodes(self, chain):
-        if self.desk is None or self._stretch is None:
-            return
-        try:
-            edits = self.desk.with_nodes(self._stretch, chain)
-        except AppError as error:
-            self.show(self.tr("That cannot be done here: {0}.").format(error))
-            return
-        path = self.desk.course_of(edits[-1])
-        self._say_moved(path)
-        self._panel.curves.set_curves(edits, self.tr("nodes of a boundary"))
-
-    def _say_moved(self, path):
-        """What is to be said when the new course is there, and where the stretch is looked for then."""
-        self._courses = [*self._courses[-_COURSES:], path / self.desk.size]
-        self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(
-            self._table.mm_text(self.desk.deviation_px(self._stretch.points, path), 2), self._off_picture(path)
-        )
+        def nodes(desk, stretch):
+            edits = desk.with_nodes(stretch, chain)
+            return desk.course_of(edits[-1]), edits
+        self._change(nodes, self._panel.curves.set_curves, self.tr("nodes of a boundary"))
 
     def reshape(self, what: str, **more) -> None:
         """Give the chosen stretch another course."""
-        if self.desk is None or self._stretch is None:
-            return
-        stretch = self._stretch
-        try:
-            path = self.desk.reshaped(what, stretch, self._panel.curves.radius_mm, **more)
-        except AppError as error:
-            self._panel.curves.show_stretch(True, self.tr("That cannot be done here: {0}.").format(error))
-            return
-        what = "circle" if what == "arc" and stretch.closed else what
-        self._say_moved(path)
-        self._panel.curves.change_curves(
-            [self.desk.curve_edit(what, stretch.points, path, stretch.closed)], self.tr("changed boundary")
-        )
+        radius_mm = self._panel.curves.radius_mm
 
-    def _off_picture(self, path):
-        return self._table.mm_text(self.desk.off_picture_px(self._stretch.points, path), 2)
+        def another(desk, stretch):
+            path = desk.reshaped(what, stretch, radius_mm, **more)
+            kind = "circle" if what == "arc" and stretch.closed else what
+            return path, [desk.curve_edit(kind, stretch.points, path, stretch.closed)]
+        self._change(another, self._panel.curves.change_curves, self.tr("changed boundary"))
+
+    def _change(self, make, keep, step):
+        """Work out another course of the chosen stretch and how far it goes beside the window, then keep its edits."""
+        desk, stretch = self.desk, self._stretch
+        if desk is None or stretch is None:
+            return
+
+        def made():
+            try:
+                path, edits = make(desk, stretch)
+            except AppError as error:
+                return error
+            return path, edits, desk.deviation_px(stretch.points, path), desk.off_picture_px(stretch.points, path)
+
+        def take(made):
+            if self.desk is not desk or self._stretch is not stretch:
+                return
+            if isinstance(made, AppError):
+                self._panel.curves.show_stretch(True, self.tr("That cannot be done here: {0}.").format(made))
+                return
+            path, edits, moved_px, off_px = made
+            # what is said when the new course is there, and where the stretch is looked for then
+            self._courses = [*self._courses[-_COURSES:], path / desk.size]
+            self._after = self.tr("Changed; now at most {0} from where it was and {1} from the picture.").format(
+                self._table.mm_text(moved_px, 2), self._table.mm_text(off_px, 2))
+            keep(edits, step)
+        self._session.draw(made, take)
 
     def _pull(self, at, dx, dy):
         self.reshape("pull", at=at, by=(dx, dy))
