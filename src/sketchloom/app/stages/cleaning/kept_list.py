@@ -73,6 +73,7 @@ class KeptList(QWidget):
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(6)
         self._awaited: int | None = None
+        self._listed: object = None  # what the rows were made of
         self.list = QListWidget()
         self.list.setAccessibleName(name)
         self.list.setIconSize(QSize(_ICON, _ICON))
@@ -96,11 +97,16 @@ class KeptList(QWidget):
         parts = getattr(self._box.recipe, self._field)
         if self._awaited is not None and self._awaited < len(parts):
             kept, self._awaited = {self._awaited}, None
+        numbers = range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1)
+        rows = [row_of(number, parts[number]) for number in numbers]
+        listed = parts, [text for _, text in rows], theme.INK, theme.px(_ROW)
+        if listed == self._listed and kept == set(self.chosen()):
+            return  # most results change none of it, and rows take long to make
+        self._listed = listed
         self.list.blockSignals(True)
         self.list.clear()
-        for number in range(len(parts) - 1, max(len(parts) - _LISTED, 0) - 1, -1):
-            item = _Row(*row_of(number, parts[number]))
-            text = item.text()
+        for number, (make_icon, text) in zip(numbers, rows, strict=True):
+            item = _Row(make_icon, text)
             item.setToolTip(plain_tip(text))
             item.setData(_NUMBER, number)
             item.setSizeHint(QSize(0, theme.px(_ROW)))
@@ -146,6 +152,7 @@ class KeptList(QWidget):
         return getattr(self._box.recipe, self._field)
 
     def _switch(self, item):
+        self._listed = None  # the switch stands as it was set, whatever becomes of it
         parts, number = list(self._parts()), item.data(_NUMBER)
         on = item.checkState() == Qt.CheckState.Checked
         if number < len(parts) and parts[number].on != on:
@@ -153,6 +160,7 @@ class KeptList(QWidget):
             self._box.emit(self.tr("{0} on or off").format(self._what), **{self._field: tuple(parts)})
 
     def _reorder(self, *_):
+        self._listed = None
         listed = [self.list.item(row).data(_NUMBER) for row in range(self.list.count() - 1, -1, -1)]
         parts = self._parts()
         if sorted(listed) == list(range(len(parts))):
