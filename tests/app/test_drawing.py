@@ -305,7 +305,7 @@ def test_a_bridge_is_drawn_from_end_to_end(driver, pen):
     drag(driver, s(154, 234), s(160, 228), s(152, 213))  # its upper end, to the ring's side
     work = settled(driver)
     assert len(recipe(driver).lines) == 1 and work.layers[0].outline.pieces == 1
-    assert lines.line_width_mm(work, recipe(driver).lines[0]) / work.mm_per_px == pytest.approx(6, abs=1.5)
+    assert lines.line_widths_mm(work, recipe(driver).lines)[0] / work.mm_per_px == pytest.approx(6, abs=1.5)
     assert pen.lines.own.isChecked()  # and it can go on
     driver.key("Ctrl+Z")
     settled(driver)

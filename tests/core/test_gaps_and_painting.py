@@ -140,7 +140,7 @@ def test_a_line_is_as_wide_as_asked_for_however_the_picture_is_prepared():
             shapes.picture(shapes.grey_of(ring_with_gap(0.0))), Recipe(reading="tone", size_mm=100.0, preparation=steps)
         )
         line = lines.painted_line(work, ((0.4, 0.4), (0.6, 0.4)), 3.0 / work.mm_per_px, "#000000")
-        assert lines.line_width_mm(work, line) == pytest.approx(3.0, rel=1e-4)
+        assert lines.line_widths_mm(work, (line,))[0] == pytest.approx(3.0, rel=1e-4)
 
 
 def test_lines_and_edits_are_written_and_read_again():

@@ -49,21 +49,24 @@ def gaps(work: Work) -> Gaps:
 def painted_line(work: Work, points, width_px: float, hex_colour: str) -> PaintedLine:
     """A line through points in shares of the prepared picture, as it is kept."""
     places = moved(np.linalg.inv(work.move), points)
-    width = width_px / (_scale_at(work, places[0]) * work.original.width)
+    width = width_px / (float(_scales_at(work, places[:1])[0]) * work.original.width)
     return PaintedLine(
         tuple((round(float(x), 7), round(float(y), 7)) for x, y in places), float(np.clip(width, 0.0, 1.0)), hex_colour
     )
 
 
-def line_width_mm(work: Work, line: PaintedLine) -> float:
-    """How wide a painted line is in the work."""
-    return line.width * work.original.width * _scale_at(work, line.points[0]) * work.mm_per_px
+def line_widths_mm(work: Work, painted) -> tuple[float, ...]:
+    """How wide painted lines are in the work."""
+    if not painted:
+        return ()
+    wide = np.array([line.width for line in painted]) * work.original.width * work.mm_per_px
+    return tuple((wide * _scales_at(work, [line.points[0] for line in painted])).tolist())
 
 
-def _scale_at(work, place):
-    """Pixels of the prepared picture for one of the picture as it came, at a place of the latter."""
+def _scales_at(work, places):
+    """Pixels of the prepared picture for one of the picture as it came, at places of the latter."""
     larger = work.picture.width * work.picture.height / (work.original.width * work.original.height)
-    return (float(growth(work.move, [place])[0]) * larger) ** 0.5
+    return (growth(work.move, places) * larger) ** 0.5
 
 
 def closed(work: Work, recipe: Recipe, joints: Joints) -> Recipe:

@@ -257,25 +257,28 @@ class StretchTool(Tool):
                         painter.drawLine(middle, end)
                     painter.setBrush(QColor("#ffffff"))
                     painter.drawEllipse(end, _HANDLE, _HANDLE)
+        bars, beads, chosen = QPainterPath(), QPainterPath(), QPainterPath()
+        beads.setFillRule(Qt.FillRule.WindingFill)
         for n in range(chain.count):
-            self._paint_node(painter, frame, chain, n)
+            at, bar = self._place(frame, chain.node(n)), self._bar(chain, n)
+            if bar is not None:
+                bars.moveTo(at - bar * 7.0)
+                bars.lineTo(at + bar * 7.0)
+            radius = _CHOSEN if n == self.node else _NODE
+            (chosen if n == self.node else beads).addEllipse(at, radius, radius)
+        # few strokes: each lets another thread have its turn, and waits to be let back in
+        for colour, width in (("#ffffff", 4.0), (dyes.MADDER, 2.0)):
+            painter.strokePath(bars, QPen(QColor(colour), width))
+        for path, edge, inside in ((beads, dyes.MADDER, "#ffffff"), (chosen, "#ffffff", dyes.MADDER)):
+            painter.setPen(QPen(QColor(edge), 1.4))
+            painter.setBrush(QColor(inside))
+            painter.drawPath(path)
 
-    def _paint_node(self, painter, frame, chain, n):
-        """A bead on the line; through one without a corner runs a bar along it, and an end that stays is a bar across.
-        """
-        at = self._place(frame, chain.node(n))
-        is_chosen = n == self.node
+    def _bar(self, chain, n):
+        """Which way the bar of a node lies: along the line through one without a corner, across it at an end that
+        stays, None for none."""
         way = [chain.points[h] - chain.node(n) for h in chain.handles(n) if h is not None]
         along = way[-1] - way[0] if len(way) == 2 else way[0]
         size = float(np.hypot(*along)) or 1.0
         along = QPointF(along[0] / size, along[1] / size)
-        across = QPointF(-along.y(), along.x())
-        bar = across if chain.is_fixed(n) else along if n not in chain.corners else None
-        if bar is not None:
-            for colour, width in (("#ffffff", 4.0), (dyes.MADDER, 2.0)):
-                painter.setPen(QPen(QColor(colour), width))
-                painter.drawLine(at - bar * 7.0, at + bar * 7.0)
-        painter.setPen(QPen(QColor("#ffffff") if is_chosen else QColor(dyes.MADDER), 1.4))
-        painter.setBrush(QColor(dyes.MADDER) if is_chosen else QColor("#ffffff"))
-        radius = _CHOSEN if is_chosen else _NODE
-        painter.drawEllipse(at, radius, radius)
+        return QPointF(-along.y(), along.x()) if chain.is_fixed(n) else along if n not in chain.corners else None

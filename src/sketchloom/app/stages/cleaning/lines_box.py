@@ -93,9 +93,10 @@ class LinesBox(Box):
                 part.setEnabled(False)
         self.own.setEnabled(lines.outline_label(work) is not None)
         self._width.show_value(self.width_mm, work.recipe.unit)
-        self.kept.show_rows(lambda _, line: (
+        widths_mm = lines.line_widths_mm(work, work.recipe.lines)
+        self.kept.show_rows(lambda n, line: (
             lambda: drawn_icon([line.points], line.hex), self.tr("{0} line, {1} wide").format(
-                colour_word(line.hex), format_length(lines.line_width_mm(work, line), work.recipe.unit, 2))))
+                colour_word(line.hex), format_length(widths_mm[n], work.recipe.unit, 2))))
 
     def _set_width(self, mm):
         self.width_mm = mm
