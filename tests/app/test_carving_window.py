@@ -29,7 +29,7 @@ ROUTER = next(m for m in shipped() if m.key == "router")
 def person(driver, night_file):  # noqa: F811
     driver.open(night_file)
     made = Person(driver)
-    driver.session.change(replace(driver.session.document.recipe, machine=ROUTER, size_mm=120.0), "machine")
+    driver.session.change(replace(driver.session.document.recipe, machine=ROUTER, size_mm=70.0), "machine")
     made.settled()
     return made
 

@@ -11,6 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from shapely.geometry import LineString, MultiPolygon, Point, Polygon, box
 
+from amounts import examples
 from sketchloom.core.base.errors import ExportError, SettingError
 from sketchloom.core.carve import blank as blanks
 from sketchloom.core.carve import board as boards
@@ -176,9 +177,9 @@ def test_rests_alone_are_cleared_by_the_smaller_tool():
     assert cut.area < 0.2 * PLATE.area and cut.difference(PLATE).area < 1e-3
 
 
-@settings(max_examples=25, deadline=None)
-@given(st.lists(st.tuples(st.floats(10, 90), st.floats(10, 90), st.floats(4, 25)), min_size=1, max_size=5),
-       st.sampled_from(WAYS), st.floats(0.1, 1.0))
+@settings(max_examples=examples(25), deadline=None)
+@given(st.lists(st.tuples(st.floats(10, 50), st.floats(10, 50), st.floats(4, 14)), min_size=1, max_size=5),
+       st.sampled_from(WAYS), st.floats(0.2, 1.0))
 def test_pockets_stay_within_and_leave_nothing(discs, way, over):
     area = areas_of(shapely.union_all([Point(x, y).buffer(r) for x, y, r in discs]))
     its = tools.Tool("t", "t", "end", 4.0, over=over)
