@@ -42,7 +42,7 @@ def test_the_lighthouse_from_drop_to_file(driver, tmp_path, monkeypatch):
     panel = driver.window.panels[LAYERS]
     rows = [panel._list.item(r).text().split("\n")[0] for r in range(panel._list.count())]
     assert rows[-1].endswith("base") and len(rows) == 6
-    assert "Proposed" in panel._way_note.text() and driver.work.laying.why
+    assert "Proposed" in panel.way._note.text() and driver.work.laying.why
     driver.click("Stacked", panel)
     driver.settled()
     panel.select(driver.work.plans[2].key)

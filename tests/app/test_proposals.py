@@ -65,9 +65,9 @@ def test_the_way_is_proposed_with_its_reason_and_can_be_asked_for_again(driver, 
     work = driver.open(saved(tmp_path / "figure.png", picture_of(outlined(0), "png", 500).rgb))
     driver.window.show_stage(LAYERS)
     panel = driver.window.panels[LAYERS]
-    assert work.laying.way == "based" and "Proposed" in panel._way_note.text() and not panel._propose_way.isVisible()
-    QTest.mouseClick(panel._way._group.button(0), Qt.MouseButton.LeftButton)
-    assert driver.settled().laying.way == "stacked" and panel._propose_way.isVisible()
+    assert work.laying.way == "based" and "Proposed" in panel.way._note.text() and not panel.way._propose.isVisible()
+    QTest.mouseClick(panel.ways._group.button(0), Qt.MouseButton.LeftButton)
+    assert driver.settled().laying.way == "stacked" and panel.way._propose.isVisible()
     driver.click("Use the proposed way", panel)
     again = driver.settled()
     assert again.laying.way == "based" and [p.key for p in again.plans] == [p.key for p in work.plans]

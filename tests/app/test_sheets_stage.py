@@ -13,6 +13,7 @@ from app.known import knowing_driver
 from app.person import Person
 from sketchloom.app.parts.machines_table import MachinesTable
 from sketchloom.app.stages.numbers import RELEASE, SHEETS
+from sketchloom.app.words import named
 from sketchloom.core.sheets.machine import shipped as shipped_machines
 from sketchloom.core.sheets.material import shipped
 from sketchloom.core.sheets.placing import sheets
@@ -236,6 +237,25 @@ def test_the_table_of_machines_is_changed_and_works_keep_theirs(badge):
     table.carriers.item(0, 1).setText("wide")
     table._take()
     assert not table._said.isHidden() and user_data.machines()[0].carriers
+    table.close()
+
+
+def test_machines_are_taken_out_at_any_place_and_each_shows_its_own_carriers():
+    """Random gestures met it: the table chooses the next row before one is gone, and its list was shorter already."""
+    table = MachinesTable()
+    known = {m.key: [c.name for c in m.carriers] for m in user_data.machines()}
+
+    def shown():
+        return [table.carriers.item(row, 0).text() for row in range(table.carriers.rowCount())]
+    while table.table.rowCount():
+        row = table.table.rowCount() // 2
+        table.table.selectRow(row)
+        assert shown() == [named(name) for name in known[table._keys[row]]]
+        table._take_out()
+        assert len(table._keys) == len(table._carriers) == table.table.rowCount()
+        if table._row() >= 0:
+            assert shown() == [named(name) for name in known[table._keys[table._row()]]]
+    assert shown() == []
     table.close()
 
 

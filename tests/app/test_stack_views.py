@@ -26,7 +26,7 @@ from sketchloom.files.outgoing import Wanted
 def layers(lighthouse):
     lighthouse.window.show_stage(LAYERS)
     pause(20)
-    QTest.mouseClick(lighthouse.window.panels[LAYERS]._way._group.button(0), Qt.MouseButton.LeftButton)
+    QTest.mouseClick(lighthouse.window.panels[LAYERS].ways._group.button(0), Qt.MouseButton.LeftButton)
     lighthouse.settled()
     return lighthouse.window.panels[LAYERS]
 
@@ -50,7 +50,7 @@ def test_the_ways_are_compared_and_taken_by_a_click(lighthouse, layers):
     work = lighthouse.settled()
     assert recipe(lighthouse).layering == "lean"
     assert sum(x.cut_length_mm for x in work.layers) / 1000 == pytest.approx(cut[3], abs=0.006)
-    lighthouse.type_into(layers._overlap, "0.5 mm")
+    lighthouse.type_into(layers.way._overlap, "0.5 mm")
     more = lighthouse.settled()
     assert sum(x.area_mm2 for x in more.layers) > sum(x.area_mm2 for x in work.layers)
     layers.select(more.plans[2].key)
@@ -490,10 +490,10 @@ def test_helper_cuts_are_among_the_figures_of_release(lighthouse, layers):
 def test_nothing_can_be_typed_where_nothing_is_a_choice(lighthouse, layers):
     lighthouse.click("Fitted", layers)
     lighthouse.settled()
-    lighthouse.type_into(layers._overlap, "0.5 mm")
+    lighthouse.type_into(layers.way._overlap, "0.5 mm")
     assert recipe(lighthouse).overlap_mm == 0.5
     lighthouse.settled()
-    lighthouse.type_into(layers._overlap, "0")
+    lighthouse.type_into(layers.way._overlap, "0")
     assert recipe(lighthouse).overlap_mm == 0.0
 
 

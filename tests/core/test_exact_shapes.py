@@ -9,6 +9,7 @@ import shapes
 from sketchloom.core.curves import symmetry
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.exact_runs import RoundCorners
+from sketchloom.core.curves.symmetric_runs import symmetric_runs
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.recipe.document import Recipe
@@ -243,7 +244,7 @@ def test_symmetric_runs_are_found_by_their_points():
     lean = arch + np.stack([np.zeros(160), 4 * np.sin(np.linspace(0, 2 * np.pi, 160))], -1)
     level = np.stack([np.linspace(0, 200, 160), np.full(160, 20.0)], -1)
     lines = Polylines(np.concatenate([arch, lean, level]), np.array([0, 160, 320, 480]), np.zeros(3, bool))
-    halves = symmetry.symmetric_runs(lines, np.ones(3, bool), 0.1)
+    halves = symmetric_runs(lines, np.ones(3, bool), 0.1)
     assert halves.arc.tolist() == [0]
     assert np.array_equal(halves.lines.xy[0], arch[0]) and halves.lines.xy[-1] == pytest.approx((150, 70), abs=0.05)
-    assert len(symmetry.symmetric_runs(lines, np.zeros(3, bool), 0.1)) == 0
+    assert len(symmetric_runs(lines, np.zeros(3, bool), 0.1)) == 0

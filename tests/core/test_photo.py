@@ -11,7 +11,7 @@ import shapes
 from sketchloom.core.judge.fitness import measure
 from sketchloom.core.judge.reading import proposed_reading
 from sketchloom.core.picture.picture import Picture, frozen_array
-from sketchloom.core.segment import photo
+from sketchloom.core.segment import levels, photo
 from sketchloom.core.segment.palette import find_colours
 from sketchloom.core.segment.tone import otsu_threshold, tones
 from sketchloom.desk import figures
@@ -29,7 +29,7 @@ def test_levels_agree_with_a_general_librarys(steps):
         .reshape(80, -1)
     )
     assert (
-        photo.tone_levels(tones(grey), steps).tolist()
+        levels.tone_levels(tones(grey), steps).tolist()
         == threshold_multiotsu(grey, steps, nbins=256).astype(int).tolist()
     )
 
@@ -41,7 +41,7 @@ def test_two_tones_are_otsus():
         .astype(np.uint8)
         .reshape(80, -1)
     )
-    assert photo.tone_levels(tones(grey), 2)[0] == otsu_threshold(grey)
+    assert levels.tone_levels(tones(grey), 2)[0] == otsu_threshold(grey)
 
 
 def test_a_step_lies_where_the_tone_crosses_its_level():

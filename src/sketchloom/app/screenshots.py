@@ -6,14 +6,12 @@ from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
-from PySide6.QtCore import QEventLoop, QTimer
-from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import start
+from sketchloom.app.camera import Camera
 from sketchloom.app.parts.tool_row import SECTION
 from sketchloom.app.stages.fold import Fold
 from sketchloom.app.stages.numbers import CLEAN, LAYERS, RELEASE, SHEETS, SOURCE, TRACE
-from sketchloom.app.window import Window
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.logbook.records import Job
 from sketchloom.core.logbook.store import Logbook
@@ -23,7 +21,6 @@ from sketchloom.files.demo_works import demo, put_demo_projects
 from sketchloom.files.user_data import data_folder
 from sketchloom.files.workshop import keep_work
 
-_PATIENCE_MS = 60_000
 _WORD = "LANTERN NIGHT"
 _CHOSEN = (0.55, 0.44)
 """A place in the region that is chosen in the picture of Clean, shares."""
@@ -47,19 +44,13 @@ def take_all(folder: Path | None) -> int:
     folder.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as private:
         os.environ["XDG_DATA_HOME"] = os.environ["XDG_CONFIG_HOME"] = private
-        app = start.application()
-        _Camera(app, folder, put_demo_projects(Path(private) / "Tidewalk Lantern Night")).take()
+        start.application()
+        _Scenes(folder, put_demo_projects(Path(private) / "Tidewalk Lantern Night")).take()
     return 0
 
 
-class _Camera:
-    """A window and what is done to it before each picture."""
-
-    def __init__(self, app: QApplication, folder: Path, projects):
-        self.app, self.folder, self.projects = app, folder, projects
-        self.window = Window()
-        self.window.resize(1280, 800)
-        self.window.show()
+class _Scenes(Camera):
+    """What is done to the window before each picture."""
 
     def take(self) -> None:
         window = self.window
@@ -266,48 +257,6 @@ class _Camera:
         self._keep("release-played")
         view.closed.emit()
         panel._take_recipient("designer", False)
-
-    def _open(self, key):
-        self.window.session.open_path(self.projects[key])
-        self._until(lambda: self.window.session.document is not None
-                    and self.window.session.document.picture.name == demo(key).source_name
-                    and self.window.session.work is not None)
-
-    def _set(self, **changes):
-        self.window.session.change(replace(self.window.session.document.recipe, **changes), "")
-        self._until(lambda: self.window.session.work is not None)
-
-    def _stage(self, number, name, before=None):
-        self.window.show_stage(number)
-        self._pause(900 if number == TRACE else 1)  # the ladder comes a moment later
-        if before is not None:
-            before()
-        self._keep(name)
-
-    def _keep(self, name):
-        self._until(self._is_done)
-        self._pause()
-        self._until(self._is_done)
-        self.window.grab().save(str(self.folder / f"{name}.png"))
-
-    def _is_done(self):
-        """Whether nothing is still being worked out or drawn."""
-        session = self.window.session
-        return session.document is None or (
-            session.work is not None and not session.is_busy and self.window.bench.is_sharp)
-
-    def _pause(self, ms=150):
-        loop = QEventLoop()
-        QTimer.singleShot(ms, loop.quit)
-        loop.exec()
-
-    def _until(self, done):
-        for _ in range(_PATIENCE_MS // 50):
-            if done():
-                return
-            self._pause(50)
-        raise TimeoutError("The demo work was not traced in time.")
-
 
 def _scroll(panel, share: float) -> None:
     bar = panel.verticalScrollBar()

@@ -42,124 +42,6 @@ GROUNDS = {"middle": "#8f8b84", "light": "#d9d5cd", "dark": "#33312e"}
 CENTRE = Qt.AlignmentFlag.AlignCenter
 _FAMILY = "Lato"
 
-_SHEET = """
-QMainWindow, #panel, #rail, #findings {{ background: {LINEN}; }}
-QLabel#heading {{ font-size: 17px; font-weight: bold; }}
-QLabel#strong {{ font-weight: bold; }}
-QLabel#section {{ font-weight: bold; color: {INK}; padding-top: 6px; qproperty-indent: 0; }}
-QLabel#heading, QLabel#quiet {{ qproperty-indent: 0; }}
-QLabel#quiet {{ color: {INK_SOFT}; }}
-QLabel#caution {{ background: {LINEN_LIGHT}; border-left: 4px solid {WELD}; padding: 7px 8px; }}
-QLabel#point {{ background: {LINEN_LIGHT}; border-left: 4px solid {LINE}; padding: 7px 8px; }}
-QLabel#trouble {{ background: {TROUBLE}; border-left: 4px solid {MADDER}; padding: 7px 8px; }}
-QLabel#done {{ background: {DONE}; border-left: 4px solid {MOSS}; padding: 7px 8px; }}
-QToolTip {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {LINE}; padding: 4px; }}
-QPushButton, QToolButton {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px;
-    padding: 5px 10px; min-height: 20px; }}
-QToolButton {{ padding: 4px; }}
-QPushButton:hover, QToolButton:hover {{ background: {FIELD}; border-color: {WOAD}; }}
-QPushButton:pressed, QToolButton:pressed {{ background: {LINEN_DEEP}; }}
-QPushButton:checked, QToolButton:checked {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; }}
-QPushButton:disabled, QToolButton:disabled {{ background: {LINEN}; border-color: {LINEN_DEEP}; }}
-QPushButton:checked:disabled, QToolButton:checked:disabled {{ background: {OFF}; color: {ON_OFF};
-border-color: {OFF}; }}
-QPushButton#primary {{ background: {WOAD}; color: {ON_WOAD}; border-color: {WOAD}; font-weight: bold; padding: 8px
-14px; }} QPushButton#primary:hover {{ background: {WOAD_HOVER}; }}
-QPushButton#primary:disabled {{ background: {OFF}; color: {ON_OFF}; border-color: {OFF}; }}
-QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus, QListWidget:focus, QAbstractSpinBox:focus,
-QSlider:focus, QCheckBox:focus, QRadioButton:focus {{ border: 2px solid {WOAD}; }}
-QCheckBox, QRadioButton {{ border: 2px solid transparent; border-radius: 3px; }}
-QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {EDGE}; border-radius: 3px; background: {FIELD}; }}
-QCheckBox::indicator:checked {{ background: {WOAD}; border-color: {WOAD}; image: url(@TICK@); }}
-QCheckBox::indicator:disabled {{ background: {LINEN}; border-color: {OFF}; }}
-QCheckBox::indicator:checked:disabled {{ background: {OFF}; }}
-QPushButton#primary:focus, QPushButton:checked:focus, QToolButton:checked:focus {{ border: 2px solid {ON_WOAD}; }}
-QLineEdit, QComboBox, QAbstractSpinBox {{ background: {FIELD}; border: 1px solid {EDGE}; border-radius: 3px;
-    padding: 4px 6px; min-height: 20px; selection-background-color: {WOAD}; selection-color: {ON_WOAD}; }}
-QLineEdit:disabled, QComboBox:disabled, QAbstractSpinBox:disabled, QListWidget:disabled, QTableWidget:disabled {{
-background: {LINEN}; border-color: {LINEN_DEEP}; color: {FADED}; }}
-QListWidget::item:disabled, QTableWidget::item:disabled {{ color: {FADED}; }}
-QLineEdit[wrong="true"] {{ border: 2px solid {MADDER}; }}
-QComboBox::drop-down {{ border: 0; width: 24px; }}
-QComboBox::down-arrow {{ image: url(@ARROW@); width: 14px; height: 14px; }}
-QAbstractSpinBox::up-button, QAbstractSpinBox::down-button {{ subcontrol-origin: border; width: 22px; border: 0;
-background: transparent; }} QAbstractSpinBox::up-button {{ subcontrol-position: top right; }}
-QAbstractSpinBox::down-button {{ subcontrol-position: bottom right; }}
-QAbstractSpinBox::up-arrow {{ image: url(@UP@); width: 12px; height: 12px; }}
-QAbstractSpinBox::down-arrow {{ image: url(@ARROW@); width: 12px; height: 12px; }}
-#foldhead {{ text-align: left; font-weight: bold; border: 0; border-top: 1px solid {LINE}; border-radius: 0;
-background: transparent; padding: 8px 2px 4px 2px; color: {INK}; }}
-#foldhead:checked {{ background: transparent; color: {INK}; }}
-#foldhead:hover {{ color: {WOAD}; }}
-#foldhead:focus {{ border: 2px solid {WOAD}; }}
-#variants {{ background: {LINEN}; border-top: 1px solid {LINE}; }}
-QTableWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
-QTableWidget::item {{ padding: 0 4px; border-bottom: 1px solid {LINEN_DEEP}; }}
-QTableWidget::item:selected {{ background: {CHOSEN}; color: {INK}; border-bottom: 2px solid {WOAD}; }}
-QTableWidget:focus {{ border: 2px solid {WOAD}; }}
-QTableCornerButton::section {{ background: {LINEN_DEEP}; border: 0; }}
-QHeaderView::section {{ background: {LINEN_DEEP}; border: 0; padding: 4px; font-size: 12px; }}
-#fold:checked {{ background: {LINEN_LIGHT}; border-color: {EDGE}; color: {INK}; }}
-#fold:checked:focus {{ border: 2px solid {WOAD}; }}
-QComboBox QAbstractItemView {{ background: {FIELD}; selection-background-color: {WOAD}; selection-color: {ON_WOAD}; }}
-QListWidget {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 4px; outline: 0; }}
-QListWidget::item {{ border-bottom: 1px solid {LINEN_DEEP}; }}
-QListWidget#swatches::item {{ border-bottom: 0; border-radius: 4px; }}
-QListWidget#swatches::item:selected {{ background: {CHOSEN_DEEP}; }}
-QListWidget::item {{ border-left: 4px solid transparent; }}
-QListWidget::item:selected {{ background: {CHOSEN}; color: {INK}; border-left: 4px solid {WOAD}; }}
-QScrollArea, QScrollArea > QWidget > QWidget {{ background: transparent; border: 0; }}
-QScrollBar:vertical {{ background: transparent; width: 10px; }}
-QScrollBar::handle:vertical {{ background: {EDGE}; border-radius: 4px; min-height: 30px; }}
-QScrollBar:horizontal {{ background: transparent; height: 10px; }}
-QScrollBar::handle:horizontal {{ background: {EDGE}; border-radius: 4px; min-width: 30px; }}
-QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}
-QSlider::groove:horizontal {{ height: 4px; background: {EDGE}; border-radius: 2px; }}
-QSlider::handle:horizontal {{ background: {WOAD}; width: 16px; height: 16px; margin: -6px 0; border-radius: 8px; }}
-QSlider::groove:horizontal:disabled {{ background: {LINEN_DEEP}; }}
-QSlider::handle:horizontal:disabled {{ background: {OFF}; }}
-QMenu {{ background: {LINEN_LIGHT}; border: 1px solid {LINE}; }}
-QMenu::item {{ padding: 5px 22px; }}
-QMenu::item:selected {{ background: {WOAD}; color: {ON_WOAD}; }}
-QMenuBar {{ background: {LINEN_DEEP}; }}
-QMenuBar::item {{ padding: 4px 10px; background: transparent; }}
-QMenuBar::item:selected {{ background: {WOAD}; color: {ON_WOAD}; }}
-QProgressBar {{ background: {LINEN_DEEP}; border: 0; border-radius: 3px; height: 6px; }}
-QProgressBar::chunk {{ background: {WOAD}; border-radius: 3px; }}
-#rail QToolButton {{ border: 0; border-radius: 6px; background: transparent; padding: 6px 2px; }}
-#rail QToolButton:hover {{ background: {LINEN_LIGHT}; }}
-#rail QToolButton:checked {{ background: {LINEN_LIGHT}; color: {INK}; border: 1px solid {EDGE}; }}
-#rail QToolButton:focus {{ border: 2px solid {WOAD}; }}
-#benchbar {{ background: {LINEN}; border-bottom: 1px solid {LINE}; }}
-#benchbar QToolButton {{ border: 1px solid transparent; background: transparent; }}
-#benchbar QToolButton:hover {{ border-color: {WOAD}; background: {FIELD}; }}
-#benchbar QToolButton:checked {{ background: {CHOSEN}; border-color: {WOAD}; }}
-#benchbar QToolButton:focus {{ border: 2px solid {WOAD}; }}
-#benchbar QToolButton:checked:focus {{ border: 3px solid {INK}; padding: 2px; }}
-#benchbar QToolButton:disabled {{ border-color: transparent; background: transparent; }}
-#notice_trouble {{ background: {TROUBLE}; border-bottom: 1px solid {LINE}; border-left: 5px solid {MADDER}; }}
-#notice_done {{ background: {DONE}; border-bottom: 1px solid {LINE}; border-left: 5px solid {MOSS}; }}
-#notice_ask {{ background: {ASK}; border-bottom: 1px solid {LINE}; border-left: 5px solid {WOAD}; }}
-#welcome {{ background: {LINEN_LIGHT}; }}
-#tile {{ background: {FIELD}; }}
-#link {{ border: 0; background: transparent; color: {WOAD}; text-align: left; }}
-#link:hover {{ text-decoration: underline; }}
-#link:focus {{ border: 2px solid {WOAD}; }}
-#strip {{ background: {LINEN_LIGHT}; border: 1px solid {EDGE}; border-radius: 6px; }}
-#strip QToolButton {{ padding: 3px 6px; min-height: 18px; }}
-#rowtool {{ padding: 3px 2px; font-size: 12px; }}
-#drop {{ background: rgba(45, 82, 115, 200); color: #ffffff; font-size: 24px; border: 3px dashed #ffffff; }}
-#findings {{ border-top: 1px solid {LINE}; }}
-#panel {{ border-left: 1px solid {LINE}; }}
-#nextbar {{ border-top: 1px solid {LINE}; background: {LINEN}; }}
-#tile_of_reading {{ padding: 3px 2px; font-size: 12px; min-height: 72px; }}
-#tile_of_reading:checked {{ background: {CHOSEN}; color: {INK}; border: 2px solid {WOAD}; }}
-#tile_of_reading:focus {{ border: 3px solid {INK}; padding: 2px 1px; }}
-#tour {{ background: {ASK}; border: 2px solid {WOAD}; border-radius: 8px; }}
-#search {{ background: {LINEN_LIGHT}; border: 2px solid {EDGE}; border-radius: 8px; }}
-#rail {{ border-right: 1px solid {LINE}; }}
-"""
-
 
 DESIGN_PX = 14
 """Size of text that all measures of the window are drawn for."""
@@ -216,11 +98,15 @@ def _follow_font(app: QApplication) -> None:
 
 
 def _sheet() -> str:
-    """The sheet at the user's size of text; lines stay as thin as they are."""
+    """The sheet in the scheme's colours at the user's size of text; lines stay as thin as they are."""
+    known = SCHEMES[scheme] | {name: _picture(shown) for name, shown in _PICTURES.items()}
+    sheet = re.sub(r"@(\w+)@", lambda m: known[m[1]], _data("styles", "window.qss").decode())
     return re.sub(r"(font-size: )?(\d+)px", lambda m: f"{m[1]}{text_px(int(m[2]))}px" if m[1] else (
-        m[0] if int(m[2]) <= _LINES_PX else f"{px(int(m[2]))}px"), _SHEET.format_map(SCHEMES[scheme]))
+        m[0] if int(m[2]) <= _LINES_PX else f"{px(int(m[2]))}px"), sheet)
 
 
+_PICTURES = {"ARROW": "chevron-down", "UP": "chevron-up", "TICK": "tick"}
+"""What the sheet names its pictures, and what they are."""
 _LINES_PX = 5
 """Measures of the design up to this are lines and corners, not room."""
 
@@ -264,10 +150,7 @@ def apply(app: QApplication) -> None:
     for role in (QPalette.ColorRole.WindowText, QPalette.ColorRole.Text, QPalette.ColorRole.ButtonText):
         palette.setColor(QPalette.ColorGroup.Disabled, role, QColor(FADED))
     app.setPalette(palette)
-    text = _sheet()
-    for mark, name in (("@ARROW@", "chevron-down"), ("@UP@", "chevron-up"), ("@TICK@", "tick")):
-        text = text.replace(mark, _picture(name))
-    app.setStyleSheet(text)
+    app.setStyleSheet(_sheet())
     app.setWindowIcon(icon("stack-2", "WOAD"))
 
 

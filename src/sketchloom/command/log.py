@@ -3,9 +3,9 @@
 import argparse
 import json
 import sys
-from pathlib import Path
 
 from sketchloom.command.exits import DONE, UNREADABLE, UNWRITABLE, WRONG_WORDS, Parser, complain
+from sketchloom.command.log_parts import entry_number, written
 from sketchloom.core.base.errors import AppError
 
 _TABLES = ("jobs", "tests", "pieces", "stock", "batches", "machines", "blades", "approvals")
@@ -58,11 +58,14 @@ def run(words) -> int:
 
 
 def _done(book, options):
+    from sketchloom.command import log_work
+
     what = options.what
     if what in _TABLES:
         return _tell(book, options)
-    return {"add": _add, "change": _change, "remove": _remove, "import": _import, "export": _export, "next": _next,
-            "rates": _rates, "ran": _ran, "save": _save}[what](book, options)
+    return {"add": _add, "change": _change, "remove": _remove, "import": _import, "export": _export,
+            "next": log_work.next_try, "rates": log_work.rates_fitted, "ran": log_work.job_ran, "save": _save}[what](
+                book, options)
 
 
 def _kind(name):
@@ -81,7 +84,7 @@ def _tell(book, options):
     kind = _kind(options.what)
     if options.csv:
         data = to_csv(kind, book.all(kind, options.search, newest_first=False))
-        return _written(options.csv, data)
+        return written(options.csv, data)
     if options.json:
         found = [{"entry": k.number} | plain.to_plain(k.one) for k in book.all(kind, options.search)]
         sys.stdout.write(json.dumps(found, indent=2, ensure_ascii=False) + "\n")
@@ -109,19 +112,6 @@ def _line(kept):
                     value if isinstance(value, str) else f"{one.name} {value}")
     when = getattr(kept.one, "at", "")
     return f"{kept.number:>6}  {when[:16]:<16}  " + ", ".join(told)
-
-
-def _written(target, data):
-    from sketchloom.files.writing import write_whole
-
-    if target == "-":
-        sys.stdout.write(data.decode())
-        return DONE
-    try:
-        write_whole(Path(target), data)
-    except AppError as error:
-        return complain(str(error), UNWRITABLE)
-    return DONE
 
 
 def _values(kind, words):
@@ -166,21 +156,13 @@ def _add(book, options):
     return DONE
 
 
-def _number(word):
-    from sketchloom.core.base.said import said
-
-    if not word.isdecimal():
-        raise AppError(said("{word} must be the number of an entry.", word=word or "nothing"))
-    return int(word)
-
-
 def _change(book, options):
     from dataclasses import replace
 
     from sketchloom.core.base.said import said
 
     table, number, *rest = [*options.words, "", ""][:max(len(options.words), 2)]
-    kind, entry = _kind(table), _number(number)
+    kind, entry = _kind(table), entry_number(number)
     kept = book.one(kind, entry)
     if kept is None:
         raise AppError(said("Entry {number} is not there.", number=entry))
@@ -190,7 +172,7 @@ def _change(book, options):
 
 def _remove(book, options):
     table, *numbers = options.words or [""]
-    book.remove(_kind(table), *map(_number, numbers))
+    book.remove(_kind(table), *map(entry_number, numbers))
     return DONE
 
 
@@ -213,7 +195,7 @@ def _import(book, options):
 def _export(book, options):
     from sketchloom.core.logbook.moving import everything
 
-    return _written(options.words[0] if options.words else "-", everything(book))
+    return written(options.words[0] if options.words else "-", everything(book))
 
 
 def _save(book, options):
@@ -221,104 +203,4 @@ def _save(book, options):
 
     saved, lost = save_into(book, options.words[0] if options.words else "")
     sys.stdout.write(f"{saved} entries saved, {lost} places could not be read\n")
-    return DONE
-
-
-def _next(book, options):
-    from sketchloom.core.base.said import said
-    from sketchloom.core.logbook.records import Try
-    from sketchloom.core.logbook.trials import Guesses, Settings
-    from sketchloom.core.sheets.material import FAMILIES
-
-    if len(options.words) != 2 or options.words[0] not in FAMILIES:
-        raise AppError(said("next takes a family ({names}) and a material.", names=", ".join(FAMILIES)))
-    family, material = options.words
-    where = {"material": material} | ({"machine": options.machine} if options.machine else {})
-    tries = tuple(kept.one for kept in book.all(Try, newest_first=False, **where))
-    settings, guesses = Settings(), Guesses(family, tries)
-    if options.ladder:
-        return _ladder(book, options, guesses, settings)
-    known = [one for one in tries if one.verdict == "right"]
-    made = guesses.next(settings, [(one.force, one.speed) for one in tries if one.verdict != "right"])
-    told: dict = {"force": made.force, "speed": made.speed, "right": round(made.right, 3), "tries": len(tries),
-            "force_low": round(made.low, 1), "force_high": round(made.high, 1),
-            "known": [{"force": one.force, "speed": one.speed, "at": one.at,
-                       "sure": round(guesses.right_at(one.force, one.speed), 3)} for one in known]}
-    if options.json:
-        sys.stdout.write(json.dumps(told, indent=2) + "\n")
-    else:
-        for one in known[-3:]:
-            sys.stdout.write(f"right before: force {one.force:g}, speed {one.speed:g}, {one.at[:10]}\n")
-        sys.stdout.write(f"next try: force {made.force:g}, speed {made.speed:g} mm/s; {100 * made.right:.0f} % likely "
-                         f"to be right, after {len(tries)} tries\n"
-                         "Starting values are from memory; the machine's manual comes first.\n")
-    return DONE
-
-
-def _ladder(book, options, guesses, settings):
-    from sketchloom.core.logbook.records import Piece
-    from sketchloom.core.logbook.trials import ladder
-    from sketchloom.files.test_piece import piece
-
-    (family, material), target = options.words, options.ladder
-    tries = ladder(guesses, settings)
-    done = _written(target, piece(tries, target))
-    if done == DONE and not book.is_read_only:
-        book.add(Piece.of(Path(target).stem[:300], material, family, tries, options.machine))
-    return done
-
-
-def _ran(book, options):
-    from sketchloom.core.base.said import said
-    from sketchloom.core.logbook.records import STATES
-    from sketchloom.desk.shop import Names, ran
-    from sketchloom.files import user_data
-
-    if len(options.words) != 2 or options.words[1] not in STATES:
-        raise AppError(said("ran takes an entry and one of {names}.", names=", ".join(STATES)))
-    if not 0 <= options.minutes < 1e6:
-        raise AppError(said("--minutes takes a number of minutes."))
-    missing = ran(book, _number(options.words[0]), options.words[1], Names.from_table(user_data.materials()),
-                  user_data.prices(), 60 * options.minutes)
-    for one in missing:
-        much = f"{one.length_mm:.0f} mm" if one.length_mm else f"{one.sheets} sheets"
-        what = f"rest {one.entry}" if one.entry else much
-        sys.stdout.write(f"not in stock: {what} of {one.material or 'a material not said'}\n")
-    return DONE
-
-
-def _rates(book, options):
-    from sketchloom.core.logbook.calibration import PARTS, rates
-    from sketchloom.desk.shop import fits
-    from sketchloom.files import user_data
-
-    machine = options.words[0] if options.words else ""
-    found, wrong, _ = fits(book, machine)
-    if options.take:
-        from dataclasses import replace
-
-        from sketchloom.core.base.said import said
-
-        if not machine:
-            raise AppError(said("Say whose rates they are: rates MACHINE --take."))
-        prices = user_data.prices()
-        user_data.keep_prices(replace(prices, rates=prices.rates.with_pace(found.pace(machine))))
-    def named(some):
-        return {f"{k}_s" if k in PARTS else k: round(v, 3) for k, v in some.items()}
-    told = {"factors": named(found.factors), "spread": named(found.spread), "jobs": found.jobs,
-            "wrong": wrong, "off_before": round(found.before, 3), "off_after": round(found.after, 3)}
-    if options.json:
-        sys.stdout.write(json.dumps(told, indent=2) + "\n")
-        return DONE
-    known = next((one for one in user_data.machines() if one.name == machine), None)
-    for one in rates(found, known, user_data.prices().rates):
-        value = (f"{one.said:g} -> {one.fitted:.3g} {one.unit}" if one.unit else
-                 f"{one.fitted:.2f} times as {'long' if one.name in PARTS else 'much'}")
-        sys.stdout.write(f"{one.name:<12} {value}, give or take {100 * one.spread:.0f} %\n")
-    sys.stdout.write(f"{found.jobs} jobs; the plan was {100 * found.before:.0f} % off in the median, so it is "
-                     f"{100 * found.after:.0f} %\n")
-    if wrong:
-        sys.stdout.write(f"not like the others: {', '.join(map(str, wrong))}\n")
-    if options.take:
-        sys.stdout.write(f"plans for {machine} take them from now on\n")
     return DONE

@@ -3,26 +3,29 @@
 Each mend stands under the code of its kind of finding. The words of its button are with the rule (``core/preflight``).
 """
 
-from collections.abc import Callable
 from dataclasses import replace
 
 import numpy as np
 
 from sketchloom.core.base.colour import to_hex
 from sketchloom.core.edits.decisions import ABOVE, DROP
-from sketchloom.core.judge.fitness import COMFORTABLE_PX_PER_MM
 from sketchloom.core.layers.added import UNDERLAY, USUAL_MM, Rim
-from sketchloom.core.picture.preparing.steps import MAX_STEP
 from sketchloom.core.planar.describe import RegionIndex
 from sketchloom.core.preflight.findings import Finding
 from sketchloom.core.preflight.rules import thin_found
-from sketchloom.desk import figures, narrow, room
+from sketchloom.desk import (  # those of the source enter themselves in the table
+    figures,
+    mends_of_source,  # noqa: F401
+    narrow,
+    room,
+)
+from sketchloom.desk.mending import MENDS, STEPS, mend_of, with_width
 from sketchloom.desk.regions import RegionDesk
 from sketchloom.evaluate.openings import openings
 from sketchloom.evaluate.work import Work
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import PaletteEntry
-from sketchloom.recipe.sections import MAX_COLOURS, MAX_DETAIL_MM, MAX_PLACES
+from sketchloom.recipe.sections import MAX_COLOURS, MAX_PLACES
 
 _MANY = 200
 """Narrow places that are thickened in one go: a person looks at the result, not at each."""
@@ -30,32 +33,20 @@ _WIDER = 1.05
 """A place is thickened to this much over the limit, so that what is measured anew is not a hair under it."""
 _OF_THE_PLAN = "sheets."
 """Codes of what is found of a plan of sheets."""
-_mends: dict[str, Callable[[Finding | None, Work], Recipe]] = {}
 _MOVING = ("source.page", "source.skew", "source.frame")
 """Codes of what moves the picture, in the order in which it is done."""
 _ROUNDS = 6
 """Page, slant, frame, light, grain: each at most once, and one more."""
-_steps: set[str] = set()
-"""Codes of what a step of preparing mends."""
-
-
-def mend_of(*codes: str):
-    """Marks a function (finding, work) -> recipe as what mends findings of these kinds."""
-    def keep(function):
-        for code in codes:
-            _mends[code] = function
-        return function
-    return keep
 
 
 def mendable() -> frozenset[str]:
     """Codes of the findings that the program can mend."""
-    return frozenset(_mends)
+    return frozenset(MENDS)
 
 
 def mended(finding: Finding, work: Work) -> Recipe | None:
     """The recipe with a finding mended, None when there is nothing to change."""
-    mend = _mends.get(finding.code)
+    mend = MENDS.get(finding.code)
     changed = work.recipe if mend is None else mend(finding, work)
     return None if changed == work.recipe else changed
 
@@ -64,7 +55,7 @@ def prepared(work: Work) -> Recipe | None:
     """The recipe with the steps of preparing that findings ask for; None where none does. What moves the picture goes
     first and alone, since all else is judged anew after it."""
     recipe = work.recipe
-    found = [finding for finding in work.findings if finding.code in _steps]
+    found = [finding for finding in work.findings if finding.code in STEPS]
     moving = [finding for code in _MOVING for finding in found if finding.code == code]
     for finding in moving[:1] or found:
         recipe = mended(finding, replace(work, recipe=recipe)) or recipe
@@ -96,8 +87,8 @@ def mended_all(code: str, work: Work) -> Recipe | None:
             for one in narrow.narrow_places(work, _MANY)
             if one.width_mm < recipe.thin_mm
         ]
-    if code.startswith(_OF_THE_PLAN) and code in _mends:  # the work does not hold them, and one mend does for all
-        recipe = _mends[code](None, work)
+    if code.startswith(_OF_THE_PLAN) and code in MENDS:  # the work does not hold them, and one mend does for all
+        recipe = MENDS[code](None, work)
     for finding in todo:
         recipe = mended(finding, replace(work, recipe=recipe)) or recipe
     return None if recipe == work.recipe else recipe
@@ -119,78 +110,6 @@ def _mirrored_as_asked(_, work):
 @mend_of("release.rights")
 def _may_use(_, work):
     return replace(work.recipe, may_use=True)
-
-
-# -- the picture -------------------------------------------------------------------------------
-
-
-@mend_of("source.small")
-def _smaller(_, work):
-    return _with_width(work, work.whole.width / COMFORTABLE_PX_PER_MM)
-
-
-@mend_of("source.shaded")
-def _as_photo(_, work):
-    return replace(work.recipe, reading="photo")
-
-
-@mend_of("source.double")
-def _gap_filled(_, work):
-    gap = min(work.faults.double_px * work.mm_per_px, MAX_DETAIL_MM)
-    return replace(work.recipe, double_mm=round(gap, 3), double_to="filled")
-
-
-def _step(*codes):
-    """Marks a function (steps, work) -> steps as a mend by a step of preparing."""
-    def keep(change):
-        _steps.update(codes)
-        mend_of(*codes)(lambda _, work: replace(work.recipe, preparation=change(work.recipe.preparation, work)))
-        return change
-    return keep
-
-
-@_step("source.page")
-def _flattened(steps, work):
-    return replace(steps, page=work.faults.page)
-
-
-@_step("source.skew")
-def _straightened(steps, work):
-    turned = steps.turn_deg - work.faults.skew_deg
-    return replace(steps, turn_deg=round((turned + 180.0) % 360.0 - 180.0, 2))
-
-
-@_step("source.light")
-def _levelled(steps, _):
-    return replace(steps, level_light=True)
-
-
-@_step("source.screen")
-def _without_screen(steps, _):
-    return replace(steps, descreen=True)
-
-
-@_step("source.blocks", "source.noise")
-def _calmer(steps, _):
-    return replace(steps, denoise=min(steps.denoise + 1, MAX_STEP))
-
-
-@_step("source.pale")
-def _lifted(steps, _):
-    return replace(steps, lift_pencil=min(steps.lift_pencil + 1, MAX_STEP))
-
-
-@_step("source.frame")
-def _cropped(steps, work):
-    """The inner part of what is shown, in shares of what the present crop was taken from."""
-    x0, y0, x1, y1 = steps.crop or (0.0, 0.0, 1.0, 1.0)
-    a, b, c, d = work.faults.frame
-    return replace(steps, crop=(x0 + a * (x1 - x0), y0 + b * (y1 - y0), x0 + c * (x1 - x0), y0 + d * (y1 - y0)))
-
-
-@_step("source.texture")
-def _clean_paper(steps, work):
-    return _calmer(_levelled(steps, work), work)
 
 
 # -- regions and what was decided about them ---------------------------------------------------
@@ -293,49 +212,7 @@ def _on_top(_, work):
 def _to_carrier(finding, work):
     alike = [f for f in work.findings if f.code == finding.code and f.severity == finding.severity]
     shares = [f.figures["share"] for f in alike]
-    smaller = _with_width(work, work.size_mm[0] * min(shares))
+    smaller = with_width(work, work.size_mm[0] * min(shares))
     # all mended together: what another asked for may be less
     before = work.recipe.size_mm if work.recipe.size_side == "width" else None
     return smaller if before is None or smaller.size_mm < before else work.recipe
-
-
-def _with_width(work, width_mm):
-    return work.recipe.with_width(round(width_mm - 0.05, 1))
-
-
-# -- what was proposed at first --------------------------------------------------------------------
-
-
-@mend_of("proposal.ground")
-def _keep_ground(finding, work):
-    return replace(work.recipe, ground="keep")
-
-
-@mend_of("proposal.enclosed")
-def _leave_it_open(finding, work):
-    return replace(work.recipe, ground="everywhere")
-
-
-@mend_of("proposal.band")
-def _join_band(finding, work):
-    return work.recipe.with_edit(finding.key, merged_into=finding.figures["into"])
-
-
-@mend_of("proposal.reading")
-def _read_so(finding, work):
-    return work.recipe if work.reading_now is None else replace(work.recipe, reading=work.reading_now)
-
-
-@mend_of("proposal.colours")
-def _that_number(finding, work):
-    return replace(work.recipe, colours=finding.figures["better"])
-
-
-@mend_of("proposal.cut_off")
-def _that_cut_off(finding, work):
-    return replace(work.recipe, cut_off=finding.figures["better"])
-
-
-@mend_of("proposal.way")
-def _lay_so(finding, work):
-    return work.recipe if work.laying.better is None else replace(work.recipe, layering=work.laying.better)

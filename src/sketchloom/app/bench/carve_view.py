@@ -8,6 +8,7 @@ from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 from PySide6.QtWidgets import QApplication
 
 from sketchloom.app import theme
+from sketchloom.app.bench import section
 from sketchloom.app.bench.chips import message
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import Picture, painted
@@ -149,7 +150,11 @@ class CarveView(Picture):
             self._image = _image_of(self._seen().drawn(_COARSE))
         painter.drawImage(area, self._image)
         self._paint_lines(painter, area)
-        self._paint_section(painter, QRectF(0, area.height(), self.width(), self.height() - area.height()))
+        section.paint(
+            painter, QRectF(0, area.height(), self.width(), self.height() - area.height()), self._field,
+            self._section_mm(), lambda long_mm, times: self.tr(
+                "Section from A to B, {0} long, {1} times as high; Shift and a drag put it elsewhere").format(
+                    format_length(long_mm, self.unit), f"{times:.1f}"))
         if self.hasFocus():
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.setPen(QPen(QColor(theme.WOAD), 2))
@@ -199,26 +204,6 @@ class CarveView(Picture):
 
     def _section_mm(self):
         return np.asarray(self.section) * self._field.board_mm
-
-    def _paint_section(self, painter, box):
-        """The blank from the side, cut along the line."""
-        begin, end = self._section_mm()
-        wide = max(float(np.hypot(*(end - begin))), 1e-3)
-        along, z = self._field.along(begin, end)
-        thick = self._field.thickness_mm
-        painter.fillRect(box, QColor(theme.LINEN))
-        scale = (box.width() - 40) / wide
-        deep = min((box.height() - 38) / thick, 6 * scale)
-        top = box.top() + 24
-        points = [QPointF(20 + x * scale, top - v * deep) for x, v in zip(along.tolist(), z.tolist(), strict=True)]
-        points += [QPointF(20 + wide * scale, top + thick * deep), QPointF(20, top + thick * deep)]
-        painter.setPen(QPen(QColor(theme.INK), 1))
-        painter.setBrush(QColor(196, 152, 104))
-        painter.drawPolygon(QPolygonF(points))
-        painter.setPen(QColor(theme.INK))
-        painter.drawText(QRectF(20, box.top() + 3, box.width() - 40, 18), Qt.AlignmentFlag.AlignLeft, self.tr(
-            "Section from A to B, {0} long, {1} times as high; Shift and a drag put it elsewhere").format(
-                format_length(wide, self.unit), f"{deep / scale:.1f}"))
 
     # -- a hand ------------------------------------------------------------------------
 

@@ -24,7 +24,7 @@ class Beside(QObject):
         session.aside.pieces.connect(
             lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts)
         )
-        session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.show_gaps(work, gaps))
+        session.aside.gaps.connect(lambda work, gaps: self._is_shown(work) and cleaning.inking.show_gaps(work, gaps))
         session.aside.ways.connect(lambda work, ways: self._is_shown(work) and layers.show_ways(work, ways))
         session.aside.orders.connect(
             lambda work, offers: self._is_shown(work) and layers.orders.show_offers(work, offers)

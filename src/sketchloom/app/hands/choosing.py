@@ -1,8 +1,9 @@
 """Joins what is chosen on the bench to what can be done to it: the tool, the strip beside it, and the panel."""
 
-from PySide6.QtCore import QObject, QRect
 from PySide6.QtWidgets import QColorDialog
 
+from sketchloom.app.hands.choice.places import box_around
+from sketchloom.app.hands.stage_choice import StageChoice
 from sketchloom.app.parts.acts import ACTS, COLOUR
 from sketchloom.app.parts.announce import SPEAKER
 from sketchloom.app.parts.choice_strip import ChoiceStrip
@@ -11,11 +12,9 @@ from sketchloom.desk.things import REGION, Thing
 
 OFFERED = ("#b5483c", "#2f6f7e", "#e3ae4a", "#41662f", "#1e3557", "#f3ead7")
 """Colours offered where the picture has few of its own: those of the demo's films."""
-_BOXED = 200
-"""Things whose place on the bench is looked for; more lie all over it."""
 
 
-class Choosing(QObject):
+class Choosing(StageChoice):
     """What is chosen in a stage, all of one kind; found again in every result. ``kinds`` stand in the order in which
     clicks at one place come to them; those named ``late`` are looked for when clicks come to them, as that takes a
     moment. ``desk_of()``: the regions of the exact result shown, None without one."""
@@ -50,39 +49,10 @@ class Choosing(QObject):
         grid.coloured.connect(lambda hex_colour: self.do(COLOUR, hex_colour))
         grid.other_wanted.connect(self._ask_colour)
 
-    # -- what a stage says of itself -----------------------------------------------------
-
     @property
     def is_held(self) -> bool:
         """Whether clicks on the bench choose."""
         return self._bench.hand is self.tool
-
-    def _takes_first(self, found, place):
-        """Whether a click is meant for something else than choosing."""
-        return False
-
-    def _means_nothing(self, place):
-        """A click came where nothing is."""
-
-    def _was_clicked(self, thing):
-        """One thing was chosen by a click."""
-
-    def _within(self, points):
-        """Regions within a polygon, shares."""
-        return ()
-
-    def _offered_colours(self):
-        """Colours that can be given."""
-        return ()
-
-    def _show_in_panel(self, words, acts, hexes):
-        """The panel says what is chosen; no words for nothing."""
-
-    def _note_colour(self, hex_colour):
-        """A colour was brought that the picture has not."""
-
-    def _dwell_on(self, thing):
-        """Bring a thing into view."""
 
     # -- choosing ----------------------------------------------------------------------
 
@@ -305,22 +275,7 @@ class Choosing(QObject):
 
     def _box(self):
         """Where what is chosen lies on the bench; of things that lie all over it, where it was clicked."""
-        desk, scale = self._desk_of(), self._desk_of().work.mm_per_px
-        boxes = []
-        for thing in self.chosen[:_BOXED]:
-            faces = self._faces_of(thing)
-            if thing.place is not None and len(faces) > 1:
-                faces = (desk.index.at(*thing.place).face,)
-            boxes += [desk.index.box(face) for face in faces[:_BOXED]]
-            for course in () if len(faces) else self._courses_of(thing):
-                points = course.reshape(-1, 2)
-                boxes.append((*points.min(0).tolist(), *points.max(0).tolist()))
-        if not boxes:
-            return QRect(self._bench.rect().center(), self._bench.rect().center())
-        left, top, right, bottom = (f(v) for f, v in zip((min, min, max, max), zip(*boxes, strict=True), strict=True))
-        a = self._bench.place_of(left * scale, top * scale).toPoint()
-        b = self._bench.place_of(right * scale, bottom * scale).toPoint()
-        return QRect(a, b)
+        return box_around(self._bench, self._desk_of(), self.chosen, self._faces_of, self._courses_of)
 
     def _place_strip(self):
         if self.strip.isVisible() and self._is_there():

@@ -1,15 +1,15 @@
 """Joins the Clean stage to the bench: the region tool, and what its gestures do to the recipe."""
 
-import numpy as np
 from PySide6.QtCore import QObject
 
+from sketchloom.app.hands.inking import Inking
 from sketchloom.app.hands.region_words import RegionWords
 from sketchloom.app.parts.widgets import counted
-from sketchloom.app.tools.lines import BridgeTool, LineTool
+from sketchloom.app.tools.boxing import BoxTool
 from sketchloom.app.tools.marking import AreaTool
-from sketchloom.app.tools.regions import BoxTool, RegionTool
+from sketchloom.app.tools.regions import RegionTool
 from sketchloom.core.edits.decisions import COLOUR
-from sketchloom.desk import lines, narrow
+from sketchloom.desk import narrow
 from sketchloom.desk.regions import RegionDesk
 
 _AT_ONCE = 200
@@ -49,11 +49,7 @@ class Cleaning(QObject):
             self.tr("Thickening"), narrow.all_thickened, self._take_thickened))
         panel.narrow.line_wanted.connect(lambda _: self._show_widths())
         panel.narrow.pointed.connect(lambda x, y: bench.point_at((x, y)))
-        lines = panel.lines
-        self._bridges = BridgeTool()
-        self._bridges.taken.connect(lambda number: lines.bridge([number]))
-        lines.gaps_wanted.connect(lambda on: bench.set_tool(self._bridges) if on else self.hold())
-        lines.brush_wanted.connect(self._take_brush)
+        self.inking = Inking(bench, session, panel, self.hold)
         bench.tool_changed.connect(self._tool_changed)
         bench.colour_dropped.connect(self._drop_colour)
         session.opened.connect(lambda *_: setattr(self, "_is_new", True))
@@ -108,7 +104,7 @@ class Cleaning(QObject):
         elif self._of is not shown:
             self._of = shown
             if self.desk is None or self.desk.work.segmentation.regions is not shown.work.segmentation.regions:
-                self._bridges.show_gaps(())  # those of another drawing; its own come in a moment
+                self.inking.forget_gaps()  # those of another drawing; its own come in a moment
             self.desk = RegionDesk(shown.work, shown.index)
             self.tool.show_desk(self.desk)
             later, self._alike_later = self._alike_later, None
@@ -125,50 +121,9 @@ class Cleaning(QObject):
             elif self._bench.tool is self.base:
                 self._bench.put_down()
 
-    def show_gaps(self, work, gaps) -> None:
-        """Gaps of the result shown."""
-        self._panel.lines.show_gaps(work, gaps)
-        size = (work.picture.width, work.picture.height)
-        self._bridges.show_gaps(
-            [(tuple(a / size), tuple(b / size)) for a, b in zip(gaps.start, gaps.end, strict=False)]
-        )
-
-    def _take_brush(self, adds):
-        work = self._session.latest.work if self._session.latest is not None else None
-        if work is None:
-            return
-        hex_colour = lines.brush_hex(work, adds, self._panel.regions.colours.chosen())
-        hint = self.tr(
-            "Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts "
-            "the brush down."
-        )
-        tool = LineTool(hex_colour, self._panel.lines.width_mm / work.size_mm[0], hint)
-        # what a silhouette encloses is ink whatever is painted there; a shape is laid on it
-        use = self._panel.lines.paint if not work.recipe.silhouette else self._lay_on
-        tool.taken.connect(lambda points: use(points, hex_colour if adds or not work.recipe.silhouette else None))
-        self._held = tool
-        self._bench.set_tool(tool)
-        self._bench.setFocus()
-
-    def _lay_on(self, points, hex_colour):
-        from sketchloom.desk.shapes import ShapeDesk  # geometry that the first window need not wait for
-        work, box = self._session.work, self._panel.shapes
-        if work is not None:
-            desk, width = ShapeDesk(work), self._panel.lines.width_mm / work.mm_per_px
-
-            def make():
-                rings = desk.line_shape(np.array(points) * desk.size, width)
-                return desk.shape(rings, hex_colour, self.tr("line")) if rings else None
-
-            def use(shape):
-                if shape is not None:
-                    box.lay_on(shape, self.tr("painted line"))
-            self._session.draw(make, use)
-
     def _tool_changed(self, tool):
         if tool is not self.tool:
             self.tool.rest()
-        self._panel.lines.show_choosing(tool is self._bridges)
 
     def _take_up(self, tool):
         tool.taken.connect(self._act_within)

@@ -8,6 +8,7 @@ from PySide6.QtCore import QObject
 
 from sketchloom.app.hands.drawn.boundaries import Boundaries
 from sketchloom.app.hands.drawn.bridging import Bridging
+from sketchloom.app.hands.drawn.changing import Changing
 from sketchloom.app.hands.drawn.laying_on import LayingOn
 from sketchloom.app.hands.drawn.own_figures import OwnFigures
 from sketchloom.app.hands.drawn.splitting import Splitting
@@ -47,9 +48,10 @@ class Drawing(QObject):
         self._of = None
         self.splitting, self.bridging = Splitting(self.table, self), Bridging(self.table, self)
         self.laying_on, self.stroking = LayingOn(self.table, self), Stroking(self.table, self)
+        self.changing = Changing(self.table, self)
         self.boundaries = Boundaries(self.table, self)
         self._own_figures = OwnFigures(self.table, self.laying_on, self)
-        self._hands = (self.splitting, self.bridging, self.laying_on, self.stroking, self.boundaries)
+        self._hands = (self.splitting, self.bridging, self.changing, self.stroking, self.boundaries)
         bench.tool_changed.connect(self._show_tool)
 
     def _show_tool(self, tool):
@@ -94,5 +96,5 @@ class Drawing(QObject):
                 hand.forget()
         if isinstance(bench.tool, WaitTool):
             bench.tool.again()  # for what is there now
-        for hand in (self.splitting, self.laying_on, self.bridging):
+        for hand in (self.splitting, self.changing, self.bridging):
             hand.renew()

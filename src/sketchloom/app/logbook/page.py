@@ -2,14 +2,10 @@
 
 from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import (
-    QAbstractItemView,
     QHBoxLayout,
-    QHeaderView,
     QLineEdit,
     QScrollArea,
     QStackedWidget,
-    QTableWidget,
-    QTableWidgetItem,
     QVBoxLayout,
     QWidget,
 )
@@ -17,13 +13,14 @@ from PySide6.QtWidgets import (
 from sketchloom.app import theme
 from sketchloom.app.logbook.batch_form import BatchForm
 from sketchloom.app.logbook.device_form import DeviceForm
+from sketchloom.app.logbook.entry_table import EntryTable
 from sketchloom.app.logbook.forms import RecordForm
 from sketchloom.app.logbook.job_calendar import Month
 from sketchloom.app.logbook.job_details import JobDetails
 from sketchloom.app.logbook.plot import Plot
 from sketchloom.app.logbook.rates_details import RatesDetails
 from sketchloom.app.logbook.stock_form import StockForm
-from sketchloom.app.logbook.tables import KEYS, WIDE, cells, heads
+from sketchloom.app.logbook.tables import KEYS
 from sketchloom.app.logbook.trainer import Trainer
 from sketchloom.app.logbook.try_details import TryDetails
 from sketchloom.app.parts.widgets import Choice, button, counted, label, rows_of
@@ -31,7 +28,7 @@ from sketchloom.core.logbook.records import Batch, Blade, Device, Job, Stock, Tr
 
 SHOWN = 200
 """Entries that are listed; a search finds others."""
-_TYPING_MS, _WIDEST_PX = 180, 146
+_TYPING_MS = 180
 KINDS = tuple(KEYS)
 LIST, CALENDAR, PLOT = LOOKS = ("list", "calendar", "plot")
 _TRAINER = "trainer"
@@ -115,14 +112,7 @@ class LogbookPage(QWidget):
         self.search.textEdited.connect(lambda _: self._rest.start())
 
     def _make_middle(self):
-        self.table = QTableWidget(0, 0)
-        self.table.setAccessibleName(self.tr("Entries"))
-        self.table.setEditTriggers(QTableWidget.EditTrigger.NoEditTriggers)
-        self.table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
-        self.table.setSelectionMode(QAbstractItemView.SelectionMode.SingleSelection)
-        self.table.setTabKeyNavigation(False)
-        self.table.setWordWrap(False)
-        self.table.verticalHeader().hide()
+        self.table = EntryTable()
         self.table.itemSelectionChanged.connect(self._show_chosen)
         self.month, self.plot = Month(), Plot()
         self.calendar = self.month.calendar
@@ -236,14 +226,8 @@ class LogbookPage(QWidget):
         if kept is None or not isinstance(kept.one, self.kind):
             return
         self._kept.append(kept)
-        self._put_row(kept)
+        self.table.put_row(kept, self.unit)
         self.table.selectRow(len(self._kept) - 1)
-
-    def _put_row(self, kept):
-        row = self.table.rowCount()
-        self.table.insertRow(row)
-        for column, text in enumerate(cells(kept.one, self.unit)):
-            self.table.setItem(row, column, QTableWidgetItem(text))
 
     def show_kept(self, kind, kept, count: int) -> None:
         """Entries of a kind, of so many there are."""
@@ -254,18 +238,7 @@ class LogbookPage(QWidget):
         self._meant = None
         self._kept = list(kept)
         self.table.blockSignals(True)
-        names = heads(kind)
-        self.table.setColumnCount(len(names))
-        self.table.setHorizontalHeaderLabels(names)
-        self.table.setRowCount(0)
-        for one in self._kept:
-            self._put_row(one)
-        header = self.table.horizontalHeader()
-        header.setSectionResizeMode(QHeaderView.ResizeMode.Interactive)  # else what was stretched keeps its width
-        self.table.resizeColumnsToContents()
-        for column in range(len(names)):
-            self.table.setColumnWidth(column, min(self.table.columnWidth(column), theme.px(_WIDEST_PX)))
-        header.setSectionResizeMode(WIDE.get(kind, 1), QHeaderView.ResizeMode.Stretch)
+        self.table.show_entries(kind, self._kept, self.unit)
         row = next((n for n, one in enumerate(self._kept) if one.number == meant), -1)
         self.table.blockSignals(False)
         if row >= 0:

@@ -186,8 +186,11 @@ class MachinesTable(QDialog):
         row = self._row()
         if row >= 0:
             self._shown = -1
-            del self._keys[row], self._carriers[row]
+            # the table chooses another row before this one is gone, by numbers that are those of before
+            self.table.blockSignals(True)
             self.table.removeRow(row)
+            self.table.blockSignals(False)
+            del self._keys[row], self._carriers[row]
             self._show_carriers()
 
     def _add_carrier(self):

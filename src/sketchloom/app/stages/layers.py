@@ -6,10 +6,9 @@ from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeySequence, QShortcut
 
 from sketchloom.app.parts.choice_strip import ChosenWords
-from sketchloom.app.parts.fields import LengthEdit
 from sketchloom.app.parts.tool_row import APART, CHOOSE, LAYER_ROW, SECTION, ToolRow
 from sketchloom.app.parts.uncut_note import UncutNote
-from sketchloom.app.parts.widgets import Choice, Figures, Panel, button, label
+from sketchloom.app.parts.widgets import Choice, Figures, Panel, label
 from sketchloom.app.stages.drawer import Drawer, called_one_at_a_time
 from sketchloom.app.stages.layering.chosen_box import ChosenBox
 from sketchloom.app.stages.layering.details_box import DetailsBox
@@ -20,11 +19,9 @@ from sketchloom.app.stages.layering.look_box import LookBox
 from sketchloom.app.stages.layering.order_box import OrderBox
 from sketchloom.app.stages.layering.order_note import OrderNote
 from sketchloom.app.stages.layering.sheet_list import SheetList
+from sketchloom.app.stages.layering.way_box import WayBox
 from sketchloom.app.stages.layering.ways_table import WaysTable
-from sketchloom.app.words import named
 from sketchloom.core.base.units import format_length
-from sketchloom.core.layers.ways import PROPOSED, UNDER
-from sketchloom.recipe.sections import MAX_OVERLAP_MM
 
 
 class LayersPanel(Panel):
@@ -48,13 +45,16 @@ class LayersPanel(Panel):
             "lean": self.tr("Lean"),
             "based": self.tr("Base"),
         }
+        self._compared = WaysTable(self._names)
         self.chosen = ChosenBox(self._names)
         self.chosen.change.connect(self.change)
         self.chosen.moved.connect(self._move)
         self.chosen.table_wanted.connect(self.table_wanted)
         self.every = EveryLayerBox()
         self._build_list()
-        self._build_ways()
+        self.way = WayBox(self._names, self._compared)
+        self.way.change.connect(self.change)
+        self.add(self.way, self.every.laid_on)
         self._build_boxes()
         self.order_note = OrderNote()
         self.order_note.change.connect(self.change)
@@ -63,35 +63,6 @@ class LayersPanel(Panel):
         self.uncut = UncutNote()
         self.add(self.uncut)
         self.column.addStretch(1)
-
-    def _build_ways(self):
-        tips = {
-            "stacked": self.tr("A solid base, each sheet whole under what lies above"),
-            "fitted": self.tr("Each sheet cut to what is seen of it, and a little more under what covers it"),
-            "windowed": self.tr("Whole sheets with windows through which lower ones show: few pieces to lay"),
-            "lean": self.tr("What is covered is chosen so that least is cut"),
-            "based": self.tr("The lowest sheet whole, cut once around; every other fitted on it, a hair under its "
-                             "neighbours"),
-        }
-        self._way = Choice(tuple((key, name, tips[key]) for key, name in self._names.items()),
-                           self.tr("Way of layering"))
-        self._way.chosen.connect(self._take_way)
-        self._way_note = label("", "quiet")
-        self._propose_way = button(self.tr("Use the proposed way"), "arrow-bar-to-down")
-        self._propose_way.clicked.connect(lambda: self._emit(self.tr("proposed way"), layering=PROPOSED))
-        self._compared = WaysTable(self._names)
-        self._compared.taken.connect(self._take_way)
-        self._overlap = LengthEdit(self.tr("Overlap under what covers"), 0.0, MAX_OVERLAP_MM)
-        self._overlap.committed.connect(lambda mm: self._emit(self.tr("overlap"), overlap_mm=mm))
-        self._overlap_label = label(self.tr("Overlap"))
-        self._overlap_label.setToolTip(self.tr("How far a sheet goes on under what covers it, up to 2 mm"))
-        self.add(
-            self._way,
-            self._way_note,
-            self._propose_way,
-            (self._overlap_label, self._overlap),
-            self.every.laid_on,
-        )
 
     def _build_list(self):
         self.tools = ToolRow(LAYER_ROW)
@@ -139,7 +110,7 @@ class LayersPanel(Panel):
             (self.tools, self.tr("Click a layer on the bench, pull the stack apart, or see it from the side.")),
             (self._list, self.tr("One row a sheet, the uppermost first. The chosen one unfolds: name, colour, "
                                  "material, lock. Drag to reorder.")),
-            (self._way, self.tr("How sheets lie under each other: whole, fitted, with windows. The proposed way has "
+            (self.ways, self.tr("How sheets lie under each other: whole, fitted, with windows. The proposed way has "
                                 "its reason below.")),
             (self.every.laid_on, self.tr("The shirt, wall or card: what looks like it needs no sheet.")),
             (self.order_note, self.tr("Whether another order would save cutting, and how much.")),
@@ -149,25 +120,13 @@ class LayersPanel(Panel):
 
     def show_document(self, document) -> None:
         self._recipe = self.orders.recipe = self.chosen.recipe = document.recipe
-        self._show_way()
+        self.way.show_recipe(document.recipe)
         self.every.show_recipe(document.recipe)
 
     def show_work(self, work) -> None:
         self._work = work
         unit = work.recipe.unit
-        way = work.laying.way
-        self._show_way()
-        kind = {
-            "stacked": self.tr("Forgiving to lay, thick, uses the most material."),
-            "fitted": self.tr("Thin and flat; with an overlap it forgives that much, without one a gap shows at once."),
-            "windowed": self.tr("Fewest pieces to lay; whole sheets, so much film and the greatest thickness."),
-            "lean": self.tr("Least cutting; looks the same from above, and forgives as much as the overlap."),
-            "based": self.tr("One base to lay the rest on; forgives as much as the overlap."),
-        }[way]
-        self._way_note.setText(kind if not work.laying.why else self.tr("Proposed: {0}.").format(
-            named(work.laying.why)))
-        self._way_note.setToolTip(kind)
-        self._show_overlap(work)
+        self.way.show_work(work, self._recipe)
         self.drawers["line_art"].explain("" if work.reading == "tone" else self.tr(
             "Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace."))
         if work.reading == "tone":
@@ -203,37 +162,15 @@ class LayersPanel(Panel):
                 ),
             ), known=not work.rough)
 
-    def _show_overlap(self, work):
-        for part in (self._overlap, self._overlap_label):
-            part.setEnabled(work.laying.way in UNDER or any(e.layering in UNDER for e in work.recipe.layers))
-        self._overlap.show_value(work.laying.overlap_mm, work.recipe.unit)
-
     @property
     def ways(self) -> Choice:
         """The ways of layering."""
-        return self._way
+        return self.way.ways
 
     def show_ways(self, work, ways) -> None:
         """Figures of all ways of layering, which come a moment later."""
         self._compared_of, self._ways_of = work.traced, work
         self._compared.show_ways(ways, work.recipe.unit, work.laying.way)
-
-    def _show_way(self):
-        """Which way is taken: the one asked for, else the one that the last work was proposed."""
-        asked = self._recipe.layering if self._recipe is not None else PROPOSED
-        self._propose_way.setVisible(asked != PROPOSED)
-        if asked == PROPOSED and self._work is None:
-            return
-        way = self._work.laying.way if asked == PROPOSED else asked
-        self._way.show_value(way)
-        self._compared.mark(way)
-
-    def _take_way(self, way):
-        """Take a way with the overlap that is shown, proposed or not."""
-        overlap = self._recipe.overlap_mm
-        if overlap is None and way in UNDER and self._work is not None and self._work.laying.overlap_mm > 0:
-            overlap = self._work.laying.overlap_mm
-        self._emit(self.tr("way of layering"), layering=way, overlap_mm=overlap)
 
     def _current(self):
         key = self._list.current_key()

@@ -3,13 +3,12 @@
 import dataclasses
 import itertools
 import tempfile
-from collections.abc import Callable
-from dataclasses import dataclass
 from pathlib import Path
 
 from PySide6.QtCore import QObject, Signal
 
 from sketchloom.app.words import told
+from sketchloom.app.work.released import Approved, HeldBack, InTheWay, Released
 from sketchloom.core.base.progress import Part, watched
 from sketchloom.core.formats.atomic import Care
 from sketchloom.core.preflight import checklist
@@ -17,8 +16,6 @@ from sketchloom.desk.preflight import checks_of, findings_of_work
 from sketchloom.desk.rehearsal import looked_at
 from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.evaluate.planning import plans_of
-from sketchloom.evaluate.work import Work
-from sketchloom.evaluate.work_plan import WorkPlan
 from sketchloom.files import carved_papers, opening, papers, print_and_cut, release, sending, user_data
 from sketchloom.files.carving import CarvedWork
 from sketchloom.files.made import Made, Simulated
@@ -33,41 +30,6 @@ _READ_SHARE = 0.8
 """Of the time of writing, what goes into making files and reading them back."""
 _MOST_LOOKS = 60
 """Files that are looked at before they are written."""
-
-
-@dataclass(frozen=True, slots=True)
-class _InTheWay:
-    """Files that are ``there`` already and were not replaced; ``again(target)`` writes, and replaces them."""
-
-    there: tuple[Path, ...]
-    target: Path
-    again: Callable[[Path], None]
-
-
-@dataclass(frozen=True, slots=True)
-class _HeldBack:
-    """Findings that say stop; ``again()`` writes all the same."""
-
-    stops: tuple
-    again: Callable[[], None]
-
-
-@dataclass(frozen=True, slots=True)
-class _Approved:
-    """Files of a page to approve."""
-
-    files: list[Path]
-
-
-@dataclass(frozen=True, slots=True)
-class Released:
-    """Files that go to a machine; ``plan`` of their sheets and the ``carved`` work, None where they have none;
-    ``others``: other works whose parts are in them."""
-
-    files: list[Path]
-    plan: WorkPlan | None = None
-    carved: CarvedWork | None = None
-    others: tuple[Work, ...] = ()
 
 
 class Leaving(QObject):
@@ -114,20 +76,20 @@ class Leaving(QObject):
             of_work = findings_of_work(work)
             stops = checklist.stops(checks_of(work, its, None, wanted.unchecked, of_work, of_carving))
             if stops and not anyway:
-                return _HeldBack(stops, again)
+                return HeldBack(stops, again)
             was = None
             if wanted.form == APPROVAL and before is not None:
                 was = Pipeline(self._session.cache).evaluate(work.original, before, progress=progress)
             files = files_of(work, its, target, name, wanted, words, number, was, carved)
             there = [path for path in release.there_already(files) if path != target]
             if there and not replace:
-                return _InTheWay(tuple(there), target, lambda at: self.write(at, wanted, True, anyway))
+                return InTheWay(tuple(there), target, lambda at: self.write(at, wanted, True, anyway))
             files, found = self._read_back(files, work, its, progress)
             stops = checklist.stops(checks_of(work, its, found, wanted.unchecked, of_work, of_carving))
             if stops and not anyway:
-                return _HeldBack(stops, again)
+                return HeldBack(stops, again)
             done = self._written(files, Part(progress, _READ_SHARE, 1.0))
-            return _Approved(done) if wanted.form == APPROVAL else Released(done, its, carved)
+            return Approved(done) if wanted.form == APPROVAL else Released(done, its, carved)
         self._write(self.tr("Writing"), run)
 
     def rehearse(self, wanted: Wanted) -> None:
@@ -275,10 +237,10 @@ class Leaving(QObject):
             files = release.outgoing_shared(works, folder, name)
             there = release.there_already(files)
             if there and not replace:
-                return _InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True, anyway))
+                return InTheWay(tuple(there), Path(folder), lambda at: self.write_shared(paths, at, True, anyway))
             done = self._written_unless_stopped(works, files, last, anyway,
                                                 lambda: self.write_shared(paths, folder, replace, True))
-            return done if isinstance(done, _HeldBack) else Released(done, others=tuple(works[1:]))
+            return done if isinstance(done, HeldBack) else Released(done, others=tuple(works[1:]))
         self._write(self.tr("Tracing the other works"), run)
 
     def _written_unless_stopped(self, works, files, progress, anyway, again):
@@ -286,7 +248,7 @@ class Leaving(QObject):
         files, found = self._read_back(files, works[0], None, progress)
         stops = [one for work in works for one in checklist.stops(checks_of(work, of_files=found))]
         if stops and not anyway:
-            return _HeldBack(tuple(dict.fromkeys(stops)), again)
+            return HeldBack(tuple(dict.fromkeys(stops)), again)
         return self._written(files, Part(progress, _READ_SHARE, 1.0))
 
     def write_versions(self, target, anyway: bool = False) -> None:
@@ -320,11 +282,11 @@ class Leaving(QObject):
                                   lambda: trouble.emit("write", self.tr("Stopped. Nothing was written.")))
 
     def _show_written(self, done):
-        if isinstance(done, _InTheWay):
+        if isinstance(done, InTheWay):
             self.in_the_way.emit(done.there, done.target, done.again)
-        elif isinstance(done, _HeldBack):
+        elif isinstance(done, HeldBack):
             self.held_back.emit(done.stops, done.again)
-        elif isinstance(done, _Approved):
+        elif isinstance(done, Approved):
             self._keep_revision()
             self.written.emit(done.files)
         elif isinstance(done, Released):

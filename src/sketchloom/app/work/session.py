@@ -1,12 +1,11 @@
 """An open work and all that happens to it: opening, evaluating, saving, writing, recovering."""
 
-import time
 from collections.abc import Callable
 from concurrent.futures import wait
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtCore import QObject, QTimer, Signal
+from PySide6.QtCore import QObject, Signal
 
 from sketchloom.app import languages
 from sketchloom.app.bench.paint import SourceImage
@@ -14,21 +13,17 @@ from sketchloom.app.preferred import unit_of_new_works
 from sketchloom.app.words import told
 from sketchloom.app.work import disk
 from sketchloom.app.work.aside import Aside
+from sketchloom.app.work.busy import BusySign
 from sketchloom.app.work.document import Document
 from sketchloom.app.work.jobs import CLOSING_S, Lane, close_all
 from sketchloom.app.work.leaving import Leaving
 from sketchloom.app.work.pictures import preview_png
 from sketchloom.app.work.worker import Evaluator, Shown
-from sketchloom.core.base.progress import seconds_left
 from sketchloom.desk import mends, proposals
 from sketchloom.evaluate.cache import Cache
 from sketchloom.evaluate.pipeline import Pipeline
 from sketchloom.files import opening, recovery, user_data
 from sketchloom.files.project import mark_of
-
-BUSY_AFTER_MS = 500
-LONG_S = 8.0
-"""Work that takes longer is not watched: who looks elsewhere meanwhile is told when it ended."""
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -77,13 +72,9 @@ class Session(QObject):
         # those a person waits for
         self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.drawn, self.saving,
                        self.evaluator.lane)
-        for lane in self._lanes:
-            lane.started.connect(self._begin_busy)
-            lane.progressed.connect(self._note_progress)
-            lane.ended.connect(self._idle)
-        self._busy_text, self._busy_since = "", None
-        self._busy_timer = QTimer(self, singleShot=True, interval=BUSY_AFTER_MS)
-        self._busy_timer.timeout.connect(lambda: self.busy.emit(self._busy_text))
+        self._sign = BusySign(self._lanes, self)
+        self._sign.busy.connect(self.busy)
+        self._sign.long_work_ended.connect(self.long_work_ended)
 
     # -- opening -------------------------------------------------------------------------
 
@@ -186,13 +177,12 @@ class Session(QObject):
             if lane.busy and lane not in (self.drawn, self.saving):
                 lane.cancel()
                 break
-        if any(lane.is_stopping for lane in self._lanes):
-            self.busy.emit(self.tr("Cancelling …"))
+        self._sign.say_cancelling()
 
     @property
     def is_busy(self) -> bool:
         """Whether something runs that a person waits for."""
-        return any(lane.busy for lane in self._lanes)
+        return self._sign.is_wanted
 
     def mend(self, finding) -> None:
         """Change the recipe so that a finding goes away, if that can be done."""
@@ -233,33 +223,8 @@ class Session(QObject):
             self.trouble.emit("evaluate", told(text))
 
     def _evaluation_stopped(self):
-        self._idle()
+        self._sign.rest()
         self.stopped.emit()
-
-    def _begin_busy(self, text):
-        self._busy_text = text
-        if self._busy_since is None:
-            self._busy_since = time.monotonic()
-        if not self._busy_timer.isActive():
-            self._busy_timer.start()
-
-    def _note_progress(self, share, text):
-        if any(lane.is_stopping for lane in self._lanes):
-            return
-        left = seconds_left(time.monotonic() - (self._busy_since or time.monotonic()), share)
-        self._busy_text = self.tr("{0} · {1} %").format(told(text), round(100 * share)) if left is None else self.tr(
-            "{0} · {1} % · about {2} s").format(told(text), round(100 * share), left)
-        if not self._busy_timer.isActive():
-            self.busy.emit(self._busy_text)
-
-    def _idle(self):
-        if not self.is_busy:
-            self._busy_timer.stop()
-            took = 0.0 if self._busy_since is None else time.monotonic() - self._busy_since
-            self._busy_since = None
-            self.busy.emit("")
-            if took > LONG_S:
-                self.long_work_ended.emit()
 
     # -- keeping and handing over ----------------------------------------------------------
 

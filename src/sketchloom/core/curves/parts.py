@@ -7,7 +7,8 @@ from sketchloom.core.base import ragged
 from sketchloom.core.curves.breaks import BREAK, CORNER, LINE, ROUND, with_breaks
 from sketchloom.core.curves.loops import exact_loops
 from sketchloom.core.curves.spans import Spans
-from sketchloom.core.curves.symmetry import mirrored, symmetric_halves, symmetric_runs
+from sketchloom.core.curves.symmetric_runs import symmetric_runs
+from sketchloom.core.curves.symmetry import mirrored, symmetric_halves
 from sketchloom.core.curves.tangents import end_tangent, local_tangent
 
 _SEEN = np.radians(0.5)

@@ -17,6 +17,7 @@ from sketchloom.core.base.raster import strips
 from sketchloom.core.base.said import said
 from sketchloom.core.picture.picture import Picture, frozen_array
 from sketchloom.core.segment import shades
+from sketchloom.core.segment.levels import tone_levels
 from sketchloom.core.segment.slivers import without_slivers
 from sketchloom.core.segment.tone import tones
 
@@ -66,36 +67,6 @@ class _Told:
         """(N, n) squared distances of flat pixels (N,) from the steps."""
         its = self.value.reshape(-1, self.value.shape[-1])[at].astype(np.float32) / self.scale
         return ((its[:, None] - self.centres) ** 2).sum(-1)
-
-
-def tone_levels(count_of_tone, steps: int) -> np.ndarray:
-    """(steps - 1,) tones up to which each step goes, by the largest variance between the steps.
-
-    Parameters
-    ----------
-    count_of_tone : (256,) pixels of each tone. steps : 2 to 8.
-
-    References
-    ----------
-    Otsu 1979, the criterion for several levels; found exactly by dynamic programming over the 256 tones.
-    """
-    count = np.asarray(count_of_tone, float)
-    weight = np.concatenate([[0.0], np.cumsum(count)])
-    sum_ = np.concatenate([[0.0], np.cumsum(count * np.arange(256))])
-    w = weight[None, :] - weight[:, None]
-    s = sum_[None, :] - sum_[:, None]
-    with np.errstate(divide="ignore", invalid="ignore"):
-        worth = np.where(w > 0, s * s / w, 0.0)  # of tones i .. j - 1 as one step
-    worth[np.tril_indices(257, 0)] = -np.inf
-    best, choice = worth[0].copy(), []
-    for _ in range(steps - 1):
-        total = best[:, None] + worth
-        choice.append(total.argmax(0))
-        best = total.max(0)
-    ends = [256]
-    for back in reversed(choice):
-        ends.append(int(back[ends[-1]]))
-    return np.array(ends[:0:-1]) - 1
 
 
 def smoothed(grey, radius_px: float, *, progress=QUIET) -> np.ndarray:

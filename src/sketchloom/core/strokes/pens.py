@@ -5,7 +5,7 @@ import numpy as np
 from sketchloom.core.base import ragged
 from sketchloom.core.curves.curveset import evaluate
 from sketchloom.core.curves.outline import Outline
-from sketchloom.core.segment.photo import tone_levels
+from sketchloom.core.segment.levels import tone_levels
 from sketchloom.core.strokes.strokes import Strokes
 
 _SAMPLES = 9

@@ -7125,6 +7125,21 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>BusySign</name>
+    <message>
+        <source>Cancelling …</source>
+        <translation>Wird abgebrochen …</translation>
+    </message>
+    <message>
+        <source>{0} · {1} %</source>
+        <translation>{0} · {1} %</translation>
+    </message>
+    <message>
+        <source>{0} · {1} % · about {2} s</source>
+        <translation>{0} · {1} % · etwa {2} s</translation>
+    </message>
+</context>
+<context>
     <name>CameraBox</name>
     <message>
         <source>Bed or carrier</source>
@@ -7332,6 +7347,73 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Your machine&apos;s manual, local rules and trained people come first.</source>
         <translation>Das Handbuch deiner Maschine, örtliche Regeln und geschulte Leute gehen vor.</translation>
+    </message>
+</context>
+<context>
+    <name>Changing</name>
+    <message>
+        <source>turned over shape</source>
+        <translation>Form umgedreht</translation>
+    </message>
+    <message>
+        <source>another figure</source>
+        <translation>andere Figur</translation>
+    </message>
+    <message>
+        <source>Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down.</source>
+        <translation>Zeichnen Sie die Linie von der Form aus; sie wird entlang wiederholt. Eingabe beendet sie. Esc legt es weg.</translation>
+    </message>
+    <message>
+        <source>repeated shape</source>
+        <translation>Form wiederholt</translation>
+    </message>
+    <message>
+        <source>order of shapes</source>
+        <translation>Reihenfolge der Formen</translation>
+    </message>
+    <message>
+        <source>copied shape</source>
+        <translation>kopierte Form</translation>
+    </message>
+    <message>
+        <source>Nothing would be left of it.</source>
+        <translation>Davon bliebe nichts übrig.</translation>
+    </message>
+    <message>
+        <source>thicker shape</source>
+        <translation>dickere Form</translation>
+    </message>
+    <message>
+        <source>thinner shape</source>
+        <translation>dünnere Form</translation>
+    </message>
+    <message>
+        <source>scaled and turned shapes</source>
+        <translation>vergrößerte und gedrehte Formen</translation>
+    </message>
+    <message>
+        <source>Waiting for the result</source>
+        <translation>Warten auf das Ergebnis</translation>
+    </message>
+    <message>
+        <source>moved shape</source>
+        <translation>Form verschoben</translation>
+    </message>
+    <message>
+        <source>Click the place around which the shape is repeated. Esc leaves it.</source>
+        <translation>Klicke die Stelle, um die herum die Form wiederholt wird. Esc verlässt es.</translation>
+    </message>
+    <message>
+        <source>Nothing would be left of these shapes.</source>
+        <translation>Von diesen Formen bliebe nichts übrig.</translation>
+    </message>
+    <message>
+        <source>combined shapes</source>
+        <translation>Formen vereint</translation>
+    </message>
+    <message>
+        <source>aligned shapes</source>
+        <translation>Formen ausgerichtet</translation>
     </message>
 </context>
 <context>
@@ -7750,18 +7832,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Thickening</source>
         <translation>Verdicken</translation>
-    </message>
-    <message>
-        <source>Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down.</source>
-        <translation>Ziehe zum Malen, oder klicke von Punkt zu Punkt; Enter beendet eine Linie, Rücktaste nimmt einen Punkt zurück. Esc legt den Pinsel weg.</translation>
-    </message>
-    <message>
-        <source>line</source>
-        <translation>Linie</translation>
-    </message>
-    <message>
-        <source>painted line</source>
-        <translation>gemalte Linie</translation>
     </message>
     <message>
         <source>thickened</source>
@@ -8794,6 +8864,13 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>EntryTable</name>
+    <message>
+        <source>Entries</source>
+        <translation>Einträge</translation>
+    </message>
+</context>
+<context>
     <name>Evaluator</name>
     <message>
         <source>Tracing</source>
@@ -9117,6 +9194,21 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>Glossary</source>
         <translation>Wörterbuch</translation>
+    </message>
+</context>
+<context>
+    <name>Inking</name>
+    <message>
+        <source>Drag to paint, or click from point to point; Enter ends a line, Backspace takes a point back. Esc puts the brush down.</source>
+        <translation>Ziehe zum Malen, oder klicke von Punkt zu Punkt; Enter beendet eine Linie, Rücktaste nimmt einen Punkt zurück. Esc legt den Pinsel weg.</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>painted line</source>
+        <translation>gemalte Linie</translation>
     </message>
 </context>
 <context>
@@ -9717,26 +9809,6 @@ und {0} weitere</translation>
         <translation>Sparsam</translation>
     </message>
     <message>
-        <source>A solid base, each sheet whole under what lies above</source>
-        <translation>Eine feste Basis, jeder Bogen ganz unter dem, was darüber liegt</translation>
-    </message>
-    <message>
-        <source>Each sheet cut to what is seen of it, and a little more under what covers it</source>
-        <translation>Jeder Bogen so geschnitten, wie man ihn sieht, und ein wenig weiter unter dem, was ihn bedeckt</translation>
-    </message>
-    <message>
-        <source>Whole sheets with windows through which lower ones show: few pieces to lay</source>
-        <translation>Ganze Bogen mit Fenstern, durch die man tiefere sieht: wenige Teile zu legen</translation>
-    </message>
-    <message>
-        <source>What is covered is chosen so that least is cut</source>
-        <translation>Was bedeckt ist, wird so gewählt, dass am wenigsten geschnitten wird</translation>
-    </message>
-    <message>
-        <source>Way of layering</source>
-        <translation>Art der Schichtung</translation>
-    </message>
-    <message>
         <source>Uppermost first; drag to reorder, F2 to name.</source>
         <translation>Oberste zuerst; ziehen ordnet um, F2 benennt.</translation>
     </message>
@@ -9769,26 +9841,6 @@ und {0} weitere</translation>
         <translation>Ob eine andere Reihenfolge Schneiden spart, und wie viel.</translation>
     </message>
     <message>
-        <source>way of layering</source>
-        <translation>Art der Schichtung</translation>
-    </message>
-    <message>
-        <source>Overlap under what covers</source>
-        <translation>Überlappung unter dem, was bedeckt</translation>
-    </message>
-    <message>
-        <source>overlap</source>
-        <translation>Überlappung</translation>
-    </message>
-    <message>
-        <source>Overlap</source>
-        <translation>Überlappung</translation>
-    </message>
-    <message>
-        <source>How far a sheet goes on under what covers it, up to 2 mm</source>
-        <translation>Wie weit ein Bogen unter dem weitergeht, was ihn bedeckt, bis 2 mm</translation>
-    </message>
-    <message>
         <source>What the order is to save</source>
         <translation>Was die Reihenfolge sparen soll</translation>
     </message>
@@ -9809,18 +9861,6 @@ und {0} weitere</translation>
         <translation>Basis</translation>
     </message>
     <message>
-        <source>The lowest sheet whole, cut once around; every other fitted on it, a hair under its neighbours</source>
-        <translation>Der unterste Bogen ganz, einmal umschnitten; jeder andere darauf eingepasst, ein wenig unter seine Nachbarn</translation>
-    </message>
-    <message>
-        <source>Use the proposed way</source>
-        <translation>Vorgeschlagene Art nehmen</translation>
-    </message>
-    <message>
-        <source>proposed way</source>
-        <translation>vorgeschlagene Art</translation>
-    </message>
-    <message>
         <source>Openings, or pieces on top</source>
         <translation>Öffnungen oder Teile obenauf</translation>
     </message>
@@ -9831,30 +9871,6 @@ und {0} weitere</translation>
     <message>
         <source>How they are laid</source>
         <translation>Wie sie gelegt werden</translation>
-    </message>
-    <message>
-        <source>Forgiving to lay, thick, uses the most material.</source>
-        <translation>Verzeiht beim Legen, dick, braucht am meisten Material.</translation>
-    </message>
-    <message>
-        <source>Thin and flat; with an overlap it forgives that much, without one a gap shows at once.</source>
-        <translation>Dünn und flach; mit Überlappung verzeiht es so viel, ohne sie zeigt sich jede Lücke sofort.</translation>
-    </message>
-    <message>
-        <source>Fewest pieces to lay; whole sheets, so much film and the greatest thickness.</source>
-        <translation>Die wenigsten Teile zu legen; ganze Bogen, also viel Folie und die größte Dicke.</translation>
-    </message>
-    <message>
-        <source>Least cutting; looks the same from above, and forgives as much as the overlap.</source>
-        <translation>Am wenigsten Schnitt; sieht von oben gleich aus und verzeiht so viel wie die Überlappung.</translation>
-    </message>
-    <message>
-        <source>One base to lay the rest on; forgives as much as the overlap.</source>
-        <translation>Eine Basis, auf die der Rest gelegt wird; verzeiht so viel wie die Überlappung.</translation>
-    </message>
-    <message>
-        <source>Proposed: {0}.</source>
-        <translation>Vorgeschlagen: {0}.</translation>
     </message>
     <message>
         <source>Line art is gathered where a drawing is read as ink against paper: choose Tone under Trace.</source>
@@ -10006,10 +10022,6 @@ und {0} weitere</translation>
 <context>
     <name>LayingOn</name>
     <message>
-        <source>turned over shape</source>
-        <translation>Form umgedreht</translation>
-    </message>
-    <message>
         <source>No region is chosen. Choose some under “Several regions”, or lay it on everywhere.</source>
         <translation>Keine Fläche ist gewählt. Wähle welche unter „Mehrere Flächen“ oder lege es überall auf.</translation>
     </message>
@@ -10026,22 +10038,6 @@ und {0} weitere</translation>
         <translation>{0} aufgelegt</translation>
     </message>
     <message>
-        <source>circle</source>
-        <translation>Kreis</translation>
-    </message>
-    <message>
-        <source>rectangle</source>
-        <translation>Rechteck</translation>
-    </message>
-    <message>
-        <source>star</source>
-        <translation>Stern</translation>
-    </message>
-    <message>
-        <source>polygon</source>
-        <translation>Vieleck</translation>
-    </message>
-    <message>
         <source>path</source>
         <translation>Pfad</translation>
     </message>
@@ -10056,10 +10052,6 @@ und {0} weitere</translation>
     <message>
         <source>Click the region whose outline becomes a shape. Esc leaves it.</source>
         <translation>Klicke die Fläche an, deren Umriss eine Form wird. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>another figure</source>
-        <translation>andere Figur</translation>
     </message>
     <message>
         <source>Nothing is drawn along it; it has the width given.</source>
@@ -10082,44 +10074,12 @@ und {0} weitere</translation>
         <translation>Eine Linie ziehen oder von Punkt zu Punkt klicken, Enter beendet sie; die nächste kann folgen. Esc legt ab.</translation>
     </message>
     <message>
-        <source>Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down.</source>
-        <translation>Zeichnen Sie die Linie von der Form aus; sie wird entlang wiederholt. Eingabe beendet sie. Esc legt es weg.</translation>
-    </message>
-    <message>
-        <source>repeated shape</source>
-        <translation>Form wiederholt</translation>
-    </message>
-    <message>
-        <source>order of shapes</source>
-        <translation>Reihenfolge der Formen</translation>
-    </message>
-    <message>
-        <source>copied shape</source>
-        <translation>kopierte Form</translation>
-    </message>
-    <message>
-        <source>Nothing would be left of it.</source>
-        <translation>Davon bliebe nichts übrig.</translation>
-    </message>
-    <message>
-        <source>thicker shape</source>
-        <translation>dickere Form</translation>
-    </message>
-    <message>
-        <source>thinner shape</source>
-        <translation>dünnere Form</translation>
-    </message>
-    <message>
         <source>Nothing is left at that distance.</source>
         <translation>In diesem Abstand bleibt nichts übrig.</translation>
     </message>
     <message>
         <source>groove</source>
         <translation>Rille</translation>
-    </message>
-    <message>
-        <source>scaled and turned shapes</source>
-        <translation>vergrößerte und gedrehte Formen</translation>
     </message>
     <message>
         <source>outline</source>
@@ -10152,30 +10112,6 @@ und {0} weitere</translation>
     <message>
         <source>Colour of what is laid on</source>
         <translation>Farbe dessen, was aufgelegt wird</translation>
-    </message>
-    <message>
-        <source>Waiting for the result</source>
-        <translation>Warten auf das Ergebnis</translation>
-    </message>
-    <message>
-        <source>moved shape</source>
-        <translation>Form verschoben</translation>
-    </message>
-    <message>
-        <source>Click the place around which the shape is repeated. Esc leaves it.</source>
-        <translation>Klicke die Stelle, um die herum die Form wiederholt wird. Esc verlässt es.</translation>
-    </message>
-    <message>
-        <source>Nothing would be left of these shapes.</source>
-        <translation>Von diesen Formen bliebe nichts übrig.</translation>
-    </message>
-    <message>
-        <source>combined shapes</source>
-        <translation>Formen vereint</translation>
-    </message>
-    <message>
-        <source>aligned shapes</source>
-        <translation>Formen ausgerichtet</translation>
     </message>
 </context>
 <context>
@@ -10685,10 +10621,6 @@ und {0} weitere</translation>
     <message>
         <source>Search the logbook</source>
         <translation>Im Logbuch suchen</translation>
-    </message>
-    <message>
-        <source>Entries</source>
-        <translation>Einträge</translation>
     </message>
     <message>
         <source>Save what can be read…</source>
@@ -12363,6 +12295,33 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>Placing</name>
+    <message>
+        <source>part put elsewhere</source>
+        <translation>Teil anderswohin gelegt</translation>
+    </message>
+    <message>
+        <source>Its material, or the setting below, bears no turn.</source>
+        <translation>Sein Material oder die Einstellung unten verträgt keine Drehung.</translation>
+    </message>
+    <message>
+        <source>part turned</source>
+        <translation>Teil gedreht</translation>
+    </message>
+    <message>
+        <source>part placed</source>
+        <translation>Teil platziert</translation>
+    </message>
+    <message>
+        <source>Sheet {0} is of another colour or material.</source>
+        <translation>Bogen {0} ist von anderer Farbe oder anderem Material.</translation>
+    </message>
+    <message>
+        <source>part on another sheet</source>
+        <translation>Teil auf anderem Bogen</translation>
+    </message>
+</context>
+<context>
     <name>Planning</name>
     <message>
         <source>all placed</source>
@@ -12391,30 +12350,6 @@ seinesgleichen</translation>
     <message>
         <source>best seam</source>
         <translation>beste Naht</translation>
-    </message>
-    <message>
-        <source>part put elsewhere</source>
-        <translation>Teil anderswohin gelegt</translation>
-    </message>
-    <message>
-        <source>Its material, or the setting below, bears no turn.</source>
-        <translation>Sein Material oder die Einstellung unten verträgt keine Drehung.</translation>
-    </message>
-    <message>
-        <source>part turned</source>
-        <translation>Teil gedreht</translation>
-    </message>
-    <message>
-        <source>part placed</source>
-        <translation>Teil platziert</translation>
-    </message>
-    <message>
-        <source>Sheet {0} is of another colour or material.</source>
-        <translation>Bogen {0} ist von anderer Farbe oder anderem Material.</translation>
-    </message>
-    <message>
-        <source>part on another sheet</source>
-        <translation>Teil auf anderem Bogen</translation>
     </message>
 </context>
 <context>
@@ -14124,8 +14059,8 @@ seinesgleichen</translation>
         <translation>{0} Bilder werden geöffnet</translation>
     </message>
     <message>
-        <source>Cancelling …</source>
-        <translation>Wird abgebrochen …</translation>
+        <source>Saving {0}</source>
+        <translation>{0} wird gespeichert</translation>
     </message>
     <message>
         <source>mended finding</source>
@@ -14134,14 +14069,6 @@ seinesgleichen</translation>
     <message>
         <source>mended all findings of a kind</source>
         <translation>alle Befunde einer Art behoben</translation>
-    </message>
-    <message>
-        <source>{0} · {1} %</source>
-        <translation>{0} · {1} %</translation>
-    </message>
-    <message>
-        <source>{0} · {1} % · about {2} s</source>
-        <translation>{0} · {1} % · etwa {2} s</translation>
     </message>
 </context>
 <context>
@@ -14226,6 +14153,105 @@ seinesgleichen</translation>
     <message>
         <source>Drag the shape, its corners or the handle above it. Arrow keys move it by a pixel. Esc ends.</source>
         <translation>Ziehe die Form, ihre Ecken oder den Griff darüber. Pfeiltasten bewegen sie um einen Pixel. Esc beendet.</translation>
+    </message>
+</context>
+<context>
+    <name>ShapeTools</name>
+    <message>
+        <source>Move and turn</source>
+        <translation>Bewegen und drehen</translation>
+    </message>
+    <message>
+        <source>Drag the chosen shape; its corners make it larger, the round handle turns it</source>
+        <translation>Ziehe die gewählte Form; ihre Ecken machen sie größer, der runde Griff dreht sie</translation>
+    </message>
+    <message>
+        <source>How many around a place or along a line</source>
+        <translation>Wie viele um eine Stelle oder entlang einer Linie</translation>
+    </message>
+    <message>
+        <source>Copies</source>
+        <translation>Exemplare</translation>
+    </message>
+    <message>
+        <source>Around a place…</source>
+        <translation>Um eine Stelle …</translation>
+    </message>
+    <message>
+        <source>Repeats the chosen shape around the place clicked</source>
+        <translation>Wiederholt die gewählte Form um die geklickte Stelle</translation>
+    </message>
+    <message>
+        <source>Along a line…</source>
+        <translation>Entlang einer Linie …</translation>
+    </message>
+    <message>
+        <source>Repeats the chosen shape along the line drawn</source>
+        <translation>Wiederholt die gewählte Form entlang der gezeichneten Linie</translation>
+    </message>
+    <message>
+        <source>Size of the chosen, per cent of what it is</source>
+        <translation>Größe der Gewählten, in Prozent dessen, was sie ist</translation>
+    </message>
+    <message>
+        <source>Turn of the chosen, degrees clockwise</source>
+        <translation>Drehung der Gewählten, in Grad im Uhrzeigersinn</translation>
+    </message>
+    <message>
+        <source>Scale and turn</source>
+        <translation>Vergrößern und drehen</translation>
+    </message>
+    <message>
+        <source>All that are chosen, about their middle</source>
+        <translation>Alle gewählten, um ihre Mitte</translation>
+    </message>
+    <message>
+        <source>More</source>
+        <translation>Mehr</translation>
+    </message>
+    <message>
+        <source>Turn over</source>
+        <translation>Umdrehen</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Thicker</source>
+        <translation>Dicker</translation>
+    </message>
+    <message>
+        <source>Thinner</source>
+        <translation>Dünner</translation>
+    </message>
+    <message>
+        <source>Lay higher</source>
+        <translation>Höher legen</translation>
+    </message>
+    <message>
+        <source>Lay lower</source>
+        <translation>Tiefer legen</translation>
+    </message>
+    <message>
+        <source>Join the chosen</source>
+        <translation>Gewählte verbinden</translation>
+    </message>
+    <message>
+        <source>Cut the later out of the first</source>
+        <translation>Spätere aus der ersten ausschneiden</translation>
+    </message>
+    <message>
+        <source>Keep what they have in common</source>
+        <translation>Gemeinsames behalten</translation>
+    </message>
+    <message>
+        <source>Middles on an upright line</source>
+        <translation>Mitten auf eine senkrechte Linie</translation>
+    </message>
+    <message>
+        <source>Middles on a level line</source>
+        <translation>Mitten auf eine waagerechte Linie</translation>
     </message>
 </context>
 <context>
@@ -14418,82 +14444,6 @@ seinesgleichen</translation>
         <translation>Form</translation>
     </message>
     <message>
-        <source>Move and turn</source>
-        <translation>Bewegen und drehen</translation>
-    </message>
-    <message>
-        <source>Drag the chosen shape; its corners make it larger, the round handle turns it</source>
-        <translation>Ziehe die gewählte Form; ihre Ecken machen sie größer, der runde Griff dreht sie</translation>
-    </message>
-    <message>
-        <source>How many around a place or along a line</source>
-        <translation>Wie viele um eine Stelle oder entlang einer Linie</translation>
-    </message>
-    <message>
-        <source>Size of the chosen, per cent of what it is</source>
-        <translation>Größe der Gewählten, in Prozent dessen, was sie ist</translation>
-    </message>
-    <message>
-        <source>Turn of the chosen, degrees clockwise</source>
-        <translation>Drehung der Gewählten, in Grad im Uhrzeigersinn</translation>
-    </message>
-    <message>
-        <source>Scale and turn</source>
-        <translation>Vergrößern und drehen</translation>
-    </message>
-    <message>
-        <source>All that are chosen, about their middle</source>
-        <translation>Alle gewählten, um ihre Mitte</translation>
-    </message>
-    <message>
-        <source>More</source>
-        <translation>Mehr</translation>
-    </message>
-    <message>
-        <source>Turn over</source>
-        <translation>Umdrehen</translation>
-    </message>
-    <message>
-        <source>Copy</source>
-        <translation>Kopieren</translation>
-    </message>
-    <message>
-        <source>Thicker</source>
-        <translation>Dicker</translation>
-    </message>
-    <message>
-        <source>Thinner</source>
-        <translation>Dünner</translation>
-    </message>
-    <message>
-        <source>Lay higher</source>
-        <translation>Höher legen</translation>
-    </message>
-    <message>
-        <source>Lay lower</source>
-        <translation>Tiefer legen</translation>
-    </message>
-    <message>
-        <source>Join the chosen</source>
-        <translation>Gewählte verbinden</translation>
-    </message>
-    <message>
-        <source>Cut the later out of the first</source>
-        <translation>Spätere aus der ersten ausschneiden</translation>
-    </message>
-    <message>
-        <source>Keep what they have in common</source>
-        <translation>Gemeinsames behalten</translation>
-    </message>
-    <message>
-        <source>Middles on an upright line</source>
-        <translation>Mitten auf eine senkrechte Linie</translation>
-    </message>
-    <message>
-        <source>Middles on a level line</source>
-        <translation>Mitten auf eine waagerechte Linie</translation>
-    </message>
-    <message>
         <source>coloured shape</source>
         <translation>gefärbte Form</translation>
     </message>
@@ -14548,26 +14498,6 @@ seinesgleichen</translation>
     <message>
         <source>Click both ends, then a place it passes through: an even bar, spine or stripe. Esc ends.</source>
         <translation>Beide Enden klicken, dann eine Stelle, durch die er geht: ein gleichmäßiger Balken, Rücken oder Streifen. Esc beendet.</translation>
-    </message>
-    <message>
-        <source>Copies</source>
-        <translation>Exemplare</translation>
-    </message>
-    <message>
-        <source>Around a place…</source>
-        <translation>Um eine Stelle …</translation>
-    </message>
-    <message>
-        <source>Repeats the chosen shape around the place clicked</source>
-        <translation>Wiederholt die gewählte Form um die geklickte Stelle</translation>
-    </message>
-    <message>
-        <source>Along a line…</source>
-        <translation>Entlang einer Linie …</translation>
-    </message>
-    <message>
-        <source>Repeats the chosen shape along the line drawn</source>
-        <translation>Wiederholt die gewählte Form entlang der gezeichneten Linie</translation>
     </message>
     <message>
         <source>Cut out of all sheets</source>
@@ -16607,6 +16537,85 @@ seinesgleichen</translation>
     </message>
 </context>
 <context>
+    <name>WayBox</name>
+    <message>
+        <source>A solid base, each sheet whole under what lies above</source>
+        <translation>Eine feste Basis, jeder Bogen ganz unter dem, was darüber liegt</translation>
+    </message>
+    <message>
+        <source>Each sheet cut to what is seen of it, and a little more under what covers it</source>
+        <translation>Jeder Bogen so geschnitten, wie man ihn sieht, und ein wenig weiter unter dem, was ihn bedeckt</translation>
+    </message>
+    <message>
+        <source>Whole sheets with windows through which lower ones show: few pieces to lay</source>
+        <translation>Ganze Bogen mit Fenstern, durch die man tiefere sieht: wenige Teile zu legen</translation>
+    </message>
+    <message>
+        <source>What is covered is chosen so that least is cut</source>
+        <translation>Was bedeckt ist, wird so gewählt, dass am wenigsten geschnitten wird</translation>
+    </message>
+    <message>
+        <source>The lowest sheet whole, cut once around; every other fitted on it, a hair under its neighbours</source>
+        <translation>Der unterste Bogen ganz, einmal umschnitten; jeder andere darauf eingepasst, ein wenig unter seine Nachbarn</translation>
+    </message>
+    <message>
+        <source>Way of layering</source>
+        <translation>Art der Schichtung</translation>
+    </message>
+    <message>
+        <source>Use the proposed way</source>
+        <translation>Vorgeschlagene Art nehmen</translation>
+    </message>
+    <message>
+        <source>proposed way</source>
+        <translation>vorgeschlagene Art</translation>
+    </message>
+    <message>
+        <source>Overlap under what covers</source>
+        <translation>Überlappung unter dem, was bedeckt</translation>
+    </message>
+    <message>
+        <source>overlap</source>
+        <translation>Überlappung</translation>
+    </message>
+    <message>
+        <source>Overlap</source>
+        <translation>Überlappung</translation>
+    </message>
+    <message>
+        <source>How far a sheet goes on under what covers it, up to 2 mm</source>
+        <translation>Wie weit ein Bogen unter dem weitergeht, was ihn bedeckt, bis 2 mm</translation>
+    </message>
+    <message>
+        <source>Forgiving to lay, thick, uses the most material.</source>
+        <translation>Verzeiht beim Legen, dick, braucht am meisten Material.</translation>
+    </message>
+    <message>
+        <source>Thin and flat; with an overlap it forgives that much, without one a gap shows at once.</source>
+        <translation>Dünn und flach; mit Überlappung verzeiht es so viel, ohne sie zeigt sich jede Lücke sofort.</translation>
+    </message>
+    <message>
+        <source>Fewest pieces to lay; whole sheets, so much film and the greatest thickness.</source>
+        <translation>Die wenigsten Teile zu legen; ganze Bogen, also viel Folie und die größte Dicke.</translation>
+    </message>
+    <message>
+        <source>Least cutting; looks the same from above, and forgives as much as the overlap.</source>
+        <translation>Am wenigsten Schnitt; sieht von oben gleich aus und verzeiht so viel wie die Überlappung.</translation>
+    </message>
+    <message>
+        <source>One base to lay the rest on; forgives as much as the overlap.</source>
+        <translation>Eine Basis, auf die der Rest gelegt wird; verzeiht so viel wie die Überlappung.</translation>
+    </message>
+    <message>
+        <source>Proposed: {0}.</source>
+        <translation>Vorgeschlagen: {0}.</translation>
+    </message>
+    <message>
+        <source>way of layering</source>
+        <translation>Art der Schichtung</translation>
+    </message>
+</context>
+<context>
     <name>WaysTable</name>
     <message>
         <source>The ways of layering compared; click one to take it</source>
@@ -16824,6 +16833,25 @@ seinesgleichen</translation>
     <message>
         <source>The stack pulled apart; drag a sheet to another place</source>
         <translation>Der auseinandergezogene Stapel; ziehe einen Bogen an eine andere Stelle</translation>
+    </message>
+</context>
+<context>
+    <name>by</name>
+    <message>
+        <source>circle</source>
+        <translation>Kreis</translation>
+    </message>
+    <message>
+        <source>star</source>
+        <translation>Stern</translation>
+    </message>
+    <message>
+        <source>rectangle</source>
+        <translation>Rechteck</translation>
+    </message>
+    <message>
+        <source>polygon</source>
+        <translation>Vieleck</translation>
     </message>
 </context>
 <context>

@@ -9,8 +9,8 @@ from PySide6.QtGui import QDesktopServices
 
 from sketchloom.app.stages.numbers import LAYERS, SHEETS
 from sketchloom.app.words import told
-from sketchloom.app.work.leaving import Released
 from sketchloom.app.work.pictures import preview_png
+from sketchloom.app.work.released import Released
 from sketchloom.core.logbook.records import FAILED, PLANNED, RUNNING, Approval, Job
 from sketchloom.files import user_data, workshop
 

@@ -6,7 +6,7 @@ from PySide6.QtCore import Signal
 from sketchloom.app.hands.choice.kind import Kind
 from sketchloom.app.parts.acts import COLOUR
 from sketchloom.app.parts.widgets import counted
-from sketchloom.app.stages.cleaning import shapes_box, strokes_box
+from sketchloom.app.stages.cleaning import strokes_box
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
 from sketchloom.core.shapes.drawn import COMMON, CUT, JOIN
@@ -211,7 +211,7 @@ class Shapes(Kind):
         elif act == "window":
             box.give_colour(None)
         elif act == "figure":
-            self._around.drawing.laying_on.turn_figures()
+            self._around.drawing.changing.turn_figures()
         elif act == "remove":
             box.kept.take_back()
         elif act == "turn_over":
@@ -222,17 +222,17 @@ class Shapes(Kind):
             box.combine_wanted.emit({"join": JOIN, "cut": CUT, "common": COMMON}[act])
         else:
             box.change_wanted.emit({
-                "copy": shapes_box.COPY, "thicker": shapes_box.THICKER, "thinner": shapes_box.THINNER,
-                "higher": shapes_box.HIGHER, "lower": shapes_box.LOWER, "along": shapes_box.ALONG}[act])
+                "copy": shape_tools.COPY, "thicker": shape_tools.THICKER, "thinner": shape_tools.THINNER,
+                "higher": shape_tools.HIGHER, "lower": shape_tools.LOWER, "along": shape_tools.ALONG}[act])
 
     def take(self, numbers, places):
         self._around.panel.shapes.kept.choose_all(numbers)
 
     def tool(self, numbers):
-        return self._around.drawing.laying_on.made_tool() if self._around.desk and len(numbers) == 1 else None
+        return self._around.drawing.changing.made_tool() if self._around.desk and len(numbers) == 1 else None
 
     def show_tool(self):
-        self._around.drawing.laying_on.renew()
+        self._around.drawing.changing.renew()
 
     def kept(self, numbers, places):
         return tuple(numbers)

@@ -1,36 +1,26 @@
 """Figures, words and outlines laid on the work."""
 
-import math
 from dataclasses import replace
 
 import numpy as np
 from PySide6.QtWidgets import QColorDialog
 
+from sketchloom.app.hands.drawn.changing import figure_names
 from sketchloom.app.hands.drawn.table import Hand, Table
 from sketchloom.app.stages.cleaning.shapes_box import (
-    ALONG,
     AREA,
     BOW,
-    COPY,
     EVERYWHERE,
-    HIGHER,
     LINE,
-    LOWER,
     PATH,
     REGION,
-    THICKER,
     WITHIN,
 )
-from sketchloom.app.tools.drawing import FigureTool, ShapeTool
+from sketchloom.app.tools.drawing import FigureTool
 from sketchloom.app.tools.marking import AreaTool, ClickTool, SnapTool
 from sketchloom.app.words import told
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.shapes import makers
-from sketchloom.core.shapes.drawn import CIRCLE, POLYGON, ROUNDED, STAR
-from sketchloom.core.shapes.placed import reordered
-
-_STEP_MM = 0.25
-"""Thicker and thinner, all round; a click more for more."""
 
 
 class LayingOn(Hand):
@@ -42,32 +32,9 @@ class LayingOn(Hand):
         shapes.figure_wanted.connect(self._take_figure)
         shapes.word_wanted.connect(self._take_word)
         shapes.other_colour_wanted.connect(self._ask_colour)
-        shapes.move_wanted.connect(self._move)
-        shapes.around_wanted.connect(self._take_around)
-        shapes.combine_wanted.connect(self._combine)
-        shapes.turn_over_wanted.connect(lambda: self._change_one(table.desk.mirrored, self.tr("turned over shape")))
-        shapes.align_wanted.connect(self._align)
-        shapes.change_wanted.connect(self._change_chosen)
         table.panel.rims.groove_wanted.connect(self._lay_groove)
-        shapes.numbers_wanted.connect(self._by_numbers)
-        shapes.kept.chosen_changed.connect(self.renew)
         shapes.pen_changed.connect(self._renew_line)
         self._line = (None, False)
-
-    def show_tool(self, tool) -> None:
-        """Another tool is on the bench."""
-        self._panel.shapes.move_one.setChecked(self._table.is_held(ShapeTool))
-
-    def renew(self) -> None:
-        """Show what is chosen in the tool that moves it."""
-        tool = self._table.held(ShapeTool)
-        if tool is not None and self.desk is not None and self._session.document is not None:
-            chosen = self._chosen()
-            if len(chosen) == 1:
-                shape = self._session.document.recipe.shapes[chosen[0]]
-                tool.show_shape(self.desk.rings(shape), self.desk.box(shape))
-            else:
-                tool.show_shape([], None)
 
     def lay_on(self, make, name: str, what: str = "", **more) -> None:
         """The rings that ``make()`` gives, as a shape in the colour that is chosen, where it is chosen to be: as they
@@ -96,7 +63,7 @@ class LayingOn(Hand):
     def _take_figure(self, kind):
         if self.desk is None:
             return
-        box, names = self._panel.shapes, self._figures()
+        box, names = self._panel.shapes, figure_names(self)
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
             tool.taken.connect(
@@ -124,27 +91,6 @@ class LayingOn(Hand):
     def _lay_along(self, points, make, name):
         desk, px = self.desk, self._table.px(points)
         self.lay_on(lambda: make(desk, px), name)
-
-    def _figures(self):
-        """Figures that fill a box, by their kinds, in the order in which one takes the place of another."""
-        return {CIRCLE: self.tr("circle"), STAR: self.tr("star"), ROUNDED: self.tr("rectangle"),
-                POLYGON: self.tr("polygon")}
-
-    def turn_figures(self) -> None:
-        """Each chosen shape becomes the next figure, in its place and size."""
-        chosen, desk, box = sorted(self._chosen()), self.desk, self._panel.shapes
-        if desk is None or not chosen:
-            return
-        shapes, names = self._session.document.recipe.shapes, self._figures()
-        kinds, made = tuple(names), {}
-        for number in chosen:
-            shape = shapes[number]
-            now = next((n for n, kind in enumerate(kinds) if names[kind] == shape.name), -1)
-            kind = kinds[(now + 1) % len(kinds)]
-            x0, y0, x1, y1 = desk.box(shape)
-            rings = desk.figure(kind, (x0, y0), (x1, y1), box.corners.value(), box.radius_mm)
-            made[number] = desk.shape(rings, shape.hex, names[kind])
-        box.replace_each(made, self.tr("another figure"))
 
     def _take_line_figure(self, is_bow):
         box, desk = self._panel.shapes, self.desk
@@ -181,44 +127,12 @@ class LayingOn(Hand):
         if tool is not None and tool is self._bench.tool and self.desk is not None:
             self._take_line_figure(is_bow)
 
-    def _change_chosen(self, what):
-        """What is done to each chosen shape, or to its place among the others."""
-        chosen, desk, box = sorted(self._chosen()), self.desk, self._panel.shapes
-        if desk is None or not chosen:
-            return
-        shapes = list(self._session.document.recipe.shapes)
-        if what == ALONG:
-            count = box.copies.value()
-            self._table.take_line(
-                self.tr("Draw the line from the shape on; it is repeated along it. Enter ends it. Esc puts it down."),
-                lambda points: self._change_one(
-                    lambda shape: desk.along(shape, self._table.px(points), count), self.tr("repeated shape")))
-        elif what in (HIGHER, LOWER):
-            box.emit(self.tr("order of shapes"), shapes=reordered(shapes, chosen, 1 if what == HIGHER else -1))
-        elif what == COPY:
-            box.emit(self.tr("copied shape"), shapes=(*shapes, *(desk.copied(shapes[n]) for n in chosen)))
-        else:
-            by = _STEP_MM if what == THICKER else -_STEP_MM
-            made = [desk.grown_shape(shapes[n], by) for n in chosen]
-            if None in made:
-                self._table.say("shapes", "ask", self.tr("Nothing would be left of it."))
-            else:
-                box.replace_each(dict(zip(chosen, made, strict=True)), self.tr("thicker shape") if what == THICKER
-                                 else self.tr("thinner shape"))
-
     def _lay_groove(self, rim):
         shape = None if self.desk is None else self.desk.groove(rim)
         if shape is None:
             self._table.say("shapes", "ask", self.tr("Nothing is left at that distance."))
         else:
             self._panel.shapes.lay_on(replace(shape, name=self.tr("groove")), self.tr("groove"))
-
-    def _by_numbers(self, scale, degrees):
-        chosen = sorted(self._chosen())
-        if self.desk is not None and chosen:
-            shapes = self._session.document.recipe.shapes
-            made = self.desk.changed_together([shapes[n] for n in chosen], scale, math.radians(degrees))
-            self._panel.shapes.replace_each(dict(zip(chosen, made, strict=True)), self.tr("scaled and turned shapes"))
 
     def _lift_at(self, x, y):
         planar = self.desk.work.traced.planar
@@ -267,61 +181,3 @@ class LayingOn(Hand):
         colour = QColorDialog.getColor(parent=self._panel, title=self.tr("Colour of what is laid on"))
         if colour.isValid():
             self._panel.shapes.bring_colour(colour.name())
-
-    def _chosen(self):
-        recipe = self._session.document.recipe
-        return [n for n in self._panel.shapes.kept.chosen() if n < len(recipe.shapes)]
-
-    def _change_one(self, change, what):
-        chosen = self._chosen()
-        if self.desk is not None and len(chosen) == 1:
-            shape = self._session.document.recipe.shapes[chosen[0]]
-            self._panel.shapes.replace_shapes(chosen, [change(shape)], what)
-
-    def _move(self, on):
-        if on:
-            self._table.when_there(ShapeTool, self.tr("Waiting for the result"), self._take_move)
-        else:
-            self._table.hold()
-
-    def _take_move(self):
-        self._table.take_up(self.made_tool())
-        self.renew()
-
-    def made_tool(self) -> ShapeTool:
-        """A tool that moves the chosen shape."""
-        tool = ShapeTool(self.desk.size)
-        tool.changed.connect(lambda centre, scale, turn: self._change_one(
-            lambda shape: self.desk.moved_shape(shape, centre, scale, turn), self.tr("moved shape")))
-        return tool
-
-    def _take_around(self):
-        if self.desk is not None:
-            tool = ClickTool(self.tr("Click the place around which the shape is repeated. Esc leaves it."), True, False)
-            count = self._panel.shapes.copies.value()
-            tool.taken.connect(
-                lambda x, y: self._change_one(
-                    lambda shape: self.desk.around(shape, self._table.px((x, y)), count), self.tr("repeated shape")
-                )
-            )
-            self._table.once(tool)
-
-    def _combine(self, way):
-        chosen = sorted(self._chosen())
-        if self.desk is None or len(chosen) < 2:
-            return
-        shapes = [self._session.document.recipe.shapes[n] for n in chosen]
-        made = self.desk.combined(shapes, way)
-        if made is None:
-            self._table.say("shapes", "ask", self.tr("Nothing would be left of these shapes."))
-        else:
-            self._panel.shapes.replace_shapes(chosen, [made], self.tr("combined shapes"))
-
-    def _align(self, line):
-        chosen = sorted(self._chosen())
-        if self.desk is not None and len(chosen) > 1:
-            shapes = list(self._session.document.recipe.shapes)
-            for n, made in zip(chosen, self.desk.aligned([shapes[n] for n in chosen], line), strict=False):
-                shapes[n] = made
-            self._panel.shapes.emit(self.tr("aligned shapes"), shapes=tuple(shapes))
-
