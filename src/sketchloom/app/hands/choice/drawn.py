@@ -6,7 +6,7 @@ from PySide6.QtCore import Signal
 from sketchloom.app.hands.choice.kind import Kind
 from sketchloom.app.parts.acts import COLOUR
 from sketchloom.app.parts.widgets import counted
-from sketchloom.app.stages.cleaning import strokes_box
+from sketchloom.app.stages.cleaning import shape_tools, strokes_box
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.base.units import format_length
 from sketchloom.core.shapes.drawn import COMMON, CUT, JOIN
