@@ -82,7 +82,7 @@ def test_a_chosen_line_is_thickened_copied_laid_lower_scaled_and_turned_over(win
     def area_of(n):
         return polygons.area_of(desk.rings(recipe(wing).shapes[n]))
     plain = area_of(0)
-    menu = {action.text(): action for action in box.more.menu().actions()}
+    menu = {action.text(): action for action in box.tools.more.menu().actions()}
     box.kept.choose(0)
     menu["Thicker"].trigger()
     wing.settled()
@@ -99,8 +99,8 @@ def test_a_chosen_line_is_thickened_copied_laid_lower_scaled_and_turned_over(win
     assert recipe(wing).shapes == (second, first)
     wing.settled()
     box.kept.list.selectAll()
-    box.percent.setValue(50)
-    box.turn.setValue(90)
+    box.tools.percent.setValue(50)
+    box.tools.turn.setValue(90)
     wing.click("Scale and turn", box)
     wing.settled()
     halves = [area_of(n) for n in (0, 1)]

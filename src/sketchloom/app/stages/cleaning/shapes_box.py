@@ -55,7 +55,7 @@ class ShapesBox(Box):
             (label(self.tr("Size")), self._size),
             (self._place, self._along),
             self.kept,
-            self._tools,
+            self.tools,
         )
 
     def _build_places(self):
@@ -174,10 +174,10 @@ class ShapesBox(Box):
     def _build_kept(self):
         self.kept = KeptList(self, "shapes", self.tr("Shapes laid on, the latest first"), self.tr("shape"))
         self.kept.chosen_changed.connect(self._enable)
-        self._tools = ShapeTools()
-        self.move_one, self.copies = self._tools.move_one, self._tools.copies
+        self.tools = ShapeTools()
+        self.move_one, self.copies = self.tools.move_one, self.tools.copies
         for name in ("move", "around", "combine", "turn_over", "align", "change", "numbers"):
-            getattr(self._tools, f"{name}_wanted").connect(getattr(self, f"{name}_wanted"))
+            getattr(self.tools, f"{name}_wanted").connect(getattr(self, f"{name}_wanted"))
 
     def show_fonts(self, fonts) -> None:
         self.fonts.clear()
@@ -239,11 +239,11 @@ class ShapesBox(Box):
                 s.name if s.hex is not None else self.tr("{0}, cut out").format(s.name),
             )
         )
-        self._tools.setVisible(bool(work.recipe.shapes))
+        self.tools.setVisible(bool(work.recipe.shapes))
         self._enable()
 
     def _enable(self):
-        self._tools.let(len(self.kept.chosen()))
+        self.tools.let(len(self.kept.chosen()))
 
     def give_colour(self, hex_colour: str | None) -> None:
         """The chosen shapes get a colour; None cuts them out of all sheets."""
