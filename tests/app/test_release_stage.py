@@ -23,7 +23,7 @@ from sketchloom.core.playback.machine import Bed, StandIn
 from sketchloom.core.sheets.machine import shipped
 from sketchloom.core.sheets.material import shipped as materials
 from sketchloom.core.simulate.camera import Shot
-from sketchloom.files import cut_files, user_data, workshop
+from sketchloom.files import cut_files, print_and_cut, user_data, workshop
 from sketchloom.files.standing_in import Line
 from sketchloom.recipe.parts import LayerEdit
 
@@ -235,6 +235,7 @@ def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypat
 
 
 def test_a_picture_of_the_bed_puts_the_cuts_where_the_page_lies(badge, tmp_path, monkeypatch):
+    monkeypatch.setattr(print_and_cut, "Shot", lambda: Shot(pixels=1600))  # half of what a phone gives
     panel = badge.window.panels[RELEASE]
     camera = panel.camera
     assert not camera.isVisible()
