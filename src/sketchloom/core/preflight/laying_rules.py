@@ -24,10 +24,10 @@ SHINES_THROUGH = rule(
     said("Lay white under"))
 OPENINGS = rule(
     "layer.openings", NOTE, LAYERS, said("openings through several sheets cost more than pieces laid on top"),
-    {"one": said("1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting "
-                 "less, laying it counted."),
-     "many": said("{count} openings go through up to {sheets} sheets each: as pieces laid on top they cost "
-                  "{saved:.0f} mm of cutting less, laying them counted.")},
+    {"one": said("1 opening goes through {sheets} of the sheets: as a piece laid on top it costs {saved:.0f} mm of "
+                 "cutting less, laying it counted."),
+     "many": said("{count} openings go through the sheets, the deepest through {sheets} of them: as pieces laid on top "
+                  "they cost {saved:.0f} mm of cutting less, laying them counted.")},
     said("Lay them on top"))
 
 

@@ -1428,6 +1428,14 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
         <translation>Weiß darunter legen</translation>
     </message>
     <message>
+        <source>1 opening goes through {sheets} of the sheets: as a piece laid on top it costs {saved:.0f} mm of cutting less, laying it counted.</source>
+        <translation>1 Öffnung geht durch {sheets} der Bögen: als aufgelegtes Teil kostet sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
+    </message>
+    <message>
+        <source>{count} openings go through the sheets, the deepest through {sheets} of them: as pieces laid on top they cost {saved:.0f} mm of cutting less, laying them counted.</source>
+        <translation>{count} Öffnungen gehen durch die Bögen, die tiefste durch {sheets} davon: als aufgelegte Teile kosten sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
+    </message>
+    <message>
         <source>pen strokes that are dots rather than lines</source>
         <translation>Stiftstriche, die eher Punkte als Linien sind</translation>
     </message>
@@ -1446,14 +1454,6 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     <message>
         <source>openings through several sheets cost more than pieces laid on top</source>
         <translation>Öffnungen durch mehrere Bögen kosten mehr als aufgelegte Teile</translation>
-    </message>
-    <message>
-        <source>1 opening goes through {sheets} sheets: as a piece laid on top it costs {saved:.0f} mm of cutting less, laying it counted.</source>
-        <translation>1 Öffnung geht durch {sheets} Bögen: als aufgelegtes Teil kostet sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
-    </message>
-    <message>
-        <source>{count} openings go through up to {sheets} sheets each: as pieces laid on top they cost {saved:.0f} mm of cutting less, laying them counted.</source>
-        <translation>{count} Öffnungen gehen durch je bis zu {sheets} Bögen: als aufgelegte Teile kosten sie {saved:.0f} mm Schnitt weniger, das Auflegen mitgezählt.</translation>
     </message>
     <message>
         <source>Lay them on top</source>
