@@ -2,6 +2,7 @@
 
 import json
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -9,6 +10,7 @@ from hypothesis import strategies as st
 from amounts import examples
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.base.errors import SettingError
+from sketchloom.core.base.setting import LENGTH, NUMBER
 from sketchloom.core.curves.courses import KINDS, NODES, CurveEdit
 from sketchloom.core.layers.added import KINDS as RIMS
 from sketchloom.core.layers.added import Rim
@@ -17,7 +19,7 @@ from sketchloom.core.segment.parts import HUES, Grown, Patch
 from sketchloom.core.shapes.drawn import CoveredArea, PlacedShape, SplitLine
 from sketchloom.evaluate.pipeline import same_regions
 from sketchloom.recipe import palette_edits
-from sketchloom.recipe.document import Recipe, from_json, to_json
+from sketchloom.recipe.document import SETTINGS, Recipe, from_json, to_json
 from sketchloom.recipe.parts import PaletteEntry
 from sketchloom.recipe.sections import DOUBLES, READINGS
 
@@ -233,3 +235,14 @@ def test_colours_made_the_same_keep_every_sample(hexes, data):
     made = palette_edits.same_as(entries, given_, other)
     assert sorted(s for e in made for s in e.samples) == sorted(hexes)
     assert other in [e.hex for e in made] and not (set(given_) - {other}) & {e.hex for e in made}
+
+
+def test_a_figure_of_an_arrays_kind_becomes_a_plain_one():
+    """Random gestures met it: a size worked out of what was measured was told as ``np.float64(319.5)``."""
+    numbers = [one for one in SETTINGS.values() if one.kind in (NUMBER, LENGTH)]
+    assert len(numbers) > 15
+    for one in numbers:
+        value = np.float64(min(max(0.6 * one.least + 0.4 * min(one.most, 100.0), one.least_if_any), one.most))
+        made = Recipe(**{one.name: value})
+        assert type(getattr(made, one.name)) is float and getattr(made, one.name) == value, one.name
+    assert type(Rim(np.float64(2.5)).distance_mm) is float

@@ -1,9 +1,11 @@
 """Things found by a few typed words."""
 
+import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from amounts import examples
+from sketchloom.core.base import lookup
 from sketchloom.core.base.lookup import plain, ranked
 
 ENTRIES = (
@@ -43,3 +45,26 @@ def test_whatever_is_typed_finds_what_has_every_word(entries, query):
     assert sorted(ranked("", entries)) == list(range(len(entries)))
     for number, (name, *_) in enumerate(entries):
         assert number in ranked(name, entries)  # by its own name everything is found
+
+
+@settings(max_examples=examples(100))
+@given(st.lists(st.tuples(WORDS, WORDS, WORDS), max_size=6), WORDS)
+def test_an_entry_counts_by_the_text_where_each_word_is_met_best(entries, query):
+    """The rule written out: a sum over the words of the best of weight times how it is met."""
+    def score(texts):
+        parts = [max((weight * lookup._met(one, word) for text, weight in zip(texts, lookup._WEIGHTS, strict=True)
+                      for word in lookup._words_of(text)), default=0.0)
+                 for one in dict.fromkeys(lookup._words_of(query))]
+        return sum(parts) + 0.5 / len(lookup._words_of(texts[0])) if parts and all(parts) else 0.0
+    scores = [score(texts) for texts in entries]
+    wanted = sorted((n for n, value in enumerate(scores) if value), key=lambda n: (-scores[n], n))
+    assert [scores[n] for n in ranked(query, entries)] == pytest.approx([scores[n] for n in wanted])
+
+
+def test_a_page_of_words_asks_no_more_than_a_few(monkeypatch):
+    """Random gestures typed a hundred letters: the window stood still while each word asked every other."""
+    asked, met = [], lookup._met
+    monkeypatch.setattr(lookup, "_met", lambda one, word: asked.append(one) or met(one, word))
+    names = [("a " * 60 + "thing", "", "")]
+    assert ranked(" ".join(["a", *(f"a{n}" for n in range(50))]), names) == []
+    assert len(set(asked)) <= 8

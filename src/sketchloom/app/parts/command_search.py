@@ -18,7 +18,7 @@ from PySide6.QtWidgets import (
 
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import label
-from sketchloom.core.base.lookup import ranked
+from sketchloom.core.base.lookup import Index
 
 _WIDE, _ROW, _ROWS, _MOST = 560, 34, 10, 60
 _ENTRY = Qt.ItemDataRole.UserRole
@@ -79,6 +79,7 @@ class CommandSearch(QFrame):
         super().__init__(window)
         self._entries_of = entries
         self._entries: list[Entry] = []
+        self._index = Index(())
         self._before = None
         self.setObjectName("search")
         self.setAccessibleName(self.tr("Search everything"))
@@ -111,6 +112,8 @@ class CommandSearch(QFrame):
             return
         self._before = QApplication.focusWidget()
         self._entries = self._entries_of()
+        self._index = Index([(entry.words, " ".join((entry.near, entry.where)), entry.about)
+                             for entry in self._entries])
         wide = min(theme.px(_WIDE), self.parentWidget().width() - 40)
         self.setGeometry((self.parentWidget().width() - wide) // 2, theme.px(60), wide, theme.px(_ROW))
         with QSignalBlocker(self.field):  # what was typed the last time is not looked for once more
@@ -132,8 +135,7 @@ class CommandSearch(QFrame):
             self.hide()
 
     def _fill(self):
-        found = ranked(self.field.text(), [
-            (entry.words, " ".join((entry.near, entry.where)), entry.about) for entry in self._entries])
+        found = self._index.ranked(self.field.text())
         self.list.clear()
         for number in found[:_MOST]:
             entry = self._entries[number]

@@ -166,6 +166,13 @@ def _named(f: Field) -> Setting:
 
 
 def check_all(one, where: str = "") -> None:
-    """Check every described field of a data class; raises SettingError that names the field, after ``where``."""
+    """Check every described field of a data class; raises SettingError that names the field, after ``where``.
+
+    A figure of an array's kind, which may be given where it was worked out, becomes a plain one: in files and words it
+    would be told as what it is.
+    """
     for setting in settings_of(type(one)):
-        setting.check(getattr(one, setting.name), where)
+        value = getattr(one, setting.name)
+        setting.check(value, where)
+        if isinstance(value, float) and type(value) is not float:
+            object.__setattr__(one, setting.name, float(value))
