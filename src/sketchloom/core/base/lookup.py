@@ -55,7 +55,7 @@ class Index:
         wanted = tuple(dict.fromkeys(_words_of(query)))[:_MOST_WORDS]
         if not wanted:
             return list(range(self._count))
-        scores: dict[int, float] | None = None
+        scores = dict.fromkeys(range(self._count), 0.0)
         for one in wanted:
             best: dict[int, float] = {}
             for word, its in self._places.items():
@@ -63,10 +63,7 @@ class Index:
                 if how:
                     for number, weight in its.items():
                         best[number] = max(weight * how, best.get(number, 0.0))
-            scores = best if scores is None else {number: score + best[number] for number, score in scores.items()
-                                                  if number in best}
-            if not scores:
-                return []
+            scores = {number: score + best[number] for number, score in scores.items() if number in best}
         return sorted(scores, key=lambda number: (-scores[number] - self._closeness[number], number))
 
 
