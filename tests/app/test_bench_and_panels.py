@@ -1,7 +1,7 @@
 """Bench, panels, findings and help: what a hand does to them."""
 
 import pytest
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QAccessible
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import (
@@ -16,8 +16,9 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from app.driver import pause, wait
+from app.driver import grabbed, pause, wait
 from sketchloom.app import theme
+from sketchloom.app.bench import rulers
 from sketchloom.app.bench.view import View, ruler_step
 from sketchloom.app.painted import Picture
 from sketchloom.app.parts.fields import LengthEdit
@@ -320,3 +321,18 @@ def test_views_and_rulers():
     assert View(4.0, 1e5, 0).zoomed(1e9, 0, 0).scale == 4000.0
     for scale in (0.05, 0.4, 3, 11, 90, 2000):
         assert 60 <= ruler_step(scale, 1.0) * scale <= 400 or scale in (0.05, 2000)
+
+
+def test_rulers_are_drawn_anew_only_where_the_view_is_another(lighthouse, monkeypatch):
+    """Beside a trace each mark of a ruler waited for its turn: a pointer that only moved held the window for 0.1 s."""
+    bench, drawn, draw = lighthouse.window.bench, [], rulers._drawn
+    monkeypatch.setattr(rulers, "_drawn", lambda *of: drawn.append(of) or draw(*of))
+    grabbed(bench)
+    begun = len(drawn)
+    for x in range(60, 90, 10):
+        QTest.mouseMove(bench, QPoint(x, 80))
+        bench.repaint()
+    assert len(drawn) == begun
+    bench.zoom(1.5)
+    bench.repaint()
+    assert len(drawn) == begun + 2

@@ -3,8 +3,9 @@
 from PySide6.QtCore import QEvent, QPointF, Qt
 from PySide6.QtGui import QCursor, QNativeGestureEvent
 
-from sketchloom.app.bench.paint import COLOUR_MIME, RULER
+from sketchloom.app.bench.paint import COLOUR_MIME
 from sketchloom.app.bench.painting import Painting
+from sketchloom.app.bench.rulers import RULER
 from sketchloom.app.bench.touch import Touch
 from sketchloom.app.tools.tool import Frame
 from sketchloom.app.work.jobs import close_all

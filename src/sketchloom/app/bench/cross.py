@@ -5,7 +5,7 @@ from PySide6.QtGui import QColor, QPainter, QPen
 from PySide6.QtWidgets import QLineEdit
 
 from sketchloom.app import dyes, theme
-from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.rulers import RULER
 from sketchloom.app.parts.announce import SPEAKER
 from sketchloom.core.base.errors import SettingError
 from sketchloom.core.base.units import parse_length_mm

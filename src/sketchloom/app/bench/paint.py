@@ -7,10 +7,10 @@ from PySide6.QtGui import QColor, QImage, QPainter, QPen, QPolygonF
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import looks
 from sketchloom.app.bench.chips import chip
+from sketchloom.app.bench.rulers import RULER
 from sketchloom.app.bench.view import View, ruler_step
 from sketchloom.core.base.units import MM_PER_IN
 
-RULER = 24
 COLOUR_MIME = "application/x-sketch-loom-colour"
 _RINGED = 0.004
 
@@ -134,76 +134,16 @@ def ringed(places, whole_px: float, mm_per_px: float) -> tuple:
                  for x, y, area in np.asarray(places).reshape(-1, 3).tolist() if area < _RINGED * whole_px)
 
 
-def paint_rulers(painter: QPainter, rect, view: View, unit: str, pointer) -> None:
-    """Rulers along the top and the left edge, in mm or inches."""
-    painter.setRenderHint(QPainter.RenderHint.Antialiasing, False)
-    painter.fillRect(QRectF(0, 0, rect.width(), RULER), QColor(theme.LINEN_LIGHT))
-    painter.fillRect(QRectF(0, 0, RULER, rect.height()), QColor(theme.LINEN_LIGHT))
-    unit_mm = MM_PER_IN if unit == "in" else 1.0
-    step = ruler_step(view.scale, unit_mm)
-    font = painter.font()
-    font.setPixelSize(min(theme.text_px(11), RULER - 11))  # the rulers stay as narrow as they are
-    painter.setFont(font)
-    painter.setPen(QPen(QColor(theme.INK), 1))
-    parts = 5 if unit == "mm" else 4
-    for vertical in (False, True):
-        origin = view.y if vertical else view.x
-        extent = rect.height() if vertical else rect.width()
-        first = int((RULER - origin) / (view.scale * unit_mm * step)) - 1
-        last = int((extent - origin) / (view.scale * unit_mm * step)) + 1
-        ticks = []
-        for i in range(first * parts, last * parts + 1):
-            at = origin + i / parts * step * unit_mm * view.scale
-            if at < RULER:
-                continue
-            long = i % parts == 0
-            tick = 9 if long else 4
-            ticks.append(QLineF(RULER - tick, at, RULER, at) if vertical else QLineF(at, RULER - tick, at, RULER))
-            if long:
-                _ruler_number(painter, vertical, at, f"{i / parts * step:g}")
-        painter.drawLines(ticks)
-    _paint_pointer(painter, pointer)
-    painter.fillRect(QRectF(0, 0, RULER, RULER), QColor(theme.LINEN_DEEP))
-    painter.drawText(QRectF(0, 0, RULER, RULER), Qt.AlignmentFlag.AlignCenter, unit)
-    painter.setPen(QPen(QColor(theme.LINE), 1))
-    painter.drawLine(QPointF(0, RULER), QPointF(rect.width(), RULER))
-    painter.drawLine(QPointF(RULER, 0), QPointF(RULER, rect.height()))
-
-
-def _ruler_number(painter, vertical, at, text):
-    if vertical:
-        painter.save()
-        painter.translate(11, at - 3)
-        painter.rotate(-90)
-        painter.drawText(QPointF(0, 0), text)
-        painter.restore()
-    else:
-        painter.drawText(QPointF(at + 3, 11), text)
-
-
-def _paint_pointer(painter, pointer):
-    if pointer is None:
-        return
-    painter.setPen(QPen(QColor(theme.MADDER), 1))
-    painter.drawLine(QPointF(pointer.x(), 0), QPointF(pointer.x(), RULER))
-    painter.drawLine(QPointF(0, pointer.y()), QPointF(RULER, pointer.y()))
-    painter.setPen(QPen(QColor(theme.INK), 1))
-
-
 def paint_grid(painter: QPainter, rect, view: View, unit: str) -> None:
     """Lines at the labelled marks of the rulers."""
     unit_mm = MM_PER_IN if unit == "in" else 1.0
     gap = ruler_step(view.scale, unit_mm) * unit_mm * view.scale
     pen = QPen(QColor(127, 120, 110, 110), 1)
     painter.setPen(pen)
-    x = view.x % gap
-    while x < rect.width():
-        painter.drawLine(QPointF(x, 0), QPointF(x, rect.height()))
-        x += gap
-    y = view.y % gap
-    while y < rect.height():
-        painter.drawLine(QPointF(0, y), QPointF(rect.width(), y))
-        y += gap
+    wide, high = rect.width(), rect.height()
+    across = np.arange(view.x % gap, wide, gap).tolist()
+    down = np.arange(view.y % gap, high, gap).tolist()
+    painter.drawLines([*(QLineF(x, 0, x, high) for x in across), *(QLineF(0, y, wide, y) for y in down)])
 
 
 def paint_curtain(painter: QPainter, rect, x: float, source_text: str, cut_text: str) -> None:

@@ -6,7 +6,8 @@ from PySide6.QtGui import QColor, QPainter, QPen
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
 from sketchloom.app.bench import paint as bench_paint
-from sketchloom.app.bench.paint import RULER, tint_of
+from sketchloom.app.bench.paint import tint_of
+from sketchloom.app.bench.rulers import RULER
 from sketchloom.app.bench.surface import Surface
 from sketchloom.app.painted import painted
 from sketchloom.app.tools.tool import Frame, draw_line
@@ -36,7 +37,7 @@ class Painting(Surface):
             self.hand.paint(painter, Frame(page))
             self.cross.paint(painter)
         painter.restore()
-        bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
+        self._rulers.paint(painter, self.rect(), self._view, self.unit, self._pointer, self.devicePixelRatioF())
         self._paint_texts(painter)
 
     def _ground(self):

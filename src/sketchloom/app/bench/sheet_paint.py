@@ -8,7 +8,7 @@ from PySide6.QtGui import QBrush, QColor, QPen, QTransform
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench.chips import chip
-from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.rulers import RULER
 from sketchloom.app.work.paths import missing_path
 from sketchloom.core.base.units import MM_PER_IN
 

@@ -7,9 +7,8 @@ from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen
 
 from sketchloom.app import dyes, theme
 from sketchloom.app.bench import chips
-from sketchloom.app.bench import paint as bench_paint
 from sketchloom.app.bench.chips import message
-from sketchloom.app.bench.paint import RULER
+from sketchloom.app.bench.rulers import RULER, Rulers
 from sketchloom.app.bench.sheet_paint import KNOB_PX, Handle, paint_carrier, paint_handle, paint_route
 from sketchloom.app.bench.touch import Touch
 from sketchloom.app.bench.view import View
@@ -46,6 +45,7 @@ class SheetView(Picture):
         self.setMinimumSize(320, 200)
         self.unit, self.ground = "mm", "middle"
         self.with_route = True
+        self._rulers = Rulers()
         self._sheet = self._timed = None
         self._gap, self._trouble = 0.0, (frozenset(), frozenset())
         self._paths: list[QPainterPath] = []
@@ -194,7 +194,7 @@ class SheetView(Picture):
             paint_handle(painter, handle, self._view, self._by if handle.number == self._held else 0.0)
         painter.restore()
         painter.setFont(font)
-        bench_paint.paint_rulers(painter, self.rect(), self._view, self.unit, self._pointer)
+        self._rulers.paint(painter, self.rect(), self._view, self.unit, self._pointer, self.devicePixelRatioF())
         painter.setFont(font)
         text = self._text()
         if text:

@@ -5,8 +5,9 @@ from PySide6.QtGui import QColor, QPainter
 from PySide6.QtWidgets import QPushButton
 
 from sketchloom.app.bench.cross import Cross
-from sketchloom.app.bench.paint import RULER, SourceImage, ringed, tint_of
+from sketchloom.app.bench.paint import SourceImage, ringed, tint_of
 from sketchloom.app.bench.pointed import Pointed
+from sketchloom.app.bench.rulers import RULER, Rulers
 from sketchloom.app.bench.tiles import Content, Tiles
 from sketchloom.app.bench.view import View
 from sketchloom.app.painted import Picture
@@ -31,6 +32,7 @@ class Surface(Picture):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName(self.tr("Bench: the work at true scale"))
         self.setMinimumSize(320, 260)
+        self._rulers = Rulers()
         self._source: SourceImage | None = None
         self._size_mm = (1.0, 1.0)
         self._shown = None
