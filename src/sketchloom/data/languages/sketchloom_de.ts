@@ -9019,6 +9019,25 @@ nächste Start deine Arbeit wieder an.&lt;/p&gt;
     </message>
 </context>
 <context>
+    <name>Figures</name>
+    <message>
+        <source>circle</source>
+        <translation>Kreis</translation>
+    </message>
+    <message>
+        <source>star</source>
+        <translation>Stern</translation>
+    </message>
+    <message>
+        <source>rectangle</source>
+        <translation>Rechteck</translation>
+    </message>
+    <message>
+        <source>polygon</source>
+        <translation>Vieleck</translation>
+    </message>
+</context>
+<context>
     <name>FindingRows</name>
     <message>
         <source>note</source>
@@ -16833,25 +16852,6 @@ seinesgleichen</translation>
     <message>
         <source>The stack pulled apart; drag a sheet to another place</source>
         <translation>Der auseinandergezogene Stapel; ziehe einen Bogen an eine andere Stelle</translation>
-    </message>
-</context>
-<context>
-    <name>by</name>
-    <message>
-        <source>circle</source>
-        <translation>Kreis</translation>
-    </message>
-    <message>
-        <source>star</source>
-        <translation>Stern</translation>
-    </message>
-    <message>
-        <source>rectangle</source>
-        <translation>Rechteck</translation>
-    </message>
-    <message>
-        <source>polygon</source>
-        <translation>Vieleck</translation>
     </message>
 </context>
 <context>

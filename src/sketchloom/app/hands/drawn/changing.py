@@ -2,6 +2,8 @@
 
 import math
 
+from PySide6.QtCore import QCoreApplication
+
 from sketchloom.app.hands.drawn.table import Hand, Table
 from sketchloom.app.stages.cleaning.shape_tools import ALONG, COPY, HIGHER, LOWER, THICKER
 from sketchloom.app.tools.drawing import ShapeTool
@@ -13,10 +15,12 @@ _STEP_MM = 0.25
 """Thicker and thinner, all round; a click more for more."""
 
 
-def figure_names(by) -> dict[str, str]:
-    """Figures that fill a box, by their kinds, in the order in which one takes the place of another; ``by.tr`` has the
-    words."""
-    return {CIRCLE: by.tr("circle"), STAR: by.tr("star"), ROUNDED: by.tr("rectangle"), POLYGON: by.tr("polygon")}
+def figure_names() -> dict[str, str]:
+    """Figures that fill a box, by their kinds, in the order in which one takes the place of another."""
+    return {CIRCLE: QCoreApplication.translate("Figures", "circle"),
+            STAR: QCoreApplication.translate("Figures", "star"),
+            ROUNDED: QCoreApplication.translate("Figures", "rectangle"),
+            POLYGON: QCoreApplication.translate("Figures", "polygon")}
 
 
 class Changing(Hand):
@@ -54,7 +58,7 @@ class Changing(Hand):
         chosen, desk, box = sorted(self._chosen()), self.desk, self._panel.shapes
         if desk is None or not chosen:
             return
-        shapes, names = self._session.document.recipe.shapes, figure_names(self)
+        shapes, names = self._session.document.recipe.shapes, figure_names()
         kinds, made = tuple(names), {}
         for number in chosen:
             shape = shapes[number]

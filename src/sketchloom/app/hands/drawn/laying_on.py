@@ -63,7 +63,7 @@ class LayingOn(Hand):
     def _take_figure(self, kind):
         if self.desk is None:
             return
-        box, names = self._panel.shapes, figure_names(self)
+        box, names = self._panel.shapes, figure_names()
         if kind == PATH:
             tool = SnapTool(self.desk.work.picture)
             tool.taken.connect(
