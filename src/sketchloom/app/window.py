@@ -349,6 +349,11 @@ class Window(QMainWindow):
         """The logbook in the middle, without a panel: it is no stage of the work."""
         self.rail.logbook.setChecked(True)
         self.bench.put_down()
+        self.logging.when_made(self._turn_to_logbook)
+
+    def _turn_to_logbook(self):
+        if not self.rail.logbook.isChecked():
+            return  # a stage was chosen meanwhile
         self.middle.setCurrentWidget(self.logging.page)
         for part in (self.splitter.panel, self.bar, self.findings, self.variants, self.section, self.sheets):
             part.hide()

@@ -17,6 +17,7 @@ from PySide6.QtWidgets import (
 from sketchloom.app import theme
 from sketchloom.app.parts.widgets import button, label
 from sketchloom.app.words import named, told
+from sketchloom.app.work.jobs import Lane
 from sketchloom.core.base.errors import AppError
 from sketchloom.core.formats.dialects import PLACES, SHIPPED, Dialect
 from sketchloom.desk.rehearsal import sample_of
@@ -87,6 +88,7 @@ class DialectsTable(QDialog):
         whole.addLayout(self._buttons())
         self._dialects: list[Dialect] = []
         self._row = -1
+        self._lane: Lane | None = None  # while it is seen: a disc is cut into arcs beside the window
         self._is_filling = False
         self._fill(user_data.dialects())
 
@@ -168,12 +170,28 @@ class DialectsTable(QDialog):
 
     def _show_sample(self):
         self._soon.stop()
-        if self._row < 0:
+        if self._row < 0 or self._lane is None:
             return
         try:
-            self.sample.setPlainText(sample_of(self._typed()))
+            typed = self._typed()
         except AppError as error:
+            self._lane.forget()
             self.sample.setPlainText(told(error.message))
+            return
+        self._lane.run("", lambda _: sample_of(typed), self.sample.setPlainText,
+                       lambda why: self.sample.setPlainText(told(why)))
+
+    def showEvent(self, event):
+        super().showEvent(event)
+        if self._lane is None:
+            self._lane = Lane("sample")
+            self._show_sample()
+
+    def hideEvent(self, event):
+        super().hideEvent(event)
+        if self._lane is not None:
+            self._lane.close()
+            self._lane = None
 
     def _add(self):
         if self._row >= 0 and self._hold():

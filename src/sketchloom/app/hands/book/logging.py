@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from PySide6.QtCore import QObject
+from PySide6.QtCore import QObject, QTimer
 from PySide6.QtWidgets import QFileDialog
 
 from sketchloom.app.hands.book.devices import DeviceKeeping
@@ -35,6 +35,18 @@ class Logging(QObject):
         if self._page is None:
             self._make_page()
         return self._page
+
+    def when_made(self, then) -> None:
+        """Call ``then()`` when the page is there: made in a turn of its own, for making it and showing it at once is
+        long beside a trace."""
+        if self._page is not None:
+            then()
+            return
+
+        def make():
+            _ = self.page
+            QTimer.singleShot(0, self, then)
+        QTimer.singleShot(0, self, make)
 
     @property
     def is_seen(self) -> bool:
