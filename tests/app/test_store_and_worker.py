@@ -328,6 +328,22 @@ def test_who_closes_or_goes_on_while_it_is_saved_finds_it_saved_and_nothing_else
     assert projects.load(path).recipe.size_mm == 80.0 and recovery.left_behind() == []
 
 
+def test_a_saved_work_that_is_saved_again_and_left_meanwhile_ends_without_an_error(lighthouse, smaller, tmp_path,
+                                                                                   monkeypatch):
+    """Seen: the answer came to a document that was gone; what went wrong is looked for by the fixture."""
+    path = tmp_path / "sign.sloom"
+    assert lighthouse.save(path)
+    slow_disk(monkeypatch, projects)
+    document, saved = lighthouse.session.document, []
+    lighthouse.session.saved.connect(saved.append)
+    gone = []
+    document.destroyed.connect(lambda: gone.append(True))
+    lighthouse.session.save(path)
+    lighthouse.open(smaller("panel"))
+    wait(lambda: gone and saved)
+    assert saved == [path] and recovery.left_behind() == []
+
+
 def test_a_full_disk_is_told_and_nothing_counts_as_saved(lighthouse, tmp_path, monkeypatch):
     session = lighthouse.session
     session.change(replace(session.document.recipe, unit="in"), "unit")

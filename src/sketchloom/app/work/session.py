@@ -241,7 +241,8 @@ class Session(QObject):
             if not is_written:
                 self.changed_elsewhere.emit(path)
                 return
-            document.take_saved(saving)
+            if self.document is document:  # else it was left meanwhile, and looked after then
+                document.take_saved(saving)
             disk.quietly(user_data.remember, path)
             self.saved.emit(path)
         self.saving.run(self.tr("Saving {0}").format(path.name), lambda _: writing.result(), take,

@@ -7,7 +7,7 @@ from sketchloom.core.background.finer import finer
 from sketchloom.core.background.first_cut import NEAR, PULL, WORK_PX, lab_of
 from sketchloom.core.background.likeness import Side, features, likeness
 from sketchloom.core.background.thin_parts import thin_part
-from sketchloom.core.background.walks import DROP, KEEP, walked
+from sketchloom.core.background.walks import DROP, KEEP, OUT, walked
 
 _ROOM, _LEAST_ROOM = 0.6, 0.1
 """How far around a stroke things may change: a share of its extent, and of the picture's long side at least."""
@@ -93,7 +93,7 @@ def _share(rgb, own, crossed, against):
     sure = np.flatnonzero(seeds.ravel() == DROP)
     rest = np.flatnonzero(~own.ravel() & ~crossed.ravel())
     sure = sure if len(sure) >= _FEW else rest
-    seeds[own & ~crossed] = DROP  # what was on the stroke's side already is no way from one place to another
+    seeds[own & ~crossed] = OUT  # what was on the stroke's side already is no way from one place to another
     free = np.flatnonzero(seeds.ravel() == 0)
     prior = (seeds == KEEP).astype(float)
     share = prior

@@ -27,6 +27,11 @@ _MINE = 0.1
 _RING = 0.35
 """A stroke is a ring when its ends lie nearer than this share of its length."""
 _BLUR_PX = 0.6
+_AROUND, _CLEAR_PX = 0.08, 3
+"""The ground around an object: so near, a share of the long side, and so far from its edge."""
+_STRANGE, _NEAR_HOLE = 3.0, 80.0
+"""A hole is of another thing than that ground where most of it is so many times as far off as nine tenths of the ground
+itself are; and as ``NEAR``: what looks alike must be near."""
 
 
 def lab_of(rgb) -> np.ndarray:
@@ -65,7 +70,27 @@ def first_cut(rgb, said, steps) -> np.ndarray:
         if round_ + 1 < _ROUNDS:
             keep = Side.of(every, np.flatnonzero(share.ravel() > _SURE), rng)
             drop = Side.of(every, np.flatnonzero(share.ravel() < 1 - _SURE), rng)
-    return share if is_ringed else _hanging_together(share, seeds == KEEP)
+    return _without_strange_holes(share, lab, seeds, rng) if is_ringed else _hanging_together(share, seeds == KEEP)
+
+
+def _without_strange_holes(share, lab, seeds, rng):
+    """Shares with holes kept that look like nothing around the object: an eye, a window, a label, of a colour that the
+    picture has elsewhere."""
+    kept = share >= 0.5
+    _, part = cv2.connectedComponents((~kept).astype(np.uint8), connectivity=4)
+    ground = np.unique(part[seeds == DROP])
+    is_hole = ~kept & ~np.isin(part, ground)
+    away = cv2.distanceTransform((~kept | is_hole).astype(np.uint8), cv2.DIST_L2, 5)
+    around = np.flatnonzero((~kept & ~is_hole & (away > _CLEAR_PX) & (away < _AROUND * max(share.shape))).ravel())
+    at = np.flatnonzero(is_hole.ravel())
+    if not len(at) or not len(around):
+        return share
+    every = features(lab, _NEAR_HOLE)
+    side = Side.of(every, around, rng)
+    strange = side.away(every[at]) > max(_STRANGE * side.spread(every, around, rng, 0.9), _NEW_LAB)
+    holes = np.bincount(part.ravel()[at], minlength=part.max() + 1)
+    odd = np.bincount(part.ravel()[at], strange, minlength=part.max() + 1)
+    return np.where(is_hole & (odd > 0.5 * holes)[part], 1.0, share)
 
 
 def _hanging_together(share, kept):
@@ -80,13 +105,23 @@ def _without_missed(seeds, every, drop, new, reach):
     """Seeds without the sides of a keep stroke that ran beside something thin: background's colours with new ones
     within the stroke's width, px."""
     kept = np.flatnonzero(seeds.ravel() == KEEP)
-    is_new = drop.away(every[kept]) > new
+    away = drop.away(every[kept])
+    is_new = away > min(new, _parting(away))
     fresh = np.ones(seeds.size, np.uint8)
     fresh[kept[is_new]] = 0
-    away = cv2.distanceTransform(fresh.reshape(seeds.shape), cv2.DIST_L2, 5).ravel()
+    beside = cv2.distanceTransform(fresh.reshape(seeds.shape), cv2.DIST_L2, 5).ravel()
     made = seeds.copy()
-    made.ravel()[kept[~is_new & (away[kept] < reach)]] = 0
+    made.ravel()[kept[~is_new & (beside[kept] < reach)]] = 0
     return made if (made == KEEP).any() else seeds
+
+
+def _parting(values):
+    """What parts values best into two kinds (Otsu 1979, "A threshold selection method from gray-level histograms")."""
+    ordered = np.sort(values)
+    below = np.arange(1, len(ordered))
+    sums = np.cumsum(ordered)
+    low, high = sums[:-1] / below, (sums[-1] - sums[:-1]) / (len(ordered) - below)
+    return float(ordered[np.argmax(below * (len(ordered) - below) * (high - low) ** 2)]) if len(below) else np.inf
 
 
 def _ringed(said, steps):

@@ -8,8 +8,8 @@ _LEAK = 0.01
 """Weight of a step over the strongest edge beside 1 where nothing changes."""
 _RESIDUAL, _MOST_STEPS = 2e-3, 200
 """Where the solver stops: shares are read at a half."""
-KEEP, DROP = 1, 2
-"""Seeds: certainly kept, certainly dropped; 0 is not known."""
+KEEP, DROP, OUT = 1, 2, 3
+"""Seeds: certainly kept, certainly dropped, where no walk goes; 0 is not known."""
 
 
 def walked(lab, seeds, prior, pull: float, start=None) -> np.ndarray:
@@ -33,7 +33,8 @@ def walked(lab, seeds, prior, pull: float, start=None) -> np.ndarray:
     free = np.flatnonzero(~fixed)
     if len(free) == 0:
         return share.reshape(shape)
-    known = fixed[one] & fixed[two]
+    out = seeds.ravel() == OUT
+    known = fixed[one] & fixed[two] | out[one] | out[two]
     one, two = one[~known], two[~known]  # between seeds nothing is to be found
     flat = lab.reshape(-1, 3)
     change = ((flat[one] - flat[two]) ** 2).sum(1)
