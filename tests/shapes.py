@@ -4,21 +4,30 @@ import io
 
 import numpy as np
 from PIL import Image
+from scipy import ndimage
 
 from sketchloom.core.picture.picture import Picture, frozen_array
 
-SUB = 16
+SUB, _COARSE = 16, 4
 
 
 def cover_of(inside, size: int) -> np.ndarray:
     """(size, size) share of each pixel for which ``inside(x, y)`` holds, 16 x 16 samples.
 
     The share is off by at most about one part in 256 of a pixel along an edge, which
-    moves a boundary by 0.004 px.
+    moves a boundary by 0.004 px. Pixels are sampled so finely only where 4 x 4 samples of them or of a neighbour
+    differ.
     """
-    at = (np.arange(size * SUB) + 0.5) / SUB
-    mask = inside(at[None, :], at[:, None])
-    return np.broadcast_to(mask, (size * SUB, size * SUB)).reshape(size, SUB, size, SUB).mean((1, 3))
+    at = (np.arange(size * _COARSE) + 0.5) / _COARSE
+    mask = np.broadcast_to(inside(at[None, :], at[:, None]), (size * _COARSE,) * 2)
+    cover = mask.reshape(size, _COARSE, size, _COARSE).mean((1, 3))
+    mixed = ndimage.maximum_filter(cover, 3, mode="nearest") != ndimage.minimum_filter(cover, 3, mode="nearest")
+    within = (np.arange(SUB) + 0.5) / SUB
+    y, x = (at[:, None, None] for at in np.nonzero(mixed))
+    if len(x):
+        fine = inside(x + within[None, None, :], y + within[None, :, None])
+        cover[mixed] = np.broadcast_to(fine, (len(x), SUB, SUB)).mean((1, 2))
+    return cover
 
 
 def grey_of(cover) -> np.ndarray:
