@@ -7,6 +7,8 @@ import pytest
 from hypothesis import HealthCheck, settings
 
 from amounts import examples
+from known import Known
+from sketchloom.evaluate import pipeline
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ["SKETCHLOOM_FONT_PT"] = "10.5"
@@ -22,6 +24,15 @@ def own_folders(tmp_path, monkeypatch):
     """Every test has data and settings folders of its own."""
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path / "data"))
     monkeypatch.setenv("XDG_CONFIG_HOME", str(tmp_path / "config"))
+
+
+@pytest.fixture(autouse=True)
+def what_is_known(request, monkeypatch):
+    """Pipelines without a cache of their own know what other tests worked out, but where a test asks for it ``fresh``
+    or puts something else into the program's place."""
+    is_own = request.node.get_closest_marker("fresh") or "monkeypatch" in request.node._fixtureinfo.argnames
+    if not is_own:
+        monkeypatch.setattr(pipeline, "Cache", Known)
 
 
 @pytest.fixture(autouse=True)

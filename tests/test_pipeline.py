@@ -1,6 +1,7 @@
 """Evaluation of recipes: what is kept, what an edit does, what becomes a finding."""
 
 from dataclasses import replace
+from importlib import import_module
 
 import numpy as np
 import pytest
@@ -14,6 +15,8 @@ from sketchloom.evaluate.pipeline import Pipeline, require_traceable
 from sketchloom.recipe import palette_edits
 from sketchloom.recipe.document import Recipe
 from sketchloom.recipe.parts import PaletteEntry
+
+pytestmark = pytest.mark.fresh
 
 RED, BLUE, GOLD, WHITE = (181, 72, 60), (30, 53, 87), (227, 174, 74), (255, 255, 255)
 
@@ -174,6 +177,7 @@ def test_findings_and_their_mends(target):
     assert Pipeline().evaluate(target, mends.mended(stop, empty)).layers
     with pytest.raises(KeyError):
         Finding("made.up", "note", "no such code")
+    import_module("sketchloom.desk.preflight")  # the rules of plans and releases, too
     assert all(code in RULES for code in mends.mendable())
 
 

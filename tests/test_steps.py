@@ -28,6 +28,8 @@ from sketchloom.recipe.reads import Reads
 from sketchloom.recipe.sections import SECTIONS
 from svgs import whole as whole_svg
 
+pytestmark = pytest.mark.fresh
+
 TRIANGLE = ((0.2, 0.2), (0.7, 0.2), (0.5, 0.7))
 SQUARE = tuple(
     (x, y)
