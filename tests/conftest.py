@@ -8,7 +8,7 @@ from hypothesis import HealthCheck, settings
 
 from amounts import examples
 from known import Known
-from sketchloom.evaluate import pipeline
+from sketchloom.evaluate import carving, pipeline, planning, targets
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 os.environ["SKETCHLOOM_FONT_PT"] = "10.5"
@@ -32,7 +32,8 @@ def what_is_known(request, monkeypatch):
     or puts something else into the program's place."""
     is_own = request.node.get_closest_marker("fresh") or "monkeypatch" in request.node._fixtureinfo.argnames
     if not is_own:
-        monkeypatch.setattr(pipeline, "Cache", Known)
+        for one in (pipeline, planning, carving, targets):
+            monkeypatch.setattr(one, "Cache", Known)
 
 
 @pytest.fixture(autouse=True)

@@ -4,9 +4,11 @@ from PySide6.QtCore import QEvent, QSettings
 from PySide6.QtWidgets import QApplication
 
 from app.known import knowing_driver
+from known import Known
 from sketchloom.app import start
+from sketchloom.app.hands import carving
 from sketchloom.app.mishaps import MISHAPS
-from sketchloom.app.work import disk
+from sketchloom.app.work import aside, disk
 from sketchloom.files.demo_works import demo
 
 
@@ -16,6 +18,14 @@ def no_settings_of_others():
     of the next one's, and with it the scale of the bench."""
     start.application()
     QSettings().clear()
+
+
+@pytest.fixture(autouse=True)
+def what_is_known_beside(request, monkeypatch):
+    """Of looks beside the work and of what is carved, too."""
+    if "monkeypatch" not in request.node._fixtureinfo.argnames:
+        for one in (aside, carving):
+            monkeypatch.setattr(one, "Cache", Known)
 
 
 @pytest.fixture(autouse=True)
