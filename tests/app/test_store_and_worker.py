@@ -19,6 +19,7 @@ from sketchloom.app.work.jobs import Lane
 from sketchloom.app.work.worker import Evaluator
 from sketchloom.core.base.errors import ExportError
 from sketchloom.core.base.progress import breathe
+from sketchloom.desk import mends
 from sketchloom.evaluate.cache import Cache
 from sketchloom.files import project as projects
 from sketchloom.files import recovery, user_data
@@ -326,6 +327,32 @@ def test_who_closes_or_goes_on_while_it_is_saved_finds_it_saved_and_nothing_else
     lighthouse.window.close()
     disk.finish()
     assert projects.load(path).recipe.size_mm == 80.0 and recovery.left_behind() == []
+
+
+def test_what_mends_is_worked_out_beside_the_window_and_left_where_the_work_changed_meanwhile(lighthouse, monkeypatch):
+    """Seen: thickening all narrow places held the window for 0.9 s."""
+    session, threads, mended = lighthouse.session, [], mends.mended
+    session.change(replace(session.document.recipe, size_mm=400.0), "size")
+    work, recipe = lighthouse.settled(), session.document.recipe
+    found = next(f for f in work.findings if f.code == "size.over_carrier")
+
+    def slow(finding, of):
+        threads.append(threading.current_thread())
+        time.sleep(0.2)
+        return mended(finding, of)
+    monkeypatch.setattr(mends, "mended", slow)
+    session.mend(found)
+    assert session.document.recipe is recipe
+    assert "size.over_carrier" not in {f.code for f in lighthouse.settled().findings}
+    assert threading.main_thread() not in threads
+    session.document.undo()
+    lighthouse.settled()
+    session.mend(found)
+    session.change(replace(session.document.recipe, unit="in"), "unit")
+    changed = session.document.recipe
+    lighthouse.settled()
+    now = session.document.recipe
+    assert len(threads) == 2 and (now.unit, now.size_mm) == ("in", changed.size_mm)
 
 
 def test_a_saved_work_that_is_saved_again_and_left_meanwhile_ends_without_an_error(lighthouse, smaller, tmp_path,

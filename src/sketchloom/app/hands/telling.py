@@ -106,7 +106,8 @@ class Telling(QObject):
 
     def mend_all(self, code):
         """Mend every finding of a kind, show it, and offer the way back."""
-        if self._window.session.mend_all(code):
+        def ask():
             text = self.tr("All of this kind are mended as shown on the bench. Keep it so?")
             self._window.notices.say("mended", "ask", text, (
                 (self.tr("Keep"), lambda: None), (self.tr("Take back"), self._window.undo)))
+        self._window.session.mend_all(code, ask)

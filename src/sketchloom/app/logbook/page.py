@@ -54,16 +54,22 @@ class LogbookPage(QWidget):
         self.setAccessibleName(self.tr("Logbook"))
         self._make_frame()
         self.kind, self.unit, self._kept, self.look, self._meant = Job, "mm", [], LIST, None
-        self.jobs, self.tries, self.rates, self.trainer = JobDetails(), TryDetails(), RatesDetails(), Trainer()
-        self.stock = StockForm()
-        self.batches = BatchForm()
-        self.devices = DeviceForm()
+
+    def make(self):
+        """Steps of making all that is in it; it is used when they are done."""
+        self.jobs, self.rates, self.trainer = JobDetails(), RatesDetails(), Trainer()
+        yield
+        self.tries = TryDetails()
+        yield
+        self.stock, self.batches, self.devices = StockForm(), BatchForm(), DeviceForm()
         self.blades = RecordForm(Blade, ("name", "machine", "since", "note"), self.tr("One more"),
                                  self.tr("Keep this tool"))
         self._parts = {Job: self.jobs, Try: self.tries, Stock: self.stock, Batch: self.batches,
                        Device: self.devices, Blade: self.blades}
+        yield
         self._make_head()
         self._make_middle()
+        yield
         self._lay()
         self._enable()
 

@@ -63,6 +63,7 @@ class Session(QObject):
         # what was drawn, each in its turn; nothing pushes it aside, and no Esc either, which ends only the drawing
         self.drawn = Lane("drawn", newest_wins=False)
         self.saving = Lane("saving", newest_wins=False)  # a project, and the copy of one that is left for another
+        self.mending = Lane("mending", newest_wins=False)
         self.aside = Aside(self.cache, self)
         self.leaving = Leaving(self)
         self.evaluator = Evaluator(self.cache, self)
@@ -70,8 +71,8 @@ class Session(QObject):
         self.evaluator.failed.connect(self._evaluation_failed)
         self.evaluator.stopped.connect(self._evaluation_stopped)
         # those a person waits for
-        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.drawn, self.saving,
-                       self.evaluator.lane)
+        self._lanes = (self.opening, self.writing, self.helper, self.tooling, self.mending, self.drawn,
+                       self.saving, self.evaluator.lane)
         self._sign = BusySign(self._lanes, self)
         self._sign.busy.connect(self.busy)
         self._sign.long_work_ended.connect(self.long_work_ended)
@@ -186,17 +187,24 @@ class Session(QObject):
 
     def mend(self, finding) -> None:
         """Change the recipe so that a finding goes away, if that can be done."""
-        if self.work is not None:
-            recipe = mends.mended(finding, self.work)
-            if recipe is not None:
-                self.change(recipe, self.tr("mended finding"))
+        self._mend(lambda work: mends.mended(finding, work), self.tr("mended finding"), lambda: None)
 
-    def mend_all(self, code: str) -> bool:
-        """Mend every finding of a kind; whether anything changed."""
-        recipe = None if self.work is None else mends.mended_all(code, self.work)
-        if recipe is not None:
-            self.change(recipe, self.tr("mended all findings of a kind"))
-        return recipe is not None
+    def mend_all(self, code: str, then=lambda: None) -> None:
+        """Mend every finding of a kind; ``then()`` where that changed anything."""
+        self._mend(lambda work: mends.mended_all(code, work), self.tr("mended all findings of a kind"), then)
+
+    def _mend(self, make, what, then):
+        """Work out beside the window how the exact result is mended, and do it if that result is still shown."""
+        work = self.work
+        if work is None:
+            return
+
+        def take(recipe):
+            if recipe is not None and self.work is work:
+                self.change(recipe, what)
+                then()
+        self.mending.run(self.tr("Mending"), lambda _: make(work), take,
+                         lambda why: self.trouble.emit("evaluate", told(why)))
 
     @property
     def work(self):

@@ -24,7 +24,7 @@ class Logging(QObject):
     def __init__(self, window):
         super().__init__(window)
         self.session, self.say = window.session, window.notices.say
-        self._window, self._page = window, None
+        self._window, self._page, self._steps = window, None, self._make_page()
         self.lane = Lane("logbook", newest_wins=False)  # one thread: the file is its own
         self._book = None
         self.releases, self.stock = Releases(self, window.session), StockKeeping(self, window)
@@ -32,21 +32,22 @@ class Logging(QObject):
     @property
     def page(self):
         """The logbook in the middle of the window."""
-        if self._page is None:
-            self._make_page()
+        while self._page is None:
+            next(self._steps)
         return self._page
 
     def when_made(self, then) -> None:
-        """Call ``then()`` when the page is there: made in a turn of its own, for making it and showing it at once is
+        """Call ``then()`` when the page is there: each step of making it has a turn of its own, for all at once are
         long beside a trace."""
         if self._page is not None:
             then()
             return
 
-        def make():
-            _ = self.page
-            QTimer.singleShot(0, self, then)
-        QTimer.singleShot(0, self, make)
+        def step():
+            if self._page is None:
+                next(self._steps)
+            self.when_made(then)
+        QTimer.singleShot(0, self, step)
 
     @property
     def is_seen(self) -> bool:
@@ -54,10 +55,15 @@ class Logging(QObject):
         return self._page is not None and self._window.middle.currentWidget() is self._page
 
     def _make_page(self):
+        """Steps of making the page."""
         from sketchloom.app.logbook.page import LogbookPage
 
-        page = self._page = LogbookPage(self._window.middle)
+        yield
+        page = LogbookPage(self._window.middle)
+        yield from page.make()
         self._window.middle.addWidget(page)
+        yield
+        self._page = page
         page.asked.connect(self._list)
         page.entry_wanted.connect(lambda kind, number: self.with_book(lambda book: book.one(kind, number),
                                                                       page.show_entry))
@@ -72,6 +78,7 @@ class Logging(QObject):
         self.training = Training(page.trainer, self.say)
         self.rates = RateKeeping(self, self._window.planning)
         self.devices = DeviceKeeping(self, self._window.planning)
+        yield
 
     def turn(self) -> None:
         """The page is seen."""
