@@ -234,6 +234,17 @@ def test_a_sheet_is_sent_to_a_machine_that_cuts_what_was_played(badge, monkeypat
     assert looked_at(badge).send.isHidden()
 
 
+def test_what_is_forgotten_can_no_more_be_sent(badge):
+    """Seen: the button of a file that was gone, and an error that said so."""
+    badge.click("My cutter", badge.window.panels[RELEASE])
+    view, wanted = looked_at(badge), []
+    view.send_wanted.connect(wanted.append)
+    assert not view.send.isHidden() and view.files.count()
+    view.forget()
+    view.send.click()
+    assert view.send.isHidden() and view._controls.isHidden() and not view.files.count() and not wanted
+
+
 def test_a_picture_of_the_bed_puts_the_cuts_where_the_page_lies(badge, tmp_path, monkeypatch):
     monkeypatch.setattr(print_and_cut, "Shot", lambda: Shot(pixels=1600))  # half of what a phone gives
     panel = badge.window.panels[RELEASE]

@@ -29,7 +29,7 @@ class PlayView(QWidget):
         self.files.activated.connect(self._show)
         self.send = button(self.tr("Send this file…"), "file-export",
                            self.tr("To a machine on a line of this computer"))
-        self.send.clicked.connect(lambda: self.send_wanted.emit(self._look))
+        self.send.clicked.connect(lambda: self._look is not None and self.send_wanted.emit(self._look))
         self.send.hide()
         shut = button(self.tr("Back to the work"), "x")
         shut.clicked.connect(self.closed)
@@ -86,9 +86,10 @@ class PlayView(QWidget):
         self.canvas.setFocus()
 
     def forget(self) -> None:
-        """Nothing is shown any more."""
-        self._timer.stop()
-        self._looks, self._look = (), None
+        """Nothing is shown any more, and nothing of it can be sent."""
+        self._looks = ()
+        self.files.clear()
+        self._show(0)
 
     def _show(self, number):
         self._timer.stop()

@@ -43,8 +43,9 @@ def kept_by_strokes(picture, steps, before) -> np.ndarray:
     Notes
     -----
     The strokes up to the first of the second kind make the first cut; without a drop stroke the picture's border stands
-    for one, and the other way round. Each stroke after that corrects it where it runs.
+    for one, and the other way round. Each stroke after that corrects it where it runs; the same again says nothing new.
     """
+    steps = [step for step, before_it in zip(steps, (None, *steps), strict=False) if step != before_it]
     kinds = [step.keep for step in steps]
     first = next((n + 1 for n, kind in enumerate(kinds) if kind != kinds[0]), len(steps))
     cuts = picture.__dict__.setdefault("_cuts", {})
