@@ -284,3 +284,14 @@ def test_what_hangs_together_by_a_hair_is_told_when_it_is_chosen(driver, tmp_pat
     assert faces[150, 90] != faces[150, 210]
     assert chosen(person)[0] == (REGION, faces[150, 90])  # it stays chosen, now by itself
     assert person.gestures <= 4
+
+
+def test_a_box_drawn_while_the_result_is_gone_chooses_nothing(person):
+    """Seen: an error, where one colour alone was shown and another work was being opened."""
+    only = person.window.panels[CLEAN].regions._only
+    only.setCurrentIndex(only.findData(NIGHT))
+    only.activated.emit(only.currentIndex())
+    person.driver.session.latest = None
+    person.window.cleaning.refresh()
+    person.window.choosing._choose_within(((0.0, 0.0), (1.0, 0.0), (1.0, 1.0)), False)
+    assert person.window.cleaning.desk is None and not chosen(person)

@@ -248,6 +248,8 @@ class Cleaning(QObject):
 
     def _shown(self, faces):
         """Those of some faces that are shown and may be acted on."""
+        if self.desk is None:  # the result went while a hand drew
+            return ()
         only = self._panel.regions.only()
         hidden = None if only is None else self.desk.others(only)
         return tuple(face for face in faces if (hidden is None or not hidden[face]) and self._may(face, face))
@@ -271,7 +273,7 @@ class Cleaning(QObject):
 
     def alike(self, face: int, likeness) -> tuple[int, ...]:
         """Regions shown that are like one."""
-        return self._shown(self.desk.alike(face, likeness))
+        return () if self.desk is None else self._shown(self.desk.alike(face, likeness))
 
     def _act_within(self, points):
         self._act(self.within(points), False)
