@@ -14078,6 +14078,10 @@ seinesgleichen</translation>
         <translation>{0} Bilder werden geöffnet</translation>
     </message>
     <message>
+        <source>Mending</source>
+        <translation>Wird behoben</translation>
+    </message>
+    <message>
         <source>Saving {0}</source>
         <translation>{0} wird gespeichert</translation>
     </message>
