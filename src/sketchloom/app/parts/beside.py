@@ -39,6 +39,6 @@ def hush_beside(field: QWidget) -> None:
     about = field.objectName() or str(id(field))
     for said in field.window().findChildren(QLabel, "trouble"):
         if said.property(_NAME) == about:
+            said.setProperty(_NAME, "")  # it is gone only when the event that took it away has ended
             said.hide()
-            said.setParent(None)
             said.deleteLater()

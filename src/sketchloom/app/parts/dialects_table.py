@@ -88,7 +88,7 @@ class DialectsTable(QDialog):
         whole.addLayout(self._buttons())
         self._dialects: list[Dialect] = []
         self._row = -1
-        self._lane: Lane | None = None  # while it is seen: a disc is cut into arcs beside the window
+        self._lane = self._ended = None  # a lane while it is seen: a disc is cut into arcs beside the window
         self._is_filling = False
         self._fill(user_data.dialects())
 
@@ -191,7 +191,8 @@ class DialectsTable(QDialog):
         super().hideEvent(event)
         if self._lane is not None:
             self._lane.close()
-            self._lane = None
+            # held until the next one is: what its own thread let go of last would be taken down beside the window
+            self._ended, self._lane = self._lane, None
 
     def _add(self):
         if self._row >= 0 and self._hold():
