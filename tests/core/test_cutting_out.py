@@ -12,12 +12,11 @@ from hypothesis import strategies as st
 import shapes
 from amounts import examples
 from bench.objects.run import measured
-from sketchloom.core.background.corrections import corrected
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import Background, BackgroundStep
 from sketchloom.core.background.strokes import kept_by_strokes, stroke_mask
 from sketchloom.core.background.thin_parts import thin_part
-from sketchloom.core.background.walks import DROP, KEEP, walked
+from sketchloom.core.background.walks import DROP, KEEP, OUT, walked
 from sketchloom.core.base.colour import srgb_to_lab
 
 SIDE = 360
@@ -179,27 +178,26 @@ def test_the_walk_is_the_solution_of_its_equations(pull):
     assert share[4, 2] == 1 and share[4, 8] == 0
 
 
-def with_discs(*discs):
-    """The photograph with discs (x, y, radius, colour) painted on."""
-    pixels = photograph()[1].rgb.astype(float)
-    for x, y, radius, colour in discs:
-        cover = shapes.cover_of(shapes.disc(x, y, radius), SIDE)[..., None]
-        pixels = pixels * (1 - cover) + np.array(colour) * cover
-    return shapes.picture(np.rint(pixels).astype(np.uint8))
-
-
 def test_what_lies_within_a_thing_is_its_own_though_the_picture_has_its_colours_elsewhere():
     """Number 105 of the rule of the bench of objects: 0.93 while a hole went for any colour of the ground."""
     assert measured(105).overlap[2] > 0.97
 
 
-def test_a_click_into_a_hole_fills_all_of_it_and_nothing_else():
-    """Seen: it kept a dot in the middle, since what is kept around stood for what is not."""
-    picture = with_discs((185, 185, 32, (245, 245, 240)), (185, 185, 16, (40, 30, 35)))
-    far = np.hypot(*(np.mgrid[:SIDE, :SIDE] - 184.5))
-    hole, was = far < 15, (photograph()[0] > 0.5) & (far > 31)
-    now = corrected(picture, was, (*FIRST, stroke(True, (185, 185), width=0.01)), stroke_mask)
-    assert now[hole].mean() > 0.99 and not (now & ~was)[far > 18].any()
+def test_what_is_out_parts_and_speaks_for_neither_side():
+    """What a correction's side has already is no way from place to place; as dropped it would speak against a hole in
+    it."""
+    lab, prior = np.zeros((9, 9, 3), np.float32), np.full((9, 9), 0.5)
+    shares = []
+    for rim in (OUT, DROP):
+        seeds = np.full((9, 9), rim, np.uint8)
+        seeds[1:-1, 1:-1] = 0
+        seeds[4, 4] = KEEP
+        shares.append(walked(lab, seeds, prior, 0.08)[1:-1, 1:-1])
+    assert shares[0].min() > 0.5 > shares[1].min()
+    beyond = np.full((3, 5), 0, np.uint8)
+    beyond[:, 2], beyond[1, 0], beyond[1, 4] = OUT, KEEP, DROP
+    share = walked(lab[:3, :5], beyond, prior[:3, :5], 0.01)
+    assert share[:, :2].min() > 0.5 > share[:, 3:].max()
 
 
 def test_a_stroke_that_ran_beside_a_stalk_over_a_colourful_ground_means_the_stalk():

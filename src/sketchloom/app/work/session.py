@@ -199,11 +199,16 @@ class Session(QObject):
         if work is None:
             return
 
+        def made(progress):
+            recipe = make(work)
+            progress.step(1, 1, "")  # who cancelled meanwhile wants nothing of it
+            return recipe
+
         def take(recipe):
             if recipe is not None and self.work is work:
                 self.change(recipe, what)
                 then()
-        self.mending.run(self.tr("Mending"), lambda _: make(work), take,
+        self.mending.run(self.tr("Mending"), made, take,
                          lambda why: self.trouble.emit("evaluate", told(why)))
 
     @property
