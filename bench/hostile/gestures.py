@@ -10,6 +10,7 @@ from dataclasses import dataclass, field, fields, is_dataclass
 from pathlib import Path
 
 import numpy as np
+import shiboken6
 from PySide6.QtCore import QEventLoop, QPoint, QPointF, Qt, QTimer
 from PySide6.QtGui import QWheelEvent
 from PySide6.QtTest import QTest
@@ -92,8 +93,13 @@ class _Hand:
             field_ = self.rng.choice(fields)
             field_.setFocus()
             field_.selectAll()
-            QTest.keyClicks(field_, self.rng.choice(_TYPED))
-            QTest.keyClick(field_, self.rng.choice((Qt.Key.Key_Return, Qt.Key.Key_Escape, Qt.Key.Key_Tab)))
+            ending = self.rng.choice((Qt.Key.Key_Return, Qt.Key.Key_Escape, Qt.Key.Key_Tab))
+            for key in (*self.rng.choice(_TYPED), ending):
+                # letter by letter: one that takes its own field away is a fault, and the next would fall into memory
+                # that is gone
+                if not shiboken6.isValid(field_):
+                    raise RuntimeError("the field went away while it was typed into")
+                QTest.keyClick(field_, key)
 
     def choose(self):
         boxes = self._seen(QComboBox)

@@ -1,5 +1,7 @@
 """The Source stage in the real window: pages, preparing, tools on the bench, background, scanner, several files."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from PIL import Image
@@ -13,6 +15,7 @@ from core.test_documents import RED, SQUARE, pdf
 from sketchloom.app.parts.layer_order import LayerOrderDialog
 from sketchloom.app.parts.scanner import ScannerDialog
 from sketchloom.app.stages.numbers import SOURCE, TRACE
+from sketchloom.core.picture.preparing.steps import Preparation
 from sketchloom.files.opening import in_name_order
 
 SIZE = 240
@@ -277,3 +280,18 @@ def test_corners_dragged_across_each_other_are_told_and_change_nothing(driver, r
     preparing.take_page(((0.16, 0.67), (0.92, 0.08), (0.92, 0.92), (0.59, 0.17)))
     said = [one.text() for one in driver.window.findChildren(QLabel, "trouble") if one.isVisible()]
     assert any("go across each other" in text for text in said) and recipe(driver) == before
+
+
+def test_a_frame_with_next_to_nothing_of_the_picture_is_told_and_changes_nothing(driver, ring_file):
+    driver.open(ring_file)
+    driver.session.change(replace(recipe(driver), preparation=Preparation(room=(0.0, 0.0, 0.5, 0.0))), "room")
+    driver.settled()
+    before = recipe(driver)
+    # on the room beside the picture; and, after crops, less than a hundredth of the whole
+    for crop, frame in ((None, (0.8, 0.0, 1.0, 0.5)), ((0.0, 0.0, 0.02, 0.02), (0.0, 0.0, 0.2, 0.2))):
+        driver.session.change(replace(before, preparation=replace(before.preparation, crop=crop)), "crop")
+        driver.settled()
+        asked = recipe(driver)
+        driver.window.panels[0].preparing.take_crop(frame)
+        said = [one.text() for one in driver.window.findChildren(QLabel, "trouble") if one.isVisible()]
+        assert any("Too little of the picture" in text for text in said) and recipe(driver) == asked

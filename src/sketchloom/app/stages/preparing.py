@@ -114,7 +114,11 @@ class PreparingBox(QWidget):
         a, c = (min(max(v * (1 + left + right) - left, 0.0), 1.0) for v in shares[::2])
         b, d = (min(max(v * (1 + top + bottom) - top, 0.0), 1.0) for v in shares[1::2])
         wide, high = x1 - x0, y1 - y0
-        self._emit(self.tr("crop"), room=None, crop=(x0 + a * wide, y0 + b * high, x0 + c * wide, y0 + d * high))
+        try:
+            self._emit(self.tr("crop"), room=None, crop=(x0 + a * wide, y0 + b * high, x0 + c * wide, y0 + d * high))
+        except SettingError:
+            say_beside(self._crop, self.tr("Too little of the picture lies in this frame; nothing was changed. Drag it "
+                                           "around what to keep."))
 
     def take_lean(self, degrees) -> None:
         """A line that should be level or upright leans by so much clockwise."""

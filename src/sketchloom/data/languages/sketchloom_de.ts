@@ -12737,6 +12737,10 @@ seinesgleichen</translation>
         <translation>Beschnitt</translation>
     </message>
     <message>
+        <source>Too little of the picture lies in this frame; nothing was changed. Drag it around what to keep.</source>
+        <translation>In diesem Rahmen liegt zu wenig vom Bild; nichts wurde geändert. Zieh ihn um das, was bleiben soll.</translation>
+    </message>
+    <message>
         <source>straighten</source>
         <translation>Ausrichten</translation>
     </message>
