@@ -12,7 +12,7 @@ from sketchloom.core.base.colour import ciede2000, from_hex, srgb_to_lab
 from sketchloom.core.planar.cracks import OUTSIDE
 
 _STEP_PX, _OVER_PX, _NEAR_PX = 0.5, 3.0, 2.0
-_CORNER, _SMOOTH = np.radians(28.0), np.radians(8.0)
+_CORNER, _SMOOTH, _END = np.radians(28.0), np.radians(8.0), np.radians(45.0)
 _FAR_DE, _LEAST_PX = 12.0, 4.0
 
 
@@ -21,10 +21,11 @@ class Figures:
     """``mean_px``, ``p95_px`` from the truth both ways; ``segments``: those of the map, each counted once, over the
     visible stretches of the artist's; ``stacked``: those of the layers' file over the same; ``bumps``: how often
     curvature changes along smooth runs, over the truth's; ``near``: share of nodes nearer than 2 px to another on a
-    smooth run; ``jump_deg``: the largest change of direction at nodes that are no corners; ``lost``: share of the
-    outline that is farther than 2 px from any of ours; ``far``: share of the page over CIEDE2000 12 from the picture;
-    ``tiny``: faces under 4 px²; ``pieces``: faces of the map over the areas of the truth, which dashes of one line
-    drive up."""
+    smooth run; ``needless``: those of them between which the line hardly turns, so that they are not the end of a
+    thin stroke or the half of a dot, which an author draws by two nodes too; ``jump_deg``: the largest change of
+    direction at nodes that are no corners; ``lost``: share of the outline that is farther than 2 px from any of
+    ours; ``far``: share of the page over CIEDE2000 12 from the picture; ``tiny``: faces under 4 px²; ``pieces``:
+    faces of the map over the areas of the truth, which dashes of one line drive up."""
 
     mean_px: float
     p95_px: float
@@ -40,6 +41,7 @@ class Figures:
     extra: int
     seconds: float
     pieces: float = 1.0
+    needless: float = 0.0
 
 
 def figures(work, truth, ground, rgb, seconds: float) -> Figures:
@@ -47,12 +49,13 @@ def figures(work, truth, ground, rgb, seconds: float) -> Figures:
     lines, count, _ = places.map_lines(work, None)
     mean, p95 = places.both_ways(lines, truth.boundary)
     missing, extra = (0, 0) if work.reading == "tone" else places.colour_score(work, truth, ground)
-    jump, near = _nodes(work)
+    jump, near, needless = _nodes(work)
     return Figures(
         mean, p95, count / max(truth.segments, 1),
         sum(layer.outline.segments for layer in work.layers) / max(truth.segments, 1),
         bumpiness(lines, truth.boundary), near, jump, _lost(lines, truth.boundary), far_share(work, rgb),
-        places.tiny_pieces(work), missing, extra, seconds, _pieces(work, truth, rgb.shape))
+        places.tiny_pieces(work), missing, extra, seconds, _pieces(work, truth, rgb.shape),
+        needless)
 
 
 def _pieces(work, truth, shape):
@@ -65,7 +68,7 @@ def _pieces(work, truth, shape):
 
 def _nodes(work):
     """The largest change of direction at smooth nodes inside arcs, degrees, and the share of smooth nodes that lie
-    near another."""
+    near another: all, and those that the line does not turn between."""
     curves, planar = work.traced.curves, work.traced.planar
     inner = planar.left != OUTSIDE
     arc = np.repeat(np.arange(planar.arc_count), np.diff(curves.starts))
@@ -74,7 +77,7 @@ def _nodes(work):
     follower = np.where(last, np.where(planar.closed[arc], curves.starts[arc], -1), index + 1)
     use = np.flatnonzero(inner[arc] & (follower >= 0) & (follower != index))
     if not len(use):
-        return 0.0, 0.0
+        return 0.0, 0.0, 0.0
     c = curves.controls / places.fineness(work)
     def way(k, ends):
         for a, b in ends:
@@ -85,13 +88,22 @@ def _nodes(work):
         return best
     out = way(use, ((2, 3), (1, 3), (0, 3)))
     on = way(follower[use], ((0, 1), (0, 2), (0, 3)))
-    turn = np.abs(np.arctan2(out[:, 0] * on[:, 1] - out[:, 1] * on[:, 0], (out * on).sum(1)))
+    turn = _turn(out, on)
     smooth = turn < _SMOOTH
     length = np.hypot(*(c[:, 3] - c[:, 0]).T)
     is_smooth = np.zeros(len(c), bool)
     is_smooth[use[smooth]] = True
     close = is_smooth[use] & (length[follower[use]] < _NEAR_PX) & is_smooth[follower[use]]
-    return float(np.degrees(turn[smooth].max(initial=0.0))), float(close.sum() / max(smooth.sum(), 1))
+    between = follower[use[close]]
+    straight_on = _turn(way(between, ((0, 1), (0, 2), (0, 3))), way(between, ((2, 3), (1, 3), (0, 3)))) < _END
+    count = max(smooth.sum(), 1)
+    return (float(np.degrees(turn[smooth].max(initial=0.0))), float(close.sum() / count),
+            float(straight_on.sum() / count))
+
+
+def _turn(a, b):
+    """(K,) angles between directions, radians."""
+    return np.abs(np.arctan2(a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0], (a * b).sum(1)))
 
 
 def _sampled(line):

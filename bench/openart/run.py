@@ -99,7 +99,7 @@ def run(names, aside: bool | None, grown: bool = False):
 def show(results, worst: int = 6) -> None:
     out, files = sys.stdout, chosen()
     out.write(f"{'condition':<11}{'mean':>7}{'95 %':>7}{'segm':>6}{'worst':>6}{'stack':>6}{'worst':>6}{'bumps':>7}"
-              f"{'near':>7}{'jump':>6}{'pieces':>7}{'lost':>7}{'worst':>6}{'far':>7}{'tiny':>5}{'exact':>6}{'s':>6}\n")
+              f"{'near':>7}{'needl':>7}{'jump':>6}{'pieces':>7}{'lost':>7}{'worst':>6}{'far':>7}{'tiny':>5}{'exact':>6}{'s':>6}\n")
     for name in (*CONDITIONS, _CURVES):
         rows = [(n, r) for n, c, r in results if c == name]
         for n, r in rows:
@@ -115,7 +115,7 @@ def show(results, worst: int = 6) -> None:
         exact = float(np.mean((of("missing") == 0) & (of("extra") == 0)))
         out.write(f"{name:<11}{middle('mean_px'):7.3f}{middle('p95_px'):7.3f}{middle('segments'):6.2f}"
                   f"{of('segments').max():6.1f}{middle('stacked'):6.2f}{of('stacked').max():6.1f}{middle('bumps'):7.2f}"
-                  f"{of('near').mean():7.3f}{middle('jump_deg'):6.2f}{middle('pieces'):7.2f}"
+                  f"{of('near').mean():7.3f}{of('needless').mean():7.3f}{middle('jump_deg'):6.2f}{middle('pieces'):7.2f}"
                   f"{of('lost').mean():7.4f}{of('lost').max():6.2f}"
                   f"{of('far').mean():7.4f}{int(of('tiny').sum()):5d}{exact:6.2f}{middle('seconds'):6.2f}\n")
         for n, r in sorted(rows, key=lambda row: -row[1].segments)[:worst]:

@@ -1,6 +1,7 @@
 """Chords and curves that cross: found as a general geometry library finds them, and mended."""
 
 import itertools
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -16,6 +17,7 @@ from sketchloom.core.curves import curveset, mending
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.curveset import flatten, line_controls
+from sketchloom.core.curves.splicing import Spliced
 
 places = arrays(
     np.float64, st.tuples(st.integers(2, 40), st.just(4)), elements=st.integers(-120, 120).map(lambda v: v / 8)
@@ -84,7 +86,7 @@ def test_two_curves_between_close_points_are_parted():
     flat = line_controls(np.array([[0.0, 5.0], [0.0, 5.5]]), np.array([upper[-1], lower[-1]]))
     flat[0, 1:3], flat[1, 1:3] = [[13, 9], [27, 2]], [[13, 3], [27, 8]]
     number = np.array([0, 1])
-    spliced = mending.Spliced(
+    spliced = Spliced(
         flat,
         np.zeros(2, bool),
         np.zeros(2),
@@ -108,13 +110,33 @@ def test_two_curves_between_close_points_are_parted():
         assert (curves.controls[part][1:, 0] == curves.controls[part][:-1, 3]).all()
 
 
+def test_what_crosses_in_one_spot_is_not_in_pieces_all_along():
+    """Two arcs half a pixel apart of which one slips under the other over four pixels."""
+    x = np.arange(81.0)
+    base = np.concatenate([np.stack([x, y + np.sin(x / 9)], -1) for y in (5.0, 5.5)])
+    points = base.copy()
+    points[38:43, 1] += 0.8
+    number, first, last = np.array([0, 1]), np.array([0, 81]), np.array([80, 161])
+    spliced = Spliced(line_controls(points[first], points[last]), np.zeros(2, bool), np.zeros(2), number, first, last,
+                      points, base, np.array([0, 81, 162]), number, np.full(162, -1))
+    bow = np.array([[0, 0], [0, 3], [0, -3], [0, 0]])
+    spliced = replace(spliced, controls=spliced.controls + np.stack([bow, -bow]))
+    mended = mending.without_crossings(spliced, 0.3)
+    assert len(crossings(mended.controls, mended.straight)) == 0
+    assert len(mended.arc) < 12  # 17 where nothing is joined again
+    xy, starts = flatten(mended.controls, mended.straight, 0.004)
+    line = shapely.LineString(np.concatenate([xy[:starts[np.searchsorted(mended.arc, 1)]], points[[80]]]))
+    away = shapely.distance(line, shapely.points(base[:81]))
+    assert away[:34].max() < 0.3 and away[47:].max() < 0.3
+
+
 def test_points_that_cross_go_back_to_their_pixels():
     x = np.arange(12.0)
     base = np.concatenate([np.stack([x, np.full(12, 3.0)], -1), np.stack([x, np.full(12, 4.0)], -1)])
     points = base.copy()
     points[4:8, 1] += 1.6  # the upper points have slipped under the lower ones
     controls = line_controls(points[[0, 12]], points[[11, 23]])
-    spliced = mending.Spliced(
+    spliced = Spliced(
         controls,
         np.ones(2, bool),
         np.zeros(2),

@@ -69,18 +69,22 @@ def _divide(points, spans, tolerance, progress):
     level = 0
     while len(spans):
         progress.step(level, level + 1, "Fitting curves")
-        controls, straight, error, worst = _fit_level(points, spans, tolerance)
+        controls, straight, error, worst = fit_level(points, spans, tolerance)
         breathe()
-        # a handful of points may be missed by more: dividing them would follow their grain
-        few = (spans.last - spans.first < 4) & (error <= _FEW_MAY_MISS * tolerance)
-        good = straight | (error <= tolerance) | few
+        good = is_good(spans, straight, error, tolerance)
         done.append((spans.pick(good), controls[good], straight[good], error[good]))
         spans = _split(points, spans.pick(~good), worst[~good])
         level += 1
     return ordered(done)
 
 
-def _fit_level(points, spans, tolerance):
+def is_good(spans: Spans, straight, error, tolerance) -> np.ndarray:
+    """(K,) bool: what keeps to its points."""
+    # a handful of points may be missed by more: dividing them would follow their grain
+    return straight | (error <= tolerance) | ((spans.last - spans.first < 4) & (error <= _FEW_MAY_MISS * tolerance))
+
+
+def fit_level(points, spans: Spans, tolerance):
     """One cubic or line for each span: controls, which are lines, error and its worst point."""
     starts = ragged.lengths_to_starts(spans.last - spans.first + 1)
     run = ragged.owner(starts)
@@ -198,7 +202,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
         joined = (spans.last[:-1] == spans.first[1:]) & spans.smooth_last[:-1] & spans.smooth_first[1:]
         joined &= ~(fitted.straight[:-1] & fitted.straight[1:]) & ~spans.line[:-1] & ~spans.line[1:]
         joined &= ~refused[spans.last[:-1]]
-        pair = _alternate(joined, turn % 2)
+        pair = alternate(joined, turn % 2)
         if len(pair) == 0:
             if turn % 2:
                 break
@@ -206,7 +210,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
         progress.step(turn, rounds, "Joining curves")
         one = Spans(spans.first[pair], spans.last[pair + 1], spans.leave[pair], spans.arrive[pair + 1],
                     spans.smooth_first[pair], spans.smooth_last[pair + 1], np.zeros(len(pair), bool))
-        controls, straight, error, _ = _fit_level(points, one, tolerance)
+        controls, straight, error, _ = fit_level(points, one, tolerance)
         good = straight | (error <= tolerance)
         refused[spans.last[pair[~good]]] = True
         if not good.any():
@@ -220,7 +224,7 @@ def _merge_back(points, fitted, tolerance, progress, rounds: int = 6):
     return fitted
 
 
-def _alternate(joined, parity):
+def alternate(joined, parity) -> np.ndarray:
     """Positions of joints, no two of which share a span."""
     at = np.flatnonzero(joined)
     run_begin = np.diff(at, prepend=-9) > 1

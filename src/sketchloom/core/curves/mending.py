@@ -1,6 +1,6 @@
 """Curves that cross are fitted again, closer to their points, until none do."""
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
@@ -8,9 +8,11 @@ from sketchloom.core.base import ragged
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.chords import crossing_chords
 from sketchloom.core.curves.crossings import crossings
-from sketchloom.core.curves.curveset import CurveSet, line_controls
+from sketchloom.core.curves.curveset import line_controls
 from sketchloom.core.curves.fit import fit_spans
+from sketchloom.core.curves.rejoining import rejoined
 from sketchloom.core.curves.spans import Spans
+from sketchloom.core.curves.splicing import Spliced, beside, directions, shapes_of, with_pulled
 
 _ROUNDS = (0.8, 0.6, 0.35, 0.1, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0)
 """Shares of the tolerance, round by round; in the last ones the points themselves are joined."""
@@ -21,37 +23,6 @@ _PULLED_BACK = (0.5, 0.2, 0.0)
 """
 _BESIDE = 2
 """Points of so many neighbours on each side are fitted with what crosses."""
-_NEAR_PX = 8.0
-"""Side of the cells that curves are sorted into for finding pairs."""
-
-
-@dataclass(frozen=True, slots=True, eq=False)
-class Spliced:
-    """Segments with the points they were fitted to, in the order of arcs and points.
-
-    ``controls`` (S, 4, 2), ``straight``, ``miss`` (S,) as of a CurveSet; ``arc`` (S,);
-    ``first``, ``last`` (S,) the points from and to which a segment was fitted; pieces of one
-    exact shape share them. ``points`` (N, 2) in rings with offsets ``starts`` (R + 1,), closed
-    ones with their first point repeated; ``ring_arc`` (R,) the arc of each; ``base`` (N, 2) their
-    places in the pixel grid, or None; ``together`` (N,) number shared by points that are one
-    place, -1 elsewhere; ``pulled_px`` (N,) how far points were pulled back, None for not at all.
-    """
-
-    controls: np.ndarray
-    straight: np.ndarray
-    miss: np.ndarray
-    arc: np.ndarray
-    first: np.ndarray
-    last: np.ndarray
-    points: np.ndarray
-    base: np.ndarray | None
-    starts: np.ndarray
-    ring_arc: np.ndarray
-    together: np.ndarray
-    pulled_px: np.ndarray | None = None
-
-    def curves(self, arcs: int) -> CurveSet:
-        return CurveSet(self.controls, self.straight, self.miss, np.searchsorted(self.arc, np.arange(arcs + 1)))
 
 
 def without_crossings(spliced: Spliced, tolerance_px: float, *, few: bool = False, progress=QUIET) -> Spliced:
@@ -64,7 +35,7 @@ def without_crossings(spliced: Spliced, tolerance_px: float, *, few: bool = Fals
     tangents. Where the points themselves cross, they are pulled back towards the pixels they
     were found from, which cannot.
     """
-    crossing = _crossing(spliced)
+    crossing, before = _crossing(spliced), spliced
     for number, share in enumerate(_ROUNDS):
         if not crossing.any():
             break
@@ -74,8 +45,8 @@ def without_crossings(spliced: Spliced, tolerance_px: float, *, few: bool = Fals
             crossing |= moved
         spliced, fresh = _refitted(spliced, crossing, share * tolerance_px, few)
         # only what has changed, or lies beside it, can cross now
-        crossing = _crossing(spliced, _beside(spliced.controls, fresh))
-    return spliced
+        crossing = _crossing(spliced, beside(spliced.controls, fresh))
+    return spliced if spliced is before else rejoined(spliced, before, tolerance_px)
 
 
 def _crossing(spliced, among=slice(None)):
@@ -87,44 +58,20 @@ def _crossing(spliced, among=slice(None)):
     return _with_all_pieces(spliced, found)
 
 
-def _beside(controls, fresh):
-    """(S,) bool: segments whose box comes near that of a segment marked."""
-    a, b, c, d = (controls[:, k] for k in range(4))
-    low = np.floor(np.minimum(np.minimum(a, b), np.minimum(c, d)) * (1 / _NEAR_PX)).astype(np.intp)
-    high = np.floor(np.maximum(np.maximum(a, b), np.maximum(c, d)) * (1 / _NEAR_PX)).astype(np.intp) + 1
-    origin = low.min(0)
-    low, high = low - origin, high - origin
-    # boxes are laid down by their corners, then counted by sums over rows and columns
-    laid = np.zeros((high[:, 1].max() + 1, high[:, 0].max() + 1), np.int32)
-    (x0, y0), (x1, y1) = low[fresh].T, high[fresh].T
-    for y, x, sign in ((y0, x0, 1), (y0, x1, -1), (y1, x0, -1), (y1, x1, 1)):
-        np.add.at(laid, (y, x), sign)
-    mask = laid[:-1, :-1].cumsum(0).cumsum(1) > 0
-    total = np.pad(mask.cumsum(0).cumsum(1), ((1, 0), (1, 0)))
-    return (total[high[:, 1], high[:, 0]] - total[low[:, 1], high[:, 0]] - total[high[:, 1], low[:, 0]]
-            + total[low[:, 1], low[:, 0]]) > 0
-
-
 def _with_all_pieces(spliced, found):
-    shape = _shapes(spliced)
+    shape = shapes_of(spliced)
     return np.logical_or.reduceat(found, shape[:-1])[ragged.owner(shape)] if len(found) else found
-
-
-def _shapes(spliced):
-    """Offsets of the runs of segments that share their points."""
-    fresh = (np.diff(spliced.first, prepend=-1) != 0) | (np.diff(spliced.arc, prepend=-1) != 0)
-    return np.append(np.flatnonzero(fresh), len(spliced.arc))
 
 
 def _refitted(spliced, which, tolerance, few):
     """The segments marked fitted again, for tolerance 0 their points joined; and which are new."""
-    shape = _shapes(spliced)
+    shape = shapes_of(spliced)
     chosen = np.flatnonzero(which[shape[:-1]])
     head, tail = shape[chosen], shape[chosen + 1] - 1
     first, last = spliced.first[head], spliced.last[head]
     if tolerance > 0:
-        leave = _direction(spliced.controls[head, 1] - spliced.controls[head, 0])
-        arrive = _direction(spliced.controls[tail, 2] - spliced.controls[tail, 3])
+        leave = directions(spliced.controls[head, 1] - spliced.controls[head, 0])
+        arrive = directions(spliced.controls[tail, 2] - spliced.controls[tail, 3])
         yes, no = np.ones(len(first), bool), np.zeros(len(first), bool)
         fitted = fit_spans(spliced.points, Spans(first, last, leave, arrive, yes, yes, no), tolerance, few=few)
         controls, straight, miss = fitted.controls, fitted.straight, fitted.miss
@@ -139,11 +86,7 @@ def _refitted(spliced, which, tolerance, few):
         new_last = new_first + 1
         controls = line_controls(spliced.points[new_first], spliced.points[new_last])
         straight, miss = np.ones(len(new_first), bool), np.zeros(len(new_first))
-    if spliced.pulled_px is not None:
-        # a curve misses its outline by what its points were pulled aside, too
-        reach = ragged.lengths_to_starts(new_last - new_first + 1)
-        own = np.arange(reach[-1]) + np.repeat(new_first - reach[:-1], new_last - new_first + 1)
-        miss = miss + ragged.reduce_pieces(np.maximum, spliced.pulled_px[own], reach)
+    miss = with_pulled(spliced, new_first, new_last, miss)
     new_arc = spliced.ring_arc[np.searchsorted(spliced.starts, new_first, side="right") - 1]
     stay = ~which
     def mixed(old, new):
@@ -154,11 +97,6 @@ def _refitted(spliced, which, tolerance, few):
         spliced, controls=mixed(spliced.controls, controls)[order], straight=mixed(spliced.straight, straight)[order],
         miss=mixed(spliced.miss, miss)[order], arc=arc[order], first=first[order],
         last=mixed(spliced.last, new_last)[order]), (order >= stay.sum())
-
-
-def _direction(vector):
-    size = np.hypot(vector[:, 0], vector[:, 1])[:, None]
-    return np.where(size > 1e-12, vector / np.maximum(size, 1e-12), [1.0, 0.0])
 
 
 def _untangled(spliced, crossing):

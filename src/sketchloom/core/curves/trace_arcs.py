@@ -6,11 +6,12 @@ from sketchloom.core.base import parallel, ragged
 from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.curveset import CurveSet, line_controls
 from sketchloom.core.curves.fit import fit_spans
-from sketchloom.core.curves.mending import Spliced, without_crossings
+from sketchloom.core.curves.mending import without_crossings
 from sketchloom.core.curves.mirrored_parts import Mirrored, MirroredRuns
 from sketchloom.core.curves.parts import AT_NODES, Part
 from sketchloom.core.curves.scatter import scatter_of
 from sketchloom.core.curves.spans import Spans
+from sketchloom.core.curves.splicing import Spliced
 from sketchloom.core.planar.junctions import Polylines
 from sketchloom.core.planar.planar_map import PlanarMap
 
