@@ -71,7 +71,7 @@ def test_what_is_no_staircase_stays_as_it_is():
              np.stack([t, np.where(t < 40, 40.0, 41.0)], -1),  # a step that was drawn
              np.stack([t, 40 + 0.3 * t], -1)]  # steep
     for xy in cases:
-        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy)
+        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy, np.zeros(len(xy), bool))
         assert np.array_equal(smoothed(points).xy, xy)
 
 
@@ -81,7 +81,7 @@ def test_no_point_moves_by_more_than_its_step():
         t = np.arange(120) + 0.5
         drawn = 40 + np.cumsum(rng.uniform(-0.05, 0.05) + 0.03 * np.sin(t / rng.uniform(5, 30)))
         xy = np.stack([t, np.floor(drawn * 4) / 4 + 0.125], -1)
-        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy)
+        points = BoundaryPoints(xy, np.array([0, len(xy)]), xy, np.zeros(len(xy), bool))
         moved = smoothed(points).xy
         assert np.abs(moved - xy).max() <= 0.17 and np.array_equal(moved[:, 0], xy[:, 0])
         # of treads of two pixels and more it comes no farther from what was drawn

@@ -17,7 +17,7 @@ from sketchloom.core.curves.selecting import with_other_fit
 from sketchloom.core.picture.preparing.mirroring import Halves
 from sketchloom.core.picture.preparing.placing import moved
 from sketchloom.core.picture.preparing.steps import SECOND
-from sketchloom.core.planar import junctions, stepped, subpixel
+from sketchloom.core.planar import junctions, shaded, stepped, subpixel
 from sketchloom.core.planar.planar_map import build_map
 from sketchloom.core.segment import tone
 from sketchloom.core.shapes import guides
@@ -160,6 +160,7 @@ def _mapped(segmentation):
     of_whole = segmentation.noise <= 0 and stepped.in_whole_pixels(points)
     if segmentation.noise <= 0:
         points = stepped.smoothed(points, of_whole)
+    points = shaded.evened(points, planar.closed)
     if segmentation.cut_in is None:
         lines = junctions.join_polylines(planar, points, junctions.place_nodes(planar, points))
         return planar, replace(lines, whole_pixels=of_whole), None

@@ -31,6 +31,9 @@ _LARGEST_SHIFT_PX = 1.5
 """A boundary runs no farther from its crack than the picture's softness."""
 _TANGENT_STEPS = 4
 """Cracks on each side that a boundary's direction is taken over."""
+_SOFT, _EDGE = 0.12, 0.5
+"""A side of which so much is left in the last pixel of the window on the other is shading that goes on, unless so much
+of the change lies within three pixels: an edge with shading beside it."""
 _MANY_PIXELS = 20_000
 """Faces larger than this are measured by some of their pixels."""
 _PART_CRACKS = 100_000
@@ -82,12 +85,14 @@ class BoundaryPoints:
     """Sub-pixel points, arc by arc, nodes not included.
 
     ``xy`` (N, 2) float64 px; ``starts`` (A + 1,) offsets; ``middle`` (N, 2) the middles of the
-    cracks. Border arcs have none.
+    cracks; ``soft`` (N,) bool, whether a shading goes over from one side to the other there that is wider than what is
+    looked at. Border arcs have none.
     """
 
     xy: np.ndarray
     starts: np.ndarray
     middle: np.ndarray
+    soft: np.ndarray
 
 
 def face_means(planar: PlanarMap, field) -> np.ndarray:
@@ -161,18 +166,18 @@ def boundary_points(planar: PlanarMap, field, levels: Levels, metric=None) -> Bo
     parts = np.array_split(keep, max(len(keep) // _PART_CRACKS, 1))
     placed = parallel.in_threads(lambda cracks: _placed(planar, field, levels, metric, arc[cracks], cracks), parts)
     starts = np.searchsorted(arc[keep], np.arange(planar.arc_count + 1))
-    xy, middle = (np.concatenate(values) for values in zip(*placed, strict=False))
-    return BoundaryPoints(xy, starts, middle)
+    xy, middle, soft = (np.concatenate(values) for values in zip(*placed, strict=False))
+    return BoundaryPoints(xy, starts, middle, soft)
 
 
 def _placed(planar, field, levels, metric, arc, cracks):
-    """Where the boundary runs at the cracks named, (M, 2), and their middles."""
+    """Where the boundary runs at the cracks named, (M, 2), their middles, and whether it is soft there."""
     heading = planar.heading[cracks]
     tail_y, tail_x = np.divmod(planar.vertex[cracks], planar.width + 1)
     tail = np.stack([tail_x, tail_y], axis=-1)
-    shift = _shifts(planar, field, levels, metric, arc, heading, tail)
+    shift, soft = _shifts(planar, field, levels, metric, arc, heading, tail)
     middle = tail + 0.5 * STEP[heading]
-    return middle + shift[:, None] * _TO_LEFT[heading], middle
+    return middle + shift[:, None] * _TO_LEFT[heading], middle, soft
 
 
 def _lies_along(planar, arc):
@@ -186,7 +191,7 @@ def _lies_along(planar, arc):
 
 
 def _shifts(planar, field, levels, metric, arc, heading, tail):
-    """Signed distance from each crack to the boundary, positive towards its left face."""
+    """Signed distance from each crack to the boundary, positive towards its left face, and whether it is soft."""
     left_at, right_at = tail + LEFT_PIXEL[heading], tail + RIGHT_PIXEL[heading]
     towards_left = _TO_LEFT[heading]
     left, right = planar.left[arc], planar.right[arc]
@@ -205,7 +210,9 @@ def _shifts(planar, field, levels, metric, arc, heading, tail):
     shift[pick] = _strip(1.0 - share_left[:, pick], 1.0 - share_right[:, pick], run_left[pick], run_right[pick])
     pick = np.flatnonzero(thin_right & ~thin_left)
     shift[pick] = -_strip(share_right[:, pick], share_left[:, pick], run_right[pick], run_left[pick])
-    return np.clip(shift, -_LARGEST_SHIFT_PX, _LARGEST_SHIFT_PX)
+    soft = np.maximum(share_left[REACH_PX], deep[REACH_PX]) > _SOFT
+    soft &= (share_right[1] - share_left[1] < _EDGE) & (np.minimum(run_left, run_right) > REACH_PX)
+    return np.clip(shift, -_LARGEST_SHIFT_PX, _LARGEST_SHIFT_PX), soft
 
 
 class _Sides:
