@@ -46,7 +46,7 @@ def without_crossings(spliced: Spliced, tolerance_px: float, *, few: bool = Fals
         spliced, fresh = _refitted(spliced, crossing, share * tolerance_px, few)
         # only what has changed, or lies beside it, can cross now
         crossing = _crossing(spliced, beside(spliced.controls, fresh))
-    return spliced if spliced is before else rejoined(spliced, before, tolerance_px)
+    return spliced if spliced is before else rejoined(spliced, before, tolerance_px, progress=progress)
 
 
 def _crossing(spliced, among=slice(None)):

@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import numpy as np
 
+from sketchloom.core.base.progress import QUIET
 from sketchloom.core.curves.crossings import crossings
 from sketchloom.core.curves.fit import alternate, fit_level, is_good
 from sketchloom.core.curves.spans import Spans
@@ -16,13 +17,17 @@ _AGREE = np.cos(np.radians(8.0))
 """Two curves run on into each other where they turn by less; else the points say the direction."""
 
 
-def rejoined(spliced: Spliced, before: Spliced, tolerance_px: float) -> Spliced:
+def rejoined(spliced: Spliced, before: Spliced, tolerance_px: float, *, progress=QUIET) -> Spliced:
     """Segments of which no two cross, with those that were parted joined again in pairs.
 
     Parameters
     ----------
     spliced : segments of which no two cross. before : the same before some were parted. tolerance_px : as of
         ``fit_spans``.
+
+    Raises
+    ------
+    Cancelled : the caller asked to stop.
 
     Notes
     -----
@@ -36,6 +41,7 @@ def rejoined(spliced: Spliced, before: Spliced, tolerance_px: float) -> Spliced:
     tangent = _tangents(spliced, spans, shape)
     refused = np.zeros(len(spliced.points), bool)
     for turn in range(_ROUNDS):
+        progress.step(turn, _ROUNDS, "Joining curves")
         joined = (shape[:-1] >= 0) & (shape[:-1] == shape[1:]) & (spliced.last[:-1] == spliced.first[1:])
         joined &= ~refused[spliced.last[:-1]]
         pair = alternate(joined, turn % 2)
