@@ -159,6 +159,17 @@ def test_readings_are_tiles_with_the_work_read_each_way(lighthouse):
     assert person.settled().reading == "colour" and panel.readings.auto.isChecked()
 
 
+def test_tiles_never_show_another_work_than_the_open_one(lighthouse, night_file):  # noqa: F811
+    tiles = lighthouse.window.panels[TRACE].readings.tiles.values()
+    Person(lighthouse).stage("Trace")
+    wait(lambda: not any(tile.icon().isNull() for tile in tiles), 60, "the pictures")
+    before = lighthouse.session.document
+    lighthouse.session.aside.request = lambda *_: None  # what is worked out beside it takes its time
+    lighthouse.session.open_path(night_file)
+    wait(lambda: lighthouse.session.document is not before, what="opening it")
+    assert all(tile.icon().isNull() for tile in tiles)
+
+
 def test_a_layers_row_unfolds_in_place(lighthouse):
     person, panel = Person(lighthouse), lighthouse.window.panels[LAYERS]
     person.stage("Layers")

@@ -33,7 +33,8 @@ class Camera:
 
     def _stage(self, number, name, before=None):
         self.window.show_stage(number)
-        self._pause(900 if number == TRACE else 1)  # the ladder comes a moment later
+        if number == TRACE:
+            self._until(lambda: not self.window.session.aside.lane.busy)  # the ladder and the tiles come a moment later
         if before is not None:
             before()
         self._keep(name)

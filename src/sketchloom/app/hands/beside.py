@@ -20,6 +20,8 @@ class Beside(QObject):
         session.aside.doubles.connect(
             lambda work, found: self._is_shown(work) and trace.doubles.show_doubles(work, found)
         )
+        # another picture read each way is not what the tiles still show
+        session.opened.connect(lambda *_: trace.readings.show_pictures(dict.fromkeys(aside.TILES)))
         session.aside.read.connect(lambda work, seen: self._is_shown(work) and trace.readings.show_pictures(seen))
         session.aside.pieces.connect(
             lambda work, counts: self._is_shown(work) and trace.tone.show_counts(work, *counts)
