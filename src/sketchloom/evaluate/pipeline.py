@@ -1,7 +1,8 @@
 """Evaluates a recipe on a picture, stage by stage, and keeps what a change does not touch."""
 
 import time
-from dataclasses import replace
+from dataclasses import dataclass, replace
+from typing import Any
 
 from sketchloom.core.background.mask import freed
 from sketchloom.core.background.steps import NOTHING
@@ -104,6 +105,19 @@ class Pipeline:
         return self.cache.keep(key, make)
 
 
+@dataclass(frozen=True, slots=True, eq=False)
+class _Ready:
+    """The picture ``whole``, and as it is read under a ``key``: freed of its background, finer where ``thin`` lines ask
+    for it; what a drawing ``painted``; what was ``judged``."""
+
+    whole: Picture
+    picture: Picture
+    key: Any
+    painted: Any
+    judged: Any
+    thin: Any
+
+
 class _Run:
     """One evaluation: stages in order, timed."""
 
@@ -119,41 +133,16 @@ class _Run:
     def work(self) -> Work:
         recipe = self.recipe
         local = as_prepared(recipe, self.original)
-        with self._stage("prepare", said("Preparing the picture")) as at:
-            at.step(0, 8, said("Preparing the picture"))
-            whole = self.original if recipe.preparation.is_plain else self.cache.keep(
-                self.keys.whole, lambda: prepared(self.original, recipe.preparation, progress=Part(at, 0.0, 0.2)))
-            picture = whole if local.background == NOTHING else self.cache.keep(
-                self.keys.freed, lambda: freed(whole, local.background))
-            painted = painted_for(recipe, self.original.painted)
-            judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
-                                    progress=Part(at, 0.25, 0.8), drawn=painted is not None)
-            source, thin = self.keys.freed, None
-            if recipe.thin_lines and judged.reading == "colour" and not self.rough and painted is None:
-                judged, source, thin = judging.finer(self.cache, self.keys, judged, picture, Part(at, 0.8, 1.0))
-                picture = picture if thin is None else thin.picture
+        ready = self._prepared(local)
+        picture, judged, times = ready.picture, ready.judged, 1 if ready.thin is None else ready.thin.times
         mm_per_px = mm_per_pixel(recipe, picture)
         move = placing(self.original.width, self.original.height, recipe.preparation)
         steps = Steps(self.cache, local)
         with self._stage("segment", said("Finding regions")) as at:
             segmentation, key = segmented(
-                steps,
-                picture,
-                source,
-                judged.reading,
-                mm_per_px,
-                judged.tree,
-                judged.noise,
-                move,
-                (self.original.width, self.original.height),
-                times=1 if thin is None else thin.times,
-                areas=painted,
-                progress=at,
-            )
-        bounds = curves.Bounds(
-            segmentation, key, move, judged.blur_px(segmentation.two_tones), self.rough,
-            1 if thin is None else thin.times
-        )
+                steps, picture, ready.key, judged.reading, mm_per_px, judged.tree, judged.noise, move,
+                (self.original.width, self.original.height), times=times, areas=ready.painted, progress=at)
+        bounds = curves.Bounds(segmentation, key, move, judged.blur_px(segmentation.two_tones), self.rough, times)
         with self._stage("planar", said("Drawing the map")):
             bounds.mapped(steps)
         with self._stage("curves", said("Fitting curves")) as at:
@@ -164,39 +153,40 @@ class _Run:
                 judged.reading == "photo",
             ).run(segmentation, traced)
             at.step(1, 2, said("Looking for what may go wrong"))
-            work = Work(
-                self.original,
-                whole,
-                picture,
-                self.asked,
-                judged.reading,
-                judged.fit,
-                judged.tree,
-                segmentation,
-                traced,
-                done.ground,
-                done.depth,
-                done.plans,
-                done.layers,
-                done.proposed,
-                done.length_mm,
-                mm_per_px,
-                (),
-                judged.faults,
-                done.edited,
-                move,
-                self.rough,
-                self.measured,
-                self.timings,
-                laying=done.laying,
-                reading_now=judged.reading_now,
-                proposed_keys=done.proposed_keys,
-                thin_lines=thin,
-            )
+            work = self._put_together(ready, segmentation, traced, done, mm_per_px, move)
             work = replace(work, unlike=unlike_of(self.cache.keep, work, key))
             work = replace(work, findings=findings_of(self.cache, work))
             work.sheet_cuts_mm  # noqa: B018
         return work
+
+    def _prepared(self, local) -> "_Ready":
+        """The picture as its recipe prepares it, and what is judged of it."""
+        recipe = self.recipe
+        with self._stage("prepare", said("Preparing the picture")) as at:
+            at.step(0, 8, said("Preparing the picture"))
+            whole = self.original if recipe.preparation.is_plain else self.cache.keep(
+                self.keys.whole, lambda: prepared(self.original, recipe.preparation, progress=Part(at, 0.0, 0.2)))
+            picture = whole if local.background == NOTHING else self.cache.keep(
+                self.keys.freed, lambda: freed(whole, local.background))
+            painted = painted_for(recipe, self.original.painted)
+            judged = judging.judged(self.cache, self.keys, self.recipe, self.asked, whole, picture, rough=self.rough,
+                                    progress=Part(at, 0.25, 0.8), drawn=painted is not None)
+            key, thin = self.keys.freed, None
+            if recipe.thin_lines and judged.reading == "colour" and not self.rough and painted is None:
+                judged, key, thin = judging.finer(self.cache, self.keys, judged, picture, Part(at, 0.8, 1.0))
+                picture = picture if thin is None else thin.picture
+        return _Ready(whole, picture, key, painted, judged, thin)
+
+    def _put_together(self, ready, segmentation, traced, done, mm_per_px, move) -> Work:
+        """What came out, before it is compared with the picture and judged."""
+        judged = ready.judged
+        return Work(
+            self.original, ready.whole, ready.picture, self.asked, judged.reading, judged.fit, judged.tree,
+            segmentation, traced, done.ground, done.depth, done.plans, done.layers, done.proposed, done.length_mm,
+            mm_per_px, (), judged.faults, done.edited, move, self.rough, self.measured, self.timings,
+            laying=done.laying, reading_now=judged.reading_now, proposed_keys=done.proposed_keys,
+            thin_lines=ready.thin)
+
 
 class _Stage:
     """Times a stage, and reports its steps as parts of the whole."""
