@@ -3,10 +3,12 @@
 from dataclasses import replace
 
 import numpy as np
-from scipy import ndimage
 
 from sketchloom.core.base import ragged
+from sketchloom.core.base.late import late
 from sketchloom.core.planar.subpixel import BoundaryPoints
+
+ndimage = late("scipy.ndimage")
 
 _OVER_PX, _OF_LENGTH = (6.0, 3.0, 1.5), 40.0
 """Standard deviations that points are averaged over: the largest that is no more than this part of the arc. Waves of
