@@ -29,7 +29,7 @@ _RING = 0.35
 _BLUR_PX = 0.6
 _EDGE, _STRAY = 0.4, 0.02
 """Less than this share of what changes across the cut in the median is no edge: on seven pictures that came out wrong,
-places without an edge had 0.06 to 0.6 of the outline's median there, nine tenths of the outline itself over 0.65. So
+places without an edge had 0.06 to 0.6 of the outline's median there, nine tenths of the outline itself over 0.64. So
 few of a kind of seeds within a plain of the other kind are a stroke's sides (one twig had 0.006)."""
 _CROSS, _BESIDE = cv2.getStructuringElement(cv2.MORPH_CROSS, (3, 3)), np.ones((3, 3), np.uint8)
 _AROUND, _CLEAR_PX = 0.08, 3

@@ -42,12 +42,11 @@ def rejoined(spliced: Spliced, before: Spliced, tolerance_px: float, *, progress
     refused = np.zeros(len(spliced.points), bool)
     for turn in range(_ROUNDS):
         progress.step(turn, _ROUNDS, "Joining curves")
-        joined = (shape[:-1] >= 0) & (shape[:-1] == shape[1:]) & (spliced.last[:-1] == spliced.first[1:])
-        joined &= ~refused[spliced.last[:-1]]
+        joined = _is_joint(spliced, shape) & ~refused[spliced.last[:-1]]
+        if not joined.any():
+            break
         pair = alternate(joined, turn % 2)
         if len(pair) == 0:
-            if turn % 2 and not joined.any():
-                break
             continue
         spliced, kept = _joined(spliced, pair, tangent, spans, shape[pair], tolerance_px)
         refused[kept] = True
@@ -76,11 +75,16 @@ def _shape_of(spliced, spans):
     return np.where((of >= 0) & (spliced.last <= spans.last[of]), of, -1)
 
 
+def _is_joint(spliced, shape):
+    """(S - 1,) whether a segment and the next meet within one span."""
+    return (shape[:-1] >= 0) & (shape[:-1] == shape[1:]) & (spliced.last[:-1] == spliced.first[1:])
+
+
 def _tangents(spliced, spans, shape):
     """(N, 2) directions at the points where pieces of a span meet: that of the curves where they agree, else that of
     the points."""
     tangent = np.zeros_like(spliced.points)
-    at = np.flatnonzero((shape[:-1] >= 0) & (shape[:-1] == shape[1:]) & (spliced.last[:-1] == spliced.first[1:]))
+    at = np.flatnonzero(_is_joint(spliced, shape))
     place, of = spliced.last[at], shape[at]
     arrives = directions(spliced.controls[at, 3] - spliced.controls[at, 2])
     leaves = directions(spliced.controls[at + 1, 1] - spliced.controls[at + 1, 0])
